@@ -1,0 +1,104 @@
+package lochan.core;
+
+/**
+ * Every constant of the model in one place, with its meaning. The defaults are those the worked cases were reckoned with.
+ *
+ * @param relevance  how much an hour of practice counts for an hour of competition
+ * @param strikeRate how strike rates are shrunk towards their pattern, presentation and lake
+ * @param landing    prior landing chances by kind of hook
+ * @param size       the mixed model of ln grams and the legal length
+ * @param day        what makes days differ
+ * @param depletion  how fast a spot is fished down
+ * @param planning   the grid and margins of a day's plan
+ */
+public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing landing, Size size, DayEffect day,
+                          Depletion depletion, Planning planning) {
+
+    public static final Assumptions DEFAULTS = new Assumptions(
+            new Relevance(5, 3, 0.4, 5, 1, 5, 0.6, 0.93, 30),
+            new StrikeRate(0.8, 2, 3, 3, 0.7),
+            new Landing(8, 0.80, 0.68, 0.72),
+            new Size(Math.log(800), 0.45, 0.20, 0.15, 0.05, 0.10, 0.42, 0.15, 0.12, 0.15, 0.93, 0.04, 4),
+            new DayEffect(0.5, 0.25, 0.25, 0.5, 0.8),
+            new Depletion(0.97, 0.93, 0.70),
+            new Planning(30, 5, 10, 15, 1.25));
+
+    /**
+     * @param recencyHalfLifeDays    days after which an hour of practice counts half
+     * @param timeOfDaySdHours       spread of the time-of-day factor, hours after sunrise
+     * @param timeOfDayFloor         the least the time-of-day factor becomes, since a spot keeps something of its worth all day
+     * @param temperatureSdC         spread of the water-temperature factor
+     * @param claritySdLn            spread of the clarity factor, ln of visibility
+     * @param windSdMps              spread of the wind factor
+     * @param conditionFloor         the least the temperature, clarity and wind factors become
+     * @param skyStep                factor for each step of sky cover
+     * @param sliceMinutes           longest slice a stop is cut into
+     */
+    public record Relevance(double recencyHalfLifeDays, double timeOfDaySdHours, double timeOfDayFloor, double temperatureSdC,
+                            double claritySdLn, double windSdMps, double conditionFloor, double skyStep, int sliceMinutes) { }
+
+    /**
+     * @param lakeMean               strikes per line-hour before any evidence
+     * @param lakeHours              line-hours that prior counts for
+     * @param presentationHours      line-hours the lake counts for in a presentation's mean
+     * @param patternHours           line-hours the presentation counts for in a pattern's mean
+     * @param spotShape              shape κ of the gamma prior of a spot: small means spots of a kind differ much
+     */
+    public record StrikeRate(double lakeMean, double lakeHours, double presentationHours, double patternHours, double spotShape) { }
+
+    /**
+     * @param priorStrikes strikes the prior counts for
+     * @param single       chance to land a strike on one solid hook
+     * @param treble       the same on treble hooks
+     * @param multi        the same on a rig of several baits
+     */
+    public record Landing(double priorStrikes, double single, double treble, double multi) { }
+
+    /**
+     * Standard deviations are of ln grams.
+     *
+     * @param speciesMean       prior mean of a species' ln grams
+     * @param speciesSd         its spread
+     * @param patternSd         spread between patterns
+     * @param spotSd            spread between spots
+     * @param biasMean          how far guesses run high, ln
+     * @param biasSd            spread of that bias
+     * @param fishSd            spread between fish of one place
+     * @param guessSd           extra noise of a guess
+     * @param lengthSd          extra noise of a weight reckoned from a length
+     * @param pairSd            noise of ln(guess / scale) for a fish both guessed and weighed
+     * @param relativeWeight    weight of a fish of this water relative to the standard curve
+     * @param legalLengthSd     spread of ln length at a weight
+     * @param lakeMixFish       fish the lake's species mix counts for in a pattern's mix
+     */
+    public record Size(double speciesMean, double speciesSd, double patternSd, double spotSd, double biasMean, double biasSd,
+                       double fishSd, double guessSd, double lengthSd, double pairSd, double relativeWeight, double legalLengthSd,
+                       double lakeMixFish) { }
+
+    /**
+     * @param sd            sd of the ln of the day effect
+     * @param dayShare      share of its variance common to the whole lake
+     * @param zoneShare     share common to a depth zone
+     * @param patternShare  share of the pattern alone; the three add to 1
+     * @param crowdedFactor what is left of the rate when another boat got there first
+     */
+    public record DayEffect(double sd, double dayShare, double zoneShare, double patternShare, double crowdedFactor) { }
+
+    /**
+     * ψ, the share of the strike rate left after one strike at a spot.
+     *
+     * @param school  a school
+     * @param general fish spread over the place
+     * @param single  one piece of isolated cover
+     */
+    public record Depletion(double school, double general, double single) { }
+
+    /**
+     * @param binMinutes           length of the bins of the competition day
+     * @param gridMinutes          grid of a plan's times
+     * @param minDwellMinutes      shortest stop
+     * @param checkInMarginMinutes time in hand at check-in
+     * @param straightRunFactor    way on the water over the straight line when no lake is known
+     */
+    public record Planning(int binMinutes, int gridMinutes, int minDwellMinutes, int checkInMarginMinutes, double straightRunFactor) { }
+}

@@ -1,0 +1,276 @@
+package lochan.core.competition;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import lochan.core.Violation;
+import lochan.core.event.Brief;
+
+/**
+ * Replays the append-only log of a competition under the rules of its brief. The well is never stored: it is what the entries give,
+ * in their order. A released fish never comes back, whatever is corrected or voided later.
+ */
+public final class BagLog {
+
+    private final Brief brief;
+    private final Map<String, Entry> entries = new HashMap<>();
+    private final Set<String> voided = new HashSet<>();
+    /** Catches that their void took out of the well, and may bring back. */
+    private final Set<String> droppedByVoid = new HashSet<>();
+    private final Map<String, CatchRecord> catches = new HashMap<>();
+    private final Set<Entry.Balance> balances = new LinkedHashSet<>();
+    private final Map<Integer, Well> wells = new TreeMap<>();
+    private final List<BagRow> rows = new ArrayList<>();
+
+    public BagLog(Brief brief) {
+        this.brief = brief;
+    }
+
+    /**
+     * Replays a whole log.
+     *
+     * @throws IllegalArgumentException when an entry cannot stand where it is; {@link #append} tells more
+     */
+    public static BagLog replay(Brief brief, List<Entry> entries) {
+        BagLog log = new BagLog(brief);
+        for (Entry entry : entries) {
+            log.append(entry).ifPresent(v -> {
+                throw new IllegalArgumentException("entry " + entry.id() + ": " + v.message());
+            });
+        }
+        return log;
+    }
+
+    /**
+     * Adds an entry.
+     *
+     * @return what forbids it, with the entry's field; empty when it was added
+     */
+    public Optional<Violation> append(Entry entry) {
+        Optional<Violation> refusal = refusal(entry);
+        if (refusal.isEmpty()) {
+            entries.put(entry.id(), entry);
+            rows.add(apply(entry));
+        }
+        return refusal;
+    }
+
+    /** One row for each entry, in their order. */
+    public List<BagRow> rows() {
+        return List.copyOf(rows);
+    }
+
+    /** The well of a day, empty when nothing was logged on it. */
+    public Bag bag(int day) {
+        return well(day).bag();
+    }
+
+    public boolean isVoided(String entryId) {
+        return voided.contains(entryId);
+    }
+
+    /** The number of the competition day that a time belongs to: the last one that has begun on its date, else the first. */
+    public int dayOf(Instant at) {
+        int day = 1;
+        for (int i = 1; i < brief.days().size(); i++) {
+            if (!at.isBefore(brief.days().get(i).date().atStartOfDay(brief.timeZone()).toInstant())) {
+                day = i + 1;
+            }
+        }
+        return day;
+    }
+
+    private Optional<Violation> refusal(Entry entry) {
+        if (entries.containsKey(entry.id())) {
+            return violation("id", "The log already has an entry " + entry.id() + ": every entry needs an id of its own.");
+        }
+        return switch (entry) {
+            case Entry.Catch c -> refusal(c);
+            case Entry.Balance b -> refusal(b);
+            case Entry.Died d -> notACatch("catch", d.catchId()).or(() -> inWellOrHand(d.catchId()));
+            case Entry.Correct c -> refusal(c);
+            case Entry.Void v -> refusal(v);
+            case Entry.Official o -> o.grams() != null && !(o.grams() >= 0)
+                    ? violation("grams", "The official weight is " + o.grams() + " g: expected 0 or more.") : Optional.empty();
+            case Entry.Strike s -> Optional.empty();
+        };
+    }
+
+    private Optional<Violation> refusal(Entry.Catch entry) {
+        String waiting = well(dayOf(entry.at())).inHand();
+        if (waiting != null) {
+            return violation("id", "The fish " + waiting + " is still in hand: settle it on the balance or correct its weight first.");
+        }
+        return measures(entry.grams(), entry.mm());
+    }
+
+    private Optional<Violation> refusal(Entry.Balance entry) {
+        Optional<Violation> unknown = notACatch("heavier", entry.heavier()).or(() -> notACatch("lighter", entry.lighter()));
+        if (unknown.isPresent()) {
+            return unknown;
+        }
+        if (entry.heavier().equals(entry.lighter())) {
+            return violation("lighter", "A fish cannot be weighed against itself: name two fish.");
+        }
+        if (new WeightOrder(weights(), balances, brief.scaleGrams()).balanceSaid(entry.lighter(), entry.heavier())) {
+            return violation("heavier", "The log already says that " + entry.lighter() + " is the heavier one: void or correct that first.");
+        }
+        return Optional.empty();
+    }
+
+    private Optional<Violation> refusal(Entry.Correct entry) {
+        if (entry.grams() == null && entry.mm() == null) {
+            return violation("grams", "The correction has neither weight nor length: give one of them.");
+        }
+        return notACatch("catch", entry.catchId()).or(() -> measures(entry.grams(), entry.mm()));
+    }
+
+    private Optional<Violation> refusal(Entry.Void entry) {
+        Entry target = entries.get(entry.entryId());
+        if (target == null) {
+            return violation("entry", "There is no entry " + entry.entryId() + " before this one: name one that is there.");
+        }
+        if (voided.contains(entry.entryId())) {
+            return violation("entry", "The entry " + entry.entryId() + " is void already.");
+        }
+        if (target instanceof Entry.Void undone && entries.get(undone.entryId()) instanceof Entry.Void) {
+            return violation("entry", "The entry " + target.id() + " brought an entry back: void that entry itself instead.");
+        }
+        if (target instanceof Entry.Void undone && entries.get(undone.entryId()) instanceof Entry.Catch fish
+                && droppedByVoid.contains(fish.id()) && !canComeBack(fish.id())) {
+            return violation("entry", "There is no room in the well for " + fish.id() + " any more: log the fish again.");
+        }
+        return Optional.empty();
+    }
+
+    private boolean canComeBack(String fish) {
+        Well well = wells.get(catches.get(fish).day());
+        return well.inHand() == null && well.hasRoomFor(fish);
+    }
+
+    private static Optional<Violation> measures(Double grams, Double mm) {
+        if (grams != null && !(grams > 0 && grams < 30_000)) {
+            return violation("grams", "The weight is " + grams + " g: expected more than 0 and less than 30000 g (66 lb).");
+        }
+        if (mm != null && !(mm > 0 && mm < 1500)) {
+            return violation("mm", "The length is " + mm + " mm: expected more than 0 and less than 1500 mm (59 in).");
+        }
+        return Optional.empty();
+    }
+
+    private Optional<Violation> notACatch(String field, String id) {
+        return catches.containsKey(id) && !voided.contains(id) ? Optional.empty()
+                : violation(field, "There is no catch " + id + " before this entry: name a fish that was logged and is not void.");
+    }
+
+    private Optional<Violation> inWellOrHand(String fish) {
+        Well well = wells.get(catches.get(fish).day());
+        return well.holds(fish) || fish.equals(well.inHand()) ? Optional.empty()
+                : violation("catch", "The fish " + fish + " is not in the well: only a fish in the well can die there.");
+    }
+
+    private static Optional<Violation> violation(String field, String message) {
+        return Optional.of(new Violation(field, message));
+    }
+
+    private BagRow apply(Entry entry) {
+        return switch (entry) {
+            case Entry.Catch c -> {
+                int day = dayOf(c.at());
+                catches.put(c.id(), new CatchRecord(c, day));
+                yield row(entry, day, well(day).take(c.id()), c.id());
+            }
+            case Entry.Void v -> counted(v);
+            case Entry.Balance b -> counted(b);
+            case Entry.Died d -> counted(d);
+            case Entry.Correct c -> counted(c);
+            case Entry.Official o -> counted(o);
+            case Entry.Strike s -> row(entry, dayOf(s.at()), null, null);
+        };
+    }
+
+    private BagRow counted(Entry entry) {
+        count(entry, true);
+        return settled(entry, day(entry));
+    }
+
+    /** Makes an entry count or not count. */
+    private void count(Entry entry, boolean counts) {
+        switch (entry) {
+            case Entry.Balance b -> {
+                if (counts) {
+                    balances.add(b);
+                } else {
+                    balances.remove(b);
+                }
+            }
+            case Entry.Died d -> catches.get(d.catchId()).died(d.id(), counts);
+            case Entry.Correct c -> catches.get(c.catchId()).correct(c, counts);
+            case Entry.Official o -> well(day(o)).official(counts ? o : null);
+            case Entry.Void v -> {
+                if (counts) {
+                    voided.add(v.entryId());
+                } else {
+                    voided.remove(v.entryId());
+                }
+                count(entries.get(v.entryId()), !counts);
+            }
+            case Entry.Catch c -> countCatch(c.id(), counts);
+            case Entry.Strike s -> { }
+        }
+    }
+
+    private void countCatch(String fish, boolean counts) {
+        Well well = wells.get(catches.get(fish).day());
+        if (counts) {
+            if (droppedByVoid.remove(fish)) {
+                well.putBack(fish);
+            }
+        } else {
+            if (well.holds(fish)) {
+                droppedByVoid.add(fish);
+            }
+            well.drop(fish);
+        }
+    }
+
+    /** The row of an entry that may have settled the fish in hand. */
+    private BagRow settled(Entry entry, int day) {
+        String fish = well(day).inHand();
+        return row(entry, day, fish == null ? null : well(day).take(fish), fish);
+    }
+
+    private BagRow row(Entry entry, int day, Verdict verdict, String fish) {
+        Well well = well(day);
+        return new BagRow(entry, verdict, fish, fish == null ? null : well.tag(fish), day, well.bag());
+    }
+
+    private int day(Entry entry) {
+        return switch (entry) {
+            case Entry.Balance b -> catches.get(b.heavier()).day();
+            case Entry.Died d -> catches.get(d.catchId()).day();
+            case Entry.Correct c -> catches.get(c.catchId()).day();
+            case Entry.Void v -> day(entries.get(v.entryId()));
+            case Entry.Catch c -> dayOf(c.at());
+            case Entry.Official o -> dayOf(o.at());
+            case Entry.Strike s -> dayOf(s.at());
+        };
+    }
+
+    private Well well(int day) {
+        return wells.computeIfAbsent(day, d -> new Well(brief, catches, balances));
+    }
+
+    private Map<String, Double> weights() {
+        Map<String, Double> grams = new HashMap<>();
+        catches.forEach((id, record) -> grams.put(id, record.grams()));
+        return grams;
+    }
+}

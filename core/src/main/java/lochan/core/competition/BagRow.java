@@ -1,0 +1,13 @@
+package lochan.core.competition;
+
+/**
+ * What one entry of the log did.
+ *
+ * @param entry   the entry
+ * @param verdict the decision it brought on a fish in hand; null: none
+ * @param fish    the fish decided on; null: none
+ * @param tag     the tag that fish was given; null: none
+ * @param day     number of the competition day it belongs to, from 1
+ * @param bag     the well of that day after it
+ */
+public record BagRow(Entry entry, Verdict verdict, String fish, String tag, int day, Bag bag) { }

@@ -1,0 +1,120 @@
+package lochan.core.event;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import lochan.core.Violation;
+
+/** Checks the rules of a brief against each other; all violations are found at once. */
+public final class BriefRules {
+
+    private static final int MAX_ANGLERS = 2;
+    private static final int MAX_LIMIT = 100;
+    private static final double MAX_LENGTH_MM = 1500;
+    private static final Duration LONGEST_DAY = Duration.ofHours(24);
+
+    private final List<Violation> violations = new ArrayList<>();
+
+    private BriefRules() { }
+
+    public static List<Violation> check(Brief brief) {
+        BriefRules rules = new BriefRules();
+        rules.name(brief.name());
+        rules.counting(brief);
+        rules.species(brief.species());
+        rules.penalties(brief.penalties());
+        rules.days(brief);
+        return List.copyOf(rules.violations);
+    }
+
+    private void name(String name) {
+        if (name == null || name.isBlank()) {
+            add("name", "The event has no name: give it one.");
+        } else if (name.length() > 120) {
+            add("name", "The name has " + name.length() + " characters: 120 at most.");
+        }
+    }
+
+    private void counting(Brief brief) {
+        if (brief.format() != Format.EVERY_FISH && brief.limit() == null) {
+            add("limit", "The limit is missing: give the number of fish that count, usually 5.");
+        } else if (brief.limit() != null && (brief.limit() < 1 || brief.limit() > MAX_LIMIT)) {
+            add("limit", "The limit is " + brief.limit() + ": expected 1 to " + MAX_LIMIT + " fish.");
+        }
+        if (brief.anglers() < 1 || brief.anglers() > MAX_ANGLERS) {
+            add("anglers", "Anglers is " + brief.anglers() + ": expected 1, or 2 for a team.");
+        }
+        positive("targetGrams", "The target", brief.targetGrams());
+        positive("scaleGrams", "The scale's resolution", brief.scaleGrams());
+    }
+
+    private void species(List<SpeciesRule> species) {
+        if (species.isEmpty()) {
+            add("species", "No species counts: choose at least one.");
+        }
+        Set<Species> seen = new HashSet<>();
+        for (int i = 0; i < species.size(); i++) {
+            SpeciesRule rule = species.get(i);
+            if (!seen.add(rule.species())) {
+                add("species/" + i + "/code", "The species " + rule.species().code() + " stands twice: keep one rule for it.");
+            }
+            if (rule.minLengthMm() != null && !(rule.minLengthMm() > 0 && rule.minLengthMm() <= MAX_LENGTH_MM)) {
+                add("species/" + i + "/minLengthMm", "The minimum length is " + rule.minLengthMm()
+                        + " mm: expected more than 0 and at most 1500 mm (59 in), or nothing when every length is legal.");
+            }
+            if (rule.bagLimit() != null && rule.bagLimit() < 0) {
+                add("species/" + i + "/bagLimit", "The species limit is " + rule.bagLimit() + ": expected 0 or more, or nothing.");
+            }
+        }
+    }
+
+    private void penalties(Penalties penalties) {
+        notNegative("penalties/deadFishGrams", "The dead-fish penalty", penalties.deadFishGrams());
+        notNegative("penalties/lateGramsPerMinute", "The penalty per minute late", penalties.lateGramsPerMinute());
+        notNegative("penalties/lateDisqualifyMinutes", "The minutes until a late bag counts nothing", penalties.lateDisqualifyMinutes());
+        notNegative("penalties/shortFishGrams", "The short-fish penalty", penalties.shortFishGrams());
+    }
+
+    private void days(Brief brief) {
+        List<CompetitionDay> days = brief.days();
+        if (days.isEmpty()) {
+            add("days", "The event has no competition day: add at least one.");
+        }
+        LocalDate previous = null;
+        for (int i = 0; i < days.size(); i++) {
+            CompetitionDay day = days.get(i);
+            String at = "days/" + i + "/";
+            if (!day.start().atZone(brief.timeZone()).toLocalDate().equals(day.date())) {
+                add(at + "start", "Day " + (i + 1) + " starts on another date than " + day.date() + ": mend the date or the start.");
+            }
+            if (!day.checkIn().isAfter(day.start())) {
+                add(at + "checkIn", "Check-in of day " + (i + 1) + " is not after its start: give a later time.");
+            } else if (Duration.between(day.start(), day.checkIn()).compareTo(LONGEST_DAY) > 0) {
+                add(at + "checkIn", "Check-in of day " + (i + 1) + " is more than 24 hours after its start: give an earlier time.");
+            }
+            if (previous != null && !day.date().isAfter(previous)) {
+                add(at + "date", "Day " + (i + 1) + " is not after day " + i + ": put the days in order, each once.");
+            }
+            previous = day.date();
+        }
+    }
+
+    private void positive(String field, String what, Double value) {
+        if (value != null && !(value > 0)) {
+            add(field, what + " is " + value + ": expected more than 0, or nothing.");
+        }
+    }
+
+    private void notNegative(String field, String what, Double value) {
+        if (value != null && !(value >= 0)) {
+            add(field, what + " is " + value + ": expected 0 or more, or nothing.");
+        }
+    }
+
+    private void add(String field, String message) {
+        violations.add(new Violation(field, message));
+    }
+}

@@ -1,0 +1,14 @@
+package lochan.core.event;
+
+/**
+ * What an event takes off; null where the brief says nothing.
+ *
+ * @param deadFishGrams        for each dead fish
+ * @param lateGramsPerMinute   for each minute after check-in
+ * @param lateDisqualifyMinutes minutes after check-in from which the bag counts nothing
+ * @param shortFishGrams       for each fish under its minimum length brought in
+ */
+public record Penalties(Double deadFishGrams, Double lateGramsPerMinute, Double lateDisqualifyMinutes, Double shortFishGrams) {
+
+    public static final Penalties NONE = new Penalties(null, null, null, null);
+}

@@ -1,0 +1,35 @@
+package lochan.core.event;
+
+/**
+ * A position on WGS84.
+ *
+ * @param lat degrees north, −90 to 90
+ * @param lon degrees east, −180 to 180
+ */
+public record Position(double lat, double lon) {
+
+    /** Mean radius of the earth, m (IUGG). */
+    private static final double EARTH_RADIUS_M = 6_371_008.8;
+
+    public Position {
+        if (!(Math.abs(lat) <= 90)) {
+            throw new IllegalArgumentException("latitude is " + lat + ", expected −90 to 90 degrees");
+        }
+        if (!(Math.abs(lon) <= 180)) {
+            throw new IllegalArgumentException("longitude is " + lon + ", expected −180 to 180 degrees");
+        }
+    }
+
+    /** Great-circle distance by the haversine formula, in metres. */
+    public double metresTo(Position other) {
+        double dLat = Math.toRadians(other.lat - lat);
+        double dLon = Math.toRadians(other.lon - lon);
+        double h = square(Math.sin(dLat / 2))
+                + Math.cos(Math.toRadians(lat)) * Math.cos(Math.toRadians(other.lat)) * square(Math.sin(dLon / 2));
+        return 2 * EARTH_RADIUS_M * Math.asin(Math.min(1, Math.sqrt(h)));
+    }
+
+    private static double square(double x) {
+        return x * x;
+    }
+}

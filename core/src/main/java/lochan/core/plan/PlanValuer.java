@@ -1,0 +1,118 @@
+package lochan.core.plan;
+
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import lochan.core.competition.Bag;
+import lochan.core.competition.Fish;
+import lochan.core.event.EventData;
+import lochan.core.evidence.Bin;
+import lochan.core.rate.Cell;
+import lochan.core.scenario.CellScenarios;
+import lochan.core.scenario.ScenarioSet;
+import lochan.core.size.Survival;
+
+/** Values plans over the scenarios of a set, by the formula of {@code model.md} §7 and by simulating the fish one by one. */
+public final class PlanValuer {
+
+    private final ScenarioSet scenarios;
+    private final List<Fish> bag;
+    private final BestFish bestFish;
+
+    /** @param bag what is in the well already; fish not weighed are left out */
+    public PlanValuer(ScenarioSet scenarios, Bag bag) {
+        this(scenarios, bag.well());
+    }
+
+    /** Values from an empty well. */
+    public PlanValuer(ScenarioSet scenarios) {
+        this(scenarios, List.of());
+    }
+
+    private PlanValuer(ScenarioSet scenarios, List<Fish> well) {
+        this.scenarios = scenarios;
+        this.bag = well.stream().filter(f -> f.grams() != null).toList();
+        this.bestFish = new BestFish(scenarios.model().event().brief().countingFish(), bag.stream().map(Fish::grams).toList());
+    }
+
+    /** V, grams: the formula averaged over the scenarios. */
+    public double formula(List<PlanStop> stops) {
+        return Arrays.stream(byScenario(stops)).average().orElse(0);
+    }
+
+    /** The formula in each scenario, grams. */
+    public double[] byScenario(List<PlanStop> stops) {
+        List<Schedule.Segment> segments = Schedule.segments(stops, scenarios.model().bins());
+        CellScenarios[] cells = segments.stream().map(s -> scenarios.cell(s.cell())).toArray(CellScenarios[]::new);
+        int[] pools = pools(segments);
+        double[] values = new double[scenarios.count()];
+        double[] lambda = new double[Survival.weights()];
+        double[] fished = new double[pools.length];
+        for (int j = 0; j < values.length; j++) {
+            Arrays.fill(lambda, 0);
+            Arrays.fill(fished, 0);
+            int i = 0;
+            while (i < cells.length) {
+                // Neighbouring segments of one cell catch alike: their strikes are added before the sizes are.
+                CellScenarios cell = cells[i];
+                double strikes = 0;
+                while (i < cells.length && cells[i] == cell) {
+                    strikes += strikes(cell, segments.get(i), j, fished, pools[i]);
+                    i++;
+                }
+                cell.addLanded(lambda, strikes, j, scenarios.survival());
+            }
+            values[j] = bestFish.value(lambda);
+        }
+        return values;
+    }
+
+    /**
+     * The formula and the spread.
+     *
+     * @param days simulated days, spread evenly over the scenarios; each scenario gets one at least
+     */
+    public PlanValue value(List<PlanStop> stops, int days) {
+        EventData event = scenarios.model().event();
+        int perScenario = Math.max(1, Math.ceilDiv(days, scenarios.count()));
+        Simulation simulation = new Simulation(event.brief(), bag, hours(), scenarios.seed());
+        List<Schedule.Segment> segments = Schedule.segments(stops, scenarios.model().bins());
+        CellScenarios[] cells = segments.stream().map(s -> scenarios.cell(s.cell())).toArray(CellScenarios[]::new);
+        int[] pools = pools(segments);
+        double[] strikes = new double[cells.length];
+        for (int j = 0; j < scenarios.count(); j++) {
+            double[] fished = new double[cells.length];
+            for (int i = 0; i < cells.length; i++) {
+                strikes[i] = strikes(cells[i], segments.get(i), j, fished, pools[i]);
+            }
+            simulation.days(perScenario, cells, strikes, hourOf(segments), j, scenarios.model().assumptions().size());
+        }
+        return simulation.result(formula(stops));
+    }
+
+    /** Expected strikes of a segment in a scenario; what was fished at its spot before, by any presentation, is missing. */
+    private static double strikes(CellScenarios cell, Schedule.Segment segment, int scenario, double[] fished, int pool) {
+        double before = fished[pool];
+        fished[pool] += cell.strikesPerHour(scenario, segment.bin()) * segment.hours();
+        return cell.strikes(fished[pool]) - cell.strikes(before);
+    }
+
+    /** For each segment the number of its spot. */
+    private static int[] pools(List<Schedule.Segment> segments) {
+        Map<String, Integer> spots = new HashMap<>();
+        return segments.stream().map(Schedule.Segment::cell).map(Cell::spotId)
+                .mapToInt(s -> spots.computeIfAbsent(s, x -> spots.size())).toArray();
+    }
+
+    private int[] hourOf(List<Schedule.Segment> segments) {
+        List<Bin> bins = scenarios.model().bins();
+        return segments.stream().mapToInt(s -> (int) java.time.Duration.between(bins.getFirst().start(), bins.get(s.bin()).start()).toHours())
+                .toArray();
+    }
+
+    private int hours() {
+        List<Bin> bins = scenarios.model().bins();
+        return (int) Math.ceilDiv(java.time.Duration.between(bins.getFirst().start(), bins.getLast().end()).toMinutes(), 60);
+    }
+}

@@ -1,0 +1,148 @@
+package lochan.core.plan;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import lochan.core.Assumptions;
+import lochan.core.competition.Fish;
+import lochan.core.event.Brief;
+import lochan.core.event.SpeciesRule;
+import lochan.core.scenario.CellScenarios;
+import lochan.core.size.StandardWeight;
+import org.apache.commons.rng.UniformRandomProvider;
+import org.apache.commons.rng.sampling.distribution.PoissonSampler;
+import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
+import org.apache.commons.rng.simple.RandomSource;
+
+/**
+ * Draws competition days fish by fish: Poisson strikes, landed or not, species, size, legal or not, kept or not. Species limits are
+ * counted exactly; fish do not die.
+ */
+final class Simulation {
+
+    private final Brief brief;
+    private final List<Fish> start;
+    private final UniformRandomProvider random;
+    private final ZigguratSampler.NormalizedGaussian normal;
+    private final double[] byHour;
+    private double[] totals = new double[1024];
+    private int days;
+    private int limits;
+
+    Simulation(Brief brief, List<Fish> start, int hours, long seed) {
+        this.brief = brief;
+        this.start = start;
+        this.random = RandomSource.XO_SHI_RO_256_PP.create(seed);
+        this.normal = ZigguratSampler.NormalizedGaussian.of(random);
+        this.byHour = new double[hours];
+    }
+
+    /** Simulates days of one scenario, given the expected strikes of each segment and the hour it lies in. */
+    void days(int count, CellScenarios[] cells, double[] strikes, int[] hours, int scenario, Assumptions.Size a) {
+        for (int day = 0; day < count; day++) {
+            Keepers keepers = new Keepers();
+            start.forEach(f -> keepers.take(f.grams(), brief.species().stream().map(SpeciesRule::species).toList().indexOf(f.species())));
+            int hour = 0;
+            for (int i = 0; i < cells.length; i++) {
+                for (; hour < hours[i]; hour++) {
+                    byHour[hour] += keepers.grams();
+                }
+                fish(keepers, cells[i], strikes[i], scenario, a);
+            }
+            for (; hour < byHour.length; hour++) {
+                byHour[hour] += keepers.grams();
+            }
+            record(keepers);
+        }
+    }
+
+    private void fish(Keepers keepers, CellScenarios cell, double expected, int scenario, Assumptions.Size a) {
+        if (!(expected > 0)) {
+            return;
+        }
+        for (int left = PoissonSampler.of(random, expected).sample(); left > 0; left--) {
+            if (random.nextDouble() < cell.landing(scenario)) {
+                int species = species(cell);
+                SpeciesRule rule = brief.species().get(species);
+                double lnGrams = cell.meanLnGrams(scenario, species) + a.fishSd() * normal.sample();
+                if (isLegal(rule, lnGrams, a)) {
+                    keepers.take(Math.exp(lnGrams), species);
+                }
+            }
+        }
+    }
+
+    private int species(CellScenarios cell) {
+        double u = random.nextDouble();
+        int k = 0;
+        while (k < cell.species() - 1 && (u -= cell.mix(k)) > 0) {
+            k++;
+        }
+        return k;
+    }
+
+    private boolean isLegal(SpeciesRule rule, double lnGrams, Assumptions.Size a) {
+        if (rule.minLengthMm() == null) {
+            return true;
+        }
+        double lnMin = StandardWeight.lnGrams(rule.species(), rule.minLengthMm(), a);
+        return lnGrams + a.legalLengthSd() * rule.species().slope() * normal.sample() >= lnMin;
+    }
+
+    private void record(Keepers keepers) {
+        if (days == totals.length) {
+            totals = Arrays.copyOf(totals, 2 * days);
+        }
+        totals[days++] = keepers.grams();
+        if (keepers.count() >= brief.countingFish()) {
+            limits++;
+        }
+    }
+
+    PlanValue result(double formulaGrams) {
+        double[] sorted = Arrays.copyOf(totals, days);
+        Arrays.sort(sorted);
+        double mean = Arrays.stream(sorted).average().orElse(0);
+        double variance = Arrays.stream(sorted).map(t -> (t - mean) * (t - mean)).sum() / Math.max(1, days - 1);
+        Double target = brief.targetGrams();
+        Double chanceOfTarget = target == null ? null : Double.valueOf(Arrays.stream(sorted).filter(t -> t >= target).count() / (double) days);
+        return new PlanValue(formulaGrams, mean, Math.sqrt(variance / days), quantile(sorted, 0.1), quantile(sorted, 0.5),
+                quantile(sorted, 0.9), limits / (double) days, chanceOfTarget,
+                Arrays.stream(byHour).mapToObj(g -> g / days).toList());
+    }
+
+    private static double quantile(double[] sorted, double p) {
+        return sorted[(int) Math.min(sorted.length - 1.0, p * sorted.length)];
+    }
+
+    /** The well of one simulated day. */
+    private final class Keepers {
+
+        private record Kept(double grams, int species) { }
+
+        private final List<Kept> well = new ArrayList<>();
+
+        void take(double grams, int species) {
+            Kept fish = new Kept(grams, species);
+            Integer most = species < 0 ? null : brief.species().get(species).bagLimit();
+            List<Kept> rivals = most == null ? List.of() : well.stream().filter(f -> f.species() == species).toList();
+            boolean speciesIsFull = most != null && rivals.size() >= most;
+            if (!speciesIsFull && well.size() < brief.countingFish()) {
+                well.add(fish);
+                return;
+            }
+            Kept lightest = (speciesIsFull ? rivals : well).stream().min(java.util.Comparator.comparingDouble(Kept::grams)).orElse(null);
+            if (lightest != null && lightest.grams() < grams) {
+                well.set(well.indexOf(lightest), fish);
+            }
+        }
+
+        double grams() {
+            return well.stream().mapToDouble(Kept::grams).sum();
+        }
+
+        int count() {
+            return well.size();
+        }
+    }
+}

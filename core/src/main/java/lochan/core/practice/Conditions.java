@@ -1,0 +1,15 @@
+package lochan.core.practice;
+
+/**
+ * What the water and the sky were like; null where nobody knows.
+ *
+ * @param waterTempC  water temperature, °C
+ * @param visibilityM how deep a light lure is seen, m, more than 0
+ * @param windMps     wind, m/s
+ * @param sky         sky cover
+ * @param boatsNear   other boats in sight of the spot
+ */
+public record Conditions(Double waterTempC, Double visibilityM, Double windMps, Sky sky, Integer boatsNear) {
+
+    public static final Conditions UNKNOWN = new Conditions(null, null, null, null, null);
+}

@@ -1,0 +1,72 @@
+package lochan.core.practice;
+
+import lochan.core.Coded;
+
+/**
+ * What is known of a fish's size. Which numbers must be there depends on {@code how}; others may be.
+ *
+ * @param how        where the size comes from
+ * @param grams      weight by scale or guess
+ * @param loGrams    lower end of a range
+ * @param hiGrams    upper end of a range
+ * @param mm         total length
+ * @param guessGrams the guess made before the fish went on the scale
+ * @param entered    what was typed; null: nothing was
+ */
+public record FishSize(How how, Double grams, Double loGrams, Double hiGrams, Double mm, Double guessGrams, String entered) {
+
+    /** Where a size comes from. */
+    public enum How implements Coded {
+        SCALE("scale"), GUESS("guess"), RANGE("range"), LENGTH("length");
+
+        private final String code;
+
+        How(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
+    }
+
+    /** @throws IllegalArgumentException when a number is missing or not above 0, or a range runs backwards */
+    public FishSize {
+        positive("grams", grams, how == How.SCALE || how == How.GUESS);
+        positive("loGrams", loGrams, how == How.RANGE);
+        positive("hiGrams", hiGrams, how == How.RANGE);
+        positive("mm", mm, how == How.LENGTH);
+        positive("guessGrams", guessGrams, false);
+        if (how == How.RANGE && loGrams > hiGrams) {
+            throw new IllegalArgumentException("the range runs from " + loGrams + " down to " + hiGrams + " g: exchange them");
+        }
+    }
+
+    public static FishSize scale(double grams) {
+        return new FishSize(How.SCALE, grams, null, null, null, null, null);
+    }
+
+    public static FishSize guess(double grams) {
+        return new FishSize(How.GUESS, grams, null, null, null, null, null);
+    }
+
+    public static FishSize range(double loGrams, double hiGrams) {
+        return new FishSize(How.RANGE, null, loGrams, hiGrams, null, null, null);
+    }
+
+    public static FishSize length(double mm) {
+        return new FishSize(How.LENGTH, null, null, null, mm, null, null);
+    }
+
+    /** The same size with what was typed. */
+    public FishSize typed(String text) {
+        return new FishSize(how, grams, loGrams, hiGrams, mm, guessGrams, text);
+    }
+
+    private static void positive(String name, Double value, boolean needed) {
+        if (value == null ? needed : !(value > 0)) {
+            throw new IllegalArgumentException(name + " is " + value + ", expected more than 0");
+        }
+    }
+}

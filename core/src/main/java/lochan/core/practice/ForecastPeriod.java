@@ -1,0 +1,21 @@
+package lochan.core.practice;
+
+import java.time.Instant;
+
+/**
+ * A part of the forecast, good for [from, to); null where it says nothing.
+ *
+ * @param windFromDeg direction the wind comes from, degrees from north
+ * @param lightning   whether lightning is expected; null: not said
+ */
+public record ForecastPeriod(Instant from, Instant to, Double windMps, Double windFromDeg, Sky sky, Double waterTempC,
+                             Double visibilityM, Boolean lightning) {
+
+    public boolean holds(Instant time) {
+        return !time.isBefore(from) && time.isBefore(to);
+    }
+
+    public Conditions conditions() {
+        return new Conditions(waterTempC, visibilityM, windMps, sky, null);
+    }
+}

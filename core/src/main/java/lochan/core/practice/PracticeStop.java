@@ -1,0 +1,32 @@
+package lochan.core.practice;
+
+import java.time.Instant;
+import java.util.List;
+
+/**
+ * Fishing one spot in practice, in [start, end).
+ *
+ * @param id            unique in its event
+ * @param spotId        where
+ * @param end           null while it is still being fished
+ * @param anglers       lines in the water
+ * @param presentations what was fished; empty: not noted
+ * @param follows       fish that followed without striking
+ * @param bites         strikes in the order noted
+ */
+public record PracticeStop(String id, String spotId, Instant start, Instant end, int anglers, List<PresentationTime> presentations,
+                           int follows, List<Bite> bites, Conditions conditions) {
+
+    public PracticeStop {
+        presentations = List.copyOf(presentations);
+        bites = List.copyOf(bites);
+    }
+
+    /** The presentation of a bite: the one noted, or the stop's only one; null when it cannot be told. */
+    public String presentationOf(Bite bite) {
+        if (bite.presentationId() != null) {
+            return bite.presentationId();
+        }
+        return presentations.size() == 1 ? presentations.getFirst().presentationId() : null;
+    }
+}

@@ -1,0 +1,8 @@
+package lochan.core.practice;
+
+/**
+ * A presentation fished at a stop.
+ *
+ * @param minutes how long; null: its share of the time that others leave
+ */
+public record PresentationTime(String presentationId, Double minutes) { }

@@ -1,0 +1,198 @@
+package lochan.core.quantity;
+
+import java.util.Locale;
+import lochan.core.Coded;
+
+/** The units an angler reads and types. Values inside stay SI; formatting rounds to what can be read at a glance. */
+public record Units(Weight weight, Length length, Depth depth, Temperature temperature, Speed speed) {
+
+    public static final Units USUAL = new Units(Weight.LB_OZ, Length.IN, Depth.FT, Temperature.F, Speed.MPH);
+
+    static final double GRAMS_PER_OUNCE = 28.349523125;
+    static final int OUNCES_PER_POUND = 16;
+    static final double GRAMS_PER_POUND = OUNCES_PER_POUND * GRAMS_PER_OUNCE;
+    static final double MM_PER_INCH = 25.4;
+    private static final double M_PER_FOOT = 0.3048;
+    private static final double M_PER_MILE = 1609.344;
+
+    /** Weights of fish. */
+    public enum Weight implements Coded {
+        LB_OZ("lb-oz"), LB("lb"), KG("kg");
+
+        private final String code;
+
+        Weight(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
+    }
+
+    /** Lengths of fish. */
+    public enum Length implements Coded {
+        IN("in"), CM("cm");
+
+        private final String code;
+
+        Length(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
+
+        double mm() {
+            return this == IN ? MM_PER_INCH : 10;
+        }
+    }
+
+    /** Depths and visibility. */
+    public enum Depth implements Coded {
+        FT("ft"), M("m");
+
+        private final String code;
+
+        Depth(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
+
+        double metres() {
+            return this == FT ? M_PER_FOOT : 1;
+        }
+    }
+
+    /** Temperatures of water. */
+    public enum Temperature implements Coded {
+        F("F"), C("C");
+
+        private final String code;
+
+        Temperature(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
+    }
+
+    /** Speeds of wind and boat. */
+    public enum Speed implements Coded {
+        MPH("mph"), KMH("km/h");
+
+        private final String code;
+
+        Speed(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
+
+        double mps() {
+            return this == MPH ? M_PER_MILE / 3600 : 1 / 3.6;
+        }
+    }
+
+    /** A weight with its unit, to the nearest ounce, hundredth of a pound or 10 g; "–" for null or NaN. */
+    public String weight(Double grams) {
+        if (grams == null || grams.isNaN()) {
+            return "–";
+        }
+        return switch (weight) {
+            case LB_OZ -> {
+                long ounces = Math.round(grams / GRAMS_PER_OUNCE);
+                yield ounces / OUNCES_PER_POUND + " lb " + ounces % OUNCES_PER_POUND + " oz";
+            }
+            case LB -> number(grams / GRAMS_PER_POUND, 2) + " lb";
+            case KG -> number(grams / 1000, 2) + " kg";
+        };
+    }
+
+    /** A length of a fish with its unit, to a tenth of an inch or centimetre. */
+    public String length(Double mm) {
+        return mm == null ? "–" : number(mm / length.mm(), 1) + " " + length.code();
+    }
+
+    /** A depth with its unit, to the foot or tenth of a metre. */
+    public String depth(Double metres) {
+        return metres == null ? "–" : number(metres / depth.metres(), depth == Depth.FT ? 0 : 1) + " " + depth.code();
+    }
+
+    /** A visibility with its unit, to a tenth. */
+    public String visibility(Double metres) {
+        return metres == null ? "–" : number(metres / depth.metres(), 1) + " " + depth.code();
+    }
+
+    /** A temperature with its unit, to the degree. */
+    public String temperature(Double celsius) {
+        return celsius == null ? "–" : number(temperature == Temperature.F ? celsius * 9 / 5 + 32 : celsius, 0) + " °" + temperature.code();
+    }
+
+    /** A speed with its unit, whole. */
+    public String speed(Double mps) {
+        return mps == null ? "–" : number(mps / speed.mps(), 0) + " " + speed.code();
+    }
+
+    /** A way over the water with its unit, to a tenth of a mile or kilometre. */
+    public String distance(double metres) {
+        return speed == Speed.MPH ? number(metres / M_PER_MILE, 1) + " mi" : number(metres / 1000, 1) + " km";
+    }
+
+    /** A weight as a person would type it in these units: reading it back gives the weight shown. */
+    public String typedWeight(Double grams) {
+        if (grams == null) {
+            return "";
+        }
+        return switch (weight) {
+            case LB_OZ -> {
+                double ounces = Math.round(10 * grams / GRAMS_PER_OUNCE) / 10.0;
+                yield (long) (ounces / OUNCES_PER_POUND) + "-" + plain(ounces % OUNCES_PER_POUND, 1);
+            }
+            case LB -> plain(grams / GRAMS_PER_POUND, 3);
+            case KG -> plain(grams / 1000, 3);
+        };
+    }
+
+    /** A length as typed. */
+    public String typedLength(Double mm) {
+        return mm == null ? "" : plain(mm / length.mm(), 2);
+    }
+
+    /** A depth or visibility as typed. */
+    public String typedDepth(Double metres) {
+        return metres == null ? "" : plain(metres / depth.metres(), 2);
+    }
+
+    /** A temperature as typed. */
+    public String typedTemperature(Double celsius) {
+        return celsius == null ? "" : plain(temperature == Temperature.F ? celsius * 9 / 5 + 32 : celsius, 1);
+    }
+
+    /** A speed as typed. */
+    public String typedSpeed(Double mps) {
+        return mps == null ? "" : plain(mps / speed.mps(), 1);
+    }
+
+    private static String number(double value, int decimals) {
+        return String.format(Locale.ROOT, "%." + decimals + "f", value == 0 ? 0.0 : value);
+    }
+
+    /** Without trailing zeros. */
+    static String plain(double value, int decimals) {
+        return new java.math.BigDecimal(value).setScale(decimals, java.math.RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
+    }
+}

@@ -1,0 +1,113 @@
+package lochan.core.rate;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import lochan.core.Assumptions;
+import lochan.core.evidence.Bin;
+import lochan.core.evidence.Relevance;
+import lochan.core.evidence.Slice;
+
+/**
+ * Strike rates in one bin, shrunk from the lake to the presentation, the pattern and the spot ({@code model.md} §2). With cell effort
+ * e_c = Σ ω e (line-hours) and strikes b_c = Σ ω b:
+ * <pre>
+ * m̂   = (0.8·2 + Σ b_c) / (2 + Σ e_c),  g_c = 1 / (1 + m̂·e_c/κ)
+ * m₀   = (0.8·2 + Σ g b) / (2 + Σ g e)
+ * m_p  = (3·m₀ + Σ_p g b) / (3 + Σ_p g e)
+ * m_ap = (3·m_p + Σ_ap g b) / (3 + Σ_ap g e)
+ * λ_sp ~ Gamma(κ + b_c, κ/m_ap + e_c)
+ * </pre>
+ */
+public final class StrikeRates {
+
+    private static final Evidence NONE = new Evidence(0, 0);
+
+    private final Map<Cell, Evidence> cells;
+    private final Map<String, Double> presentationMeans = new HashMap<>();
+    private final Map<Pattern, Double> patternMeans = new HashMap<>();
+    private final double lakeMean;
+    private final Assumptions.StrikeRate assumptions;
+
+    private StrikeRates(Map<Cell, Evidence> cells, Function<Cell, Pattern> patternOf, Assumptions.StrikeRate a) {
+        this.cells = cells;
+        this.assumptions = a;
+        Evidence all = cells.values().stream().reduce(NONE, Evidence::plus);
+        double rough = shrunk(a.lakeMean(), a.lakeHours(), all);
+        Evidence lake = NONE;
+        Map<String, Evidence> byPresentation = new HashMap<>();
+        Map<Pattern, Evidence> byPattern = new HashMap<>();
+        for (var cell : cells.entrySet()) {
+            Evidence balanced = cell.getValue().times(1 / (1 + rough * cell.getValue().lineHours() / a.spotShape()));
+            lake = lake.plus(balanced);
+            byPresentation.merge(cell.getKey().presentationId(), balanced, Evidence::plus);
+            byPattern.merge(patternOf.apply(cell.getKey()), balanced, Evidence::plus);
+        }
+        this.lakeMean = shrunk(a.lakeMean(), a.lakeHours(), lake);
+        byPresentation.forEach((p, e) -> presentationMeans.put(p, shrunk(lakeMean, a.presentationHours(), e)));
+        byPattern.forEach((ap, e) -> patternMeans.put(ap, shrunk(presentationMean(ap.presentationId()), a.patternHours(), e)));
+    }
+
+    /**
+     * @param patternOf the pattern of each cell
+     * @param bin       the part of the competition day that rates are for
+     */
+    public static StrikeRates in(Bin bin, List<Slice> slices, Function<Cell, Pattern> patternOf, Assumptions assumptions) {
+        Map<Cell, Evidence> cells = new LinkedHashMap<>();
+        for (Slice slice : slices) {
+            double weight = Relevance.of(slice, bin, assumptions.relevance()).product();
+            cells.merge(new Cell(slice.spotId(), slice.presentationId()),
+                    new Evidence(weight * slice.effortLineHours(), weight * slice.strikes()), Evidence::plus);
+        }
+        return new StrikeRates(cells, patternOf, assumptions.strikeRate());
+    }
+
+    /** m₀, strikes per line-hour. */
+    public double lakeMean() {
+        return lakeMean;
+    }
+
+    /** m_p; of a presentation never fished the lake's. */
+    public double presentationMean(String presentationId) {
+        return presentationMeans.getOrDefault(presentationId, lakeMean);
+    }
+
+    /** m_ap; of a pattern never fished its presentation's. */
+    public double patternMean(Pattern pattern) {
+        return patternMeans.getOrDefault(pattern, presentationMean(pattern.presentationId()));
+    }
+
+    /** What is known of a cell's rate; a spot never fished has its pattern's prior. */
+    public GammaRate rate(Cell cell, Pattern pattern) {
+        Evidence evidence = evidence(cell);
+        return new GammaRate(assumptions.spotShape() + evidence.strikes(),
+                assumptions.spotShape() / patternMean(pattern) + evidence.lineHours());
+    }
+
+    /** What practice weighs for a cell in this bin. */
+    public Evidence evidence(Cell cell) {
+        return cells.getOrDefault(cell, NONE);
+    }
+
+    private static double shrunk(double mean, double hours, Evidence evidence) {
+        return (mean * hours + evidence.strikes()) / (hours + evidence.lineHours());
+    }
+
+    /**
+     * Weighted effort and strikes.
+     *
+     * @param lineHours "effective hours"
+     */
+    public record Evidence(double lineHours, double strikes) {
+
+        Evidence plus(Evidence other) {
+            return new Evidence(lineHours + other.lineHours, strikes + other.strikes);
+        }
+
+        Evidence times(double factor) {
+            return new Evidence(factor * lineHours, factor * strikes);
+        }
+    }
+}

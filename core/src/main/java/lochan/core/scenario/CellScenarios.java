@@ -1,0 +1,68 @@
+package lochan.core.scenario;
+
+import lochan.core.rate.Cell;
+import lochan.core.size.Survival;
+
+/** One cell in all scenarios of a set. */
+public final class CellScenarios {
+
+    private final Cell cell;
+    private final QuantileCurve[] curves;
+    private final double[] rateScore;
+    private final double[] rateFactor;
+    private final double[] landing;
+    private final double[] mix;
+    private final float[][] meanLnGrams;
+    private final double decay;
+
+    CellScenarios(Cell cell, QuantileCurve[] curves, double[] rateScore, double[] rateFactor, double[] landing, double[] mix,
+                  float[][] meanLnGrams, double decay) {
+        this.cell = cell;
+        this.curves = curves;
+        this.rateScore = rateScore;
+        this.rateFactor = rateFactor;
+        this.landing = landing;
+        this.mix = mix;
+        this.meanLnGrams = meanLnGrams;
+        this.decay = decay;
+    }
+
+    public Cell cell() {
+        return cell;
+    }
+
+    /** Strikes per hour of all lines in a bin, before depletion: the same quantile of the rate in every bin. */
+    public double strikesPerHour(int scenario, int bin) {
+        return curves[bin].at(rateScore[scenario]) * rateFactor[scenario];
+    }
+
+    public double landing(int scenario) {
+        return landing[scenario];
+    }
+
+    /** Chance of each species, in the order of the brief. */
+    public double mix(int species) {
+        return mix[species];
+    }
+
+    public int species() {
+        return mix.length;
+    }
+
+    public double meanLnGrams(int scenario, int species) {
+        return meanLnGrams[species][scenario];
+    }
+
+    /** Expected strikes when I would have been had of undiminished fish: n(I) = ln(1 + d·I)/d ({@code model.md} §6). */
+    public double strikes(double undiminished) {
+        return Math.log1p(decay * undiminished) / decay;
+    }
+
+    /** Adds the landed legal fish heavier than x of some strikes to each x of the grid. */
+    public void addLanded(double[] sum, double strikes, int scenario, Survival survival) {
+        double landed = strikes * landing[scenario];
+        for (int k = 0; k < mix.length; k++) {
+            survival.addTo(sum, landed * mix[k], k, meanLnGrams[k][scenario]);
+        }
+    }
+}

@@ -1,0 +1,140 @@
+package lochan.core.scenario;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import lochan.core.Assumptions;
+import lochan.core.event.Species;
+import lochan.core.rate.Cell;
+import lochan.core.rate.Pattern;
+import lochan.core.size.SizeModel;
+import lochan.core.size.Survival;
+import lochan.core.water.Spot;
+import org.apache.commons.statistics.distribution.NormalDistribution;
+
+/**
+ * N draws of everything unknown on one competition day ({@code model.md} §5): rates, landing chances, sizes, who got there first, and
+ * the day effect that fails whole patterns at once,
+ * <pre>ln D_ap = 0.5·(√¼·Z_day + √¼·Z_zone + √½·Z_ap) − 0.5²/2</pre>
+ * Not for use by several threads.
+ */
+public final class ScenarioSet {
+
+    private static final NormalDistribution STANDARD = NormalDistribution.of(0, 1);
+
+    private final DayModel model;
+    private final int count;
+    private final long seed;
+    private final Draws draws;
+    private final Survival survival;
+    private final double[][] sizeEffects;
+    private final Map<Cell, CellScenarios> cells = new HashMap<>();
+    private final Map<String, double[]> landing = new HashMap<>();
+
+    /**
+     * @param count number of scenarios, 1 or more
+     * @param seed  the same seed gives the same scenarios
+     */
+    public ScenarioSet(DayModel model, int count, long seed) {
+        if (count < 1) {
+            throw new IllegalArgumentException("scenarios is " + count + ", expected 1 or more");
+        }
+        this.model = model;
+        this.count = count;
+        this.seed = seed;
+        this.draws = new Draws(count, seed);
+        this.survival = new Survival(model.event().brief().species(), model.assumptions().size());
+        this.sizeEffects = drawSizes();
+    }
+
+    public DayModel model() {
+        return model;
+    }
+
+    public int count() {
+        return count;
+    }
+
+    public long seed() {
+        return seed;
+    }
+
+    public Survival survival() {
+        return survival;
+    }
+
+    /** A cell in all scenarios, drawn when first asked for. */
+    public CellScenarios cell(Cell cell) {
+        return cells.computeIfAbsent(cell, this::draw);
+    }
+
+    private double[][] drawSizes() {
+        SizeModel sizes = model.sizes();
+        double[][] normals = new double[sizes.unknowns()][];
+        for (int i = 0; i < normals.length; i++) {
+            normals[i] = draws.normals("size/" + i);
+        }
+        double[][] effects = new double[count][];
+        double[] own = new double[normals.length];
+        for (int j = 0; j < count; j++) {
+            for (int i = 0; i < normals.length; i++) {
+                own[i] = normals[i][j];
+            }
+            effects[j] = sizes.draw(own);
+        }
+        return effects;
+    }
+
+    private CellScenarios draw(Cell cell) {
+        Spot spot = model.spot(cell.spotId());
+        Pattern pattern = model.pattern(cell);
+        QuantileCurve[] curves = new QuantileCurve[model.bins().size()];
+        for (int bin = 0; bin < curves.length; bin++) {
+            curves[bin] = QuantileCurve.of(model.rates(bin).rate(cell, pattern));
+        }
+        double decay = spot.stock().decay(model.assumptions().depletion());
+        return new CellScenarios(cell, curves, draws.normals("rate/" + cell.spotId() + "/" + cell.presentationId()), rateFactors(spot, pattern),
+                landing(cell.presentationId()), model.mix().of(pattern), meanLnGrams(cell, pattern), decay);
+    }
+
+    /** D × what other boats leave × lines in the water. */
+    private double[] rateFactors(Spot spot, Pattern pattern) {
+        Assumptions.DayEffect a = model.assumptions().day();
+        double[] day = draws.normals("day");
+        double[] zone = draws.normals("zone/" + spot.zone());
+        double[] own = draws.normals("pattern/" + pattern.placeClass() + "/" + pattern.presentationId());
+        double[] first = draws.normals("first/" + spot.id());
+        int lines = model.event().brief().anglers();
+        double[] factors = new double[count];
+        for (int j = 0; j < count; j++) {
+            double z = Math.sqrt(a.dayShare()) * day[j] + Math.sqrt(a.zoneShare()) * zone[j] + Math.sqrt(a.patternShare()) * own[j];
+            boolean occupied = STANDARD.cumulativeProbability(first[j]) < spot.crowdRisk();
+            factors[j] = lines * Math.exp(a.sd() * z - a.sd() * a.sd() / 2) * (occupied ? a.crowdedFactor() : 1);
+        }
+        return factors;
+    }
+
+    private double[] landing(String presentationId) {
+        return landing.computeIfAbsent(presentationId, p -> {
+            QuantileCurve curve = QuantileCurve.of(model.landing(p));
+            double[] normals = draws.normals("landing/" + p);
+            double[] chances = new double[count];
+            for (int j = 0; j < count; j++) {
+                chances[j] = curve.at(normals[j]);
+            }
+            return chances;
+        });
+    }
+
+    private float[][] meanLnGrams(Cell cell, Pattern pattern) {
+        List<Species> species = model.mix().species();
+        float[][] means = new float[species.size()][count];
+        for (int k = 0; k < means.length; k++) {
+            int[] effects = model.sizes().effects(species.get(k), pattern, cell.spotId());
+            for (int j = 0; j < count; j++) {
+                means[k][j] = (float) SizeModel.meanOf(sizeEffects[j], effects);
+            }
+        }
+        return means;
+    }
+}

@@ -1,0 +1,66 @@
+package lochan.core.size;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+import lochan.core.Assumptions;
+import lochan.core.event.EventData;
+import lochan.core.event.SpeciesRule;
+import lochan.core.rate.Pattern;
+import org.apache.commons.statistics.distribution.NormalDistribution;
+
+/**
+ * The share of landed fish that are legal and the weight of those, over the species mix and what is known of sizes.
+ *
+ * @param legalShare chance that a landed fish is legal
+ * @param meanGrams  mean weight of a legal fish; NaN when none is
+ * @param p10Grams   one in ten legal fish is lighter
+ * @param p90Grams   one in ten is heavier
+ */
+public record KeeperWeight(double legalShare, double meanGrams, double p10Grams, double p90Grams) {
+
+    /** Steps of the quadrature over ln grams; at 400 the quantiles hold to 0.01 %. */
+    private static final int STEPS = 400;
+    private static final double REACH_SDS = 6;
+
+    public static KeeperWeight of(EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a) {
+        double[] shares = mix.of(pattern);
+        List<Part> parts = new ArrayList<>();
+        for (int k = 0; k < shares.length; k++) {
+            SpeciesRule rule = event.brief().species().get(k);
+            SizeModel.Predictive p = sizes.predictive(rule.species(), pattern, spotId);
+            parts.add(new Part(shares[k], p.mean(), p.newFishSd(), LegalShare.of(rule, a)));
+        }
+        double legal = parts.stream().mapToDouble(p -> p.mix * p.legal.share(p.mean, p.sd)).sum();
+        double grams = parts.stream().mapToDouble(p -> p.mix * p.legal.legalGrams(p.mean, p.sd)).sum();
+        double[] quantiles = quantiles(parts, legal, 0.1, 0.9);
+        return new KeeperWeight(legal, grams / legal, quantiles[0], quantiles[1]);
+    }
+
+    /** Quantiles by the midpoint rule on the density of legal fish over ln grams, interpolated within a step. */
+    private static double[] quantiles(List<Part> parts, double legal, double... chances) {
+        double from = parts.stream().mapToDouble(p -> p.mean - REACH_SDS * p.sd).min().orElseThrow();
+        double to = parts.stream().mapToDouble(p -> p.mean + REACH_SDS * p.sd).max().orElseThrow();
+        double step = (to - from) / STEPS;
+        DoubleUnaryOperator density = y -> parts.stream().mapToDouble(p -> p.mix * p.density(y)).sum();
+        double[] found = new double[chances.length];
+        double below = 0;
+        int next = 0;
+        for (int i = 0; i < STEPS && next < chances.length; i++) {
+            double mass = step * density.applyAsDouble(from + (i + 0.5) * step) / legal;
+            while (next < chances.length && below + mass >= chances[next]) {
+                found[next] = Math.exp(from + (i + (chances[next] - below) / mass) * step);
+                next++;
+            }
+            below += mass;
+        }
+        return found;
+    }
+
+    private record Part(double mix, double mean, double sd, LegalShare legal) {
+
+        double density(double y) {
+            return NormalDistribution.of(mean, sd).density(y) * legal.given(y);
+        }
+    }
+}

@@ -1,0 +1,22 @@
+package lochan.core.water;
+
+import java.util.List;
+
+/** Classes of place by their common names. An event may use others; these are offered. */
+public final class PlaceClass {
+
+    public static final List<String> COMMON = List.of("grass-edge", "grass-flat", "dock-row", "laydown", "rock-point", "riprap", "bluff",
+            "brush-pile", "channel-ledge", "hump", "saddle", "standing-timber", "staging-bank", "pocket");
+
+    private PlaceClass() { }
+
+    /** The class in words: {@code grass-edge} is "grass edge". */
+    public static String words(String placeClass) {
+        return placeClass.replace('-', ' ');
+    }
+
+    /** The code of a class typed in words. */
+    public static String code(String words) {
+        return words.strip().toLowerCase(java.util.Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
+    }
+}

@@ -1,0 +1,29 @@
+package lochan.core.water;
+
+import java.util.Map;
+import lochan.core.event.Position;
+
+/**
+ * A marked place.
+ *
+ * @param id         unique in its event
+ * @param name       what the angler calls it
+ * @param position   its middle
+ * @param radiusM    how far it reaches, m
+ * @param placeClass class of place, as {@code grass-edge}
+ * @param zone       depth zone
+ * @param depthMinM  shallowest water fished, m; null: unknown
+ * @param depthMaxM  deepest water fished, m; null: unknown
+ * @param crowdRisk  chance that another boat got there first, 0 to 1
+ * @param stock      how fast it is fished down
+ * @param entered    quantities as they were typed, by field name
+ */
+public record Spot(String id, String name, Position position, double radiusM, String placeClass, Zone zone, Double depthMinM,
+                   Double depthMaxM, double crowdRisk, Stock stock, Map<String, String> entered) {
+
+    public static final double USUAL_RADIUS_M = 60;
+
+    public Spot {
+        entered = Map.copyOf(entered);
+    }
+}

@@ -1,0 +1,6 @@
+package lochan.web;
+
+final class Server {
+    static void main(String[] arguments) {
+    }
+}

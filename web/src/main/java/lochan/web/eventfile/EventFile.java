@@ -1,0 +1,19 @@
+package lochan.web.eventfile;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import lochan.core.event.EventData;
+
+/**
+ * An event as its file holds it.
+ *
+ * @param data   what this version knows
+ * @param extras what it does not know: for each object, by its pointer (ids for positions of lists that have them), the unknown fields
+ *               as a JSON object
+ */
+public record EventFile(EventData data, Map<String, String> extras) {
+
+    public EventFile {
+        extras = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(extras));
+    }
+}

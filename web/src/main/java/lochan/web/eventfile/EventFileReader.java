@@ -1,0 +1,330 @@
+package lochan.web.eventfile;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import lochan.core.competition.BagLog;
+import lochan.core.competition.Entry;
+import lochan.core.event.Boat;
+import lochan.core.event.Brief;
+import lochan.core.event.BriefRules;
+import lochan.core.event.CompetitionDay;
+import lochan.core.event.EventData;
+import lochan.core.event.Format;
+import lochan.core.event.Gear;
+import lochan.core.event.Penalties;
+import lochan.core.event.Position;
+import lochan.core.event.Species;
+import lochan.core.event.SpeciesRule;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanRules;
+import lochan.core.plan.PlanStop;
+import lochan.core.practice.Bite;
+import lochan.core.practice.Conditions;
+import lochan.core.practice.FishSize;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.practice.Hooks;
+import lochan.core.practice.Outcome;
+import lochan.core.practice.PracticeStop;
+import lochan.core.practice.Presentation;
+import lochan.core.practice.PresentationTime;
+import lochan.core.practice.Sky;
+import lochan.core.water.Spot;
+import lochan.core.water.SpotRules;
+import lochan.core.water.Stock;
+import lochan.core.water.Zone;
+import lochan.web.eventfile.EventFileException.Problem;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Reads an event file whole or refuses it whole. */
+public final class EventFileReader {
+
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS, DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .build();
+    private static final int MOST_PROBLEMS = 100;
+    private static final double MUCH = 1e9;
+    private static final int LONGEST_ENTERED = 80;
+
+    private final JsonFields.Context context = new JsonFields.Context();
+    private final Set<String> spotIds = new HashSet<>();
+    private final Set<String> presentationIds = new HashSet<>();
+
+    private EventFileReader() { }
+
+    /**
+     * Reads a file.
+     *
+     * @throws EventFileException with everything wrong in it
+     * @throws IOException        when the stream cannot be read
+     */
+    public static EventFile read(InputStream in) throws EventFileException, IOException {
+        JsonNode tree;
+        try {
+            tree = JSON.readTree(in);
+        } catch (JacksonException e) {
+            String where = e.getLocation() == null ? "" : " at line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr();
+            throw new EventFileException(List.of(new Problem("", "is no JSON" + where + ": " + e.getOriginalMessage().lines().findFirst().orElse(""))));
+        }
+        return new EventFileReader().read(tree);
+    }
+
+    private EventFile read(JsonNode tree) throws EventFileException {
+        JsonFields root = new JsonFields(tree, "", "", context);
+        if (tree == null || !tree.isObject() || !root.has("lochan")) {
+            throw new EventFileException(List.of(new Problem("/lochan", "missing, expected the version of an event file, 1")));
+        }
+        Integer version = root.wholeOrNull("lochan", 1, 1);
+        stopAt(version == null);
+        if (!root.has("event")) {
+            root.problem("event", "missing, expected the event's brief");
+            stopAt(true);
+        }
+        Brief brief = brief(root.object("event"));
+        // Without its zone, days and rules nothing else can be judged.
+        stopAt(brief == null);
+        Boat boat = boat(root, root.object("boat"));
+        List<Spot> spots = root.list("spots", "id", (f, i) -> spot(f));
+        spots.forEach(s -> spotIds.add(s.id()));
+        List<Presentation> presentations = root.list("presentations", "id", (f, i) -> presentation(f));
+        presentations.forEach(p -> presentationIds.add(p.id()));
+        List<PracticeStop> stops = root.list("stops", "id", (f, i) -> stop(f, brief));
+        List<ForecastPeriod> forecast = root.list("forecast", (f, i) -> forecast(f));
+        List<Plan> plans = root.list("plans", (f, i) -> plan(f));
+        List<Entry> entries = root.list("competition", "id", (f, i) -> entry(f, brief));
+        root.keepUnknown();
+        stopAt(!context.problems.isEmpty());
+        EventData data = new EventData(brief, boat, spots, presentations, stops, forecast, plans, entries);
+        for (int i = 0; i < plans.size(); i++) {
+            String pointer = "/plans/" + i + "/";
+            PlanRules.check(data, plans.get(i)).forEach(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
+        }
+        replay(brief, entries);
+        stopAt(!context.problems.isEmpty());
+        return new EventFile(data, context.extras);
+    }
+
+    private void stopAt(boolean end) throws EventFileException {
+        if (end) {
+            throw new EventFileException(context.problems.stream().limit(MOST_PROBLEMS).toList());
+        }
+    }
+
+    private void replay(Brief brief, List<Entry> entries) {
+        BagLog log = new BagLog(brief);
+        for (int i = 0; i < entries.size(); i++) {
+            String pointer = "/competition/" + i + "/";
+            log.append(entries.get(i)).ifPresent(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
+        }
+    }
+
+    private Brief brief(JsonFields f) {
+        ZoneId zone = zone(f);
+        Format format = f.choice("format", Format.class);
+        JsonFields penalties = f.object("penalties");
+        Penalties off = new Penalties(penalties.numberOrNull("deadFishGrams", 0, MUCH), penalties.numberOrNull("lateGramsPerMinute", 0, MUCH),
+                penalties.numberOrNull("lateDisqualifyMinutes", 0, MUCH), penalties.numberOrNull("shortFishGrams", 0, MUCH));
+        penalties.keepUnknown();
+        JsonFields gear = f.object("gear");
+        Gear allowed = new Gear(gear.wholeOrNull("maxHooksPerRig", 0, 100), gear.texts("banned"));
+        gear.keepUnknown();
+        String name = f.text("name");
+        Integer limit = f.wholeOrNull("limit", -1_000_000, 1_000_000);
+        int anglers = f.whole("anglers", -1_000_000, 1_000_000, 1);
+        Double target = f.numberOrNull("targetGrams", -MUCH, MUCH);
+        Double scale = f.numberOrNull("scaleGrams", -MUCH, MUCH);
+        List<SpeciesRule> species = f.list("species", (s, i) -> new SpeciesRule(s.choice("code", Species.class),
+                s.numberOrNull("minLengthMm", -MUCH, MUCH), s.wholeOrNull("bagLimit", -1_000_000, 1_000_000), s.entered("minLengthMm")));
+        var practice = f.dates("practice");
+        List<CompetitionDay> days = f.list("days", (d, i) -> new CompetitionDay(d.date("date"), d.time("start"), d.time("checkIn")));
+        Position launch = position(f, "launch", true);
+        Position checkInAt = f.has("checkInAt") ? position(f, "checkInAt", true) : position(f, "checkInAt", false);
+        var entered = f.entered("targetGrams");
+        f.keepUnknown();
+        boolean whole = zone != null && format != null && launch != null && species.stream().allMatch(s -> s.species() != null);
+        if (!context.problems.isEmpty() || !whole) {
+            return null;
+        }
+        Brief brief = new Brief(name, zone, format, limit, anglers, target, scale, species, off, allowed, practice, days, launch,
+                checkInAt == null ? launch : checkInAt, entered);
+        List<lochan.core.Violation> violations = BriefRules.check(brief);
+        f.violations(violations);
+        return violations.isEmpty() ? brief : null;
+    }
+
+    private static ZoneId zone(JsonFields f) {
+        String name = f.text("timeZone");
+        try {
+            return name.isEmpty() ? null : ZoneId.of(name);
+        } catch (DateTimeException e) {
+            f.problem("timeZone", "found \"" + name + "\", expected the name of a time zone as America/Boise");
+            return null;
+        }
+    }
+
+    private static Position position(JsonFields parent, String name, boolean needed) {
+        if (!parent.has(name)) {
+            parent.object(name);
+            if (needed) {
+                parent.problem(name, "missing, expected a position");
+            }
+            return null;
+        }
+        JsonFields f = parent.object(name);
+        Position position = position(f);
+        f.keepUnknown();
+        return position;
+    }
+
+    private static Position position(JsonFields f) {
+        return new Position(f.number("lat", -90, 90), f.number("lon", -180, 180));
+    }
+
+    private static Boat boat(JsonFields root, JsonFields f) {
+        if (!root.has("boat")) {
+            return Boat.USUAL;
+        }
+        Boat boat = new Boat(f.number("runMps", 0.5, 60), f.number("roughMps", 0.5, 60), f.number("settleMinutes", 0, 120),
+                f.numberOrNull("fuelLitres", 0, MUCH), f.numberOrNull("litresPerKm", 0, MUCH));
+        f.keepUnknown();
+        return boat;
+    }
+
+    private static Spot spot(JsonFields f) {
+        Double radius = f.numberOrNull("radiusM", -MUCH, MUCH);
+        Spot spot = new Spot(f.id("id"), f.text("name"), position(f), radius == null ? Spot.USUAL_RADIUS_M : radius,
+                f.shortText("placeClass", 64), f.choice("zone", Zone.class), f.numberOrNull("depthMinM", -MUCH, MUCH),
+                f.numberOrNull("depthMaxM", -MUCH, MUCH), f.has("crowdRisk") ? f.number("crowdRisk", -MUCH, MUCH) : missingCrowdRisk(f),
+                f.choice("stock", Stock.class), f.entered("depthMaxM"));
+        f.violations(SpotRules.check(spot));
+        return spot;
+    }
+
+    private static double missingCrowdRisk(JsonFields f) {
+        f.numberOrNull("crowdRisk", 0, 1);
+        return 0;
+    }
+
+    private static Presentation presentation(JsonFields f) {
+        String id = f.id("id");
+        String name = f.shortText("name", 80);
+        return new Presentation(id, name == null ? id : name, f.choice("hooks", Hooks.class));
+    }
+
+    private PracticeStop stop(JsonFields f, Brief brief) {
+        String id = f.id("id");
+        String spot = reference(f, "spot", spotIds, true);
+        java.time.Instant start = f.time("start");
+        java.time.Instant end = f.timeOrNull("end");
+        if (end != null && !end.isAfter(start)) {
+            f.problem("end", "the stop ends before it begins, expected a time after its start");
+        }
+        List<PresentationTime> presentations = f.list("presentations",
+                (p, i) -> new PresentationTime(reference(p, "id", presentationIds, true), p.numberOrNull("minutes", 0, 1440)));
+        List<Bite> bites = f.list("bites", (b, i) -> bite(b, brief, start, end));
+        JsonFields c = f.object("conditions");
+        Conditions conditions = new Conditions(c.numberOrNull("waterTempC", -5, 50), c.numberOrNull("visibilityM", 0.01, 100),
+                c.numberOrNull("windMps", 0, 100), c.choiceOrNull("sky", Sky.class), c.wholeOrNull("boatsNear", 0, 1000));
+        c.keepUnknown();
+        return new PracticeStop(id, spot, start, end, f.whole("anglers", 1, 2, 1), presentations, f.whole("follows", 0, 1000, 0), bites,
+                conditions);
+    }
+
+    private Bite bite(JsonFields f, Brief brief, java.time.Instant start, java.time.Instant end) {
+        java.time.Instant at = f.timeOrNull("at");
+        if (at != null && (at.isBefore(start) || end != null && at.isAfter(end))) {
+            f.problem("at", "the strike lies outside its stop, expected a time in it, or null");
+        }
+        Species species = species(f, brief);
+        return new Bite(at, f.choice("outcome", Outcome.class), reference(f, "presentation", presentationIds, false), species, size(f));
+    }
+
+    private static Species species(JsonFields f, Brief brief) {
+        Species species = f.choiceOrNull("species", Species.class);
+        if (species != null && brief.rule(species).isEmpty()) {
+            f.problem("species", "found \"" + species.code() + "\", expected a species of the event, or null");
+        }
+        return species;
+    }
+
+    private static FishSize size(JsonFields bite) {
+        boolean given = bite.has("size");
+        JsonFields f = bite.object("size");
+        if (!given) {
+            return null;
+        }
+        FishSize.How how = f.choice("how", FishSize.How.class);
+        Double grams = f.numberOrNull("grams", 1e-6, 30_000);
+        Double lo = f.numberOrNull("loGrams", 1e-6, 30_000);
+        Double hi = f.numberOrNull("hiGrams", 1e-6, 30_000);
+        Double mm = f.numberOrNull("mm", 1e-6, 1500);
+        Double guess = f.numberOrNull("guessGrams", 1e-6, 30_000);
+        String entered = f.shortText("entered", LONGEST_ENTERED);
+        f.keepUnknown();
+        if (how == null) {
+            return null;
+        }
+        try {
+            return new FishSize(how, grams, lo, hi, mm, guess, entered);
+        } catch (IllegalArgumentException e) {
+            f.problem("", e.getMessage());
+            return null;
+        }
+    }
+
+    private static String reference(JsonFields f, String name, Set<String> ids, boolean needed) {
+        String id = needed ? f.id(name) : f.idOrNull(name);
+        if (id != null && !id.isEmpty() && !ids.contains(id)) {
+            f.problem(name, "found \"" + id + "\", expected an id that this file defines");
+        }
+        return id;
+    }
+
+    private static ForecastPeriod forecast(JsonFields f) {
+        ForecastPeriod period = new ForecastPeriod(f.time("from"), f.time("to"), f.numberOrNull("windMps", 0, 100),
+                f.numberOrNull("windFromDeg", 0, 360), f.choiceOrNull("sky", Sky.class), f.numberOrNull("waterTempC", -5, 50),
+                f.numberOrNull("visibilityM", 0.01, 100), f.truthOrNull("lightning"));
+        if (!period.to().isAfter(period.from())) {
+            f.problem("to", "the period ends before it begins, expected a time after its start");
+        }
+        return period;
+    }
+
+    private static Plan plan(JsonFields f) {
+        return new Plan(f.whole("day", 1, 1000, 1), f.shortText("name", 80),
+                f.list("stops", (s, i) -> new PlanStop(s.id("spot"), s.id("presentation"), s.time("arrive"), s.time("leave"))));
+    }
+
+    private Entry entry(JsonFields f, Brief brief) {
+        String type = f.text("type");
+        String id = f.id("id");
+        java.time.Instant at = f.time("at");
+        return switch (type) {
+            case "catch" -> new Entry.Catch(id, at, species(f, brief), f.numberOrNull("grams", 1e-6, 30_000), f.numberOrNull("mm", 1e-6, 1500),
+                    reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false),
+                    f.truthOrNull("alive") instanceof Boolean alive ? alive : true, f.shortText("tag", 40),
+                    f.shortText("entered", LONGEST_ENTERED));
+            case "balance" -> new Entry.Balance(id, at, f.id("heavier"), f.id("lighter"));
+            case "died" -> new Entry.Died(id, at, f.id("catch"));
+            case "correct" -> new Entry.Correct(id, at, f.id("catch"), f.numberOrNull("grams", 1e-6, 30_000),
+                    f.numberOrNull("mm", 1e-6, 1500), f.shortText("entered", LONGEST_ENTERED));
+            case "void" -> new Entry.Void(id, at, f.id("entry"));
+            case "official" -> new Entry.Official(id, at, f.numberOrNull("grams", 0, MUCH), f.wholeOrNull("deadFish", 0, 1000));
+            case "strike" -> new Entry.Strike(id, at, reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false),
+                    f.choice("outcome", Outcome.class));
+            default -> {
+                f.problem("type", "found \"" + type + "\", expected one of catch, balance, died, correct, void, official, strike");
+                yield null;
+            }
+        };
+    }
+}

@@ -1,0 +1,317 @@
+package lochan.web.eventfile;
+
+import java.io.OutputStream;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import lochan.core.Coded;
+import lochan.core.competition.Entry;
+import lochan.core.event.Boat;
+import lochan.core.event.Brief;
+import lochan.core.event.EventData;
+import lochan.core.event.Penalties;
+import lochan.core.event.Position;
+import lochan.core.plan.Plan;
+import lochan.core.practice.Bite;
+import lochan.core.practice.Conditions;
+import lochan.core.practice.FishSize;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.practice.PracticeStop;
+import lochan.core.water.Spot;
+import tools.jackson.core.util.DefaultIndenter;
+import tools.jackson.core.util.DefaultPrettyPrinter;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Writes an event file: the same event gives the same bytes, fields in the order of the format, unknown ones after them. */
+public final class EventFileWriter {
+
+    private static final JsonMapper JSON = JsonMapper.builder().enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS).build();
+    private static final DefaultPrettyPrinter LAYOUT = layout();
+    private static final double LARGEST_WHOLE = 1e15;
+
+    private final Map<String, String> extras;
+    private final ZoneId zone;
+
+    private EventFileWriter(EventFile file) {
+        this.extras = file.extras();
+        this.zone = file.data().brief().timeZone();
+    }
+
+    /** Writes UTF-8, lines ended by a line feed. */
+    public static void write(EventFile file, OutputStream out) {
+        ObjectNode tree = new EventFileWriter(file).tree(file.data());
+        byte[] bytes = JSON.writer().with(LAYOUT).writeValueAsBytes(tree);
+        try {
+            out.write(bytes);
+            out.write('\n');
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    private static DefaultPrettyPrinter layout() {
+        DefaultIndenter lines = new DefaultIndenter(" ", "\n");
+        return new DefaultPrettyPrinter().withObjectIndenter(lines).withArrayIndenter(lines);
+    }
+
+    private ObjectNode tree(EventData data) {
+        ObjectNode root = JSON.createObjectNode();
+        root.put("lochan", 1);
+        root.set("event", brief(data.brief()));
+        root.set("boat", boat(data.boat()));
+        list(root, "spots", data.spots(), s -> spot(s, "/spots/" + JsonFields.escape(s.id())));
+        list(root, "presentations", data.presentations(), p -> {
+            ObjectNode node = JSON.createObjectNode().put("id", p.id()).put("name", p.name());
+            code(node, "hooks", p.hooks());
+            return withUnknown(node, "/presentations/" + JsonFields.escape(p.id()));
+        });
+        list(root, "stops", data.stops(), s -> stop(s, "/stops/" + JsonFields.escape(s.id())));
+        list(root, "forecast", data.forecast(), (f, i) -> forecast(f, "/forecast/" + i));
+        list(root, "plans", data.plans(), (p, i) -> plan(p, "/plans/" + i));
+        list(root, "competition", data.competition(), e -> withUnknown(entry(e), "/competition/" + JsonFields.escape(e.id())));
+        return withUnknown(root, "");
+    }
+
+    private ObjectNode brief(Brief brief) {
+        ObjectNode node = JSON.createObjectNode();
+        node.put("name", brief.name()).put("timeZone", brief.timeZone().getId());
+        code(node, "format", brief.format());
+        node.put("limit", brief.limit()).put("anglers", brief.anglers());
+        number(node, "targetGrams", brief.targetGrams());
+        number(node, "scaleGrams", brief.scaleGrams());
+        list(node, "species", brief.species(), (s, i) -> {
+            ObjectNode rule = JSON.createObjectNode();
+            code(rule, "code", s.species());
+            number(rule, "minLengthMm", s.minLengthMm());
+            rule.put("bagLimit", s.bagLimit());
+            entered(rule, s.entered());
+            return withUnknown(rule, "/event/species/" + i);
+        });
+        Penalties p = brief.penalties();
+        ObjectNode penalties = JSON.createObjectNode();
+        number(penalties, "deadFishGrams", p.deadFishGrams());
+        number(penalties, "lateGramsPerMinute", p.lateGramsPerMinute());
+        number(penalties, "lateDisqualifyMinutes", p.lateDisqualifyMinutes());
+        number(penalties, "shortFishGrams", p.shortFishGrams());
+        node.set("penalties", withUnknown(penalties, "/event/penalties"));
+        ObjectNode gear = JSON.createObjectNode().put("maxHooksPerRig", brief.gear().maxHooksPerRig());
+        brief.gear().banned().forEach(gear.putArray("banned")::add);
+        node.set("gear", withUnknown(gear, "/event/gear"));
+        ArrayNode practice = node.putArray("practice");
+        brief.practice().forEach(d -> practice.add(d.toString()));
+        list(node, "days", brief.days(), (d, i) -> {
+            ObjectNode day = JSON.createObjectNode().put("date", d.date().toString());
+            time(day, "start", d.start());
+            time(day, "checkIn", d.checkIn());
+            return withUnknown(day, "/event/days/" + i);
+        });
+        node.set("launch", withUnknown(position(brief.launch()), "/event/launch"));
+        node.set("checkInAt", withUnknown(position(brief.checkInAt()), "/event/checkInAt"));
+        entered(node, brief.entered());
+        return withUnknown(node, "/event");
+    }
+
+    private ObjectNode boat(Boat boat) {
+        ObjectNode node = JSON.createObjectNode();
+        number(node, "runMps", boat.runMps());
+        number(node, "roughMps", boat.roughMps());
+        number(node, "settleMinutes", boat.settleMinutes());
+        number(node, "fuelLitres", boat.fuelLitres());
+        number(node, "litresPerKm", boat.litresPerKm());
+        return withUnknown(node, "/boat");
+    }
+
+    private static ObjectNode position(Position position) {
+        ObjectNode node = JSON.createObjectNode();
+        number(node, "lat", position.lat());
+        number(node, "lon", position.lon());
+        return node;
+    }
+
+    private ObjectNode spot(Spot spot, String pointer) {
+        ObjectNode node = JSON.createObjectNode().put("id", spot.id()).put("name", spot.name());
+        number(node, "lat", spot.position().lat());
+        number(node, "lon", spot.position().lon());
+        number(node, "radiusM", spot.radiusM());
+        node.put("placeClass", spot.placeClass());
+        code(node, "zone", spot.zone());
+        number(node, "depthMinM", spot.depthMinM());
+        number(node, "depthMaxM", spot.depthMaxM());
+        number(node, "crowdRisk", spot.crowdRisk());
+        code(node, "stock", spot.stock());
+        entered(node, spot.entered());
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode stop(PracticeStop stop, String pointer) {
+        ObjectNode node = JSON.createObjectNode().put("id", stop.id()).put("spot", stop.spotId());
+        time(node, "start", stop.start());
+        time(node, "end", stop.end());
+        node.put("anglers", stop.anglers());
+        list(node, "presentations", stop.presentations(), (p, i) -> {
+            ObjectNode part = JSON.createObjectNode().put("id", p.presentationId());
+            number(part, "minutes", p.minutes());
+            return withUnknown(part, pointer + "/presentations/" + i);
+        });
+        node.put("follows", stop.follows());
+        list(node, "bites", stop.bites(), (b, i) -> bite(b, pointer + "/bites/" + i));
+        Conditions c = stop.conditions();
+        ObjectNode conditions = JSON.createObjectNode();
+        number(conditions, "waterTempC", c.waterTempC());
+        number(conditions, "visibilityM", c.visibilityM());
+        number(conditions, "windMps", c.windMps());
+        code(conditions, "sky", c.sky());
+        conditions.put("boatsNear", c.boatsNear());
+        node.set("conditions", withUnknown(conditions, pointer + "/conditions"));
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode bite(Bite bite, String pointer) {
+        ObjectNode node = JSON.createObjectNode();
+        time(node, "at", bite.at());
+        code(node, "outcome", bite.outcome());
+        node.put("presentation", bite.presentationId());
+        code(node, "species", bite.species());
+        node.set("size", bite.size() == null ? null : size(bite.size(), pointer + "/size"));
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode size(FishSize size, String pointer) {
+        ObjectNode node = JSON.createObjectNode();
+        code(node, "how", size.how());
+        number(node, "grams", size.grams());
+        number(node, "loGrams", size.loGrams());
+        number(node, "hiGrams", size.hiGrams());
+        number(node, "mm", size.mm());
+        number(node, "guessGrams", size.guessGrams());
+        optional(node, "entered", size.entered());
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode forecast(ForecastPeriod period, String pointer) {
+        ObjectNode node = JSON.createObjectNode();
+        time(node, "from", period.from());
+        time(node, "to", period.to());
+        number(node, "windMps", period.windMps());
+        number(node, "windFromDeg", period.windFromDeg());
+        code(node, "sky", period.sky());
+        number(node, "waterTempC", period.waterTempC());
+        number(node, "visibilityM", period.visibilityM());
+        node.put("lightning", period.lightning());
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode plan(Plan plan, String pointer) {
+        ObjectNode node = JSON.createObjectNode().put("day", plan.day());
+        optional(node, "name", plan.name());
+        list(node, "stops", plan.stops(), (s, i) -> {
+            ObjectNode stop = JSON.createObjectNode().put("spot", s.spotId()).put("presentation", s.presentationId());
+            time(stop, "arrive", s.arrive());
+            time(stop, "leave", s.leave());
+            return withUnknown(stop, pointer + "/stops/" + i);
+        });
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode entry(Entry entry) {
+        ObjectNode node = JSON.createObjectNode();
+        switch (entry) {
+            case Entry.Catch c -> {
+                head(node, "catch", c);
+                code(node, "species", c.species());
+                number(node, "grams", c.grams());
+                number(node, "mm", c.mm());
+                node.put("spot", c.spotId()).put("presentation", c.presentationId()).put("alive", c.alive()).put("tag", c.tag());
+                optional(node, "entered", c.entered());
+            }
+            case Entry.Balance b -> head(node, "balance", b).put("heavier", b.heavier()).put("lighter", b.lighter());
+            case Entry.Died d -> head(node, "died", d).put("catch", d.catchId());
+            case Entry.Correct c -> {
+                head(node, "correct", c).put("catch", c.catchId());
+                number(node, "grams", c.grams());
+                number(node, "mm", c.mm());
+                optional(node, "entered", c.entered());
+            }
+            case Entry.Void v -> head(node, "void", v).put("entry", v.entryId());
+            case Entry.Official o -> {
+                head(node, "official", o);
+                number(node, "grams", o.grams());
+                node.put("deadFish", o.deadFish());
+            }
+            case Entry.Strike s -> {
+                head(node, "strike", s).put("spot", s.spotId()).put("presentation", s.presentationId());
+                code(node, "outcome", s.outcome());
+            }
+        }
+        return node;
+    }
+
+    private ObjectNode head(ObjectNode node, String type, Entry entry) {
+        node.put("type", type).put("id", entry.id());
+        time(node, "at", entry.at());
+        return node;
+    }
+
+    private ObjectNode withUnknown(ObjectNode node, String pointer) {
+        String unknown = extras.get(pointer);
+        if (unknown != null) {
+            for (Map.Entry<String, JsonNode> field : JSON.readTree(unknown).properties()) {
+                if (!node.has(field.getKey())) {
+                    node.set(field.getKey(), field.getValue());
+                }
+            }
+        }
+        return node;
+    }
+
+    private void time(ObjectNode node, String name, Instant time) {
+        node.put(name, time == null ? null : DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(time.atZone(zone)));
+    }
+
+    private static void code(ObjectNode node, String name, Coded value) {
+        node.put(name, value == null ? null : value.code());
+    }
+
+    private static void number(ObjectNode node, String name, Double value) {
+        if (value != null && value == Math.rint(value) && Math.abs(value) < LARGEST_WHOLE) {
+            node.put(name, value.longValue());
+        } else {
+            node.put(name, value);
+        }
+    }
+
+    private static void optional(ObjectNode node, String name, String value) {
+        if (value != null) {
+            node.put(name, value);
+        }
+    }
+
+    private static void entered(ObjectNode node, Map<String, String> entered) {
+        if (!entered.isEmpty()) {
+            ObjectNode typed = node.putObject("entered");
+            new TreeMap<>(entered).forEach(typed::put);
+        }
+    }
+
+    private interface Indexed<T> {
+        ObjectNode node(T value, int index);
+    }
+
+    private static <T> void list(ObjectNode node, String name, List<T> values, Indexed<T> toNode) {
+        ArrayNode array = node.putArray(name);
+        for (int i = 0; i < values.size(); i++) {
+            array.add(toNode.node(values.get(i), i));
+        }
+    }
+
+    private static <T> void list(ObjectNode node, String name, List<T> values, java.util.function.Function<T, ObjectNode> toNode) {
+        list(node, name, values, (v, i) -> toNode.apply(v));
+    }
+}
