@@ -14,8 +14,13 @@ import lochan.core.size.Survival;
 public final class BestFish {
 
     private static final double FEW = 1e-4;
+    /** E[min(N, m)] is tabulated over λ up to here; read by linear interpolation, error below 10⁻⁵ fish. */
+    private static final double TABLE_END = 40;
+    private static final double TABLE_STEP = 0.01;
+    private static final int LARGEST_TABULATED = 30;
 
     private final int limit;
+    private final double[][] tables;
     /** Weights in the well, g, rising. */
     private final double[] bag;
 
@@ -25,6 +30,7 @@ public final class BestFish {
      */
     public BestFish(int limit, List<Double> bagGrams) {
         this.limit = limit;
+        this.tables = new double[Math.min(limit, LARGEST_TABULATED) + 1][];
         this.bag = bagGrams.stream().mapToDouble(Double::doubleValue).sorted().toArray();
     }
 
@@ -38,6 +44,9 @@ public final class BestFish {
         int next = 0;
         double x = 0;
         double total = 0;
+        if (bag.length == 0) {
+            return emptyWell(lambda);
+        }
         for (int i = 0; i < lambda.length; i++) {
             double to = GRID[i];
             while (next < bag.length && bag[next] < to) {
@@ -52,6 +61,16 @@ public final class BestFish {
             x = bag[next];
         }
         return total;
+    }
+
+    /** The same with nothing in the well, where no interval is split. */
+    private double emptyWell(double[] lambda) {
+        double first = GRID[0] * expected(lambda[0], 0);
+        double sum = first / 2;
+        for (int i = 1; i < lambda.length - 1; i++) {
+            sum += GRID[i] * expected(lambda[i], 0);
+        }
+        return first + LN_STEP * (sum + GRID[lambda.length - 1] * expected(lambda[lambda.length - 1], 0) / 2);
     }
 
     /** ∫ over [from, to] inside the grid's interval that ends at point i, with so many fish of the well heavier. */
@@ -73,7 +92,22 @@ public final class BestFish {
     }
 
     private double expected(double lambda, int heavier) {
-        return heavier >= limit ? limit : heavier + expectedUpTo(lambda, limit - heavier);
+        return heavier >= limit ? limit : heavier + tabulated(lambda, limit - heavier);
+    }
+
+    private double tabulated(double lambda, int m) {
+        if (m >= tables.length || !(lambda < TABLE_END)) {
+            return expectedUpTo(lambda, m);
+        }
+        if (tables[m] == null) {
+            double[] table = new double[(int) Math.round(TABLE_END / TABLE_STEP) + 1];
+            Arrays.setAll(table, i -> expectedUpTo(i * TABLE_STEP, m));
+            tables[m] = table;
+        }
+        double at = lambda / TABLE_STEP;
+        int low = (int) at;
+        double[] table = tables[m];
+        return table[low] + (at - low) * (table[low + 1] - table[low]);
     }
 
     /** E[min(N, m)] for N ~ Poisson(λ), as Σ_{j=1..m} P(N ≥ j). */

@@ -63,7 +63,8 @@ public final class GreedyPlanner {
     /** The best of some cells by their two hours, best first. */
     public List<Cell> candidates(List<Cell> cells) {
         Map<Cell, Double> worth = new HashMap<>();
-        cells.forEach(c -> worth.put(c, TwoHourValue.of(c, scenarios).grams()));
+        TwoHourValue twoHours = new TwoHourValue(scenarios);
+        cells.forEach(c -> worth.put(c, twoHours.grams(c)));
         return cells.stream().sorted(Comparator.comparing(worth::get).reversed()).limit(CANDIDATES).toList();
     }
 

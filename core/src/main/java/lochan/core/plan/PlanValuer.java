@@ -38,15 +38,21 @@ public final class PlanValuer {
 
     /** V, grams: the formula averaged over the scenarios. */
     public double formula(List<PlanStop> stops) {
-        return Arrays.stream(byScenario(stops)).average().orElse(0);
+        return formula(stops, scenarios.count());
     }
 
-    /** The formula in each scenario, grams. */
-    public double[] byScenario(List<PlanStop> stops) {
+    /** V over the first so many scenarios, which are a random sample of all. */
+    double formula(List<PlanStop> stops, int first) {
+        return Arrays.stream(byScenario(stops, first)).average().orElse(0);
+    }
+
+    /** The formula in each of the first so many scenarios, grams. */
+    private double[] byScenario(List<PlanStop> stops, int first) {
         List<Schedule.Segment> segments = Schedule.segments(stops, scenarios.model().bins());
         CellScenarios[] cells = segments.stream().map(s -> scenarios.cell(s.cell())).toArray(CellScenarios[]::new);
+        Schedule.Segment[] parts = segments.toArray(Schedule.Segment[]::new);
         int[] pools = pools(segments);
-        double[] values = new double[scenarios.count()];
+        double[] values = new double[first];
         double[] lambda = new double[Survival.weights()];
         double[] fished = new double[pools.length];
         for (int j = 0; j < values.length; j++) {
@@ -56,11 +62,13 @@ public final class PlanValuer {
             while (i < cells.length) {
                 // Neighbouring segments of one cell catch alike: their strikes are added before the sizes are.
                 CellScenarios cell = cells[i];
-                double strikes = 0;
+                int pool = pools[i];
+                double before = fished[pool];
                 while (i < cells.length && cells[i] == cell) {
-                    strikes += strikes(cell, segments.get(i), j, fished, pools[i]);
+                    fished[pool] += cell.strikesPerHour(j, parts[i].bin()) * parts[i].hours();
                     i++;
                 }
+                double strikes = cell.strikes(fished[pool]) - cell.strikes(before);
                 cell.addLanded(lambda, strikes, j, scenarios.survival());
             }
             values[j] = bestFish.value(lambda);

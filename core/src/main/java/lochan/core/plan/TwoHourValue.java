@@ -2,6 +2,8 @@ package lochan.core.plan;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import lochan.core.evidence.Bin;
 import lochan.core.rate.Cell;
@@ -10,30 +12,42 @@ import lochan.core.scenario.ScenarioSet;
 /**
  * V of two hours at one cell at its best half-hourly start, from an empty well, with no run charged ({@code model.md} §8). On a day
  * shorter than that, of the whole day.
- *
- * @param grams the best start's V
- * @param start that start
  */
-public record TwoHourValue(double grams, Instant start) {
+public final class TwoHourValue {
 
     private static final Duration LENGTH = Duration.ofHours(2);
+    /** Starts share their scenarios, so that a few tell which of them are best; those are then valued on all. */
+    private static final int SCREENING = 500;
+    private static final int FINALISTS = 2;
 
-    public static TwoHourValue of(Cell cell, ScenarioSet scenarios) {
-        PlanValuer valuer = new PlanValuer(scenarios);
-        List<Bin> bins = scenarios.model().bins();
+    private final ScenarioSet scenarios;
+    private final PlanValuer valuer;
+
+    public TwoHourValue(ScenarioSet scenarios) {
+        this.scenarios = scenarios;
+        this.valuer = new PlanValuer(scenarios);
+    }
+
+    /** Grams of the best start. */
+    public double grams(Cell cell) {
+        List<List<PlanStop>> starts = starts(cell);
+        int few = Math.min(SCREENING, scenarios.count());
+        record Start(List<PlanStop> stops, double roughGrams) { }
+        return starts.stream().map(s -> new Start(s, valuer.formula(s, few)))
+                .sorted(Comparator.comparingDouble(Start::roughGrams).reversed()).limit(FINALISTS)
+                .mapToDouble(s -> few == scenarios.count() ? s.roughGrams() : valuer.formula(s.stops())).max().orElseThrow();
+    }
+
+    private List<List<PlanStop>> starts(Cell cell) {
         Instant checkIn = scenarios.model().event().brief().day(scenarios.model().day()).checkIn();
-        TwoHourValue best = null;
-        for (Bin bin : bins) {
+        List<List<PlanStop>> starts = new ArrayList<>();
+        for (Bin bin : scenarios.model().bins()) {
             Instant end = bin.start().plus(LENGTH);
             boolean fits = !end.isAfter(checkIn);
-            if (fits || best == null) {
-                Instant leave = fits ? end : checkIn;
-                double grams = valuer.formula(List.of(new PlanStop(cell.spotId(), cell.presentationId(), bin.start(), leave)));
-                if (best == null || grams > best.grams()) {
-                    best = new TwoHourValue(grams, bin.start());
-                }
+            if (fits || starts.isEmpty()) {
+                starts.add(List.of(new PlanStop(cell.spotId(), cell.presentationId(), bin.start(), fits ? end : checkIn)));
             }
         }
-        return best;
+        return starts;
     }
 }

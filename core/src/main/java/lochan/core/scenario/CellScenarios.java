@@ -7,9 +7,9 @@ import lochan.core.size.Survival;
 public final class CellScenarios {
 
     private final Cell cell;
-    private final QuantileCurve[] curves;
-    private final double[] rateScore;
-    private final double[] rateFactor;
+    private final int bins;
+    /** Strikes per hour by scenario, then bin: looked up far more often than drawn. */
+    private final float[] strikesPerHour;
     private final double[] landing;
     private final double[] mix;
     private final float[][] meanLnGrams;
@@ -18,9 +18,13 @@ public final class CellScenarios {
     CellScenarios(Cell cell, QuantileCurve[] curves, double[] rateScore, double[] rateFactor, double[] landing, double[] mix,
                   float[][] meanLnGrams, double decay) {
         this.cell = cell;
-        this.curves = curves;
-        this.rateScore = rateScore;
-        this.rateFactor = rateFactor;
+        this.bins = curves.length;
+        this.strikesPerHour = new float[bins * rateScore.length];
+        for (int j = 0; j < rateScore.length; j++) {
+            for (int bin = 0; bin < bins; bin++) {
+                strikesPerHour[j * bins + bin] = (float) (curves[bin].at(rateScore[j]) * rateFactor[j]);
+            }
+        }
         this.landing = landing;
         this.mix = mix;
         this.meanLnGrams = meanLnGrams;
@@ -33,7 +37,7 @@ public final class CellScenarios {
 
     /** Strikes per hour of all lines in a bin, before depletion: the same quantile of the rate in every bin. */
     public double strikesPerHour(int scenario, int bin) {
-        return curves[bin].at(rateScore[scenario]) * rateFactor[scenario];
+        return strikesPerHour[scenario * bins + bin];
     }
 
     public double landing(int scenario) {
@@ -55,7 +59,7 @@ public final class CellScenarios {
 
     /** Expected strikes when I would have been had of undiminished fish: n(I) = ln(1 + d·I)/d ({@code model.md} §6). */
     public double strikes(double undiminished) {
-        return Math.log1p(decay * undiminished) / decay;
+        return undiminished == 0 ? 0 : Math.log1p(decay * undiminished) / decay;
     }
 
     /** Adds the landed legal fish heavier than x of some strikes to each x of the grid. */

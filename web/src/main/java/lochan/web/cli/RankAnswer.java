@@ -17,7 +17,7 @@ import tools.jackson.databind.node.ObjectNode;
 final class RankAnswer {
 
     /** Scenarios that worth is told on: it takes many plans, and its rank matters more than its last percent. */
-    private static final int WORTH_SCENARIOS = 200;
+    private static final int WORTH_SCENARIOS = 128;
 
     private final ScenarioSet scenarios;
     private final Standings standings;
@@ -33,7 +33,8 @@ final class RankAnswer {
         Worth worth = Worth.of(new ScenarioSet(model, WORTH_SCENARIOS, scenarios.seed()));
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         ArrayNode list = node.putArray("rows");
-        rows.forEach(row -> list.add(row(row, TwoHourValue.of(row.cell(), scenarios).grams(), worth)));
+        TwoHourValue twoHours = new TwoHourValue(scenarios);
+        rows.forEach(row -> list.add(row(row, twoHours.grams(row.cell()), worth)));
         ArrayNode patterns = node.putArray("patterns");
         standings.patterns().forEach(p -> patterns.addObject().put("placeClass", p.pattern().placeClass())
                 .put("presentation", p.pattern().presentationId()).put("strikesPerHour", p.strikesPerHour())
