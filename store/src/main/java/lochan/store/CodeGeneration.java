@@ -22,6 +22,9 @@ import org.jooq.meta.jaxb.Target;
 /** Makes the jOOQ classes from the migrations, on a throw-away server. Arguments: the target folder, the folder of the migrations. */
 public final class CodeGeneration {
 
+    private static final String INSTANT_IN_UTC = "org.jooq.Converter.ofNullable(java.time.LocalDateTime.class, java.time.Instant.class, "
+            + "t -> t.toInstant(java.time.ZoneOffset.UTC), i -> java.time.LocalDateTime.ofInstant(i, java.time.ZoneOffset.UTC))";
+
     private CodeGeneration() { }
 
     public static void main(String[] arguments) throws Exception {
@@ -46,8 +49,11 @@ public final class CodeGeneration {
                         .withDatabase(new Database().withName("org.jooq.meta.mariadb.MariaDBDatabase").withInputSchema("lochan")
                                 .withOutputSchemaToDefault(true).withExcludes("flyway_schema_history|SPRING_SESSION.*")
                                 .withForcedTypes(List.of(
-                                        new ForcedType().withName("BOOLEAN").withIncludeTypes("(?i:tinyint\\(1\\))"))))
-                        .withGenerate(new Generate().withPojos(false).withJavaTimeTypes(true).withGlobalObjectNames(true))
+                                        new ForcedType().withName("CLOB").withIncludeTypes("(?i:json)"),
+                                        new ForcedType().withName("BOOLEAN").withIncludeTypes("(?i:tinyint\\(1\\))"),
+                                        new ForcedType().withUserType("java.time.Instant").withIncludeTypes("(?i:datetime.*)")
+                                                .withConverter(INSTANT_IN_UTC))))
+                        .withGenerate(new Generate().withPojos(false).withJavaTimeTypes(true).withGlobalObjectNames(true).withFluentSetters(true))
                         .withTarget(new Target().withPackageName("lochan.web.db").withDirectory(target.toString())));
     }
 

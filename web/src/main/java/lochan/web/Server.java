@@ -1,6 +1,136 @@
 package lochan.web;
 
-final class Server {
+import java.io.PrintStream;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.UnknownHostException;
+import java.nio.file.Path;
+import java.security.SecureRandom;
+import java.util.HashMap;
+import java.util.Locale;
+import java.util.Map;
+import lochan.store.PrivateMariaDb;
+import lochan.store.StoreException;
+import org.flywaydb.core.api.FlywayException;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * Starts the web application beside its own MariaDB, or on a server elsewhere. The environment says how: {@code LOCHAN_PORT},
+ * {@code LOCHAN_HOME}, {@code LOCHAN_BIND}, {@code LOCHAN_DB_URL} with {@code LOCHAN_DB_USER} and {@code LOCHAN_DB_PASSWORD}.
+ */
+@SpringBootApplication
+public class Server {
+
+    private static final int USUAL_PORT = 8480;
+    private static final int CANNOT_START = 1;
+    private static final int CODE_DIGITS = 8;
+
+    /** What the environment asks for. */
+    record Wishes(boolean demo, int port, String bind, Path home, String dbUrl, String dbUser, String dbPassword) {
+
+        static Wishes of(boolean demo, Map<String, String> environment) {
+            String port = environment.getOrDefault("LOCHAN_PORT", Integer.toString(USUAL_PORT));
+            if (!port.matches("\\d{1,5}") || Integer.parseInt(port) > 65535) {
+                throw new StoreException("LOCHAN_PORT is " + port + ": expected a number from 0 to 65535.");
+            }
+            String home = environment.getOrDefault("LOCHAN_HOME", demo ? ".lochan/demo" : ".lochan/data");
+            return new Wishes(demo, Integer.parseInt(port), environment.getOrDefault("LOCHAN_BIND", "127.0.0.1"), Path.of(home),
+                    environment.get("LOCHAN_DB_URL"), environment.getOrDefault("LOCHAN_DB_USER", "lochan"),
+                    environment.getOrDefault("LOCHAN_DB_PASSWORD", ""));
+        }
+
+        InetAddress address() {
+            try {
+                return InetAddress.getByName(bind);
+            } catch (UnknownHostException e) {
+                throw new StoreException("LOCHAN_BIND is " + bind + ": expected an address of this machine, as 0.0.0.0 for all.");
+            }
+        }
+    }
+
     static void main(String[] arguments) {
+        boolean demo = arguments.length > 0 && arguments[0].equals("demo");
+        if (arguments.length != 1 || !demo && !arguments[0].equals("serve")) {
+            System.err.println("lochan: expected one of demo, serve, rank FILE, value FILE, bag FILE");
+            System.exit(2);
+        }
+        try {
+            start(Wishes.of(demo, System.getenv()), System.out);
+        } catch (StoreException e) {
+            System.err.println("lochan: " + e.getMessage());
+            System.exit(CANNOT_START);
+        }
+    }
+
+    /** Starts everything and tells the address. Ending the process ends both cleanly, the application first. */
+    private static void start(Wishes wishes, PrintStream out) {
+        if (wishes.dbUrl() != null) {
+            run(wishes, wishes.dbUrl(), wishes.dbUser(), wishes.dbPassword(), out);
+            return;
+        }
+        checkPort(wishes);
+        PrivateMariaDb db = PrivateMariaDb.start(wishes.home(), true);
+        try {
+            ConfigurableApplicationContext application = run(wishes, db.url(), db.user(), db.password(), out);
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> {
+                application.close();
+                db.close();
+            }, "stop"));
+        } catch (RuntimeException e) {
+            db.close();
+            throw e;
+        }
+    }
+
+    private static void checkPort(Wishes wishes) {
+        try (ServerSocket probe = new ServerSocket(wishes.port(), 1, wishes.address())) {
+            probe.setReuseAddress(true);
+        } catch (java.io.IOException e) {
+            throw new StoreException("Port " + wishes.port() + " of " + wishes.bind() + " is taken: stop what uses it, or choose another, as "
+                    + "LOCHAN_PORT=" + (wishes.port() + 1) + " ./lochan " + (wishes.demo() ? "demo" : "serve") + ".");
+        }
+    }
+
+    private static ConfigurableApplicationContext run(Wishes wishes, String url, String user, String password, PrintStream out) {
+        Map<String, Object> settings = new HashMap<>(Map.of("server.port", wishes.port(), "server.address", wishes.bind(),
+                "spring.datasource.url", url, "spring.datasource.username", user, "spring.datasource.password", password,
+                "lochan.demo", wishes.demo()));
+        String code = wishes.address().isLoopbackAddress() ? null : setupCode();
+        if (code != null) {
+            settings.put("lochan.setup-code", code);
+        }
+        SpringApplication application = new SpringApplication(Server.class);
+        application.setRegisterShutdownHook(wishes.dbUrl() != null);
+        application.setDefaultProperties(settings);
+        ConfigurableApplicationContext context;
+        try {
+            context = application.run();
+        } catch (RuntimeException e) {
+            throw failure(e, url);
+        }
+        String port = context.getEnvironment().getProperty("local.server.port");
+        String host = wishes.address().isAnyLocalAddress() || wishes.address().isLoopbackAddress() ? "localhost" : wishes.bind();
+        if (code != null) {
+            out.println("The page that makes the first account asks for this code: " + code);
+        }
+        out.println("Lochan answers at http://" + host + ":" + port + "/   (Ctrl-C ends it)");
+        return context;
+    }
+
+    /** The one line behind a failed start. */
+    private static RuntimeException failure(RuntimeException e, String url) {
+        for (Throwable t = e; t != null; t = t.getCause()) {
+            if (t instanceof java.sql.SQLException || t instanceof FlywayException) {
+                return new StoreException("The database " + url.replaceAll("\\?.*", "") + " cannot be used: " + t.getMessage().lines().findFirst().orElse("")
+                        + " Check LOCHAN_DB_URL, LOCHAN_DB_USER and LOCHAN_DB_PASSWORD if it is elsewhere.");
+            }
+        }
+        return e;
+    }
+
+    private static String setupCode() {
+        return String.format(Locale.ROOT, "%0" + CODE_DIGITS + "d", new SecureRandom().nextInt((int) Math.pow(10, CODE_DIGITS)));
     }
 }

@@ -1,0 +1,12 @@
+package lochan.web.account;
+
+import org.springframework.boot.context.properties.ConfigurationProperties;
+
+/**
+ * Who may come in and how.
+ *
+ * @param demo      whether the demo account is offered
+ * @param setupCode what the first-account page asks for; null: nothing, since only this machine reaches it
+ */
+@ConfigurationProperties("lochan")
+public record Access(boolean demo, String setupCode) { }

@@ -1,0 +1,29 @@
+package lochan.web.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.stereotype.Component;
+
+/** Lets an angler in: a fresh session, so that none prepared by someone else is taken over. */
+@Component
+class Entrance {
+
+    private final SecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
+
+    void enter(Angler angler, HttpServletRequest request, HttpServletResponse response) {
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(angler, null, List.of(new SimpleGrantedAuthority("ANGLER"))));
+        SecurityContextHolder.setContext(context);
+        contexts.saveContext(context, request, response);
+    }
+}

@@ -1,0 +1,239 @@
+package lochan.web.brief;
+
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lochan.core.event.Boat;
+import lochan.core.event.Brief;
+import lochan.core.event.BriefRules;
+import lochan.core.event.CompetitionDay;
+import lochan.core.event.Format;
+import lochan.core.event.Gear;
+import lochan.core.event.Penalties;
+import lochan.core.event.Position;
+import lochan.core.event.Species;
+import lochan.core.event.SpeciesRule;
+import lochan.core.quantity.QuantityText;
+import lochan.core.quantity.Units;
+import lochan.web.form.Form;
+
+/** A brief as a form, and back. Field names are those of the brief, so that its violations land beside them. */
+final class BriefForm {
+
+    /** Rows offered beyond those filled. */
+    private static final int SPARE_ROWS = 1;
+    static final int MOST_DAYS = 10;
+    static final int MOST_PRACTICE_DAYS = 30;
+
+    private BriefForm() { }
+
+    record Read(Brief brief, Boat boat) { }
+
+    static Form empty(ZoneId zone, LocalDate today, Units units) {
+        Form form = new Form(units);
+        form.put("timeZone", zone.getId()).put("format", Format.LIMIT_WEIGHT.code()).put("limit", 5).put("anglers", 1);
+        form.put("days/0/start", "06:00").put("days/0/checkIn", "15:00");
+        form.put("species/0/counts", "on").put("species/0/minLengthMm", units.typedLength(355.6));
+        putBoat(form, Boat.USUAL, units);
+        return form;
+    }
+
+    static Form of(Brief brief, Boat boat, Units units) {
+        Form form = new Form(units);
+        Map<String, String> typed = brief.entered();
+        form.put("name", brief.name()).put("timeZone", brief.timeZone().getId()).put("format", brief.format().code())
+                .put("limit", brief.limit()).put("anglers", brief.anglers());
+        form.put("targetGrams", brief.targetGrams(), typed, QuantityText::grams, units.typedWeight(brief.targetGrams()));
+        form.put("scaleGrams", brief.scaleGrams(), typed, QuantityText::grams,
+                brief.scaleGrams() == null ? "" : Math.round(brief.scaleGrams()) + " g");
+        Penalties p = brief.penalties();
+        form.put("penalties/deadFishGrams", p.deadFishGrams(), typed, QuantityText::grams, units.typedWeight(p.deadFishGrams()));
+        form.put("penalties/lateGramsPerMinute", p.lateGramsPerMinute(), typed, QuantityText::grams, units.typedWeight(p.lateGramsPerMinute()));
+        form.put("penalties/shortFishGrams", p.shortFishGrams(), typed, QuantityText::grams, units.typedWeight(p.shortFishGrams()));
+        form.put("penalties/lateDisqualifyMinutes", p.lateDisqualifyMinutes() == null ? "" : plain(p.lateDisqualifyMinutes()));
+        form.put("gear/maxHooksPerRig", brief.gear().maxHooksPerRig()).put("gear/banned", String.join(", ", brief.gear().banned()));
+        for (int i = 0; i < brief.days().size(); i++) {
+            CompetitionDay day = brief.days().get(i);
+            form.put("days/" + i + "/date", day.date()).put("days/" + i + "/start", clock(day.start(), brief.timeZone()))
+                    .put("days/" + i + "/checkIn", clock(day.checkIn(), brief.timeZone()));
+        }
+        for (int i = 0; i < brief.practice().size(); i++) {
+            form.put("practice/" + i, brief.practice().get(i));
+        }
+        for (Species species : Species.values()) {
+            brief.rule(species).ifPresent(rule -> {
+                String at = "species/" + species.ordinal() + "/";
+                form.put(at + "counts", "on").put(at + "bagLimit", rule.bagLimit());
+                form.put(at + "minLengthMm", rule.minLengthMm(), under(at, rule.entered()), QuantityText::mm, units.typedLength(rule.minLengthMm()));
+            });
+        }
+        form.put("launch", position(brief.launch()));
+        form.put("checkInAt", brief.checkInAt().equals(brief.launch()) ? "" : position(brief.checkInAt()));
+        putBoat(form, boat, units);
+        return form;
+    }
+
+    private static void putBoat(Form form, Boat boat, Units units) {
+        form.put("runMps", units.typedSpeed(boat.runMps())).put("roughMps", units.typedSpeed(boat.roughMps()))
+                .put("settleMinutes", plain(boat.settleMinutes()));
+    }
+
+    private static Map<String, String> under(String parent, Map<String, String> entered) {
+        Map<String, String> named = new HashMap<>();
+        entered.forEach((k, v) -> named.put(parent + k, v));
+        return named;
+    }
+
+    private static String plain(double number) {
+        return new java.math.BigDecimal(number).stripTrailingZeros().toPlainString();
+    }
+
+    private static String position(Position p) {
+        return p.lat() + ", " + p.lon();
+    }
+
+    private static String clock(Instant time, ZoneId zone) {
+        return time.atZone(zone).toLocalTime().toString();
+    }
+
+    static int dayRows(Form form) {
+        return rows(form, "days/%d/date", MOST_DAYS);
+    }
+
+    static int practiceRows(Form form) {
+        return rows(form, "practice/%d", MOST_PRACTICE_DAYS);
+    }
+
+    private static int rows(Form form, String field, int most) {
+        int filled = 0;
+        for (int i = 0; i < most; i++) {
+            if (form.has(field.formatted(i))) {
+                filled = i + 1;
+            }
+        }
+        return Math.min(most, filled + SPARE_ROWS);
+    }
+
+    /**
+     * What the form says; empty when something is wrong, which then stands beside its field.
+     *
+     * @param boatBefore what the form does not ask of the boat
+     */
+    static Optional<Read> read(Form form, Boat boatBefore) {
+        form.need("timeZone", "The time zone is missing: name one as America/Boise.");
+        form.need("launch", "The launch is missing: type its latitude and longitude; sunrise and runs are reckoned from it.");
+        ZoneId zone = zone(form);
+        Integer limit = form.whole("limit");
+        Integer anglers = form.whole("anglers");
+        Format format = form.choice("format", Format.class);
+        Double target = form.quantity("targetGrams", QuantityText::grams);
+        Double scale = form.quantity("scaleGrams", QuantityText::grams);
+        Penalties penalties = new Penalties(form.quantity("penalties/deadFishGrams", QuantityText::grams),
+                form.quantity("penalties/lateGramsPerMinute", QuantityText::grams), form.number("penalties/lateDisqualifyMinutes"),
+                form.quantity("penalties/shortFishGrams", QuantityText::grams));
+        Gear gear = new Gear(form.whole("gear/maxHooksPerRig"),
+                java.util.Arrays.stream(form.value("gear/banned").split(",")).map(String::strip).filter(s -> !s.isEmpty()).toList());
+        Map<String, String> entered = form.entered();
+        List<SpeciesRule> species = species(form);
+        List<CompetitionDay> days = zone == null ? List.of() : days(form, zone);
+        List<LocalDate> practice = practice(form);
+        Position launch = form.position("launch");
+        Position checkInAt = form.position("checkInAt");
+        Boat boat = boat(form, boatBefore);
+        if (zone == null || format == null || launch == null) {
+            if (format == null && form.errors("format").isEmpty()) {
+                form.error("format", "The format is missing: choose one.");
+            }
+            return Optional.empty();
+        }
+        Brief brief = new Brief(form.value("name"), zone, format, limit, anglers == null ? 1 : anglers, target, scale, species, penalties, gear,
+                practice, days, launch, checkInAt == null ? launch : checkInAt, entered);
+        BriefRules.check(brief).stream().filter(v -> form.errors(v.field()).isEmpty()).map(v -> onForm(v, species))
+                .forEach(v -> form.error(v.field(), v.message()));
+        return form.ok() ? Optional.of(new Read(brief, boat)) : Optional.empty();
+    }
+
+    /** The form has a row for every species there is; the brief has those that count. */
+    private static lochan.core.Violation onForm(lochan.core.Violation v, List<SpeciesRule> species) {
+        String[] path = v.field().split("/");
+        return path[0].equals("species") && path.length == 3
+                ? new lochan.core.Violation("species/" + species.get(Integer.parseInt(path[1])).species().ordinal() + "/" + path[2], v.message()) : v;
+    }
+
+    private static ZoneId zone(Form form) {
+        try {
+            return form.has("timeZone") ? ZoneId.of(form.value("timeZone")) : null;
+        } catch (DateTimeException e) {
+            form.error("timeZone", "“" + form.value("timeZone") + "” is no time zone: name one as America/Boise.");
+            return null;
+        }
+    }
+
+    private static List<SpeciesRule> species(Form form) {
+        List<SpeciesRule> rules = new ArrayList<>();
+        for (Species species : Species.values()) {
+            String at = "species/" + species.ordinal() + "/";
+            if (form.has(at + "counts")) {
+                Double mm = form.quantity(at + "minLengthMm", QuantityText::mm);
+                rules.add(new SpeciesRule(species, mm, form.whole(at + "bagLimit"),
+                        mm == null ? Map.of() : Map.of("minLengthMm", form.value(at + "minLengthMm"))));
+            }
+        }
+        return rules;
+    }
+
+    private static List<CompetitionDay> days(Form form, ZoneId zone) {
+        List<CompetitionDay> days = new ArrayList<>();
+        for (int i = 0; i < MOST_DAYS; i++) {
+            String at = "days/" + i + "/";
+            LocalDate date = form.date(at + "date");
+            if (date != null) {
+                LocalTime start = form.time(at + "start");
+                LocalTime checkIn = form.time(at + "checkIn");
+                form.need(at + "start", "Day " + (i + 1) + " has no start: type a time as 06:00.");
+                form.need(at + "checkIn", "Day " + (i + 1) + " has no check-in: type a time as 15:00.");
+                if (start != null && checkIn != null) {
+                    // A check-in earlier on the clock than the start is the next morning's: events fish through the night.
+                    LocalDate ends = checkIn.isBefore(start) ? date.plusDays(1) : date;
+                    days.add(new CompetitionDay(date, date.atTime(start).atZone(zone).toInstant(), ends.atTime(checkIn).atZone(zone).toInstant()));
+                }
+            }
+        }
+        return days;
+    }
+
+    private static List<LocalDate> practice(Form form) {
+        List<LocalDate> dates = new ArrayList<>();
+        for (int i = 0; i < MOST_PRACTICE_DAYS; i++) {
+            LocalDate date = form.date("practice/" + i);
+            if (date != null) {
+                dates.add(date);
+            }
+        }
+        return dates.stream().distinct().sorted().toList();
+    }
+
+    private static Boat boat(Form form, Boat before) {
+        Double run = form.quantity("runMps", QuantityText::mps);
+        Double rough = form.quantity("roughMps", QuantityText::mps);
+        Double settle = form.number("settleMinutes");
+        if (run != null && !(run >= 0.5 && run <= 60)) {
+            form.error("runMps", "The running speed is " + form.value("runMps") + ": expected 1 to 134 mph.");
+        }
+        if (rough != null && !(rough >= 0.5 && rough <= 60)) {
+            form.error("roughMps", "The rough-water speed is " + form.value("roughMps") + ": expected 1 to 134 mph.");
+        }
+        if (settle != null && !(settle >= 0 && settle <= 120)) {
+            form.error("settleMinutes", "Settling takes " + form.value("settleMinutes") + " minutes: expected 0 to 120.");
+        }
+        return new Boat(run == null ? before.runMps() : run, rough == null ? before.roughMps() : rough,
+                settle == null ? before.settleMinutes() : settle, before.fuelLitres(), before.litresPerKm());
+    }
+}

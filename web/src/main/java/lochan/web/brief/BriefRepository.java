@@ -1,0 +1,180 @@
+package lochan.web.brief;
+
+import static lochan.web.db.Tables.BITE;
+import static lochan.web.db.Tables.COMPETITION_ENTRY;
+import static lochan.web.db.Tables.EVENT;
+import static lochan.web.db.Tables.EVENT_DAY;
+import static lochan.web.db.Tables.EVENT_EXTRA;
+import static lochan.web.db.Tables.PLAN;
+import static lochan.web.db.Tables.PRACTICE_DAY;
+import static lochan.web.db.Tables.SPECIES_RULE;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import lochan.core.Coded;
+import lochan.core.event.Boat;
+import lochan.core.event.Brief;
+import lochan.core.event.CompetitionDay;
+import lochan.core.event.Format;
+import lochan.core.event.Gear;
+import lochan.core.event.Penalties;
+import lochan.core.event.Position;
+import lochan.core.event.Species;
+import lochan.core.event.SpeciesRule;
+import lochan.web.db.tables.records.EventRecord;
+import lochan.web.page.JsonText;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class BriefRepository {
+
+    private final DSLContext db;
+
+    BriefRepository(DSLContext db) {
+        this.db = db;
+    }
+
+    private static Condition is(EventKey key) {
+        return EVENT.ID.eq(key.eventId()).and(EVENT.ACCOUNT_ID.eq(key.accountId()));
+    }
+
+    boolean exists(EventKey key) {
+        return db.fetchExists(EVENT, is(key).and(EVENT.DELETED_AT.isNull()));
+    }
+
+    List<EventKey> all(long accountId) {
+        return db.select(EVENT.ID).from(EVENT).where(EVENT.ACCOUNT_ID.eq(accountId)).and(EVENT.DELETED_AT.isNull()).orderBy(EVENT.ID)
+                .fetch(r -> new EventKey(accountId, r.value1()));
+    }
+
+    Brief brief(EventKey key) {
+        EventRecord e = db.selectFrom(EVENT).where(is(key)).fetchSingle();
+        List<SpeciesRule> species = db.selectFrom(SPECIES_RULE)
+                .where(SPECIES_RULE.EVENT_ID.eq(key.eventId())).and(SPECIES_RULE.ACCOUNT_ID.eq(key.accountId())).orderBy(SPECIES_RULE.ORDINAL)
+                .fetch(r -> new SpeciesRule(Coded.find(Species.class, r.getSpecies()).orElseThrow(), r.getMinLengthMm(), r.getBagLimit(),
+                        JsonText.map(r.getEntered())));
+        List<LocalDate> practice = db.selectFrom(PRACTICE_DAY)
+                .where(PRACTICE_DAY.EVENT_ID.eq(key.eventId())).and(PRACTICE_DAY.ACCOUNT_ID.eq(key.accountId())).orderBy(PRACTICE_DAY.ORDINAL)
+                .fetch(PRACTICE_DAY.DATE);
+        List<CompetitionDay> days = db.selectFrom(EVENT_DAY)
+                .where(EVENT_DAY.EVENT_ID.eq(key.eventId())).and(EVENT_DAY.ACCOUNT_ID.eq(key.accountId())).orderBy(EVENT_DAY.ORDINAL)
+                .fetch(r -> new CompetitionDay(r.getDate(), r.getStartAt(), r.getCheckInAt()));
+        return new Brief(e.getName(), ZoneId.of(e.getTimeZone()), Coded.find(Format.class, e.getFormat()).orElseThrow(), e.getBagLimit(),
+                e.getAnglers(), e.getTargetGrams(), e.getScaleGrams(), species,
+                new Penalties(e.getDeadFishGrams(), e.getLateGramsPerMinute(), e.getLateDisqualifyMinutes(), e.getShortFishGrams()),
+                new Gear(e.getMaxHooksPerRig(), JsonText.list(e.getBannedGear())), practice, days,
+                new Position(e.getLaunchLat(), e.getLaunchLon()), new Position(e.getCheckInLat(), e.getCheckInLon()),
+                JsonText.map(e.getEntered()));
+    }
+
+    Boat boat(EventKey key) {
+        EventRecord e = db.selectFrom(EVENT).where(is(key)).fetchSingle();
+        return new Boat(e.getRunMps(), e.getRoughMps(), e.getSettleMinutes(), e.getFuelLitres(), e.getLitresPerKm());
+    }
+
+    EventKey add(long accountId, Brief brief, Boat boat) {
+        EventRecord record = db.newRecord(EVENT);
+        record.setAccountId(accountId);
+        fill(record, brief);
+        fill(record, boat);
+        EventKey key = new EventKey(accountId, db.insertInto(EVENT).set(record).returningResult(EVENT.ID).fetchSingle().value1());
+        addLists(key, brief);
+        return key;
+    }
+
+    void update(EventKey key, Brief brief) {
+        EventRecord record = db.newRecord(EVENT);
+        fill(record, brief);
+        db.update(EVENT).set(record).where(is(key)).execute();
+        db.deleteFrom(EVENT_DAY).where(EVENT_DAY.EVENT_ID.eq(key.eventId())).and(EVENT_DAY.ACCOUNT_ID.eq(key.accountId())).execute();
+        db.deleteFrom(PRACTICE_DAY).where(PRACTICE_DAY.EVENT_ID.eq(key.eventId())).and(PRACTICE_DAY.ACCOUNT_ID.eq(key.accountId())).execute();
+        db.deleteFrom(SPECIES_RULE).where(SPECIES_RULE.EVENT_ID.eq(key.eventId())).and(SPECIES_RULE.ACCOUNT_ID.eq(key.accountId())).execute();
+        addLists(key, brief);
+    }
+
+    void updateBoat(EventKey key, Boat boat) {
+        EventRecord record = db.newRecord(EVENT);
+        fill(record, boat);
+        db.update(EVENT).set(record).where(is(key)).execute();
+    }
+
+    private static void fill(EventRecord record, Brief brief) {
+        record.setName(brief.name()).setTimeZone(brief.timeZone().getId()).setFormat(brief.format().code()).setBagLimit(brief.limit())
+                .setAnglers(brief.anglers()).setTargetGrams(brief.targetGrams()).setScaleGrams(brief.scaleGrams())
+                .setDeadFishGrams(brief.penalties().deadFishGrams()).setLateGramsPerMinute(brief.penalties().lateGramsPerMinute())
+                .setLateDisqualifyMinutes(brief.penalties().lateDisqualifyMinutes()).setShortFishGrams(brief.penalties().shortFishGrams())
+                .setMaxHooksPerRig(brief.gear().maxHooksPerRig()).setBannedGear(JsonText.of(brief.gear().banned()))
+                .setLaunchLat(brief.launch().lat()).setLaunchLon(brief.launch().lon())
+                .setCheckInLat(brief.checkInAt().lat()).setCheckInLon(brief.checkInAt().lon()).setEntered(JsonText.of(brief.entered()));
+    }
+
+    private static void fill(EventRecord record, Boat boat) {
+        record.setRunMps(boat.runMps()).setRoughMps(boat.roughMps()).setSettleMinutes(boat.settleMinutes())
+                .setFuelLitres(boat.fuelLitres()).setLitresPerKm(boat.litresPerKm());
+    }
+
+    private void addLists(EventKey key, Brief brief) {
+        List<org.jooq.TableRecord<?>> rows = new ArrayList<>();
+        for (int i = 0; i < brief.days().size(); i++) {
+            CompetitionDay day = brief.days().get(i);
+            rows.add(db.newRecord(EVENT_DAY).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(i)
+                    .setDate(day.date()).setStartAt(day.start()).setCheckInAt(day.checkIn()));
+        }
+        for (int i = 0; i < brief.practice().size(); i++) {
+            rows.add(db.newRecord(PRACTICE_DAY).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(i)
+                    .setDate(brief.practice().get(i)));
+        }
+        for (int i = 0; i < brief.species().size(); i++) {
+            SpeciesRule rule = brief.species().get(i);
+            rows.add(db.newRecord(SPECIES_RULE).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(i)
+                    .setSpecies(rule.species().code()).setMinLengthMm(rule.minLengthMm()).setBagLimit(rule.bagLimit())
+                    .setEntered(JsonText.of(rule.entered())));
+        }
+        db.batchInsert(rows).execute();
+    }
+
+    boolean setDeleted(EventKey key, Instant at) {
+        return db.update(EVENT).set(EVENT.DELETED_AT, at).where(is(key)).execute() == 1;
+    }
+
+    Map<String, String> extras(EventKey key) {
+        return db.selectFrom(EVENT_EXTRA).where(EVENT_EXTRA.EVENT_ID.eq(key.eventId())).and(EVENT_EXTRA.ACCOUNT_ID.eq(key.accountId()))
+                .orderBy(EVENT_EXTRA.POINTER)
+                .fetchMap(EVENT_EXTRA.POINTER, EVENT_EXTRA.VALUE);
+    }
+
+    void addExtras(EventKey key, Map<String, String> extras) {
+        db.batchInsert(extras.entrySet().stream().map(e -> db.newRecord(EVENT_EXTRA).setEventId(key.eventId()).setAccountId(key.accountId())
+                .setPointer(e.getKey()).setValue(e.getValue())).toList()).execute();
+    }
+
+    /** Species that practice or the competition log name. */
+    Set<String> speciesInUse(EventKey key) {
+        return db.selectDistinct(BITE.SPECIES).from(BITE).where(BITE.EVENT_ID.eq(key.eventId())).and(BITE.ACCOUNT_ID.eq(key.accountId()))
+                .and(BITE.SPECIES.isNotNull())
+                .union(db.selectDistinct(COMPETITION_ENTRY.SPECIES).from(COMPETITION_ENTRY)
+                        .where(COMPETITION_ENTRY.EVENT_ID.eq(key.eventId())).and(COMPETITION_ENTRY.ACCOUNT_ID.eq(key.accountId()))
+                        .and(COMPETITION_ENTRY.SPECIES.isNotNull()))
+                .fetchSet(0, String.class);
+    }
+
+    /** The last day that a plan is for, 0 without plans. */
+    int lastPlannedDay(EventKey key) {
+        return db.select(DSL.coalesce(DSL.max(PLAN.DAY), 0)).from(PLAN).where(PLAN.EVENT_ID.eq(key.eventId()))
+                .and(PLAN.ACCOUNT_ID.eq(key.accountId())).and(PLAN.DELETED_AT.isNull()).fetchSingle().value1();
+    }
+
+    Optional<String> latestZone(long accountId) {
+        return db.select(EVENT.TIME_ZONE).from(EVENT).where(EVENT.ACCOUNT_ID.eq(accountId)).orderBy(EVENT.ID.desc()).limit(1)
+                .fetchOptional(EVENT.TIME_ZONE);
+    }
+}

@@ -1,0 +1,105 @@
+package lochan.web.brief;
+
+import java.time.Clock;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import lochan.core.Coded;
+import lochan.core.Violation;
+import lochan.core.event.Boat;
+import lochan.core.event.Brief;
+import lochan.core.event.Species;
+import lochan.web.page.NotThereException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The events of an account and their briefs. */
+@Service
+public class Briefs {
+
+    private final BriefRepository repository;
+    private final Clock clock;
+
+    Briefs(BriefRepository repository, Clock clock) {
+        this.repository = repository;
+        this.clock = clock;
+    }
+
+    /**
+     * The key of an event.
+     *
+     * @throws NotThereException when the account has no such event
+     */
+    public EventKey key(long accountId, long eventId) {
+        EventKey key = new EventKey(accountId, eventId);
+        if (!repository.exists(key)) {
+            throw new NotThereException();
+        }
+        return key;
+    }
+
+    public List<EventKey> all(long accountId) {
+        return repository.all(accountId);
+    }
+
+    public Brief brief(EventKey key) {
+        return repository.brief(key);
+    }
+
+    public Boat boat(EventKey key) {
+        return repository.boat(key);
+    }
+
+    @Transactional
+    public EventKey add(long accountId, Brief brief, Boat boat) {
+        return repository.add(accountId, brief, boat);
+    }
+
+    /** What forbids a changed brief, since other records of the event rest on the old one. */
+    List<Violation> conflicts(EventKey key, Brief brief) {
+        List<Violation> found = new ArrayList<>();
+        for (String code : repository.speciesInUse(key)) {
+            Species species = Coded.find(Species.class, code).orElseThrow();
+            if (brief.rule(species).isEmpty()) {
+                found.add(new Violation("species", "Fish logged as " + code + " need its rule: keep it, or change those fish first."));
+            }
+        }
+        int planned = repository.lastPlannedDay(key);
+        if (planned > brief.days().size()) {
+            found.add(new Violation("days", "There is a plan for day " + planned + ": keep that day, or delete the plan first."));
+        }
+        return found;
+    }
+
+    @Transactional
+    void update(EventKey key, Brief brief, Boat boat) {
+        repository.update(key, brief);
+        repository.updateBoat(key, boat);
+    }
+
+    void delete(EventKey key) {
+        repository.setDeleted(key, clock.instant());
+    }
+
+    /** @throws NotThereException when the account never had that event */
+    void restore(long accountId, long eventId) {
+        if (!repository.setDeleted(new EventKey(accountId, eventId), null)) {
+            throw new NotThereException();
+        }
+    }
+
+    /** What the event's file held that this version does not know, by pointer. */
+    public Map<String, String> extras(EventKey key) {
+        return repository.extras(key);
+    }
+
+    public void addExtras(EventKey key, Map<String, String> extras) {
+        repository.addExtras(key, extras);
+    }
+
+    /** The zone to offer for a new event: that of the latest one, else this machine's. */
+    ZoneId usualZone(long accountId) {
+        return repository.latestZone(accountId).map(ZoneId::of).orElse(clock.getZone());
+    }
+}

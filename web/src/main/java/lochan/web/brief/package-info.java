@@ -1,0 +1,2 @@
+/** Events and their briefs. */
+package lochan.web.brief;

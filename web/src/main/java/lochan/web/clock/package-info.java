@@ -1,0 +1,2 @@
+/** The one clock of the application, and the demo's that can be set. */
+package lochan.web.clock;

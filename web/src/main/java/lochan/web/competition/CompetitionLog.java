@@ -1,0 +1,77 @@
+package lochan.web.competition;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import lochan.core.Violation;
+import lochan.core.competition.BagLog;
+import lochan.core.competition.Entry;
+import lochan.core.event.Brief;
+import lochan.web.brief.Briefs;
+import lochan.web.brief.EventKey;
+import lochan.web.clock.DemoClock;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The append-only log of an event. */
+@Service
+public class CompetitionLog {
+
+    private final EntryRepository repository;
+    private final Briefs briefs;
+    private final Clock clock;
+
+    CompetitionLog(EntryRepository repository, Briefs briefs, Clock clock) {
+        this.repository = repository;
+        this.briefs = briefs;
+        this.clock = clock;
+    }
+
+    public List<Entry> entries(EventKey key) {
+        return repository.all(key);
+    }
+
+    public void addAll(EventKey key, List<Entry> entries) {
+        repository.add(key, entries);
+    }
+
+    /** The entries up to now. Only a demo clock that was set back hides any. */
+    List<Entry> shown(EventKey key) {
+        Instant now = clock.instant();
+        return clock instanceof DemoClock ? repository.all(key).stream().filter(e -> !e.at().isAfter(now)).toList() : repository.all(key);
+    }
+
+    Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.SECONDS);
+    }
+
+    Instant ago(long seconds) {
+        return now().minusSeconds(Math.clamp(seconds, 0, Duration.ofDays(1).toSeconds()));
+    }
+
+    /**
+     * Adds an entry, judged by the log as it stands. An entry of an id that is there already was acknowledged before: nothing is added.
+     *
+     * @return what forbids it
+     */
+    @Transactional
+    Optional<Violation> append(EventKey key, Entry entry) {
+        repository.lock(key);
+        List<Entry> entries = repository.all(key);
+        if (entries.stream().anyMatch(e -> e.id().equals(entry.id()))) {
+            return Optional.empty();
+        }
+        if (shown(key).size() < entries.size()) {
+            return Optional.of(new Violation("id", "The demo's clock stands before entries of this log: set it to a later time first."));
+        }
+        Brief brief = briefs.brief(key);
+        Optional<Violation> refusal = BagLog.replay(brief, entries).append(entry);
+        if (refusal.isEmpty()) {
+            repository.add(key, List.of(entry));
+        }
+        return refusal;
+    }
+}

@@ -1,0 +1,86 @@
+package lochan.web.competition;
+
+import static lochan.web.db.Tables.COMPETITION_ENTRY;
+import static lochan.web.db.Tables.EVENT;
+
+import java.util.ArrayList;
+import java.util.List;
+import lochan.core.Coded;
+import lochan.core.competition.Entry;
+import lochan.core.event.Species;
+import lochan.core.practice.Outcome;
+import lochan.web.brief.EventKey;
+import lochan.web.db.tables.records.CompetitionEntryRecord;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.TableRecord;
+import org.jooq.impl.DSL;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class EntryRepository {
+
+    private final DSLContext db;
+
+    EntryRepository(DSLContext db) {
+        this.db = db;
+    }
+
+    private static Condition in(EventKey key) {
+        return COMPETITION_ENTRY.EVENT_ID.eq(key.eventId()).and(COMPETITION_ENTRY.ACCOUNT_ID.eq(key.accountId()));
+    }
+
+    /** Holds the log until the transaction ends, so that entries are judged and added one after another. */
+    void lock(EventKey key) {
+        db.select(EVENT.ID).from(EVENT).where(EVENT.ID.eq(key.eventId())).and(EVENT.ACCOUNT_ID.eq(key.accountId())).forUpdate().fetch();
+    }
+
+    List<Entry> all(EventKey key) {
+        return db.selectFrom(COMPETITION_ENTRY).where(in(key)).orderBy(COMPETITION_ENTRY.ORDINAL).fetch(EntryRepository::entry);
+    }
+
+    void add(EventKey key, List<Entry> entries) {
+        int next = db.select(DSL.coalesce(DSL.max(COMPETITION_ENTRY.ORDINAL), -1)).from(COMPETITION_ENTRY).where(in(key))
+                .fetchSingle().value1() + 1;
+        List<TableRecord<?>> rows = new ArrayList<>();
+        for (Entry e : entries) {
+            CompetitionEntryRecord row = record(e);
+            row.setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next + rows.size()).setCode(e.id()).setAt(e.at());
+            row.changed(COMPETITION_ENTRY.RECEIVED_AT, false);
+            rows.add(row);
+        }
+        db.batchInsert(rows).execute();
+    }
+
+    private CompetitionEntryRecord record(Entry entry) {
+        CompetitionEntryRecord r = db.newRecord(COMPETITION_ENTRY);
+        return switch (entry) {
+            case Entry.Catch c -> r.setType("catch").setSpecies(c.species() == null ? null : c.species().code()).setGrams(c.grams())
+                    .setMm(c.mm()).setSpotCode(c.spotId()).setPresentationCode(c.presentationId()).setAlive(c.alive()).setTag(c.tag())
+                    .setEntered(c.entered());
+            case Entry.Balance b -> r.setType("balance").setHeavier(b.heavier()).setLighter(b.lighter());
+            case Entry.Died d -> r.setType("died").setTarget(d.catchId());
+            case Entry.Correct c -> r.setType("correct").setTarget(c.catchId()).setGrams(c.grams()).setMm(c.mm()).setEntered(c.entered());
+            case Entry.Void v -> r.setType("void").setTarget(v.entryId());
+            case Entry.Official o -> r.setType("official").setGrams(o.grams()).setDeadFish(o.deadFish());
+            case Entry.Strike s -> r.setType("strike").setSpotCode(s.spotId()).setPresentationCode(s.presentationId())
+                    .setOutcome(s.outcome() == null ? null : s.outcome().code());
+        };
+    }
+
+    private static Entry entry(CompetitionEntryRecord r) {
+        return switch (r.getType()) {
+            case "catch" -> new Entry.Catch(r.getCode(), r.getAt(),
+                    r.getSpecies() == null ? null : Coded.find(Species.class, r.getSpecies()).orElseThrow(), r.getGrams(), r.getMm(),
+                    r.getSpotCode(), r.getPresentationCode(), r.getAlive(), r.getTag(), r.getEntered());
+            case "balance" -> new Entry.Balance(r.getCode(), r.getAt(), r.getHeavier(), r.getLighter());
+            case "died" -> new Entry.Died(r.getCode(), r.getAt(), r.getTarget());
+            case "correct" -> new Entry.Correct(r.getCode(), r.getAt(), r.getTarget(), r.getGrams(), r.getMm(), r.getEntered());
+            case "void" -> new Entry.Void(r.getCode(), r.getAt(), r.getTarget());
+            case "official" -> new Entry.Official(r.getCode(), r.getAt(), r.getGrams(), r.getDeadFish());
+            case "strike" -> new Entry.Strike(r.getCode(), r.getAt(), r.getSpotCode(), r.getPresentationCode(),
+                    r.getOutcome() == null ? null : Coded.find(Outcome.class, r.getOutcome()).orElseThrow());
+            default -> throw new IllegalStateException("unknown type of entry " + r.getType());
+        };
+    }
+}

@@ -1,0 +1,78 @@
+package lochan.web.competition;
+
+import lochan.core.competition.BagRow;
+import lochan.core.competition.Entry;
+import lochan.core.competition.Fish;
+import lochan.core.competition.Verdict;
+import lochan.core.event.Brief;
+import lochan.core.event.SpeciesRule;
+import lochan.core.quantity.Units;
+
+/**
+ * A decision in words, large enough to act on at arm's length.
+ *
+ * @param act  what to do
+ * @param why  the rule behind it
+ * @param tone {@code keep}, {@code cull}, {@code release} or {@code balance}: the look of it
+ */
+record Words(String act, String why, String tone) {
+
+    /** What a row's verdict says, given the fish as the log knew them before it. */
+    static Words of(BagRow row, java.util.function.Function<String, Fish> before, Brief brief, Units units) {
+        Verdict verdict = row.verdict();
+        Fish fish = before.apply(row.fish());
+        return switch (verdict.decision()) {
+            case KEEP -> new Words("Keep it. Tag " + row.tag() + ".", "There is room: fish " + row.bag().well().size() + count(brief), "keep");
+            case CULL -> {
+                Fish out = before.apply(verdict.released());
+                yield new Words("Cull " + name(out, units) + ". Put " + row.tag() + " on the new fish.", "The new fish is the heavier one.", "cull");
+            }
+            case BALANCE -> new Words("Put " + label(before.apply(verdict.first()), row.fish()) + " and " + label(before.apply(verdict.second()), row.fish())
+                    + " on the balance.", "The scale cannot tell them apart. Nothing else is logged until this is settled.", "balance");
+            case RELEASE -> new Words("Release the new fish.", why(verdict, fish, row, brief, units), "release");
+        };
+    }
+
+    private static String count(Brief brief) {
+        return brief.limit() == null ? "." : " of " + brief.limit() + ".";
+    }
+
+    private static String why(Verdict verdict, Fish fish, BagRow row, Brief brief, Units units) {
+        return switch (verdict.reason()) {
+            case SHORT -> "Short: " + units.length(fish.mm()) + ", your brief says "
+                    + units.length(brief.rule(fish.species()).map(SpeciesRule::minLengthMm).orElse(null)) + " at least for " + fish.species().code() + ".";
+            case TOO_LIGHT -> "It does not beat the lightest fish in the well"
+                    + (row.bag().smallestGrams() == null ? "." : ", " + units.weight(row.bag().smallestGrams()) + ".");
+            case SPECIES_FULL -> "Your brief's limit for " + fish.species().code() + " is full, and it does not beat the lightest of them.";
+            case NOTHING_TO_CULL -> "The limit is full and every fish in the well is dead: a dead fish cannot be culled.";
+            case ROOM, HEAVIER, TOO_CLOSE -> "";
+        };
+    }
+
+    private static String name(Fish fish, Units units) {
+        return fish.tag() + (fish.grams() == null ? "" : " (" + units.weight(fish.grams()) + ")");
+    }
+
+    private static String label(Fish fish, String newFish) {
+        return fish.id().equals(newFish) ? "the new fish" : fish.tag();
+    }
+
+    /** An entry of the log in a few words. */
+    static String of(Entry entry, java.util.function.Function<String, Fish> fish, Units units) {
+        return switch (entry) {
+            case Entry.Catch c -> (c.species() == null ? "Fish" : c.species().code()) + " "
+                    + (c.grams() != null ? units.weight(c.grams()) : c.mm() != null ? units.length(c.mm()) : "not weighed");
+            case Entry.Balance b -> "Balance: " + tag(fish.apply(b.heavier())) + " heavier than " + tag(fish.apply(b.lighter()));
+            case Entry.Died d -> tag(fish.apply(d.catchId())) + " died";
+            case Entry.Correct c -> "Corrected " + tag(fish.apply(c.catchId())) + " to "
+                    + (c.grams() != null ? units.weight(c.grams()) : units.length(c.mm()));
+            case Entry.Void v -> "Voided an entry";
+            case Entry.Official o -> "Official weight " + units.weight(o.grams()) + (o.deadFish() == null || o.deadFish() == 0 ? "" : ", " + o.deadFish() + " dead");
+            case Entry.Strike s -> "Strike " + (s.outcome() == null ? "" : s.outcome().code());
+        };
+    }
+
+    private static String tag(Fish fish) {
+        return fish == null || fish.tag() == null ? "a fish" : fish.tag();
+    }
+}

@@ -1,0 +1,2 @@
+/** The competition day: the append-only log and what it says to do. */
+package lochan.web.competition;

@@ -1,0 +1,67 @@
+package lochan.web.eventbook;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import lochan.core.event.EventData;
+import lochan.core.plan.Plan;
+import lochan.core.water.Spot;
+import lochan.web.brief.Briefs;
+import lochan.web.brief.EventKey;
+import lochan.web.competition.CompetitionLog;
+import lochan.web.eventfile.EventFile;
+import lochan.web.plan.Plans;
+import lochan.web.practice.Practice;
+import lochan.web.spot.Spots;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts an event together from its records, and takes it apart into them. */
+@Service
+public class EventBook {
+
+    private final Briefs briefs;
+    private final Spots spots;
+    private final Practice practice;
+    private final Plans plans;
+    private final CompetitionLog competition;
+
+    EventBook(Briefs briefs, Spots spots, Practice practice, Plans plans, CompetitionLog competition) {
+        this.briefs = briefs;
+        this.spots = spots;
+        this.practice = practice;
+        this.plans = plans;
+        this.competition = competition;
+    }
+
+    /** The event as it stands. Stops of a plan at a spot no longer marked are left out. */
+    @Transactional(readOnly = true)
+    public EventData event(EventKey key) {
+        List<Spot> marked = spots.all(key);
+        Set<String> codes = marked.stream().map(Spot::id).collect(Collectors.toSet());
+        List<Plan> kept = plans.all(key).stream().map(p -> new Plan(p.day(), p.name(),
+                p.stops().stream().filter(s -> codes.contains(s.spotId())).toList())).toList();
+        return new EventData(briefs.brief(key), briefs.boat(key), marked, practice.presentations(key), practice.stops(key),
+                practice.forecast(key), kept, competition.entries(key));
+    }
+
+    @Transactional(readOnly = true)
+    public EventFile file(EventKey key) {
+        return new EventFile(event(key), briefs.extras(key));
+    }
+
+    /** Adds an event whole. */
+    @Transactional
+    public EventKey add(long accountId, EventFile file) {
+        EventData data = file.data();
+        EventKey key = briefs.add(accountId, data.brief(), data.boat());
+        briefs.addExtras(key, file.extras());
+        spots.add(key, data.spots());
+        practice.addPresentations(key, data.presentations());
+        practice.addStops(key, data.stops());
+        practice.addForecast(key, data.forecast());
+        plans.add(key, data.plans());
+        competition.addAll(key, data.competition());
+        return key;
+    }
+}

@@ -1,0 +1,118 @@
+package lochan.web.eventbook;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
+import java.util.List;
+import lochan.core.event.Brief;
+import lochan.core.event.EventData;
+import lochan.web.account.Angler;
+import lochan.web.brief.Briefs;
+import lochan.web.brief.EventKey;
+import lochan.web.eventfile.EventFile;
+import lochan.web.eventfile.EventFileException;
+import lochan.web.eventfile.EventFileException.Problem;
+import lochan.web.eventfile.EventFileReader;
+import lochan.web.eventfile.EventFileWriter;
+import lochan.web.page.Codes;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The list of events, importing and exporting. */
+@Controller
+class EventsController {
+
+    private final Briefs briefs;
+    private final EventBook events;
+    private final Clock clock;
+
+    EventsController(Briefs briefs, EventBook events, Clock clock) {
+        this.briefs = briefs;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /**
+     * An event in the list.
+     *
+     * @param daysToGo to its first competition day; 0 or less once that has come
+     * @param state    in words
+     */
+    record Row(long id, String name, String dates, long daysToGo, String state, int spots, int strikes, boolean over) { }
+
+    @GetMapping("/")
+    String home() {
+        return "redirect:/events";
+    }
+
+    @GetMapping("/events")
+    String list(@AuthenticationPrincipal Angler angler, Model model) {
+        return page(angler, List.of(), model);
+    }
+
+    private String page(Angler angler, List<Problem> problems, Model model) {
+        List<Row> rows = briefs.all(angler.accountId()).stream().map(k -> row(k, events.event(k)))
+                .sorted(Comparator.comparing(Row::over).thenComparing(r -> Math.abs(r.daysToGo()))).toList();
+        model.addAttribute("events", rows);
+        model.addAttribute("problems", problems);
+        return "eventbook/events";
+    }
+
+    private Row row(EventKey key, EventData event) {
+        Brief brief = event.brief();
+        Instant now = clock.instant();
+        LocalDate today = LocalDate.ofInstant(now, brief.timeZone());
+        LocalDate first = brief.days().getFirst().date();
+        LocalDate last = brief.days().getLast().date();
+        long toGo = ChronoUnit.DAYS.between(today, first);
+        boolean over = now.isAfter(brief.days().getLast().checkIn());
+        boolean on = !over && toGo <= 0;
+        String state = over ? "finished" : on ? "competition" : event.stops().isEmpty() ? "map study" : "practice";
+        return new Row(key.eventId(), brief.name(), first.equals(last) ? first.toString() : first + " to " + last, toGo, state,
+                event.spots().size(), event.stops().stream().mapToInt(s -> s.bites().size()).sum(), over);
+    }
+
+    @PostMapping("/events/import")
+    String importFile(@AuthenticationPrincipal Angler angler, @RequestParam MultipartFile file, Model model, HttpServletResponse response,
+                      RedirectAttributes flash) throws IOException {
+        try (InputStream in = file.getInputStream()) {
+            EventFile read = EventFileReader.read(in);
+            EventKey key = events.add(angler.accountId(), read);
+            flash.addFlashAttribute("notice", "“" + read.data().brief().name() + "” imported.");
+            return "redirect:/events/" + key.eventId() + "/brief";
+        } catch (EventFileException e) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("fileName", file.getOriginalFilename());
+            return page(angler, e.problems(), model);
+        }
+    }
+
+    @GetMapping("/events/{eventId}/export")
+    void export(EventKey key, HttpServletResponse response) throws IOException {
+        EventFile file = events.file(key);
+        String name = Codes.of(file.data().brief().name(), c -> false) + ".event.json";
+        response.setContentType(MediaType.APPLICATION_JSON_VALUE);
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString());
+        try (OutputStream out = response.getOutputStream()) {
+            EventFileWriter.write(file, out);
+        }
+    }
+}

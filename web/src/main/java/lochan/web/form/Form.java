@@ -1,0 +1,195 @@
+package lochan.web.form;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import lochan.core.Coded;
+import lochan.core.Violation;
+import lochan.core.event.Position;
+import lochan.core.quantity.BadQuantityException;
+import lochan.core.quantity.Units;
+
+/**
+ * The fields of a form as they were typed, with what is wrong beside each. Reading a field that is wrong gives null and an error, so that
+ * all errors come out at once and nothing typed is lost.
+ */
+public final class Form {
+
+    private static final Pattern POSITION = Pattern.compile("\\s*([+-]?\\d+(?:\\.\\d+)?)\\s*[,; ]\\s*([+-]?\\d+(?:\\.\\d+)?)\\s*");
+    private static final double SAME = 1e-6;
+
+    private final Map<String, String> values = new LinkedHashMap<>();
+    private final Map<String, List<String>> errors = new LinkedHashMap<>();
+    private final Map<String, String> entered = new LinkedHashMap<>();
+    private final Units units;
+
+    public Form(Units units) {
+        this.units = units;
+    }
+
+    public Form(Map<String, String> values, Units units) {
+        this(units);
+        values.forEach((k, v) -> this.values.put(k, v.strip()));
+    }
+
+    /** A quantity's reader, as {@code QuantityText::grams}. */
+    public interface Reader {
+        double read(String text, Units units) throws BadQuantityException;
+    }
+
+    public Form put(String name, Object value) {
+        values.put(name, value == null ? "" : value.toString());
+        return this;
+    }
+
+    /** Puts a quantity as it was typed, as long as that still means the same in these units. */
+    public Form put(String name, Double value, Map<String, String> typed, Reader reader, String formatted) {
+        String text = typed.get(name);
+        return put(name, text != null && means(text, value, reader) ? text : formatted);
+    }
+
+    private boolean means(String text, Double value, Reader reader) {
+        try {
+            return value != null && Math.abs(reader.read(text, units) - value) <= SAME * Math.abs(value);
+        } catch (BadQuantityException e) {
+            return false;
+        }
+    }
+
+    public String value(String name) {
+        return values.getOrDefault(name, "");
+    }
+
+    public boolean has(String name) {
+        return !value(name).isEmpty();
+    }
+
+    public List<String> errors(String name) {
+        return errors.getOrDefault(name, List.of());
+    }
+
+    public Map<String, List<String>> allErrors() {
+        return errors;
+    }
+
+    public boolean ok() {
+        return errors.isEmpty();
+    }
+
+    public void error(String name, String message) {
+        errors.computeIfAbsent(name, n -> new ArrayList<>()).add(message);
+    }
+
+    public void violations(List<Violation> violations) {
+        violations.forEach(v -> error(v.field(), v.message()));
+    }
+
+    /** Quantities as typed, by field name, of those read so far. */
+    public Map<String, String> entered() {
+        return Map.copyOf(entered);
+    }
+
+    /** A quantity in SI; null when empty or wrong. */
+    public Double quantity(String name, Reader reader) {
+        if (!has(name)) {
+            return null;
+        }
+        try {
+            double value = reader.read(value(name), units);
+            entered.put(name, value(name));
+            return value;
+        } catch (BadQuantityException e) {
+            error(name, e.getMessage());
+            return null;
+        }
+    }
+
+    public Double number(String name) {
+        if (!has(name)) {
+            return null;
+        }
+        try {
+            return Double.valueOf(value(name).replace(',', '.'));
+        } catch (NumberFormatException e) {
+            error(name, "“" + value(name) + "” is no number: type it as 12 or 12.5.");
+            return null;
+        }
+    }
+
+    public Integer whole(String name) {
+        if (!has(name)) {
+            return null;
+        }
+        try {
+            return Integer.valueOf(value(name));
+        } catch (NumberFormatException e) {
+            error(name, "“" + value(name) + "” is no whole number: type it as 5.");
+            return null;
+        }
+    }
+
+    public LocalDate date(String name) {
+        if (!has(name)) {
+            return null;
+        }
+        try {
+            return LocalDate.parse(value(name));
+        } catch (DateTimeException e) {
+            error(name, "“" + value(name) + "” is no date: type it as 2027-05-29.");
+            return null;
+        }
+    }
+
+    public LocalTime time(String name) {
+        if (!has(name)) {
+            return null;
+        }
+        try {
+            return LocalTime.parse(value(name).length() == 4 ? "0" + value(name) : value(name));
+        } catch (DateTimeException e) {
+            error(name, "“" + value(name) + "” is no time: type it as 06:00, on the 24-hour clock.");
+            return null;
+        }
+    }
+
+    public Position position(String name) {
+        if (!has(name)) {
+            return null;
+        }
+        Matcher match = POSITION.matcher(value(name));
+        if (match.matches()) {
+            try {
+                return new Position(Double.parseDouble(match.group(1)), Double.parseDouble(match.group(2)));
+            } catch (IllegalArgumentException e) {
+                error(name, "“" + value(name) + "” is no position: " + e.getMessage() + ".");
+                return null;
+            }
+        }
+        error(name, "“" + value(name) + "” is no position: type latitude and longitude in degrees as 45.3100, -118.9400 (west and south are minus).");
+        return null;
+    }
+
+    public <E extends Enum<E> & Coded> E choice(String name, Class<E> type) {
+        if (!has(name)) {
+            return null;
+        }
+        E value = Coded.find(type, value(name)).orElse(null);
+        if (value == null) {
+            error(name, "“" + value(name) + "” is none of " + Coded.choices(type) + ": choose one of them.");
+        }
+        return value;
+    }
+
+    /** Adds an error when a field that must be there is empty. */
+    public void need(String name, String message) {
+        if (!has(name)) {
+            error(name, message);
+        }
+    }
+}

@@ -1,0 +1,193 @@
+package lochan.web.practice;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lochan.core.practice.Bite;
+import lochan.core.practice.Conditions;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.practice.PracticeStop;
+import lochan.core.practice.Presentation;
+import lochan.core.practice.PresentationTime;
+import lochan.web.brief.EventKey;
+import lochan.web.page.Codes;
+import lochan.web.page.NotThereException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What was fished in practice, and what struck. */
+@Service
+public class Practice {
+
+    private final PracticeRepository repository;
+    private final Clock clock;
+
+    Practice(PracticeRepository repository, Clock clock) {
+        this.repository = repository;
+        this.clock = clock;
+    }
+
+    public List<Presentation> presentations(EventKey key) {
+        return repository.presentations(key);
+    }
+
+    public void addPresentations(EventKey key, List<Presentation> presentations) {
+        repository.addPresentations(key, presentations);
+    }
+
+    /** Adds a presentation under a code of its own. */
+    void addPresentation(EventKey key, String name, lochan.core.practice.Hooks hooks) {
+        List<String> taken = repository.presentations(key).stream().map(Presentation::id).toList();
+        repository.addPresentations(key, List.of(new Presentation(Codes.of(name, taken::contains), name, hooks)));
+    }
+
+    public List<ForecastPeriod> forecast(EventKey key) {
+        return repository.forecast(key);
+    }
+
+    public void addForecast(EventKey key, List<ForecastPeriod> forecast) {
+        repository.addForecast(key, forecast);
+    }
+
+    public List<PracticeStop> stops(EventKey key) {
+        return repository.stops(key).stream().map(LoggedStop::stop).toList();
+    }
+
+    public void addStops(EventKey key, List<PracticeStop> stops) {
+        repository.add(key, stops);
+    }
+
+    List<LoggedStop> logged(EventKey key) {
+        return repository.stops(key);
+    }
+
+    LoggedStop logged(EventKey key, String stop) {
+        return repository.stop(key, stop).orElseThrow(NotThereException::new);
+    }
+
+    Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.SECONDS);
+    }
+
+    /** The time of something that happened some seconds ago. */
+    Instant ago(long seconds) {
+        return now().minusSeconds(Math.clamp(seconds, 0, Duration.ofDays(1).toSeconds()));
+    }
+
+    /** The stop being fished now. */
+    static Optional<LoggedStop> open(List<LoggedStop> stops) {
+        return stops.stream().filter(s -> s.stop().end() == null).reduce((a, b) -> b);
+    }
+
+    /** Starts a stop now; one still open ends where this begins. A code that is there already starts nothing. */
+    @Transactional
+    void start(EventKey key, String code, String spot, List<String> presentations, int anglers, Instant at) {
+        List<LoggedStop> stops = repository.stops(key);
+        if (stops.stream().noneMatch(s -> s.stop().id().equals(code))) {
+            open(stops).ifPresent(s -> end(key, s, at));
+            Conditions carried = stops.isEmpty() ? Conditions.UNKNOWN : carriedOn(stops, at);
+            repository.add(key, List.of(new PracticeStop(code, spot, at, null, anglers,
+                    presentations.stream().map(p -> new PresentationTime(p, null)).toList(), 0, List.of(), carried)));
+        }
+    }
+
+    /** Conditions last as long as the water does: those of the last stop within six hours are carried on. */
+    private static Conditions carriedOn(List<LoggedStop> stops, Instant at) {
+        PracticeStop last = stops.getLast().stop();
+        Conditions c = last.conditions();
+        boolean fresh = Duration.between(last.start(), at).abs().compareTo(Duration.ofHours(6)) <= 0;
+        return fresh ? new Conditions(c.waterTempC(), c.visibilityM(), c.windMps(), c.sky(), null) : Conditions.UNKNOWN;
+    }
+
+    @Transactional
+    void end(EventKey key, String stop, Instant at) {
+        LoggedStop logged = logged(key, stop);
+        if (logged.stop().end() == null) {
+            end(key, logged, at);
+        }
+    }
+
+    private void end(EventKey key, LoggedStop logged, Instant at) {
+        Instant earliest = logged.stop().bites().stream().map(Bite::at).filter(java.util.Objects::nonNull)
+                .reduce(logged.stop().start().plusSeconds(1), (a, b) -> a.isAfter(b) ? a : b);
+        save(key, withEnd(logged.stop(), at.isAfter(earliest) ? at : earliest), logged.entered());
+    }
+
+    @Transactional
+    void reopen(EventKey key, String stop) {
+        LoggedStop logged = logged(key, stop);
+        save(key, withEnd(logged.stop(), null), logged.entered());
+    }
+
+    private static PracticeStop withEnd(PracticeStop s, Instant end) {
+        return new PracticeStop(s.id(), s.spotId(), s.start(), end, s.anglers(), s.presentations(), s.follows(), s.bites(), s.conditions());
+    }
+
+    @Transactional
+    void addFollows(EventKey key, String stop, int more) {
+        LoggedStop logged = logged(key, stop);
+        PracticeStop s = logged.stop();
+        save(key, new PracticeStop(s.id(), s.spotId(), s.start(), s.end(), s.anglers(), s.presentations(), Math.max(0, s.follows() + more),
+                s.bites(), s.conditions()), logged.entered());
+    }
+
+    /** Adds a finished stop, or saves one that is there. */
+    @Transactional
+    void save(EventKey key, PracticeStop stop, Map<String, String> entered) {
+        if (repository.stop(key, stop.id()).isEmpty()) {
+            repository.add(key, List.of(stop));
+        }
+        repository.update(key, stop, entered);
+    }
+
+    /** Logs a bite; its presentation counts as fished there from now on. Sent twice, it is there once. */
+    @Transactional
+    void addBite(EventKey key, String stop, LoggedBite bite) {
+        LoggedStop logged = logged(key, stop);
+        PracticeStop s = logged.stop();
+        repository.addBite(key, stop, bite);
+        String presentation = bite.bite().presentationId();
+        if (presentation != null && s.presentations().stream().noneMatch(p -> p.presentationId().equals(presentation))) {
+            List<PresentationTime> more = new ArrayList<>(s.presentations());
+            more.add(new PresentationTime(presentation, null));
+            save(key, new PracticeStop(s.id(), s.spotId(), s.start(), s.end(), s.anglers(), more, s.follows(), s.bites(), s.conditions()),
+                    logged.entered());
+        }
+    }
+
+    LoggedBite bite(EventKey key, String stop, String bite) {
+        return logged(key, stop).bites().stream().filter(b -> b.code().equals(bite)).findFirst().orElseThrow(NotThereException::new);
+    }
+
+    void updateBite(EventKey key, LoggedBite bite) {
+        repository.updateBite(key, bite);
+    }
+
+    void deleteBite(EventKey key, String bite) {
+        if (!repository.setBiteDeleted(key, bite, clock.instant())) {
+            throw new NotThereException();
+        }
+    }
+
+    void restoreBite(EventKey key, String bite) {
+        if (!repository.setBiteDeleted(key, bite, null)) {
+            throw new NotThereException();
+        }
+    }
+
+    void deleteStop(EventKey key, String stop) {
+        logged(key, stop);
+        repository.setStopDeleted(key, stop, clock.instant());
+    }
+
+    void restoreStop(EventKey key, String stop) {
+        if (!repository.setStopDeleted(key, stop, null)) {
+            throw new NotThereException();
+        }
+    }
+}

@@ -1,0 +1,355 @@
+package lochan.web.practice;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lochan.core.event.EventData;
+import lochan.core.practice.Bite;
+import lochan.core.practice.Conditions;
+import lochan.core.practice.Hooks;
+import lochan.core.practice.Outcome;
+import lochan.core.practice.PracticeStop;
+import lochan.core.practice.Sky;
+import lochan.core.quantity.Units;
+import lochan.web.account.Accounts;
+import lochan.web.brief.EventKey;
+import lochan.web.eventbook.EventBook;
+import lochan.web.form.Form;
+import lochan.web.page.Undo;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Logging practice: with the clock while fishing, or afterwards. */
+@Controller
+class PracticeController {
+
+    private static final int LONGEST_CODE = 64;
+
+    private final Practice practice;
+    private final EventBook events;
+    private final Accounts accounts;
+
+    PracticeController(Practice practice, EventBook events, Accounts accounts) {
+        this.practice = practice;
+        this.events = events;
+        this.accounts = accounts;
+    }
+
+    @GetMapping("/events/{eventId}/practice")
+    String practice(EventKey key, Model model) {
+        return practicePage(key, new Form(accounts.units(key.accountId())), model);
+    }
+
+    private String practicePage(EventKey key, Form pad, Model model) {
+        EventData event = events.event(key);
+        Units units = accounts.units(key.accountId());
+        List<LoggedStop> stops = practice.logged(key);
+        Optional<LoggedStop> open = Practice.open(stops);
+        model.addAttribute("data", event);
+        model.addAttribute("open", open.orElse(null));
+        model.addAttribute("freshCode", UUID.randomUUID().toString());
+        model.addAttribute("days", PracticeDay.of(event, stops.stream().map(LoggedStop::stop).filter(s -> s.end() != null).toList(), units));
+        model.addAttribute("hooks", Hooks.values());
+        stops.stream().reduce((a, b) -> b).ifPresent(last -> model.addAttribute("last", last.stop()));
+        open.ifPresent(stop -> openPage(stop, event, stops, pad, units, model));
+        model.addAttribute("pad", pad);
+        return "practice/practice";
+    }
+
+    private void openPage(LoggedStop open, EventData event, List<LoggedStop> stops, Form pad, Units units, Model model) {
+        ZoneId zone = event.brief().timeZone();
+        Form conditions = StopForm.of(open, zone, units);
+        model.addAttribute("outcomes", Outcome.values());
+        model.addAttribute("skies", Sky.values());
+        model.addAttribute("conditions", conditions);
+        model.addAttribute("openSpot", event.spot(open.stop().spotId()).orElseThrow());
+        model.addAttribute("openSeconds", Math.max(0, Duration.between(open.stop().start(), practice.now()).toSeconds()));
+        model.addAttribute("openBites", open.bites().reversed().stream().map(b -> row(b, event, units)).toList());
+        if (!pad.has("outcome")) {
+            List<Bite> all = stops.stream().flatMap(s -> s.stop().bites().stream()).toList();
+            pad.put("how", all.stream().filter(b -> b.size() != null).reduce((a, b) -> b).map(b -> b.size().how().code()).orElse("guess"));
+            pad.put("species", all.stream().filter(b -> b.species() != null).reduce((a, b) -> b).map(b -> b.species().code()).orElse(""));
+            List<Bite> here = open.stop().bites();
+            pad.put("presentation", here.isEmpty() || here.getLast().presentationId() == null
+                    ? open.stop().presentations().isEmpty() ? "" : open.stop().presentations().getFirst().presentationId()
+                    : here.getLast().presentationId());
+        }
+    }
+
+    record BiteRow(String code, String time, Outcome outcome, String presentation, String species, String size) { }
+
+    private static BiteRow row(LoggedBite logged, EventData event, Units units) {
+        Bite b = logged.bite();
+        String time = b.at() == null ? "some time" : b.at().atZone(event.brief().timeZone()).toLocalTime().withSecond(0).withNano(0).toString();
+        return new BiteRow(logged.code(), time, b.outcome(),
+                b.presentationId() == null ? "" : event.presentation(b.presentationId()).orElseThrow().name(),
+                b.species() == null ? "" : b.species().code(), b.size() == null ? "" : PracticeDay.shown(b.size(), units));
+    }
+
+    @PostMapping("/events/{eventId}/practice/start")
+    String start(EventKey key, @RequestParam String spot, @RequestParam(required = false) List<String> presentation,
+                 @RequestParam String code, @RequestParam(defaultValue = "1") int anglers, @RequestParam(defaultValue = "0") long ago,
+                 RedirectAttributes flash) {
+        EventData event = events.event(key);
+        List<String> known = presentation == null ? List.of()
+                : presentation.stream().filter(p -> event.presentation(p).isPresent()).distinct().toList();
+        if (event.spot(spot).isEmpty()) {
+            flash.addFlashAttribute("trouble", "Choose the spot first: everything else may be filled in later.");
+        } else if (isCode(code)) {
+            practice.start(key, code, spot, known, Math.clamp(anglers, 1, 2), practice.ago(ago));
+        }
+        return back(key);
+    }
+
+    private static boolean isCode(String code) {
+        return !code.isBlank() && code.length() <= LONGEST_CODE;
+    }
+
+    @PostMapping("/events/{eventId}/practice/end")
+    String end(EventKey key, @RequestParam String stop, @RequestParam(defaultValue = "0") long ago, RedirectAttributes flash) {
+        practice.end(key, stop, practice.ago(ago));
+        Undo.offer(flash, "Stop ended.", path(key, "practice/reopen", "stop", stop));
+        return back(key);
+    }
+
+    @PostMapping("/events/{eventId}/practice/reopen")
+    String reopen(EventKey key, @RequestParam String stop) {
+        practice.reopen(key, stop);
+        return back(key);
+    }
+
+    @PostMapping("/events/{eventId}/practice/follow")
+    String follow(EventKey key, @RequestParam String stop, @RequestParam(defaultValue = "1") int more, RedirectAttributes flash) {
+        practice.addFollows(key, stop, more > 0 ? 1 : -1);
+        if (more > 0) {
+            Undo.offer(flash, "Follow logged.", path(key, "practice/follow", "stop", stop) + "&more=-1");
+        }
+        return back(key);
+    }
+
+    @PostMapping("/events/{eventId}/practice/bites")
+    String bite(EventKey key, @RequestParam String stop, @RequestParam String code, @RequestParam(defaultValue = "0") long ago,
+                @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+        Units units = accounts.units(key.accountId());
+        EventData event = events.event(key);
+        PracticeStop open = practice.logged(key, stop).stop();
+        Instant at = practice.ago(ago);
+        Form form = new Form(fields, units);
+        Optional<Bite> bite = StopForm.readBite(form, at.isBefore(open.start()) ? open.start() : at, units);
+        checkNames(form, event);
+        if (!form.ok() || !isCode(code)) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return practicePage(key, form, model);
+        }
+        practice.addBite(key, stop, new LoggedBite(code, bite.orElseThrow()));
+        Undo.offer(flash, switch (bite.orElseThrow().outcome()) {
+            case LANDED -> "Landed, logged.";
+            case LOST -> "Lost, logged.";
+            case MISSED -> "Missed, logged.";
+            case SHAKEN -> "Shaken off, logged.";
+        }, path(key, "practice/bites/delete", "bite", code));
+        return back(key);
+    }
+
+    private static void checkNames(Form form, EventData event) {
+        if (form.has("presentation") && event.presentation(form.value("presentation")).isEmpty()) {
+            form.error("presentation", "There is no such presentation: choose one of the list.");
+        }
+        if (form.has("species") && event.brief().species().stream().noneMatch(s -> s.species().code().equals(form.value("species")))) {
+            form.error("species", "“" + form.value("species") + "” is no species of this event: choose one of the list.");
+        }
+    }
+
+    @PostMapping("/events/{eventId}/practice/bites/delete")
+    String deleteBite(EventKey key, @RequestParam String bite, RedirectAttributes flash) {
+        practice.deleteBite(key, bite);
+        Undo.offer(flash, "Bite taken out.", path(key, "practice/bites/restore", "bite", bite));
+        return back(key);
+    }
+
+    @PostMapping("/events/{eventId}/practice/bites/restore")
+    String restoreBite(EventKey key, @RequestParam String bite) {
+        practice.restoreBite(key, bite);
+        return back(key);
+    }
+
+    @GetMapping("/events/{eventId}/practice/bites/edit")
+    String editBite(EventKey key, @RequestParam String stop, @RequestParam String bite, Model model) {
+        Units units = accounts.units(key.accountId());
+        EventData event = events.event(key);
+        return bitePage(event, stop, bite, StopForm.of(practice.bite(key, stop, bite).bite(), event.brief().timeZone(), units), model);
+    }
+
+    @PostMapping("/events/{eventId}/practice/bites/edit")
+    String saveBite(EventKey key, @RequestParam String stop, @RequestParam String bite, @RequestParam Map<String, String> fields, Model model,
+                    HttpServletResponse response, RedirectAttributes flash) {
+        Units units = accounts.units(key.accountId());
+        EventData event = events.event(key);
+        PracticeStop at = practice.logged(key, stop).stop();
+        practice.bite(key, stop, bite);
+        Form form = new Form(fields, units);
+        LocalTime time = form.time("at");
+        Instant when = time == null ? null : at.start().atZone(event.brief().timeZone()).toLocalDate().atTime(time)
+                .atZone(event.brief().timeZone()).toInstant();
+        if (when != null && (when.isBefore(at.start().truncatedTo(java.time.temporal.ChronoUnit.MINUTES)) || at.end() != null && when.isAfter(at.end()))) {
+            form.error("at", "The strike lies outside its stop: give a time in it, or none.");
+        }
+        Instant inside = when != null && when.isBefore(at.start()) ? at.start() : when;
+        Optional<Bite> read = StopForm.readBite(form, inside, units);
+        checkNames(form, event);
+        if (!form.ok()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return bitePage(event, stop, bite, form, model);
+        }
+        practice.updateBite(key, new LoggedBite(bite, read.orElseThrow()));
+        flash.addFlashAttribute("notice", "Bite saved.");
+        return at.end() == null ? back(key) : "redirect:" + path(key, "practice/stops/edit", "stop", stop);
+    }
+
+    private static String bitePage(EventData event, String stop, String bite, Form form, Model model) {
+        model.addAttribute("data", event);
+        model.addAttribute("stop", stop);
+        model.addAttribute("bite", bite);
+        model.addAttribute("form", form);
+        model.addAttribute("outcomes", Outcome.values());
+        return "practice/bite";
+    }
+
+    @PostMapping("/events/{eventId}/practice/conditions")
+    String conditions(EventKey key, @RequestParam String stop, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        Conditions read = StopForm.conditions(form);
+        PracticeStop s = practice.logged(key, stop).stop();
+        if (form.ok()) {
+            practice.save(key, new PracticeStop(s.id(), s.spotId(), s.start(), s.end(), s.anglers(), s.presentations(), s.follows(), s.bites(), read),
+                    form.entered());
+            flash.addFlashAttribute("notice", "Conditions noted; they are carried on to the next stops.");
+        } else {
+            flash.addFlashAttribute("trouble", String.join(" ", form.allErrors().values().stream().flatMap(List::stream).toList()));
+        }
+        return back(key);
+    }
+
+    @GetMapping("/events/{eventId}/practice/stops/new")
+    String newStop(EventKey key, Model model) {
+        EventData event = events.event(key);
+        Form form = new Form(accounts.units(key.accountId())).put("anglers", event.brief().anglers()).put("follows", 0)
+                .put("date", practice.now().atZone(event.brief().timeZone()).toLocalDate());
+        return stopPage(event, null, form, model);
+    }
+
+    @PostMapping("/events/{eventId}/practice/stops/new")
+    String addStop(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+        return saveStop(key, UUID.randomUUID().toString(), null, fields, model, response, flash);
+    }
+
+    @GetMapping("/events/{eventId}/practice/stops/edit")
+    String editStop(EventKey key, @RequestParam String stop, Model model) {
+        EventData event = events.event(key);
+        LoggedStop logged = practice.logged(key, stop);
+        return stopPage(event, logged, StopForm.of(logged, event.brief().timeZone(), accounts.units(key.accountId())), model);
+    }
+
+    @PostMapping("/events/{eventId}/practice/stops/edit")
+    String changeStop(EventKey key, @RequestParam String stop, @RequestParam Map<String, String> fields, Model model,
+                      HttpServletResponse response, RedirectAttributes flash) {
+        return saveStop(key, stop, practice.logged(key, stop), fields, model, response, flash);
+    }
+
+    private String saveStop(EventKey key, String id, LoggedStop before, Map<String, String> fields, Model model, HttpServletResponse response,
+                            RedirectAttributes flash) {
+        EventData event = events.event(key);
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        Optional<PracticeStop> stop = StopForm.read(form, id, before == null ? List.of() : before.stop().bites(), event.presentations(),
+                event.brief().timeZone());
+        if (stop.isPresent() && event.spot(stop.get().spotId()).isEmpty()) {
+            form.error("spot", "There is no such spot: choose one of the list.");
+        }
+        if (before == null && stop.isPresent() && stop.get().end() == null) {
+            form.error("end", "The end is missing: a stop still being fished is started on the Practice page.");
+        }
+        if (!form.ok()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return stopPage(event, before, form, model);
+        }
+        practice.save(key, stop.orElseThrow(), form.entered());
+        flash.addFlashAttribute("notice", before == null ? "Stop logged. Its strikes can be added now." : "Stop saved.");
+        return before == null ? "redirect:" + path(key, "practice/stops/edit", "stop", id) : back(key);
+    }
+
+    private String stopPage(EventData event, LoggedStop logged, Form form, Model model) {
+        model.addAttribute("data", event);
+        model.addAttribute("stop", logged == null ? null : logged.stop().id());
+        model.addAttribute("form", form);
+        model.addAttribute("skies", Sky.values());
+        model.addAttribute("outcomes", Outcome.values());
+        model.addAttribute("freshCode", UUID.randomUUID().toString());
+        model.addAttribute("bites", logged == null ? List.of()
+                : logged.bites().stream().map(b -> row(b, event, (Units) model.getAttribute("units"))).toList());
+        return "practice/stop";
+    }
+
+    /** A bite of a stop logged afterwards: with no time of its own. */
+    @PostMapping("/events/{eventId}/practice/stops/bites")
+    String lateBite(EventKey key, @RequestParam String stop, @RequestParam String code, @RequestParam Map<String, String> fields,
+                    RedirectAttributes flash) {
+        Units units = accounts.units(key.accountId());
+        Form form = new Form(fields, units);
+        Optional<Bite> bite = StopForm.readBite(form, null, units);
+        checkNames(form, events.event(key));
+        practice.logged(key, stop);
+        if (form.ok() && isCode(code)) {
+            practice.addBite(key, stop, new LoggedBite(code, bite.orElseThrow()));
+        } else {
+            flash.addFlashAttribute("trouble", String.join(" ", form.allErrors().values().stream().flatMap(List::stream).toList()));
+        }
+        return "redirect:" + path(key, "practice/stops/edit", "stop", stop);
+    }
+
+    @PostMapping("/events/{eventId}/practice/stops/delete")
+    String deleteStop(EventKey key, @RequestParam String stop, RedirectAttributes flash) {
+        practice.deleteStop(key, stop);
+        Undo.offer(flash, "Stop deleted, with its bites.", path(key, "practice/stops/restore", "stop", stop));
+        return back(key);
+    }
+
+    @PostMapping("/events/{eventId}/practice/stops/restore")
+    String restoreStop(EventKey key, @RequestParam String stop) {
+        practice.restoreStop(key, stop);
+        return back(key);
+    }
+
+    @PostMapping("/events/{eventId}/practice/presentations")
+    String addPresentation(EventKey key, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        Hooks hooks = form.choice("hooks", Hooks.class);
+        if (!form.has("name") || form.value("name").length() > 80 || hooks == null) {
+            flash.addFlashAttribute("trouble", "A presentation needs a name of at most 80 characters and its kind of hooks.");
+        } else {
+            practice.addPresentation(key, form.value("name"), hooks);
+            flash.addFlashAttribute("notice", "Presentation “" + form.value("name") + "” added.");
+        }
+        return back(key);
+    }
+
+    private static String back(EventKey key) {
+        return "redirect:/events/" + key.eventId() + "/practice";
+    }
+
+    private static String path(EventKey key, String page, String name, String value) {
+        return "/events/" + key.eventId() + "/" + page + "?" + name + "=" + URLEncoder.encode(value, StandardCharsets.UTF_8);
+    }
+}

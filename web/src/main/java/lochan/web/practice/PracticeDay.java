@@ -1,0 +1,68 @@
+package lochan.web.practice;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import lochan.core.event.EventData;
+import lochan.core.practice.Outcome;
+import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PresentationTime;
+import lochan.core.quantity.Units;
+
+/** A day of practice as its page shows it, the latest first. */
+record PracticeDay(LocalDate date, String hoursFished, int strikes, List<Row> stops) {
+
+    record Row(String code, String spot, String time, String length, String presentations, Map<Outcome, Long> outcomes, String sizes,
+               boolean countsForNothing) { }
+
+    static List<PracticeDay> of(EventData event, List<PracticeStop> stops, Units units) {
+        ZoneId zone = event.brief().timeZone();
+        TreeMap<LocalDate, List<PracticeStop>> days = new TreeMap<>(java.util.Comparator.reverseOrder());
+        stops.forEach(s -> days.computeIfAbsent(s.start().atZone(zone).toLocalDate(), d -> new ArrayList<>()).add(s));
+        return days.entrySet().stream().map(e -> day(e.getKey(), e.getValue(), event, zone, units)).toList();
+    }
+
+    private static PracticeDay day(LocalDate date, List<PracticeStop> stops, EventData event, ZoneId zone, Units units) {
+        Duration fished = stops.stream().filter(s -> s.end() != null).map(s -> Duration.between(s.start(), s.end()))
+                .reduce(Duration.ZERO, Duration::plus);
+        List<Row> rows = stops.stream().sorted(java.util.Comparator.comparing(PracticeStop::start)).map(s -> row(s, event, zone, units)).toList();
+        return new PracticeDay(date, length(fished), stops.stream().mapToInt(s -> s.bites().size()).sum(), rows);
+    }
+
+    private static Row row(PracticeStop s, EventData event, ZoneId zone, Units units) {
+        Map<Outcome, Long> outcomes = s.bites().stream()
+                .collect(Collectors.groupingBy(b -> b.outcome(), () -> new EnumMap<>(Outcome.class), Collectors.counting()));
+        String sizes = s.bites().stream().filter(b -> b.size() != null).map(b -> shown(b.size(), units)).collect(Collectors.joining(" · "));
+        String presentations = s.presentations().stream().map(p -> event.presentation(p.presentationId()).orElseThrow().name()
+                + minutes(p)).collect(Collectors.joining(", "));
+        String time = s.start().atZone(zone).toLocalTime().withSecond(0).withNano(0) + "–"
+                + (s.end() == null ? "" : s.end().atZone(zone).toLocalTime().withSecond(0).withNano(0));
+        return new Row(s.id(), event.spot(s.spotId()).orElseThrow().name(), time,
+                s.end() == null ? "open" : length(Duration.between(s.start(), s.end())), presentations, outcomes, sizes,
+                s.presentations().isEmpty());
+    }
+
+    private static String minutes(PresentationTime p) {
+        return p.minutes() == null ? "" : " " + Math.round(p.minutes()) + " min";
+    }
+
+    static String length(Duration d) {
+        long minutes = d.toMinutes();
+        return minutes < 60 ? minutes + " min" : minutes / 60 + " h " + String.format("%02d", minutes % 60);
+    }
+
+    static String shown(lochan.core.practice.FishSize size, Units units) {
+        return switch (size.how()) {
+            case SCALE -> units.weight(size.grams());
+            case GUESS -> "≈ " + units.weight(size.grams());
+            case RANGE -> units.weight(size.loGrams()) + " to " + units.weight(size.hiGrams());
+            case LENGTH -> units.length(size.mm());
+        };
+    }
+}

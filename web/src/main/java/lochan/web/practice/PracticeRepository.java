@@ -1,0 +1,206 @@
+package lochan.web.practice;
+
+import static lochan.web.db.Tables.BITE;
+import static lochan.web.db.Tables.FORECAST_PERIOD;
+import static lochan.web.db.Tables.PRESENTATION;
+import static lochan.web.db.Tables.SPOT;
+import static lochan.web.db.Tables.STOP;
+import static lochan.web.db.Tables.STOP_PRESENTATION;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lochan.core.Coded;
+import lochan.core.event.Species;
+import lochan.core.practice.Bite;
+import lochan.core.practice.Conditions;
+import lochan.core.practice.FishSize;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.practice.Hooks;
+import lochan.core.practice.Outcome;
+import lochan.core.practice.PracticeStop;
+import lochan.core.practice.Presentation;
+import lochan.core.practice.PresentationTime;
+import lochan.core.practice.Sky;
+import lochan.web.brief.EventKey;
+import lochan.web.db.tables.records.BiteRecord;
+import lochan.web.db.tables.records.StopRecord;
+import lochan.web.page.JsonText;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Table;
+import org.jooq.TableRecord;
+import org.jooq.impl.DSL;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class PracticeRepository {
+
+    private final DSLContext db;
+
+    PracticeRepository(DSLContext db) {
+        this.db = db;
+    }
+
+    private static Condition stopIn(EventKey key) {
+        return STOP.EVENT_ID.eq(key.eventId()).and(STOP.ACCOUNT_ID.eq(key.accountId()));
+    }
+
+    private static Condition biteIn(EventKey key) {
+        return BITE.EVENT_ID.eq(key.eventId()).and(BITE.ACCOUNT_ID.eq(key.accountId()));
+    }
+
+    List<Presentation> presentations(EventKey key) {
+        return db.selectFrom(PRESENTATION).where(PRESENTATION.EVENT_ID.eq(key.eventId())).and(PRESENTATION.ACCOUNT_ID.eq(key.accountId()))
+                .orderBy(PRESENTATION.ORDINAL)
+                .fetch(r -> new Presentation(r.getCode(), r.getName(), Coded.find(Hooks.class, r.getHooks()).orElseThrow()));
+    }
+
+    void addPresentations(EventKey key, List<Presentation> presentations) {
+        int next = next(PRESENTATION, PRESENTATION.ORDINAL,
+                PRESENTATION.EVENT_ID.eq(key.eventId()).and(PRESENTATION.ACCOUNT_ID.eq(key.accountId())));
+        List<TableRecord<?>> rows = new ArrayList<>();
+        for (Presentation p : presentations) {
+            rows.add(db.newRecord(PRESENTATION).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next + rows.size())
+                    .setCode(p.id()).setName(p.name()).setHooks(p.hooks().code()));
+        }
+        db.batchInsert(rows).execute();
+    }
+
+    List<ForecastPeriod> forecast(EventKey key) {
+        return db.selectFrom(FORECAST_PERIOD)
+                .where(FORECAST_PERIOD.EVENT_ID.eq(key.eventId())).and(FORECAST_PERIOD.ACCOUNT_ID.eq(key.accountId()))
+                .orderBy(FORECAST_PERIOD.ORDINAL)
+                .fetch(r -> new ForecastPeriod(r.getFromAt(), r.getToAt(), r.getWindMps(), r.getWindFromDeg(), sky(r.getSky()),
+                        r.getWaterTempC(), r.getVisibilityM(), r.getLightning()));
+    }
+
+    void addForecast(EventKey key, List<ForecastPeriod> forecast) {
+        List<TableRecord<?>> rows = new ArrayList<>();
+        for (ForecastPeriod f : forecast) {
+            rows.add(db.newRecord(FORECAST_PERIOD).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(rows.size())
+                    .setFromAt(f.from()).setToAt(f.to()).setWindMps(f.windMps()).setWindFromDeg(f.windFromDeg())
+                    .setSky(f.sky() == null ? null : f.sky().code()).setWaterTempC(f.waterTempC()).setVisibilityM(f.visibilityM())
+                    .setLightning(f.lightning()));
+        }
+        db.batchInsert(rows).execute();
+    }
+
+    /** The stops at spots that are still marked, in the order they were logged. */
+    List<LoggedStop> stops(EventKey key) {
+        return stops(key, STOP.DELETED_AT.isNull());
+    }
+
+    Optional<LoggedStop> stop(EventKey key, String code) {
+        return stops(key, STOP.CODE.eq(code).and(STOP.DELETED_AT.isNull())).stream().findFirst();
+    }
+
+    private List<LoggedStop> stops(EventKey key, Condition which) {
+        Condition stops = stopIn(key).and(which).and(SPOT.DELETED_AT.isNull());
+        Map<String, List<PresentationTime>> presentations = db.select(STOP_PRESENTATION.fields()).from(STOP_PRESENTATION)
+                .join(STOP).on(STOP.EVENT_ID.eq(STOP_PRESENTATION.EVENT_ID), STOP.CODE.eq(STOP_PRESENTATION.STOP_CODE))
+                .join(SPOT).on(SPOT.EVENT_ID.eq(STOP.EVENT_ID), SPOT.CODE.eq(STOP.SPOT_CODE))
+                .where(stops).orderBy(STOP_PRESENTATION.ORDINAL)
+                .fetchGroups(r -> r.get(STOP_PRESENTATION.STOP_CODE),
+                        r -> new PresentationTime(r.get(STOP_PRESENTATION.PRESENTATION_CODE), r.get(STOP_PRESENTATION.MINUTES)));
+        Map<String, List<LoggedBite>> bites = db.select(BITE.fields()).from(BITE)
+                .join(STOP).on(STOP.EVENT_ID.eq(BITE.EVENT_ID), STOP.CODE.eq(BITE.STOP_CODE))
+                .join(SPOT).on(SPOT.EVENT_ID.eq(STOP.EVENT_ID), SPOT.CODE.eq(STOP.SPOT_CODE))
+                .where(stops).and(BITE.DELETED_AT.isNull()).orderBy(BITE.ORDINAL)
+                .fetchGroups(r -> r.get(BITE.STOP_CODE), r -> bite(r.into(BITE)));
+        return db.select(STOP.fields()).from(STOP).join(SPOT).on(SPOT.EVENT_ID.eq(STOP.EVENT_ID), SPOT.CODE.eq(STOP.SPOT_CODE))
+                .where(stops).orderBy(STOP.ORDINAL)
+                .fetch(r -> stop(r.into(STOP), presentations.getOrDefault(r.get(STOP.CODE), List.of()),
+                        bites.getOrDefault(r.get(STOP.CODE), List.of())));
+    }
+
+    private static LoggedStop stop(StopRecord r, List<PresentationTime> presentations, List<LoggedBite> bites) {
+        Conditions conditions = new Conditions(r.getWaterTempC(), r.getVisibilityM(), r.getWindMps(), sky(r.getSky()), r.getBoatsNear());
+        return new LoggedStop(new PracticeStop(r.getCode(), r.getSpotCode(), r.getStartAt(), r.getEndAt(), r.getAnglers(), presentations,
+                r.getFollows(), bites.stream().map(LoggedBite::bite).toList(), conditions), bites, JsonText.map(r.getEntered()));
+    }
+
+    private static LoggedBite bite(BiteRecord r) {
+        FishSize size = r.getSizeHow() == null ? null : new FishSize(Coded.find(FishSize.How.class, r.getSizeHow()).orElseThrow(), r.getGrams(),
+                r.getLoGrams(), r.getHiGrams(), r.getMm(), r.getGuessGrams(), r.getEntered());
+        Species species = r.getSpecies() == null ? null : Coded.find(Species.class, r.getSpecies()).orElseThrow();
+        return new LoggedBite(r.getCode(), new Bite(r.getAt(), Coded.find(Outcome.class, r.getOutcome()).orElseThrow(),
+                r.getPresentationCode(), species, size));
+    }
+
+    private static Sky sky(String code) {
+        return code == null ? null : Coded.find(Sky.class, code).orElseThrow();
+    }
+
+    /** Adds stops with all that hangs on them. */
+    void add(EventKey key, List<PracticeStop> stops) {
+        int next = next(STOP, STOP.ORDINAL, stopIn(key));
+        List<TableRecord<?>> rows = new ArrayList<>();
+        for (PracticeStop stop : stops) {
+            rows.add(filled(stop, Map.of()).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next++).setCode(stop.id()));
+            rows.addAll(presentationRows(key, stop));
+            for (int i = 0; i < stop.bites().size(); i++) {
+                rows.add(filled(stop.bites().get(i)).setEventId(key.eventId()).setAccountId(key.accountId()).setStopCode(stop.id())
+                        .setOrdinal(i).setCode(stop.id().length() > 50 ? java.util.UUID.randomUUID().toString() : stop.id() + "/" + i));
+            }
+        }
+        db.batchInsert(rows).execute();
+    }
+
+    void update(EventKey key, PracticeStop stop, Map<String, String> entered) {
+        db.update(STOP).set(filled(stop, entered)).where(stopIn(key)).and(STOP.CODE.eq(stop.id())).execute();
+        db.deleteFrom(STOP_PRESENTATION).where(STOP_PRESENTATION.EVENT_ID.eq(key.eventId()))
+                .and(STOP_PRESENTATION.ACCOUNT_ID.eq(key.accountId())).and(STOP_PRESENTATION.STOP_CODE.eq(stop.id())).execute();
+        db.batchInsert(presentationRows(key, stop)).execute();
+    }
+
+    private List<TableRecord<?>> presentationRows(EventKey key, PracticeStop stop) {
+        List<TableRecord<?>> rows = new ArrayList<>();
+        for (PresentationTime p : stop.presentations()) {
+            rows.add(db.newRecord(STOP_PRESENTATION).setEventId(key.eventId()).setAccountId(key.accountId()).setStopCode(stop.id())
+                    .setOrdinal(rows.size()).setPresentationCode(p.presentationId()).setMinutes(p.minutes()));
+        }
+        return rows;
+    }
+
+    private StopRecord filled(PracticeStop stop, Map<String, String> entered) {
+        Conditions c = stop.conditions();
+        return db.newRecord(STOP).setSpotCode(stop.spotId()).setStartAt(stop.start()).setEndAt(stop.end()).setAnglers(stop.anglers())
+                .setFollows(stop.follows()).setWaterTempC(c.waterTempC()).setVisibilityM(c.visibilityM()).setWindMps(c.windMps())
+                .setSky(c.sky() == null ? null : c.sky().code()).setBoatsNear(c.boatsNear()).setEntered(JsonText.of(entered));
+    }
+
+    private BiteRecord filled(Bite bite) {
+        FishSize s = bite.size();
+        return db.newRecord(BITE).setAt(bite.at()).setOutcome(bite.outcome().code()).setPresentationCode(bite.presentationId())
+                .setSpecies(bite.species() == null ? null : bite.species().code()).setSizeHow(s == null ? null : s.how().code())
+                .setGrams(s == null ? null : s.grams()).setLoGrams(s == null ? null : s.loGrams()).setHiGrams(s == null ? null : s.hiGrams())
+                .setMm(s == null ? null : s.mm()).setGuessGrams(s == null ? null : s.guessGrams()).setEntered(s == null ? null : s.entered());
+    }
+
+    /** Adds a bite unless one of that code is there already. */
+    void addBite(EventKey key, String stopCode, LoggedBite bite) {
+        int next = next(BITE, BITE.ORDINAL, biteIn(key).and(BITE.STOP_CODE.eq(stopCode)));
+        db.insertInto(BITE).set(filled(bite.bite()).setEventId(key.eventId()).setAccountId(key.accountId()).setStopCode(stopCode)
+                .setOrdinal(next).setCode(bite.code())).onDuplicateKeyIgnore().execute();
+    }
+
+    void updateBite(EventKey key, LoggedBite bite) {
+        db.update(BITE).set(filled(bite.bite())).where(biteIn(key)).and(BITE.CODE.eq(bite.code())).execute();
+    }
+
+    boolean setBiteDeleted(EventKey key, String code, Instant at) {
+        return db.update(BITE).set(BITE.DELETED_AT, at).where(biteIn(key)).and(BITE.CODE.eq(code)).execute() == 1;
+    }
+
+    boolean setStopDeleted(EventKey key, String code, Instant at) {
+        return db.update(STOP).set(STOP.DELETED_AT, at).where(stopIn(key)).and(STOP.CODE.eq(code)).execute() == 1;
+    }
+
+    private int next(Table<?> table, Field<Integer> ordinal, Condition where) {
+        return db.select(DSL.coalesce(DSL.max(ordinal), -1)).from(table).where(where).fetchSingle().value1() + 1;
+    }
+}

@@ -1,0 +1,165 @@
+package lochan.web.practice;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lochan.core.event.Species;
+import lochan.core.practice.Bite;
+import lochan.core.practice.Conditions;
+import lochan.core.practice.FishSize;
+import lochan.core.practice.Outcome;
+import lochan.core.practice.PracticeStop;
+import lochan.core.practice.Presentation;
+import lochan.core.practice.PresentationTime;
+import lochan.core.practice.Sky;
+import lochan.core.quantity.BadQuantityException;
+import lochan.core.quantity.QuantityText;
+import lochan.core.quantity.Units;
+import lochan.web.form.Form;
+
+/** Stops and bites as forms, and back. */
+final class StopForm {
+
+    private StopForm() { }
+
+    static Form of(LoggedStop logged, ZoneId zone, Units units) {
+        PracticeStop stop = logged.stop();
+        Form form = new Form(units).put("spot", stop.spotId()).put("date", stop.start().atZone(zone).toLocalDate())
+                .put("start", clock(stop.start(), zone)).put("end", stop.end() == null ? "" : clock(stop.end(), zone))
+                .put("anglers", stop.anglers()).put("follows", stop.follows());
+        for (PresentationTime p : stop.presentations()) {
+            form.put("fished/" + p.presentationId(), "on");
+            form.put("minutes/" + p.presentationId(), p.minutes() == null ? "" : new java.math.BigDecimal(p.minutes()).stripTrailingZeros().toPlainString());
+        }
+        Conditions c = stop.conditions();
+        form.put("waterTempC", c.waterTempC(), logged.entered(), QuantityText::celsius, units.typedTemperature(c.waterTempC()));
+        form.put("visibilityM", c.visibilityM(), logged.entered(), QuantityText::metres, units.typedDepth(c.visibilityM()));
+        form.put("windMps", c.windMps(), logged.entered(), QuantityText::mps, units.typedSpeed(c.windMps()));
+        return form.put("sky", c.sky() == null ? "" : c.sky().code()).put("boatsNear", c.boatsNear());
+    }
+
+    private static String clock(Instant time, ZoneId zone) {
+        return time.atZone(zone).toLocalTime().withNano(0).toString();
+    }
+
+    /** The stop a form says; empty when something is wrong, which then stands beside its field. */
+    static Optional<PracticeStop> read(Form form, String id, List<Bite> bites, List<Presentation> presentations, ZoneId zone) {
+        form.need("spot", "The spot is missing: choose where it was.");
+        form.need("date", "The date is missing.");
+        form.need("start", "The start is missing: type a time as 06:30.");
+        LocalDate date = form.date("date");
+        LocalTime from = form.time("start");
+        LocalTime to = form.time("end");
+        Integer anglers = form.whole("anglers");
+        Integer follows = form.whole("follows");
+        List<PresentationTime> fished = new ArrayList<>();
+        for (Presentation p : presentations) {
+            Double minutes = form.number("minutes/" + p.id());
+            if (minutes != null && !(minutes >= 0 && minutes <= 1440)) {
+                form.error("minutes/" + p.id(), "The minutes are " + form.value("minutes/" + p.id()) + ": expected 0 to 1440, or nothing.");
+            }
+            if (form.has("fished/" + p.id()) || minutes != null) {
+                fished.add(new PresentationTime(p.id(), minutes));
+            }
+        }
+        Conditions conditions = conditions(form);
+        if (anglers != null && (anglers < 1 || anglers > 2)) {
+            form.error("anglers", "Anglers is " + anglers + ": expected 1 or 2.");
+        }
+        if (follows != null && (follows < 0 || follows > 1000)) {
+            form.error("follows", "Follows is " + follows + ": expected 0 to 1000.");
+        }
+        if (date == null || from == null || !form.ok()) {
+            return Optional.empty();
+        }
+        Instant start = date.atTime(from).atZone(zone).toInstant();
+        Instant end = to == null ? null : (to.isBefore(from) ? date.plusDays(1) : date).atTime(to).atZone(zone).toInstant();
+        if (end != null && !end.isAfter(start)) {
+            form.error("end", "The stop ends when it starts: give a later time.");
+        }
+        if (bites.stream().anyMatch(b -> b.at() != null && (b.at().isBefore(start) || end != null && b.at().isAfter(end)))) {
+            form.error("start", "A bite lies outside these times: change the bite's time first, or widen the stop.");
+        }
+        return form.ok() ? Optional.of(new PracticeStop(id, form.value("spot"), start, end, anglers == null ? 1 : anglers, fished,
+                follows == null ? 0 : follows, bites, conditions)) : Optional.empty();
+    }
+
+    static Conditions conditions(Form form) {
+        Double visibility = form.quantity("visibilityM", QuantityText::metres);
+        Double temperature = form.quantity("waterTempC", QuantityText::celsius);
+        Double wind = form.quantity("windMps", QuantityText::mps);
+        Integer boats = form.whole("boatsNear");
+        if (visibility != null && !(visibility >= 0.01 && visibility <= 100)) {
+            form.error("visibilityM", "The visibility is " + form.value("visibilityM") + ": expected more than 0, or nothing when unknown.");
+        }
+        if (temperature != null && !(temperature >= -5 && temperature <= 50)) {
+            form.error("waterTempC", "The water has " + form.value("waterTempC") + " degrees: expected 23 to 122 °F (−5 to 50 °C).");
+        }
+        if (wind != null && wind > 100) {
+            form.error("windMps", "The wind is " + form.value("windMps") + ": expected at most 220 mph.");
+        }
+        if (boats != null && (boats < 0 || boats > 1000)) {
+            form.error("boatsNear", "Boats near is " + boats + ": expected 0 to 1000.");
+        }
+        return new Conditions(temperature, visibility, wind, form.choice("sky", Sky.class), boats);
+    }
+
+    static Form of(Bite bite, ZoneId zone, Units units) {
+        FishSize size = bite.size();
+        return new Form(units).put("at", bite.at() == null ? "" : clock(bite.at(), zone)).put("outcome", bite.outcome().code())
+                .put("presentation", bite.presentationId()).put("species", bite.species() == null ? "" : bite.species().code())
+                .put("size", typed(size, units)).put("how", size == null || size.how() == FishSize.How.SCALE ? "scale" : "guess")
+                .put("guessed", size == null ? "" : units.typedWeight(size.guessGrams()));
+    }
+
+    /** A size as it was typed, as long as that still means the same; else as it would be typed. */
+    static String typed(FishSize size, Units units) {
+        if (size == null) {
+            return "";
+        }
+        try {
+            if (size.entered() != null
+                    && QuantityText.size(size.entered(), size.how() == FishSize.How.SCALE, units).equals(size.guessGrams() == null ? size
+                            : new FishSize(size.how(), size.grams(), size.loGrams(), size.hiGrams(), size.mm(), null, size.entered()))) {
+                return size.entered();
+            }
+        } catch (BadQuantityException e) {
+            // Typed in other units: told in the present ones below.
+        }
+        return switch (size.how()) {
+            case SCALE -> units.typedWeight(size.grams());
+            case GUESS -> units.typedWeight(size.grams());
+            case RANGE -> units.typedWeight(size.loGrams()) + " to " + units.typedWeight(size.hiGrams());
+            case LENGTH -> units.typedLength(size.mm()) + " " + units.length().code();
+        };
+    }
+
+    /** The bite a form says, at a time already known. */
+    static Optional<Bite> readBite(Form form, Instant at, Units units) {
+        Outcome outcome = form.choice("outcome", Outcome.class);
+        form.need("outcome", "What became of the strike? Choose one.");
+        Species species = form.choice("species", Species.class);
+        FishSize size = null;
+        if (form.has("size")) {
+            try {
+                size = QuantityText.size(form.value("size"), form.value("how").equals("scale"), units);
+                if (size.grams() != null && size.grams() > 30_000 || size.mm() != null && size.mm() > 1500
+                        || size.hiGrams() != null && size.hiGrams() > 30_000) {
+                    form.error("size", "“" + form.value("size") + "” is larger than any bass: check the unit.");
+                }
+            } catch (BadQuantityException e) {
+                form.error("size", e.getMessage());
+            }
+        }
+        Double guessed = form.quantity("guessed", QuantityText::grams);
+        if (guessed != null && size != null && size.how() == FishSize.How.SCALE && guessed > 0) {
+            size = new FishSize(size.how(), size.grams(), null, null, size.mm(), guessed, size.entered());
+        }
+        return form.ok() ? Optional.of(new Bite(at, outcome, form.has("presentation") ? form.value("presentation") : null, species, size))
+                : Optional.empty();
+    }
+}

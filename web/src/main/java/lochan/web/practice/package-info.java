@@ -1,0 +1,2 @@
+/** Practice: stops and their bites, presentations, the forecast. */
+package lochan.web.practice;

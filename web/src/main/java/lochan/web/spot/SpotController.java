@@ -1,0 +1,109 @@
+package lochan.web.spot;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import lochan.core.water.PlaceClass;
+import lochan.core.water.Spot;
+import lochan.core.water.Stock;
+import lochan.core.water.Zone;
+import lochan.web.account.Accounts;
+import lochan.web.brief.EventKey;
+import lochan.web.form.Form;
+import lochan.web.page.Undo;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Listing, adding and editing spots. */
+@Controller
+class SpotController {
+
+    private final Spots spots;
+    private final Accounts accounts;
+
+    SpotController(Spots spots, Accounts accounts) {
+        this.spots = spots;
+        this.accounts = accounts;
+    }
+
+    @GetMapping("/events/{eventId}/spots")
+    String list(EventKey key, Model model) {
+        model.addAttribute("spots", spots.all(key));
+        return "spot/spots";
+    }
+
+    @GetMapping("/events/{eventId}/spots/new")
+    String fresh(EventKey key, Model model) {
+        return page(key, SpotForm.empty(accounts.units(key.accountId())), null, model);
+    }
+
+    @PostMapping("/events/{eventId}/spots/new")
+    String add(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        Optional<Spot> spot = SpotForm.read(form, spots.freshCode(key, form.value("name")), null);
+        if (spot.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(key, form, null, model);
+        }
+        spots.add(key, List.of(spot.get()));
+        flash.addFlashAttribute("notice", "Spot “" + spot.get().name() + "” marked.");
+        return "redirect:/events/" + key.eventId() + "/spots";
+    }
+
+    @GetMapping("/events/{eventId}/spots/edit")
+    String edit(EventKey key, @RequestParam String spot, Model model) {
+        return page(key, SpotForm.of(spots.spot(key, spot), accounts.units(key.accountId())), spot, model);
+    }
+
+    @PostMapping("/events/{eventId}/spots/edit")
+    String save(EventKey key, @RequestParam String spot, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
+                RedirectAttributes flash) {
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        Optional<Spot> read = SpotForm.read(form, spot, spots.spot(key, spot));
+        if (read.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(key, form, spot, model);
+        }
+        spots.update(key, read.get());
+        flash.addFlashAttribute("notice", "Spot “" + read.get().name() + "” saved.");
+        return "redirect:/events/" + key.eventId() + "/spots";
+    }
+
+    @PostMapping("/events/{eventId}/spots/delete")
+    String delete(EventKey key, @RequestParam String spot, RedirectAttributes flash) {
+        String name = spots.spot(key, spot).name();
+        if (spots.mustStay(key, spot)) {
+            flash.addFlashAttribute("trouble", "Spot “" + name + "” stays: the competition log names it.");
+        } else {
+            spots.delete(key, spot);
+            Undo.offer(flash, "Spot “" + name + "” deleted, with what was logged there.",
+                    "/events/" + key.eventId() + "/spots/restore?spot=" + java.net.URLEncoder.encode(spot, java.nio.charset.StandardCharsets.UTF_8));
+        }
+        return "redirect:/events/" + key.eventId() + "/spots";
+    }
+
+    @PostMapping("/events/{eventId}/spots/restore")
+    String restore(EventKey key, @RequestParam String spot, RedirectAttributes flash) {
+        spots.restore(key, spot);
+        flash.addFlashAttribute("notice", "The spot is back.");
+        return "redirect:/events/" + key.eventId() + "/spots";
+    }
+
+    private String page(EventKey key, Form form, String spot, Model model) {
+        TreeSet<String> classes = new TreeSet<>(PlaceClass.COMMON);
+        spots.all(key).forEach(s -> classes.add(s.placeClass()));
+        model.addAttribute("form", form);
+        model.addAttribute("spot", spot);
+        model.addAttribute("placeClasses", classes.stream().map(PlaceClass::words).toList());
+        model.addAttribute("zones", Zone.values());
+        model.addAttribute("stocks", Stock.values());
+        return "spot/spot";
+    }
+}

@@ -1,0 +1,79 @@
+package lochan.web.spot;
+
+import static lochan.web.db.Tables.COMPETITION_ENTRY;
+import static lochan.web.db.Tables.SPOT;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import lochan.core.Coded;
+import lochan.core.event.Position;
+import lochan.core.water.Spot;
+import lochan.core.water.Stock;
+import lochan.core.water.Zone;
+import lochan.web.brief.EventKey;
+import lochan.web.db.tables.records.SpotRecord;
+import lochan.web.page.JsonText;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class SpotRepository {
+
+    private final DSLContext db;
+
+    SpotRepository(DSLContext db) {
+        this.db = db;
+    }
+
+    private static Condition in(EventKey key) {
+        return SPOT.EVENT_ID.eq(key.eventId()).and(SPOT.ACCOUNT_ID.eq(key.accountId()));
+    }
+
+    List<Spot> all(EventKey key) {
+        return db.selectFrom(SPOT).where(in(key)).and(SPOT.DELETED_AT.isNull()).orderBy(SPOT.ORDINAL).fetch(SpotRepository::spot);
+    }
+
+    Optional<Spot> find(EventKey key, String code) {
+        return db.selectFrom(SPOT).where(in(key)).and(SPOT.CODE.eq(code)).and(SPOT.DELETED_AT.isNull()).fetchOptional(SpotRepository::spot);
+    }
+
+    /** Whether a code was ever used, by a deleted spot too. */
+    boolean isTaken(EventKey key, String code) {
+        return db.fetchExists(SPOT, in(key).and(SPOT.CODE.eq(code)));
+    }
+
+    void add(EventKey key, List<Spot> spots) {
+        int next = db.select(DSL.coalesce(DSL.max(SPOT.ORDINAL), -1)).from(SPOT).where(in(key)).fetchSingle().value1() + 1;
+        db.batchInsert(IntStream.range(0, spots.size()).mapToObj(i -> filled(spots.get(i)).setEventId(key.eventId())
+                .setAccountId(key.accountId()).setOrdinal(next + i).setCode(spots.get(i).id())).toList()).execute();
+    }
+
+    void update(EventKey key, Spot spot) {
+        db.update(SPOT).set(filled(spot)).where(in(key)).and(SPOT.CODE.eq(spot.id())).execute();
+    }
+
+    boolean setDeleted(EventKey key, String code, Instant at) {
+        return db.update(SPOT).set(SPOT.DELETED_AT, at).where(in(key)).and(SPOT.CODE.eq(code)).execute() == 1;
+    }
+
+    boolean isInCompetition(EventKey key, String code) {
+        return db.fetchExists(COMPETITION_ENTRY, COMPETITION_ENTRY.EVENT_ID.eq(key.eventId())
+                .and(COMPETITION_ENTRY.ACCOUNT_ID.eq(key.accountId())).and(COMPETITION_ENTRY.SPOT_CODE.eq(code)));
+    }
+
+    private SpotRecord filled(Spot spot) {
+        return db.newRecord(SPOT).setName(spot.name()).setLat(spot.position().lat()).setLon(spot.position().lon()).setRadiusM(spot.radiusM())
+                .setPlaceClass(spot.placeClass()).setZone(spot.zone().code()).setDepthMinM(spot.depthMinM()).setDepthMaxM(spot.depthMaxM())
+                .setCrowdRisk(spot.crowdRisk()).setStock(spot.stock().code()).setEntered(JsonText.of(spot.entered()));
+    }
+
+    private static Spot spot(SpotRecord r) {
+        return new Spot(r.getCode(), r.getName(), new Position(r.getLat(), r.getLon()), r.getRadiusM(), r.getPlaceClass(),
+                Coded.find(Zone.class, r.getZone()).orElseThrow(), r.getDepthMinM(), r.getDepthMaxM(), r.getCrowdRisk(),
+                Coded.find(Stock.class, r.getStock()).orElseThrow(), JsonText.map(r.getEntered()));
+    }
+}

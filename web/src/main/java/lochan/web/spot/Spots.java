@@ -1,0 +1,61 @@
+package lochan.web.spot;
+
+import java.time.Clock;
+import java.util.List;
+import lochan.core.water.Spot;
+import lochan.web.brief.EventKey;
+import lochan.web.page.Codes;
+import lochan.web.page.NotThereException;
+import org.springframework.stereotype.Service;
+
+/** The marked spots of an event. */
+@Service
+public class Spots {
+
+    private final SpotRepository repository;
+    private final Clock clock;
+
+    Spots(SpotRepository repository, Clock clock) {
+        this.repository = repository;
+        this.clock = clock;
+    }
+
+    public List<Spot> all(EventKey key) {
+        return repository.all(key);
+    }
+
+    /** @throws NotThereException when the event has no such spot */
+    Spot spot(EventKey key, String code) {
+        return repository.find(key, code).orElseThrow(NotThereException::new);
+    }
+
+    public void add(EventKey key, List<Spot> spots) {
+        repository.add(key, spots);
+    }
+
+    /** A code for a new spot of a name. */
+    String freshCode(EventKey key, String name) {
+        return Codes.of(name, c -> repository.isTaken(key, c));
+    }
+
+    void update(EventKey key, Spot spot) {
+        spot(key, spot.id());
+        repository.update(key, spot);
+    }
+
+    /** Whether the competition log names the spot, so that it must stay. */
+    boolean mustStay(EventKey key, String code) {
+        return repository.isInCompetition(key, code);
+    }
+
+    void delete(EventKey key, String code) {
+        spot(key, code);
+        repository.setDeleted(key, code, clock.instant());
+    }
+
+    void restore(EventKey key, String code) {
+        if (!repository.setDeleted(key, code, null)) {
+            throw new NotThereException();
+        }
+    }
+}

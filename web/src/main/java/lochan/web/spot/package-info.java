@@ -1,0 +1,2 @@
+/** Marked spots. */
+package lochan.web.spot;

@@ -1,0 +1,2 @@
+/** Standings: what practice says of each spot and presentation, with the evidence behind it. */
+package lochan.web.standings;
