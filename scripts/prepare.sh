@@ -1,0 +1,64 @@
+# Sourced by the commands of this folder: finds or installs what they need. Messages go to standard error.
+# $here is the project's folder.
+
+say() { printf 'lochan: %s\n' "$*" >&2; }
+stop() { local code=$1; shift; say "$*"; exit "$code"; }
+
+# Runs as root, by sudo where that needs no password; fails where there is no right to install.
+as_root() {
+  if [ "$(id -u)" -eq 0 ]; then "$@"
+  elif command -v sudo >/dev/null && sudo -n true 2>/dev/null; then sudo "$@"
+  else return 77; fi
+}
+
+# need_package PACKAGE PROGRAM WHY: installs Debian's package when its program is missing.
+need_package() {
+  local package=$1 program=$2 why=$3 policy=/usr/sbin/policy-rc.d made=
+  PATH=$PATH:/usr/sbin command -v "$program" >/dev/null && return 0
+  command -v apt-get >/dev/null || stop 1 "$program is missing and this is no Debian: install $package ($why)."
+  as_root true || stop 1 "$program is missing and you may not install here: ask for Debian's package $package ($why), or run once as root: apt-get install $package"
+  say "installing Debian's package $package: $why."
+  # Nothing that is installed may start a server of the system.
+  if [ ! -e "$policy" ]; then
+    printf '#!/bin/sh\nexit 101\n' | as_root tee "$policy" >/dev/null && as_root chmod +x "$policy" && made=yes
+  fi
+  local log; log=$(mktemp)
+  if ! { as_root apt-get update -qq && as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$package"; } >"$log" 2>&1 </dev/null; then
+    [ -z "$made" ] || as_root rm -f "$policy"
+    tail -3 "$log" >&2
+    stop 1 "$package could not be installed: mend what stands above, then start again (all of it: $log)."
+  fi
+  [ -z "$made" ] || as_root rm -f "$policy"
+  rm -f "$log"
+}
+
+# Sets $java to the newest JDK of 25 or more.
+need_java() {
+  local candidate version best=0
+  java=
+  for candidate in "${JAVA_HOME:-/nowhere}" /usr/lib/jvm/*; do
+    [ -x "$candidate/bin/javac" ] && [ -r "$candidate/release" ] || continue
+    version=$(sed -n 's/^JAVA_VERSION="\([0-9]*\).*/\1/p' "$candidate/release")
+    if [ "${version:-0}" -ge 25 ] && [ "$version" -gt "$best" ]; then best=$version java=$candidate/bin/java; fi
+  done
+  [ -n "$java" ] || stop 1 "no JDK of 25 or newer under /usr/lib/jvm or JAVA_HOME: install one (Debian's openjdk-25-jdk or Temurin's temurin-25-jdk) and start again."
+}
+
+# Sets $jar, and builds it when a source is newer.
+need_jar() {
+  jar=$here/web/target/lochan.jar
+  if [ -f "$jar" ] && [ -z "$(find "$here/pom.xml" "$here"/*/pom.xml "$here"/*/src/main "$here/web/package-lock.json" -newer "$jar" -print -quit)" ]; then
+    return 0
+  fi
+  need_package maven mvn "it builds Lochan"
+  need_package npm npm "it builds the styles and fonts that Lochan ships"
+  need_package mariadb-server mariadbd "the build makes the database classes from it, and Lochan keeps its records in a private server of it"
+  say "building, which takes about a minute (longer the first time) …"
+  local log=$here/build.log
+  if ! mvn -B -q -f "$here/pom.xml" -DskipTests package >"$log" 2>&1 </dev/null; then
+    grep -m3 ERROR "$log" >&2 || tail -3 "$log" >&2
+    stop 1 "the build failed: $log says why."
+  fi
+  rm -f "$log"
+  touch "$jar"
+}
