@@ -20,7 +20,7 @@ import org.springframework.context.ConfigurableApplicationContext;
  * Starts the web application beside its own MariaDB, or on a server elsewhere. The environment says how: {@code LOCHAN_PORT},
  * {@code LOCHAN_HOME}, {@code LOCHAN_BIND}, {@code LOCHAN_DB_URL} with {@code LOCHAN_DB_USER} and {@code LOCHAN_DB_PASSWORD}.
  */
-@SpringBootApplication
+@SpringBootApplication(exclude = org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration.class)
 public class Server {
 
     private static final int USUAL_PORT = 8480;

@@ -10,19 +10,18 @@ import lochan.web.brief.Briefs;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Loads the shipped event files into the demo account, once. */
+/** Loads the shipped event files into the demo account, once, before the first page is answered. */
 @Component
 @ConditionalOnProperty("lochan.demo")
-class DemoLoader implements ApplicationRunner {
+class DemoLoader implements SmartInitializingSingleton {
 
-    static final List<String> FILES = List.of("demo/tarn-arms-open.event.json", "demo/spring-shakedown.event.json");
+    static final List<String> FILES = List.of("demo/two-arms-open.event.json", "demo/april-shakedown.event.json");
 
     private final Accounts accounts;
     private final Briefs briefs;
@@ -38,7 +37,7 @@ class DemoLoader implements ApplicationRunner {
 
     /** The account's password is known to nobody: it is entered by the sign-in page's own button. */
     @Override
-    public void run(ApplicationArguments arguments) {
+    public void afterSingletonsInstantiated() {
         transaction.executeWithoutResult(t -> {
             Angler demo = accounts.findOrMake("demo", UUID.randomUUID().toString());
             if (briefs.all(demo.accountId()).isEmpty()) {

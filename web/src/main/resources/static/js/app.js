@@ -1,0 +1,64 @@
+// What all pages do: each part looks for its own elements and leaves pages without them alone.
+import { watchLogs } from './log.js';
+
+/** Counts the minutes since a stop began. */
+function runClocks() {
+  for (const element of document.querySelectorAll('[data-running-since]')) {
+    const began = performance.now() - 1000 * Number(element.dataset.seconds);
+    const show = () => {
+      const minutes = Math.floor((performance.now() - began) / 60000);
+      element.textContent = minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
+    };
+    show();
+    setInterval(show, 10000);
+  }
+}
+
+/** Fills a field with the device's position where the device has one. */
+function offerPositions() {
+  for (const button of document.querySelectorAll('[data-boat-position]')) {
+    if (!('geolocation' in navigator) || !window.isSecureContext) continue;
+    button.hidden = false;
+    button.addEventListener('click', () => {
+      button.disabled = true;
+      navigator.geolocation.getCurrentPosition(
+        ({ coords }) => {
+          document.getElementById(button.dataset.boatPosition).value = `${coords.latitude.toFixed(5)}, ${coords.longitude.toFixed(5)}`;
+          button.disabled = false;
+        },
+        () => {
+          button.textContent = 'No position from this device: type it';
+          button.disabled = false;
+        },
+        { enableHighAccuracy: true, timeout: 15000 },
+      );
+    });
+  }
+}
+
+/** Sends a form of choices as soon as one is changed. */
+function watchChoices() {
+  for (const form of document.querySelectorAll('form[data-auto]')) {
+    form.addEventListener('change', () => form.requestSubmit());
+  }
+}
+
+/** A second tap on a button whose answer is on its way would send twice. */
+function guardTaps() {
+  for (const form of document.querySelectorAll('form[data-tap]')) {
+    form.addEventListener('submit', (event) => {
+      if (form.dataset.sent) {
+        event.preventDefault();
+        return;
+      }
+      form.dataset.sent = 'true';
+    });
+  }
+  window.addEventListener('pageshow', () => document.querySelectorAll('form[data-sent]').forEach((form) => delete form.dataset.sent));
+}
+
+runClocks();
+offerPositions();
+watchChoices();
+guardTaps();
+watchLogs();

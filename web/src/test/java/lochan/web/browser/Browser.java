@@ -1,0 +1,32 @@
+package lochan.web.browser;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+
+/** Headless Chromium as Debian ships it. */
+final class Browser implements AutoCloseable {
+
+    private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+
+    private final Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final com.microsoft.playwright.Browser chromium = playwright.chromium().launch(new BrowserType.LaunchOptions()
+            .setExecutablePath(CHROMIUM).setArgs(List.of("--no-sandbox", "--disable-dev-shm-usage", "--disable-gpu",
+                    "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+
+    /** A fresh window of a size, as of a new visitor. */
+    Page window(int width, int height) {
+        BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(width, height)
+                .setDeviceScaleFactor(1).setLocale("en-US").setTimezoneId("America/Boise"));
+        return context.newPage();
+    }
+
+    @Override
+    public void close() {
+        playwright.close();
+    }
+}

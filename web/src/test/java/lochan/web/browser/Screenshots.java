@@ -1,0 +1,92 @@
+package lochan.web.browser;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+
+/** Takes the pictures of the main views from a running demo. Arguments: its address, the folder for the pictures. */
+final class Screenshots {
+
+    private static final String EVENT = "Two Arms Open";
+
+    private final String address;
+    private final Path folder;
+
+    private Screenshots(String address, Path folder) {
+        this.address = address;
+        this.folder = folder;
+    }
+
+    public static void main(String[] arguments) {
+        Screenshots shots = new Screenshots(arguments[0], Path.of(arguments[1]));
+        try (Browser browser = new Browser()) {
+            shots.laptop(browser.window(1280, 800));
+            shots.phone(browser.window(390, 844));
+        }
+    }
+
+    private void laptop(Page page) {
+        enter(page);
+        setClock(page, "Last practice evening");
+        shoot(page, "events");
+        String event = open(page);
+        view(page, event, "brief");
+        view(page, event, "spots");
+        view(page, event, "practice");
+        view(page, event, "standings");
+        page.locator("tbody a").first().click();
+        shoot(page, "evidence");
+        view(page, event, "plan");
+        setClock(page, "Day 1, 09:40");
+        view(page, event, "competition");
+    }
+
+    private void phone(Page page) {
+        enter(page);
+        setClock(page, "Day 1, 09:40");
+        String event = open(page);
+        page.navigate(event + "/competition");
+        shoot(page, "competition-phone");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Before dawn")).click();
+        page.navigate(event + "/competition");
+        shoot(page, "competition-dawn");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Daylight")).click();
+        setClock(page, "Last practice evening");
+        page.navigate(event + "/practice");
+        page.getByLabel("Where").selectOption("mill-ledge");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start now")).click();
+        shoot(page, "practice-phone");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stop fishing here")).click();
+        page.navigate(page.url());
+        page.locator("section table a").first().click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete this stop")).click();
+        page.navigate(event + "/brief");
+        shoot(page, "brief-phone");
+        page.navigate(event + "/standings");
+        shoot(page, "standings-phone");
+    }
+
+    private void enter(Page page) {
+        page.navigate(address + "/sign-in");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in as the demo angler")).click();
+    }
+
+    private static void setClock(Page page, String moment) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(moment)).click();
+    }
+
+    private static String open(Page page) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(EVENT)).first().click();
+        return page.url().replaceAll("/brief$", "");
+    }
+
+    private void view(Page page, String event, String name) {
+        page.navigate(event + "/" + name);
+        shoot(page, name);
+    }
+
+    private void shoot(Page page, String name) {
+        page.evaluate("document.fonts.ready");
+        page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+    }
+}
