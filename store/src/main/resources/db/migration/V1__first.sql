@@ -35,6 +35,7 @@ CREATE TABLE event (
     settle_minutes         DOUBLE       NOT NULL,
     fuel_litres            DOUBLE,
     litres_per_km          DOUBLE,
+    boat_entered           JSON         NOT NULL,
     entered                JSON         NOT NULL,
     created_at             DATETIME(3)  NOT NULL DEFAULT UTC_TIMESTAMP(3),
     deleted_at             DATETIME(3),

@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.event.CompetitionDay;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.ForecastPeriod;
 

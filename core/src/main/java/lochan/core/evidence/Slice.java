@@ -9,7 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.PracticeStop;

@@ -22,6 +22,22 @@ public record PracticeStop(String id, String spotId, Instant start, Instant end,
         bites = List.copyOf(bites);
     }
 
+    public PracticeStop withEnd(Instant newEnd) {
+        return new PracticeStop(id, spotId, start, newEnd, anglers, presentations, follows, bites, conditions);
+    }
+
+    public PracticeStop withFollows(int newFollows) {
+        return new PracticeStop(id, spotId, start, end, anglers, presentations, newFollows, bites, conditions);
+    }
+
+    public PracticeStop withPresentations(List<PresentationTime> newPresentations) {
+        return new PracticeStop(id, spotId, start, end, anglers, newPresentations, follows, bites, conditions);
+    }
+
+    public PracticeStop withConditions(Conditions newConditions) {
+        return new PracticeStop(id, spotId, start, end, anglers, presentations, follows, bites, newConditions);
+    }
+
     /** The presentation of a bite: the one noted, or the stop's only one; null when it cannot be told. */
     public String presentationOf(Bite bite) {
         if (bite.presentationId() != null) {

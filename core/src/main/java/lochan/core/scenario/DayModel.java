@@ -10,7 +10,7 @@ import java.util.Set;
 import lochan.core.Assumptions;
 import lochan.core.evidence.Bin;
 import lochan.core.evidence.Slice;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.practice.Presentation;
 import lochan.core.rate.Cell;
 import lochan.core.rate.LandingChance;

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import lochan.core.Assumptions;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.event.SpeciesRule;
 import lochan.core.rate.Pattern;
 import org.apache.commons.statistics.distribution.NormalDistribution;

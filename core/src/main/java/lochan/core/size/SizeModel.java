@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import lochan.core.Assumptions;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.practice.Bite;

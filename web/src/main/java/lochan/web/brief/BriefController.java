@@ -11,6 +11,7 @@ import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
+import lochan.web.competition.CompetitionLog;
 import lochan.web.form.Form;
 import lochan.web.page.Undo;
 import lochan.web.practice.Practice;
@@ -31,10 +32,12 @@ class BriefController {
     private final Briefs briefs;
     private final Accounts accounts;
     private final Practice practice;
+    private final CompetitionLog competition;
     private final Clock clock;
 
-    BriefController(Briefs briefs, Accounts accounts, Practice practice, Clock clock) {
+    BriefController(Briefs briefs, Accounts accounts, Practice practice, CompetitionLog competition, Clock clock) {
         this.practice = practice;
+        this.competition = competition;
         this.briefs = briefs;
         this.accounts = accounts;
         this.clock = clock;
@@ -77,7 +80,10 @@ class BriefController {
                 RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<BriefForm.Read> read = BriefForm.read(form, briefs.boat(key));
-        read.ifPresent(r -> form.violations(briefs.conflicts(key, r.brief())));
+        read.ifPresent(r -> {
+            form.violations(briefs.conflicts(key, r.brief()));
+            form.violations(competition.conflict(key, r.brief()).stream().toList());
+        });
         if (!form.ok()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(form, model);

@@ -81,7 +81,8 @@ final class BriefForm {
     }
 
     private static void putBoat(Form form, Boat boat, Units units) {
-        form.put("runMps", units.typedSpeed(boat.runMps())).put("roughMps", units.typedSpeed(boat.roughMps()))
+        form.put("runMps", boat.runMps(), boat.entered(), QuantityText::mps, units.typedSpeed(boat.runMps()))
+                .put("roughMps", boat.roughMps(), boat.entered(), QuantityText::mps, units.typedSpeed(boat.roughMps()))
                 .put("settleMinutes", plain(boat.settleMinutes()));
     }
 
@@ -92,7 +93,7 @@ final class BriefForm {
     }
 
     private static String plain(double number) {
-        return new java.math.BigDecimal(number).stripTrailingZeros().toPlainString();
+        return java.math.BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
     }
 
     private static String position(Position p) {
@@ -234,6 +235,6 @@ final class BriefForm {
             form.error("settleMinutes", "Settling takes " + form.value("settleMinutes") + " minutes: expected 0 to 120.");
         }
         return new Boat(run == null ? before.runMps() : run, rough == null ? before.roughMps() : rough,
-                settle == null ? before.settleMinutes() : settle, before.fuelLitres(), before.litresPerKm());
+                settle == null ? before.settleMinutes() : settle, before.fuelLitres(), before.litresPerKm(), form.entered("runMps", "roughMps"));
     }
 }

@@ -78,7 +78,8 @@ class BriefRepository {
 
     Boat boat(EventKey key) {
         EventRecord e = db.selectFrom(EVENT).where(is(key)).fetchSingle();
-        return new Boat(e.getRunMps(), e.getRoughMps(), e.getSettleMinutes(), e.getFuelLitres(), e.getLitresPerKm());
+        return new Boat(e.getRunMps(), e.getRoughMps(), e.getSettleMinutes(), e.getFuelLitres(), e.getLitresPerKm(),
+                JsonText.map(e.getBoatEntered()));
     }
 
     EventKey add(long accountId, Brief brief, Boat boat) {
@@ -119,7 +120,7 @@ class BriefRepository {
 
     private static void fill(EventRecord record, Boat boat) {
         record.setRunMps(boat.runMps()).setRoughMps(boat.roughMps()).setSettleMinutes(boat.settleMinutes())
-                .setFuelLitres(boat.fuelLitres()).setLitresPerKm(boat.litresPerKm());
+                .setFuelLitres(boat.fuelLitres()).setLitresPerKm(boat.litresPerKm()).setBoatEntered(JsonText.of(boat.entered()));
     }
 
     private void addLists(EventKey key, Brief brief) {

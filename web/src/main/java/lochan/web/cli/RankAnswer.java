@@ -1,8 +1,8 @@
 package lochan.web.cli;
 
 import java.util.List;
-import lochan.core.plan.Worth;
-import lochan.core.plan.TwoHourValue;
+import lochan.core.planning.Worth;
+import lochan.core.planning.TwoHourValue;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;

@@ -3,7 +3,7 @@ package lochan.web.cli;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
-import lochan.core.plan.PlanValue;
+import lochan.core.planning.PlanValue;
 import lochan.core.scenario.DayModel;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;

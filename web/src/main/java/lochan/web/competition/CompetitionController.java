@@ -8,7 +8,7 @@ import java.util.UUID;
 import lochan.core.Violation;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.event.Format;
 import lochan.core.event.Species;
 import lochan.core.quantity.QuantityText;

@@ -34,6 +34,20 @@ public class CompetitionLog {
         return repository.all(key);
     }
 
+    /** What forbids other rules: an entry of the log that could not stand under them. */
+    public Optional<Violation> conflict(EventKey key, Brief brief) {
+        BagLog log = new BagLog(brief);
+        for (Entry entry : repository.all(key)) {
+            Optional<Violation> refusal = log.append(entry);
+            if (refusal.isPresent()) {
+                String time = entry.at().atZone(brief.timeZone()).toLocalTime().withSecond(0).withNano(0).toString();
+                return Optional.of(new Violation("limit", "Under these rules the entry of " + time + " in the competition log could not stand ("
+                        + refusal.get().message() + ") Void or correct it first, or keep the rules."));
+            }
+        }
+        return Optional.empty();
+    }
+
     public void addAll(EventKey key, List<Entry> entries) {
         repository.add(key, entries);
     }

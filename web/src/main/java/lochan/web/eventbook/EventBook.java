@@ -3,7 +3,7 @@ package lochan.web.eventbook;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.water.Spot;
 import lochan.web.brief.Briefs;

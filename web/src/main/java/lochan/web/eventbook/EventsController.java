@@ -12,7 +12,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
 import lochan.core.event.Brief;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.web.account.Angler;
 import lochan.web.brief.Briefs;
 import lochan.web.brief.EventKey;

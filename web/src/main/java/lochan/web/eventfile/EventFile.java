@@ -2,7 +2,7 @@ package lochan.web.eventfile;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 
 /**
  * An event as its file holds it.

@@ -13,7 +13,7 @@ import lochan.core.event.Boat;
 import lochan.core.event.Brief;
 import lochan.core.event.BriefRules;
 import lochan.core.event.CompetitionDay;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
@@ -21,7 +21,7 @@ import lochan.core.event.Position;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.plan.Plan;
-import lochan.core.plan.PlanRules;
+import lochan.core.planning.PlanRules;
 import lochan.core.plan.PlanStop;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
@@ -194,7 +194,7 @@ public final class EventFileReader {
             return Boat.USUAL;
         }
         Boat boat = new Boat(f.number("runMps", 0.5, 60), f.number("roughMps", 0.5, 60), f.number("settleMinutes", 0, 120),
-                f.numberOrNull("fuelLitres", 0, MUCH), f.numberOrNull("litresPerKm", 0, MUCH));
+                f.numberOrNull("fuelLitres", 0, MUCH), f.numberOrNull("litresPerKm", 0, MUCH), f.entered("runMps"));
         f.keepUnknown();
         return boat;
     }
@@ -233,7 +233,7 @@ public final class EventFileReader {
         List<Bite> bites = f.list("bites", (b, i) -> bite(b, brief, start, end));
         JsonFields c = f.object("conditions");
         Conditions conditions = new Conditions(c.numberOrNull("waterTempC", -5, 50), c.numberOrNull("visibilityM", 0.01, 100),
-                c.numberOrNull("windMps", 0, 100), c.choiceOrNull("sky", Sky.class), c.wholeOrNull("boatsNear", 0, 1000));
+                c.numberOrNull("windMps", 0, 100), c.choiceOrNull("sky", Sky.class), c.wholeOrNull("boatsNear", 0, 1000), c.entered("waterTempC"));
         c.keepUnknown();
         return new PracticeStop(id, spot, start, end, f.whole("anglers", 1, 2, 1), presentations, f.whole("follows", 0, 1000, 0), bites,
                 conditions);

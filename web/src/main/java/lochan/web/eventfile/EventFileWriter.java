@@ -11,7 +11,7 @@ import lochan.core.Coded;
 import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
 import lochan.core.event.Brief;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
 import lochan.core.plan.Plan;
@@ -125,6 +125,7 @@ public final class EventFileWriter {
         number(node, "settleMinutes", boat.settleMinutes());
         number(node, "fuelLitres", boat.fuelLitres());
         number(node, "litresPerKm", boat.litresPerKm());
+        entered(node, boat.entered());
         return withUnknown(node, "/boat");
     }
 
@@ -169,6 +170,7 @@ public final class EventFileWriter {
         number(conditions, "windMps", c.windMps());
         code(conditions, "sky", c.sky());
         conditions.put("boatsNear", c.boatsNear());
+        entered(conditions, c.entered());
         node.set("conditions", withUnknown(conditions, pointer + "/conditions"));
         return withUnknown(node, pointer);
     }

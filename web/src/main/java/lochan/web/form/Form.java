@@ -95,6 +95,13 @@ public final class Form {
         return Map.copyOf(entered);
     }
 
+    /** The same for some fields only. */
+    public Map<String, String> entered(String... names) {
+        Map<String, String> some = new LinkedHashMap<>(entered);
+        some.keySet().retainAll(List.of(names));
+        return Map.copyOf(some);
+    }
+
     /** A quantity in SI; null when empty or wrong. */
     public Double quantity(String name, Reader reader) {
         if (!has(name)) {

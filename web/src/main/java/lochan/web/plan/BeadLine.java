@@ -7,7 +7,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import lochan.core.event.CompetitionDay;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.evidence.Sunrise;
 import lochan.core.plan.Plan;
 

@@ -6,7 +6,6 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
@@ -101,7 +100,7 @@ public class Practice {
         PracticeStop last = stops.getLast().stop();
         Conditions c = last.conditions();
         boolean fresh = Duration.between(last.start(), at).abs().compareTo(Duration.ofHours(6)) <= 0;
-        return fresh ? new Conditions(c.waterTempC(), c.visibilityM(), c.windMps(), c.sky(), null) : Conditions.UNKNOWN;
+        return fresh ? new Conditions(c.waterTempC(), c.visibilityM(), c.windMps(), c.sky(), null, c.entered()) : Conditions.UNKNOWN;
     }
 
     @Transactional
@@ -115,48 +114,39 @@ public class Practice {
     private void end(EventKey key, LoggedStop logged, Instant at) {
         Instant earliest = logged.stop().bites().stream().map(Bite::at).filter(java.util.Objects::nonNull)
                 .reduce(logged.stop().start().plusSeconds(1), (a, b) -> a.isAfter(b) ? a : b);
-        save(key, withEnd(logged.stop(), at.isAfter(earliest) ? at : earliest), logged.entered());
+        save(key, logged.stop().withEnd(at.isAfter(earliest) ? at : earliest));
     }
 
     @Transactional
     void reopen(EventKey key, String stop) {
-        LoggedStop logged = logged(key, stop);
-        save(key, withEnd(logged.stop(), null), logged.entered());
-    }
-
-    private static PracticeStop withEnd(PracticeStop s, Instant end) {
-        return new PracticeStop(s.id(), s.spotId(), s.start(), end, s.anglers(), s.presentations(), s.follows(), s.bites(), s.conditions());
+        save(key, logged(key, stop).stop().withEnd(null));
     }
 
     @Transactional
     void addFollows(EventKey key, String stop, int more) {
-        LoggedStop logged = logged(key, stop);
-        PracticeStop s = logged.stop();
-        save(key, new PracticeStop(s.id(), s.spotId(), s.start(), s.end(), s.anglers(), s.presentations(), Math.max(0, s.follows() + more),
-                s.bites(), s.conditions()), logged.entered());
+        PracticeStop s = logged(key, stop).stop();
+        save(key, s.withFollows(Math.max(0, s.follows() + more)));
     }
 
     /** Adds a finished stop, or saves one that is there. */
     @Transactional
-    void save(EventKey key, PracticeStop stop, Map<String, String> entered) {
+    void save(EventKey key, PracticeStop stop) {
         if (repository.stop(key, stop.id()).isEmpty()) {
             repository.add(key, List.of(stop));
         }
-        repository.update(key, stop, entered);
+        repository.update(key, stop);
     }
 
     /** Logs a bite; its presentation counts as fished there from now on. Sent twice, it is there once. */
     @Transactional
     void addBite(EventKey key, String stop, LoggedBite bite) {
-        LoggedStop logged = logged(key, stop);
-        PracticeStop s = logged.stop();
+        PracticeStop s = logged(key, stop).stop();
         repository.addBite(key, stop, bite);
         String presentation = bite.bite().presentationId();
         if (presentation != null && s.presentations().stream().noneMatch(p -> p.presentationId().equals(presentation))) {
             List<PresentationTime> more = new ArrayList<>(s.presentations());
             more.add(new PresentationTime(presentation, null));
-            save(key, new PracticeStop(s.id(), s.spotId(), s.start(), s.end(), s.anglers(), more, s.follows(), s.bites(), s.conditions()),
-                    logged.entered());
+            save(key, s.withPresentations(more));
         }
     }
 

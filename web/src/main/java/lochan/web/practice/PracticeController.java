@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Hooks;
@@ -234,8 +234,7 @@ class PracticeController {
         Conditions read = StopForm.conditions(form);
         PracticeStop s = practice.logged(key, stop).stop();
         if (form.ok()) {
-            practice.save(key, new PracticeStop(s.id(), s.spotId(), s.start(), s.end(), s.anglers(), s.presentations(), s.follows(), s.bites(), read),
-                    form.entered());
+            practice.save(key, s.withConditions(read));
             flash.addFlashAttribute("notice", "Conditions noted; they are carried on to the next stops.");
         } else {
             flash.addFlashAttribute("trouble", String.join(" ", form.allErrors().values().stream().flatMap(List::stream).toList()));
@@ -285,7 +284,7 @@ class PracticeController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return stopPage(event, before, form, model);
         }
-        practice.save(key, stop.orElseThrow(), form.entered());
+        practice.save(key, stop.orElseThrow());
         flash.addFlashAttribute("notice", before == null ? "Stop logged. Its strikes can be added now." : "Stop saved.");
         return before == null ? "redirect:" + path(key, "practice/stops/edit", "stop", id) : back(key);
     }

@@ -118,9 +118,10 @@ class PracticeRepository {
     }
 
     private static LoggedStop stop(StopRecord r, List<PresentationTime> presentations, List<LoggedBite> bites) {
-        Conditions conditions = new Conditions(r.getWaterTempC(), r.getVisibilityM(), r.getWindMps(), sky(r.getSky()), r.getBoatsNear());
+        Conditions conditions = new Conditions(r.getWaterTempC(), r.getVisibilityM(), r.getWindMps(), sky(r.getSky()), r.getBoatsNear(),
+                JsonText.map(r.getEntered()));
         return new LoggedStop(new PracticeStop(r.getCode(), r.getSpotCode(), r.getStartAt(), r.getEndAt(), r.getAnglers(), presentations,
-                r.getFollows(), bites.stream().map(LoggedBite::bite).toList(), conditions), bites, JsonText.map(r.getEntered()));
+                r.getFollows(), bites.stream().map(LoggedBite::bite).toList(), conditions), bites);
     }
 
     private static LoggedBite bite(BiteRecord r) {
@@ -140,7 +141,7 @@ class PracticeRepository {
         int next = next(STOP, STOP.ORDINAL, stopIn(key));
         List<TableRecord<?>> rows = new ArrayList<>();
         for (PracticeStop stop : stops) {
-            rows.add(filled(stop, Map.of()).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next++).setCode(stop.id()));
+            rows.add(filled(stop).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next++).setCode(stop.id()));
             rows.addAll(presentationRows(key, stop));
             for (int i = 0; i < stop.bites().size(); i++) {
                 rows.add(filled(stop.bites().get(i)).setEventId(key.eventId()).setAccountId(key.accountId()).setStopCode(stop.id())
@@ -150,8 +151,8 @@ class PracticeRepository {
         db.batchInsert(rows).execute();
     }
 
-    void update(EventKey key, PracticeStop stop, Map<String, String> entered) {
-        db.update(STOP).set(filled(stop, entered)).where(stopIn(key)).and(STOP.CODE.eq(stop.id())).execute();
+    void update(EventKey key, PracticeStop stop) {
+        db.update(STOP).set(filled(stop)).where(stopIn(key)).and(STOP.CODE.eq(stop.id())).execute();
         db.deleteFrom(STOP_PRESENTATION).where(STOP_PRESENTATION.EVENT_ID.eq(key.eventId()))
                 .and(STOP_PRESENTATION.ACCOUNT_ID.eq(key.accountId())).and(STOP_PRESENTATION.STOP_CODE.eq(stop.id())).execute();
         db.batchInsert(presentationRows(key, stop)).execute();
@@ -166,11 +167,11 @@ class PracticeRepository {
         return rows;
     }
 
-    private StopRecord filled(PracticeStop stop, Map<String, String> entered) {
+    private StopRecord filled(PracticeStop stop) {
         Conditions c = stop.conditions();
         return db.newRecord(STOP).setSpotCode(stop.spotId()).setStartAt(stop.start()).setEndAt(stop.end()).setAnglers(stop.anglers())
                 .setFollows(stop.follows()).setWaterTempC(c.waterTempC()).setVisibilityM(c.visibilityM()).setWindMps(c.windMps())
-                .setSky(c.sky() == null ? null : c.sky().code()).setBoatsNear(c.boatsNear()).setEntered(JsonText.of(entered));
+                .setSky(c.sky() == null ? null : c.sky().code()).setBoatsNear(c.boatsNear()).setEntered(JsonText.of(c.entered()));
     }
 
     private BiteRecord filled(Bite bite) {

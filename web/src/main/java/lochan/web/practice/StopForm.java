@@ -33,12 +33,12 @@ final class StopForm {
                 .put("anglers", stop.anglers()).put("follows", stop.follows());
         for (PresentationTime p : stop.presentations()) {
             form.put("fished/" + p.presentationId(), "on");
-            form.put("minutes/" + p.presentationId(), p.minutes() == null ? "" : new java.math.BigDecimal(p.minutes()).stripTrailingZeros().toPlainString());
+            form.put("minutes/" + p.presentationId(), p.minutes() == null ? "" : java.math.BigDecimal.valueOf(p.minutes()).stripTrailingZeros().toPlainString());
         }
         Conditions c = stop.conditions();
-        form.put("waterTempC", c.waterTempC(), logged.entered(), QuantityText::celsius, units.typedTemperature(c.waterTempC()));
-        form.put("visibilityM", c.visibilityM(), logged.entered(), QuantityText::metres, units.typedDepth(c.visibilityM()));
-        form.put("windMps", c.windMps(), logged.entered(), QuantityText::mps, units.typedSpeed(c.windMps()));
+        form.put("waterTempC", c.waterTempC(), c.entered(), QuantityText::celsius, units.typedTemperature(c.waterTempC()));
+        form.put("visibilityM", c.visibilityM(), c.entered(), QuantityText::metres, units.typedDepth(c.visibilityM()));
+        form.put("windMps", c.windMps(), c.entered(), QuantityText::mps, units.typedSpeed(c.windMps()));
         return form.put("sky", c.sky() == null ? "" : c.sky().code()).put("boatsNear", c.boatsNear());
     }
 
@@ -105,7 +105,7 @@ final class StopForm {
         if (boats != null && (boats < 0 || boats > 1000)) {
             form.error("boatsNear", "Boats near is " + boats + ": expected 0 to 1000.");
         }
-        return new Conditions(temperature, visibility, wind, form.choice("sky", Sky.class), boats);
+        return new Conditions(temperature, visibility, wind, form.choice("sky", Sky.class), boats, form.entered());
     }
 
     static Form of(Bite bite, ZoneId zone, Units units) {

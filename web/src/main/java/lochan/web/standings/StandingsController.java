@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.evidence.Bin;
 import lochan.core.practice.PracticeStop;
 import lochan.core.rate.Cell;

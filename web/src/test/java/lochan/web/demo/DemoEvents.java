@@ -19,7 +19,7 @@ import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
 import lochan.core.event.Brief;
 import lochan.core.event.CompetitionDay;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;

@@ -1,4 +1,4 @@
-package lochan.core.plan;
+package lochan.core.planning;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -14,6 +14,7 @@ import java.util.function.Predicate;
 import lochan.core.Assumptions;
 import lochan.core.event.Brief;
 import lochan.core.event.Position;
+import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;

@@ -1,4 +1,4 @@
-package lochan.core.plan;
+package lochan.core.planning;
 
 import java.util.Arrays;
 import java.util.HashMap;
@@ -6,8 +6,9 @@ import java.util.List;
 import java.util.Map;
 import lochan.core.competition.Bag;
 import lochan.core.competition.Fish;
-import lochan.core.event.EventData;
+import lochan.core.eventdata.EventData;
 import lochan.core.evidence.Bin;
+import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.CellScenarios;
 import lochan.core.scenario.ScenarioSet;

@@ -1,4 +1,4 @@
-package lochan.core.plan;
+package lochan.core.planning;
 
 import java.time.Duration;
 import java.util.HashMap;

@@ -1,4 +1,4 @@
-package lochan.core.plan;
+package lochan.core.planning;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -7,8 +7,10 @@ import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.Violation;
 import lochan.core.event.CompetitionDay;
-import lochan.core.event.EventData;
 import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
 import lochan.core.water.Runs;
 import lochan.core.water.Spot;
 

@@ -1,8 +1,10 @@
-package lochan.core.event;
+package lochan.core.eventdata;
 
 import java.util.List;
 import java.util.Optional;
 import lochan.core.competition.Entry;
+import lochan.core.event.Boat;
+import lochan.core.event.Brief;
 import lochan.core.plan.Plan;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;

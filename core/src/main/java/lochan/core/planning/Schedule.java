@@ -1,10 +1,11 @@
-package lochan.core.plan;
+package lochan.core.planning;
 
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import lochan.core.evidence.Bin;
+import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
 
 /** A plan's stops cut where bins change, so that each segment has one rate and lies in one hour of the day. */

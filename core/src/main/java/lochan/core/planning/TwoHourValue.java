@@ -1,4 +1,4 @@
-package lochan.core.plan;
+package lochan.core.planning;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import lochan.core.evidence.Bin;
+import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.ScenarioSet;
 

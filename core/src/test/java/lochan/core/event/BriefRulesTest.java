@@ -1,0 +1,64 @@
+package lochan.core.event;
+
+import static lochan.core.Sample.at;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import lochan.core.Sample;
+import lochan.core.Violation;
+import org.junit.jupiter.api.Test;
+
+class BriefRulesTest {
+
+    private static Brief with(String name, Integer limit, int anglers, Double target, List<SpeciesRule> species, Penalties penalties,
+                              List<CompetitionDay> days) {
+        return new Brief(name, Sample.ZONE, Format.LIMIT_WEIGHT, limit, anglers, target, null, species, penalties, Gear.FREE, List.of(), days,
+                Sample.LAUNCH, Sample.LAUNCH, Map.of());
+    }
+
+    private static CompetitionDay day(String date, String start, String checkIn) {
+        return new CompetitionDay(LocalDate.parse("2027-" + date), at(start), at(checkIn));
+    }
+
+    private static List<String> fields(Brief brief) {
+        return BriefRules.check(brief).stream().map(Violation::field).toList();
+    }
+
+    @Test
+    void acceptsAUsualBrief() {
+        assertThat(BriefRules.check(Sample.brief(5, List.of(Sample.LARGEMOUTH)))).isEmpty();
+    }
+
+    @Test
+    void findsAllViolationsAtOnce() {
+        SpeciesRule bad = new SpeciesRule(Species.SPOTTED, -1.0, -2);
+        Brief brief = with(" ", 0, 3, Double.NaN, List.of(bad, bad), new Penalties(-1.0, Double.NaN, null, null),
+                List.of(day("06-05", "06-05T06:00", "06-05T06:00"), day("06-05", "06-06T06:00", "06-07T07:00")));
+
+        assertThat(fields(brief)).containsExactlyInAnyOrder("name", "limit", "anglers", "targetGrams", "species/0/minLengthMm",
+                "species/0/bagLimit", "species/1/code", "species/1/minLengthMm", "species/1/bagLimit", "penalties/deadFishGrams",
+                "penalties/lateGramsPerMinute", "days/0/checkIn", "days/1/start", "days/1/checkIn", "days/1/date");
+    }
+
+    @Test
+    void asksForADayAndASpecies() {
+        assertThat(fields(with("Open", 5, 1, null, List.of(), Penalties.NONE, List.of()))).containsExactlyInAnyOrder("species", "days");
+    }
+
+    @Test
+    void acceptsANightThatEndsTheNextMorning() {
+        Brief night = with("Night", 5, 1, null, List.of(Sample.LARGEMOUTH), Penalties.NONE, List.of(day("06-05", "06-05T20:00", "06-06T04:00")));
+
+        assertThat(BriefRules.check(night)).isEmpty();
+    }
+
+    @Test
+    void everyFishCountsWithoutALimit() {
+        Brief brief = Sample.brief(Format.EVERY_FISH, null, List.of(Sample.LARGEMOUTH), null);
+
+        assertThat(BriefRules.check(brief)).isEmpty();
+        assertThat(brief.countingFish()).isEqualTo(Integer.MAX_VALUE);
+    }
+}
