@@ -73,14 +73,18 @@ public final class BestFish {
         return first + LN_STEP * (sum + GRID[lambda.length - 1] * expected(lambda[lambda.length - 1], 0) / 2);
     }
 
-    /** ∫ over [from, to] inside the grid's interval that ends at point i, with so many fish of the well heavier. */
+    /**
+     * ∫ over [from, to] inside the grid's interval that ends at point i, with so many fish of the well heavier: those exactly, what is
+     * to come by a trapezoid.
+     */
     private double piece(double[] lambda, int i, double from, double to, int heavier) {
+        double certain = (to - from) * Math.min(heavier, limit);
         if (i == 0) {
-            return (to - from) * expected(lambda[0], heavier);
+            return certain + (to - from) * expected(lambda[0], heavier);
         }
         double a = from * expected(at(lambda, i, from), heavier);
         double b = to * expected(at(lambda, i, to), heavier);
-        return (a + b) / 2 * (from == GRID[i - 1] && to == GRID[i] ? LN_STEP : Math.log(to / from));
+        return certain + (a + b) / 2 * (from == GRID[i - 1] && to == GRID[i] ? LN_STEP : Math.log(to / from));
     }
 
     private static double at(double[] lambda, int i, double x) {
@@ -91,8 +95,9 @@ public final class BestFish {
                 : lambda[i - 1] + (lambda[i] - lambda[i - 1]) * Math.log(x / GRID[i - 1]) / LN_STEP;
     }
 
+    /** Fish that are expected to count beside the heavier ones of the well. */
     private double expected(double lambda, int heavier) {
-        return heavier >= limit ? limit : heavier + tabulated(lambda, limit - heavier);
+        return heavier >= limit ? 0 : tabulated(lambda, limit - heavier);
     }
 
     private double tabulated(double lambda, int m) {

@@ -1,0 +1,164 @@
+package lochan.core.competition;
+
+import static lochan.core.Sample.at;
+import static lochan.core.Sample.fish;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import lochan.core.Sample;
+import lochan.core.Violation;
+import lochan.core.event.Brief;
+import lochan.core.event.Format;
+import lochan.core.event.Species;
+import org.junit.jupiter.api.Test;
+
+class BagLogTest {
+
+    private static final Brief TWO_FISH = Sample.brief(2, List.of(Sample.LARGEMOUTH));
+
+    private static Entry.Correct correct(String id, String fish, Double grams) {
+        return new Entry.Correct(id, at("06-05T09:00"), fish, grams, null, null);
+    }
+
+    private static Entry.Void undo(String id, String entry) {
+        return new Entry.Void(id, at("06-05T09:00"), entry);
+    }
+
+    private static List<String> well(BagLog log) {
+        return log.bag(1).well().stream().map(Fish::id).toList();
+    }
+
+    private static Verdict last(BagLog log) {
+        return log.rows().getLast().verdict();
+    }
+
+    @Test
+    void culledTagGoesToTheNewFish() {
+        BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), fish("b", 900), fish("c", 1100)));
+
+        assertThat(last(log)).isEqualTo(Verdict.cull("b"));
+        assertThat(log.bag(1).well()).extracting(Fish::tag).containsExactly("Red", "White");
+        assertThat(log.rows().getLast().tag()).isEqualTo("White");
+        assertThat(log.bag(1).needsGrams()).isEqualTo(1000);
+    }
+
+    @Test
+    void aWishedTagIsGivenWhileItIsFree() {
+        Entry.Catch blue = new Entry.Catch("b", at("06-05T07:00"), Species.LARGEMOUTH, 900.0, null, null, null, true, "Blue", null);
+        Entry.Catch again = new Entry.Catch("c", at("06-05T07:10"), Species.LARGEMOUTH, 950.0, null, null, null, true, "Blue", null);
+
+        assertThat(BagLog.replay(TWO_FISH, List.of(blue, again)).bag(1).well()).extracting(Fish::tag).containsExactly("Blue", "Red");
+    }
+
+    @Test
+    void aFishOfExactlyTheMinimumIsLegalAndOneJustUnderIsShort() {
+        BagLog log = new BagLog(TWO_FISH);
+        log.append(fish("a", Species.LARGEMOUTH, 900.0, 355.6));
+        assertThat(last(log).decision()).isEqualTo(Decision.KEEP);
+        log.append(fish("b", Species.LARGEMOUTH, 900.0, 355.5));
+        assertThat(last(log)).isEqualTo(Verdict.release(Verdict.Reason.SHORT, "b"));
+    }
+
+    @Test
+    void aDeadFishStaysAndIsPenalised() {
+        BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 500), fish("b", 900), new Entry.Died("d", at("06-05T08:00"), "a"), fish("c", 800)));
+
+        assertThat(last(log)).isEqualTo(Verdict.release(Verdict.Reason.TOO_LIGHT, "c"));
+        assertThat(log.bag(1).totalGrams()).isEqualTo(1400);
+        assertThat(log.bag(1).netGrams()).isEqualTo(1400 - 113.4);
+        assertThat(log.bag(1).needsGrams()).isEqualTo(900);
+    }
+
+    @Test
+    void nothingCanBeCulledWhenAllAreDead() {
+        BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 500), fish("b", 600), new Entry.Died("d", at("06-05T08:00"), "a"),
+                new Entry.Died("e", at("06-05T08:00"), "b"), fish("c", 3000)));
+
+        assertThat(last(log)).isEqualTo(Verdict.release(Verdict.Reason.NOTHING_TO_CULL, "c"));
+        assertThat(log.bag(1).needsGrams()).isNull();
+    }
+
+    @Test
+    void weightsCloserThanTheScaleCanTellGoOnTheBalance() {
+        Brief scale = Sample.brief(Format.LIMIT_WEIGHT, 1, List.of(Sample.LARGEMOUTH), 20.0);
+        BagLog log = BagLog.replay(scale, List.of(fish("a", 1000), fish("b", 1019)));
+
+        assertThat(log.bag(1).pending()).isEqualTo(Verdict.balance("b", "a"));
+        assertThat(log.bag(1).inHand().id()).isEqualTo("b");
+        assertThat(log.append(fish("c", 2000))).get().extracting(Violation::message).asString().contains("still in hand");
+
+        assertThat(log.append(new Entry.Balance("x", at("06-05T08:00"), "b", "a"))).isEmpty();
+        assertThat(well(log)).containsExactly("b");
+        assertThat(BagLog.replay(scale, List.of(fish("a", 1000), fish("b", 1020))).bag(1).pending()).isNull();
+    }
+
+    @Test
+    void aCorrectionSettlesTheFishInHand() {
+        BagLog log = BagLog.replay(Sample.brief(1, List.of(Sample.LARGEMOUTH)), List.of(fish("a", 1000), fish("b", 1000)));
+        log.append(correct("k", "b", 1010.0));
+
+        assertThat(last(log)).isEqualTo(Verdict.cull("a"));
+        assertThat(well(log)).containsExactly("b");
+    }
+
+    @Test
+    void aCorrectionOfAReleasedFishBringsItBackNever() {
+        BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), fish("b", 900), fish("c", 800), correct("k", "c", 3000.0)));
+
+        assertThat(well(log)).containsExactly("a", "b");
+    }
+
+    @Test
+    void aVoidedCatchLeavesTheWellAndItsVoidCanBeTakenBackWhileThereIsRoom() {
+        BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), fish("b", 900), undo("v", "a")));
+        assertThat(well(log)).containsExactly("b");
+
+        assertThat(log.append(undo("w", "v"))).isEmpty();
+        assertThat(well(log)).containsExactlyInAnyOrder("a", "b");
+
+        BagLog full = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), fish("b", 900), undo("v", "a"), fish("c", 700)));
+        assertThat(full.append(undo("w", "v"))).get().extracting(Violation::message).asString().contains("no room");
+    }
+
+    @Test
+    void daysHaveWellsOfTheirOwn() {
+        Entry.Catch sunday = new Entry.Catch("s", at("06-06T07:00"), Species.LARGEMOUTH, 700.0, null, null, null, true, null, null);
+        BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), sunday));
+
+        assertThat(well(log)).containsExactly("a");
+        assertThat(log.bag(2).well()).extracting(Fish::id).containsExactly("s");
+    }
+
+    @Test
+    void theSameEntriesAlwaysGiveTheSameRows() {
+        List<Entry> entries = List.of(fish("a", 1000), fish("b", 900), fish("c", 1100), undo("v", "c"), fish("d", 500));
+
+        assertThat(BagLog.replay(TWO_FISH, entries).rows()).isEqualTo(BagLog.replay(TWO_FISH, entries).rows());
+    }
+
+    @Test
+    void refusesEntriesThatCannotStandWhereTheyAre() {
+        BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), fish("b", 900)));
+
+        assertThat(log.append(fish("a", 700))).get().extracting(Violation::field).isEqualTo("id");
+        assertThat(log.append(fish("x", Double.NaN))).get().extracting(Violation::field).isEqualTo("grams");
+        assertThat(log.append(undo("x", "nothing"))).get().extracting(Violation::field).isEqualTo("entry");
+        assertThat(log.append(correct("x", "nothing", 1.0))).get().extracting(Violation::field).isEqualTo("catch");
+        assertThat(log.append(correct("x", "a", null))).get().extracting(Violation::field).isEqualTo("grams");
+        assertThat(log.append(new Entry.Balance("x", at("06-05T08:00"), "a", "a"))).get().extracting(Violation::field).isEqualTo("lighter");
+        assertThat(log.rows()).as("nothing of that was added").hasSize(2);
+        assertThatThrownBy(() -> BagLog.replay(TWO_FISH, List.of(fish("a", 1), fish("a", 2)))).isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("entry a");
+    }
+
+    @Test
+    void theBalanceCannotContradictItself() {
+        Brief one = Sample.brief(1, List.of(Sample.LARGEMOUTH));
+        BagLog log = BagLog.replay(one, List.of(fish("a", Species.LARGEMOUTH, null, null), fish("b", Species.LARGEMOUTH, null, null),
+                new Entry.Balance("x", at("06-05T08:00"), "b", "a")));
+
+        assertThat(log.append(new Entry.Balance("y", at("06-05T08:00"), "a", "b"))).get().extracting(Violation::message).asString()
+                .contains("already says");
+    }
+}

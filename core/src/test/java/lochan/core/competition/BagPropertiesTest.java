@@ -1,0 +1,168 @@
+package lochan.core.competition;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.IntStream;
+import lochan.core.Sample;
+import lochan.core.event.Brief;
+import lochan.core.event.Format;
+import lochan.core.event.Species;
+import lochan.core.event.SpeciesRule;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What holds for every log, on seeded logs of all shapes. */
+class BagPropertiesTest {
+
+    private static final int LOGS = 300;
+    private static final double GRAM = 1e-6;
+    private static final List<Species> SPECIES = List.of(Species.LARGEMOUTH, Species.SMALLMOUTH, Species.SPOTTED);
+
+    static IntStream seeds() {
+        return IntStream.range(0, LOGS);
+    }
+
+    /** A limit of 1 to 6, and for each species perhaps a minimum length and a limit of its own. */
+    private static Brief brief(Random random, Double scaleGrams) {
+        List<SpeciesRule> rules = SPECIES.stream().map(s -> new SpeciesRule(s, random.nextBoolean() ? 300.0 : null,
+                random.nextBoolean() ? random.nextInt(4) : null)).toList();
+        return Sample.brief(Format.LIMIT_WEIGHT, 1 + random.nextInt(6), rules, scaleGrams);
+    }
+
+    private static List<Entry.Catch> catches(Random random, int most) {
+        List<Integer> grams = new ArrayList<>(IntStream.range(0, most).map(i -> 300 + 37 * i).boxed().toList());
+        Collections.shuffle(grams, random);
+        return IntStream.range(0, 1 + random.nextInt(most)).mapToObj(i -> Sample.fish("c" + i, SPECIES.get(random.nextInt(3)),
+                (double) grams.get(i), random.nextInt(3) == 0 ? null : 250.0 + random.nextInt(150))).toList();
+    }
+
+    private static double total(BagLog log) {
+        return log.bag(1).totalGrams();
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void inAnyOrderTheWellHoldsTheBestLegalFish(int seed) {
+        Random random = new Random(seed);
+        Brief brief = brief(random, null);
+        List<Entry.Catch> catches = new ArrayList<>(catches(random, 10));
+        double best = bestLegal(brief, catches);
+
+        for (int order = 0; order < 5; order++) {
+            Collections.shuffle(catches, random);
+            assertThat(total(BagLog.replay(brief, List.copyOf(catches)))).isCloseTo(best, within(GRAM));
+        }
+    }
+
+    /** The heaviest set of legal fish within all limits, by trying them all. */
+    private static double bestLegal(Brief brief, List<Entry.Catch> catches) {
+        double best = 0;
+        for (int set = 0; set < 1 << catches.size(); set++) {
+            int chosen = set;
+            List<Entry.Catch> fish = IntStream.range(0, catches.size()).filter(i -> (chosen >> i & 1) == 1).mapToObj(catches::get).toList();
+            if (fish.size() <= brief.limit() && fish.stream().allMatch(f -> isLegal(brief, f)) && keepsSpeciesLimits(brief, fish)) {
+                best = Math.max(best, fish.stream().mapToDouble(Entry.Catch::grams).sum());
+            }
+        }
+        return best;
+    }
+
+    private static boolean isLegal(Brief brief, Entry.Catch fish) {
+        Double minimum = brief.rule(fish.species()).orElseThrow().minLengthMm();
+        return minimum == null || fish.mm() == null || fish.mm() >= minimum;
+    }
+
+    private static boolean keepsSpeciesLimits(Brief brief, List<Entry.Catch> fish) {
+        return brief.species().stream().allMatch(r -> r.bagLimit() == null
+                || fish.stream().filter(f -> f.species() == r.species()).count() <= r.bagLimit());
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void noEntryBringsTheWellOverAnyLimitOrBringsAReleasedFishBack(int seed) {
+        Random random = new Random(seed);
+        Brief brief = brief(random, random.nextBoolean() ? 40.0 : null);
+        BagLog log = new BagLog(brief);
+        Set<String> released = new HashSet<>();
+        List<String> ids = new ArrayList<>();
+        for (int i = 0; i < 40; i++) {
+            Verdict pending = log.bag(1).pending();
+            Entry entry = pending != null && random.nextBoolean()
+                    ? new Entry.Balance("e" + i, Sample.at("06-05T08:00"), pending.first(), pending.second()) : anyEntry("e" + i, ids, random);
+            if (log.append(entry).isPresent()) {
+                continue;
+            }
+            ids.add(entry.id());
+            BagRow row = log.rows().getLast();
+            if (row.verdict() != null && row.verdict().released() != null) {
+                released.add(row.verdict().released());
+            }
+            List<Fish> well = row.bag().well();
+            assertThat(well.size()).isLessThanOrEqualTo(brief.limit());
+            assertThat(well).extracting(Fish::id).doesNotHaveDuplicates().noneMatch(released::contains);
+            assertThat(well).extracting(Fish::tag).doesNotHaveDuplicates().doesNotContainNull();
+            brief.species().forEach(r -> assertThat(well.stream().filter(f -> f.species() == r.species()).count())
+                    .isLessThanOrEqualTo(r.bagLimit() == null ? Long.MAX_VALUE : r.bagLimit()));
+        }
+        assertThat(ids).hasSizeGreaterThan(10);
+    }
+
+    private static Entry anyEntry(String id, List<String> ids, Random random) {
+        String some = ids.isEmpty() ? "none" : ids.get(random.nextInt(ids.size()));
+        String other = ids.isEmpty() ? "none" : ids.get(random.nextInt(ids.size()));
+        return switch (random.nextInt(8)) {
+            case 0 -> new Entry.Died(id, Sample.at("06-05T08:00"), some);
+            case 1 -> new Entry.Correct(id, Sample.at("06-05T08:00"), some, 300.0 + random.nextInt(2000), null, null);
+            case 2 -> new Entry.Void(id, Sample.at("06-05T08:00"), some);
+            case 3 -> new Entry.Balance(id, Sample.at("06-05T08:00"), some, other);
+            default -> Sample.fish(id, SPECIES.get(random.nextInt(3)), random.nextInt(6) == 0 ? null : 300.0 + random.nextInt(2000), null);
+        };
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void loggingAFishNeverMakesTheBagLighter(int seed) {
+        Random random = new Random(seed);
+        BagLog log = new BagLog(brief(random, null));
+        double before = 0;
+        for (Entry.Catch fish : catches(random, 30)) {
+            assertThat(log.append(fish)).isEmpty();
+            assertThat(total(log)).isGreaterThanOrEqualTo(before);
+            before = total(log);
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void aBalanceAloneFindsTheHeaviestFishToo(int seed) {
+        Random random = new Random(seed);
+        int limit = 1 + random.nextInt(4);
+        Brief brief = Sample.brief(limit, List.of(Sample.LARGEMOUTH));
+        List<Integer> truth = new ArrayList<>(IntStream.range(0, 8).boxed().toList());
+        Collections.shuffle(truth, random);
+        BagLog log = new BagLog(brief);
+        for (int i = 0; i < truth.size(); i++) {
+            assertThat(log.append(Sample.fish("c" + i, Species.LARGEMOUTH, null, null))).isEmpty();
+            for (int asked = 0; log.bag(1).pending() != null; asked++) {
+                Verdict pending = log.bag(1).pending();
+                boolean first = truth.get(number(pending.first())) > truth.get(number(pending.second()));
+                assertThat(log.append(new Entry.Balance("b" + i + "-" + asked, Sample.at("06-05T08:00"),
+                        first ? pending.first() : pending.second(), first ? pending.second() : pending.first()))).isEmpty();
+                assertThat(asked).as("weighings for one fish").isLessThan(2 * limit);
+            }
+        }
+        assertThat(log.bag(1).well().stream().map(f -> truth.get(number(f.id()))).sorted().toList())
+                .isEqualTo(IntStream.range(8 - limit, 8).boxed().toList());
+    }
+
+    private static int number(String id) {
+        return Integer.parseInt(id.substring(1));
+    }
+}
