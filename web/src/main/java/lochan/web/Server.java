@@ -93,7 +93,8 @@ public class Server {
         }
     }
 
-    private static ConfigurableApplicationContext run(Wishes wishes, String url, String user, String password, PrintStream out) {
+    /** Starts the application on a database and tells the address. */
+    static ConfigurableApplicationContext run(Wishes wishes, String url, String user, String password, PrintStream out) {
         Map<String, Object> settings = new HashMap<>(Map.of("server.port", wishes.port(), "server.address", wishes.bind(),
                 "spring.datasource.url", url, "spring.datasource.username", user, "spring.datasource.password", password,
                 "lochan.demo", wishes.demo()));

@@ -34,7 +34,7 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain security(HttpSecurity http, Accounts accounts) throws Exception {
         http.authorizeHttpRequests(r -> r
-                .requestMatchers("/setup", "/sign-in", "/sign-in/demo", "/assets/**", "/js/**", "/error", "/alive").permitAll()
+                .requestMatchers("/setup", "/sign-in", "/sign-in/demo", "/assets/**", "/js/**", "/schema/**", "/error", "/alive").permitAll()
                 .anyRequest().authenticated());
         http.exceptionHandling(e -> e.authenticationEntryPoint(new LoginUrlAuthenticationEntryPoint("/sign-in")));
         http.logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"));

@@ -1,0 +1,64 @@
+package lochan.web;
+
+import java.io.OutputStream;
+import java.io.PrintStream;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.Map;
+import lochan.store.PrivateMariaDb;
+import lochan.web.testing.RunningApp;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * Gives tests the real application on a free port beside a private MariaDB of its own, started when first asked for and stopped after
+ * the last test. A class takes the demo by asking for a {@link RunningApp} annotated with {@link RunningApp.Demo}.
+ */
+public final class TestServers implements ParameterResolver {
+
+    private static final ExtensionContext.Namespace SPACE = ExtensionContext.Namespace.create(TestServers.class);
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext extension) {
+        return parameter.getParameter().getType() == RunningApp.class;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext extension) {
+        boolean demo = parameter.isAnnotated(RunningApp.Demo.class);
+        return extension.getRoot().getStore(SPACE).getOrComputeIfAbsent(demo, d -> new Started(start(d, "127.0.0.1", OutputStream.nullOutputStream())),
+                Started.class).app();
+    }
+
+    /** Stops with the last test. */
+    private record Started(RunningApp app) implements ExtensionContext.Store.CloseableResource {
+
+        @Override
+        public void close() {
+            app.close();
+        }
+    }
+
+    /** Starts an application of its own, to be closed by the caller. */
+    public static RunningApp start(boolean demo, String bind, OutputStream out) {
+        try {
+            Path home = Files.createTempDirectory("lochan-test");
+            PrivateMariaDb db = PrivateMariaDb.start(home, false);
+            Map<String, String> environment = new HashMap<>(Map.of("LOCHAN_PORT", "0", "LOCHAN_HOME", home.toString(), "LOCHAN_BIND", bind));
+            ConfigurableApplicationContext context = Server.run(Server.Wishes.of(demo, environment), db.url(), db.user(), db.password(),
+                    new PrintStream(out, true));
+            URI address = URI.create("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
+            return new RunningApp(address, context, () -> {
+                context.close();
+                db.close();
+            });
+        } catch (java.io.IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,57 @@
+package lochan.web.testing;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+import java.net.URI;
+import java.util.UUID;
+import lochan.web.account.Accounts;
+import org.springframework.context.ApplicationContext;
+
+/**
+ * The application as it runs for a test.
+ *
+ * @param address where it answers
+ * @param context its beans
+ * @param stop    ends it
+ */
+public record RunningApp(URI address, ApplicationContext context, Runnable stop) implements AutoCloseable {
+
+    static final String PASSWORD = "four words in a row";
+
+    /** Asks for the application with its demo. */
+    @Target(ElementType.PARAMETER)
+    @Retention(RetentionPolicy.RUNTIME)
+    public @interface Demo { }
+
+    public <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
+    /** Somebody who has not signed in. */
+    public Visitor visitor() {
+        return new Visitor(address);
+    }
+
+    /** A signed-in angler with a new account. */
+    public Visitor angler() {
+        String name = "angler " + UUID.randomUUID();
+        bean(Accounts.class).findOrMake(name, PASSWORD);
+        Visitor visitor = visitor();
+        visitor.post("/sign-in", "name", name, "password", PASSWORD);
+        return visitor;
+    }
+
+    /** The demo angler, signed in. */
+    public Visitor demoAngler() {
+        Visitor visitor = visitor();
+        visitor.post("/sign-in/demo");
+        return visitor;
+    }
+
+    @Override
+    public void close() {
+        stop.run();
+    }
+}
