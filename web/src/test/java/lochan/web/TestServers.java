@@ -36,7 +36,7 @@ public final class TestServers implements ParameterResolver {
     }
 
     /** Stops with the last test. */
-    private record Started(RunningApp app) implements ExtensionContext.Store.CloseableResource {
+    private record Started(RunningApp app) implements AutoCloseable {
 
         @Override
         public void close() {

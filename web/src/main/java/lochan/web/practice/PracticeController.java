@@ -10,13 +10,16 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Sky;
 import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
@@ -63,7 +66,7 @@ class PracticeController {
         model.addAttribute("freshCode", UUID.randomUUID().toString());
         model.addAttribute("days", PracticeDay.of(event, stops.stream().map(LoggedStop::stop).filter(s -> s.end() != null).toList(), units));
         model.addAttribute("hooks", Hooks.values());
-        stops.stream().reduce((a, b) -> b).ifPresent(last -> model.addAttribute("last", last.stop()));
+        model.addAttribute("fishedLast", stops.isEmpty() ? Set.of() : fished(stops.getLast()));
         open.ifPresent(stop -> openPage(stop, event, stops, pad, units, model));
         model.addAttribute("pad", pad);
         return "practice/practice";
@@ -72,6 +75,7 @@ class PracticeController {
     private void openPage(LoggedStop open, EventData event, List<LoggedStop> stops, Form pad, Units units, Model model) {
         ZoneId zone = event.brief().timeZone();
         Form conditions = StopForm.of(open, zone, units);
+        model.addAttribute("fishedHere", fished(open));
         model.addAttribute("outcomes", Outcome.values());
         model.addAttribute("skies", Sky.values());
         model.addAttribute("conditions", conditions);
@@ -87,6 +91,10 @@ class PracticeController {
                     ? open.stop().presentations().isEmpty() ? "" : open.stop().presentations().getFirst().presentationId()
                     : here.getLast().presentationId());
         }
+    }
+
+    private static Set<String> fished(LoggedStop stop) {
+        return stop.stop().presentations().stream().map(PresentationTime::presentationId).collect(Collectors.toSet());
     }
 
     record BiteRow(String code, String time, Outcome outcome, String presentation, String species, String size) { }

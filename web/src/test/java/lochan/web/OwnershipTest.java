@@ -1,0 +1,111 @@
+package lochan.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import lochan.web.testing.Rules;
+import lochan.web.testing.RunningApp;
+import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** Spots are an angler's secrets: on every route there is, what belongs to another account is not there. */
+@ExtendWith(TestServers.class)
+class OwnershipTest {
+
+    /** Parameters that name something of the owner's, with what they name; and such as a handler needs at all. */
+    private static Map<String, String> parameters(Visitor owner, String event) {
+        Map<String, String> known = new TreeMap<>();
+        owner.post(event + "/plan/new", "day", "1");
+        String plan = owner.get(event + "/plan").path().contains("plan=") ? owner.get(event + "/plan").path().replaceAll(".*plan=(\\d+).*", "$1")
+                : owner.get(event + "/plan").page().selectFirst("input[name=plan]").attr("value");
+        Visitor.Answer practice = owner.get(event + "/practice");
+        String stop = practice.page().selectFirst("a[href*='stops/edit']").attr("href").replaceAll(".*stop=", "");
+        known.putAll(Map.of("spot", "reed-corner", "presentation", "swim-jig", "plan", plan, "stop", stop, "bite", "b1", "code", "fresh",
+                "type", "official", "weight", "3-4", "outcome", "landed"));
+        known.put("name", "Mine now");
+        known.put("position", "42.6, -116.9");
+        known.put("placeClass", "hump");
+        known.put("zone", "deep");
+        known.put("stock", "school");
+        known.put("hooks", "single");
+        return known;
+    }
+
+    private static Stream<String> eventRoutes(RunningApp app) {
+        return app.bean(RequestMappingHandlerMapping.class).getHandlerMethods().keySet().stream().flatMap(OwnershipTest::routes)
+                .filter(r -> r.contains("{eventId}")).sorted();
+    }
+
+    private static Stream<String> routes(RequestMappingInfo info) {
+        return info.getPatternValues().stream().flatMap(p -> info.getMethodsCondition().getMethods().stream().map(m -> m + " " + p));
+    }
+
+    private static Visitor.Answer call(Visitor visitor, String route, String event, Map<String, String> parameters) {
+        String path = route.substring(route.indexOf(' ') + 1).replace("/events/{eventId}", event);
+        if (route.startsWith("GET")) {
+            List<String> query = parameters.entrySet().stream().filter(e -> List.of("spot", "presentation", "plan", "stop", "bite").contains(e.getKey()))
+                    .map(e -> e.getKey() + "=" + e.getValue()).toList();
+            return visitor.get(path + "?" + String.join("&", query));
+        }
+        return visitor.post(path, parameters);
+    }
+
+    @Test
+    void anotherAccountsEventIsNotThereOnAnyRoute(RunningApp app) {
+        Visitor owner = app.angler();
+        String event = Rules.practisedEvent(owner, "Secret water");
+        Map<String, String> parameters = parameters(owner, event);
+        String before = owner.get(event + "/export").body();
+        Visitor other = app.angler();
+        List<String> routes = eventRoutes(app).toList();
+
+        assertThat(routes).hasSizeGreaterThan(35);
+        assertThat(routes).allSatisfy(route -> {
+            Visitor.Answer answer = call(other, route, event, parameters);
+            assertThat(answer.status()).as(route).isEqualTo(404);
+            assertThat(answer.body()).as(route).doesNotContain("Secret water").doesNotContain("Reed Corner");
+        });
+        assertThat(owner.get(event + "/export").body()).as("nothing of it was touched").isEqualTo(before);
+        assertThat(other.get("/events").text()).doesNotContain("Secret water");
+    }
+
+    @Test
+    void withoutSigningInEveryRouteLeadsToTheDoor(RunningApp app) {
+        String event = Rules.practisedEvent(app.angler(), "Closed water");
+        Visitor stranger = app.visitor();
+
+        assertThat(eventRoutes(app).toList()).allSatisfy(route -> {
+            Visitor.Answer answer = call(stranger, route, event, Map.of());
+            assertThat(List.of("/sign-in", "").contains(answer.path()) || answer.status() == 403).as(route).isTrue();
+        });
+    }
+
+    /** Ids of one event used under another of the same or a second account. */
+    @Test
+    void idsOfAnotherEventAreNotThereUnderOnesOwn(RunningApp app) {
+        Visitor owner = app.angler();
+        String event = Rules.practisedEvent(owner, "Owner's");
+        Map<String, String> parameters = parameters(owner, event);
+        Visitor other = app.angler();
+        String own = "/events/" + other.post("/events/new", Rules.brief("Other's")).numberAfter("events");
+
+        for (String route : List.of("GET /events/{eventId}/spots/edit", "POST /events/{eventId}/spots/edit", "POST /events/{eventId}/spots/delete",
+                "POST /events/{eventId}/spots/restore", "GET /events/{eventId}/practice/stops/edit", "POST /events/{eventId}/practice/stops/delete",
+                "POST /events/{eventId}/practice/stops/restore", "POST /events/{eventId}/practice/end", "POST /events/{eventId}/practice/reopen",
+                "POST /events/{eventId}/practice/bites", "POST /events/{eventId}/practice/bites/delete", "POST /events/{eventId}/practice/bites/restore",
+                "GET /events/{eventId}/practice/bites/edit", "POST /events/{eventId}/practice/stops/bites", "POST /events/{eventId}/practice/conditions",
+                "POST /events/{eventId}/practice/follow", "POST /events/{eventId}/plan/save", "POST /events/{eventId}/plan/delete",
+                "POST /events/{eventId}/plan/undo", "POST /events/{eventId}/plan/restore", "GET /events/{eventId}/standings/evidence")) {
+            assertThat(call(other, route, own, parameters).status()).as(route).isEqualTo(404);
+        }
+        Map<String, String> planned = new LinkedHashMap<>(parameters);
+        assertThat(call(other, "GET /events/{eventId}/plan", own, planned).body()).doesNotContain("Reed Corner");
+    }
+}

@@ -1,0 +1,79 @@
+package lochan.web.testing;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/** Fields of forms as an angler fills them in, and the small event they make. */
+public final class Rules {
+
+    private Rules() { }
+
+    /** A one-day event of two fish on 5 June 2027. */
+    public static Map<String, String> brief(String name) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("name", name);
+        fields.put("timeZone", "America/Boise");
+        fields.put("format", "limit-weight");
+        fields.put("limit", "2");
+        fields.put("anglers", "1");
+        fields.put("targetGrams", "7-8");
+        fields.put("launch", "42.6120, -116.9030");
+        fields.put("days/0/date", "2027-06-05");
+        fields.put("days/0/start", "06:00");
+        fields.put("days/0/checkIn", "15:00");
+        fields.put("practice/0", "2027-06-03");
+        fields.put("species/0/counts", "on");
+        fields.put("species/0/minLengthMm", "14 1/2");
+        fields.put("penalties/deadFishGrams", "0-4");
+        fields.put("runMps", "40 mph");
+        return fields;
+    }
+
+    public static Map<String, String> spot(String name) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("name", name);
+        fields.put("position", "42.63, -116.91");
+        fields.put("placeClass", "Grass edge");
+        fields.put("zone", "shallow");
+        fields.put("depthMinM", "2");
+        fields.put("depthMaxM", "6 ft");
+        fields.put("crowdRisk", "20");
+        fields.put("stock", "general");
+        return fields;
+    }
+
+    /** A finished stop on the practice day at a spot, with one presentation. */
+    public static Map<String, String> stop(String spot) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("spot", spot);
+        fields.put("date", "2027-06-03");
+        fields.put("start", "07:00");
+        fields.put("end", "08:00");
+        fields.put("anglers", "1");
+        fields.put("follows", "1");
+        fields.put("fished/swim-jig", "on");
+        fields.put("waterTempC", "66");
+        fields.put("visibilityM", "4 ft");
+        return fields;
+    }
+
+    /** Makes the event with one spot and gives its path. */
+    public static String event(Visitor angler, String name) {
+        Visitor.Answer made = angler.post("/events/new", brief(name));
+        String event = "/events/" + made.numberAfter("events");
+        angler.post(event + "/spots/new", spot("Reed Corner"));
+        return event;
+    }
+
+    /** The same with an hour of practice: two fish landed and one missed on a swim jig. */
+    public static String practisedEvent(Visitor angler, String name) {
+        String event = event(angler, name);
+        String stop = angler.post(event + "/practice/stops/new", stop("reed-corner")).path().replaceAll(".*stop=", "");
+        angler.post(event + "/practice/stops/bites?stop=" + stop, "code", "b1", "outcome", "landed", "size", "3-4", "how", "scale",
+                "species", "largemouth", "presentation", "swim-jig");
+        angler.post(event + "/practice/stops/bites?stop=" + stop, "code", "b2", "outcome", "landed", "size", "about 2", "how", "guess",
+                "species", "largemouth", "presentation", "swim-jig");
+        angler.post(event + "/practice/stops/bites?stop=" + stop, "code", "b3", "outcome", "missed", "presentation", "swim-jig");
+        return event;
+    }
+}
