@@ -122,9 +122,9 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
         };
     }
 
-    /** A length of a fish with its unit, to a tenth of an inch or centimetre. */
+    /** A length of a fish with its unit, to a hundredth of an inch or a millimetre: quarter inches are what rulers show. */
     public String length(Double mm) {
-        return mm == null ? "–" : number(mm / length.mm(), 1) + " " + length.code();
+        return mm == null ? "–" : plain(mm / length.mm(), length == Length.IN ? 2 : 1) + " " + length.code();
     }
 
     /** A depth with its unit, to the foot or tenth of a metre. */

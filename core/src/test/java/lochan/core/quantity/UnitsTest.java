@@ -23,7 +23,8 @@ class UnitsTest {
 
     @Test
     void showsEveryQuantityWithItsUnit() {
-        assertThat(Units.USUAL.length(355.6)).isEqualTo("14.0 in");
+        assertThat(Units.USUAL.length(355.6)).isEqualTo("14 in");
+        assertThat(Units.USUAL.length(361.95)).isEqualTo("14.25 in");
         assertThat(Units.USUAL.depth(3.048)).isEqualTo("10 ft");
         assertThat(Units.USUAL.temperature(19.0)).isEqualTo("66 °F");
         assertThat(Units.USUAL.speed(4.4704)).isEqualTo("10 mph");

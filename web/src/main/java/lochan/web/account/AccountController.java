@@ -102,7 +102,7 @@ class AccountController {
             form.error("password", "Name and password do not belong together: check both and try again.");
             return signInPage(form, model);
         }
-        throttle.clear(form.value("name"));
+        throttle.clear(form.value("name"), request.getRemoteAddr());
         entrance.enter(angler.get(), request, response);
         return "redirect:/events";
     }

@@ -32,9 +32,10 @@ class SignInThrottle {
         return byName && byAddress;
     }
 
-    /** A right password clears the name. */
-    void clear(String name) {
+    /** A right password clears the name, and its attempt counts against no address. */
+    void clear(String name, String address) {
         attempts.invalidate("name " + key(name));
+        attempts.asMap().computeIfPresent("address " + address, (k, n) -> n > 1 ? n - 1 : null);
     }
 
     private int count(String key) {

@@ -23,6 +23,7 @@ import lochan.core.practice.PracticeStop;
 import lochan.core.water.Spot;
 import tools.jackson.core.util.DefaultIndenter;
 import tools.jackson.core.util.DefaultPrettyPrinter;
+import tools.jackson.core.util.Separators;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -58,7 +59,8 @@ public final class EventFileWriter {
 
     private static DefaultPrettyPrinter layout() {
         DefaultIndenter lines = new DefaultIndenter(" ", "\n");
-        return new DefaultPrettyPrinter().withObjectIndenter(lines).withArrayIndenter(lines);
+        Separators separators = Separators.createDefaultInstance().withObjectNameValueSpacing(Separators.Spacing.AFTER);
+        return new DefaultPrettyPrinter(separators).withObjectIndenter(lines).withArrayIndenter(lines);
     }
 
     private ObjectNode tree(EventData data) {

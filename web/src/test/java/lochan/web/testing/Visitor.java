@@ -64,6 +64,7 @@ public final class Visitor {
         public Map<String, String> form(String selector) {
             Map<String, String> fields = new LinkedHashMap<>();
             ((org.jsoup.nodes.FormElement) page().selectFirst(selector)).formData().forEach(f -> fields.put(f.key(), f.value()));
+            page().select(selector + " input[type=radio][checked][value='']").forEach(r -> fields.put(r.attr("name"), ""));
             return fields;
         }
 

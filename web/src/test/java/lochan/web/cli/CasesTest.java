@@ -1,0 +1,111 @@
+package lochan.web.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.assertj.core.api.SoftAssertions;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * The worked cases of {@code src/test/resources/cases}: what an independent implementation of the model found for invented events, with
+ * the tolerances that its README gives.
+ */
+class CasesTest {
+
+    private static final Path FOLDER = Path.of("src/test/resources/cases");
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final double GRAMS = 0.05;
+
+    static Stream<String> cases() throws java.io.IOException {
+        return Files.list(FOLDER).map(p -> p.getFileName().toString()).filter(n -> n.endsWith(".expected.json"))
+                .map(n -> n.replace(".expected.json", "")).sorted();
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void theAnswerIsTheReferences(String name) throws Exception {
+        JsonNode expected = JSON.readTree(FOLDER.resolve(name + ".expected.json"));
+        List<String> arguments = new ArrayList<>(List.of(expected.get("command").asString(), FOLDER.resolve(name + ".event.json").toString()));
+        expected.path("options").forEach(o -> arguments.add(o.asString()));
+
+        JsonNode answer = answer(arguments);
+
+        SoftAssertions softly = new SoftAssertions();
+        for (JsonNode check : expected.path("checks")) {
+            double value = check.get("value").asDouble();
+            double tolerance = Math.max(check.get("relTol").asDouble() * Math.abs(value), check.path("absTol").asDouble(0)) + 1e-12;
+            softly.assertThat(at(answer, check.get("path").asString()).asDouble()).as(check.get("path").asString()).isCloseTo(value, within(tolerance));
+        }
+        checkBag(answer, expected.path("bagRows"), softly);
+        if (expected.has("rowCount")) {
+            softly.assertThat(answer.get("rows").size()).isEqualTo(expected.get("rowCount").asInt());
+        }
+        softly.assertAll();
+        assertThat(expected.path("checks").size() + expected.path("bagRows").size()).as("the case checks something").isPositive();
+    }
+
+    private static JsonNode answer(List<String> arguments) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ByteArrayOutputStream err = new ByteArrayOutputStream();
+        int exit = new CommandLine(new PrintStream(out, true), new PrintStream(err, true)).run(arguments.toArray(String[]::new));
+        assertThat(exit).as(err.toString()).isZero();
+        return JSON.readTree(out.toByteArray());
+    }
+
+    /** Reads a path as {@code rows[spot=a,presentation=b].landing}. */
+    private static JsonNode at(JsonNode node, String path) {
+        JsonNode here = node;
+        for (String part : path.split("\\.(?![^\\[]*\\])")) {
+            String name = part.replaceAll("\\[.*", "");
+            here = here.path(name);
+            if (part.contains("[")) {
+                Map<String, String> wanted = new java.util.HashMap<>();
+                for (String pair : part.replaceAll(".*\\[|\\]", "").split(",")) {
+                    wanted.put(pair.split("=")[0], pair.split("=")[1]);
+                }
+                JsonNode list = here;
+                here = Stream.iterate(0, i -> i < list.size(), i -> i + 1).map(list::get)
+                        .filter(row -> wanted.entrySet().stream().allMatch(w -> row.path(w.getKey()).asString("").equals(w.getValue())))
+                        .findFirst().orElseThrow(() -> new AssertionError("no row for " + part));
+            }
+        }
+        return here;
+    }
+
+    private static void checkBag(JsonNode answer, JsonNode rows, SoftAssertions softly) {
+        for (int i = 0; i < rows.size(); i++) {
+            JsonNode found = answer.get(i);
+            for (Map.Entry<String, JsonNode> field : rows.get(i).properties()) {
+                String where = rows.get(i).get("entry").asString() + "." + field.getKey();
+                JsonNode got = found.path(field.getKey());
+                JsonNode wanted = field.getValue();
+                if (wanted.isNull()) {
+                    softly.assertThat(got.isNull() || got.isMissingNode()).as(where).isTrue();
+                } else if (wanted.isArray()) {
+                    softly.assertThat(texts(got)).as(where).containsExactlyInAnyOrderElementsOf(texts(wanted));
+                } else if (wanted.isNumber()) {
+                    softly.assertThat(got.asDouble(Double.NaN)).as(where).isCloseTo(wanted.asDouble(), within(GRAMS));
+                } else {
+                    softly.assertThat(got.asString("")).as(where).isEqualTo(wanted.asString());
+                }
+            }
+        }
+    }
+
+    private static List<String> texts(JsonNode array) {
+        List<String> texts = new ArrayList<>();
+        array.forEach(n -> texts.add(n.asString()));
+        return texts;
+    }
+}

@@ -1,0 +1,130 @@
+package lochan.web.competition;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
+import lochan.web.TestServers;
+import lochan.web.testing.Rules;
+import lochan.web.testing.RunningApp;
+import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+@ExtendWith(TestServers.class)
+class CompetitionPagesTest {
+
+    private static Visitor.Answer fish(Visitor angler, String event, String code, String weight) {
+        return angler.post(event + "/competition/entries", "type", "catch", "code", code, "species", "largemouth", "weight", weight);
+    }
+
+    private static String verdict(Visitor.Answer page) {
+        return String.join(" ", page.texts(".act-words"));
+    }
+
+    private static List<String> rack(Visitor.Answer page) {
+        return page.texts(".rack li");
+    }
+
+    @Test
+    void tellsAtOnceWhatToDoWithAFish(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Two fish");
+
+        assertThat(verdict(fish(angler, event, "c1", "2-3"))).contains("Keep").contains("Red");
+        assertThat(verdict(fish(angler, event, "c2", "1-12"))).contains("Keep").contains("White");
+        Visitor.Answer culled = fish(angler, event, "c3", "2-0");
+        assertThat(verdict(culled)).contains("Cull White").contains("1 lb 12 oz");
+        assertThat(rack(culled)).hasSize(2).first().asString().contains("Red").contains("2 lb 3 oz");
+        assertThat(rack(culled)).last().asString().contains("White").contains("2 lb 0 oz").contains("to beat");
+        assertThat(culled.text()).contains("to help it needs more than 2 lb 0 oz");
+        assertThat(verdict(fish(angler, event, "c4", "1-15"))).containsIgnoringCase("release");
+        Visitor.Answer tooShort = angler.post(event + "/competition/entries", "type", "catch", "code", "c5", "species", "largemouth", "length", "14 1/4");
+        assertThat(tooShort.texts(".verdict")).singleElement().asString().contains("Release the new fish.").contains("14.25 in").contains("14.5 in");
+    }
+
+    @Test
+    void equalFishGoOnTheBalance(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Balance");
+        fish(angler, event, "c1", "2-0");
+        fish(angler, event, "c2", "3-0");
+        Visitor.Answer close = fish(angler, event, "c3", "2-0");
+        assertThat(close.text()).contains("Which one is heavier?");
+
+        assertThat(fish(angler, event, "c4", "5-0").status()).as("nothing else until it is settled").isEqualTo(422);
+        Visitor.Answer settled = angler.post(event + "/competition/entries", "type", "balance", "code", "x1", "heavier", "c3", "lighter", "c1");
+        assertThat(verdict(settled)).contains("Cull Red");
+    }
+
+    @Test
+    void entriesAreMendedByLaterEntriesAndTheBagFollows(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Mended");
+        fish(angler, event, "c1", "2-0");
+        fish(angler, event, "c2", "3-0");
+
+        Visitor.Answer corrected = angler.post(event + "/competition/entries", "type", "correct", "code", "k1", "catch", "c1", "weight", "2-8");
+        assertThat(corrected.text()).contains("5 lb 8 oz");
+        Visitor.Answer dead = angler.post(event + "/competition/entries", "type", "died", "code", "d1", "catch", "c2");
+        assertThat(dead.text()).contains("less penalties 5 lb 4 oz");
+        Visitor.Answer voided = angler.post(event + "/competition/entries", "type", "void", "code", "v1", "entry", "c1");
+        assertThat(voided.text()).contains("Bag 3 lb 0 oz");
+        Visitor.Answer back = angler.post(event + "/competition/entries", "type", "void", "code", "v2", "entry", "v1");
+        assertThat(back.text()).contains("Bag 5 lb 8 oz");
+        Visitor.Answer official = angler.post(event + "/competition/entries", "type", "official", "code", "o1", "weight", "5-6", "dead", "1");
+        assertThat(official.text()).contains("Official: 5 lb 6 oz");
+        assertThat(angler.get(event + "/competition").page().select(".log > li")).as("nothing is ever taken from the log").hasSize(7);
+    }
+
+    @Test
+    void anEntrySentAgainIsThereOnceEvenAtTheSameTime(RunningApp app) throws Exception {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Again");
+        angler.get(event + "/competition");
+        CountDownLatch together = new CountDownLatch(1);
+        try (ExecutorService senders = Executors.newFixedThreadPool(6)) {
+            List<Future<Integer>> answers = IntStream.range(0, 12).mapToObj(i -> senders.submit(() -> {
+                together.await();
+                return fish(angler, event, "same-" + i / 6, "2-0").status();
+            })).toList();
+            together.countDown();
+            for (Future<Integer> answer : answers) {
+                assertThat(answer.get()).isEqualTo(200);
+            }
+        }
+
+        assertThat(angler.get(event + "/competition").page().select(".log > li")).hasSize(2);
+    }
+
+    @Test
+    void badEntriesAreRefusedBesideTheirFieldAndNothingTypedIsLost(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Refused");
+
+        Visitor.Answer refused = fish(angler, event, "c1", "heavy");
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text()).contains("“heavy” is no weight");
+        assertThat(refused.value("weight")).isEqualTo("heavy");
+        assertThat(angler.post(event + "/competition/entries", "type", "void", "code", "v", "entry", "nothing").status()).isEqualTo(422);
+        assertThat(angler.post(event + "/competition/entries", "type", "dance", "code", "v").status()).isEqualTo(422);
+        assertThat(fish(angler, event, " ", "2-0").status()).isEqualTo(422);
+        assertThat(angler.get(event + "/competition").page().select(".log > li")).isEmpty();
+    }
+
+    @Test
+    void theDemoHidesWhatItsClockHasNotSeen(@RunningApp.Demo RunningApp demo) {
+        Visitor angler = demo.demoAngler();
+        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
+        angler.post("/demo/clock", "moment", "DAY_1_MORNING");
+        assertThat(rack(angler.get(event + "/competition")).getFirst()).contains("3 lb 14 oz");
+
+        angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
+        assertThat(angler.get(event + "/competition").text()).contains("Nothing logged on this day yet");
+        assertThat(fish(angler, event, "early", "2-0").text()).contains("set it to a later time first");
+    }
+}

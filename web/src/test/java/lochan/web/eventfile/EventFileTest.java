@@ -1,0 +1,144 @@
+package lochan.web.eventfile;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.SpecVersion;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class EventFileTest {
+
+    private static final Path DEMO = Path.of("src/main/resources/demo/two-arms-open.event.json");
+    private static final Path SCHEMA = Path.of("src/main/resources/static/schema/event.schema.json");
+
+    static Stream<Path> files() throws IOException {
+        return Stream.concat(Files.list(Path.of("src/test/resources/cases")), Files.list(DEMO.getParent()))
+                .filter(p -> p.toString().endsWith(".event.json")).sorted();
+    }
+
+    private static EventFile read(String json) throws EventFileException {
+        try {
+            return EventFileReader.read(new ByteArrayInputStream(json.getBytes(StandardCharsets.UTF_8)));
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    private static String written(EventFile file) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        EventFileWriter.write(file, out);
+        return out.toString(StandardCharsets.UTF_8);
+    }
+
+    private static List<String> problems(String json) {
+        return catchThrowableOfType(EventFileException.class, () -> read(json)).problems().stream().map(Object::toString).toList();
+    }
+
+    private static List<String> schemaProblems(String json) {
+        try {
+            return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(Files.readString(SCHEMA))
+                    .validate(json, InputFormat.JSON, c -> c.getExecutionConfig().setFormatAssertionsEnabled(true)).stream().map(Object::toString).toList();
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("files")
+    void readingAndWritingLosesNothing(Path file) throws Exception {
+        String once = written(read(Files.readString(file)));
+
+        assertThat(written(read(once))).isEqualTo(once);
+        assertThat(read(once)).isEqualTo(read(Files.readString(file)));
+    }
+
+    @ParameterizedTest
+    @MethodSource("files")
+    void filesFitTheSchemaThatShips(Path file) throws Exception {
+        assertThat(schemaProblems(Files.readString(file))).isEmpty();
+        assertThat(schemaProblems(written(read(Files.readString(file))))).isEmpty();
+    }
+
+    @Test
+    void theDemosFilesAreAsTheWriterWritesThem() throws Exception {
+        assertThat(written(read(Files.readString(DEMO)))).isEqualTo(Files.readString(DEMO));
+    }
+
+    @Test
+    void unknownFieldsComeBackWhereTheyWere() throws Exception {
+        String json = Files.readString(DEMO).replaceFirst("\"lochan\": 1,", "\"lochan\": 1, \"lake\": {\"outline\": {\"type\": \"Polygon\"}},")
+                .replaceFirst("\"id\": \"harth-grass\",", "\"id\": \"harth-grass\", \"marker\": [1, 2.50, \"ü\"],")
+                .replaceFirst("\"outcome\": \"landed\",", "\"outcome\": \"landed\", \"onTheFall\": true,");
+
+        String back = written(read(json));
+
+        assertThat(back).contains("\"lake\"").contains("\"onTheFall\"").contains("2.50").contains("ü");
+        assertThat(written(read(back))).isEqualTo(back);
+    }
+
+    /** Each wrong value is refused with its pointer, by the reader as by the schema. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
+        "\"lochan\": 1, | \"lochan\": 2, | /lochan: found 2, expected a whole number from 1 to 1",
+        "\"format\": \"limit-weight\" | \"format\": \"heaviest\" | /event/format: found \"heaviest\", expected one of limit-weight, every-fish, limit-length",
+        "\"limit\": 5 | \"limit\": \"five\" | /event/limit: found \"five\"",
+        "\"lat\": 42.612 | \"lat\": 142.612 | /event/launch/lat: found 142.612, expected a number from -90 to 90",
+        "\"zone\": \"shallow\" | \"zone\": \"wet\" | /spots/0/zone: found \"wet\"",
+        "\"crowdRisk\": 0.2 | \"crowdRisk\": 1.2 | /spots/0/crowdRisk: The crowd risk is 1.2",
+        "\"start\": \"2027-06-01T05:35:00-06:00\" | \"start\": \"yesterday\" | /stops/0/start: found \"yesterday\", expected a time with offset",
+        "\"outcome\": \"lost\" | \"outcome\": \"eaten\" | /bites/",
+        "\"from\": \"2027-06-05T00:00:00-06:00\" | \"from\": 7 | /forecast/0/from: found 7"})
+    void refusesAWrongValueWithItsPointer(String right, String wrong, String message) throws Exception {
+        String json = Files.readString(DEMO);
+        String broken = json.replaceFirst(java.util.regex.Pattern.quote(right), java.util.regex.Matcher.quoteReplacement(wrong));
+        assertThat(broken).isNotEqualTo(json);
+
+        assertThat(problems(broken)).anySatisfy(p -> assertThat(p).contains(message));
+        assertThat(schemaProblems(broken)).isNotEmpty();
+    }
+
+    /** What no schema can tell: references, times in order, ids given twice, a log that cannot stand. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
+        "\"spot\": \"fallen-alder\" | \"spot\": \"nowhere\" | /stops/1/spot: found \"nowhere\", expected an id that this file defines",
+        "\"end\": \"2027-06-01T06:50:00-06:00\" | \"end\": \"2027-06-01T05:00:00-06:00\" | /stops/0/end: the stop ends before it begins",
+        "\"id\": \"long-meadow\" | \"id\": \"harth-grass\" | /spots/1/id: found \"harth-grass\" a second time (first at /spots/0)",
+        "\"id\": \"a2\" | \"id\": \"a1\" | /competition/1/id: found \"a1\" a second time",
+        "\"arrive\": \"2027-06-05T07:00:00-06:00\" | \"arrive\": \"2027-06-05T06:30:00-06:00\" | /plans/0/stops/1/arrive: The stop begins before the one before it ends",
+        "\"checkIn\": \"2027-06-05T15:00:00-06:00\" | \"checkIn\": \"2027-06-05T05:00:00-06:00\" | /event/days/0/checkIn: Check-in of day 1 is not after its start"})
+    void refusesWhatContradictsItself(String right, String wrong, String message) throws Exception {
+        String json = Files.readString(DEMO);
+        String broken = json.replaceFirst(java.util.regex.Pattern.quote(right), java.util.regex.Matcher.quoteReplacement(wrong));
+        assertThat(broken).isNotEqualTo(json);
+
+        assertThat(problems(broken)).anySatisfy(p -> assertThat(p).contains(message));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "[]", "7", "null", "{}", "{\"lochan\": 1}", "{\"lochan\": 1, \"event\": 7}", "{\"lochan\": 1, \"event\": {}} x",
+        "{\"lochan\": 1, \"lochan\": 1}", "{\"lochan\": 1, \"event\": {\"days\": {}, \"species\": [3]}}"})
+    void refusesWhatIsNoEventFile(String text) {
+        assertThat(problems(text)).isNotEmpty().allSatisfy(p -> assertThat(p).contains(": "));
+    }
+
+    @Test
+    void findsManyProblemsAtOnce() throws Exception {
+        String json = Files.readString(DEMO).replace("\"outcome\": \"missed\"", "\"outcome\": \"none\"").replace("\"stock\": \"school\"", "\"stock\": \"many\"");
+
+        assertThat(problems(json)).hasSizeGreaterThan(20).anyMatch(p -> p.contains("/stock")).anyMatch(p -> p.contains("/outcome"));
+    }
+}

@@ -1,0 +1,159 @@
+package lochan.web.practice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import lochan.web.TestServers;
+import lochan.web.testing.Rules;
+import lochan.web.testing.RunningApp;
+import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+@ExtendWith(TestServers.class)
+class PracticePagesTest {
+
+    /** Starts fishing at the event's spot and gives the stop's code. */
+    private static String start(Visitor angler, String event) {
+        angler.post(event + "/practice/start", "spot", "reed-corner", "code", "s1", "presentation", "swim-jig");
+        return "s1";
+    }
+
+    private static Visitor.Answer bite(Visitor angler, String event, String stop, String code, String outcome, String size) {
+        return angler.post(event + "/practice/bites", "stop", stop, "code", code, "outcome", outcome, "size", size, "how", "guess",
+                "presentation", "swim-jig");
+    }
+
+    @Test
+    void aStopIsStartedStruckAndEndedByTaps(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Tapped");
+        String stop = start(angler, event);
+
+        assertThat(bite(angler, event, stop, "b1", "landed", "about two and a half").text()).contains("Landed, logged.").contains("≈ 2 lb 8 oz");
+        assertThat(bite(angler, event, stop, "b2", "missed", "").text()).contains("Missed, logged.");
+        angler.post(event + "/practice/follow", "stop", stop);
+        Visitor.Answer ended = angler.post(event + "/practice/end", "stop", stop);
+
+        assertThat(ended.text()).contains("Stop ended.").contains("Start fishing").contains("2 strikes");
+        assertThat(ended.texts("table tbody td.num").subList(0, 4)).containsExactly("1", "·", "1", "·");
+        angler.post(ended.page().selectFirst(".note form").attr("action"));
+        assertThat(angler.get(event + "/practice").text()).contains("Fishing Reed Corner").contains("1 follow so far");
+    }
+
+    @Test
+    void whatIsSentTwiceIsThereOnce(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Twice");
+        String stop = start(angler, event);
+        start(angler, event);
+        bite(angler, event, stop, "b1", "landed", "3-4");
+        bite(angler, event, stop, "b1", "landed", "3-4");
+
+        assertThat(angler.get(event + "/practice").page().select(".log li")).hasSize(1);
+    }
+
+    @Test
+    void movingOnEndsTheStopBefore(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Moving");
+        angler.post(event + "/spots/new", Rules.spot("Other Corner"));
+        start(angler, event);
+        angler.post(event + "/practice/start", "spot", "other-corner", "code", "s2");
+
+        Visitor.Answer page = angler.get(event + "/practice");
+        assertThat(page.text()).contains("Fishing Other Corner");
+        assertThat(page.page().select("table tbody tr")).as("the stop before is among the finished").hasSize(1);
+    }
+
+    @Test
+    void aBadSizeIsExplainedAndNothingTypedIsLost(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Bad size");
+        String stop = start(angler, event);
+
+        Visitor.Answer refused = bite(angler, event, stop, "b1", "landed", "3-17");
+
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text()).contains("a pound has 16");
+        assertThat(refused.value("size")).isEqualTo("3-17");
+        assertThat(refused.page().select(".log li")).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "end | 07:00 | The stop ends when it starts", "start | 7 o'clock | is no time", "date | June | is no date", "anglers | 3 | expected 1 or 2",
+        "visibilityM | clear | is no depth", "waterTempC | 200 | expected 23 to 122 °F", "minutes/swim-jig | 2000 | expected 0 to 1440"})
+    void aStopLoggedAfterwardsIsChecked(String field, String typed, String message, RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Checked");
+        Map<String, String> stop = Rules.stop("reed-corner");
+        stop.put(field, typed);
+
+        Visitor.Answer refused = angler.post(event + "/practice/stops/new", stop);
+
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text()).contains(message);
+        assertThat(refused.value(field)).isEqualTo(typed);
+    }
+
+    @Test
+    void stopsAndBitesCanBeEditedAndBroughtBack(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Edited");
+        Visitor.Answer day = angler.get(event + "/practice");
+        String edit = day.page().selectFirst("a[href*='stops/edit']").attr("href");
+        assertThat(angler.get(edit).value("visibilityM")).as("as it was typed").isEqualTo("4 ft");
+        assertThat(angler.get(edit).value("waterTempC")).isEqualTo("66");
+
+        Map<String, String> form = angler.get(edit).form("form.sheet");
+        form.put("end", "09:00");
+        assertThat(angler.post(edit, form).text()).contains("Stop saved.").contains("2 h 00");
+
+        String stop = edit.replaceAll(".*stop=", "");
+        Visitor.Answer without = angler.post(event + "/practice/bites/delete?bite=b3");
+        assertThat(without.text()).contains("2 strikes");
+        assertThat(angler.post(without.page().selectFirst(".note form").attr("action")).text()).contains("3 strikes");
+
+        Visitor.Answer gone = angler.post(event + "/practice/stops/delete?stop=" + stop);
+        assertThat(gone.page().select("table tbody tr")).isEmpty();
+        assertThat(angler.post(gone.page().selectFirst(".note form").attr("action")).text()).contains("3 strikes");
+    }
+
+    @Test
+    void conditionsAreCarriedOnToTheNextStop(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Carried");
+        String stop = start(angler, event);
+        angler.post(event + "/practice/conditions", "stop", stop, "waterTempC", "19 C", "sky", "cloudy");
+        angler.post(event + "/practice/end", "stop", stop);
+        Visitor.Answer next = angler.post(event + "/practice/start", "spot", "reed-corner", "code", "s2");
+
+        assertThat(next.value("waterTempC")).isEqualTo("19 C");
+        assertThat(next.value("sky")).isEqualTo("cloudy");
+    }
+
+    @Test
+    void aPresentationOfOnesOwnIsOffered(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Own lure");
+
+        angler.post(event + "/practice/presentations", "name", "Spoon' + ${7*7}", "hooks", "treble");
+
+        assertThat(angler.get(event + "/practice").text()).contains("Spoon' + ${7*7}");
+        assertThat(angler.post(event + "/practice/presentations", "name", "", "hooks", "treble").text()).contains("needs a name");
+    }
+
+    @Test
+    void aDeletedSpotTakesItsStopsAlongAndBringsThemBack(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Spot gone");
+        Visitor.Answer gone = angler.post(event + "/spots/delete?spot=reed-corner");
+        assertThat(angler.get(event + "/practice").page().select("table tbody tr")).isEmpty();
+
+        angler.post(gone.page().selectFirst(".note form").attr("action"));
+        assertThat(angler.get(event + "/practice").text()).contains("3 strikes");
+    }
+}
