@@ -269,7 +269,8 @@ public final class PrivateMariaDb implements AutoCloseable {
                 name + " is not on this machine: install Debian's package mariadb-server, or name a server elsewhere with LOCHAN_DB_URL."));
     }
 
-    private static void delete(Path folder) throws IOException {
+    /** Removes a folder with all that is in it; nothing when it is not there. */
+    static void delete(Path folder) throws IOException {
         if (Files.exists(folder)) {
             try (Stream<Path> all = Files.walk(folder)) {
                 for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {

@@ -6,6 +6,8 @@ import java.net.ServerSocket;
 import java.net.UnknownHostException;
 import java.nio.file.Path;
 import java.security.SecureRandom;
+import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -65,8 +67,9 @@ public class Server {
     }
 
     /** Starts everything and tells the address. Ending the process ends both cleanly, the application first. */
-    private static void start(Wishes wishes, PrintStream out) {
+    static void start(Wishes wishes, PrintStream out) {
         if (wishes.dbUrl() != null) {
+            checkDatabase(wishes);
             run(wishes, wishes.dbUrl(), wishes.dbUser(), wishes.dbPassword(), out);
             return;
         }
@@ -82,6 +85,19 @@ public class Server {
             db.close();
             throw e;
         }
+    }
+
+    private static void checkDatabase(Wishes wishes) {
+        try {
+            DriverManager.getConnection(wishes.dbUrl(), wishes.dbUser(), wishes.dbPassword()).close();
+        } catch (SQLException e) {
+            throw unusable(wishes.dbUrl(), e);
+        }
+    }
+
+    private static StoreException unusable(String url, Throwable reason) {
+        return new StoreException("The database " + url.replaceAll("\\?.*", "") + " cannot be used: "
+                + reason.getMessage().lines().findFirst().orElse("") + " Check LOCHAN_DB_URL, LOCHAN_DB_USER and LOCHAN_DB_PASSWORD if it is elsewhere.");
     }
 
     private static void checkPort(Wishes wishes) {
@@ -123,9 +139,8 @@ public class Server {
     /** The one line behind a failed start. */
     private static RuntimeException failure(RuntimeException e, String url) {
         for (Throwable t = e; t != null; t = t.getCause()) {
-            if (t instanceof java.sql.SQLException || t instanceof FlywayException) {
-                return new StoreException("The database " + url.replaceAll("\\?.*", "") + " cannot be used: " + t.getMessage().lines().findFirst().orElse("")
-                        + " Check LOCHAN_DB_URL, LOCHAN_DB_USER and LOCHAN_DB_PASSWORD if it is elsewhere.");
+            if (t instanceof SQLException || t instanceof FlywayException) {
+                return unusable(url, t);
             }
         }
         return e;

@@ -23,6 +23,11 @@ export class Outbox {
   }
 }
 
+/** An id for an entry: 128 random bits, which pages without TLS can make too. */
+export function freshCode(crypto) {
+  return Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('');
+}
+
 /** The fields to send: how long ago it was made tells the time, whatever the device's clock says. */
 export function withAge(entry, now) {
   return { ...entry.fields, ago: String(Math.max(0, Math.round((now - entry.madeAt) / 1000))) };
@@ -88,7 +93,7 @@ export function watchLogs() {
       form.addEventListener('submit', (event) => {
         event.preventDefault();
         const fields = Object.fromEntries([...new FormData(form)].filter(([name]) => name !== '_csrf'));
-        fields.code = globalThis.crypto?.randomUUID?.() ?? `${Date.now()}-${Math.random().toString(36).slice(2)}`;
+        fields.code = freshCode(globalThis.crypto);
         outbox.add({ fields, madeAt: Date.now() });
         form.querySelectorAll('button').forEach((button) => (button.disabled = true));
         send();

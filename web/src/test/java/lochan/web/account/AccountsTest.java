@@ -101,6 +101,16 @@ class AccountsTest {
     }
 
     @Test
+    void behindTlsTheSessionsCookieIsSecure(RunningApp app) throws Exception {
+        var request = java.net.http.HttpRequest.newBuilder(app.address().resolve("/sign-in")).header("X-Forwarded-Proto", "https").build();
+        var answer = java.net.http.HttpClient.newHttpClient().send(request, java.net.http.HttpResponse.BodyHandlers.discarding());
+
+        assertThat(answer.headers().firstValue("set-cookie")).get().asString().contains("Secure");
+        assertThat(answer.headers().firstValue("Strict-Transport-Security")).isPresent();
+        assertThat(app.visitor().get("/sign-in").header("set-cookie")).doesNotContain("Secure");
+    }
+
+    @Test
     void unitsAreTheAnglersOwn(RunningApp app) {
         Visitor angler = app.angler();
         angler.post("/settings", "weight", "kg", "length", "cm", "depth", "m", "temperature", "C", "speed", "km/h");

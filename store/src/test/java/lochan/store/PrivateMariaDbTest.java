@@ -1,0 +1,139 @@
+package lochan.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** On the real server, which as root runs as another user: its folder lies where that user may pass. */
+class PrivateMariaDbTest {
+
+    private Path home;
+
+    @BeforeEach
+    void makeFolder() throws IOException {
+        home = Files.createTempDirectory("lochan-store");
+    }
+
+    @AfterEach
+    void removeFolder() throws IOException {
+        PrivateMariaDb.delete(home);
+    }
+
+    private static String ask(PrivateMariaDb db, String sql) {
+        try (Connection connection = DriverManager.getConnection(db.url(), db.user(), db.password()); Statement statement = connection.createStatement();
+             ResultSet result = statement.execute(sql) ? statement.getResultSet() : null) {
+            return result != null && result.next() ? result.getString(1) : null;
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Test
+    void aSecondStartFindsTheDataAgain() {
+        try (PrivateMariaDb db = PrivateMariaDb.start(home, true)) {
+            ask(db, "CREATE TABLE kept (weight INT)");
+            ask(db, "INSERT INTO kept VALUES (7)");
+        }
+        try (PrivateMariaDb db = PrivateMariaDb.start(home, true)) {
+            assertThat(ask(db, "SELECT weight FROM kept")).isEqualTo("7");
+        }
+    }
+
+    @Test
+    void listensOnLoopbackAloneAndKeepsEveryCommit() {
+        try (PrivateMariaDb db = PrivateMariaDb.start(home, true)) {
+            assertThat(ask(db, "SELECT @@bind_address")).isEqualTo("127.0.0.1");
+            assertThat(ask(db, "SELECT @@innodb_flush_log_at_trx_commit")).isEqualTo("1");
+            assertThat(ask(db, "SELECT @@port")).isNotEqualTo("3306");
+            assertThat(db.url()).contains("127.0.0.1");
+        }
+    }
+
+    @Test
+    void aFolderInUseIsSaidToBeSo() {
+        try (PrivateMariaDb db = PrivateMariaDb.start(home, false)) {
+            assertThatThrownBy(() -> PrivateMariaDb.start(home, false)).isInstanceOf(StoreException.class)
+                    .hasMessageContaining("runs already on the data folder").hasMessageContaining("LOCHAN_HOME");
+            assertThat(ask(db, "SELECT 1")).as("and the one that runs is left alone").isEqualTo("1");
+        }
+    }
+
+    @Test
+    void aLockLeftBehindByACrashDoesNotMatter() throws IOException {
+        Files.createDirectories(home);
+        Files.writeString(home.resolve("lock"), "");
+        Files.writeString(home.resolve("mariadb.pid"), "999999999");
+
+        try (PrivateMariaDb db = PrivateMariaDb.start(home, false)) {
+            assertThat(ask(db, "SELECT 1")).isEqualTo("1");
+        }
+    }
+
+    /** The server outlives its application when that is killed. */
+    @Test
+    void aServerLeftBehindIsStoppedAndItsDataTakenOver() throws Exception {
+        try (PrivateMariaDb db = PrivateMariaDb.start(home, true)) {
+            ask(db, "CREATE TABLE kept (weight INT)");
+        }
+        Process killed = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp",
+                System.getProperty("java.class.path"), Killed.class.getName(), home.toString()).inheritIO().start();
+        assertThat(killed.waitFor()).isEqualTo(Killed.EXIT);
+        long left = Long.parseLong(Files.readString(home.resolve("mariadb.pid")).strip());
+        assertThat(ProcessHandle.of(left)).as("the server it left behind").isPresent();
+
+        try (PrivateMariaDb db = PrivateMariaDb.start(home, true)) {
+            assertThat(ask(db, "SELECT COUNT(*) FROM kept")).isEqualTo("0");
+            assertThat(ProcessHandle.of(left).filter(ProcessHandle::isAlive)).isEmpty();
+        }
+    }
+
+    /** Starts a server and ends at once, as when it is killed. */
+    static final class Killed {
+
+        static final int EXIT = 9;
+
+        public static void main(String[] arguments) {
+            PrivateMariaDb.start(Path.of(arguments[0]), true);
+            Runtime.getRuntime().halt(EXIT);
+        }
+    }
+
+    @Test
+    void aHalfMadeFolderIsSaidToBeSoAndIsNotTouched() throws IOException {
+        Files.createDirectories(home.resolve("db"));
+        Files.writeString(home.resolve("db/ibdata1"), "half");
+
+        assertThatThrownBy(() -> PrivateMariaDb.start(home, false)).isInstanceOf(StoreException.class)
+                .hasMessageContaining("is not whole").hasMessageContaining("mv ");
+        assertThat(home.resolve("db/ibdata1")).hasContent("half");
+    }
+
+    @Test
+    void dataWhoseMakingWasInterruptedIsMadeAgain() throws IOException {
+        Files.createDirectories(home.resolve("db.new/mysql"));
+
+        try (PrivateMariaDb db = PrivateMariaDb.start(home, false)) {
+            assertThat(ask(db, "SELECT 1")).isEqualTo("1");
+        }
+        assertThat(home.resolve("db.new")).doesNotExist();
+    }
+
+    @Test
+    void aPathThatIsNoFolderIsSaidToBeSo() throws IOException {
+        Path file = Files.writeString(home.resolve("file"), "no folder");
+
+        assertThatThrownBy(() -> PrivateMariaDb.start(file, false)).isInstanceOf(StoreException.class).hasMessageContaining("cannot be used")
+                .hasMessageContaining("LOCHAN_HOME");
+    }
+}

@@ -1,0 +1,107 @@
+package lochan.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import lochan.store.StoreException;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Starting: what is in the way gets one clear line and the remedy. */
+class ServerTest {
+
+    private static final Path PREPARE = Path.of("../scripts/prepare.sh").toAbsolutePath().normalize();
+    private static final Path START = Path.of("../lochan").toAbsolutePath().normalize();
+
+    @TempDir
+    Path folder;
+
+    @Test
+    void listensOnLoopbackUnlessToldOtherwise() {
+        assertThat(Server.Wishes.of(false, Map.of()).address().isLoopbackAddress()).isTrue();
+        assertThat(Server.Wishes.of(false, Map.of("LOCHAN_BIND", "0.0.0.0")).address().isAnyLocalAddress()).isTrue();
+        assertThat(Server.Wishes.of(true, Map.of("LOCHAN_PORT", "9000")).port()).isEqualTo(9000);
+    }
+
+    @Test
+    void aSenselessPortOrAddressIsRefused() {
+        assertThatThrownBy(() -> Server.Wishes.of(false, Map.of("LOCHAN_PORT", "http"))).isInstanceOf(StoreException.class)
+                .hasMessage("LOCHAN_PORT is http: expected a number from 0 to 65535.");
+        assertThatThrownBy(() -> Server.Wishes.of(false, Map.of("LOCHAN_PORT", "70000"))).isInstanceOf(StoreException.class);
+        assertThatThrownBy(() -> Server.Wishes.of(false, Map.of("LOCHAN_BIND", "not an address")).address()).isInstanceOf(StoreException.class)
+                .hasMessageContaining("expected an address of this machine");
+    }
+
+    @Test
+    void aTakenPortIsSaidWithAnotherToTake() throws IOException {
+        try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            Server.Wishes wishes = Server.Wishes.of(true, Map.of("LOCHAN_PORT", "" + taken.getLocalPort(), "LOCHAN_HOME", folder.toString()));
+
+            assertThatThrownBy(() -> Server.start(wishes, System.out)).isInstanceOf(StoreException.class)
+                    .hasMessageContaining("Port " + taken.getLocalPort() + " of 127.0.0.1 is taken")
+                    .hasMessageContaining("LOCHAN_PORT=" + (taken.getLocalPort() + 1) + " ./lochan demo");
+            assertThat(folder).as("nothing was begun").isEmptyDirectory();
+        }
+    }
+
+    @Test
+    void aServerElsewhereThatDoesNotAnswerIsNamed() {
+        Server.Wishes wishes = Server.Wishes.of(false, Map.of("LOCHAN_PORT", "0", "LOCHAN_DB_URL", "jdbc:mariadb://127.0.0.1:1/lochan"));
+
+        assertThatThrownBy(() -> Server.start(wishes, System.out)).isInstanceOf(StoreException.class)
+                .hasMessageContaining("jdbc:mariadb://127.0.0.1:1/lochan cannot be used").hasMessageContaining("LOCHAN_DB_URL");
+    }
+
+    private record Said(int exit, String text) { }
+
+    /** Runs a command of the shell beside programs that stand in for the system's. */
+    private Said shell(String command, Map<String, String> programs) throws Exception {
+        for (Map.Entry<String, String> program : programs.entrySet()) {
+            Path file = folder.resolve(program.getKey());
+            Files.writeString(file, "#!/bin/bash\n" + program.getValue() + "\n");
+            Files.setPosixFilePermissions(file, java.nio.file.attribute.PosixFilePermissions.fromString("rwxr-xr-x"));
+        }
+        Process process = new ProcessBuilder(List.of("/bin/bash", "-c", command)).redirectErrorStream(true).start();
+        String text = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        return new Said(process.waitFor(), text);
+    }
+
+    @Test
+    void aMissingPackageWithoutTheRightToInstallIsSaidInOneLine() throws Exception {
+        Said said = shell(". " + PREPARE + "; PATH=" + folder + "; need_package lochan-test-package no-such-program 'the test needs it'",
+                Map.of("apt-get", "exit 1", "id", "echo 1000", "sudo", "exit 1"));
+
+        assertThat(said.exit()).isEqualTo(1);
+        assertThat(said.text()).hasLineCount(1).contains("no-such-program is missing and you may not install here")
+                .contains("apt-get install lochan-test-package").contains("the test needs it");
+    }
+
+    @Test
+    void whatIsInstalledIsSaidFirstAndNoServiceIsStarted() throws Exception {
+        Path policy = Path.of("/usr/sbin/policy-rc.d");
+        boolean before = Files.exists(policy);
+
+        Said said = shell(". " + PREPARE + "; PATH=" + folder + ":/usr/bin:/bin; need_package lochan-test-package no-such-program 'the test needs it'",
+                Map.of("apt-get", "[ \"$1\" = update ] || { echo policy: $(cat /usr/sbin/policy-rc.d 2>/dev/null) >&2; exit 3; }",
+                        "id", "echo 0"));
+
+        assertThat(said.exit()).isEqualTo(1);
+        assertThat(said.text().lines().findFirst()).contains("lochan: installing Debian's package lochan-test-package: the test needs it.");
+        assertThat(said.text()).contains("exit 101").contains("could not be installed");
+        assertThat(Files.exists(policy)).as("the system is left as it was").isEqualTo(before);
+    }
+
+    @Test
+    void unknownCommandsAndOptionsOfTheStartCommandAreRefused() throws Exception {
+        assertThat(shell(START + " dance", Map.of())).isEqualTo(new Said(2, "lochan: unknown command dance: expected one of demo, serve, rank, value, bag.\n"));
+        assertThat(shell(START + " demo --fast", Map.of()).text()).contains("demo takes no options").hasLineCount(1);
+    }
+}
