@@ -10,9 +10,10 @@ package lochan.core;
  * @param day        what makes days differ
  * @param depletion  how fast a spot is fished down
  * @param planning   the grid and margins of a day's plan
+ * @param forecast   how far a plan's value is scaled where it is shown
  */
 public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing landing, Size size, DayEffect day,
-                          Depletion depletion, Planning planning) {
+                          Depletion depletion, Planning planning, Forecast forecast) {
 
     public static final Assumptions DEFAULTS = new Assumptions(
             new Relevance(5, 3, 0.4, 5, 1, 5, 0.6, 0.93, 30),
@@ -21,7 +22,8 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
             new Size(Math.log(800), 0.45, 0.20, 0.15, 0.05, 0.10, 0.42, 0.15, 0.12, 0.15, 0.93, 0.04, 4),
             new DayEffect(0.5, 0.25, 0.25, 0.5, 0.8),
             new Depletion(0.97, 0.93, 0.70),
-            new Planning(30, 5, 10, 15, 1.25));
+            new Planning(30, 5, 10, 15, 1.25),
+            new Forecast(4, 0.8));
 
     /**
      * @param recencyHalfLifeDays    days after which an hour of practice counts half
@@ -101,4 +103,10 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
      * @param straightRunFactor    way on the water over the straight line when no lake is known
      */
     public record Planning(int binMinutes, int gridMinutes, int minDwellMinutes, int checkInMarginMinutes, double straightRunFactor) { }
+
+    /**
+     * @param priorEvents events the prior counts for
+     * @param priorFactor what a plan brings of its value, before any event was finished
+     */
+    public record Forecast(double priorEvents, double priorFactor) { }
 }

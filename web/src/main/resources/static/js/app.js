@@ -57,6 +57,12 @@ function guardTaps() {
   window.addEventListener('pageshow', () => document.querySelectorAll('form[data-sent]').forEach((form) => delete form.dataset.sent));
 }
 
+/** On a narrow window the station one is at may lie outside the row. */
+function showStation() {
+  document.querySelector('.stations [aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+}
+
+showStation();
 runClocks();
 offerPositions();
 watchChoices();

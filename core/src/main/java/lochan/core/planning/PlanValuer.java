@@ -83,6 +83,15 @@ public final class PlanValuer {
      * @param days simulated days, spread evenly over the scenarios; each scenario gets one at least
      */
     public PlanValue value(List<PlanStop> stops, int days) {
+        return simulated(stops, days, 1);
+    }
+
+    /** The same as it is shown: every weight scaled by what finished events taught. */
+    public PlanValue forecast(List<PlanStop> stops, int days, Calibration calibration) {
+        return simulated(stops, days, calibration.factor());
+    }
+
+    private PlanValue simulated(List<PlanStop> stops, int days, double factor) {
         EventData event = scenarios.model().event();
         int perScenario = Math.max(1, Math.ceilDiv(days, scenarios.count()));
         Simulation simulation = new Simulation(event.brief(), bag, hours(), scenarios.seed());
@@ -97,7 +106,7 @@ public final class PlanValuer {
             }
             simulation.days(perScenario, cells, strikes, hourOf(segments), j, scenarios.model().assumptions().size());
         }
-        return simulation.result(formula(stops));
+        return simulation.result(formula(stops), factor);
     }
 
     /** Expected strikes of a segment in a scenario; what was fished at its spot before, by any presentation, is missing. */

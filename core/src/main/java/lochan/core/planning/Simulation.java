@@ -99,16 +99,16 @@ final class Simulation {
         }
     }
 
-    PlanValue result(double formulaGrams) {
-        double[] sorted = Arrays.copyOf(totals, days);
-        Arrays.sort(sorted);
+    /** @param factor by which every weight is scaled */
+    PlanValue result(double formulaGrams, double factor) {
+        double[] sorted = Arrays.stream(totals, 0, days).map(t -> factor * t).sorted().toArray();
         double mean = Arrays.stream(sorted).average().orElse(0);
         double variance = Arrays.stream(sorted).map(t -> (t - mean) * (t - mean)).sum() / Math.max(1, days - 1);
         Double target = brief.targetGrams();
         Double chanceOfTarget = target == null ? null : Double.valueOf(Arrays.stream(sorted).filter(t -> t >= target).count() / (double) days);
-        return new PlanValue(formulaGrams, mean, Math.sqrt(variance / days), quantile(sorted, 0.1), quantile(sorted, 0.5),
+        return new PlanValue(factor * formulaGrams, mean, Math.sqrt(variance / days), quantile(sorted, 0.1), quantile(sorted, 0.5),
                 quantile(sorted, 0.9), limits / (double) days, chanceOfTarget,
-                Arrays.stream(byHour).mapToObj(g -> g / days).toList());
+                Arrays.stream(byHour).mapToObj(g -> factor * g / days).toList());
     }
 
     private static double quantile(double[] sorted, double p) {

@@ -13,6 +13,7 @@ import lochan.core.event.Brief;
 import lochan.web.brief.Briefs;
 import lochan.web.brief.EventKey;
 import lochan.web.clock.DemoClock;
+import lochan.web.page.Dates;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,7 +41,7 @@ public class CompetitionLog {
         for (Entry entry : repository.all(key)) {
             Optional<Violation> refusal = log.append(entry);
             if (refusal.isPresent()) {
-                String time = entry.at().atZone(brief.timeZone()).toLocalTime().withSecond(0).withNano(0).toString();
+                String time = Dates.clock(entry.at(), brief.timeZone());
                 return Optional.of(new Violation("limit", "Under these rules the entry of " + time + " in the competition log could not stand ("
                         + refusal.get().message() + ") Void or correct it first, or keep the rules."));
             }

@@ -17,6 +17,7 @@ import lochan.core.competition.TagNames;
 import lochan.core.event.Brief;
 import lochan.core.event.CompetitionDay;
 import lochan.core.quantity.Units;
+import lochan.web.page.Dates;
 
 /** The competition as its page shows it, all derived from the log. */
 record CompetitionPage(int day, Bag bag, List<Slot> rack, String total, String net, String needs, Words words, List<Line> lines, Pair pair,
@@ -63,7 +64,7 @@ record CompetitionPage(int day, Bag bag, List<Slot> rack, String total, String n
         return new CompetitionPage(day, bag, rack(bag, brief, units), units.weight(bag.totalGrams()),
                 Objects.equals(bag.totalGrams(), bag.netGrams()) ? null : units.weight(bag.netGrams()),
                 bag.needsGrams() == null ? null : units.weight(bag.needsGrams()), last, lines.reversed(), pair(bag), tags(brief),
-                now.atZone(zone).toLocalTime().withSecond(0).withNano(0).toString(), fishing,
+                Dates.clock(now, zone), fishing,
                 toGo.isNegative() ? null : toGo.toHours() + " h " + String.format("%02d", toGo.toMinutesPart()) + " min",
                 fishing && toGo.toMinutes() < URGENT_MINUTES);
     }
@@ -82,7 +83,7 @@ record CompetitionPage(int day, Bag bag, List<Slot> rack, String total, String n
         Entry entry = row.entry();
         String id = entry.id();
         boolean inWell = row.bag().well().stream().anyMatch(f -> f.id().equals(id));
-        return new Line(id, entry.at().atZone(zone).toLocalTime().withSecond(0).withNano(0).toString(), Words.of(entry, fish::get, units),
+        return new Line(id, Dates.clock(entry.at(), zone), Words.of(entry, fish::get, units),
                 words == null ? "" : words.act(), entry instanceof Entry.Catch, log.isVoided(id), !log.isVoided(id) && !undoesAnUndo(entry, log),
                 entry instanceof Entry.Catch && inWell && log.bag(row.day()).well().stream().anyMatch(f -> f.id().equals(id) && f.alive()));
     }

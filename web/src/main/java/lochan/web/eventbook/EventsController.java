@@ -22,6 +22,7 @@ import lochan.web.eventfile.EventFileException.Problem;
 import lochan.web.eventfile.EventFileReader;
 import lochan.web.eventfile.EventFileWriter;
 import lochan.web.page.Codes;
+import lochan.web.page.Dates;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -55,7 +56,10 @@ class EventsController {
      * @param daysToGo to its first competition day; 0 or less once that has come
      * @param state    in words
      */
-    record Row(long id, String name, String dates, long daysToGo, String state, int spots, int strikes, boolean over) { }
+    record Row(long id, String name, String dates, long daysToGo, String state, int spots, int strikes, Next next, boolean over) { }
+
+    /** The station that matters now. */
+    record Next(String station, String label) { }
 
     @GetMapping("/")
     String home() {
@@ -85,8 +89,11 @@ class EventsController {
         boolean over = now.isAfter(brief.days().getLast().checkIn());
         boolean on = !over && toGo <= 0;
         String state = over ? "finished" : on ? "competition" : event.stops().isEmpty() ? "map study" : "practice";
-        return new Row(key.eventId(), brief.name(), first.equals(last) ? first.toString() : first + " to " + last, toGo, state,
-                event.spots().size(), event.stops().stream().mapToInt(s -> s.bites().size()).sum(), over);
+        Next next = over || on ? new Next("competition", over ? "See the bag" : "Open the log")
+                : event.spots().isEmpty() ? new Next("spots", "Mark spots")
+                : toGo > 1 || event.stops().isEmpty() ? new Next("practice", "Log practice") : new Next("plan", "Plan tomorrow");
+        return new Row(key.eventId(), brief.name(), Dates.days(first, last), toGo, state,
+                event.spots().size(), event.stops().stream().mapToInt(s -> s.bites().size()).sum(), next, over);
     }
 
     @PostMapping("/events/import")

@@ -10,6 +10,7 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.evidence.Sunrise;
 import lochan.core.plan.Plan;
+import lochan.web.page.Dates;
 
 /** The day as a line of beads along the clock: where everything lies in a drawing {@value #WIDTH} wide. */
 record BeadLine(List<Bead> beads, List<Tick> ticks, Double sunrise, double marginFrom, double marginWidth) {
@@ -33,13 +34,13 @@ record BeadLine(List<Bead> beads, List<Tick> ticks, Double sunrise, double margi
             double from = x.applyAsDouble(s.arrive());
             double to = x.applyAsDouble(s.leave());
             String label = event.spot(s.spotId()).orElseThrow().name() + ", " + event.presentation(s.presentationId()).orElseThrow().name()
-                    + ", " + s.arrive().atZone(zone).toLocalTime() + " to " + s.leave().atZone(zone).toLocalTime();
+                    + ", " + Dates.clock(s.arrive(), zone) + " to " + Dates.clock(s.leave(), zone);
             beads.add(new Bead(from, Math.max(4, to - from), (from + to) / 2, beads.size() + 1, label));
         });
         List<Tick> ticks = new ArrayList<>();
         Instant first = day.start().atZone(zone).truncatedTo(ChronoUnit.HOURS).toInstant();
         for (Instant t = first.isBefore(day.start()) ? first.plus(Duration.ofHours(1)) : first; !t.isAfter(day.checkIn()); t = t.plus(Duration.ofHours(1))) {
-            ticks.add(new Tick(x.applyAsDouble(t), t.atZone(zone).toLocalTime().toString()));
+            ticks.add(new Tick(x.applyAsDouble(t), Dates.clock(t, zone)));
         }
         Instant sunrise = Sunrise.at(event.brief().launch(), day.date(), zone);
         Double sun = sunrise.isAfter(day.start()) && sunrise.isBefore(day.checkIn()) ? Double.valueOf(x.applyAsDouble(sunrise)) : null;

@@ -11,12 +11,13 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.event.CompetitionDay;
-import lochan.core.eventdata.EventData;
 import lochan.core.event.Format;
-import lochan.core.planning.GreedyPlanner;
+import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
-import lochan.core.planning.PlanRules;
 import lochan.core.plan.PlanStop;
+import lochan.core.planning.Calibration;
+import lochan.core.planning.GreedyPlanner;
+import lochan.core.planning.PlanRules;
 import lochan.core.planning.PlanValue;
 import lochan.core.planning.PlanValuer;
 import lochan.core.quantity.Units;
@@ -26,6 +27,7 @@ import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
+import lochan.web.page.Dates;
 import lochan.web.page.Undo;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -51,8 +53,10 @@ class PlanController {
     private final Plans plans;
     private final EventBook events;
     private final Accounts accounts;
+    private final Forecasts forecasts;
 
-    PlanController(Plans plans, EventBook events, Accounts accounts) {
+    PlanController(Plans plans, EventBook events, Accounts accounts, Forecasts forecasts) {
+        this.forecasts = forecasts;
         this.plans = plans;
         this.events = events;
         this.accounts = accounts;
@@ -77,7 +81,7 @@ class PlanController {
             Plan plan = kept(shown.plan(), event);
             List<lochan.core.Violation> violations = PlanRules.check(event, plan);
             if (form.ok() && violations.isEmpty()) {
-                value(event, plan, units, model);
+                value(event, plan, units, forecasts.calibration(key.accountId()), model);
             }
         }
         return "plan/plan";
@@ -109,7 +113,7 @@ class PlanController {
     /** A run as the page shows it. */
     record LegRow(String to, String distance, long minutes, long shortMinutes, boolean home) { }
 
-    private static void value(EventData event, Plan plan, Units units, Model model) {
+    private static void value(EventData event, Plan plan, Units units, Calibration calibration, Model model) {
         Assumptions assumptions = Assumptions.DEFAULTS;
         model.addAttribute("line", BeadLine.of(event, plan, assumptions.planning().checkInMarginMinutes()));
         List<LegRow> legs = PlanRules.legs(event, plan, assumptions.planning()).stream().map(l -> new LegRow(
@@ -119,14 +123,24 @@ class PlanController {
         model.addAttribute("late", legs.stream().anyMatch(l -> l.shortMinutes() > 0));
         CompetitionDay day = event.brief().day(plan.day());
         model.addAttribute("margin", assumptions.planning().checkInMarginMinutes());
-        model.addAttribute("hours", day.start().atZone(event.brief().timeZone()).toLocalTime() + " to "
-                + day.checkIn().atZone(event.brief().timeZone()).toLocalTime());
+        model.addAttribute("hours", Dates.clock(day.start(), event.brief().timeZone()) + " to "
+                + Dates.clock(day.checkIn(), event.brief().timeZone()));
         if (!plan.stops().isEmpty() && event.brief().format() != Format.LIMIT_LENGTH) {
             DayModel dayModel = new DayModel(event, plan.day(), assumptions);
-            PlanValue value = new PlanValuer(new ScenarioSet(dayModel, SCENARIOS, SEED)).value(plan.stops(), SIMULATED_DAYS);
+            PlanValue value = new PlanValuer(new ScenarioSet(dayModel, SCENARIOS, SEED)).forecast(plan.stops(), SIMULATED_DAYS, calibration);
             model.addAttribute("value", value);
+            model.addAttribute("calibration", calibration);
+            model.addAttribute("rawGrams", value.formulaGrams() / calibration.factor());
+            model.addAttribute("limitChance", chance(value.chanceOfLimit()));
+            model.addAttribute("targetChance", value.chanceOfTarget() == null ? null : chance(value.chanceOfTarget()));
             model.addAttribute("growth", growth(value, dayModel, units));
         }
+    }
+
+    /** A chance in words that never claim certainty. */
+    private static String chance(double p) {
+        long percent = Math.round(100 * p);
+        return percent >= 100 ? "over 99%" : percent <= 0 ? "under 1%" : percent + "%";
     }
 
     /** The bag as it is expected to build, a column for each hour. */
@@ -138,8 +152,8 @@ class PlanController {
         List<Column> columns = new ArrayList<>();
         for (int i = 0; i < value.byHour().size(); i++) {
             double height = most > 0 ? CHART_HEIGHT * value.byHour().get(i) / most : 0;
-            LocalTime at = day.bins().getFirst().start().plus(Duration.ofHours(i + 1)).atZone(day.event().brief().timeZone()).toLocalTime();
-            columns.add(new Column(at.toString(), units.weight(value.byHour().get(i)), i * width + 4, CHART_HEIGHT - height, width - 8, height));
+            Instant at = day.bins().getFirst().start().plus(Duration.ofHours(i + 1));
+            columns.add(new Column(Dates.clock(at, day.event().brief().timeZone()), units.weight(value.byHour().get(i)), i * width + 4, CHART_HEIGHT - height, width - 8, height));
         }
         return columns;
     }

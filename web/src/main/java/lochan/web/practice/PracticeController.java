@@ -26,6 +26,7 @@ import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
+import lochan.web.page.Dates;
 import lochan.web.page.Undo;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -101,7 +102,7 @@ class PracticeController {
 
     private static BiteRow row(LoggedBite logged, EventData event, Units units) {
         Bite b = logged.bite();
-        String time = b.at() == null ? "some time" : b.at().atZone(event.brief().timeZone()).toLocalTime().withSecond(0).withNano(0).toString();
+        String time = b.at() == null ? "some time" : Dates.clock(b.at(), event.brief().timeZone());
         return new BiteRow(logged.code(), time, b.outcome(),
                 b.presentationId() == null ? "" : event.presentation(b.presentationId()).orElseThrow().name(),
                 b.species() == null ? "" : b.species().code(), b.size() == null ? "" : PracticeDay.shown(b.size(), units));

@@ -14,9 +14,10 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
 import lochan.core.quantity.Units;
+import lochan.web.page.Dates;
 
 /** A day of practice as its page shows it, the latest first. */
-record PracticeDay(LocalDate date, String hoursFished, int strikes, List<Row> stops) {
+record PracticeDay(LocalDate date, String title, String hoursFished, int strikes, List<Row> stops) {
 
     record Row(String code, String spot, String time, String length, String presentations, Map<Outcome, Long> outcomes, String sizes,
                boolean countsForNothing) { }
@@ -32,7 +33,7 @@ record PracticeDay(LocalDate date, String hoursFished, int strikes, List<Row> st
         Duration fished = stops.stream().filter(s -> s.end() != null).map(s -> Duration.between(s.start(), s.end()))
                 .reduce(Duration.ZERO, Duration::plus);
         List<Row> rows = stops.stream().sorted(java.util.Comparator.comparing(PracticeStop::start)).map(s -> row(s, event, zone, units)).toList();
-        return new PracticeDay(date, length(fished), stops.stream().mapToInt(s -> s.bites().size()).sum(), rows);
+        return new PracticeDay(date, Dates.longDay(date), length(fished), stops.stream().mapToInt(s -> s.bites().size()).sum(), rows);
     }
 
     private static Row row(PracticeStop s, EventData event, ZoneId zone, Units units) {
@@ -41,8 +42,7 @@ record PracticeDay(LocalDate date, String hoursFished, int strikes, List<Row> st
         String sizes = s.bites().stream().filter(b -> b.size() != null).map(b -> shown(b.size(), units)).collect(Collectors.joining(" · "));
         String presentations = s.presentations().stream().map(p -> event.presentation(p.presentationId()).orElseThrow().name()
                 + minutes(p)).collect(Collectors.joining(", "));
-        String time = s.start().atZone(zone).toLocalTime().withSecond(0).withNano(0) + "–"
-                + (s.end() == null ? "" : s.end().atZone(zone).toLocalTime().withSecond(0).withNano(0));
+        String time = Dates.clock(s.start(), zone) + "–" + Dates.clock(s.end(), zone);
         return new Row(s.id(), event.spot(s.spotId()).orElseThrow().name(), time,
                 s.end() == null ? "open" : length(Duration.between(s.start(), s.end())), presentations, outcomes, sizes,
                 s.presentations().isEmpty());

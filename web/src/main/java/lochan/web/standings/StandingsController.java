@@ -2,7 +2,6 @@ package lochan.web.standings;
 
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
-import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
@@ -21,6 +20,7 @@ import lochan.core.standings.StandingsRow;
 import lochan.core.water.PlaceClass;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
+import lochan.web.page.Dates;
 import lochan.web.page.NotThereException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -81,12 +81,13 @@ class StandingsController {
         ZoneId zone = day.event().brief().timeZone();
         model.addAttribute("data", day.event());
         model.addAttribute("day", day.day());
+        model.addAttribute("dayNames", day.event().brief().days().stream().map(d -> Dates.day(d.date())).toList());
         model.addAttribute("at", clock(day.bins().get(bin), zone));
         model.addAttribute("times", day.bins().stream().map(b -> clock(b, zone)).toList());
     }
 
     private static String clock(Bin bin, ZoneId zone) {
-        return bin.start().atZone(zone).toLocalTime().toString();
+        return Dates.clock(bin.start(), zone);
     }
 
     /** The bin of a time of day; the first for none, or one that is not of the day. */
@@ -145,12 +146,11 @@ class StandingsController {
 
     private static List<StopEvidence> stops(List<Standings.Evidence> evidence, ZoneId zone) {
         return evidence.stream().map(e -> e.slice().stop()).distinct().map(stop -> new StopEvidence(stop,
-                stop.start().atZone(zone).toLocalDate().toString(),
+                Dates.longDay(stop.start().atZone(zone).toLocalDate()),
                 evidence.stream().filter(e -> e.slice().stop() == stop).map(e -> new SliceRow(time(e, zone), e)).toList())).toList();
     }
 
     private static String time(Standings.Evidence evidence, ZoneId zone) {
-        LocalTime from = evidence.slice().start().atZone(zone).toLocalTime().withSecond(0).withNano(0);
-        return from + "–" + evidence.slice().end().atZone(zone).toLocalTime().withSecond(0).withNano(0);
+        return Dates.clock(evidence.slice().start(), zone) + "–" + Dates.clock(evidence.slice().end(), zone);
     }
 }

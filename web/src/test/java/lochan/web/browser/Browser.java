@@ -11,6 +11,7 @@ import java.util.Map;
 /** Headless Chromium as Debian ships it. */
 final class Browser implements AutoCloseable {
 
+    private static final double TIMEOUT_MILLIS = 10_000;
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
 
     private final Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -22,6 +23,7 @@ final class Browser implements AutoCloseable {
     Page window(int width, int height) {
         BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(width, height)
                 .setDeviceScaleFactor(1).setLocale("en-US").setTimezoneId("America/Boise"));
+        context.setDefaultTimeout(TIMEOUT_MILLIS);
         return context.newPage();
     }
 

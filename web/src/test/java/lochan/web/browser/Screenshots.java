@@ -3,25 +3,28 @@ package lochan.web.browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import lochan.web.TestServers;
+import lochan.web.testing.RunningApp;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.api.extension.ExtendWith;
 
-/** Takes the pictures of the main views from a running demo. Arguments: its address, the folder for the pictures. */
-final class Screenshots {
+/** Takes the pictures of the main views from the demo, into the folder that the property {@code lochan.screenshots} names. */
+@ExtendWith(TestServers.class)
+@EnabledIfSystemProperty(named = "lochan.screenshots", matches = ".+")
+class Screenshots {
 
     private static final String EVENT = "Two Arms Open";
 
-    private final String address;
-    private final Path folder;
+    private final Path folder = Path.of(System.getProperty("lochan.screenshots", "."));
+    private String address;
 
-    private Screenshots(String address, Path folder) {
-        this.address = address;
-        this.folder = folder;
-    }
-
-    public static void main(String[] arguments) {
-        Screenshots shots = new Screenshots(arguments[0], Path.of(arguments[1]));
+    @Test
+    void takePictures(@RunningApp.Demo RunningApp demo) {
+        address = demo.address().toString();
         try (Browser browser = new Browser()) {
-            shots.laptop(browser.window(1280, 800));
-            shots.phone(browser.window(390, 844));
+            laptop(browser.window(1280, 800));
+            phone(browser.window(390, 844));
         }
     }
 
@@ -56,7 +59,7 @@ final class Screenshots {
         page.getByLabel("Where").selectOption("mill-ledge");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start now")).click();
         shoot(page, "practice-phone");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stop fishing here")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("End this stop")).click();
         page.navigate(page.url());
         page.locator("section table a").first().click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete this stop")).click();

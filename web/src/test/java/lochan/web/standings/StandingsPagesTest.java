@@ -53,7 +53,7 @@ class StandingsPagesTest {
         assertThat(slice).hasSize(11);
         double product = slice.subList(3, 9).stream().mapToDouble(Double::parseDouble).reduce(1, (a, b) -> a * b);
         assertThat(Double.parseDouble(slice.get(9))).isCloseTo(product, org.assertj.core.api.Assertions.within(0.02));
-        assertThat(evidence.text()).contains("Reed Corner").contains("2027-06-03").contains("3 strikes, 2 with a size");
+        assertThat(evidence.text()).contains("Reed Corner").contains("Thursday, 3 June").contains("3 strikes, 2 with a size");
     }
 
     @Test

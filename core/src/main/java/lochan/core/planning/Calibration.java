@@ -1,0 +1,35 @@
+package lochan.core.planning;
+
+import java.util.List;
+import lochan.core.Assumptions;
+
+/**
+ * By what plans are scaled where they are shown as a forecast: the best of many uncertain plans is on average less good than it looks
+ * (the optimizer's curse, Smith and Winkler 2006). Choices between plans use V itself.
+ * <pre>ln c = (4·ln 0.8 + Σ ln(actual/forecast)) / (4 + events)</pre>
+ *
+ * @param factor c, more than 0
+ * @param events finished events it was learned from
+ */
+public record Calibration(double factor, int events) {
+
+    /**
+     * A finished competition day.
+     *
+     * @param actualGrams   official weight, more than 0
+     * @param forecastGrams V of the plan made for it, more than 0
+     */
+    public record Result(double actualGrams, double forecastGrams) {
+
+        public Result {
+            if (!(actualGrams > 0) || !(forecastGrams > 0)) {
+                throw new IllegalArgumentException("actual " + actualGrams + " g and forecast " + forecastGrams + " g, expected both more than 0");
+            }
+        }
+    }
+
+    public static Calibration of(List<Result> results, Assumptions.Forecast a) {
+        double sum = results.stream().mapToDouble(r -> Math.log(r.actualGrams() / r.forecastGrams())).sum();
+        return new Calibration(Math.exp((a.priorEvents() * Math.log(a.priorFactor()) + sum) / (a.priorEvents() + results.size())), results.size());
+    }
+}

@@ -1,0 +1,229 @@
+package lochan.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import lochan.web.TestServers;
+import lochan.web.account.Accounts;
+import lochan.web.testing.RunningApp;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The whole way from a rule sheet to a culled bag, as an angler walks it on a laptop and on a phone. */
+@ExtendWith(TestServers.class)
+class ChainTest {
+
+    private static final String PASSWORD = "four words in a row";
+    private static Browser browser;
+
+    private final List<String> complaints = new ArrayList<>();
+    private Page page;
+
+    @BeforeAll
+    static void open() {
+        browser = new Browser();
+    }
+
+    @AfterAll
+    static void close() {
+        browser.close();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "390, 844"})
+    void fromTheRuleSheetToTheCulledBag(int width, int height, RunningApp app) throws Exception {
+        String name = "walker " + UUID.randomUUID();
+        app.bean(Accounts.class).findOrMake(name, PASSWORD);
+        page = browser.window(width, height);
+        page.onConsoleMessage(m -> {
+            // A form with something wrong in it is answered with 422, which the browser notes.
+            if (m.type().equals("error") && !m.text().contains("status of 422")) {
+                complaints.add(m.text());
+            }
+        });
+
+        signIn(app, name);
+        brief();
+        spots();
+        practice();
+        standings();
+        plan();
+        assertThat(complaints).as("what the browser complained of").isEmpty();
+        competition();
+        exportAndImport();
+    }
+
+    private void signIn(RunningApp app, String name) {
+        page.navigate(app.address() + "/events");
+        looksRight("Sign in");
+        field("Name").fill(name);
+        field("Password").fill(PASSWORD);
+        button("Sign in").click();
+        looksRight("Events");
+    }
+
+    private void brief() {
+        page.getByRole(AriaRole.LINK, named("New event")).click();
+        field("Time zone of the water").fill("America/Boise");
+        field("Launch").fill("42.612, -116.903");
+        field("Limit").fill("2");
+        String tomorrow = LocalDate.now(ZoneId.of("America/Boise")).plusDays(1).toString();
+        field("Day 1").fill(tomorrow);
+        field("Target weight").fill("7-8");
+        field("Dead fish, each").fill("a quarter");
+        button("Make the event").click();
+        assertThat(page.locator(".field:has(#name) .error")).hasText("The event has no name: give it one.");
+        assertThat(page.locator("[id='penalties/deadFishGrams']")).hasValue("a quarter");
+        looksRight("New event");
+
+        field("Name").fill("Harbour Cup");
+        field("Dead fish, each").fill("0-4");
+        button("Make the event").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("Event made");
+    }
+
+    private void spots() {
+        looksRight("Spots");
+        for (String name : List.of("Reed Corner", "Alder Bank")) {
+            page.getByRole(AriaRole.LINK, named("Mark a spot")).click();
+            field("Name").fill(name);
+            field("Position").fill(name.startsWith("Reed") ? "42.63, -116.91" : "42.64, -116.92");
+            field("Class of place").fill("grass edge");
+            field("Deep end").fill("6 ft");
+            looksRight("Mark a spot");
+            button("Mark it").click();
+            assertThat(page.getByRole(AriaRole.STATUS)).containsText(name + "” marked");
+        }
+    }
+
+    private void practice() {
+        station("Practice");
+        field("Where").selectOption("reed-corner");
+        field("Swim jig").check();
+        button("Start now").click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Fishing Reed Corner"))).isVisible();
+        field("Size, if you know it").fill("3-4");
+        button("Landed").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("Landed, logged.");
+        button("Missed").click();
+        button("Undo").click();
+        assertThat(page.locator(".log li")).hasCount(1);
+        looksRight("Practice");
+        button("End this stop").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("Stop ended.");
+        looksRight("Practice");
+    }
+
+    private void standings() {
+        station("Standings");
+        looksRight("Standings");
+        assertThat(page.locator("tbody tr")).hasCount(2);
+        assertThat(page.locator("tr:has-text('Alder Bank')")).containsText("not tried here");
+        page.getByRole(AriaRole.LINK, named("Reed Corner")).click();
+        looksRight("Evidence");
+        assertThat(page.locator("table tbody tr")).hasCount(1);
+    }
+
+    private void plan() {
+        station("Plan");
+        looksRight("Plan");
+        button("Suggest a plan for day 1").click();
+        assertThat(page.locator("[id='stops/0/arrive']")).hasValue(java.util.regex.Pattern.compile("\\d\\d:\\d\\d"));
+        looksRight("Plan");
+        field("Leave").first().fill("06:45");
+        button("Save and value").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("Plan saved.");
+    }
+
+    private void competition() {
+        station("Competition");
+        looksRight("Competition");
+        logFish("2-3", "Keep it. Tag Red.");
+        logFish("1-12", "Keep it. Tag White.");
+        logFish("2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
+        logFish("1-9", "Release the new fish.");
+        looksRight("Competition");
+        assertThat(page.locator(".rack li.to-beat")).containsText("2 lb 0 oz");
+
+        page.reload();
+        assertThat(page.locator(".rack")).containsText("2 lb 3 oz");
+        assertThat(page.locator(".log > li")).hasCount(4);
+
+        page.context().setOffline(true);
+        field("Weight").first().fill("3-1");
+        button("Log it and decide").click();
+        assertThat(page.locator("[data-unsent]")).containsText("1 entry is kept on this device");
+        page.context().setOffline(false);
+        assertThat(page.locator(".act-words")).hasText("Cull White (2 lb 0 oz). Put White on the new fish.");
+        assertThat(page.locator("[data-unsent]")).isHidden();
+
+        Locator first = page.locator(".log > li").first();
+        first.locator("summary").click();
+        first.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Void")).click();
+        assertThat(page.locator(".log .voided")).hasCount(1);
+        looksRight("Competition");
+    }
+
+    private void logFish(String weight, String decision) {
+        field("Weight").first().fill(weight);
+        button("Log it and decide").click();
+        assertThat(page.locator(".act-words")).hasText(decision);
+    }
+
+    private void exportAndImport() throws Exception {
+        station("Brief");
+        looksRight("Brief");
+        Path file = Files.createTempFile("lochan", ".event.json");
+        Download download = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, named("Export event file")).click());
+        download.saveAs(file);
+        page.getByRole(AriaRole.LINK, named("Lochan")).click();
+        field("File (.event.json)").setInputFiles(file);
+        button("Import").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("“Harbour Cup” imported.");
+        page.getByRole(AriaRole.BUTTON, named("Before dawn")).click();
+        for (String station : List.of("Brief", "Spots", "Practice", "Standings", "Plan", "Competition")) {
+            station(station);
+            looksRight(station);
+        }
+        button("Daylight").click();
+    }
+
+    private void station(String name) {
+        page.locator(".stations").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name)).click();
+    }
+
+    private Locator field(String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static Page.GetByRoleOptions named(String name) {
+        return new Page.GetByRoleOptions().setName(name);
+    }
+
+    /** The page is the one expected, fits the window's width and has nothing that axe finds. */
+    private void looksRight(String title) {
+        assertThat(page).hasTitle(title + " · Lochan");
+        assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth")).as(title + " fits the window").isTrue();
+        assertThat(new AxeBuilder(page).analyze().getViolations()).as(title)
+                .allSatisfy(v -> org.assertj.core.api.Assertions.fail(v.getId() + ": " + v.getHelp() + " " + v.getNodes().stream().map(n -> n.getHtml()).toList()));
+    }
+}
