@@ -14,6 +14,7 @@ import java.util.Map;
 import lochan.store.PrivateMariaDb;
 import lochan.store.StoreException;
 import org.flywaydb.core.api.FlywayException;
+import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -139,6 +140,10 @@ public class Server {
     /** The one line behind a failed start. */
     private static RuntimeException failure(RuntimeException e, String url) {
         for (Throwable t = e; t != null; t = t.getCause()) {
+            if (t instanceof FlywayValidateException) {
+                return new StoreException("The records in " + url.replaceAll("\\?.*", "") + " do not fit this version of Lochan: start the version they "
+                        + "were made with, or choose another place for new ones with LOCHAN_HOME (or LOCHAN_DB_URL).");
+            }
             if (t instanceof SQLException || t instanceof FlywayException) {
                 return unusable(url, t);
             }

@@ -39,6 +39,7 @@ function offerPositions() {
 /** Sends a form of choices as soon as one is changed. */
 function watchChoices() {
   for (const form of document.querySelectorAll('form[data-auto]')) {
+    form.querySelectorAll('button').forEach((button) => (button.hidden = true));
     form.addEventListener('change', () => form.requestSubmit());
   }
 }

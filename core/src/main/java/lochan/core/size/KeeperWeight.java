@@ -19,9 +19,10 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  */
 public record KeeperWeight(double legalShare, double meanGrams, double p10Grams, double p90Grams) {
 
-    /** Steps of the quadrature over ln grams; at 400 the quantiles hold to 0.01 %. */
-    private static final int STEPS = 400;
-    private static final double REACH_SDS = 6;
+    /** Steps of the quadrature over ln grams; at 128 the quantiles hold to 0.05 %. */
+    private static final int STEPS = 128;
+    private static final double REACH_SDS = 4.5;
+    private static final NormalDistribution STANDARD = NormalDistribution.of(0, 1);
 
     public static KeeperWeight of(EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a) {
         double[] shares = mix.of(pattern);
@@ -60,7 +61,7 @@ public record KeeperWeight(double legalShare, double meanGrams, double p10Grams,
     private record Part(double mix, double mean, double sd, LegalShare legal) {
 
         double density(double y) {
-            return NormalDistribution.of(mean, sd).density(y) * legal.given(y);
+            return STANDARD.density((y - mean) / sd) / sd * legal.given(y);
         }
     }
 }

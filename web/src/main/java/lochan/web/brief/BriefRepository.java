@@ -76,6 +76,10 @@ class BriefRepository {
                 JsonText.map(e.getEntered()));
     }
 
+    String name(EventKey key) {
+        return db.select(EVENT.NAME).from(EVENT).where(is(key)).fetchSingle().value1();
+    }
+
     Boat boat(EventKey key) {
         EventRecord e = db.selectFrom(EVENT).where(is(key)).fetchSingle();
         return new Boat(e.getRunMps(), e.getRoughMps(), e.getSettleMinutes(), e.getFuelLitres(), e.getLitresPerKm(),

@@ -47,6 +47,10 @@ public class Briefs {
         return repository.brief(key);
     }
 
+    public String name(EventKey key) {
+        return repository.name(key);
+    }
+
     public Boat boat(EventKey key) {
         return repository.boat(key);
     }

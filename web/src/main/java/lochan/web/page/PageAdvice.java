@@ -69,7 +69,7 @@ class PageAdvice {
 
     private EventHead head(Angler angler, String id) {
         EventKey key = briefs.key(angler.accountId(), Long.parseLong(id));
-        return new EventHead(key.eventId(), briefs.brief(key).name(), "/events/" + id);
+        return new EventHead(key.eventId(), briefs.name(key), "/events/" + id);
     }
 
     /** The demo's clock in a strip; null outside the demo. */

@@ -1,7 +1,5 @@
 package lochan.web.standings;
 
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
@@ -12,12 +10,14 @@ import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.evidence.Bin;
 import lochan.core.practice.PracticeStop;
+import lochan.core.quantity.Units;
 import lochan.core.rate.Cell;
 import lochan.core.rate.StrikeRates;
 import lochan.core.scenario.DayModel;
 import lochan.core.standings.Standings;
 import lochan.core.standings.StandingsRow;
 import lochan.core.water.PlaceClass;
+import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.page.Dates;
@@ -31,9 +31,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class StandingsController {
 
-    /** Width of the drawing of an interval. */
-    private static final double INTERVAL_WIDTH = 120;
-
     private static final Map<String, ToDoubleFunction<StandingsRow>> ORDERS = Map.of(
             "rate", r -> r.strikes().mean(),
             "cautious", r -> r.strikes().p10(),
@@ -43,18 +40,12 @@ class StandingsController {
             "hours", StandingsRow::effectiveHours);
 
     private final EventBook events;
+    private final Accounts accounts;
 
-    StandingsController(EventBook events) {
+    StandingsController(EventBook events, Accounts accounts) {
         this.events = events;
+        this.accounts = accounts;
     }
-
-    /**
-     * A row as the page shows it.
-     *
-     * @param from, to, mean places of the interval in its drawing
-     * @param link  to its evidence
-     */
-    record Row(StandingsRow row, String spot, String placeClass, String presentation, double from, double width, double mean, String link) { }
 
     @GetMapping("/events/{eventId}/standings")
     String standings(EventKey key, @RequestParam(defaultValue = "1") int day, @RequestParam(required = false) String at,
@@ -66,8 +57,9 @@ class StandingsController {
         List<StandingsRow> rows = new Standings(dayModel, bin).rows().stream()
                 .sorted(Comparator.comparingDouble((StandingsRow r) -> orLast(ORDERS.get(order).applyAsDouble(r))).reversed()).toList();
         double scale = rows.stream().mapToDouble(r -> r.strikes().p90()).max().orElse(1);
-        model.addAttribute("rows", rows.stream().map(r -> row(r, event, key, dayModel, bin, scale)).toList());
-        model.addAttribute("intervalEnd", scale);
+        Units units = accounts.units(key.accountId());
+        String dayTime = "day=" + dayModel.day() + "&at=" + clock(dayModel.bins().get(bin), event.brief().timeZone());
+        model.addAttribute("rows", rows.stream().map(r -> StandingsLine.of(r, event, units, scale, dayTime)).toList());
         model.addAttribute("sort", order);
         choices(dayModel, bin, model);
         return "standings/standings";
@@ -94,20 +86,6 @@ class StandingsController {
     private static int bin(DayModel day, String at) {
         ZoneId zone = day.event().brief().timeZone();
         return IntStream.range(0, day.bins().size()).filter(i -> clock(day.bins().get(i), zone).equals(at)).findFirst().orElse(0);
-    }
-
-    private static Row row(StandingsRow r, EventData event, EventKey key, DayModel day, int bin, double scale) {
-        String at = clock(day.bins().get(bin), event.brief().timeZone());
-        String link = "/events/" + key.eventId() + "/standings/evidence?spot=" + encoded(r.cell().spotId()) + "&presentation="
-                + encoded(r.cell().presentationId()) + "&day=" + day.day() + "&at=" + at;
-        double from = INTERVAL_WIDTH * r.strikes().p10() / scale;
-        return new Row(r, event.spot(r.cell().spotId()).orElseThrow().name(), PlaceClass.words(r.pattern().placeClass()),
-                event.presentation(r.cell().presentationId()).orElseThrow().name(), from, INTERVAL_WIDTH * r.strikes().p90() / scale - from,
-                INTERVAL_WIDTH * r.strikes().mean() / scale, link);
-    }
-
-    private static String encoded(String text) {
-        return URLEncoder.encode(text, StandardCharsets.UTF_8);
     }
 
     /** The slices of one stop. */

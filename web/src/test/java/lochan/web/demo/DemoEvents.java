@@ -140,12 +140,12 @@ final class DemoEvents {
         List<SpeciesRule> species = List.of(new SpeciesRule(Species.LARGEMOUTH, 355.6, null, Map.of("minLengthMm", "14")),
                 new SpeciesRule(Species.SMALLMOUTH, 355.6, null, Map.of("minLengthMm", "14")),
                 new SpeciesRule(Species.SPOTTED, 304.8, null, Map.of("minLengthMm", "12")));
-        Brief brief = new Brief("Two Arms Open, Velmarrow Reservoir", ZONE, Format.LIMIT_WEIGHT, 5, 1, grams("22-8"), 5.0, species,
+        Brief brief = new Brief("Two Arms Open, Velmarrow Reservoir", ZONE, Format.LIMIT_WEIGHT, 5, 1, grams("18-0"), 5.0, species,
                 new Penalties(grams("0-4"), grams("1-0"), 15.0, grams("1-0")), new Gear(3, List.of("umbrella-rig")),
                 List.of(day("2027-06-01"), day("2027-06-02"), day("2027-06-03"), day("2027-06-04")),
                 List.of(new CompetitionDay(day("2027-06-05"), at("2027-06-05T06:00"), at("2027-06-05T15:00")),
                         new CompetitionDay(day("2027-06-06"), at("2027-06-06T06:00"), at("2027-06-06T14:00"))),
-                LAUNCH, LAUNCH, Map.of("targetGrams", "22-8", "penalties/deadFishGrams", "0-4", "penalties/shortFishGrams", "1-0",
+                LAUNCH, LAUNCH, Map.of("targetGrams", "18-0", "penalties/deadFishGrams", "0-4", "penalties/shortFishGrams", "1-0",
                         "penalties/lateGramsPerMinute", "1-0"));
         List<PracticeStop> stops = new ArrayList<>();
         fish(stops, "2027-06-01", new Conditions(18.6, 1.2, 2.5, Sky.PARTLY, null), List.of(

@@ -1,0 +1,80 @@
+package lochan.web.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import lochan.core.competition.Entry;
+import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.practice.Bite;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.practice.Outcome;
+import lochan.core.practice.PracticeStop;
+import lochan.core.water.Spot;
+import lochan.web.eventfile.EventFile;
+import lochan.web.eventfile.EventFileWriter;
+import org.junit.jupiter.api.Test;
+
+/** What the demo shows, and that its files are what the generator makes. */
+class DemoEventsTest {
+
+    private static final EventData OPEN = DemoEvents.twoArmsOpen();
+
+    private static Stream<Bite> bites(String spot) {
+        return OPEN.stops().stream().filter(s -> spot == null || s.spotId().equals(spot)).flatMap(s -> s.bites().stream());
+    }
+
+    @Test
+    void theShippedFilesAreTheGenerators() throws IOException {
+        for (Map.Entry<String, EventData> made : Map.of("two-arms-open", OPEN, "april-shakedown", DemoEvents.aprilShakedown()).entrySet()) {
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            EventFileWriter.write(new EventFile(made.getValue(), Map.of()), out);
+            assertThat(Path.of("src/main/resources/demo/" + made.getKey() + ".event.json")).hasContent(out.toString(StandardCharsets.UTF_8));
+        }
+    }
+
+    @Test
+    void twentyFourSpotsOfTenKindsWithLookAlikesNeverFishedAndOneCrowded() {
+        assertThat(OPEN.spots()).hasSize(24).extracting(Spot::placeClass).satisfies(classes -> assertThat(classes.stream().distinct()).hasSize(10));
+        assertThat(OPEN.spots()).filteredOn(s -> s.crowdRisk() > 0.5).hasSize(1);
+        List<String> fished = OPEN.stops().stream().map(PracticeStop::spotId).toList();
+        assertThat(OPEN.spots()).filteredOn(s -> !fished.contains(s.id())).hasSizeGreaterThan(3);
+    }
+
+    @Test
+    void aboutThreeHundredStrikesInFourDaysWithMixedSizes() {
+        assertThat(OPEN.stops().stream().map(s -> s.start().atZone(OPEN.brief().timeZone()).toLocalDate()).distinct()).hasSize(4);
+        assertThat(bites(null)).hasSizeBetween(270, 330);
+        assertThat(bites(null).filter(b -> b.size() != null).map(b -> b.size().how()).distinct()).hasSize(4);
+        assertThat(bites("kestle-docks")).as("many strikes and no size").hasSizeGreaterThan(15)
+                .allSatisfy(b -> assertThat(b.outcome()).isIn(Outcome.SHAKEN, Outcome.MISSED)).allSatisfy(b -> assertThat(b.size()).isNull());
+    }
+
+    @Test
+    void theWindShiftsOnTheFirstDay() {
+        List<Double> day = OPEN.forecast().stream().limit(3).map(ForecastPeriod::windFromDeg).toList();
+
+        assertThat(day).isSorted();
+        assertThat(day.getLast() - day.getFirst()).isGreaterThanOrEqualTo(90);
+    }
+
+    @Test
+    void aSecondEventIsFinishedWithAnOfficialWeight() {
+        assertThat(DemoEvents.aprilShakedown().competition()).last().isInstanceOf(Entry.Official.class);
+    }
+
+    /** Every spot lies within a few kilometres of the launch, in empty country. */
+    @Test
+    void theInventedWaterIsOnePlace() {
+        Position launch = OPEN.brief().launch();
+
+        assertThat(OPEN.spots()).allSatisfy(s -> assertThat(s.position().metresTo(launch)).isLessThan(10_000));
+    }
+}
