@@ -76,7 +76,7 @@ public final class Sample {
     }
 
     public static EventData event(Brief brief, List<Spot> spots, List<PracticeStop> stops) {
-        return new EventData(brief, Boat.USUAL, spots, PRESENTATIONS, stops, List.of(), List.of(), List.of());
+        return new EventData(brief, Boat.USUAL, null, spots, PRESENTATIONS, stops, List.of(), List.of(), List.of());
     }
 
     /** Five spots of three classes, some fished well, some badly, one never; sizes of all kinds. The same seed gives the same event. */
@@ -107,7 +107,7 @@ public final class Sample {
     }
 
     public static EventData withPlan(EventData e, Plan plan) {
-        return new EventData(e.brief(), e.boat(), e.spots(), e.presentations(), e.stops(), e.forecast(), List.of(plan), e.competition());
+        return new EventData(e.brief(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), List.of(plan), e.competition());
     }
 
     /** A live fish of a weight at its minute of the first competition day. */

@@ -39,7 +39,7 @@ public final class GreedyPlanner {
     private final Runs runs;
     private final Duration grid;
 
-    public GreedyPlanner(ScenarioSet scenarios) {
+    public GreedyPlanner(ScenarioSet scenarios, Runs runs) {
         DayModel model = scenarios.model();
         Assumptions.Planning planning = model.assumptions().planning();
         this.scenarios = scenarios;
@@ -47,7 +47,7 @@ public final class GreedyPlanner {
         this.brief = model.event().brief();
         this.start = brief.day(model.day()).start();
         this.backBy = brief.day(model.day()).checkIn().minus(Duration.ofMinutes(planning.checkInMarginMinutes()));
-        this.runs = Runs.straight(model.event().boat(), planning);
+        this.runs = runs;
         this.grid = Duration.ofMinutes(planning.gridMinutes());
     }
 
@@ -162,13 +162,17 @@ public final class GreedyPlanner {
         Position here = brief.launch();
         for (Leg leg : legs) {
             Position there = scenarios.model().spot(leg.cell().spotId()).position();
-            Instant arrive = onGrid(time.plus(runs.runAndSettle(here, there)));
+            Optional<Duration> run = runs.runAndSettle(here, there);
+            if (run.isEmpty()) {
+                return Optional.empty();
+            }
+            Instant arrive = onGrid(time.plus(run.get()));
             time = arrive.plus(leg.dwell());
             here = there;
             stops.add(new PlanStop(leg.cell().spotId(), leg.cell().presentationId(), arrive, time));
         }
-        boolean late = time.plus(runs.run(here, brief.checkInAt())).isAfter(backBy);
-        return late ? Optional.empty() : Optional.of(stops);
+        Instant end = time;
+        return runs.between(here, brief.checkInAt()).filter(home -> !end.plus(home.time()).isAfter(backBy)).map(home -> stops);
     }
 
     private Instant onGrid(Instant time) {

@@ -45,12 +45,26 @@ public final class PlanRules {
         return List.copyOf(found);
     }
 
-    /** A run of a plan, and how it fits. */
-    public record Leg(String from, String to, double metres, Duration needed, Duration available) {
+    /**
+     * A run of a plan, and how it fits.
+     *
+     * @param run       null: there is none by water
+     * @param needed    time to the first cast, or to check-in; null: there is no run
+     * @param available time the plan leaves for it
+     */
+    public record Leg(String from, String to, Runs.Run run, Duration needed, Duration available) {
 
-        /** Minutes missing; 0 when the run fits. */
+        public boolean reachable() {
+            return run != null;
+        }
+
+        /** Minutes missing; 0 when the run fits, or when there is none at all. */
         public long shortMinutes() {
-            return Math.max(0, Math.ceilDiv(needed.minus(available).toSeconds(), 60));
+            return needed == null ? 0 : Math.max(0, Math.ceilDiv(needed.minus(available).toSeconds(), 60));
+        }
+
+        public boolean fits() {
+            return reachable() && shortMinutes() == 0;
         }
     }
 
@@ -58,23 +72,22 @@ public final class PlanRules {
      * The runs of a plan without violations: from the launch to each stop, settling included, and back to check-in with the margin
      * in hand. Names are spot ids, {@code launch} and {@code checkIn}.
      */
-    public static List<Leg> legs(EventData event, Plan plan, Assumptions.Planning planning) {
+    public static List<Leg> legs(EventData event, Plan plan, Assumptions.Planning planning, Runs runs) {
         CompetitionDay day = event.brief().day(plan.day());
-        Runs runs = Runs.straight(event.boat(), planning);
         List<Leg> legs = new ArrayList<>();
         String from = "launch";
         Position here = event.brief().launch();
         Instant time = day.start();
         for (PlanStop stop : plan.stops()) {
             Spot spot = event.spot(stop.spotId()).orElseThrow();
-            legs.add(new Leg(from, spot.id(), runs.metres(here, spot.position()), runs.runAndSettle(here, spot.position()),
-                    Duration.between(time, stop.arrive())));
+            legs.add(new Leg(from, spot.id(), runs.between(here, spot.position()).orElse(null),
+                    runs.runAndSettle(here, spot.position()).orElse(null), Duration.between(time, stop.arrive())));
             from = spot.id();
             here = spot.position();
             time = stop.leave();
         }
-        Duration home = runs.run(here, event.brief().checkInAt());
-        legs.add(new Leg(from, "checkIn", runs.metres(here, event.brief().checkInAt()), home,
+        Runs.Run home = runs.between(here, event.brief().checkInAt()).orElse(null);
+        legs.add(new Leg(from, "checkIn", home, home == null ? null : home.time(),
                 Duration.between(time, day.checkIn()).minusMinutes(planning.checkInMarginMinutes())));
         return legs;
     }

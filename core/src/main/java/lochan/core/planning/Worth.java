@@ -19,13 +19,15 @@ public final class Worth {
     private static final double MINUTES_PER_HOUR = 60;
 
     private final DayModel model;
+    private final Runs runs;
     private final GreedyPlanner.Suggestion plan;
     private final Map<Cell, Double> cells = new HashMap<>();
     private final Map<Pattern, Double> patterns = new HashMap<>();
 
-    private Worth(ScenarioSet scenarios) {
+    private Worth(ScenarioSet scenarios, Runs runs) {
         this.model = scenarios.model();
-        GreedyPlanner planner = new GreedyPlanner(scenarios);
+        this.runs = runs;
+        GreedyPlanner planner = new GreedyPlanner(scenarios, runs);
         List<Cell> all = planner.candidates();
         this.plan = planner.suggest(all, c -> true);
         for (Cell cell : model.cells()) {
@@ -39,8 +41,8 @@ public final class Worth {
         });
     }
 
-    public static Worth of(ScenarioSet scenarios) {
-        return new Worth(scenarios);
+    public static Worth of(ScenarioSet scenarios, Runs runs) {
+        return new Worth(scenarios, runs);
     }
 
     private double loss(GreedyPlanner.Suggestion without) {
@@ -54,8 +56,7 @@ public final class Worth {
 
     /** Grams per hour of its time in the plan (one hour when it has none) with its run from the launch and settling. */
     public double ofCellPerHour(Cell cell) {
-        Duration run = Runs.straight(model.event().boat(), model.assumptions().planning())
-                .runAndSettle(model.event().brief().launch(), model.spot(cell.spotId()).position());
+        Duration run = runs.runAndSettle(model.event().brief().launch(), model.spot(cell.spotId()).position()).orElse(Duration.ZERO);
         Duration dwell = plan.stops().stream().filter(s -> cell.equals(new Cell(s.spotId(), s.presentationId())))
                 .map(s -> Duration.between(s.arrive(), s.leave())).reduce(Duration::plus).orElse(Duration.ofHours(1));
         return ofCell(cell) / (dwell.plus(run).toMinutes() / MINUTES_PER_HOUR);

@@ -1,38 +1,47 @@
 package lochan.core.water;
 
 import java.time.Duration;
+import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.event.Boat;
 import lochan.core.event.Position;
 
-/**
- * Runs of the boat when no lake is known: the great circle lengthened by a factor, at running speed.
- *
- * @param boat   its speeds
- * @param factor way on the water over the straight line
- */
-public record Runs(Boat boat, double factor) {
+/** Runs of the boat from one place to another. */
+public interface Runs {
 
     /** Runs shorter than this do not leave the place: no settling is needed. */
-    private static final double SAME_PLACE_SECONDS = 0.6;
+    Duration SAME_PLACE = Duration.ofMillis(600);
 
-    public static Runs straight(Boat boat, Assumptions.Planning planning) {
-        return new Runs(boat, planning.straightRunFactor());
+    /**
+     * A run.
+     *
+     * @param metres way of it
+     * @param time   under way, settling not included
+     */
+    record Run(double metres, Duration time) { }
+
+    /** The quickest run; empty when there is none by water. */
+    Optional<Run> between(Position from, Position to);
+
+    /** Time from arriving at a place to the first cast. */
+    Duration settling();
+
+    /** Time from leaving one spot to the first cast at another, no settling when they are one place; empty when there is no run. */
+    default Optional<Duration> runAndSettle(Position from, Position to) {
+        return between(from, to).map(r -> r.time().compareTo(SAME_PLACE) < 0 ? Duration.ZERO : r.time().plus(settling()));
     }
 
-    public double metres(Position from, Position to) {
-        return factor * from.metresTo(to);
+    /** The runs of a boat on a lake; straight ones when none is known. */
+    static Runs of(Lake lake, Boat boat, Assumptions.Planning planning) {
+        return lake == null ? straight(boat, planning) : new LakeRuns(lake, boat);
     }
 
-    /** Time under way, without settling. */
-    public Duration run(Position from, Position to) {
-        return Duration.ofMillis(Math.round(1000 * metres(from, to) / boat.runMps()));
+    /** Runs where no lake is known: the great circle lengthened by a factor, at running speed. */
+    static Runs straight(Boat boat, Assumptions.Planning planning) {
+        return new StraightRuns(boat, planning.straightRunFactor());
     }
 
-    /** Time from leaving one spot to the first cast at another; nothing when they are one place. */
-    public Duration runAndSettle(Position from, Position to) {
-        Duration run = run(from, to);
-        boolean samePlace = run.toMillis() < 1000 * SAME_PLACE_SECONDS;
-        return samePlace ? Duration.ZERO : run.plusSeconds(Math.round(60 * boat.settleMinutes()));
+    static Duration seconds(double seconds) {
+        return Duration.ofMillis(Math.round(1000 * seconds));
     }
 }

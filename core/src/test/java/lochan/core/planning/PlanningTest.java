@@ -14,6 +14,7 @@ import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.Violation;
 import lochan.core.competition.BagLog;
+import lochan.core.event.Boat;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
@@ -22,12 +23,14 @@ import lochan.core.rate.Cell;
 import lochan.core.rate.Pattern;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
+import lochan.core.water.Runs;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class PlanningTest {
 
+    private static final Runs RUNS = Runs.straight(Boat.USUAL, Assumptions.DEFAULTS.planning());
     private static final Duration GRID = Duration.ofMinutes(5);
 
     static IntStream seeds() {
@@ -99,17 +102,17 @@ class PlanningTest {
     @MethodSource("seeds")
     void aSuggestionCanBeKeptAndIsTheSameEachTime(int seed) {
         EventData event = Sample.practiced(5, seed);
-        GreedyPlanner.Suggestion suggestion = new GreedyPlanner(scenarios(event, 60)).suggest();
+        GreedyPlanner.Suggestion suggestion = new GreedyPlanner(scenarios(event, 60), RUNS).suggest();
         Plan plan = new Plan(1, null, suggestion.stops());
 
         assertThat(suggestion.stops()).isNotEmpty();
         assertThat(PlanRules.check(event, plan)).isEmpty();
-        assertThat(PlanRules.legs(event, plan, Assumptions.DEFAULTS.planning())).allSatisfy(leg -> assertThat(leg.shortMinutes()).isZero());
+        assertThat(PlanRules.legs(event, plan, Assumptions.DEFAULTS.planning(), RUNS)).allSatisfy(leg -> assertThat(leg.shortMinutes()).isZero());
         assertThat(suggestion.stops()).allSatisfy(s -> {
             assertThat(Duration.between(at("06-05T06:00"), s.arrive()).toMillis() % GRID.toMillis()).isZero();
             assertThat(Duration.between(s.arrive(), s.leave())).isGreaterThanOrEqualTo(Duration.ofMinutes(10));
         });
-        assertThat(new GreedyPlanner(scenarios(event, 60)).suggest()).isEqualTo(suggestion);
+        assertThat(new GreedyPlanner(scenarios(event, 60), RUNS).suggest()).isEqualTo(suggestion);
     }
 
     @ParameterizedTest
@@ -121,21 +124,21 @@ class PlanningTest {
         double best = set.model().cells().stream().mapToDouble(c -> valuer.formula(List.of(new PlanStop(c.spotId(), c.presentationId(),
                 at("06-05T06:30"), at("06-05T14:30"))))).max().orElseThrow();
 
-        assertThat(new GreedyPlanner(set).suggest().grams()).isGreaterThan(0.97 * best);
+        assertThat(new GreedyPlanner(set, RUNS).suggest().grams()).isGreaterThan(0.97 * best);
     }
 
     @Test
     void nothingIsSuggestedWithoutPractice() {
         EventData event = Sample.event(Sample.brief(5, List.of(Sample.LARGEMOUTH)), Sample.practiced(5, 1).spots(), List.of());
 
-        assertThat(new GreedyPlanner(scenarios(event, 20)).suggest().stops()).isEmpty();
+        assertThat(new GreedyPlanner(scenarios(event, 20), RUNS).suggest().stops()).isEmpty();
     }
 
     @Test
     void worthIsWhatThePlanLosesOrGainsAndPatternsAreWorthNoLessThanTheirBestSpot() {
         EventData event = Sample.practiced(5, 2);
         ScenarioSet set = scenarios(event, 60);
-        Worth worth = Worth.of(set);
+        Worth worth = Worth.of(set, RUNS);
 
         assertThat(set.model().cells()).anySatisfy(c -> assertThat(worth.ofCell(c)).isPositive());
         assertThat(set.model().cells()).allSatisfy(c -> {
@@ -174,7 +177,7 @@ class PlanningTest {
         EventData event = Sample.practiced(5, 1);
         Plan late = new Plan(1, null, List.of(new PlanStop("grass-3", "swim-jig", at("06-05T06:01"), at("06-05T14:58"))));
 
-        List<PlanRules.Leg> legs = PlanRules.legs(event, late, Assumptions.DEFAULTS.planning());
+        List<PlanRules.Leg> legs = PlanRules.legs(event, late, Assumptions.DEFAULTS.planning(), RUNS);
 
         assertThat(legs).extracting(PlanRules.Leg::to).containsExactly("grass-3", "checkIn");
         assertThat(legs.get(0).shortMinutes()).as("4 km × 1.25 at 18 m/s and 4 min settling, 1 min given").isEqualTo(8);

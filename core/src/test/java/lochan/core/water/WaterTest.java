@@ -33,13 +33,13 @@ class WaterTest {
         Position there = new Position(Sample.LAUNCH.lat() + 0.1, Sample.LAUNCH.lon());
         double straight = Sample.LAUNCH.metresTo(there);
 
-        assertThat(RUNS.run(Sample.LAUNCH, there).toSeconds()).isEqualTo((long) (1.25 * straight / 18));
-        assertThat(RUNS.runAndSettle(Sample.LAUNCH, there)).isEqualTo(RUNS.run(Sample.LAUNCH, there).plusMinutes(4));
+        assertThat(RUNS.between(Sample.LAUNCH, there).orElseThrow().time().toSeconds()).isEqualTo((long) (1.25 * straight / 18));
+        assertThat(RUNS.runAndSettle(Sample.LAUNCH, there)).contains(RUNS.between(Sample.LAUNCH, there).orElseThrow().time().plusMinutes(4));
     }
 
     @Test
     void needsNoSettlingWithoutLeavingThePlace() {
-        assertThat(RUNS.runAndSettle(Sample.LAUNCH, Sample.LAUNCH)).isEqualTo(Duration.ZERO);
+        assertThat(RUNS.runAndSettle(Sample.LAUNCH, Sample.LAUNCH)).contains(Duration.ZERO);
     }
 
     @Test

@@ -27,12 +27,12 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * {@code rank}, {@code value} and {@code bag}: JSON on standard output, messages on standard error; exit 0, or 2 with one line for a bad
+ * {@code rank}, {@code value}, {@code bag} and {@code runs}: JSON on standard output, messages on standard error; exit 0, or 2 with one line for a bad
  * file or option.
  */
 public final class CommandLine {
 
-    public static final Set<String> COMMANDS = Set.of("rank", "value", "bag");
+    public static final Set<String> COMMANDS = Set.of("rank", "value", "bag", "runs");
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int BAD_INPUT = 2;
@@ -57,8 +57,9 @@ public final class CommandLine {
             JsonNode answer = switch (arguments[0]) {
                 case "rank" -> rank(Options.parse(rest, Set.of("--day", "--at", "--scenarios", "--seed"), Set.of()));
                 case "value" -> value(Options.parse(rest, Set.of("--plan", "--scenarios", "--seed"), Set.of("--bag")));
+                case "runs" -> RunsAnswer.json(read(Options.parse(rest, Set.of(), Set.of()).file()));
                 case "bag" -> bag(Options.parse(rest, Set.of(), Set.of()));
-                default -> throw new UsageException("unknown command " + arguments[0] + ": expected one of rank, value, bag, demo, serve");
+                default -> throw new UsageException("unknown command " + arguments[0] + ": expected one of rank, value, bag, runs, demo, serve");
             };
             out.println(JSON.writerWithDefaultPrettyPrinter().writeValueAsString(answer));
             return 0;

@@ -9,6 +9,7 @@ import lochan.core.scenario.ScenarioSet;
 import lochan.core.size.SizeModel;
 import lochan.core.standings.Standings;
 import lochan.core.standings.StandingsRow;
+import lochan.core.water.Runs;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -30,7 +31,8 @@ final class RankAnswer {
     ObjectNode json() {
         DayModel model = scenarios.model();
         List<StandingsRow> rows = standings.rows();
-        Worth worth = Worth.of(new ScenarioSet(model, WORTH_SCENARIOS, scenarios.seed()));
+        Worth worth = Worth.of(new ScenarioSet(model, WORTH_SCENARIOS, scenarios.seed()),
+                Runs.of(model.event().lake(), model.event().boat(), model.assumptions().planning()));
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         ArrayNode list = node.putArray("rows");
         TwoHourValue twoHours = new TwoHourValue(scenarios);

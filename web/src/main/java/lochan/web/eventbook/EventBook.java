@@ -13,6 +13,7 @@ import lochan.web.eventfile.EventFile;
 import lochan.web.plan.Plans;
 import lochan.web.practice.Practice;
 import lochan.web.spot.Spots;
+import lochan.web.water.Waters;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,8 +26,10 @@ public class EventBook {
     private final Practice practice;
     private final Plans plans;
     private final CompetitionLog competition;
+    private final Waters water;
 
-    EventBook(Briefs briefs, Spots spots, Practice practice, Plans plans, CompetitionLog competition) {
+    EventBook(Briefs briefs, Spots spots, Practice practice, Plans plans, CompetitionLog competition, Waters water) {
+        this.water = water;
         this.briefs = briefs;
         this.spots = spots;
         this.practice = practice;
@@ -41,7 +44,7 @@ public class EventBook {
         Set<String> codes = marked.stream().map(Spot::id).collect(Collectors.toSet());
         List<Plan> kept = plans.all(key).stream().map(p -> new Plan(p.day(), p.name(),
                 p.stops().stream().filter(s -> codes.contains(s.spotId())).toList())).toList();
-        return new EventData(briefs.brief(key), briefs.boat(key), marked, practice.presentations(key), practice.stops(key),
+        return new EventData(briefs.brief(key), briefs.boat(key), water.lake(key), marked, practice.presentations(key), practice.stops(key),
                 practice.forecast(key), kept, competition.entries(key));
     }
 
@@ -56,6 +59,7 @@ public class EventBook {
         EventData data = file.data();
         EventKey key = briefs.add(accountId, data.brief(), data.boat());
         briefs.addExtras(key, file.extras());
+        water.putLake(key, data.lake());
         spots.add(key, data.spots());
         practice.addPresentations(key, data.presentations());
         practice.addStops(key, data.stops());

@@ -33,6 +33,7 @@ import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Sky;
+import lochan.core.water.Lake;
 import lochan.core.water.Spot;
 import lochan.core.water.SpotRules;
 import lochan.core.water.Stock;
@@ -93,6 +94,7 @@ public final class EventFileReader {
         // Without its zone, days and rules nothing else can be judged.
         stopAt(brief == null);
         Boat boat = boat(root, root.object("boat"));
+        Lake lake = LakeJson.read(root);
         List<Spot> spots = root.list("spots", "id", (f, i) -> spot(f));
         spots.forEach(s -> spotIds.add(s.id()));
         List<Presentation> presentations = root.list("presentations", "id", (f, i) -> presentation(f));
@@ -103,7 +105,7 @@ public final class EventFileReader {
         List<Entry> entries = root.list("competition", "id", (f, i) -> entry(f, brief));
         root.keepUnknown();
         stopAt(!context.problems.isEmpty());
-        EventData data = new EventData(brief, boat, spots, presentations, stops, forecast, plans, entries);
+        EventData data = new EventData(brief, boat, lake, spots, presentations, stops, forecast, plans, entries);
         for (int i = 0; i < plans.size(); i++) {
             String pointer = "/plans/" + i + "/";
             PlanRules.check(data, plans.get(i)).forEach(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));

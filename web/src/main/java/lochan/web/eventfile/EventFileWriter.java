@@ -68,6 +68,9 @@ public final class EventFileWriter {
         root.put("lochan", 1);
         root.set("event", brief(data.brief()));
         root.set("boat", boat(data.boat()));
+        if (data.lake() != null) {
+            root.set("lake", LakeJson.write(data.lake(), this::withUnknown));
+        }
         list(root, "spots", data.spots(), s -> spot(s, "/spots/" + JsonFields.escape(s.id())));
         list(root, "presentations", data.presentations(), p -> {
             ObjectNode node = JSON.createObjectNode().put("id", p.id()).put("name", p.name());

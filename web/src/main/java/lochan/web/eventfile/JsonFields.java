@@ -74,6 +74,11 @@ final class JsonFields {
         return value == null || value.isNull() ? null : value;
     }
 
+    /** A field as it stands; null when missing. */
+    JsonNode raw(String name) {
+        return take(name);
+    }
+
     private <T> T missing(String name, String expected, T instead) {
         problem(name, "missing, expected " + expected);
         return instead;

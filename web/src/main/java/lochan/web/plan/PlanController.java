@@ -29,6 +29,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
 import lochan.web.page.Dates;
 import lochan.web.page.Undo;
+import lochan.web.water.Waters;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -54,8 +55,10 @@ class PlanController {
     private final EventBook events;
     private final Accounts accounts;
     private final Forecasts forecasts;
+    private final Waters waters;
 
-    PlanController(Plans plans, EventBook events, Accounts accounts, Forecasts forecasts) {
+    PlanController(Plans plans, EventBook events, Accounts accounts, Forecasts forecasts, Waters waters) {
+        this.waters = waters;
         this.forecasts = forecasts;
         this.plans = plans;
         this.events = events;
@@ -111,16 +114,16 @@ class PlanController {
     }
 
     /** A run as the page shows it. */
-    record LegRow(String to, String distance, long minutes, long shortMinutes, boolean home) { }
+    record LegRow(String to, String distance, long minutes, long shortMinutes, boolean reachable, boolean home) { }
 
-    private static void value(EventData event, Plan plan, Units units, Calibration calibration, Model model) {
+    private void value(EventData event, Plan plan, Units units, Calibration calibration, Model model) {
         Assumptions assumptions = Assumptions.DEFAULTS;
         model.addAttribute("line", BeadLine.of(event, plan, assumptions.planning().checkInMarginMinutes()));
-        List<LegRow> legs = PlanRules.legs(event, plan, assumptions.planning()).stream().map(l -> new LegRow(
-                event.spot(l.to()).map(s -> s.name()).orElse("check-in"), units.distance(l.metres()), l.needed().plusSeconds(59).toMinutes(),
-                l.shortMinutes(), l.to().equals("checkIn"))).toList();
+        List<LegRow> legs = PlanRules.legs(event, plan, assumptions.planning(), waters.runs(event)).stream().map(l -> new LegRow(
+                event.spot(l.to()).map(s -> s.name()).orElse("check-in"), l.reachable() ? units.distance(l.run().metres()) : "no way by water",
+                l.reachable() ? l.needed().plusSeconds(59).toMinutes() : 0, l.shortMinutes(), l.reachable(), l.to().equals("checkIn"))).toList();
         model.addAttribute("legs", legs);
-        model.addAttribute("late", legs.stream().anyMatch(l -> l.shortMinutes() > 0));
+        model.addAttribute("late", legs.stream().anyMatch(l -> l.shortMinutes() > 0 || !l.reachable()));
         CompetitionDay day = event.brief().day(plan.day());
         model.addAttribute("margin", assumptions.planning().checkInMarginMinutes());
         model.addAttribute("hours", Dates.clock(day.start(), event.brief().timeZone()) + " to "
@@ -224,7 +227,8 @@ class PlanController {
         StoredPlan current = plan == null ? null : plans.stored(key, plan);
         int on = current == null ? Math.clamp(day, 1, event.brief().days().size()) : current.plan().day();
         List<PlanStop> stops = event.brief().format() == Format.LIMIT_LENGTH ? List.of()
-                : new GreedyPlanner(new ScenarioSet(new DayModel(event, on, Assumptions.DEFAULTS), SUGGESTION_SCENARIOS, SEED)).suggest().stops();
+                : new GreedyPlanner(new ScenarioSet(new DayModel(event, on, Assumptions.DEFAULTS), SUGGESTION_SCENARIOS, SEED),
+                        waters.runs(event)).suggest().stops();
         if (stops.isEmpty()) {
             flash.addFlashAttribute("trouble", "Nothing to suggest yet: log practice stops with what was fished, then ask again.");
             return current == null ? "redirect:/events/" + key.eventId() + "/plan" : show(key, current.id());

@@ -184,7 +184,7 @@ final class DemoEvents {
                 new Entry.Strike("a7", on("09:05"), "pale-hump", "drop-shot", Outcome.LOST),
                 caught("a8", "09:12", Species.SPOTTED, "1-7", null, "pale-hump", "drop-shot"),
                 caught("a9", "09:31", Species.SMALLMOUTH, "2-6", null, "pale-hump", "drop-shot"));
-        return new EventData(brief, new Boat(20, 12, 4, null, null), spots(), PRESENTATIONS, stops, forecast, List.of(plan), log);
+        return new EventData(brief, new Boat(20, 12, 4, null, null), null, spots(), PRESENTATIONS, stops, forecast, List.of(plan), log);
     }
 
     static EventData aprilShakedown() {
@@ -223,7 +223,7 @@ final class DemoEvents {
         log.add(new Entry.Official("b18", at(date + "15:40"), grams("13-8"), 1));
         List<Spot> spots = spots().stream().filter(s -> List.of("maudlin-point", "split-point", "dam-riprap", "cold-wall", "sill-ledge",
                 "fallen-alder", "pale-hump", "raven-wall").contains(s.id())).toList();
-        return new EventData(brief, new Boat(20, 12, 4, null, null), spots, PRESENTATIONS, stops, List.of(), List.of(plan), log);
+        return new EventData(brief, new Boat(20, 12, 4, null, null), null, spots, PRESENTATIONS, stops, List.of(), List.of(plan), log);
     }
 
     private static LocalDate day(String date) {

@@ -80,14 +80,47 @@ class EventFileTest {
 
     @Test
     void unknownFieldsComeBackWhereTheyWere() throws Exception {
-        String json = Files.readString(DEMO).replaceFirst("\"lochan\": 1,", "\"lochan\": 1, \"lake\": {\"outline\": {\"type\": \"Polygon\"}},")
+        String json = Files.readString(DEMO).replaceFirst("\"lochan\": 1,", "\"lochan\": 1, \"buoys\": {\"outline\": {\"type\": \"Polygon\"}},")
                 .replaceFirst("\"id\": \"harth-grass\",", "\"id\": \"harth-grass\", \"marker\": [1, 2.50, \"ü\"],")
                 .replaceFirst("\"outcome\": \"landed\",", "\"outcome\": \"landed\", \"onTheFall\": true,");
 
         String back = written(read(json));
 
-        assertThat(back).contains("\"lake\"").contains("\"onTheFall\"").contains("2.50").contains("ü");
+        assertThat(back).contains("\"buoys\"").contains("\"onTheFall\"").contains("2.50").contains("ü");
         assertThat(written(read(back))).isEqualTo(back);
+    }
+
+    private static final String LAKE = """
+            "lake": {"outline": {"type": "Polygon", "coordinates": [[[-117, 42.5], [-116.8, 42.5], [-116.8, 42.7], [-117, 42.7], [-117, 42.5]],
+                                  [[-116.9, 42.55], [-116.89, 42.55], [-116.89, 42.56], [-116.9, 42.55]]]},
+             "slowZones": {"type": "FeatureCollection", "name": "kept", "features": [{"type": "Feature", "id": 7, "properties": {"mps": 2.5,
+                                  "name": "Harbour", "sign": "buoys"}, "geometry": {"type": "Polygon",
+                                  "coordinates": [[[-116.91, 42.6], [-116.9, 42.6], [-116.9, 42.61], [-116.91, 42.6]]]}}]}},
+            """;
+
+    @Test
+    void theLakeIsReadAsGeoJsonAndKeepsWhatItDoesNotKnow() throws Exception {
+        String json = Files.readString(DEMO).replaceFirst("\"spots\":", LAKE + "\"spots\":");
+        EventFile file = read(json);
+
+        assertThat(file.data().lake().bodies()).singleElement().satisfies(b -> assertThat(b.islands()).hasSize(1));
+        assertThat(file.data().lake().slowZones()).singleElement().satisfies(z -> assertThat(z.mps()).isEqualTo(2.5));
+        assertThat(written(file)).contains("\"kept\"").contains("\"buoys\"").contains("\"id\": 7");
+        assertThat(written(read(written(file)))).isEqualTo(written(file));
+        assertThat(schemaProblems(written(file))).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
+        "\"mps\": 2.5 | \"mps\": 0 | /lake/slowZones/features/0/properties/mps: The speed of a slow zone is 0.0 m/s",
+        "[-116.8, 42.7] | [-116.8, 142.7] | /lake/outline/coordinates/0/2: found [-116.8,142.7], expected [longitude, latitude]",
+        "{\"type\": \"Polygon\", \"coordinates\": [[[-117 | {\"type\": \"Point\", \"coordinates\": [[[-117 | /lake/outline: found type \"Point\", expected a GeoJSON Polygon",
+        "\"type\": \"FeatureCollection\" | \"type\": \"Features\" | /lake/slowZones/type: expected \"FeatureCollection\""})
+    void aWrongLakeIsRefusedWithItsPointer(String right, String wrong, String message) throws Exception {
+        assertThat(LAKE).contains(right);
+        String json = Files.readString(DEMO).replaceFirst("\"spots\":", LAKE.replace(right, wrong) + "\"spots\":");
+
+        assertThat(problems(json)).anySatisfy(p -> assertThat(p).contains(message));
     }
 
     /** Each wrong value is refused with its pointer, by the reader as by the schema. */

@@ -1,0 +1,26 @@
+package lochan.core.water;
+
+import java.time.Duration;
+import java.util.Optional;
+import lochan.core.event.Boat;
+import lochan.core.event.Position;
+
+/**
+ * Runs of the boat when no lake is known.
+ *
+ * @param boat   its speeds
+ * @param factor way on the water over the straight line
+ */
+record StraightRuns(Boat boat, double factor) implements Runs {
+
+    @Override
+    public Optional<Run> between(Position from, Position to) {
+        double metres = factor * from.metresTo(to);
+        return Optional.of(new Run(metres, Runs.seconds(metres / boat.runMps())));
+    }
+
+    @Override
+    public Duration settling() {
+        return Runs.seconds(60 * boat.settleMinutes());
+    }
+}

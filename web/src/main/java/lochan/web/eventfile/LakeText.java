@@ -1,0 +1,31 @@
+package lochan.web.eventfile;
+
+import lochan.core.water.Lake;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A lake as text: the member {@code lake} of an event file, without what it does not know. */
+public final class LakeText {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private LakeText() { }
+
+    public static String of(Lake lake) {
+        ObjectNode root = JSON.createObjectNode();
+        root.set("lake", LakeJson.write(lake, (node, pointer) -> node));
+        return root.toString();
+    }
+
+    /** @throws IllegalArgumentException when the text is not one that {@link #of} made */
+    public static Lake read(String text) {
+        JsonNode tree = JSON.readTree(text);
+        JsonFields.Context context = new JsonFields.Context();
+        Lake lake = LakeJson.read(new JsonFields(tree, "", "", context));
+        if (!context.problems.isEmpty()) {
+            throw new IllegalArgumentException(context.problems.getFirst().toString());
+        }
+        return lake;
+    }
+}
