@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.time.LocalTime;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import lochan.core.Assumptions;
 import lochan.core.competition.Bag;
@@ -21,21 +22,23 @@ import lochan.core.plan.Plan;
 import lochan.core.planning.PlanValuer;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
+import lochan.core.structure.StructureFinder;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * {@code rank}, {@code value}, {@code bag} and {@code runs}: JSON on standard output, messages on standard error; exit 0, or 2 with one line for a bad
+ * {@code rank}, {@code value}, {@code bag}, {@code runs}, {@code structure}: JSON on standard output, messages on standard error; exit 0, or 2 with one line for a bad
  * file or option.
  */
 public final class CommandLine {
 
-    public static final Set<String> COMMANDS = Set.of("rank", "value", "bag", "runs");
+    public static final Set<String> COMMANDS = Set.of("rank", "value", "bag", "runs", "structure");
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int BAD_INPUT = 2;
+    private static final double MOST_DEPTH_M = 2000;
     private static final int MOST_SCENARIOS = 1_000_000;
     /** With stratified draws 4 000 hold a two-hour value to 1 %. */
     private static final int RANK_SCENARIOS = 4_000;
@@ -55,11 +58,12 @@ public final class CommandLine {
         List<String> rest = Arrays.asList(arguments).subList(1, arguments.length);
         try {
             JsonNode answer = switch (arguments[0]) {
-                case "rank" -> rank(Options.parse(rest, Set.of("--day", "--at", "--scenarios", "--seed"), Set.of()));
-                case "value" -> value(Options.parse(rest, Set.of("--plan", "--scenarios", "--seed"), Set.of("--bag")));
-                case "runs" -> RunsAnswer.json(read(Options.parse(rest, Set.of(), Set.of()).file()));
-                case "bag" -> bag(Options.parse(rest, Set.of(), Set.of()));
-                default -> throw new UsageException("unknown command " + arguments[0] + ": expected one of rank, value, bag, runs, demo, serve");
+                case "rank" -> rank(Options.parse(rest, Map.of("--day", 1, "--at", 1, "--scenarios", 1, "--seed", 1)));
+                case "value" -> value(Options.parse(rest, Map.of("--plan", 1, "--scenarios", 1, "--seed", 1, "--bag", 0)));
+                case "runs" -> RunsAnswer.json(read(Options.parse(rest, Map.of()).file()));
+                case "structure" -> structure(Options.parse(rest, Map.of("--crs", 1, "--band", 2, "--prominence", 1)));
+                case "bag" -> bag(Options.parse(rest, Map.of()));
+                default -> throw new UsageException("unknown command " + arguments[0] + ": expected one of rank, value, bag, runs, structure, demo, serve");
             };
             out.println(JSON.writerWithDefaultPrettyPrinter().writeValueAsString(answer));
             return 0;
@@ -113,6 +117,17 @@ public final class CommandLine {
     private JsonNode bag(Options options) throws UsageException {
         EventData event = weighed(read(options.file()));
         return BagAnswer.json(BagLog.replay(event.brief(), event.competition()));
+    }
+
+    private static JsonNode structure(Options options) throws UsageException {
+        Double shallowest = options.has("--band") ? options.number("--band", 0, 0, MOST_DEPTH_M) : null;
+        Double deepest = options.has("--band") ? options.number("--band", 1, 0, MOST_DEPTH_M) : null;
+        if (shallowest != null && shallowest > deepest) {
+            throw new UsageException("--band is " + shallowest + " " + deepest + ": give the shallower end first");
+        }
+        double prominence = options.has("--prominence") ? options.number("--prominence", 0, 0, MOST_DEPTH_M) : StructureFinder.Wanted.USUAL.prominenceM();
+        return StructureAnswer.json(StructureAnswer.grid(options.file(), options.text("--crs")),
+                new StructureFinder.Wanted(shallowest, deepest, prominence));
     }
 
     /** Events paid by length have another bag and another value, not reckoned yet. */

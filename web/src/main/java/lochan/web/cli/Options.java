@@ -3,38 +3,37 @@ package lochan.web.cli;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 /** The options of one command: each once, in any place after the command. */
 final class Options {
 
     private final String file;
-    private final Map<String, String> values;
+    private final Map<String, List<String>> values;
 
-    private Options(String file, Map<String, String> values) {
+    private Options(String file, Map<String, List<String>> values) {
         this.file = file;
         this.values = values;
     }
 
     /**
      * @param arguments what follows the command
-     * @param valued    options that take a value
-     * @param flags     options that take none
+     * @param known     options, and how many values each takes
      */
-    static Options parse(List<String> arguments, Set<String> valued, Set<String> flags) throws UsageException {
+    static Options parse(List<String> arguments, Map<String, Integer> known) throws UsageException {
         String file = null;
-        Map<String, String> values = new HashMap<>();
+        Map<String, List<String>> values = new HashMap<>();
         for (int i = 0; i < arguments.size(); i++) {
             String argument = arguments.get(i);
-            if (flags.contains(argument)) {
-                values.put(argument, "");
-            } else if (valued.contains(argument)) {
-                if (++i == arguments.size()) {
-                    throw new UsageException(argument + " has no value: give one after it");
+            if (known.containsKey(argument)) {
+                int count = known.get(argument);
+                if (i + count >= arguments.size()) {
+                    throw new UsageException(argument + (count == 1 ? " has no value: give one after it" : " has too few values: give " + count + " after it"));
                 }
-                values.put(argument, arguments.get(i));
+                values.put(argument, List.copyOf(arguments.subList(i + 1, i + 1 + count)));
+                i += count;
             } else if (argument.startsWith("--")) {
-                throw new UsageException("unknown option " + argument + ": expected one of " + names(valued, flags));
+                throw new UsageException("unknown option " + argument + ": expected one of "
+                        + known.keySet().stream().sorted().reduce((a, b) -> a + ", " + b).orElse("none"));
             } else if (file != null) {
                 throw new UsageException("two files, " + file + " and " + argument + ": give one");
             } else {
@@ -42,13 +41,9 @@ final class Options {
             }
         }
         if (file == null) {
-            throw new UsageException("no file: give the event file after the command");
+            throw new UsageException("no file: give the file after the command");
         }
         return new Options(file, values);
-    }
-
-    private static String names(Set<String> valued, Set<String> flags) {
-        return java.util.stream.Stream.concat(valued.stream(), flags.stream()).sorted().reduce((a, b) -> a + ", " + b).orElse("none");
     }
 
     String file() {
@@ -60,11 +55,25 @@ final class Options {
     }
 
     String text(String name) {
-        return values.get(name);
+        return has(name) ? values.get(name).getFirst() : null;
+    }
+
+    /** The i-th value of an option that is there. */
+    double number(String name, int i, double least, double most) throws UsageException {
+        String value = values.get(name).get(i);
+        try {
+            double number = Double.parseDouble(value);
+            if (number >= least && number <= most) {
+                return number;
+            }
+        } catch (NumberFormatException e) {
+            // Told below, like a number out of range.
+        }
+        throw new UsageException(name + " is " + value + ": expected a number from " + least + " to " + most);
     }
 
     int whole(String name, int instead, int least, int most) throws UsageException {
-        String value = values.get(name);
+        String value = text(name);
         if (value == null) {
             return instead;
         }
@@ -80,7 +89,7 @@ final class Options {
     }
 
     long seed() throws UsageException {
-        String value = values.get("--seed");
+        String value = text("--seed");
         try {
             return value == null ? 1 : Long.parseLong(value);
         } catch (NumberFormatException e) {
