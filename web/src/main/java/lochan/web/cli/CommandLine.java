@@ -29,12 +29,12 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * {@code rank}, {@code value}, {@code bag}, {@code runs}, {@code structure}: JSON on standard output, messages on standard error; exit 0, or 2 with one line for a bad
+ * {@code rank}, {@code value}, {@code bag}, {@code runs}, {@code structure} and {@code track}: JSON on standard output, messages on standard error; exit 0, or 2 with one line for a bad
  * file or option.
  */
 public final class CommandLine {
 
-    public static final Set<String> COMMANDS = Set.of("rank", "value", "bag", "runs", "structure");
+    public static final Set<String> COMMANDS = Set.of("rank", "value", "bag", "runs", "structure", "track");
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int BAD_INPUT = 2;
@@ -62,8 +62,9 @@ public final class CommandLine {
                 case "value" -> value(Options.parse(rest, Map.of("--plan", 1, "--scenarios", 1, "--seed", 1, "--bag", 0)));
                 case "runs" -> RunsAnswer.json(read(Options.parse(rest, Map.of()).file()));
                 case "structure" -> structure(Options.parse(rest, Map.of("--crs", 1, "--band", 2, "--prominence", 1)));
+                case "track" -> track(Options.parse(rest, Map.of("--event", 1)));
                 case "bag" -> bag(Options.parse(rest, Map.of()));
-                default -> throw new UsageException("unknown command " + arguments[0] + ": expected one of rank, value, bag, runs, structure, demo, serve");
+                default -> throw new UsageException("unknown command " + arguments[0] + ": expected one of rank, value, bag, runs, structure, track, demo, serve");
             };
             out.println(JSON.writerWithDefaultPrettyPrinter().writeValueAsString(answer));
             return 0;
@@ -117,6 +118,10 @@ public final class CommandLine {
     private JsonNode bag(Options options) throws UsageException {
         EventData event = weighed(read(options.file()));
         return BagAnswer.json(BagLog.replay(event.brief(), event.competition()));
+    }
+
+    private static JsonNode track(Options options) throws UsageException {
+        return TrackAnswer.json(TrackAnswer.fixes(options.file()), options.has("--event") ? read(options.text("--event")) : null);
     }
 
     private static JsonNode structure(Options options) throws UsageException {
