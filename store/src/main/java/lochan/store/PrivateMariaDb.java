@@ -82,7 +82,7 @@ public final class PrivateMariaDb implements AutoCloseable {
         List<String> command = new ArrayList<>(List.of(serverProgram(), "--no-defaults", "--datadir=" + data, "--socket=" + socket,
                 "--pid-file=" + pidFile, "--bind-address=127.0.0.1", "--port=" + port, "--skip-name-resolve", "--character-set-server=utf8mb4",
                 "--collation-server=utf8mb4_bin", "--innodb-buffer-pool-size=64M", "--innodb-log-file-size=48M", "--performance-schema=OFF",
-                "--max-connections=40"));
+                "--max-connections=40", "--max-allowed-packet=64M"));
         command.addAll(asUser());
         if (!keepSafe) {
             command.addAll(List.of("--innodb-flush-log-at-trx-commit=0", "--skip-innodb-doublewrite", "--sync-binlog=0"));

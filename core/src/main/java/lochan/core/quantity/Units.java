@@ -13,6 +13,7 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     static final double GRAMS_PER_POUND = OUNCES_PER_POUND * GRAMS_PER_OUNCE;
     static final double MM_PER_INCH = 25.4;
     private static final double M_PER_FOOT = 0.3048;
+    private static final double M2_PER_ACRE = 4046.8564224;
     private static final double M_PER_MILE = 1609.344;
 
     /** Weights of fish. */
@@ -150,6 +151,11 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     /** A way over the water with its unit, to a tenth of a mile or kilometre. */
     public String distance(double metres) {
         return speed == Speed.MPH ? number(metres / M_PER_MILE, 1) + " mi" : number(metres / 1000, 1) + " km";
+    }
+
+    /** An area of water with its unit, acres or hectares. */
+    public String area(double m2) {
+        return speed == Speed.MPH ? number(m2 / M2_PER_ACRE, m2 < 100 * M2_PER_ACRE ? 1 : 0) + " acres" : number(m2 / 10_000, m2 < 1e6 ? 1 : 0) + " ha";
     }
 
     /** A weight as a person would type it in these units: reading it back gives the weight shown. */

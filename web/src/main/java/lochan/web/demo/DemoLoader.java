@@ -1,15 +1,22 @@
 package lochan.web.demo;
 
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
+import lochan.core.structure.BadGridException;
+import lochan.core.structure.EsriGrid;
 import lochan.web.brief.Briefs;
+import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;
+import lochan.web.water.Waters;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.io.ClassPathResource;
@@ -23,12 +30,16 @@ class DemoLoader implements SmartInitializingSingleton {
 
     static final List<String> FILES = List.of("demo/two-arms-open.event.json", "demo/april-shakedown.event.json");
 
+    private static final String DEPTHS = "demo/velmarrow.asc";
+
     private final Accounts accounts;
     private final Briefs briefs;
     private final EventBook events;
+    private final Waters waters;
     private final TransactionTemplate transaction;
 
-    DemoLoader(Accounts accounts, Briefs briefs, EventBook events, TransactionTemplate transaction) {
+    DemoLoader(Accounts accounts, Briefs briefs, EventBook events, Waters waters, TransactionTemplate transaction) {
+        this.waters = waters;
         this.accounts = accounts;
         this.briefs = briefs;
         this.events = events;
@@ -42,8 +53,17 @@ class DemoLoader implements SmartInitializingSingleton {
             Angler demo = accounts.findOrMake("demo", UUID.randomUUID().toString());
             if (briefs.all(demo.accountId()).isEmpty()) {
                 FILES.forEach(f -> load(demo, f));
+                loadDepths(briefs.all(demo.accountId()).getFirst());
             }
         });
+    }
+
+    private void loadDepths(EventKey event) {
+        try (BufferedReader lines = new BufferedReader(new InputStreamReader(new ClassPathResource(DEPTHS).getInputStream(), StandardCharsets.UTF_8))) {
+            waters.putDepths(event, EsriGrid.read(lines.lines().iterator(), null));
+        } catch (IOException | BadGridException e) {
+            throw new IllegalStateException("the shipped file " + DEPTHS + " cannot be loaded: " + e.getMessage(), e);
+        }
     }
 
     private void load(Angler demo, String file) {

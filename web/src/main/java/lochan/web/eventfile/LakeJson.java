@@ -37,6 +37,34 @@ final class LakeJson {
         return lake;
     }
 
+    /** A lake from a geometry, a feature or a collection of features: those with a speed are slow zones, other polygons water. */
+    static Lake fromGeoJson(JsonNode tree, JsonFields.Context context) {
+        JsonFields f = new JsonFields(tree, "", "", context);
+        List<Lake.Body> bodies = new ArrayList<>();
+        List<Lake.SlowZone> zones = new ArrayList<>();
+        switch (f.text("type")) {
+            case "FeatureCollection" -> f.list("features", (feature, i) -> addFeature(feature, bodies, zones));
+            case "Feature" -> addFeature(f, bodies, zones);
+            default -> bodies.addAll(bodies(f));
+        }
+        Lake lake = new Lake(bodies, zones);
+        if (context.problems.isEmpty()) {
+            f.violations(lake.check());
+        }
+        return lake;
+    }
+
+    private static Object addFeature(JsonFields feature, List<Lake.Body> bodies, List<Lake.SlowZone> zones) {
+        JsonFields properties = feature.object("properties");
+        List<Lake.Body> areas = bodies(feature.object("geometry"));
+        if (properties.has("mps")) {
+            zones.add(new Lake.SlowZone(properties.shortText("name", 80), properties.number("mps", 0, MOST_MPS), areas));
+        } else {
+            bodies.addAll(areas);
+        }
+        return areas;
+    }
+
     private static List<Lake.SlowZone> zones(JsonFields f) {
         expectType(f, "FeatureCollection");
         List<Lake.SlowZone> zones = f.list("features", (feature, i) -> {

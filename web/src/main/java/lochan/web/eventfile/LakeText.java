@@ -1,6 +1,9 @@
 package lochan.web.eventfile;
 
+import java.io.InputStream;
+import java.util.List;
 import lochan.core.water.Lake;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -16,6 +19,26 @@ public final class LakeText {
         ObjectNode root = JSON.createObjectNode();
         root.set("lake", LakeJson.write(lake, (node, pointer) -> node));
         return root.toString();
+    }
+
+    /**
+     * A lake from GeoJSON as maps export it: polygons are water, features with a property {@code mps} are slow zones.
+     *
+     * @throws EventFileException with everything wrong in it
+     */
+    public static Lake fromGeoJson(InputStream in) throws EventFileException {
+        JsonFields.Context context = new JsonFields.Context();
+        JsonNode tree;
+        try {
+            tree = JSON.readTree(in);
+        } catch (JacksonException e) {
+            throw new EventFileException(List.of(new EventFileException.Problem("", "is no JSON: export it as GeoJSON")));
+        }
+        Lake lake = LakeJson.fromGeoJson(tree, context);
+        if (!context.problems.isEmpty()) {
+            throw new EventFileException(context.problems);
+        }
+        return lake;
     }
 
     /** @throws IllegalArgumentException when the text is not one that {@link #of} made */

@@ -34,7 +34,7 @@ public class Spots {
     }
 
     /** A code for a new spot of a name. */
-    String freshCode(EventKey key, String name) {
+    public String freshCode(EventKey key, String name) {
         return Codes.of(name, c -> repository.isTaken(key, c));
     }
 

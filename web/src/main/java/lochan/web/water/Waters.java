@@ -2,40 +2,56 @@ package lochan.web.water;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.List;
+import java.util.Optional;
 import lochan.core.Assumptions;
-import lochan.core.eventdata.EventData;
 import lochan.core.event.Boat;
+import lochan.core.eventdata.EventData;
+import lochan.core.structure.Candidate;
+import lochan.core.structure.DepthGrid;
+import lochan.core.structure.StructureFinder;
 import lochan.core.water.Lake;
 import lochan.core.water.Runs;
 import lochan.web.brief.EventKey;
 import lochan.web.eventfile.LakeText;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
-/** The lakes of events, and the runs on them. Both take a while to make, so the latest are kept: they are pure values of what they are made of. */
+/**
+ * The lakes of events, their depths and the runs on them. All take a while to make, so the latest are kept: they are pure values of what
+ * they are made of.
+ */
 @Service
 public class Waters {
 
-    private static final int LAKES_KEPT = 20;
+    private static final int KEPT = 10;
 
     private record Running(Lake lake, Boat boat) { }
 
-    private final LakeRepository repository;
-    private final Cache<String, Lake> lakes = Caffeine.newBuilder().maximumSize(LAKES_KEPT).build();
-    private final Cache<Running, Runs> runs = Caffeine.newBuilder().maximumSize(LAKES_KEPT).build();
+    private record Sought(String checksum, StructureFinder.Wanted wanted) { }
 
-    Waters(LakeRepository repository) {
-        this.repository = repository;
+    private final LakeRepository lakeRepository;
+    private final DepthRepository depthRepository;
+    private final Cache<String, Lake> lakes = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<Running, Runs> runs = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<String, DepthGrid> grids = Caffeine.newBuilder().maximumSize(2).build();
+    private final Cache<Sought, List<Candidate>> structure = Caffeine.newBuilder().maximumSize(KEPT).build();
+
+    Waters(LakeRepository lakeRepository, DepthRepository depthRepository) {
+        this.lakeRepository = lakeRepository;
+        this.depthRepository = depthRepository;
     }
 
     /** The lake of an event; null when it is not known. */
     public Lake lake(EventKey key) {
-        return repository.geoJson(key).map(text -> lakes.get(text, LakeText::read)).orElse(null);
+        return lakeRepository.geoJson(key).map(text -> lakes.get(text, LakeText::read)).orElse(null);
     }
 
     /** @param lake null leaves it unknown */
+    @Transactional
     public void putLake(EventKey key, Lake lake) {
         if (lake != null) {
-            repository.put(key, LakeText.of(lake));
+            lakeRepository.put(key, LakeText.of(lake));
         }
     }
 
@@ -43,5 +59,21 @@ public class Waters {
     public Runs runs(EventData event) {
         return event.lake() == null ? Runs.straight(event.boat(), Assumptions.DEFAULTS.planning())
                 : runs.get(new Running(event.lake(), event.boat()), r -> Runs.of(r.lake(), r.boat(), Assumptions.DEFAULTS.planning()));
+    }
+
+    public Optional<DepthGrid> depths(EventKey key) {
+        return depthRepository.checksum(key).map(sum -> grids.get(sum, s -> depthRepository.grid(key)));
+    }
+
+    /** @param grid in degrees */
+    @Transactional
+    public void putDepths(EventKey key, DepthGrid grid) {
+        depthRepository.put(key, grid);
+    }
+
+    /** What the shape of the bottom makes worth a look; empty without depths. */
+    List<Candidate> structure(EventKey key, StructureFinder.Wanted wanted) {
+        return depthRepository.checksum(key).map(sum -> structure.get(new Sought(sum, wanted),
+                s -> StructureFinder.find(grids.get(sum, c -> depthRepository.grid(key)), wanted))).orElse(List.of());
     }
 }

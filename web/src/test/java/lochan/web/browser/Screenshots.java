@@ -34,6 +34,11 @@ class Screenshots {
         shoot(page, "events");
         String event = open(page);
         view(page, event, "brief");
+        page.navigate(event + "/water");
+        page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)).selectOption("ferry-docks");
+        page.getByLabel("To", new Page.GetByLabelOptions().setExact(true)).selectOption("raven-wall");
+        page.getByText("on the water").waitFor();
+        shoot(page, "water");
         view(page, event, "spots");
         view(page, event, "practice");
         view(page, event, "standings");

@@ -51,7 +51,7 @@ import lochan.web.eventfile.EventFileWriter;
 final class DemoEvents {
 
     private static final ZoneId ZONE = ZoneId.of("America/Boise");
-    private static final Position LAUNCH = new Position(42.6120, -116.9030);
+    static final Position LAUNCH = new Position(42.6120, -116.9030);
     private static final double OUNCE = 28.349523125;
     private static final long SEED = 20270605;
 
@@ -184,7 +184,7 @@ final class DemoEvents {
                 new Entry.Strike("a7", on("09:05"), "pale-hump", "drop-shot", Outcome.LOST),
                 caught("a8", "09:12", Species.SPOTTED, "1-7", null, "pale-hump", "drop-shot"),
                 caught("a9", "09:31", Species.SMALLMOUTH, "2-6", null, "pale-hump", "drop-shot"));
-        return new EventData(brief, new Boat(20, 12, 4, null, null), null, spots(), PRESENTATIONS, stops, forecast, List.of(plan), log);
+        return new EventData(brief, new Boat(20, 12, 4, null, null), new DemoLake(spots()).lake(), spots(), PRESENTATIONS, stops, forecast, List.of(plan), log);
     }
 
     static EventData aprilShakedown() {
@@ -372,6 +372,12 @@ final class DemoEvents {
         Path folder = Files.createDirectories(Path.of(arguments[0]));
         write(twoArmsOpen(), folder.resolve("two-arms-open.event.json"));
         write(aprilShakedown(), folder.resolve("april-shakedown.event.json"));
+        Files.writeString(folder.resolve("velmarrow.asc"), depths());
+    }
+
+    /** The depths of the lake as an Esri ASCII grid. */
+    static String depths() {
+        return new DemoLake(spots()).ascii();
     }
 
     private static void write(EventData event, Path file) throws IOException {

@@ -10,13 +10,16 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import lochan.core.Assumptions;
 import lochan.core.competition.Entry;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.planning.PlanRules;
 import lochan.core.practice.Bite;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.water.Runs;
 import lochan.core.water.Spot;
 import lochan.web.eventfile.EventFile;
 import lochan.web.eventfile.EventFileWriter;
@@ -38,6 +41,7 @@ class DemoEventsTest {
             EventFileWriter.write(new EventFile(made.getValue(), Map.of()), out);
             assertThat(Path.of("src/main/resources/demo/" + made.getKey() + ".event.json")).hasContent(out.toString(StandardCharsets.UTF_8));
         }
+        assertThat(Path.of("src/main/resources/demo/velmarrow.asc")).hasContent(DemoEvents.depths());
     }
 
     @Test
@@ -63,6 +67,14 @@ class DemoEventsTest {
 
         assertThat(day).isSorted();
         assertThat(day.getLast() - day.getFirst()).isGreaterThanOrEqualTo(90);
+    }
+
+    @Test
+    void everySpotIsReachedOnTheWaterAndThePlanCanBeKept() {
+        Runs runs = Runs.of(OPEN.lake(), OPEN.boat(), Assumptions.DEFAULTS.planning());
+
+        assertThat(OPEN.spots()).allSatisfy(s -> assertThat(runs.between(OPEN.brief().launch(), s.position())).isPresent());
+        assertThat(PlanRules.legs(OPEN, OPEN.plans().getFirst(), Assumptions.DEFAULTS.planning(), runs)).allSatisfy(l -> assertThat(l.fits()).as(l.toString()).isTrue());
     }
 
     @Test

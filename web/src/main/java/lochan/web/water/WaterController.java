@@ -1,0 +1,190 @@
+package lochan.web.water;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lochan.core.Coded;
+import lochan.core.eventdata.EventData;
+import lochan.core.quantity.QuantityText;
+import lochan.core.quantity.Units;
+import lochan.core.structure.BadGridException;
+import lochan.core.structure.Candidate;
+import lochan.core.structure.DepthGrid;
+import lochan.core.structure.EsriGrid;
+import lochan.core.structure.StructureFinder;
+import lochan.core.water.Lake;
+import lochan.core.water.LakeRuns;
+import lochan.core.water.Runs;
+import lochan.core.water.Spot;
+import lochan.web.account.Accounts;
+import lochan.web.brief.EventKey;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventfile.EventFileException;
+import lochan.web.eventfile.LakeText;
+import lochan.web.form.Form;
+import lochan.web.page.NotThereException;
+import lochan.web.page.Undo;
+import lochan.web.spot.Spots;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The map of the water: what it looks like, how deep it is, the runs on it, and what the map shows that is not marked yet. */
+@Controller
+class WaterController {
+
+    private static final double USUAL_PROMINENCE_M = 1;
+    private static final int BAND_CELLS = 320;
+
+    private final Waters waters;
+    private final EventBook events;
+    private final Accounts accounts;
+    private final Spots spots;
+
+    WaterController(Waters waters, EventBook events, Accounts accounts, Spots spots) {
+        this.waters = waters;
+        this.events = events;
+        this.accounts = accounts;
+        this.spots = spots;
+    }
+
+    @GetMapping("/events/{eventId}/water")
+    String water(EventKey key, @RequestParam Map<String, String> fields, Model model) {
+        EventData event = events.event(key);
+        Units units = accounts.units(key.accountId());
+        model.addAttribute("data", event);
+        model.addAttribute("kinds", Candidate.Kind.values());
+        model.addAttribute("form", new Form(units));
+        if (event.lake() != null) {
+            Optional<DepthGrid> grid = waters.depths(key);
+            Form form = new Form(fields, units);
+            model.addAttribute("map", WaterMap.of(event, grid.orElse(null), units));
+            model.addAttribute("form", form);
+            grid.ifPresent(g -> {
+                model.addAttribute("deepest", units.typedDepth((double) g.deepest()));
+                model.addAttribute("deepestWhole", Math.ceil(g.deepest() / (units.depth() == Units.Depth.FT ? 0.3048 : 1)));
+                model.addAttribute("suggestions", Suggestion.of(wanted(key, form), event, g, units, WaterMap.frame(event.lake())));
+            });
+        }
+        return "water/water";
+    }
+
+    /** The candidates that a page's filters ask for. */
+    private List<Candidate> wanted(EventKey key, Form form) {
+        Double prominence = form.quantity("prominence", QuantityText::metres);
+        Double shallowest = form.quantity("shallowest", QuantityText::metres);
+        Double deepest = form.quantity("deepest", QuantityText::metres);
+        if (shallowest != null && deepest != null && shallowest > deepest) {
+            form.error("deepest", "The deep end is shallower than the shallow end: exchange them.");
+            return List.of();
+        }
+        Candidate.Kind kind = form.choice("kind", Candidate.Kind.class);
+        return waters.structure(key, new StructureFinder.Wanted(shallowest, deepest, prominence == null ? USUAL_PROMINENCE_M : prominence)).stream()
+                .filter(c -> kind == null || c.kind() == kind).toList();
+    }
+
+    /** A band of depths: the path of its water and its area. */
+    record Band(String path, String area) { }
+
+    @GetMapping("/events/{eventId}/water/band")
+    @ResponseBody
+    Band band(EventKey key, @RequestParam double from, @RequestParam double to) {
+        DepthGrid grid = waters.depths(key).orElseThrow(NotThereException::new);
+        Lake lake = Optional.ofNullable(waters.lake(key)).orElseThrow(NotThereException::new);
+        Units units = accounts.units(key.accountId());
+        double unit = units.depth() == Units.Depth.FT ? 0.3048 : 1;
+        double shallowest = unit * Math.min(from, to);
+        double deepest = unit * Math.max(from, to);
+        return new Band(WaterMap.band(grid, shallowest, deepest, WaterMap.frame(lake), BAND_CELLS), units.area(grid.areaM2(shallowest, deepest)));
+    }
+
+    /** A run between two places: its path and what it takes in words. */
+    record RunShown(String path, String words) { }
+
+    @GetMapping("/events/{eventId}/water/run")
+    @ResponseBody
+    RunShown run(EventKey key, @RequestParam String from, @RequestParam String to) {
+        EventData event = events.event(key);
+        if (event.lake() == null) {
+            throw new NotThereException();
+        }
+        Units units = accounts.units(key.accountId());
+        Runs runs = waters.runs(event);
+        var start = place(event, from);
+        var end = place(event, to);
+        Optional<Runs.Run> run = runs.between(start, end);
+        if (run.isEmpty()) {
+            return new RunShown("", "There is no way by water between them.");
+        }
+        long minutes = Math.max(1, Math.round(run.get().time().toSeconds() / 60.0));
+        String path = runs instanceof LakeRuns lake ? lake.route(start, end).map(r -> WaterMap.way(r, WaterMap.frame(event.lake()))).orElse("") : "";
+        return new RunShown(path, units.distance(run.get().metres()) + " on the water, " + minutes + " min under way, settling not included");
+    }
+
+    private static lochan.core.event.Position place(EventData event, String id) {
+        return id.equals("launch") ? event.brief().launch() : event.spot(id).map(Spot::position).orElseThrow(NotThereException::new);
+    }
+
+    @PostMapping("/events/{eventId}/water/lake")
+    String importLake(EventKey key, @RequestParam MultipartFile file, RedirectAttributes flash) throws IOException {
+        try (InputStream in = file.getInputStream()) {
+            waters.putLake(key, LakeText.fromGeoJson(in));
+            flash.addFlashAttribute("notice", "The lake is drawn. Plans now run on the water.");
+        } catch (EventFileException e) {
+            flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken; nothing was changed. " + e.problems().getFirst()
+                    + (e.problems().size() > 1 ? " (and " + (e.problems().size() - 1) + " more)" : ""));
+        }
+        return back(key);
+    }
+
+    @PostMapping("/events/{eventId}/water/depths")
+    String importDepths(EventKey key, @RequestParam MultipartFile file, RedirectAttributes flash) throws IOException {
+        try (BufferedReader lines = new BufferedReader(new InputStreamReader(file.getInputStream(), StandardCharsets.UTF_8))) {
+            DepthGrid grid = EsriGrid.read(lines.lines().iterator(), null);
+            if (grid.degrees()) {
+                waters.putDepths(key, grid);
+                flash.addFlashAttribute("notice", grid.columns() + " × " + grid.rows() + " depths taken.");
+            } else {
+                flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken: its cells are " + grid.cellSize()
+                        + " wide, which are metres. Write the grid in longitude and latitude (EPSG:4326) and import it again.");
+            }
+        } catch (BadGridException | UncheckedIOException e) {
+            flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken; nothing was changed. " + e.getMessage() + ".");
+        }
+        return back(key);
+    }
+
+    /** Turns a candidate into a spot. */
+    @PostMapping("/events/{eventId}/water/mark")
+    String mark(EventKey key, @RequestParam int cell, @RequestParam String kind, RedirectAttributes flash) {
+        DepthGrid grid = waters.depths(key).orElseThrow(NotThereException::new);
+        Candidate.Kind wanted = Coded.find(Candidate.Kind.class, kind).orElseThrow(NotThereException::new);
+        Candidate candidate = waters.structure(key, new StructureFinder.Wanted(null, null, 0.3)).stream()
+                .filter(c -> c.cell() == cell && c.kind() == wanted).findFirst()
+                .or(() -> waters.structure(key, StructureFinder.Wanted.USUAL).stream().filter(c -> c.cell() == cell && c.kind() == wanted).findFirst())
+                .orElseThrow(NotThereException::new);
+        Units units = accounts.units(key.accountId());
+        String name = wanted.code().substring(0, 1).toUpperCase(java.util.Locale.ROOT) + wanted.code().substring(1) + ", " + units.depth(candidate.depthM());
+        Spot spot = Suggestion.spot(candidate, grid, spots.freshCode(key, name), name);
+        spots.add(key, List.of(spot));
+        Undo.offer(flash, "“" + name + "” is marked; give it a name of its own under Spots.",
+                "/events/" + key.eventId() + "/spots/delete?spot=" + URLEncoder.encode(spot.id(), StandardCharsets.UTF_8));
+        return back(key);
+    }
+
+    private static String back(EventKey key) {
+        return "redirect:/events/" + key.eventId() + "/water";
+    }
+}

@@ -1,0 +1,173 @@
+package lochan.web.water;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.quantity.Units;
+import lochan.core.structure.Contours;
+import lochan.core.structure.DepthGrid;
+import lochan.core.water.Lake;
+import lochan.core.water.PlaceClass;
+import lochan.core.water.Spot;
+
+/**
+ * The lake as a drawing: metres east and south of its north-west corner, paths as SVG writes them.
+ *
+ * @param width   of the drawing, m
+ * @param height  of the drawing, m
+ * @param water   path of all water, islands left out
+ * @param zones   slow zones
+ * @param lines   lines of depth
+ * @param spots   marked spots
+ * @param launch  where the day starts
+ * @param checkIn where it ends; null: at the launch
+ */
+record WaterMap(double width, double height, String water, List<Zone> zones, List<Line> lines, List<Mark> spots, Point launch, Point checkIn) {
+
+    private static final double METRES_PER_DEGREE = 111_195;
+    private static final double MARGIN_M = 300;
+    /** Steps between lines of depth that people read. */
+    private static final double[] STEPS_FT = {5, 10, 20, 50, 100};
+    private static final double[] STEPS_M = {1, 2, 5, 10, 20, 50};
+    private static final int MOST_LINES = 8;
+    /** Points of a line nearer together than this share of the drawing are left out. */
+    private static final double DETAIL = 1 / 1500.0;
+    private static final double M_PER_FOOT = 0.3048;
+
+    record Point(double x, double y) { }
+
+    record Zone(String path, String name) { }
+
+    record Line(String path, String depth) { }
+
+    record Mark(String id, String name, String placeClass, double x, double y) { }
+
+    /** The frame of a drawing: what turns positions into its points. */
+    record Frame(double north, double west, double east) {
+
+        Point point(Position p) {
+            return new Point(round((p.lon() - west) * east), round((north - p.lat()) * METRES_PER_DEGREE));
+        }
+    }
+
+    static Frame frame(Lake lake) {
+        double north = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lat).max().orElseThrow();
+        double west = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lon).min().orElseThrow();
+        double east = METRES_PER_DEGREE * Math.cos(Math.toRadians(north));
+        return new Frame(north + MARGIN_M / METRES_PER_DEGREE, west - MARGIN_M / east, east);
+    }
+
+    /** @param grid null: no depths are known */
+    static WaterMap of(EventData event, DepthGrid grid, Units units) {
+        Lake lake = event.lake();
+        Frame frame = frame(lake);
+        double south = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lat).min().orElseThrow();
+        double east = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lon).max().orElseThrow();
+        Point corner = frame.point(new Position(south, east));
+        double width = corner.x() + MARGIN_M;
+        double height = corner.y() + MARGIN_M;
+        List<Mark> marks = event.spots().stream().map(s -> mark(s, frame)).toList();
+        List<Zone> zones = lake.slowZones().stream().map(z -> new Zone(path(z.areas(), frame),
+                (z.name() == null ? "Slow zone" : z.name()) + ", " + units.speed(z.mps()) + " at most")).toList();
+        boolean elsewhere = !event.brief().checkInAt().equals(event.brief().launch());
+        return new WaterMap(width, height, path(lake.bodies(), frame), zones, grid == null ? List.of() : lines(grid, frame, units, Math.max(width, height)),
+                marks, frame.point(event.brief().launch()), elsewhere ? frame.point(event.brief().checkInAt()) : null);
+    }
+
+    private static Mark mark(Spot s, Frame frame) {
+        Point p = frame.point(s.position());
+        return new Mark(s.id(), s.name(), PlaceClass.words(s.placeClass()), p.x(), p.y());
+    }
+
+    private static String path(List<Lake.Body> bodies, Frame frame) {
+        StringBuilder path = new StringBuilder();
+        for (Lake.Body body : bodies) {
+            append(path, body.shore(), frame);
+            body.islands().forEach(i -> append(path, i, frame));
+        }
+        return path.toString();
+    }
+
+    private static void append(StringBuilder path, List<Position> ring, Frame frame) {
+        for (int i = 0; i < ring.size(); i++) {
+            Point p = frame.point(ring.get(i));
+            path.append(i == 0 ? 'M' : 'L').append(p.x()).append(' ').append(p.y());
+        }
+        path.append('Z');
+    }
+
+    static String way(List<Position> way, Frame frame) {
+        StringBuilder path = new StringBuilder();
+        for (Position p : way) {
+            Point at = frame.point(p);
+            path.append(path.isEmpty() ? 'M' : 'L').append(at.x()).append(' ').append(at.y());
+        }
+        return path.toString();
+    }
+
+    private static List<Line> lines(DepthGrid grid, Frame frame, Units units, double size) {
+        boolean feet = units.depth() == Units.Depth.FT;
+        double unit = feet ? M_PER_FOOT : 1;
+        double deepest = grid.deepest() / unit;
+        double step = 0;
+        for (double s : feet ? STEPS_FT : STEPS_M) {
+            step = step == 0 && deepest / s <= MOST_LINES ? s : step;
+        }
+        List<Line> lines = new ArrayList<>();
+        for (double depth = step; step > 0 && depth < deepest; depth += step) {
+            StringBuilder path = new StringBuilder();
+            for (double[][] line : Contours.of(grid, depth * unit)) {
+                append(path, line, grid, frame, size * DETAIL);
+            }
+            lines.add(new Line(path.toString(), units.depth(depth * unit)));
+        }
+        return lines;
+    }
+
+    private static void append(StringBuilder path, double[][] line, DepthGrid grid, Frame frame, double detail) {
+        Point last = null;
+        for (int i = 0; i < line.length; i++) {
+            Point p = frame.point(new Position(grid.south() + (grid.rows() - line[i][1] - 0.5) * grid.cellSize(),
+                    grid.west() + (line[i][0] + 0.5) * grid.cellSize()));
+            if (last == null || i == line.length - 1 || Math.hypot(p.x() - last.x(), p.y() - last.y()) >= detail) {
+                path.append(last == null ? 'M' : 'L').append(p.x()).append(' ').append(p.y());
+                last = p;
+            }
+        }
+    }
+
+    /** The water of a band of depths, as a path of strips along the grid's rows; a large grid is read every few cells. */
+    static String band(DepthGrid grid, double shallowestM, double deepestM, Frame frame, int mostCells) {
+        int every = Math.max(1, Math.ceilDiv(Math.max(grid.columns(), grid.rows()), mostCells));
+        StringBuilder path = new StringBuilder();
+        for (int r = 0; r < grid.rows(); r += every) {
+            int from = -1;
+            for (int c = 0; c <= grid.columns(); c += every) {
+                float depth = c < grid.columns() ? grid.depth(grid.cell(c, r)) : Float.NaN;
+                boolean in = depth >= shallowestM && depth <= deepestM;
+                if (in && from < 0) {
+                    from = c;
+                } else if (!in && from >= 0) {
+                    strip(path, grid, frame, from, Math.min(c, grid.columns()), r, Math.min(every, grid.rows() - r));
+                    from = -1;
+                }
+            }
+            if (from >= 0) {
+                strip(path, grid, frame, from, grid.columns(), r, Math.min(every, grid.rows() - r));
+            }
+        }
+        return path.toString();
+    }
+
+    private static void strip(StringBuilder path, DepthGrid grid, Frame frame, int from, int to, int row, int rows) {
+        Point a = frame.point(new Position(grid.south() + (grid.rows() - row) * grid.cellSize(), grid.west() + from * grid.cellSize()));
+        Point b = frame.point(new Position(grid.south() + (grid.rows() - row - rows) * grid.cellSize(), grid.west() + to * grid.cellSize()));
+        path.append(String.format(Locale.ROOT, "M%.0f %.0fH%.0fV%.0fH%.0fZ", a.x(), a.y(), b.x(), b.y(), a.x()));
+    }
+
+    private static double round(double metres) {
+        return Math.round(10 * metres) / 10.0;
+    }
+}

@@ -1,0 +1,109 @@
+package lochan.web.water;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import lochan.web.TestServers;
+import lochan.web.testing.Rules;
+import lochan.web.testing.RunningApp;
+import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+@ExtendWith(TestServers.class)
+class WaterPagesTest {
+
+    /** A square of water around the launch and Reed Corner, with a slow zone. */
+    private static final String LAKE = """
+            {"type": "FeatureCollection", "features": [
+             {"type": "Feature", "properties": {"name": "Lake"}, "geometry": {"type": "Polygon", "coordinates":
+               [[[-116.93, 42.60], [-116.89, 42.60], [-116.89, 42.65], [-116.93, 42.65], [-116.93, 42.60]]]}},
+             {"type": "Feature", "properties": {"name": "Harbour", "mps": 2}, "geometry": {"type": "Polygon", "coordinates":
+               [[[-116.905, 42.61], [-116.90, 42.61], [-116.90, 42.615], [-116.905, 42.61]]]}}]}
+            """;
+
+    private static Visitor.Answer send(Visitor angler, String path, String name, String content) {
+        angler.get("/settings");
+        return angler.upload(path, "file", name, content.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Depths over the lake, 60 × 60 cells, with one hump of 5 m in 12 m of water. */
+    private static String depths() {
+        StringBuilder text = new StringBuilder("ncols 60\nnrows 60\nxllcorner -116.935\nyllcorner 42.595\ncellsize 0.001\nNODATA_value -1\n");
+        for (int r = 0; r < 60; r++) {
+            for (int c = 0; c < 60; c++) {
+                boolean land = Math.min(Math.min(r, c), Math.min(59 - r, 59 - c)) < 5;
+                text.append(land ? "-1" : "" + (float) (12 - 7 * Math.exp(-((c - 30) * (c - 30) + (r - 25) * (r - 25)) / 8.0))).append(' ');
+            }
+            text.append('\n');
+        }
+        return text.toString();
+    }
+
+    @Test
+    void aLakeIsDrawnAndPlansRunOnIt(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Drawn");
+        assertThat(angler.get(event + "/water").text()).contains("No lake yet");
+
+        Visitor.Answer drawn = send(angler, event + "/water/lake", "lake.geojson", LAKE);
+
+        assertThat(drawn.text()).contains("The lake is drawn");
+        assertThat(drawn.page().select("svg .water")).hasSize(1);
+        assertThat(drawn.texts("svg .slow title")).containsExactly("Harbour, 4 mph at most");
+        assertThat(drawn.page().select("svg [data-spot=reed-corner]")).hasSize(1);
+        Visitor.Answer run = angler.get(event + "/water/run?from=launch&to=reed-corner");
+        assertThat(run.body()).contains("mi on the water").contains("\"path\":\"M");
+        assertThat(angler.post(event + "/plan/suggest", "day", "1").text()).contains("The quickest ways on the water");
+        assertThat(angler.get(event + "/export").body()).contains("\"slowZones\"").contains("Harbour");
+    }
+
+    @Test
+    void depthsShowBandsAndWhatNobodyHasMarked(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Deep");
+        send(angler, event + "/water/lake", "lake.geojson", LAKE);
+
+        Visitor.Answer taken = send(angler, event + "/water/depths", "depths.asc", depths());
+
+        assertThat(taken.text()).contains("60 × 60 depths taken.");
+        assertThat(taken.page().select("svg .depth-line")).isNotEmpty();
+        assertThat(angler.get(event + "/water/band?from=0&to=30").body()).contains("acres");
+        Visitor.Answer humps = angler.get(event + "/water?kind=hump");
+        assertThat(humps.texts("tbody tr")).singleElement().asString().contains("hump").contains("16 ft").contains("rises 23 ft");
+
+        Visitor.Answer marked = angler.post(event + "/water/mark", "cell", humps.value("cell"), "kind", "hump");
+        assertThat(marked.text()).contains("“Hump, 16 ft” is marked");
+        assertThat(angler.get(event + "/water?kind=hump").text()).as("not suggested again").contains("Nothing more of that kind");
+        assertThat(angler.get(event + "/spots").text()).contains("Hump, 16 ft").contains("mid").contains("13 ft to 20 ft");
+        angler.post(marked.page().selectFirst(".note form").attr("action"));
+        assertThat(angler.get(event + "/water?kind=hump").texts("tbody tr")).hasSize(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
+        "lake | {} | expected text", "lake | [1, 2 | is no JSON", "lake | {\"type\": \"Point\", \"coordinates\": [1, 2]} | expected a GeoJSON Polygon",
+        "lake | {\"type\": \"FeatureCollection\", \"features\": []} | has no water in it", "depths | {\"type\": 1} | ncols",
+        "depths | ncols 2001 | ncols is 2001.0", "depths | ncols 1;nrows 1;xllcorner 0;yllcorner 0;cellsize 10;5 | Write the grid in longitude and latitude"})
+    void whatIsNoLakeIsRefusedAndChangesNothing(String what, String content, String message, RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Refused water");
+
+        Visitor.Answer refused = send(angler, event + "/water/" + what, "wrong.file", content.replace(';', '\n'));
+
+        assertThat(refused.texts(".note.trouble")).singleElement().asString().contains("wrong.file").contains(message);
+        assertThat(angler.get(event + "/water").text()).contains("No lake yet");
+    }
+
+    @Test
+    void filtersThatContradictThemselvesAreSaidToDoSo(@RunningApp.Demo RunningApp demo) {
+        Visitor angler = demo.demoAngler();
+        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
+
+        assertThat(angler.get(event + "/water?shallowest=20&deepest=10").text()).contains("exchange them");
+        assertThat(angler.get(event + "/water?prominence=much").text()).contains("is no depth");
+        assertThat(angler.get(event + "/water/run?from=launch&to=nowhere").status()).isEqualTo(404);
+    }
+}
