@@ -40,6 +40,9 @@ public final class LakeRuns implements Runs {
     private final List<Node> nodes = new ArrayList<>();
     private final double[][] seconds;
     private final Map<Position, Optional<Place>> places = new ConcurrentHashMap<>();
+    private final Map<Ends, Optional<Run>> known = new ConcurrentHashMap<>();
+
+    private record Ends(Position from, Position to) { }
 
     /** Water with a speed of its own. */
     private record Zone(List<List<Point>> rings, Edges edges, double mps) {
@@ -200,7 +203,8 @@ public final class LakeRuns implements Runs {
 
     @Override
     public Optional<Run> between(Position from, Position to) {
-        return way(from, to).map(way -> new Run(metres(way.points()), Runs.seconds(way.seconds())));
+        // Planners ask for the same few runs again and again.
+        return known.computeIfAbsent(new Ends(from, to), e -> way(from, to).map(way -> new Run(metres(way.points()), Runs.seconds(way.seconds()))));
     }
 
     /** The corners of the quickest run, both ends included; empty when there is none. */

@@ -1,0 +1,122 @@
+package lochan.core.planning;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import lochan.core.Assumptions;
+import lochan.core.eventdata.EventData;
+import lochan.core.evidence.Bin;
+import lochan.core.plan.PlanStop;
+import lochan.core.practice.Bite;
+import lochan.core.practice.Conditions;
+import lochan.core.practice.Outcome;
+import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PresentationTime;
+import lochan.core.rate.Cell;
+import lochan.core.rate.GammaRate;
+import lochan.core.scenario.DayModel;
+import lochan.core.scenario.ScenarioSet;
+import lochan.core.water.Runs;
+
+/**
+ * What half an hour of practice somewhere would be worth on the competition day ({@code model.md} §11): for 0, 1, 2 and 3 or more strikes,
+ * weighed by their predictive chances, the day is planned again with that stop in the log, and the mean gain over the plan without
+ * looking is taken. Strikes at an unknown gamma rate are negative binomial: with shape α and rate β, and effort e,
+ * <pre>P(0) = (β/(β+e))^α,  P(n) = P(n−1)·(α+n−1)/n·e/(β+e)</pre>
+ * Both plans are valued with what is known after the look: one that changes no plan is worth nothing.
+ */
+public final class NextCheck {
+
+    private static final Duration LOOK = Duration.ofMinutes(30);
+    private static final int MOST_STRIKES = 3;
+
+    private final EventData event;
+    private final int day;
+    private final Assumptions assumptions;
+    private final Runs runs;
+    private final Planner planner;
+    private final int scenarios;
+    private final long seed;
+
+    /**
+     * @param planner   finds the plans
+     * @param scenarios for each plan
+     */
+    public NextCheck(EventData event, int day, Assumptions assumptions, Runs runs, Planner planner, int scenarios, long seed) {
+        this.event = event;
+        this.day = day;
+        this.assumptions = assumptions;
+        this.runs = runs;
+        this.planner = planner;
+        this.scenarios = scenarios;
+        this.seed = seed;
+    }
+
+    /**
+     * A place to look at.
+     *
+     * @param grams           what half an hour there is worth on the competition day, 0 or more
+     * @param chanceOfNothing chance of no strike
+     * @param untriedOfKind   marked spots of its class where the presentation was never fished, itself included
+     */
+    public record Look(Cell cell, double grams, double chanceOfNothing, int untriedOfKind) { }
+
+    /** The most rewarding looks among some cells, best first. */
+    public List<Look> of(List<Cell> cells, Instant at) {
+        DayModel now = new DayModel(event, day, assumptions);
+        List<PlanStop> without = planner.best(new ScenarioSet(now, scenarios, seed), runs).stops();
+        return cells.stream().map(c -> look(c, at, now, without)).sorted(Comparator.comparingDouble(Look::grams).reversed()).toList();
+    }
+
+    /** The cells whose rate is least known against what they may bring: those with the highest upper end of their interval. */
+    public List<Cell> promising(int most) {
+        DayModel now = new DayModel(event, day, assumptions);
+        int bin = now.bins().size() / 3;
+        return now.cells().stream().sorted(Comparator.comparingDouble((Cell c) -> {
+            GammaRate rate = now.rates(bin).rate(c, now.pattern(c));
+            return rate.quantile(0.9) - rate.mean();
+        }).reversed()).limit(most).toList();
+    }
+
+    private Look look(Cell cell, Instant at, DayModel now, List<PlanStop> without) {
+        Bin bin = now.bins().get(now.bins().size() / 3);
+        GammaRate rate = now.rates(now.bins().indexOf(bin)).rate(cell, now.pattern(cell));
+        double effort = LOOK.toMinutes() / 60.0;
+        double share = effort / (rate.rate() + effort);
+        double chance = Math.exp(rate.shape() * Math.log1p(-share));
+        double none = chance;
+        double rest = 1;
+        double mean = 0;
+        for (int strikes = 0; strikes <= MOST_STRIKES; strikes++) {
+            double weight = strikes == MOST_STRIKES ? rest : chance;
+            mean += weight * gain(with(cell, at, strikes), without);
+            rest -= chance;
+            chance *= (rate.shape() + strikes) / (strikes + 1) * share;
+        }
+        return new Look(cell, mean, none, untried(cell, now));
+    }
+
+    /** What planning again gains over a plan made before, when both are valued by an event's practice. */
+    private double gain(EventData looked, List<PlanStop> before) {
+        ScenarioSet after = new ScenarioSet(new DayModel(looked, day, assumptions), scenarios, seed);
+        return Math.max(0, planner.best(after, runs).grams() - new PlanValuer(after).formula(before));
+    }
+
+    /** The event with half an hour more of practice in its log. */
+    private EventData with(Cell cell, Instant at, int strikes) {
+        List<PracticeStop> stops = new ArrayList<>(event.stops());
+        List<Bite> bites = Collections.nCopies(strikes, new Bite(null, Outcome.SHAKEN, cell.presentationId(), null, null));
+        stops.add(new PracticeStop("look", cell.spotId(), at, at.plus(LOOK), event.brief().anglers(),
+                List.of(new PresentationTime(cell.presentationId(), null)), 0, bites, Conditions.UNKNOWN));
+        return new EventData(event.brief(), event.boat(), event.lake(), event.spots(), event.presentations(), stops, event.forecast(), List.of(), List.of());
+    }
+
+    private int untried(Cell cell, DayModel now) {
+        String placeClass = now.spot(cell.spotId()).placeClass();
+        return (int) event.spots().stream().filter(s -> s.placeClass().equals(placeClass)).filter(s -> event.stops().stream()
+                .noneMatch(stop -> stop.spotId().equals(s.id()) && stop.presentations().stream().anyMatch(p -> p.presentationId().equals(cell.presentationId())))).count();
+    }
+}

@@ -1,0 +1,79 @@
+package lochan.core.planning;
+
+import static lochan.core.Sample.at;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.stream.IntStream;
+import lochan.core.Assumptions;
+import lochan.core.Sample;
+import lochan.core.event.Boat;
+import lochan.core.eventdata.EventData;
+import lochan.core.rate.Cell;
+import lochan.core.rate.GammaRate;
+import lochan.core.scenario.DayModel;
+import lochan.core.water.Runs;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class NextCheckTest {
+
+    private static final Runs RUNS = Runs.straight(Boat.USUAL, Assumptions.DEFAULTS.planning());
+
+    private static NextCheck check(EventData event, Planner planner) {
+        return new NextCheck(event, 1, Assumptions.DEFAULTS, RUNS, planner, 40, 7);
+    }
+
+    static IntStream seeds() {
+        return IntStream.range(0, 4);
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void looksAreWorthNothingOrMoreAndTheBestComesFirst(int seed) {
+        EventData event = Sample.practiced(5, seed);
+        NextCheck check = check(event, Planner.greedy());
+        List<NextCheck.Look> looks = check.of(check.promising(4), at("06-04T08:00"));
+
+        assertThat(looks).hasSize(4).allSatisfy(l -> {
+            assertThat(l.grams()).isNotNegative();
+            assertThat(l.chanceOfNothing()).isBetween(0.0, 1.0);
+        });
+        assertThat(looks).extracting(NextCheck.Look::grams).isSortedAccordingTo(java.util.Comparator.reverseOrder());
+        assertThat(check.of(check.promising(4), at("06-04T08:00"))).as("the same each time").isEqualTo(looks);
+    }
+
+    /** A planner that never changes its mind learns nothing. */
+    @Test
+    void aLookThatChangesNoPlanIsWorthNothing() {
+        EventData event = Sample.practiced(5, 1);
+        GreedyPlanner.Suggestion stubborn = Planner.greedy().best(new lochan.core.scenario.ScenarioSet(
+                new DayModel(event, 1, Assumptions.DEFAULTS), 40, 7), RUNS);
+        Planner planner = (scenarios, runs) -> new GreedyPlanner.Suggestion(stubborn.stops(), new PlanValuer(scenarios).formula(stubborn.stops()));
+
+        assertThat(check(event, planner).of(List.of(new Cell("grass-3", "walker")), at("06-04T08:00")).getFirst().grams()).isCloseTo(0, within(1e-9));
+    }
+
+    @Test
+    void theChanceOfNothingIsTheNegativeBinomials() {
+        EventData event = Sample.practiced(5, 1);
+        DayModel model = new DayModel(event, 1, Assumptions.DEFAULTS);
+        Cell cell = new Cell("grass-3", "walker");
+        GammaRate rate = model.rates(6).rate(cell, model.pattern(cell));
+        NextCheck.Look look = check(event, Planner.greedy()).of(List.of(cell), at("06-04T08:00")).getFirst();
+
+        assertThat(look.chanceOfNothing()).isCloseTo(Math.pow(rate.rate() / (rate.rate() + 0.5), rate.shape()), within(1e-12));
+        assertThat(look.untriedOfKind()).isBetween(0, 3);
+    }
+
+    @Test
+    void waterNeverFishedIsTheMostPromising() {
+        EventData event = Sample.practiced(5, 2);
+        List<lochan.core.practice.PracticeStop> without = event.stops().stream().filter(s -> !s.spotId().equals("grass-3")).toList();
+        EventData unfished = Sample.event(event.brief(), event.spots(), without);
+
+        assertThat(check(unfished, Planner.greedy()).promising(2)).extracting(Cell::spotId).contains("grass-3");
+    }
+}
