@@ -26,6 +26,10 @@ public record PracticeStop(String id, String spotId, Instant start, Instant end,
         return new PracticeStop(id, spotId, start, newEnd, anglers, presentations, follows, bites, conditions);
     }
 
+    public PracticeStop withTimes(Instant newStart, Instant newEnd) {
+        return new PracticeStop(id, spotId, newStart, newEnd, anglers, presentations, follows, bites, conditions);
+    }
+
     public PracticeStop withFollows(int newFollows) {
         return new PracticeStop(id, spotId, start, end, anglers, presentations, newFollows, bites, conditions);
     }

@@ -7,12 +7,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import lochan.core.Coded;
 import lochan.core.Violation;
 import lochan.core.event.Position;
 import lochan.core.quantity.BadQuantityException;
+import lochan.core.quantity.PositionText;
 import lochan.core.quantity.Units;
 
 /**
@@ -21,7 +20,6 @@ import lochan.core.quantity.Units;
  */
 public final class Form {
 
-    private static final Pattern POSITION = Pattern.compile("\\s*([+-]?\\d+(?:\\.\\d+)?)\\s*[,; ]\\s*([+-]?\\d+(?:\\.\\d+)?)\\s*");
     private static final double SAME = 1e-6;
 
     private final Map<String, String> values = new LinkedHashMap<>();
@@ -60,6 +58,10 @@ public final class Form {
         } catch (BadQuantityException e) {
             return false;
         }
+    }
+
+    public Units units() {
+        return units;
     }
 
     public String value(String name) {
@@ -169,17 +171,12 @@ public final class Form {
         if (!has(name)) {
             return null;
         }
-        Matcher match = POSITION.matcher(value(name));
-        if (match.matches()) {
-            try {
-                return new Position(Double.parseDouble(match.group(1)), Double.parseDouble(match.group(2)));
-            } catch (IllegalArgumentException e) {
-                error(name, "“" + value(name) + "” is no position: " + e.getMessage() + ".");
-                return null;
-            }
+        try {
+            return PositionText.read(value(name));
+        } catch (BadQuantityException e) {
+            error(name, e.getMessage());
+            return null;
         }
-        error(name, "“" + value(name) + "” is no position: type latitude and longitude in degrees as 45.3100, -118.9400 (west and south are minus).");
-        return null;
     }
 
     public <E extends Enum<E> & Coded> E choice(String name, Class<E> type) {

@@ -69,6 +69,10 @@ public class Practice {
         return repository.stop(key, stop).orElseThrow(NotThereException::new);
     }
 
+    Optional<LoggedStop> find(EventKey key, String stop) {
+        return repository.stop(key, stop);
+    }
+
     Instant now() {
         return clock.instant().truncatedTo(ChronoUnit.SECONDS);
     }

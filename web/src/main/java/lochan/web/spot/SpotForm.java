@@ -2,6 +2,8 @@ package lochan.web.spot;
 
 import java.util.Optional;
 import lochan.core.event.Position;
+import lochan.core.quantity.BadQuantityException;
+import lochan.core.quantity.MarkText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.core.water.PlaceClass;
@@ -33,14 +35,36 @@ final class SpotForm {
         return form;
     }
 
+    /** A place told from the boat: its own position, its heading, and where the mark lies from there. */
+    private static Position seen(Form form) {
+        form.need("position", "Where is the boat? Type its position above, or take it from the device: the mark is reckoned from there.");
+        Position boat = form.position("position");
+        Double heading = form.number("heading");
+        try {
+            MarkText mark = MarkText.read(form.value("seen"), form.units());
+            if (!mark.fromNorth() && !form.has("heading")) {
+                form.error("heading", "Where does the bow point? Type the heading in degrees from north, 0 to 360.");
+            }
+            if (heading != null && !(heading >= 0 && heading <= 360)) {
+                form.error("heading", "The heading is " + form.value("heading") + ": expected 0 to 360 degrees.");
+            }
+            return boat == null || !form.ok() ? null : mark.from(boat, heading == null ? 0 : heading);
+        } catch (BadQuantityException e) {
+            form.error("seen", e.getMessage());
+            return null;
+        }
+    }
+
     /**
      * @param id     of the spot
      * @param before the spot as it was; null: it is new
      * @return the spot; empty when something is wrong, which then stands beside its field
      */
     static Optional<Spot> read(Form form, String id, Spot before) {
-        form.need("position", "The position is missing: type latitude and longitude as 45.3100, -118.9400, or take the boat's.");
-        Position position = form.position("position");
+        Position position = form.has("seen") ? seen(form) : form.position("position");
+        if (!form.has("seen")) {
+            form.need("position", "The position is missing: type latitude and longitude as 45.3100, -118.9400, or take the boat's.");
+        }
         Zone zone = form.choice("zone", Zone.class);
         Stock stock = form.choice("stock", Stock.class);
         Double min = form.quantity("depthMinM", QuantityText::metres);

@@ -44,6 +44,22 @@ class SpotPagesTest {
     }
 
     @Test
+    void aMarkIsReckonedFromTheBoat(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Seen");
+        Map<String, String> fields = Rules.spot("Seen rock");
+        fields.put("position", "42 37.8 N, 116 54.6 W");
+        fields.put("seen", "left side, 90 ft");
+
+        assertThat(angler.post(event + "/spots/new", fields).text()).contains("Where does the bow point?");
+        fields.put("heading", "90");
+        angler.post(event + "/spots/new", fields);
+        assertThat(angler.get(event + "/spots").text()).contains("42.63025, -116.91000");
+        fields.put("seen", "somewhere");
+        assertThat(angler.post(event + "/spots/new", fields).text()).contains("tells no place from the boat");
+    }
+
+    @Test
     void aSpotTheCompetitionLogNamesStays(RunningApp app) {
         Visitor angler = app.angler();
         String event = Rules.event(angler, "Named");
