@@ -44,6 +44,25 @@ class SpotPagesTest {
     }
 
     @Test
+    void waypointsGoOutAndComeInOnce(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Waypoints");
+        String gpx = angler.get(event + "/spots/gpx").body();
+        assertThat(gpx).contains("<name>Reed Corner</name>").contains("lat=\"42.630000\"").contains("<type>grass edge</type>");
+        assertThat(angler.get(event + "/spots/geojson").body()).contains("\"placeClass\" : \"grass-edge\"").contains("-116.91");
+
+        String other = Rules.event(angler, "Other waypoints");
+        angler.get(other + "/spots");
+        String more = gpx.replace("</gpx>", "<wpt lat=\"42.7\" lon=\"-116.9\"><name>Zoë &amp; rock</name></wpt><wpt lat=\"42.8\" lon=\"-116.9\"><name>Zoë &amp; rock</name></wpt></gpx>");
+        Visitor.Answer taken = angler.upload(other + "/spots/gpx", "file", "marks.gpx", more.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        assertThat(taken.text()).contains("2 waypoints marked, 1 known already").contains("Zoë & rock").contains("unsorted");
+
+        angler.get(other + "/spots");
+        assertThat(angler.upload(other + "/spots/gpx", "file", "bad.gpx", "<gpx/>".getBytes(java.nio.charset.StandardCharsets.UTF_8)).text())
+                .contains("has no waypoint").contains("nothing was changed");
+    }
+
+    @Test
     void aMarkIsReckonedFromTheBoat(RunningApp app) {
         Visitor angler = app.angler();
         String event = Rules.event(angler, "Seen");
