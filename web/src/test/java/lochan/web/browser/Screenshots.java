@@ -41,6 +41,8 @@ class Screenshots {
         shoot(page, "water");
         view(page, event, "spots");
         view(page, event, "practice");
+        page.navigate(event + "/practice/review");
+        shoot(page, "review");
         view(page, event, "standings");
         page.locator("tbody a").first().click();
         shoot(page, "evidence");

@@ -1,0 +1,88 @@
+package lochan.web.practice;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.TreeSet;
+import lochan.core.Assumptions;
+import lochan.core.eventdata.EventData;
+import lochan.core.practice.PracticeStop;
+import lochan.core.quantity.Units;
+import lochan.core.rate.Cell;
+import lochan.core.rate.Pattern;
+import lochan.core.standings.EveningReview;
+import lochan.core.water.PlaceClass;
+import lochan.web.account.Accounts;
+import lochan.web.brief.EventKey;
+import lochan.web.eventbook.EventBook;
+import lochan.web.page.Dates;
+import org.springframework.format.annotation.DateTimeFormat;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The evening review: what a day of practice taught. */
+@Controller
+class ReviewController {
+
+    /** Changes smaller than this share of the rate are no news. */
+    private static final double NEWS = 0.05;
+    private static final int MOST_ROWS = 12;
+
+    private final EventBook events;
+    private final Accounts accounts;
+
+    ReviewController(EventBook events, Accounts accounts) {
+        this.events = events;
+        this.accounts = accounts;
+    }
+
+    /** A changed row in words. */
+    record Row(String what, String before, String after, boolean gained, boolean news, String effort) { }
+
+    record GuessRow(String guess, String scale, String off) { }
+
+    record DayChoice(String date, String label, boolean shown) { }
+
+    @GetMapping("/events/{eventId}/practice/review")
+    String review(EventKey key, @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate date, Model model) {
+        EventData event = events.event(key);
+        Units units = accounts.units(key.accountId());
+        TreeSet<LocalDate> fished = new TreeSet<>();
+        event.stops().stream().filter(s -> s.end() != null).forEach(s -> fished.add(dateOf(s, event)));
+        LocalDate shown = date != null && fished.contains(date) ? date : fished.isEmpty() ? null : fished.last();
+        model.addAttribute("days", fished.stream().map(d -> new DayChoice(d.toString(), Dates.day(d), d.equals(shown))).toList());
+        if (shown != null) {
+            List<PracticeStop> stops = event.stops().stream().filter(s -> s.end() != null && dateOf(s, event).equals(shown))
+                    .sorted(java.util.Comparator.comparing(PracticeStop::start)).toList();
+            EveningReview review = EveningReview.of(event, shown, 1, 0, Assumptions.DEFAULTS);
+            model.addAttribute("dayTitle", Dates.longDay(shown));
+            model.addAttribute("band", DayBand.of(stops, event, units));
+            model.addAttribute("patterns", review.patterns().stream().limit(MOST_ROWS).map(c -> row(words(c.of(), event), c)).toList());
+            model.addAttribute("cells", review.cells().stream().limit(MOST_ROWS).map(c -> row(words(c.of(), event), c)).toList());
+            model.addAttribute("unsized", review.unsized().stream().map(id -> event.spot(id).orElseThrow().name()).toList());
+            model.addAttribute("guesses", review.guesses().stream().map(g -> new GuessRow(units.weight(g.guessGrams()), units.weight(g.scaleGrams()),
+                    String.format(Locale.ROOT, "%+d%%", Math.round(100 * (g.guessGrams() / g.scaleGrams() - 1))))).toList());
+            model.addAttribute("bias", String.format(Locale.ROOT, "%+d%%", Math.round(100 * Math.expm1(review.guessBias().mean()))));
+        }
+        return "practice/review";
+    }
+
+    private static LocalDate dateOf(PracticeStop stop, EventData event) {
+        return stop.start().atZone(event.brief().timeZone()).toLocalDate();
+    }
+
+    private static String words(Pattern p, EventData event) {
+        return event.presentation(p.presentationId()).orElseThrow().name() + " on " + PlaceClass.words(p.placeClass());
+    }
+
+    private static String words(Cell c, EventData event) {
+        return event.presentation(c.presentationId()).orElseThrow().name() + " at " + event.spot(c.spotId()).orElseThrow().name();
+    }
+
+    private static Row row(String what, EveningReview.Change<?> c) {
+        return new Row(what, String.format(Locale.ROOT, "%.1f", c.before()), String.format(Locale.ROOT, "%.1f", c.after()), c.gain() > 0,
+                Math.abs(c.gain()) > NEWS, String.format(Locale.ROOT, "%.0f strikes in %.1f h", c.strikes(), c.lineHours()));
+    }
+}

@@ -1,0 +1,44 @@
+package lochan.web.practice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import lochan.web.TestServers;
+import lochan.web.testing.Rules;
+import lochan.web.testing.RunningApp;
+import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+@ExtendWith(TestServers.class)
+class ReviewPagesTest {
+
+    @Test
+    void tellsWhatTheDayChanged(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Reviewed");
+
+        Visitor.Answer review = angler.get(event + "/practice/review");
+
+        assertThat(review.text()).contains("Thursday, 3 June").contains("Swim jig on grass edge").contains("▲ gained").contains("3 strikes in 1.0 h");
+        assertThat(review.page().select(".day-band .strike")).hasSize(3);
+        assertThat(review.page().select(".day-band .strike.landed")).hasSize(2);
+    }
+
+    @Test
+    void aDayNeverFishedShowsTheLastOneAndAnEmptyEventWhatToDo(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Other day");
+        assertThat(angler.get(event + "/practice/review?date=2027-01-01").text()).contains("Thursday, 3 June");
+
+        assertThat(angler.get(Rules.event(angler, "Nothing") + "/practice/review").text()).contains("Nothing fished yet");
+    }
+
+    @Test
+    void theDemoHasPlacesWithoutSizesAndGuessesToCompare(@RunningApp.Demo RunningApp demo) {
+        Visitor angler = demo.demoAngler();
+        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
+
+        assertThat(angler.get(event + "/practice/review?date=2027-06-03").text()).contains("Kestle Docks: one fish on the scale");
+        assertThat(angler.get(event + "/practice/review?date=2027-06-04").texts("#guesses ~ table tbody tr")).isNotEmpty();
+    }
+}
