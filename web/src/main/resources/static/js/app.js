@@ -63,7 +63,23 @@ function showStation() {
   document.querySelector('.stations [aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
 }
 
+/** A page whose work is under way is asked again until it is done. */
+function watchWork() {
+  if (!document.querySelector('[data-again]')) return;
+  setTimeout(async () => {
+    try {
+      const answer = await fetch(window.location.href);
+      const fresh = new DOMParser().parseFromString(await answer.text(), 'text/html').querySelector('#content');
+      if (fresh) document.querySelector('#content').replaceWith(fresh);
+    } catch {
+      // The server is away: asked again.
+    }
+    watchWork();
+  }, 1500);
+}
+
 showStation();
+watchWork();
 runClocks();
 offerPositions();
 watchChoices();

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.IntPredicate;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.evidence.Bin;
@@ -64,11 +65,24 @@ public final class NextCheck {
      */
     public record Look(Cell cell, double grams, double chanceOfNothing, int untriedOfKind) { }
 
-    /** The most rewarding looks among some cells, best first. */
-    public List<Look> of(List<Cell> cells, Instant at) {
+    /**
+     * The most rewarding looks among some cells, best first.
+     *
+     * @param at   when the look would begin
+     * @param goOn asked before each with the number done; false ends it with what was looked at so far
+     */
+    public List<Look> of(List<Cell> cells, Instant at, IntPredicate goOn) {
         DayModel now = new DayModel(event, day, assumptions);
         List<PlanStop> without = planner.best(new ScenarioSet(now, scenarios, seed), runs).stops();
-        return cells.stream().map(c -> look(c, at, now, without)).sorted(Comparator.comparingDouble(Look::grams).reversed()).toList();
+        List<Look> looks = new ArrayList<>();
+        for (Cell cell : cells) {
+            if (!goOn.test(looks.size())) {
+                break;
+            }
+            looks.add(look(cell, at, now, without));
+        }
+        looks.sort(Comparator.comparingDouble(Look::grams).reversed());
+        return List.copyOf(looks);
     }
 
     /** The cells whose rate is least known against what they may bring: those with the highest upper end of their interval. */

@@ -35,14 +35,22 @@ class NextCheckTest {
     void looksAreWorthNothingOrMoreAndTheBestComesFirst(int seed) {
         EventData event = Sample.practiced(5, seed);
         NextCheck check = check(event, Planner.greedy());
-        List<NextCheck.Look> looks = check.of(check.promising(4), at("06-04T08:00"));
+        List<NextCheck.Look> looks = check.of(check.promising(4), at("06-04T08:00"), done -> true);
 
         assertThat(looks).hasSize(4).allSatisfy(l -> {
             assertThat(l.grams()).isNotNegative();
             assertThat(l.chanceOfNothing()).isBetween(0.0, 1.0);
         });
         assertThat(looks).extracting(NextCheck.Look::grams).isSortedAccordingTo(java.util.Comparator.reverseOrder());
-        assertThat(check.of(check.promising(4), at("06-04T08:00"))).as("the same each time").isEqualTo(looks);
+        assertThat(check.of(check.promising(4), at("06-04T08:00"), done -> true)).as("the same each time").isEqualTo(looks);
+    }
+
+    @Test
+    void endsWhenToldToWithWhatItHas() {
+        EventData event = Sample.practiced(5, 1);
+        NextCheck check = check(event, Planner.greedy());
+
+        assertThat(check.of(check.promising(4), at("06-04T08:00"), done -> done < 2)).hasSize(2);
     }
 
     /** A planner that never changes its mind learns nothing. */
@@ -53,7 +61,7 @@ class NextCheckTest {
                 new DayModel(event, 1, Assumptions.DEFAULTS), 40, 7), RUNS);
         Planner planner = (scenarios, runs) -> new GreedyPlanner.Suggestion(stubborn.stops(), new PlanValuer(scenarios).formula(stubborn.stops()));
 
-        assertThat(check(event, planner).of(List.of(new Cell("grass-3", "walker")), at("06-04T08:00")).getFirst().grams()).isCloseTo(0, within(1e-9));
+        assertThat(check(event, planner).of(List.of(new Cell("grass-3", "walker")), at("06-04T08:00"), done -> true).getFirst().grams()).isCloseTo(0, within(1e-9));
     }
 
     @Test
@@ -62,7 +70,7 @@ class NextCheckTest {
         DayModel model = new DayModel(event, 1, Assumptions.DEFAULTS);
         Cell cell = new Cell("grass-3", "walker");
         GammaRate rate = model.rates(6).rate(cell, model.pattern(cell));
-        NextCheck.Look look = check(event, Planner.greedy()).of(List.of(cell), at("06-04T08:00")).getFirst();
+        NextCheck.Look look = check(event, Planner.greedy()).of(List.of(cell), at("06-04T08:00"), done -> true).getFirst();
 
         assertThat(look.chanceOfNothing()).isCloseTo(Math.pow(rate.rate() / (rate.rate() + 0.5), rate.shape()), within(1e-12));
         assertThat(look.untriedOfKind()).isBetween(0, 3);

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.TreeSet;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
+import lochan.core.planning.NextCheck;
 import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Units;
 import lochan.core.rate.Cell;
@@ -20,20 +21,25 @@ import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The evening review: what a day of practice taught. */
+/** The evening review, what a day of practice taught, and what to check next. */
 @Controller
 class ReviewController {
 
     /** Changes smaller than this share of the rate are no news. */
     private static final double NEWS = 0.05;
     private static final int MOST_ROWS = 12;
+    /** Half an ounce. */
+    private static final double LEAST_WORTH_G = 14;
 
     private final EventBook events;
     private final Accounts accounts;
+    private final NextChecks nextChecks;
 
-    ReviewController(EventBook events, Accounts accounts) {
+    ReviewController(EventBook events, Accounts accounts, NextChecks nextChecks) {
+        this.nextChecks = nextChecks;
         this.events = events;
         this.accounts = accounts;
     }
@@ -67,6 +73,45 @@ class ReviewController {
             model.addAttribute("bias", String.format(Locale.ROOT, "%+d%%", Math.round(100 * Math.expm1(review.guessBias().mean()))));
         }
         return "practice/review";
+    }
+
+    /** A look as the page shows it. */
+    record LookRow(String where, String worth, String why) { }
+
+    @GetMapping("/events/{eventId}/practice/next")
+    String next(EventKey key, Model model) {
+        EventData event = events.event(key);
+        Units units = accounts.units(key.accountId());
+        NextChecks.State job = nextChecks.state(key, event).orElse(null);
+        model.addAttribute("job", job);
+        model.addAttribute("practised", !event.stops().isEmpty());
+        if (job != null && job.looks() != null) {
+            String day = Dates.day(event.brief().days().getFirst().date());
+            model.addAttribute("looks", job.looks().stream().map(l -> look(l, event, units, day)).toList());
+        }
+        return "practice/next";
+    }
+
+    private static LookRow look(NextCheck.Look l, EventData event, Units units, String day) {
+        boolean tried = event.stops().stream().anyMatch(s -> s.spotId().equals(l.cell().spotId())
+                && s.presentations().stream().anyMatch(p -> p.presentationId().equals(l.cell().presentationId())));
+        String kind = PlaceClass.words(event.spot(l.cell().spotId()).orElseThrow().placeClass());
+        String why = (tried ? "Fished before, and still open" : l.untriedOfKind() == 1 ? "The only " + kind + " where it was never fished"
+                : "One of " + l.untriedOfKind() + " marked places of this kind (" + kind + ") where it was never fished")
+                + "; no strike in half an hour: " + Math.round(100 * l.chanceOfNothing()) + "%.";
+        return new LookRow(words(l.cell(), event), l.grams() < LEAST_WORTH_G ? "next to nothing" : units.weight(l.grams()) + " on " + day, why);
+    }
+
+    @PostMapping("/events/{eventId}/practice/next")
+    String beginNext(EventKey key) {
+        nextChecks.begin(key, events.event(key));
+        return "redirect:/events/" + key.eventId() + "/practice/next";
+    }
+
+    @PostMapping("/events/{eventId}/practice/next/stop")
+    String stopNext(EventKey key) {
+        nextChecks.stop(key);
+        return "redirect:/events/" + key.eventId() + "/practice/next";
     }
 
     private static LocalDate dateOf(PracticeStop stop, EventData event) {
