@@ -27,7 +27,7 @@ class ArchitectureTest {
             .should().notBePublic();
 
     @ArchTest
-    static final ArchRule THE_COMMAND_LINE_NEEDS_NO_DATABASE_AND_NO_SERVER = noClasses().that().resideInAnyPackage("lochan.web.cli..", "lochan.web.eventfile..")
+    static final ArchRule THE_COMMAND_LINE_NEEDS_NO_DATABASE_AND_NO_SERVER = noClasses().that().resideInAnyPackage("lochan.web.cli..", "lochan.web.eventfile..", "lochan.web.gpx..")
             .should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "org.jooq..", "lochan.store..", "java.sql..");
 
     @ArchTest

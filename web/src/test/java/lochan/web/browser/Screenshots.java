@@ -72,6 +72,8 @@ class Screenshots {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete this stop")).click();
         page.navigate(event + "/brief");
         shoot(page, "brief-phone");
+        page.navigate(event + "/water");
+        shoot(page, "water-phone");
         page.navigate(event + "/standings");
         shoot(page, "standings-phone");
     }
