@@ -116,4 +116,5 @@ if (root) {
   movable(root);
   runs(root, root.dataset.root);
   bands(root, root.dataset.root);
+  root.dataset.ready = 'true';
 }

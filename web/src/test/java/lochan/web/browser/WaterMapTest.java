@@ -27,7 +27,8 @@ class WaterMapTest {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in as the demo angler")).click();
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Two Arms Open")).first().click();
             page.locator(".stations").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Water")).click();
-            Locator view = page.locator("[data-view]");
+            Locator view = page.locator("[data-map][data-ready] [data-view]");
+            assertThat(view).isAttached();
 
             page.locator("[data-map] svg").focus();
             page.keyboard().press("+");
