@@ -121,6 +121,7 @@ class ChainTest {
         button("Landed").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("Landed, logged.");
         button("Missed").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("Missed, logged.");
         button("Undo").click();
         assertThat(page.locator(".log li")).hasCount(1);
         looksRight("Practice");
@@ -196,7 +197,8 @@ class ChainTest {
         button("Import").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("“Harbour Cup” imported.");
         page.getByRole(AriaRole.BUTTON, named("Before dawn")).click();
-        for (String station : List.of("Brief", "Spots", "Practice", "Standings", "Plan", "Competition")) {
+        assertThat(page.locator("html.dawn")).isAttached();
+        for (String station : List.of("Brief", "Water", "Spots", "Practice", "Standings", "Plan", "Competition")) {
             station(station);
             looksRight(station);
         }
