@@ -39,6 +39,7 @@ public final class CodeGeneration {
             Flyway.configure().dataSource(db.url(), db.user(), db.password()).load().migrate();
             GenerationTool.generate(configuration(db.url(), db.user(), db.password(), target));
         }
+        PrivateMariaDb.delete(home);
         Files.writeString(stamp, wanted);
     }
 

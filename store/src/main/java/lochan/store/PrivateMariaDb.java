@@ -269,8 +269,8 @@ public final class PrivateMariaDb implements AutoCloseable {
                 name + " is not on this machine: install Debian's package mariadb-server, or name a server elsewhere with LOCHAN_DB_URL."));
     }
 
-    /** Removes a folder with all that is in it; nothing when it is not there. */
-    static void delete(Path folder) throws IOException {
+    /** Removes the folder of a server that has stopped, with all its data; nothing when it is not there. */
+    public static void delete(Path folder) throws IOException {
         if (Files.exists(folder)) {
             try (Stream<Path> all = Files.walk(folder)) {
                 for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {

@@ -44,6 +44,14 @@ public final class TestServers implements ParameterResolver {
         }
     }
 
+    private static void delete(Path home) {
+        try {
+            PrivateMariaDb.delete(home);
+        } catch (java.io.IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     /** Starts an application of its own, to be closed by the caller. */
     public static RunningApp start(boolean demo, String bind, OutputStream out) {
         try {
@@ -56,6 +64,7 @@ public final class TestServers implements ParameterResolver {
             return new RunningApp(address, context, () -> {
                 context.close();
                 db.close();
+                delete(home);
             });
         } catch (java.io.IOException e) {
             throw new UncheckedIOException(e);
