@@ -67,7 +67,8 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
             return code;
         }
 
-        double metres() {
+        /** This unit in metres. */
+        public double metres() {
             return this == FT ? M_PER_FOOT : 1;
         }
     }

@@ -9,6 +9,7 @@ import lochan.core.Assumptions;
 import lochan.core.competition.Bag;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
+import lochan.core.event.Brief;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
@@ -17,6 +18,7 @@ import lochan.core.planning.PlanValuer;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
 import lochan.web.brief.Briefs;
+import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
 import org.springframework.stereotype.Service;
 
@@ -41,12 +43,18 @@ class Forecasts {
 
     Calibration calibration(long accountId) {
         List<Calibration.Result> results = new ArrayList<>();
-        briefs.all(accountId).reversed().stream().limit(LATEST_EVENTS).map(events::event)
+        briefs.all(accountId).reversed().stream().limit(LATEST_EVENTS).filter(this::over).map(events::event)
                 .filter(e -> e.brief().format() != Format.LIMIT_LENGTH && e.competition().stream().anyMatch(Entry.Official.class::isInstance))
                 .forEach(e -> IntStream.rangeClosed(1, e.brief().days().size())
                         .filter(day -> clock.instant().isAfter(e.brief().day(day).checkIn()))
                         .mapToObj(day -> result(e, day)).filter(Objects::nonNull).forEach(results::add));
         return Calibration.of(results, Assumptions.DEFAULTS.forecast());
+    }
+
+    /** Whether a day of the event has ended: only then is the rest of it worth reading. */
+    private boolean over(EventKey key) {
+        Brief brief = briefs.brief(key);
+        return brief.days().stream().anyMatch(day -> clock.instant().isAfter(day.checkIn()));
     }
 
     /** A day that has both a plan and an official weight; else null. */

@@ -45,7 +45,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class WaterController {
 
-    private static final double USUAL_PROMINENCE_M = 1;
     private static final int BAND_CELLS = 320;
 
     private final Waters waters;
@@ -74,7 +73,7 @@ class WaterController {
             model.addAttribute("form", form);
             grid.ifPresent(g -> {
                 model.addAttribute("deepest", units.typedDepth((double) g.deepest()));
-                model.addAttribute("deepestWhole", Math.ceil(g.deepest() / (units.depth() == Units.Depth.FT ? 0.3048 : 1)));
+                model.addAttribute("deepestWhole", Math.ceil(g.deepest() / units.depth().metres()));
                 model.addAttribute("suggestions", Suggestion.of(wanted(key, form), event, g, units, WaterMap.frame(event.lake())));
             });
         }
@@ -91,7 +90,7 @@ class WaterController {
             return List.of();
         }
         Candidate.Kind kind = form.choice("kind", Candidate.Kind.class);
-        return waters.structure(key, new StructureFinder.Wanted(shallowest, deepest, prominence == null ? USUAL_PROMINENCE_M : prominence)).stream()
+        return waters.structure(key, new StructureFinder.Wanted(shallowest, deepest, prominence == null ? StructureFinder.Wanted.USUAL.prominenceM() : prominence)).stream()
                 .filter(c -> kind == null || c.kind() == kind).toList();
     }
 
@@ -104,7 +103,7 @@ class WaterController {
         DepthGrid grid = waters.depths(key).orElseThrow(NotThereException::new);
         Lake lake = Optional.ofNullable(waters.lake(key)).orElseThrow(NotThereException::new);
         Units units = accounts.units(key.accountId());
-        double unit = units.depth() == Units.Depth.FT ? 0.3048 : 1;
+        double unit = units.depth().metres();
         double shallowest = unit * Math.min(from, to);
         double deepest = unit * Math.max(from, to);
         return new Band(WaterMap.band(grid, shallowest, deepest, WaterMap.frame(lake), BAND_CELLS), units.area(grid.areaM2(shallowest, deepest)));
@@ -166,17 +165,15 @@ class WaterController {
         return back(key);
     }
 
-    /** Turns a candidate into a spot. */
+    /** Turns a candidate into a spot; the fields carry the filters of the page that showed it. */
     @PostMapping("/events/{eventId}/water/mark")
-    String mark(EventKey key, @RequestParam int cell, @RequestParam String kind, RedirectAttributes flash) {
+    String mark(EventKey key, @RequestParam int cell, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
         DepthGrid grid = waters.depths(key).orElseThrow(NotThereException::new);
-        Candidate.Kind wanted = Coded.find(Candidate.Kind.class, kind).orElseThrow(NotThereException::new);
-        Candidate candidate = waters.structure(key, new StructureFinder.Wanted(null, null, 0.3)).stream()
-                .filter(c -> c.cell() == cell && c.kind() == wanted).findFirst()
-                .or(() -> waters.structure(key, StructureFinder.Wanted.USUAL).stream().filter(c -> c.cell() == cell && c.kind() == wanted).findFirst())
-                .orElseThrow(NotThereException::new);
+        Candidate.Kind kind = Coded.find(Candidate.Kind.class, fields.get("kind")).orElseThrow(NotThereException::new);
         Units units = accounts.units(key.accountId());
-        String name = wanted.code().substring(0, 1).toUpperCase(java.util.Locale.ROOT) + wanted.code().substring(1) + ", " + units.depth(candidate.depthM());
+        Candidate candidate = wanted(key, new Form(fields, units)).stream()
+                .filter(c -> c.cell() == cell && c.kind() == kind).findFirst().orElseThrow(NotThereException::new);
+        String name = kind.code().substring(0, 1).toUpperCase(java.util.Locale.ROOT) + kind.code().substring(1) + ", " + units.depth(candidate.depthM());
         Spot spot = Suggestion.spot(candidate, grid, spots.freshCode(key, name), name);
         spots.add(key, List.of(spot));
         Undo.offer(flash, "“" + name + "” is marked; give it a name of its own under Spots.",

@@ -34,7 +34,6 @@ record WaterMap(double width, double height, String water, List<Zone> zones, Lis
     private static final int MOST_LINES = 8;
     /** Points of a line nearer together than this share of the drawing are left out. */
     private static final double DETAIL = 1 / 1500.0;
-    private static final double M_PER_FOOT = 0.3048;
 
     record Point(double x, double y) { }
 
@@ -109,7 +108,7 @@ record WaterMap(double width, double height, String water, List<Zone> zones, Lis
 
     private static List<Line> lines(DepthGrid grid, Frame frame, Units units, double size) {
         boolean feet = units.depth() == Units.Depth.FT;
-        double unit = feet ? M_PER_FOOT : 1;
+        double unit = units.depth().metres();
         double deepest = grid.deepest() / unit;
         double step = 0;
         for (double s : feet ? STEPS_FT : STEPS_M) {

@@ -112,7 +112,6 @@ public final class Visitor {
     public Answer postAsIs(String path, Map<String, String> fields, String csrf) {
         List<String> pairs = new ArrayList<>(List.of("_csrf=" + encoded(csrf)));
         fields.forEach((k, v) -> pairs.add(encoded(k) + "=" + encoded(v)));
-        pairs.removeIf(p -> p.equals("_csrf=") || p.startsWith("_csrf=") && !p.equals("_csrf=" + encoded(csrf)));
         return send(HttpRequest.newBuilder(address.resolve(path)).header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(BodyPublishers.ofString(String.join("&", pairs))));
     }

@@ -74,6 +74,9 @@ class WaterPagesTest {
         Visitor.Answer humps = angler.get(event + "/water?kind=hump");
         assertThat(humps.texts("tbody tr")).singleElement().asString().contains("hump").contains("16 ft").contains("rises 23 ft");
 
+        assertThat(angler.get(event + "/water?kind=hump&prominence=20+ft").page().select("tbody form input").eachAttr("value"))
+                .as("marking asks for what the page showed").contains("hump", "20 ft");
+
         Visitor.Answer marked = angler.post(event + "/water/mark", "cell", humps.value("cell"), "kind", "hump");
         assertThat(marked.text()).contains("“Hump, 16 ft” is marked");
         assertThat(angler.get(event + "/water?kind=hump").text()).as("not suggested again").contains("Nothing more of that kind");
