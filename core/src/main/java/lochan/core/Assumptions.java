@@ -22,7 +22,7 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
             new Size(Math.log(800), 0.45, 0.20, 0.15, 0.05, 0.10, 0.42, 0.15, 0.12, 0.15, 0.93, 0.04, 4),
             new DayEffect(0.5, 0.25, 0.25, 0.5, 0.8),
             new Depletion(0.97, 0.93, 0.70),
-            new Planning(30, 5, 10, 15, 1.25),
+            new Planning(30, 5, 10, 15, 1.25, 6.7),
             new Forecast(4, 0.8));
 
     /**
@@ -101,8 +101,10 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
      * @param minDwellMinutes      shortest stop
      * @param checkInMarginMinutes time in hand at check-in
      * @param straightRunFactor    way on the water over the straight line when no lake is known
+     * @param roughWindMps         wind from which open water counts as rough for the boat, m/s: 15 mph, a fresh chop on a small boat
      */
-    public record Planning(int binMinutes, int gridMinutes, int minDwellMinutes, int checkInMarginMinutes, double straightRunFactor) { }
+    public record Planning(int binMinutes, int gridMinutes, int minDwellMinutes, int checkInMarginMinutes, double straightRunFactor,
+                           double roughWindMps) { }
 
     /**
      * @param priorEvents events the prior counts for

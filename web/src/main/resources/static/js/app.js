@@ -58,6 +58,19 @@ function guardTaps() {
   window.addEventListener('pageshow', () => document.querySelectorAll('form[data-sent]').forEach((form) => delete form.dataset.sent));
 }
 
+/** Values noted last: a tap writes one into its field. */
+function offerValues() {
+  for (const offers of document.querySelectorAll('[data-offers]')) {
+    const field = document.getElementById(offers.dataset.offers);
+    offers.hidden = false;
+    for (const button of offers.querySelectorAll('button')) {
+      button.addEventListener('click', () => {
+        field.value = field.value === button.textContent ? '' : button.textContent;
+      });
+    }
+  }
+}
+
 /** On a narrow window the station one is at may lie outside the row. */
 function showStation() {
   document.querySelector('.stations [aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
@@ -82,6 +95,7 @@ showStation();
 watchWork();
 runClocks();
 offerPositions();
+offerValues();
 watchChoices();
 guardTaps();
 watchLogs();

@@ -10,6 +10,8 @@ public record Position(double lat, double lon) {
 
     /** Mean radius of the earth, m (IUGG). */
     private static final double EARTH_RADIUS_M = 6_371_008.8;
+    /** Metres of a degree of latitude, and of one of longitude on the equator, on a sphere of that radius. */
+    public static final double METRES_PER_DEGREE = Math.toRadians(EARTH_RADIUS_M);
 
     public Position {
         if (!(Math.abs(lat) <= 90)) {
@@ -27,6 +29,11 @@ public record Position(double lat, double lon) {
         double h = square(Math.sin(dLat / 2))
                 + Math.cos(Math.toRadians(lat)) * Math.cos(Math.toRadians(other.lat)) * square(Math.sin(dLon / 2));
         return 2 * EARTH_RADIUS_M * Math.asin(Math.min(1, Math.sqrt(h)));
+    }
+
+    /** Metres of a degree of longitude at a latitude. */
+    public static double metresPerDegreeEast(double lat) {
+        return METRES_PER_DEGREE * Math.cos(Math.toRadians(lat));
     }
 
     private static double square(double x) {

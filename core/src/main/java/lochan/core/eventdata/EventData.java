@@ -4,30 +4,47 @@ import java.util.List;
 import java.util.Optional;
 import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
+import lochan.core.event.BoatRun;
 import lochan.core.event.Brief;
 import lochan.core.plan.Plan;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.water.Lake;
+import lochan.core.water.Mark;
 import lochan.core.water.Spot;
 
 /**
  * The whole of one event: its brief, the water, what practice and the forecast say, plans, and the log of the competition.
  *
+ * @param runs        the boat's runs as tracks showed them
  * @param lake        the water; null: not known, runs are straight lines lengthened
+ * @param marks       what the electronics showed
  * @param competition the append-only log in the order it was written
  */
-public record EventData(Brief brief, Boat boat, Lake lake, List<Spot> spots, List<Presentation> presentations, List<PracticeStop> stops,
-                        List<ForecastPeriod> forecast, List<Plan> plans, List<Entry> competition) {
+public record EventData(Brief brief, Boat boat, List<BoatRun> runs, Lake lake, List<Spot> spots, List<Mark> marks, List<Presentation> presentations,
+                        List<PracticeStop> stops, List<ForecastPeriod> forecast, List<Plan> plans, List<Entry> competition) {
 
     public EventData {
+        runs = List.copyOf(runs);
         spots = List.copyOf(spots);
+        marks = List.copyOf(marks);
         presentations = List.copyOf(presentations);
         stops = List.copyOf(stops);
         forecast = List.copyOf(forecast);
         plans = List.copyOf(plans);
         competition = List.copyOf(competition);
+    }
+
+    /** Without marks and runs of the boat. */
+    public EventData(Brief brief, Boat boat, Lake lake, List<Spot> spots, List<Presentation> presentations, List<PracticeStop> stops,
+                     List<ForecastPeriod> forecast, List<Plan> plans, List<Entry> competition) {
+        this(brief, boat, List.of(), lake, spots, List.of(), presentations, stops, forecast, plans, competition);
+    }
+
+    /** The same with other practice, and no plan or competition yet. */
+    public EventData inPractice(List<PracticeStop> otherStops) {
+        return new EventData(brief, boat, runs, lake, spots, marks, presentations, otherStops, forecast, List.of(), List.of());
     }
 
     public Optional<Spot> spot(String id) {
@@ -36,5 +53,10 @@ public record EventData(Brief brief, Boat boat, Lake lake, List<Spot> spots, Lis
 
     public Optional<Presentation> presentation(String id) {
         return presentations.stream().filter(p -> p.id().equals(id)).findFirst();
+    }
+
+    /** Whether the event's brief puts a spot off limits. */
+    public boolean offLimits(Spot spot) {
+        return lake != null && lake.offLimitsAt(spot.position()).isPresent();
     }
 }

@@ -61,8 +61,9 @@ public final class GreedyPlanner {
         return candidates(scenarios.model().cells());
     }
 
-    /** The best of some cells by their two hours, best first. */
-    public List<Cell> candidates(List<Cell> cells) {
+    /** The best of some cells by their two hours, best first; never at a spot off limits. */
+    public List<Cell> candidates(List<Cell> all) {
+        List<Cell> cells = all.stream().filter(c -> !scenarios.model().event().offLimits(scenarios.model().spot(c.spotId()))).toList();
         Map<Cell, Double> worth = new HashMap<>();
         TwoHourValue twoHours = new TwoHourValue(scenarios);
         cells.forEach(c -> worth.put(c, twoHours.grams(c)));

@@ -85,11 +85,11 @@ public final class NextCheck {
         return List.copyOf(looks);
     }
 
-    /** The cells whose rate is least known against what they may bring: those with the highest upper end of their interval. */
+    /** The cells whose rate is least known against what they may bring: those with the highest upper end of their interval, none off limits. */
     public List<Cell> promising(int most) {
         DayModel now = new DayModel(event, day, assumptions);
         int bin = now.bins().size() / 3;
-        return now.cells().stream().sorted(Comparator.comparingDouble((Cell c) -> {
+        return now.cells().stream().filter(c -> !event.offLimits(now.spot(c.spotId()))).sorted(Comparator.comparingDouble((Cell c) -> {
             GammaRate rate = now.rates(bin).rate(c, now.pattern(c));
             return rate.quantile(0.9) - rate.mean();
         }).reversed()).limit(most).toList();
@@ -125,7 +125,7 @@ public final class NextCheck {
         List<Bite> bites = Collections.nCopies(strikes, new Bite(null, Outcome.SHAKEN, cell.presentationId(), null, null));
         stops.add(new PracticeStop("look", cell.spotId(), at, at.plus(LOOK), event.brief().anglers(),
                 List.of(new PresentationTime(cell.presentationId(), null)), 0, bites, Conditions.UNKNOWN));
-        return new EventData(event.brief(), event.boat(), event.lake(), event.spots(), event.presentations(), stops, event.forecast(), List.of(), List.of());
+        return event.inPractice(stops);
     }
 
     private int untried(Cell cell, DayModel now) {

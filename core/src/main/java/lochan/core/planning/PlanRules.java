@@ -45,6 +45,11 @@ public final class PlanRules {
         return List.copyOf(found);
     }
 
+    /** The spots of a plan that the event's brief puts off limits, in its order. */
+    public static List<Spot> offLimits(EventData event, Plan plan) {
+        return plan.stops().stream().map(s -> event.spot(s.spotId()).orElseThrow()).filter(event::offLimits).distinct().toList();
+    }
+
     /**
      * A run of a plan, and how it fits.
      *

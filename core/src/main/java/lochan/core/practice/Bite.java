@@ -11,5 +11,16 @@ import lochan.core.event.Species;
  * @param presentationId on what; null: not noted
  * @param species        null: unknown
  * @param size           null: unknown
+ * @param notes          how it came about
  */
-public record Bite(Instant at, Outcome outcome, String presentationId, Species species, FishSize size) { }
+public record Bite(Instant at, Outcome outcome, String presentationId, Species species, FishSize size, BiteNotes notes) {
+
+    public Bite(Instant at, Outcome outcome, String presentationId, Species species, FishSize size) {
+        this(at, outcome, presentationId, species, size, BiteNotes.NONE);
+    }
+
+    /** The same on a presentation. */
+    public Bite on(String presentation) {
+        return new Bite(at, outcome, presentation, species, size, notes);
+    }
+}

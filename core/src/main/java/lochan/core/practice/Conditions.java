@@ -1,6 +1,8 @@
 package lochan.core.practice;
 
+import java.util.HashMap;
 import java.util.Map;
+import java.util.Objects;
 
 /**
  * What the water and the sky were like; null where nobody knows.
@@ -10,9 +12,11 @@ import java.util.Map;
  * @param windMps     wind, m/s
  * @param sky         sky cover
  * @param boatsNear   other boats in sight of the spot
+ * @param signs       what else was read
  * @param entered     quantities as they were typed, by field name
  */
-public record Conditions(Double waterTempC, Double visibilityM, Double windMps, Sky sky, Integer boatsNear, Map<String, String> entered) {
+public record Conditions(Double waterTempC, Double visibilityM, Double windMps, Sky sky, Integer boatsNear, Signs signs,
+                         Map<String, String> entered) {
 
     public static final Conditions UNKNOWN = new Conditions(null, null, null, null, null);
 
@@ -21,6 +25,29 @@ public record Conditions(Double waterTempC, Double visibilityM, Double windMps, 
     }
 
     public Conditions(Double waterTempC, Double visibilityM, Double windMps, Sky sky, Integer boatsNear) {
-        this(waterTempC, visibilityM, windMps, sky, boatsNear, Map.of());
+        this(waterTempC, visibilityM, windMps, sky, boatsNear, Signs.UNKNOWN, Map.of());
+    }
+
+    /** What holds for the next spot too: boats and bait belong to the one left. */
+    public Conditions carriedOn() {
+        Map<String, String> typed = new HashMap<>(entered);
+        typed.remove("baitDepthM");
+        return new Conditions(waterTempC, visibilityM, windMps, sky, null, signs.ofTheWater(), typed);
+    }
+
+    /**
+     * The same with what can be computed filled in: the surface by the wind where the angler did not say otherwise, and the front where
+     * nobody said anything.
+     *
+     * @param before what was noted before this
+     * @param front  whether the winds look like a front; null: nobody knows
+     */
+    public Conditions filledIn(Conditions before, Boolean front) {
+        boolean said = signs.surface() != null && !(Objects.equals(signs.surface(), before.signs.surface())
+                && Objects.equals(before.signs.surface(), Surface.ofWind(before.windMps)));
+        Surface surface = said || windMps == null ? signs.surface() : Surface.ofWind(windMps);
+        Signs filled = new Signs(signs.clarityTrend(), signs.windFromDeg(), surface, signs.recentFront() == null ? front : signs.recentFront(),
+                signs.levelTrend(), signs.current(), signs.baitSeen(), signs.baitDepthM());
+        return new Conditions(waterTempC, visibilityM, windMps, sky, boatsNear, filled, entered);
     }
 }

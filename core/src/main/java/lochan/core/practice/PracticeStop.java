@@ -38,6 +38,10 @@ public record PracticeStop(String id, String spotId, Instant start, Instant end,
         return new PracticeStop(id, spotId, start, end, anglers, newPresentations, follows, bites, conditions);
     }
 
+    public PracticeStop withBites(List<Bite> newBites) {
+        return new PracticeStop(id, spotId, start, end, anglers, presentations, follows, newBites, conditions);
+    }
+
     public PracticeStop withConditions(Conditions newConditions) {
         return new PracticeStop(id, spotId, start, end, anglers, presentations, follows, bites, newConditions);
     }

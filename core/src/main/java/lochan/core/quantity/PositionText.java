@@ -4,10 +4,15 @@ import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lochan.core.event.Position;
+import mil.nga.grid.Hemisphere;
+import mil.nga.grid.features.Point;
+import mil.nga.mgrs.MGRS;
+import mil.nga.mgrs.utm.UTM;
 
 /**
  * Reads positions as plotters and people write them: decimal degrees ("42.6302, -116.9105"), degrees and minutes ("42 37.812 N, 116 54.63 W",
- * "N42°37.812' W116°54.630'"), degrees, minutes and seconds. Latitude first; south and west by letter or minus.
+ * "N42°37.812' W116°54.630'"), degrees, minutes and seconds, UTM ("11T 508000 4717900") and MGRS ("11T MH 08000 17900") on WGS84. Latitude
+ * first; south and west by letter or minus.
  */
 public final class PositionText {
 
@@ -17,6 +22,14 @@ public final class PositionText {
     private static final Pattern LETTERS_FIRST = Pattern.compile("\\s*([NS])\\s*" + ANGLE + BETWEEN + "([EW])\\s*" + ANGLE + "\\s*");
     private static final Pattern LETTERS_LAST = Pattern.compile("\\s*" + ANGLE + "\\s*([NS])" + BETWEEN + ANGLE + "\\s*([EW])\\s*");
     private static final Pattern PLAIN = Pattern.compile("\\s*([+-]?\\d+(?:\\.\\d+)?)\\s*[,; ]\\s*([+-]?\\d+(?:\\.\\d+)?)\\s*");
+
+    private static final Pattern UTM_ZONE = Pattern.compile("\\s*(\\d{1,2})\\s*([C-HJ-NP-X])\\s+(\\d{6}(?:\\.\\d+)?)\\s*(?:M?E)?\\s*[,; ]\\s*(\\d{1,7}(?:\\.\\d+)?)\\s*(?:M?N)?\\s*");
+    private static final Pattern MGRS_SQUARE = Pattern.compile("\\s*\\d{1,2}\\s*[C-HJ-NP-X]\\s*[A-HJ-NP-Z]{2}(?:\\s*\\d){4,10}\\s*");
+    private static final int ZONES = 60;
+    private static final double METRES_PER_SOUTHERN_EQUATOR = 1e7;
+    /** Latitudes of band S, whose letter people also write for the southern half. */
+    private static final double BAND_S_FROM = 32;
+    private static final double BAND_S_TO = 40;
 
     private PositionText() { }
 
@@ -34,11 +47,44 @@ public final class PositionText {
             if (last.matches()) {
                 return new Position(angle(last, 4, 1), angle(last, 8, 5));
             }
+            Matcher utm = UTM_ZONE.matcher(text.toUpperCase(Locale.ROOT));
+            if (utm.matches()) {
+                return utm(utm);
+            }
+            if (MGRS_SQUARE.matcher(text.toUpperCase(Locale.ROOT)).matches()) {
+                return mgrs(text);
+            }
         } catch (IllegalArgumentException e) {
             throw new BadQuantityException("“" + text.strip() + "” is no position: " + e.getMessage() + ".");
         }
         throw new BadQuantityException("“" + text.strip() + "” is no position: type latitude and longitude in degrees as 45.3100, -118.9400, "
-                + "or in degrees and minutes as 45 18.600 N, 118 56.400 W.");
+                + "or in degrees and minutes as 45 18.600 N, 118 56.400 W, or UTM as 11T 504700 5017200.");
+    }
+
+    /** Easting and northing of a zone; its letter is that of the band, or N or S for the half of the earth. */
+    private static Position utm(Matcher match) {
+        int zone = Integer.parseInt(match.group(1));
+        char letter = match.group(2).charAt(0);
+        double easting = Double.parseDouble(match.group(3));
+        double northing = Double.parseDouble(match.group(4));
+        if (zone < 1 || zone > ZONES || northing > METRES_PER_SOUTHERN_EQUATOR) {
+            throw new IllegalArgumentException("zones run from 1 to 60, northings to 10 000 000 m");
+        }
+        Position north = position(UTM.point(zone, Hemisphere.NORTH, easting, northing));
+        boolean isNorth = letter == 'S' ? north.lat() >= BAND_S_FROM && north.lat() < BAND_S_TO : letter >= 'N';
+        return isNorth ? north : position(UTM.point(zone, Hemisphere.SOUTH, easting, northing));
+    }
+
+    private static Position mgrs(String text) throws BadQuantityException {
+        try {
+            return position(MGRS.parse(text.replaceAll("\\s", "").toUpperCase(Locale.ROOT)).toPoint());
+        } catch (java.text.ParseException | RuntimeException e) {
+            throw new BadQuantityException("“" + text.strip() + "” is no MGRS position: expected zone, square and as many digits east as north, as 11T MH 08000 17900.");
+        }
+    }
+
+    private static Position position(Point point) {
+        return new Position(point.getLatitude(), point.getLongitude());
     }
 
     /**

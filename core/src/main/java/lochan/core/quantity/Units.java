@@ -14,7 +14,8 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     static final double MM_PER_INCH = 25.4;
     private static final double M_PER_FOOT = 0.3048;
     private static final double M2_PER_ACRE = 4046.8564224;
-    private static final double M_PER_MILE = 1609.344;
+    private static final double M_PER_YARD = 0.9144;
+    static final double M_PER_MILE = 1609.344;
 
     /** Weights of fish. */
     public enum Weight implements Coded {
@@ -152,6 +153,11 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     /** A way over the water with its unit, to a tenth of a mile or kilometre. */
     public String distance(double metres) {
         return speed == Speed.MPH ? number(metres / M_PER_MILE, 1) + " mi" : number(metres / 1000, 1) + " km";
+    }
+
+    /** How far something on the water is, yards or metres, whole. */
+    public String reach(double metres) {
+        return depth == Depth.FT ? number(metres / M_PER_YARD, 0) + " yd" : number(metres, 0) + " m";
     }
 
     /** An area of water with its unit, acres or hectares. */

@@ -84,8 +84,7 @@ public record EveningReview(LocalDate date, List<Change<Pattern>> patterns, List
     }
 
     private static EventData until(EventData event, LocalDate end) {
-        List<PracticeStop> stops = event.stops().stream().filter(s -> dateOf(event, s).isBefore(end)).toList();
-        return new EventData(event.brief(), event.boat(), event.lake(), event.spots(), event.presentations(), stops, event.forecast(), List.of(), List.of());
+        return event.inPractice(event.stops().stream().filter(s -> dateOf(event, s).isBefore(end)).toList());
     }
 
     private static LocalDate dateOf(EventData event, PracticeStop stop) {

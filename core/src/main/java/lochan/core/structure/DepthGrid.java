@@ -1,6 +1,7 @@
 package lochan.core.structure;
 
 import java.util.Arrays;
+import lochan.core.event.Position;
 
 /**
  * Depths of a lake on a grid of square cells, in the grid's own coordinates. Cells are numbered by rows from the north-west corner; a
@@ -8,7 +9,6 @@ import java.util.Arrays;
  */
 public final class DepthGrid {
 
-    private static final double METRES_PER_DEGREE = 111_195;
     /** A header's cell size below this is in degrees. */
     private static final double LARGEST_DEGREE_CELL = 0.1;
 
@@ -116,12 +116,12 @@ public final class DepthGrid {
 
     /** Width of a cell, m. */
     public double widthM() {
-        return degrees ? cellSize * METRES_PER_DEGREE * Math.cos(Math.toRadians(south + rows * cellSize / 2)) : cellSize;
+        return degrees ? cellSize * Position.metresPerDegreeEast(south + rows * cellSize / 2) : cellSize;
     }
 
     /** Height of a cell, m. */
     public double heightM() {
-        return degrees ? cellSize * METRES_PER_DEGREE : cellSize;
+        return degrees ? cellSize * Position.METRES_PER_DEGREE : cellSize;
     }
 
     public double cellAreaM2() {

@@ -31,8 +31,11 @@ public record Track(List<Stop> stops, List<Run> runs, List<Gap> gaps) {
         }
     }
 
-    /** @param metres along the track */
-    public record Run(Instant start, Instant end, double metres) {
+    /**
+     * @param metres    along the track
+     * @param cruiseMps the speed at or below which half of its way was run, m/s
+     */
+    public record Run(Instant start, Instant end, double metres, double cruiseMps) {
 
         /** Mean speed, m/s. */
         public double mps() {

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import lochan.core.event.Position;
 import lochan.core.water.Spot;
 
@@ -85,8 +86,6 @@ public final class TrackCutter {
     /** A piece without gaps, on a plane of metres around its first fix. */
     private static final class Piece {
 
-        private static final double METRES_PER_DEGREE = 111_195;
-
         final List<Fix> fixes;
         final double[] seconds;
         final double[] x;
@@ -99,11 +98,11 @@ public final class TrackCutter {
             x = new double[n];
             y = new double[n];
             Position first = fixes.getFirst().position();
-            double east = METRES_PER_DEGREE * Math.cos(Math.toRadians(first.lat()));
+            double east = Position.metresPerDegreeEast(first.lat());
             for (int i = 0; i < n; i++) {
                 seconds[i] = Duration.between(fixes.getFirst().at(), fixes.get(i).at()).toMillis() / 1000.0;
                 x[i] = (fixes.get(i).position().lon() - first.lon()) * east;
-                y[i] = (fixes.get(i).position().lat() - first.lat()) * METRES_PER_DEGREE;
+                y[i] = (fixes.get(i).position().lat() - first.lat()) * Position.METRES_PER_DEGREE;
             }
         }
 
@@ -149,6 +148,20 @@ public final class TrackCutter {
             return sum;
         }
 
+        /** The speed at or below which half of the way was run. */
+        double cruise(double[] speeds, int from, int to) {
+            List<Integer> bySpeed = IntStream.range(from + 1, to + 1).boxed().sorted(Comparator.comparingDouble(i -> speeds[i])).toList();
+            double half = metres(from, to) / 2;
+            double way = 0;
+            for (int i : bySpeed) {
+                way += metres(i - 1, i);
+                if (way >= half) {
+                    return speeds[i];
+                }
+            }
+            return speeds[to];
+        }
+
         double straight(int from, int to) {
             return Math.hypot(x[to] - x[from], y[to] - y[from]);
         }
@@ -175,7 +188,7 @@ public final class TrackCutter {
                         || piece.straight(from, to) >= ANOTHER_PLACE_M);
                 if (moves) {
                     addStops(piece, slowFrom, from);
-                    runs.add(new Track.Run(fixes.get(from).at(), fixes.get(to).at(), piece.metres(from, to)));
+                    runs.add(new Track.Run(fixes.get(from).at(), fixes.get(to).at(), piece.metres(from, to), piece.cruise(sharp, from, to)));
                     slowFrom = to;
                 }
                 i = end;

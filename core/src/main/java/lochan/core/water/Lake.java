@@ -2,22 +2,29 @@ package lochan.core.water;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import lochan.core.Violation;
 import lochan.core.event.Position;
 
 /**
- * The water: its shores, islands and slow zones.
+ * The water: its shores, islands, slow zones and what is off limits.
  *
  * @param bodies    pieces of water that do not touch
  * @param slowZones where the boat may not run at its own speed
+ * @param offLimits where the event's brief lets nobody fish; runs may cross it
  */
-public record Lake(List<Body> bodies, List<SlowZone> slowZones) {
+public record Lake(List<Body> bodies, List<SlowZone> slowZones, List<OffLimits> offLimits) {
 
     private static final int LEAST_CORNERS = 3;
 
     public Lake {
         bodies = List.copyOf(bodies);
         slowZones = List.copyOf(slowZones);
+        offLimits = List.copyOf(offLimits);
+    }
+
+    public Lake(List<Body> bodies, List<SlowZone> slowZones) {
+        this(bodies, slowZones, List.of());
     }
 
     /**
@@ -33,11 +40,28 @@ public record Lake(List<Body> bodies, List<SlowZone> slowZones) {
             islands = islands.stream().map(List::copyOf).toList();
         }
 
-        List<List<Position>> rings() {
+        /** Its shore, then its islands. */
+        public List<List<Position>> rings() {
             List<List<Position>> rings = new ArrayList<>();
             rings.add(shore);
             rings.addAll(islands);
             return rings;
+        }
+
+        /** Whether a place lies in it and on no island: a line from there to the north crosses its rings an odd number of times. */
+        public boolean holds(Position p) {
+            boolean inside = false;
+            for (List<Position> ring : rings()) {
+                for (int i = 0; i < ring.size(); i++) {
+                    Position a = ring.get(i);
+                    Position b = ring.get((i + 1) % ring.size());
+                    if (a.lon() > p.lon() != b.lon() > p.lon()
+                            && p.lat() < a.lat() + (p.lon() - a.lon()) / (b.lon() - a.lon()) * (b.lat() - a.lat())) {
+                        inside = !inside;
+                    }
+                }
+            }
+            return inside;
         }
     }
 
@@ -57,6 +81,23 @@ public record Lake(List<Body> bodies, List<SlowZone> slowZones) {
         List<List<Position>> rings() {
             return areas.stream().flatMap(a -> a.rings().stream()).toList();
         }
+    }
+
+    /**
+     * Water that the event's brief puts off limits.
+     *
+     * @param name what it is called; null: nothing
+     */
+    public record OffLimits(String name, List<Body> areas) {
+
+        public OffLimits {
+            areas = List.copyOf(areas);
+        }
+    }
+
+    /** The water off limits that holds a place. */
+    public Optional<OffLimits> offLimitsAt(Position place) {
+        return offLimits.stream().filter(o -> o.areas().stream().anyMatch(a -> a.holds(place))).findFirst();
     }
 
     /** What is wrong with it; fields are those of the event file below {@code lake}. */

@@ -16,6 +16,7 @@ import lochan.core.Violation;
 import lochan.core.competition.BagLog;
 import lochan.core.event.Boat;
 import lochan.core.event.Format;
+import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
@@ -23,7 +24,9 @@ import lochan.core.rate.Cell;
 import lochan.core.rate.Pattern;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
+import lochan.core.water.Lake;
 import lochan.core.water.Runs;
+import lochan.core.water.Spot;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -195,5 +198,22 @@ class PlanningTest {
         assertThat(value.formulaGrams()).isGreaterThanOrEqualTo(new PlanValuer(scenarios(sample, 1_000)).formula(stops));
         assertThat(value.simulatedGrams()).isCloseTo(value.formulaGrams(), within(4 * value.standardError() + 0.004 * value.formulaGrams()));
         assertThat(value.chanceOfLimit()).isZero();
+    }
+
+    @Test
+    void noPlanIsMadeForWaterOffLimits() {
+        EventData open = Sample.practiced(5, 3);
+        Position grass = open.spot("grass-1").orElseThrow().position();
+        Lake.Body around = new Lake.Body(List.of(new Position(grass.lat() - 0.001, grass.lon() - 0.001), new Position(grass.lat() - 0.001, grass.lon() + 0.001),
+                new Position(grass.lat() + 0.001, grass.lon())), List.of());
+        EventData closed = new EventData(open.brief(), open.boat(), new Lake(List.of(), List.of(), List.of(new Lake.OffLimits(null, List.of(around)))),
+                open.spots(), open.presentations(), open.stops(), List.of(), List.of(), List.of());
+
+        assertThat(new GreedyPlanner(scenarios(open, 16), RUNS).suggest().stops()).extracting(PlanStop::spotId).contains("grass-1");
+        List<PlanStop> stops = new GreedyPlanner(scenarios(closed, 16), RUNS).suggest().stops();
+        assertThat(stops).isNotEmpty().extracting(PlanStop::spotId).doesNotContain("grass-1");
+        assertThat(PlanRules.offLimits(closed, new Plan(1, null, stops))).isEmpty();
+        assertThat(PlanRules.offLimits(closed, new Plan(1, null, List.of(new PlanStop("grass-1", "walker", Sample.at("06-05T06:30"), Sample.at("06-05T07:00"))))))
+                .extracting(Spot::id).containsExactly("grass-1");
     }
 }

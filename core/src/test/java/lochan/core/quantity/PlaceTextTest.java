@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import lochan.core.event.Position;
+import net.sf.geographiclib.Geodesic;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -27,6 +28,55 @@ class PlaceTextTest {
     @ValueSource(strings = {"", "42.6", "north, west", "91, 0", "42 61.0 N, 116 54 W", "116 54 W, 42 37 N", "42 37 W, 116 54 N", "42.6302 -116.9105 5"})
     void refusesWhatIsNoPosition(String typed) {
         assertThatThrownBy(() -> PositionText.read(typed)).isInstanceOf(BadQuantityException.class).hasMessageContaining("is no position");
+    }
+
+    /** On the central meridian of a zone the northing is 0.9996 of the meridian's arc, which the geodesic gives (Karney 2013). */
+    @ParameterizedTest
+    @CsvSource({"42.612, 11T", "33.2, 11S", "0.5, 11N", "-33.85, 11H", "-33.85, 11S"})
+    void readsUtmOnTheCentralMeridian(double lat, String zone) throws BadQuantityException {
+        double arc = 0.9996 * Geodesic.WGS84.Inverse(0, -117, lat, -117).s12;
+        Position read = PositionText.read(zone + " 500000 " + (lat < 0 ? 1e7 - arc : arc));
+
+        assertThat(read.lat()).isCloseTo(lat, within(1e-6));
+        assertThat(read.lon()).isCloseTo(-117, within(1e-6));
+    }
+
+    /** Away from it lengths grow by 0.9996·(1 + x²/2R²), x being metres from the meridian (Snyder 1987, eq. 8-11 to second order). */
+    @ParameterizedTest
+    @ValueSource(ints = {320_000, 500_000, 610_000, 700_000})
+    void lengthsInUtmAreThoseOnTheGroundByItsScale(int easting) throws BadQuantityException {
+        Position west = PositionText.read("11 T " + (easting - 500) + "mE " + 4_717_900 + "mN");
+        Position east = PositionText.read("11T " + (easting + 500) + ", " + 4_717_900);
+        double scale = 0.9996 * (1 + Math.pow((easting - 500_000) / 6_378_000.0, 2) / 2);
+
+        assertThat(Geodesic.WGS84.Inverse(west.lat(), west.lon(), east.lat(), east.lon()).s12 * scale).isCloseTo(1000, within(0.02));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"11TNH0800017900", "11T NH 08000 17900", "11t nh 0800 1790"})
+    void readsMgrsAsThePlaceInItsSquare(String typed) throws BadQuantityException {
+        Position utm = PositionText.read("11T 508000 4717900");
+
+        assertThat(PositionText.read(typed).metresTo(utm)).isLessThan(1);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"11T 508000 12345678", "61T 508000 4717900", "11T MH 080 1790", "11T 5080 4717900", "11TII0800017900"})
+    void refusesWhatIsNoUtm(String typed) {
+        assertThatThrownBy(() -> PositionText.read(typed)).isInstanceOf(BadQuantityException.class).hasMessageContaining("is no");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"SW, 225, SW", "nnw, 337.5, NNW", "240, 240, WSW", "0, 0, N", "355 deg, 355, N"})
+    void readsDirections(String typed, double degrees, String words) throws BadQuantityException {
+        assertThat(DirectionText.read(typed, Units.USUAL)).isEqualTo(degrees);
+        assertThat(DirectionText.words(degrees)).isEqualTo(words);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "north by west", "361", "-5", "NaN"})
+    void refusesWhatIsNoDirection(String typed) {
+        assertThatThrownBy(() -> DirectionText.read(typed, Units.USUAL)).isInstanceOf(BadQuantityException.class);
     }
 
     /** Heading east: left is north, 2 o'clock is 150°. */

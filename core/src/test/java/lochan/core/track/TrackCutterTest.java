@@ -57,7 +57,8 @@ class TrackCutterTest {
         }
 
         static Position at(double east, double north) {
-            return new Position(Sample.LAUNCH.lat() + north / 111_195, Sample.LAUNCH.lon() + east / (111_195 * Math.cos(Math.toRadians(42.6))));
+            return new Position(Sample.LAUNCH.lat() + north / Position.METRES_PER_DEGREE,
+                    Sample.LAUNCH.lon() + east / Position.metresPerDegreeEast(Sample.LAUNCH.lat()));
         }
 
         /** Works around a place with the trolling motor, slowly and with turns. */
@@ -123,6 +124,17 @@ class TrackCutterTest {
             assertThat(found.centre().metresTo(truth.centre())).isLessThan(80);
         }
         assertThat(track.runs()).hasSize(10).allSatisfy(r -> assertThat(r.mps()).isBetween(7.0, 21.0));
+    }
+
+    /** Most of the way at full speed, as much time in a slow zone: the way counts, not the time. */
+    @Test
+    void aCruiseIsNotSlowedByCrawlingOutOfASlowZone() {
+        Track track = TrackCutter.cut(new Day(4, 2, 1).fish(6).run(300, 0, 2.2).run(4000, 0, 18).fish(6).fixes, List.of());
+
+        assertThat(track.runs()).singleElement().satisfies(r -> {
+            assertThat(r.cruiseMps()).isCloseTo(18, within(0.9));
+            assertThat(r.mps()).isLessThan(13);
+        });
     }
 
     @Test

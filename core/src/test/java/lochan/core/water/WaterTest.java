@@ -5,13 +5,17 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.Violation;
 import lochan.core.event.Boat;
 import lochan.core.event.Position;
+import lochan.core.practice.Surface;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class WaterTest {
 
@@ -55,5 +59,29 @@ class WaterTest {
     void aClassOfPlaceKeepsItsWords() {
         assertThat(PlaceClass.code(" Grass edge ")).isEqualTo("grass-edge");
         assertThat(PlaceClass.words(PlaceClass.code("Grass edge"))).isEqualTo("grass edge");
+    }
+
+    @Test
+    void whatIsOffLimitsHoldsItsWaterAndNotTheIslandsInIt() {
+        Lake.Body area = new Lake.Body(square(0.02), List.of(square(0.005)));
+        Lake lake = new Lake(List.of(new Lake.Body(square(0.1), List.of())), List.of(), List.of(new Lake.OffLimits("Dam", List.of(area))));
+
+        assertThat(lake.offLimitsAt(new Position(Sample.LAUNCH.lat() + 0.01, Sample.LAUNCH.lon())).map(Lake.OffLimits::name)).contains("Dam");
+        assertThat(lake.offLimitsAt(Sample.LAUNCH)).as("an island in it").isEmpty();
+        assertThat(lake.offLimitsAt(new Position(Sample.LAUNCH.lat() + 0.05, Sample.LAUNCH.lon()))).isEmpty();
+    }
+
+    private static List<Position> square(double half) {
+        double lat = Sample.LAUNCH.lat();
+        double lon = Sample.LAUNCH.lon();
+        return List.of(new Position(lat - half, lon - half), new Position(lat - half, lon + half), new Position(lat + half, lon + half),
+                new Position(lat + half, lon - half));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, calm", "3, ripple", "4.5, chop", "12, waves"})
+    void theWindMakesTheSurface(double mps, String surface) {
+        assertThat(Surface.ofWind(mps).code()).isEqualTo(surface);
+        assertThat(Surface.ofWind(null)).isNull();
     }
 }

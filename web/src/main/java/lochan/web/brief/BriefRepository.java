@@ -1,6 +1,7 @@
 package lochan.web.brief;
 
 import static lochan.web.db.Tables.BITE;
+import static lochan.web.db.Tables.BOAT_RUN;
 import static lochan.web.db.Tables.COMPETITION_ENTRY;
 import static lochan.web.db.Tables.EVENT;
 import static lochan.web.db.Tables.EVENT_DAY;
@@ -17,8 +18,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ThreadLocalRandom;
 import lochan.core.Coded;
 import lochan.core.event.Boat;
+import lochan.core.event.BoatRun;
 import lochan.core.event.Brief;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Format;
@@ -110,6 +113,24 @@ class BriefRepository {
         EventRecord record = db.newRecord(EVENT);
         fill(record, boat);
         db.update(EVENT).set(record).where(is(key)).execute();
+    }
+
+    long revision(EventKey key) {
+        return db.select(EVENT.REVISION).from(EVENT).where(is(key)).fetchSingle().value1();
+    }
+
+    void changeRevision(EventKey key) {
+        db.update(EVENT).set(EVENT.REVISION, ThreadLocalRandom.current().nextLong()).where(is(key)).execute();
+    }
+
+    List<BoatRun> runs(EventKey key) {
+        return db.selectFrom(BOAT_RUN).where(BOAT_RUN.EVENT_ID.eq(key.eventId())).and(BOAT_RUN.ACCOUNT_ID.eq(key.accountId())).orderBy(BOAT_RUN.START_AT)
+                .fetch(r -> new BoatRun(r.getStartAt(), r.getEndAt(), r.getMetres(), r.getMps(), r.getWindMps()));
+    }
+
+    void addRuns(EventKey key, List<BoatRun> runs) {
+        db.batch(runs.stream().map(r -> db.insertInto(BOAT_RUN).set(db.newRecord(BOAT_RUN).setEventId(key.eventId()).setAccountId(key.accountId())
+                .setStartAt(r.start()).setEndAt(r.end()).setMetres(r.metres()).setMps(r.mps()).setWindMps(r.windMps())).onDuplicateKeyIgnore()).toList()).execute();
     }
 
     private static void fill(EventRecord record, Brief brief) {

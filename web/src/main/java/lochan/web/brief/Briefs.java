@@ -8,6 +8,7 @@ import java.util.Map;
 import lochan.core.Coded;
 import lochan.core.Violation;
 import lochan.core.event.Boat;
+import lochan.core.event.BoatRun;
 import lochan.core.event.Brief;
 import lochan.core.event.Species;
 import lochan.web.page.NotThereException;
@@ -58,6 +59,20 @@ public class Briefs {
     @Transactional
     public EventKey add(long accountId, Brief brief, Boat boat) {
         return repository.add(accountId, brief, boat);
+    }
+
+    /** The boat's runs as tracks showed them, in order of time. */
+    public List<BoatRun> runs(EventKey key) {
+        return repository.runs(key);
+    }
+
+    /** Adds runs; one that begins when another does is there already. */
+    public void addRuns(EventKey key, List<BoatRun> runs) {
+        repository.addRuns(key, runs);
+    }
+
+    public void updateBoat(EventKey key, Boat boat) {
+        repository.updateBoat(key, boat);
     }
 
     /** What forbids a changed brief, since other records of the event rest on the old one. */

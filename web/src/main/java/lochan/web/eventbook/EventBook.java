@@ -5,11 +5,13 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
+import lochan.core.water.Mark;
 import lochan.core.water.Spot;
 import lochan.web.brief.Briefs;
 import lochan.web.brief.EventKey;
 import lochan.web.competition.CompetitionLog;
 import lochan.web.eventfile.EventFile;
+import lochan.web.mark.Marks;
 import lochan.web.plan.Plans;
 import lochan.web.practice.Practice;
 import lochan.web.spot.Spots;
@@ -23,15 +25,17 @@ public class EventBook {
 
     private final Briefs briefs;
     private final Spots spots;
+    private final Marks marks;
     private final Practice practice;
     private final Plans plans;
     private final CompetitionLog competition;
     private final Waters water;
 
-    EventBook(Briefs briefs, Spots spots, Practice practice, Plans plans, CompetitionLog competition, Waters water) {
+    EventBook(Briefs briefs, Spots spots, Marks marks, Practice practice, Plans plans, CompetitionLog competition, Waters water) {
         this.water = water;
         this.briefs = briefs;
         this.spots = spots;
+        this.marks = marks;
         this.practice = practice;
         this.plans = plans;
         this.competition = competition;
@@ -44,7 +48,8 @@ public class EventBook {
         Set<String> codes = marked.stream().map(Spot::id).collect(Collectors.toSet());
         List<Plan> kept = plans.all(key).stream().map(p -> new Plan(p.day(), p.name(),
                 p.stops().stream().filter(s -> codes.contains(s.spotId())).toList())).toList();
-        return new EventData(briefs.brief(key), briefs.boat(key), water.lake(key), marked, practice.presentations(key), practice.stops(key),
+        List<Mark> noted = marks.all(key).stream().filter(m -> m.spotId() == null || codes.contains(m.spotId())).toList();
+        return new EventData(briefs.brief(key), briefs.boat(key), briefs.runs(key), water.lake(key), marked, noted, practice.presentations(key), practice.stops(key),
                 practice.forecast(key), kept, competition.entries(key));
     }
 
@@ -60,7 +65,9 @@ public class EventBook {
         EventKey key = briefs.add(accountId, data.brief(), data.boat());
         briefs.addExtras(key, file.extras());
         water.putLake(key, data.lake());
+        briefs.addRuns(key, data.runs());
         spots.add(key, data.spots());
+        marks.addAll(key, data.marks());
         practice.addPresentations(key, data.presentations());
         practice.addStops(key, data.stops());
         practice.addForecast(key, data.forecast());

@@ -10,30 +10,39 @@ import java.util.Set;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
+import lochan.core.event.BoatRun;
 import lochan.core.event.Brief;
 import lochan.core.event.BriefRules;
 import lochan.core.event.CompetitionDay;
-import lochan.core.eventdata.EventData;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
+import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
-import lochan.core.planning.PlanRules;
 import lochan.core.plan.PlanStop;
+import lochan.core.planning.PlanRules;
 import lochan.core.practice.Bite;
+import lochan.core.practice.BiteNotes;
+import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Conditions;
+import lochan.core.practice.Current;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Hooks;
+import lochan.core.practice.LevelTrend;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
+import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
+import lochan.core.practice.Struck;
+import lochan.core.practice.Surface;
 import lochan.core.water.Lake;
+import lochan.core.water.Mark;
 import lochan.core.water.Spot;
 import lochan.core.water.SpotRules;
 import lochan.core.water.Stock;
@@ -55,6 +64,7 @@ public final class EventFileReader {
     private static final int MOST_PROBLEMS = 100;
     private static final double MUCH = 1e9;
     private static final int LONGEST_ENTERED = 80;
+    private static final double DEEPEST_M = 300;
 
     private final JsonFields.Context context = new JsonFields.Context();
     private final Set<String> spotIds = new HashSet<>();
@@ -93,10 +103,13 @@ public final class EventFileReader {
         Brief brief = brief(root.object("event"));
         // Without its zone, days and rules nothing else can be judged.
         stopAt(brief == null);
-        Boat boat = boat(root, root.object("boat"));
+        JsonFields boatFields = root.object("boat");
+        List<BoatRun> runs = boatFields.list("runs", (f, i) -> boatRun(f));
+        Boat boat = boat(root, boatFields);
         Lake lake = LakeJson.read(root);
         List<Spot> spots = root.list("spots", "id", (f, i) -> spot(f));
         spots.forEach(s -> spotIds.add(s.id()));
+        List<Mark> marks = root.list("marks", "id", (f, i) -> mark(f));
         List<Presentation> presentations = root.list("presentations", "id", (f, i) -> presentation(f));
         presentations.forEach(p -> presentationIds.add(p.id()));
         List<PracticeStop> stops = root.list("stops", "id", (f, i) -> stop(f, brief));
@@ -105,7 +118,7 @@ public final class EventFileReader {
         List<Entry> entries = root.list("competition", "id", (f, i) -> entry(f, brief));
         root.keepUnknown();
         stopAt(!context.problems.isEmpty());
-        EventData data = new EventData(brief, boat, lake, spots, presentations, stops, forecast, plans, entries);
+        EventData data = new EventData(brief, boat, runs, lake, spots, marks, presentations, stops, forecast, plans, entries);
         for (int i = 0; i < plans.size(); i++) {
             String pointer = "/plans/" + i + "/";
             PlanRules.check(data, plans.get(i)).forEach(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
@@ -211,6 +224,20 @@ public final class EventFileReader {
         return spot;
     }
 
+    private static BoatRun boatRun(JsonFields f) {
+        BoatRun run = new BoatRun(f.time("start"), f.time("end"), f.number("metres", 0, MUCH), f.number("mps", 0, 60), f.numberOrNull("windMps", 0, 100));
+        if (!run.end().isAfter(run.start())) {
+            f.problem("end", "the run ends before it begins, expected a time after its start");
+        }
+        return run;
+    }
+
+    private Mark mark(JsonFields f) {
+        return new Mark(f.id("id"), f.time("at"), position(f), reference(f, "spot", spotIds, false), f.numberOrNull("fishDepthM", 0, DEEPEST_M),
+                f.numberOrNull("waterDepthM", 0, DEEPEST_M), f.choiceOrNull("bottom", Mark.Bottom.class), f.truthOrNull("bait"),
+                f.choiceOrNull("holding", Mark.Holding.class), f.shortText("note", Mark.LONGEST_NOTE), f.entered("fishDepthM"));
+    }
+
     private static double missingCrowdRisk(JsonFields f) {
         f.numberOrNull("crowdRisk", 0, 1);
         return 0;
@@ -235,10 +262,17 @@ public final class EventFileReader {
         List<Bite> bites = f.list("bites", (b, i) -> bite(b, brief, start, end));
         JsonFields c = f.object("conditions");
         Conditions conditions = new Conditions(c.numberOrNull("waterTempC", -5, 50), c.numberOrNull("visibilityM", 0.01, 100),
-                c.numberOrNull("windMps", 0, 100), c.choiceOrNull("sky", Sky.class), c.wholeOrNull("boatsNear", 0, 1000), c.entered("waterTempC"));
+                c.numberOrNull("windMps", 0, 100), c.choiceOrNull("sky", Sky.class), c.wholeOrNull("boatsNear", 0, 1000), signs(c),
+                c.entered("waterTempC"));
         c.keepUnknown();
         return new PracticeStop(id, spot, start, end, f.whole("anglers", 1, 2, 1), presentations, f.whole("follows", 0, 1000, 0), bites,
                 conditions);
+    }
+
+    private static Signs signs(JsonFields c) {
+        return new Signs(c.choiceOrNull("clarityTrend", ClarityTrend.class), c.numberOrNull("windFromDeg", 0, 360),
+                c.choiceOrNull("surface", Surface.class), c.truthOrNull("recentFront"), c.choiceOrNull("levelTrend", LevelTrend.class),
+                c.choiceOrNull("current", Current.class), c.truthOrNull("baitSeen"), c.numberOrNull("baitDepthM", 0, DEEPEST_M));
     }
 
     private Bite bite(JsonFields f, Brief brief, java.time.Instant start, java.time.Instant end) {
@@ -247,7 +281,13 @@ public final class EventFileReader {
             f.problem("at", "the strike lies outside its stop, expected a time in it, or null");
         }
         Species species = species(f, brief);
-        return new Bite(at, f.choice("outcome", Outcome.class), reference(f, "presentation", presentationIds, false), species, size(f));
+        return new Bite(at, f.choice("outcome", Outcome.class), reference(f, "presentation", presentationIds, false), species, size(f), notes(f));
+    }
+
+    private static BiteNotes notes(JsonFields f) {
+        return new BiteNotes(f.shortText("retrieve", LONGEST_ENTERED), f.numberOrNull("fishDepthM", 0, DEEPEST_M),
+                f.numberOrNull("waterDepthM", 0, DEEPEST_M), f.choiceOrNull("struck", Struck.class), f.shortText("onRig", LONGEST_ENTERED),
+                f.entered("fishDepthM"));
     }
 
     private static Species species(JsonFields f, Brief brief) {

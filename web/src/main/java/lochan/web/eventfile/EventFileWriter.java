@@ -10,16 +10,19 @@ import java.util.TreeMap;
 import lochan.core.Coded;
 import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
+import lochan.core.event.BoatRun;
 import lochan.core.event.Brief;
 import lochan.core.eventdata.EventData;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
 import lochan.core.plan.Plan;
 import lochan.core.practice.Bite;
+import lochan.core.practice.BiteNotes;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
+import lochan.core.water.Mark;
 import lochan.core.water.Spot;
 import tools.jackson.core.util.DefaultIndenter;
 import tools.jackson.core.util.DefaultPrettyPrinter;
@@ -67,11 +70,12 @@ public final class EventFileWriter {
         ObjectNode root = JSON.createObjectNode();
         root.put("lochan", 1);
         root.set("event", brief(data.brief()));
-        root.set("boat", boat(data.boat()));
+        root.set("boat", boat(data.boat(), data.runs()));
         if (data.lake() != null) {
             root.set("lake", LakeJson.write(data.lake(), this::withUnknown));
         }
         list(root, "spots", data.spots(), s -> spot(s, "/spots/" + JsonFields.escape(s.id())));
+        someOf(root, "marks", data.marks(), (m, i) -> mark(m, "/marks/" + JsonFields.escape(m.id())));
         list(root, "presentations", data.presentations(), p -> {
             ObjectNode node = JSON.createObjectNode().put("id", p.id()).put("name", p.name());
             code(node, "hooks", p.hooks());
@@ -123,13 +127,22 @@ public final class EventFileWriter {
         return withUnknown(node, "/event");
     }
 
-    private ObjectNode boat(Boat boat) {
+    private ObjectNode boat(Boat boat, List<BoatRun> runs) {
         ObjectNode node = JSON.createObjectNode();
         number(node, "runMps", boat.runMps());
         number(node, "roughMps", boat.roughMps());
         number(node, "settleMinutes", boat.settleMinutes());
         number(node, "fuelLitres", boat.fuelLitres());
         number(node, "litresPerKm", boat.litresPerKm());
+        someOf(node, "runs", runs, (r, i) -> {
+            ObjectNode run = JSON.createObjectNode();
+            time(run, "start", r.start());
+            time(run, "end", r.end());
+            number(run, "metres", r.metres());
+            number(run, "mps", r.mps());
+            number(run, "windMps", r.windMps());
+            return withUnknown(run, "/boat/runs/" + i);
+        });
         entered(node, boat.entered());
         return withUnknown(node, "/boat");
     }
@@ -156,6 +169,22 @@ public final class EventFileWriter {
         return withUnknown(node, pointer);
     }
 
+    private ObjectNode mark(Mark mark, String pointer) {
+        ObjectNode node = JSON.createObjectNode().put("id", mark.id());
+        time(node, "at", mark.at());
+        number(node, "lat", mark.position().lat());
+        number(node, "lon", mark.position().lon());
+        optional(node, "spot", mark.spotId());
+        some(node, "fishDepthM", mark.fishDepthM());
+        some(node, "waterDepthM", mark.waterDepthM());
+        some(node, "bottom", mark.bottom());
+        some(node, "bait", mark.bait());
+        some(node, "holding", mark.holding());
+        optional(node, "note", mark.note());
+        entered(node, mark.entered());
+        return withUnknown(node, pointer);
+    }
+
     private ObjectNode stop(PracticeStop stop, String pointer) {
         ObjectNode node = JSON.createObjectNode().put("id", stop.id()).put("spot", stop.spotId());
         time(node, "start", stop.start());
@@ -175,6 +204,14 @@ public final class EventFileWriter {
         number(conditions, "windMps", c.windMps());
         code(conditions, "sky", c.sky());
         conditions.put("boatsNear", c.boatsNear());
+        some(conditions, "clarityTrend", c.signs().clarityTrend());
+        some(conditions, "windFromDeg", c.signs().windFromDeg());
+        some(conditions, "surface", c.signs().surface());
+        some(conditions, "recentFront", c.signs().recentFront());
+        some(conditions, "levelTrend", c.signs().levelTrend());
+        some(conditions, "current", c.signs().current());
+        some(conditions, "baitSeen", c.signs().baitSeen());
+        some(conditions, "baitDepthM", c.signs().baitDepthM());
         entered(conditions, c.entered());
         node.set("conditions", withUnknown(conditions, pointer + "/conditions"));
         return withUnknown(node, pointer);
@@ -187,6 +224,13 @@ public final class EventFileWriter {
         node.put("presentation", bite.presentationId());
         code(node, "species", bite.species());
         node.set("size", bite.size() == null ? null : size(bite.size(), pointer + "/size"));
+        BiteNotes notes = bite.notes();
+        optional(node, "retrieve", notes.retrieve());
+        some(node, "fishDepthM", notes.fishDepthM());
+        some(node, "waterDepthM", notes.waterDepthM());
+        some(node, "struck", notes.struck());
+        optional(node, "onRig", notes.onRig());
+        entered(node, notes.entered());
         return withUnknown(node, pointer);
     }
 
@@ -297,6 +341,30 @@ public final class EventFileWriter {
     private static void optional(ObjectNode node, String name, String value) {
         if (value != null) {
             node.put(name, value);
+        }
+    }
+
+    private static void some(ObjectNode node, String name, Double value) {
+        if (value != null) {
+            number(node, name, value);
+        }
+    }
+
+    private static void some(ObjectNode node, String name, Boolean value) {
+        if (value != null) {
+            node.put(name, value);
+        }
+    }
+
+    private static void some(ObjectNode node, String name, Coded value) {
+        if (value != null) {
+            code(node, name, value);
+        }
+    }
+
+    private static <T> void someOf(ObjectNode node, String name, List<T> values, Indexed<T> toNode) {
+        if (!values.isEmpty()) {
+            list(node, name, values, toNode);
         }
     }
 

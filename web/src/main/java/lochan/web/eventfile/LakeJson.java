@@ -2,7 +2,9 @@ package lochan.web.eventfile;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiConsumer;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import lochan.core.event.Position;
 import lochan.core.water.Lake;
 import tools.jackson.databind.JsonNode;
@@ -14,6 +16,7 @@ import tools.jackson.databind.node.ObjectNode;
 final class LakeJson {
 
     private static final double MOST_MPS = 100;
+    private static final int LONGEST_NAME = 80;
 
     private LakeJson() { }
 
@@ -29,55 +32,71 @@ final class LakeJson {
             f.problem("outline", "missing, expected a GeoJSON Polygon or MultiPolygon");
         }
         List<Lake.Body> bodies = f.has("outline") ? bodies(f.object("outline")) : List.of();
-        List<Lake.SlowZone> zones = f.has("slowZones") ? zones(f.object("slowZones")) : List.of();
-        f.raw("slowZones");
+        Lake lake = new Lake(bodies, features(f, "slowZones", LakeJson::slowZone), features(f, "offLimits", LakeJson::offLimits));
         f.keepUnknown();
-        Lake lake = new Lake(bodies, zones);
         f.violations(lake.check());
         return lake;
     }
 
-    /** A lake from a geometry, a feature or a collection of features: those with a speed are slow zones, other polygons water. */
+    /** A lake from a geometry, a feature or a collection of features: those with a speed are slow zones, those off limits said so, other polygons water. */
     static Lake fromGeoJson(JsonNode tree, JsonFields.Context context) {
         JsonFields f = new JsonFields(tree, "", "", context);
-        List<Lake.Body> bodies = new ArrayList<>();
-        List<Lake.SlowZone> zones = new ArrayList<>();
+        Drawn drawn = new Drawn(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         switch (f.text("type")) {
-            case "FeatureCollection" -> f.list("features", (feature, i) -> addFeature(feature, bodies, zones));
-            case "Feature" -> addFeature(f, bodies, zones);
-            default -> bodies.addAll(bodies(f));
+            case "FeatureCollection" -> f.list("features", (feature, i) -> drawn.add(feature));
+            case "Feature" -> drawn.add(f);
+            default -> drawn.bodies().addAll(bodies(f));
         }
-        Lake lake = new Lake(bodies, zones);
+        Lake lake = new Lake(drawn.bodies(), drawn.zones(), drawn.offLimits());
         if (context.problems.isEmpty()) {
             f.violations(lake.check());
         }
         return lake;
     }
 
-    private static Object addFeature(JsonFields feature, List<Lake.Body> bodies, List<Lake.SlowZone> zones) {
-        JsonFields properties = feature.object("properties");
-        List<Lake.Body> areas = bodies(feature.object("geometry"));
-        if (properties.has("mps")) {
-            zones.add(new Lake.SlowZone(properties.shortText("name", 80), properties.number("mps", 0, MOST_MPS), areas));
-        } else {
-            bodies.addAll(areas);
+    /** What the features of a file were drawn for. */
+    private record Drawn(List<Lake.Body> bodies, List<Lake.SlowZone> zones, List<Lake.OffLimits> offLimits) {
+
+        Object add(JsonFields feature) {
+            JsonFields properties = feature.object("properties");
+            if (properties.has("mps")) {
+                return zones.add(slowZone(feature, properties));
+            }
+            if (Boolean.TRUE.equals(properties.truthOrNull("offLimits"))) {
+                return offLimits.add(LakeJson.offLimits(feature, properties));
+            }
+            return bodies.addAll(areas(feature));
         }
+    }
+
+    /** The areas of a collection of features; none when it is not there. */
+    private static <T> List<T> features(JsonFields lake, String name, BiFunction<JsonFields, JsonFields, T> read) {
+        if (!lake.has(name)) {
+            return List.of();
+        }
+        JsonFields f = lake.object(name);
+        expectType(f, "FeatureCollection");
+        List<T> areas = f.list("features", (feature, i) -> {
+            expectType(feature, "Feature");
+            JsonFields properties = feature.object("properties");
+            T area = read.apply(feature, properties);
+            properties.keepUnknown();
+            return area;
+        });
+        f.keepUnknown();
         return areas;
     }
 
-    private static List<Lake.SlowZone> zones(JsonFields f) {
-        expectType(f, "FeatureCollection");
-        List<Lake.SlowZone> zones = f.list("features", (feature, i) -> {
-            expectType(feature, "Feature");
-            JsonFields properties = feature.object("properties");
-            Lake.SlowZone zone = new Lake.SlowZone(properties.shortText("name", 80), properties.number("mps", 0, MOST_MPS),
-                    feature.has("geometry") ? bodies(feature.object("geometry")) : List.of());
-            feature.raw("geometry");
-            properties.keepUnknown();
-            return zone;
-        });
-        f.keepUnknown();
-        return zones;
+    private static Lake.SlowZone slowZone(JsonFields feature, JsonFields properties) {
+        return new Lake.SlowZone(properties.shortText("name", LONGEST_NAME), properties.number("mps", 0, MOST_MPS), areas(feature));
+    }
+
+    private static Lake.OffLimits offLimits(JsonFields feature, JsonFields properties) {
+        return new Lake.OffLimits(properties.shortText("name", LONGEST_NAME), areas(feature));
+    }
+
+    private static List<Lake.Body> areas(JsonFields feature) {
+        return feature.has("geometry") ? bodies(feature.object("geometry")) : List.of();
     }
 
     private static void expectType(JsonFields f, String type) {
@@ -137,23 +156,32 @@ final class LakeJson {
     static ObjectNode write(Lake lake, BiFunction<ObjectNode, String, ObjectNode> unknown) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.set("outline", unknown.apply(geometry(lake.bodies()), "/lake/outline"));
-        ObjectNode zones = JsonNodeFactory.instance.objectNode().put("type", "FeatureCollection");
-        ArrayNode features = zones.putArray("features");
-        for (int i = 0; i < lake.slowZones().size(); i++) {
-            Lake.SlowZone zone = lake.slowZones().get(i);
-            String pointer = "/lake/slowZones/features/" + i;
-            ObjectNode properties = JsonNodeFactory.instance.objectNode();
-            if (zone.name() != null) {
-                properties.put("name", zone.name());
-            }
-            properties.put("mps", zone.mps());
-            ObjectNode feature = features.addObject().put("type", "Feature");
-            feature.set("properties", unknown.apply(properties, pointer + "/properties"));
-            feature.set("geometry", unknown.apply(geometry(zone.areas()), pointer + "/geometry"));
-            unknown.apply(feature, pointer);
+        node.set("slowZones", features("/lake/slowZones", lake.slowZones(), Lake.SlowZone::name, Lake.SlowZone::areas,
+                (properties, zone) -> properties.put("mps", zone.mps()), unknown));
+        if (!lake.offLimits().isEmpty()) {
+            node.set("offLimits", features("/lake/offLimits", lake.offLimits(), Lake.OffLimits::name, Lake.OffLimits::areas,
+                    (properties, area) -> { }, unknown));
         }
-        node.set("slowZones", unknown.apply(zones, "/lake/slowZones"));
         return unknown.apply(node, "/lake");
+    }
+
+    private static <T> ObjectNode features(String pointer, List<T> areas, Function<T, String> name, Function<T, List<Lake.Body>> geometry,
+                                           BiConsumer<ObjectNode, T> more, BiFunction<ObjectNode, String, ObjectNode> unknown) {
+        ObjectNode collection = JsonNodeFactory.instance.objectNode().put("type", "FeatureCollection");
+        ArrayNode features = collection.putArray("features");
+        for (int i = 0; i < areas.size(); i++) {
+            String at = pointer + "/features/" + i;
+            ObjectNode properties = JsonNodeFactory.instance.objectNode();
+            if (name.apply(areas.get(i)) != null) {
+                properties.put("name", name.apply(areas.get(i)));
+            }
+            more.accept(properties, areas.get(i));
+            ObjectNode feature = features.addObject().put("type", "Feature");
+            feature.set("properties", unknown.apply(properties, at + "/properties"));
+            feature.set("geometry", unknown.apply(geometry(geometry.apply(areas.get(i))), at + "/geometry"));
+            unknown.apply(feature, at);
+        }
+        return unknown.apply(collection, pointer);
     }
 
     private static ObjectNode geometry(List<Lake.Body> bodies) {

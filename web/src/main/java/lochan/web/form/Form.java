@@ -21,6 +21,8 @@ import lochan.core.quantity.Units;
 public final class Form {
 
     private static final double SAME = 1e-6;
+    private static final String YES = "yes";
+    private static final String NO = "no";
 
     private final Map<String, String> values = new LinkedHashMap<>();
     private final Map<String, List<String>> errors = new LinkedHashMap<>();
@@ -188,6 +190,39 @@ public final class Form {
             error(name, "“" + value(name) + "” is none of " + Coded.choices(type) + ": choose one of them.");
         }
         return value;
+    }
+
+    /** Yes or no; null when empty. */
+    public Boolean truth(String name) {
+        if (!has(name)) {
+            return null;
+        }
+        return switch (value(name)) {
+            case YES -> true;
+            case NO -> false;
+            default -> {
+                error(name, "“" + value(name) + "” is neither yes nor no: choose one of them.");
+                yield null;
+            }
+        };
+    }
+
+    /** Puts yes or no; null leaves it open. */
+    public Form put(String name, Boolean value) {
+        return put(name, value == null ? "" : (Object) (value ? YES : NO));
+    }
+
+    /** Puts a choice; null leaves it open. */
+    public Form put(String name, Coded value) {
+        return put(name, value == null ? "" : (Object) value.code());
+    }
+
+    /** A short text of people's own; null when empty. */
+    public String words(String name, String label, int longest) {
+        if (value(name).length() > longest) {
+            error(name, label + " has " + value(name).length() + " characters: expected at most " + longest + ".");
+        }
+        return has(name) ? value(name) : null;
     }
 
     /** Adds an error when a field that must be there is empty. */

@@ -1,19 +1,25 @@
 package lochan.web.practice;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import lochan.core.almanac.FrontSign;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.ForecastPeriod;
+import lochan.core.practice.Hooks;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventRevisions;
 import lochan.web.page.Codes;
 import lochan.web.page.NotThereException;
 import org.springframework.stereotype.Service;
@@ -23,10 +29,19 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Practice {
 
+    private static final int EVENTS_KEPT = 20;
+
     private final PracticeRepository repository;
+    private final EventRevisions revisions;
     private final Clock clock;
 
-    Practice(PracticeRepository repository, Clock clock) {
+    /** All practice of an event, as it stood at a revision. */
+    private record AsOf(long revision, List<LoggedStop> stops) { }
+
+    private final Cache<EventKey, AsOf> latest = Caffeine.newBuilder().maximumSize(EVENTS_KEPT).build();
+
+    Practice(PracticeRepository repository, EventRevisions revisions, Clock clock) {
+        this.revisions = revisions;
         this.repository = repository;
         this.clock = clock;
     }
@@ -40,7 +55,7 @@ public class Practice {
     }
 
     /** Adds a presentation under a code of its own. */
-    void addPresentation(EventKey key, String name, lochan.core.practice.Hooks hooks) {
+    void addPresentation(EventKey key, String name, Hooks hooks) {
         List<String> taken = repository.presentations(key).stream().map(Presentation::id).toList();
         repository.addPresentations(key, List.of(new Presentation(Codes.of(name, taken::contains), name, hooks)));
     }
@@ -54,19 +69,26 @@ public class Practice {
     }
 
     public List<PracticeStop> stops(EventKey key) {
-        return repository.stops(key).stream().map(LoggedStop::stop).toList();
+        return logged(key).stream().map(LoggedStop::stop).toList();
     }
 
     public void addStops(EventKey key, List<PracticeStop> stops) {
         repository.add(key, stops);
     }
 
+    /** All stops; they are read anew only after something was written. */
     List<LoggedStop> logged(EventKey key) {
-        return repository.stops(key);
+        long revision = revisions.of(key);
+        AsOf known = latest.getIfPresent(key);
+        if (known == null || known.revision() != revision) {
+            known = new AsOf(revision, List.copyOf(repository.stops(key)));
+            latest.put(key, known);
+        }
+        return known.stops();
     }
 
     LoggedStop logged(EventKey key, String stop) {
-        return repository.stop(key, stop).orElseThrow(NotThereException::new);
+        return find(key, stop).orElseThrow(NotThereException::new);
     }
 
     Optional<LoggedStop> find(EventKey key, String stop) {
@@ -90,7 +112,7 @@ public class Practice {
     /** Starts a stop now; one still open ends where this begins. A code that is there already starts nothing. */
     @Transactional
     void start(EventKey key, String code, String spot, List<String> presentations, int anglers, Instant at) {
-        List<LoggedStop> stops = repository.stops(key);
+        List<LoggedStop> stops = logged(key);
         if (stops.stream().noneMatch(s -> s.stop().id().equals(code))) {
             open(stops).ifPresent(s -> end(key, s, at));
             Conditions carried = stops.isEmpty() ? Conditions.UNKNOWN : carriedOn(stops, at);
@@ -102,9 +124,8 @@ public class Practice {
     /** Conditions last as long as the water does: those of the last stop within six hours are carried on. */
     private static Conditions carriedOn(List<LoggedStop> stops, Instant at) {
         PracticeStop last = stops.getLast().stop();
-        Conditions c = last.conditions();
         boolean fresh = Duration.between(last.start(), at).abs().compareTo(Duration.ofHours(6)) <= 0;
-        return fresh ? new Conditions(c.waterTempC(), c.visibilityM(), c.windMps(), c.sky(), null, c.entered()) : Conditions.UNKNOWN;
+        return fresh ? last.conditions().carriedOn() : Conditions.UNKNOWN;
     }
 
     @Transactional
@@ -116,7 +137,7 @@ public class Practice {
     }
 
     private void end(EventKey key, LoggedStop logged, Instant at) {
-        Instant earliest = logged.stop().bites().stream().map(Bite::at).filter(java.util.Objects::nonNull)
+        Instant earliest = logged.stop().bites().stream().map(Bite::at).filter(Objects::nonNull)
                 .reduce(logged.stop().start().plusSeconds(1), (a, b) -> a.isAfter(b) ? a : b);
         save(key, logged.stop().withEnd(at.isAfter(earliest) ? at : earliest));
     }
@@ -139,6 +160,26 @@ public class Practice {
             repository.add(key, List.of(stop));
         }
         repository.update(key, stop);
+    }
+
+    /** Notes the conditions of a stop, with what can be computed filled in. */
+    @Transactional
+    void note(EventKey key, String stop, Conditions read, boolean north) {
+        PracticeStop s = logged(key, stop).stop();
+        save(key, filledIn(key, s.withConditions(read), s.conditions(), north));
+    }
+
+    /**
+     * A stop whose conditions have filled in what can be computed.
+     *
+     * @param before what was noted there before
+     * @param north  whether the water lies north of the equator
+     */
+    PracticeStop filledIn(EventKey key, PracticeStop stop, Conditions before, boolean north) {
+        List<PracticeStop> all = new ArrayList<>(stops(key).stream().filter(o -> !o.id().equals(stop.id())).toList());
+        all.add(stop);
+        Boolean front = FrontSign.at(stop.start(), all, forecast(key), north).orElse(null);
+        return stop.withConditions(stop.conditions().filledIn(before, front));
     }
 
     /** Logs a bite; its presentation counts as fished there from now on. Sent twice, it is there once. */

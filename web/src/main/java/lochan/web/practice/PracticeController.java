@@ -9,18 +9,19 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.Bite;
+import lochan.core.practice.BiteNotes;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
-import lochan.core.practice.Sky;
 import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
@@ -41,6 +42,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class PracticeController {
 
     private static final int LONGEST_CODE = 64;
+    private static final int RETRIEVES_OFFERED = 5;
 
     private final Practice practice;
     private final EventBook events;
@@ -70,6 +72,7 @@ class PracticeController {
         model.addAttribute("fishedLast", stops.isEmpty() ? Set.of() : fished(stops.getLast()));
         open.ifPresent(stop -> openPage(stop, event, stops, pad, units, model));
         model.addAttribute("pad", pad);
+        model.addAttribute("light", ConditionWords.light(event, practice.now()));
         return "practice/practice";
     }
 
@@ -78,34 +81,45 @@ class PracticeController {
         Form conditions = StopForm.of(open, zone, units);
         model.addAttribute("fishedHere", fished(open));
         model.addAttribute("outcomes", Outcome.values());
-        model.addAttribute("skies", Sky.values());
+        model.addAttribute("choices", Choices.ALL);
         model.addAttribute("conditions", conditions);
         model.addAttribute("openSpot", event.spot(open.stop().spotId()).orElseThrow());
         model.addAttribute("openSeconds", Math.max(0, Duration.between(open.stop().start(), practice.now()).toSeconds()));
         model.addAttribute("openBites", open.bites().reversed().stream().map(b -> row(b, event, units)).toList());
+        List<Bite> all = stops.stream().flatMap(s -> s.stop().bites().stream()).toList();
+        model.addAttribute("retrieves", lastRetrieves(all));
+        model.addAttribute("conditionWords", ConditionWords.of(open.stop().conditions(), units));
         if (!pad.has("outcome")) {
-            List<Bite> all = stops.stream().flatMap(s -> s.stop().bites().stream()).toList();
             pad.put("how", all.stream().filter(b -> b.size() != null).reduce((a, b) -> b).map(b -> b.size().how().code()).orElse("guess"));
             pad.put("species", all.stream().filter(b -> b.species() != null).reduce((a, b) -> b).map(b -> b.species().code()).orElse(""));
             List<Bite> here = open.stop().bites();
+            BiteNotes last = here.isEmpty() ? BiteNotes.NONE : here.getLast().notes();
+            StopForm.putNotes(pad, last, units);
+            model.addAttribute("noteWords", ConditionWords.of(last, units));
             pad.put("presentation", here.isEmpty() || here.getLast().presentationId() == null
                     ? open.stop().presentations().isEmpty() ? "" : open.stop().presentations().getFirst().presentationId()
                     : here.getLast().presentationId());
         }
     }
 
+    /** The ways of working a lure noted last, the latest first. */
+    private static List<String> lastRetrieves(List<Bite> bites) {
+        return bites.reversed().stream().map(b -> b.notes().retrieve()).filter(Objects::nonNull).distinct().limit(RETRIEVES_OFFERED).toList();
+    }
+
     private static Set<String> fished(LoggedStop stop) {
         return stop.stop().presentations().stream().map(PresentationTime::presentationId).collect(Collectors.toSet());
     }
 
-    record BiteRow(String code, String time, Outcome outcome, String presentation, String species, String size) { }
+    record BiteRow(String code, String time, Outcome outcome, String presentation, String species, String size, String notes) { }
 
     private static BiteRow row(LoggedBite logged, EventData event, Units units) {
         Bite b = logged.bite();
         String time = b.at() == null ? "some time" : Dates.clock(b.at(), event.brief().timeZone());
         return new BiteRow(logged.code(), time, b.outcome(),
                 b.presentationId() == null ? "" : event.presentation(b.presentationId()).orElseThrow().name(),
-                b.species() == null ? "" : b.species().code(), b.size() == null ? "" : PracticeDay.shown(b.size(), units));
+                b.species() == null ? "" : b.species().code(), b.size() == null ? "" : PracticeDay.shown(b.size(), units),
+                ConditionWords.of(b.notes(), units));
     }
 
     @PostMapping("/events/{eventId}/practice/start")
@@ -234,6 +248,8 @@ class PracticeController {
         model.addAttribute("bite", bite);
         model.addAttribute("form", form);
         model.addAttribute("outcomes", Outcome.values());
+        model.addAttribute("choices", Choices.ALL);
+        model.addAttribute("retrieves", lastRetrieves(event.stops().stream().flatMap(s -> s.bites().stream()).toList()));
         return "practice/bite";
     }
 
@@ -241,9 +257,9 @@ class PracticeController {
     String conditions(EventKey key, @RequestParam String stop, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Conditions read = StopForm.conditions(form);
-        PracticeStop s = practice.logged(key, stop).stop();
+        practice.logged(key, stop);
         if (form.ok()) {
-            practice.save(key, s.withConditions(read));
+            practice.note(key, stop, read, isNorth(events.event(key)));
             flash.addFlashAttribute("notice", "Conditions noted; they are carried on to the next stops.");
         } else {
             flash.addFlashAttribute("trouble", String.join(" ", form.allErrors().values().stream().flatMap(List::stream).toList()));
@@ -293,7 +309,7 @@ class PracticeController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return stopPage(event, before, form, model);
         }
-        practice.save(key, stop.orElseThrow());
+        practice.save(key, practice.filledIn(key, stop.orElseThrow(), before == null ? Conditions.UNKNOWN : before.stop().conditions(), isNorth(event)));
         flash.addFlashAttribute("notice", before == null ? "Stop logged. Its strikes can be added now." : "Stop saved.");
         return before == null ? "redirect:" + path(key, "practice/stops/edit", "stop", id) : back(key);
     }
@@ -302,9 +318,13 @@ class PracticeController {
         model.addAttribute("data", event);
         model.addAttribute("stop", logged == null ? null : logged.stop().id());
         model.addAttribute("form", form);
-        model.addAttribute("skies", Sky.values());
+        model.addAttribute("choices", Choices.ALL);
         model.addAttribute("outcomes", Outcome.values());
         model.addAttribute("freshCode", UUID.randomUUID().toString());
+        model.addAttribute("retrieves", lastRetrieves(event.stops().stream().flatMap(s -> s.bites().stream()).toList()));
+        if (logged != null) {
+            model.addAttribute("light", ConditionWords.light(event, logged.stop().start()));
+        }
         model.addAttribute("bites", logged == null ? List.of()
                 : logged.bites().stream().map(b -> row(b, event, (Units) model.getAttribute("units"))).toList());
         return "practice/stop";
@@ -351,6 +371,10 @@ class PracticeController {
             flash.addFlashAttribute("notice", "Presentation “" + form.value("name") + "” added.");
         }
         return back(key);
+    }
+
+    private static boolean isNorth(EventData event) {
+        return event.brief().launch().lat() >= 0;
     }
 
     private static String back(EventKey key) {

@@ -15,16 +15,24 @@ import java.util.Optional;
 import lochan.core.Coded;
 import lochan.core.event.Species;
 import lochan.core.practice.Bite;
+import lochan.core.practice.BiteNotes;
+import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Conditions;
+import lochan.core.practice.Current;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Hooks;
+import lochan.core.practice.LevelTrend;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
+import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
+import lochan.core.practice.Struck;
+import lochan.core.practice.Surface;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventRevisions;
 import lochan.web.db.tables.records.BiteRecord;
 import lochan.web.db.tables.records.StopRecord;
 import lochan.web.page.JsonText;
@@ -41,8 +49,11 @@ class PracticeRepository {
 
     private final DSLContext db;
 
-    PracticeRepository(DSLContext db) {
+    private final EventRevisions revisions;
+
+    PracticeRepository(DSLContext db, EventRevisions revisions) {
         this.db = db;
+        this.revisions = revisions;
     }
 
     private static Condition stopIn(EventKey key) {
@@ -74,7 +85,7 @@ class PracticeRepository {
         return db.selectFrom(FORECAST_PERIOD)
                 .where(FORECAST_PERIOD.EVENT_ID.eq(key.eventId())).and(FORECAST_PERIOD.ACCOUNT_ID.eq(key.accountId()))
                 .orderBy(FORECAST_PERIOD.ORDINAL)
-                .fetch(r -> new ForecastPeriod(r.getFromAt(), r.getToAt(), r.getWindMps(), r.getWindFromDeg(), sky(r.getSky()),
+                .fetch(r -> new ForecastPeriod(r.getFromAt(), r.getToAt(), r.getWindMps(), r.getWindFromDeg(), coded(Sky.class, r.getSky()),
                         r.getWaterTempC(), r.getVisibilityM(), r.getLightning()));
     }
 
@@ -83,7 +94,7 @@ class PracticeRepository {
         for (ForecastPeriod f : forecast) {
             rows.add(db.newRecord(FORECAST_PERIOD).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(rows.size())
                     .setFromAt(f.from()).setToAt(f.to()).setWindMps(f.windMps()).setWindFromDeg(f.windFromDeg())
-                    .setSky(f.sky() == null ? null : f.sky().code()).setWaterTempC(f.waterTempC()).setVisibilityM(f.visibilityM())
+                    .setSky(code(f.sky())).setWaterTempC(f.waterTempC()).setVisibilityM(f.visibilityM())
                     .setLightning(f.lightning()));
         }
         db.batchInsert(rows).execute();
@@ -118,26 +129,41 @@ class PracticeRepository {
     }
 
     private static LoggedStop stop(StopRecord r, List<PresentationTime> presentations, List<LoggedBite> bites) {
-        Conditions conditions = new Conditions(r.getWaterTempC(), r.getVisibilityM(), r.getWindMps(), sky(r.getSky()), r.getBoatsNear(),
-                JsonText.map(r.getEntered()));
+        Conditions conditions = new Conditions(r.getWaterTempC(), r.getVisibilityM(), r.getWindMps(), coded(Sky.class, r.getSky()), r.getBoatsNear(),
+                signs(r), JsonText.map(r.getEntered()));
         return new LoggedStop(new PracticeStop(r.getCode(), r.getSpotCode(), r.getStartAt(), r.getEndAt(), r.getAnglers(), presentations,
                 r.getFollows(), bites.stream().map(LoggedBite::bite).toList(), conditions), bites);
+    }
+
+    private static Signs signs(StopRecord r) {
+        return new Signs(coded(ClarityTrend.class, r.getClarityTrend()), r.getWindFromDeg(), coded(Surface.class, r.getSurface()), r.getRecentFront(),
+                coded(LevelTrend.class, r.getLevelTrend()), coded(Current.class, r.getWaterCurrent()), r.getBaitSeen(), r.getBaitDepthM());
+    }
+
+    private static <E extends Enum<E> & Coded> E coded(Class<E> type, String code) {
+        return code == null ? null : Coded.find(type, code).orElseThrow();
+    }
+
+    private static String code(Coded value) {
+        return value == null ? null : value.code();
     }
 
     private static LoggedBite bite(BiteRecord r) {
         FishSize size = r.getSizeHow() == null ? null : new FishSize(Coded.find(FishSize.How.class, r.getSizeHow()).orElseThrow(), r.getGrams(),
                 r.getLoGrams(), r.getHiGrams(), r.getMm(), r.getGuessGrams(), r.getEntered());
-        Species species = r.getSpecies() == null ? null : Coded.find(Species.class, r.getSpecies()).orElseThrow();
+        Species species = coded(Species.class, r.getSpecies());
         return new LoggedBite(r.getCode(), new Bite(r.getAt(), Coded.find(Outcome.class, r.getOutcome()).orElseThrow(),
-                r.getPresentationCode(), species, size));
+                r.getPresentationCode(), species, size, notes(r)));
     }
 
-    private static Sky sky(String code) {
-        return code == null ? null : Coded.find(Sky.class, code).orElseThrow();
+    private static BiteNotes notes(BiteRecord r) {
+        return new BiteNotes(r.getRetrieve(), r.getFishDepthM(), r.getWaterDepthM(), coded(Struck.class, r.getStruck()), r.getOnRig(),
+                JsonText.map(r.getNotesEntered()));
     }
 
     /** Adds stops with all that hangs on them. */
     void add(EventKey key, List<PracticeStop> stops) {
+        revisions.change(key);
         int next = next(STOP, STOP.ORDINAL, stopIn(key));
         List<TableRecord<?>> rows = new ArrayList<>();
         for (PracticeStop stop : stops) {
@@ -152,6 +178,7 @@ class PracticeRepository {
     }
 
     void update(EventKey key, PracticeStop stop) {
+        revisions.change(key);
         db.update(STOP).set(filled(stop)).where(stopIn(key)).and(STOP.CODE.eq(stop.id())).execute();
         db.deleteFrom(STOP_PRESENTATION).where(STOP_PRESENTATION.EVENT_ID.eq(key.eventId()))
                 .and(STOP_PRESENTATION.ACCOUNT_ID.eq(key.accountId())).and(STOP_PRESENTATION.STOP_CODE.eq(stop.id())).execute();
@@ -169,35 +196,53 @@ class PracticeRepository {
 
     private StopRecord filled(PracticeStop stop) {
         Conditions c = stop.conditions();
+        Signs signs = c.signs();
         return db.newRecord(STOP).setSpotCode(stop.spotId()).setStartAt(stop.start()).setEndAt(stop.end()).setAnglers(stop.anglers())
                 .setFollows(stop.follows()).setWaterTempC(c.waterTempC()).setVisibilityM(c.visibilityM()).setWindMps(c.windMps())
-                .setSky(c.sky() == null ? null : c.sky().code()).setBoatsNear(c.boatsNear()).setEntered(JsonText.of(c.entered()));
+                .setSky(code(c.sky())).setBoatsNear(c.boatsNear()).setClarityTrend(code(signs.clarityTrend())).setWindFromDeg(signs.windFromDeg())
+                .setSurface(code(signs.surface())).setRecentFront(signs.recentFront()).setLevelTrend(code(signs.levelTrend()))
+                .setWaterCurrent(code(signs.current())).setBaitSeen(signs.baitSeen()).setBaitDepthM(signs.baitDepthM())
+                .setEntered(JsonText.of(c.entered()));
     }
 
     private BiteRecord filled(Bite bite) {
         FishSize s = bite.size();
+        BiteNotes n = bite.notes();
         return db.newRecord(BITE).setAt(bite.at()).setOutcome(bite.outcome().code()).setPresentationCode(bite.presentationId())
-                .setSpecies(bite.species() == null ? null : bite.species().code()).setSizeHow(s == null ? null : s.how().code())
+                .setSpecies(code(bite.species())).setSizeHow(s == null ? null : s.how().code())
                 .setGrams(s == null ? null : s.grams()).setLoGrams(s == null ? null : s.loGrams()).setHiGrams(s == null ? null : s.hiGrams())
-                .setMm(s == null ? null : s.mm()).setGuessGrams(s == null ? null : s.guessGrams()).setEntered(s == null ? null : s.entered());
+                .setMm(s == null ? null : s.mm()).setGuessGrams(s == null ? null : s.guessGrams()).setEntered(s == null ? null : s.entered())
+                .setRetrieve(n.retrieve()).setFishDepthM(n.fishDepthM()).setWaterDepthM(n.waterDepthM()).setStruck(code(n.struck())).setOnRig(n.onRig())
+                .setNotesEntered(JsonText.of(n.entered()));
+    }
+
+    /** Takes a strike to another stop, behind those there. */
+    void moveBite(EventKey key, String bite, String toStop) {
+        revisions.change(key);
+        int next = next(BITE, BITE.ORDINAL, biteIn(key).and(BITE.STOP_CODE.eq(toStop)));
+        db.update(BITE).set(BITE.STOP_CODE, toStop).set(BITE.ORDINAL, next).where(biteIn(key)).and(BITE.CODE.eq(bite)).execute();
     }
 
     /** Adds a bite unless one of that code is there already. */
     void addBite(EventKey key, String stopCode, LoggedBite bite) {
+        revisions.change(key);
         int next = next(BITE, BITE.ORDINAL, biteIn(key).and(BITE.STOP_CODE.eq(stopCode)));
         db.insertInto(BITE).set(filled(bite.bite()).setEventId(key.eventId()).setAccountId(key.accountId()).setStopCode(stopCode)
                 .setOrdinal(next).setCode(bite.code())).onDuplicateKeyIgnore().execute();
     }
 
     void updateBite(EventKey key, LoggedBite bite) {
+        revisions.change(key);
         db.update(BITE).set(filled(bite.bite())).where(biteIn(key)).and(BITE.CODE.eq(bite.code())).execute();
     }
 
     boolean setBiteDeleted(EventKey key, String code, Instant at) {
+        revisions.change(key);
         return db.update(BITE).set(BITE.DELETED_AT, at).where(biteIn(key)).and(BITE.CODE.eq(code)).execute() == 1;
     }
 
     boolean setStopDeleted(EventKey key, String code, Instant at) {
+        revisions.change(key);
         return db.update(STOP).set(STOP.DELETED_AT, at).where(stopIn(key)).and(STOP.CODE.eq(code)).execute() == 1;
     }
 

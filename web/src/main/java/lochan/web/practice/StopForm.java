@@ -1,5 +1,6 @@
 package lochan.web.practice;
 
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -9,20 +10,31 @@ import java.util.List;
 import java.util.Optional;
 import lochan.core.event.Species;
 import lochan.core.practice.Bite;
+import lochan.core.practice.BiteNotes;
+import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Conditions;
+import lochan.core.practice.Current;
 import lochan.core.practice.FishSize;
+import lochan.core.practice.LevelTrend;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
+import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
+import lochan.core.practice.Struck;
+import lochan.core.practice.Surface;
 import lochan.core.quantity.BadQuantityException;
+import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.web.form.Form;
 
 /** Stops and bites as forms, and back. */
 final class StopForm {
+
+    private static final double DEEPEST_M = 300;
+    private static final int LONGEST_WORDS = 80;
 
     private StopForm() { }
 
@@ -33,13 +45,18 @@ final class StopForm {
                 .put("anglers", stop.anglers()).put("follows", stop.follows());
         for (PresentationTime p : stop.presentations()) {
             form.put("fished/" + p.presentationId(), "on");
-            form.put("minutes/" + p.presentationId(), p.minutes() == null ? "" : java.math.BigDecimal.valueOf(p.minutes()).stripTrailingZeros().toPlainString());
+            form.put("minutes/" + p.presentationId(), p.minutes() == null ? "" : BigDecimal.valueOf(p.minutes()).stripTrailingZeros().toPlainString());
         }
         Conditions c = stop.conditions();
         form.put("waterTempC", c.waterTempC(), c.entered(), QuantityText::celsius, units.typedTemperature(c.waterTempC()));
         form.put("visibilityM", c.visibilityM(), c.entered(), QuantityText::metres, units.typedDepth(c.visibilityM()));
         form.put("windMps", c.windMps(), c.entered(), QuantityText::mps, units.typedSpeed(c.windMps()));
-        return form.put("sky", c.sky() == null ? "" : c.sky().code()).put("boatsNear", c.boatsNear());
+        Signs signs = c.signs();
+        form.put("windFromDeg", signs.windFromDeg(), c.entered(), DirectionText::read, signs.windFromDeg() == null ? "" : DirectionText.words(signs.windFromDeg()));
+        form.put("baitDepthM", signs.baitDepthM(), c.entered(), QuantityText::metres, units.typedDepth(signs.baitDepthM()));
+        return form.put("sky", c.sky()).put("boatsNear", c.boatsNear()).put("clarityTrend", signs.clarityTrend()).put("surface", signs.surface())
+                .put("recentFront", signs.recentFront()).put("levelTrend", signs.levelTrend()).put("current", signs.current())
+                .put("baitSeen", signs.baitSeen());
     }
 
     private static String clock(Instant time, ZoneId zone) {
@@ -105,15 +122,46 @@ final class StopForm {
         if (boats != null && (boats < 0 || boats > 1000)) {
             form.error("boatsNear", "Boats near is " + boats + ": expected 0 to 1000.");
         }
-        return new Conditions(temperature, visibility, wind, form.choice("sky", Sky.class), boats, form.entered());
+        Double bait = depth(form, "baitDepthM", "The bait");
+        Boolean baitSeen = form.truth("baitSeen");
+        Signs signs = new Signs(form.choice("clarityTrend", ClarityTrend.class), form.quantity("windFromDeg", DirectionText::read),
+                form.choice("surface", Surface.class), form.truth("recentFront"), form.choice("levelTrend", LevelTrend.class),
+                form.choice("current", Current.class), baitSeen == null && bait != null ? Boolean.TRUE : baitSeen, bait);
+        return new Conditions(temperature, visibility, wind, form.choice("sky", Sky.class), boats, signs,
+                form.entered("waterTempC", "visibilityM", "windMps", "windFromDeg", "baitDepthM"));
+    }
+
+    private static Double depth(Form form, String name, String label) {
+        Double depth = form.quantity(name, QuantityText::metres);
+        if (depth != null && !(depth >= 0 && depth <= DEEPEST_M)) {
+            form.error(name, label + " is at “" + form.value(name) + "”: expected 0 to 980 ft (300 m).");
+        }
+        return depth;
     }
 
     static Form of(Bite bite, ZoneId zone, Units units) {
         FishSize size = bite.size();
-        return new Form(units).put("at", bite.at() == null ? "" : clock(bite.at(), zone)).put("outcome", bite.outcome().code())
+        return putNotes(new Form(units), bite.notes(), units).put("at", bite.at() == null ? "" : clock(bite.at(), zone)).put("outcome", bite.outcome().code())
                 .put("presentation", bite.presentationId()).put("species", bite.species() == null ? "" : bite.species().code())
                 .put("size", typed(size, units)).put("how", size == null || size.how() == FishSize.How.SCALE ? "scale" : "guess")
                 .put("guessed", size == null ? "" : units.typedWeight(size.guessGrams()));
+    }
+
+    /** How a strike came about, into a form. */
+    static Form putNotes(Form form, BiteNotes notes, Units units) {
+        form.put("fishDepthM", notes.fishDepthM(), notes.entered(), QuantityText::metres, units.typedDepth(notes.fishDepthM()));
+        form.put("waterDepthM", notes.waterDepthM(), notes.entered(), QuantityText::metres, units.typedDepth(notes.waterDepthM()));
+        return form.put("retrieve", notes.retrieve()).put("onRig", notes.onRig()).put("struck", notes.struck());
+    }
+
+    private static BiteNotes notes(Form form) {
+        Double fish = depth(form, "fishDepthM", "The fish");
+        Double water = depth(form, "waterDepthM", "The bottom");
+        if (fish != null && water != null && fish > water) {
+            form.error("fishDepthM", "The fish is deeper than the water: exchange them.");
+        }
+        return new BiteNotes(form.words("retrieve", "The retrieve", LONGEST_WORDS), fish, water, form.choice("struck", Struck.class),
+                form.words("onRig", "The place on the rig", LONGEST_WORDS), form.entered("fishDepthM", "waterDepthM"));
     }
 
     /** A size as it was typed, as long as that still means the same; else as it would be typed. */
@@ -159,7 +207,8 @@ final class StopForm {
         if (guessed != null && size != null && size.how() == FishSize.How.SCALE && guessed > 0) {
             size = new FishSize(size.how(), size.grams(), null, null, size.mm(), guessed, size.entered());
         }
-        return form.ok() ? Optional.of(new Bite(at, outcome, form.has("presentation") ? form.value("presentation") : null, species, size))
+        BiteNotes notes = notes(form);
+        return form.ok() ? Optional.of(new Bite(at, outcome, form.has("presentation") ? form.value("presentation") : null, species, size, notes))
                 : Optional.empty();
     }
 }

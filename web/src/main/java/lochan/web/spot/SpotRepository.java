@@ -13,6 +13,7 @@ import lochan.core.water.Spot;
 import lochan.core.water.Stock;
 import lochan.core.water.Zone;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventRevisions;
 import lochan.web.db.tables.records.SpotRecord;
 import lochan.web.page.JsonText;
 import org.jooq.Condition;
@@ -25,8 +26,11 @@ class SpotRepository {
 
     private final DSLContext db;
 
-    SpotRepository(DSLContext db) {
+    private final EventRevisions revisions;
+
+    SpotRepository(DSLContext db, EventRevisions revisions) {
         this.db = db;
+        this.revisions = revisions;
     }
 
     private static Condition in(EventKey key) {
@@ -47,16 +51,19 @@ class SpotRepository {
     }
 
     void add(EventKey key, List<Spot> spots) {
+        revisions.change(key);
         int next = db.select(DSL.coalesce(DSL.max(SPOT.ORDINAL), -1)).from(SPOT).where(in(key)).fetchSingle().value1() + 1;
         db.batchInsert(IntStream.range(0, spots.size()).mapToObj(i -> filled(spots.get(i)).setEventId(key.eventId())
                 .setAccountId(key.accountId()).setOrdinal(next + i).setCode(spots.get(i).id())).toList()).execute();
     }
 
     void update(EventKey key, Spot spot) {
+        revisions.change(key);
         db.update(SPOT).set(filled(spot)).where(in(key)).and(SPOT.CODE.eq(spot.id())).execute();
     }
 
     boolean setDeleted(EventKey key, String code, Instant at) {
+        revisions.change(key);
         return db.update(SPOT).set(SPOT.DELETED_AT, at).where(in(key)).and(SPOT.CODE.eq(code)).execute() == 1;
     }
 

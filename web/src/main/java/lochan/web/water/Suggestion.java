@@ -34,13 +34,9 @@ record Suggestion(int cell, String kind, String depth, String standsOut, String 
         return candidates.stream().filter(c -> !isMarked(position(grid, c), event)).limit(LONGEST_LIST).map(c -> {
             WaterMap.Point at = frame.point(position(grid, c));
             return new Suggestion(c.cell(), c.kind().code(), units.depth(c.depthM()),
-                    c.prominenceM() == null ? "" : units.depth(c.prominenceM()), c.deepWaterM() == null ? "" : distance(c.deepWaterM(), units),
+                    c.prominenceM() == null ? "" : units.depth(c.prominenceM()), c.deepWaterM() == null ? "" : units.reach(c.deepWaterM()),
                     reason(c, units), at.x(), at.y());
         }).toList();
-    }
-
-    private static String distance(double metres, Units units) {
-        return units.depth() == Units.Depth.FT ? Math.round(metres / 0.9144) + " yd" : Math.round(metres) + " m";
     }
 
     /** The reason in the angler's units. */

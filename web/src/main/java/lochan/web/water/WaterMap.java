@@ -26,7 +26,6 @@ import lochan.core.water.Spot;
  */
 record WaterMap(double width, double height, String water, List<Zone> zones, List<Line> lines, List<Mark> spots, Point launch, Point checkIn) {
 
-    private static final double METRES_PER_DEGREE = 111_195;
     private static final double MARGIN_M = 300;
     /** Steps between lines of depth that people read. */
     private static final double[] STEPS_FT = {5, 10, 20, 50, 100};
@@ -47,15 +46,15 @@ record WaterMap(double width, double height, String water, List<Zone> zones, Lis
     record Frame(double north, double west, double east) {
 
         Point point(Position p) {
-            return new Point(round((p.lon() - west) * east), round((north - p.lat()) * METRES_PER_DEGREE));
+            return new Point(round((p.lon() - west) * east), round((north - p.lat()) * Position.METRES_PER_DEGREE));
         }
     }
 
     static Frame frame(Lake lake) {
         double north = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lat).max().orElseThrow();
         double west = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lon).min().orElseThrow();
-        double east = METRES_PER_DEGREE * Math.cos(Math.toRadians(north));
-        return new Frame(north + MARGIN_M / METRES_PER_DEGREE, west - MARGIN_M / east, east);
+        double east = Position.metresPerDegreeEast(north);
+        return new Frame(north + MARGIN_M / Position.METRES_PER_DEGREE, west - MARGIN_M / east, east);
     }
 
     /** @param grid null: no depths are known */

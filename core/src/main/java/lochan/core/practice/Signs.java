@@ -1,0 +1,24 @@
+package lochan.core.practice;
+
+/**
+ * What anglers read besides temperature, clarity, wind and sky; null where nobody noted it. Kept for the angler: nothing is reckoned with it.
+ *
+ * @param clarityTrend whether the water is clearing or muddying
+ * @param windFromDeg  direction the wind comes from, degrees from north
+ * @param surface      what the wind makes of the surface
+ * @param recentFront  whether a front went through in the last day or so
+ * @param levelTrend   whether the water is rising or falling
+ * @param current      how much the water moves
+ * @param baitSeen     whether bait was seen
+ * @param baitDepthM   how deep the bait was, m
+ */
+public record Signs(ClarityTrend clarityTrend, Double windFromDeg, Surface surface, Boolean recentFront, LevelTrend levelTrend, Current current,
+                    Boolean baitSeen, Double baitDepthM) {
+
+    public static final Signs UNKNOWN = new Signs(null, null, null, null, null, null, null, null);
+
+    /** What of them stays the same from spot to spot: all but the bait. */
+    public Signs ofTheWater() {
+        return new Signs(clarityTrend, windFromDeg, surface, recentFront, levelTrend, current, null, null);
+    }
+}

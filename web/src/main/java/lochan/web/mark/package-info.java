@@ -1,0 +1,2 @@
+/** What the electronics showed, as notes on the water that may become spots. */
+package lochan.web.mark;

@@ -1,0 +1,17 @@
+package lochan.web.practice;
+
+import java.util.List;
+import lochan.core.practice.ClarityTrend;
+import lochan.core.practice.Current;
+import lochan.core.practice.LevelTrend;
+import lochan.core.practice.Sky;
+import lochan.core.practice.Struck;
+import lochan.core.practice.Surface;
+
+/** What the forms of practice offer to choose from. */
+record Choices(List<ClarityTrend> clarity, List<Sky> skies, List<Surface> surfaces, List<LevelTrend> levels, List<Current> currents,
+               List<Struck> struck) {
+
+    static final Choices ALL = new Choices(List.of(ClarityTrend.values()), List.of(Sky.values()), List.of(Surface.values()),
+            List.of(LevelTrend.values()), List.of(Current.values()), List.of(Struck.values()));
+}

@@ -1,0 +1,110 @@
+package lochan.web.practice;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import lochan.core.almanac.Almanac;
+import lochan.core.eventdata.EventData;
+import lochan.core.practice.BiteNotes;
+import lochan.core.practice.Conditions;
+import lochan.core.practice.Signs;
+import lochan.core.practice.Struck;
+import lochan.core.quantity.DirectionText;
+import lochan.core.quantity.Units;
+import lochan.web.page.Dates;
+
+/** Conditions, light and notes as lines people read. */
+final class ConditionWords {
+
+    private static final String BETWEEN = " · ";
+
+    private ConditionWords() { }
+
+    /** Conditions in one line; empty when nothing is known. */
+    static String of(Conditions c, Units units) {
+        List<String> words = new ArrayList<>();
+        Signs s = c.signs();
+        if (c.waterTempC() != null) {
+            words.add(units.temperature(c.waterTempC()));
+        }
+        if (c.visibilityM() != null || s.clarityTrend() != null) {
+            words.add("water " + joined(c.visibilityM() == null ? null : "seen " + units.visibility(c.visibilityM()) + " down",
+                    s.clarityTrend() == null ? null : s.clarityTrend().code()));
+        }
+        if (c.windMps() != null || s.windFromDeg() != null || s.surface() != null) {
+            words.add(joined(s.windFromDeg() == null ? "wind" : DirectionText.words(s.windFromDeg()), c.windMps() == null ? null : units.speed(c.windMps()),
+                    s.surface() == null ? null : s.surface().code()));
+        }
+        if (c.sky() != null) {
+            words.add(c.sky().code());
+        }
+        if (Boolean.TRUE.equals(s.recentFront())) {
+            words.add("after a front");
+        }
+        if (s.levelTrend() != null) {
+            words.add("level " + s.levelTrend().code());
+        }
+        if (s.current() != null) {
+            words.add("current " + s.current().code());
+        }
+        if (s.baitSeen() != null) {
+            words.add(s.baitSeen() ? "bait" + (s.baitDepthM() == null ? "" : " at " + units.depth(s.baitDepthM())) : "no bait");
+        }
+        if (c.boatsNear() != null) {
+            words.add(c.boatsNear() + (c.boatsNear() == 1 ? " boat near" : " boats near"));
+        }
+        return String.join(BETWEEN, words);
+    }
+
+    private static String joined(String... parts) {
+        return String.join(" ", java.util.Arrays.stream(parts).filter(java.util.Objects::nonNull).toList());
+    }
+
+    /** How a strike came about, in one line; empty when nothing is known. */
+    static String of(BiteNotes n, Units units) {
+        List<String> words = new ArrayList<>();
+        if (n.retrieve() != null) {
+            words.add(n.retrieve());
+        }
+        if (n.fishDepthM() != null) {
+            words.add("fish at " + units.depth(n.fishDepthM()));
+        }
+        if (n.waterDepthM() != null) {
+            words.add("in " + units.depth(n.waterDepthM()));
+        }
+        if (n.struck() != null) {
+            words.add(words(n.struck()));
+        }
+        if (n.onRig() != null) {
+            words.add("on the " + n.onRig());
+        }
+        return String.join(BETWEEN, words);
+    }
+
+    static String words(Struck struck) {
+        return switch (struck) {
+            case BOTTOM -> "on bottom";
+            case SUSPENDED -> "suspended";
+            case FALL -> "on the fall";
+        };
+    }
+
+    /** Sun and moon of the day of a time, in one line. */
+    static String light(EventData event, Instant time) {
+        ZoneId zone = event.brief().timeZone();
+        Almanac day = Almanac.of(event.brief().launch(), time.atZone(zone).toLocalDate(), zone);
+        List<String> words = new ArrayList<>();
+        add(words, "first light ", day.firstLight(), zone);
+        add(words, "sunrise ", day.sunrise(), zone);
+        add(words, "sunset ", day.sunset(), zone);
+        words.add(day.phase().code() + ", " + Math.round(100 * day.moonLit()) + "% lit");
+        return String.join(BETWEEN, words);
+    }
+
+    private static void add(List<String> words, String what, Instant time, ZoneId zone) {
+        if (time != null) {
+            words.add(what + Dates.clock(time, zone));
+        }
+    }
+}
