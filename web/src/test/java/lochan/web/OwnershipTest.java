@@ -29,6 +29,8 @@ class OwnershipTest {
         String stop = practice.page().selectFirst("a[href*='stops/edit']").attr("href").replaceAll(".*stop=", "");
         known.putAll(Map.of("spot", "reed-corner", "presentation", "swim-jig", "plan", plan, "stop", stop, "bite", "b1", "code", "fresh",
                 "type", "official", "weight", "3-4", "outcome", "landed"));
+        owner.post(event + "/spots/marks", "code", "m1", "position", "42.63, -116.91", "note", "Secret water");
+        known.put("mark", "m1");
         known.put("name", "Mine now");
         known.put("position", "42.6, -116.9");
         known.put("placeClass", "hump");
@@ -50,7 +52,7 @@ class OwnershipTest {
     private static Visitor.Answer call(Visitor visitor, String route, String event, Map<String, String> parameters) {
         String path = route.substring(route.indexOf(' ') + 1).replace("/events/{eventId}", event);
         if (route.startsWith("GET")) {
-            List<String> query = parameters.entrySet().stream().filter(e -> List.of("spot", "presentation", "plan", "stop", "bite").contains(e.getKey()))
+            List<String> query = parameters.entrySet().stream().filter(e -> List.of("spot", "presentation", "plan", "stop", "bite", "mark").contains(e.getKey()))
                     .map(e -> e.getKey() + "=" + e.getValue()).toList();
             return visitor.get(path + "?" + String.join("&", query));
         }
@@ -97,7 +99,8 @@ class OwnershipTest {
         String own = "/events/" + other.post("/events/new", Rules.brief("Other's")).numberAfter("events");
 
         for (String route : List.of("GET /events/{eventId}/spots/edit", "POST /events/{eventId}/spots/edit", "POST /events/{eventId}/spots/delete",
-                "POST /events/{eventId}/spots/restore", "GET /events/{eventId}/practice/stops/edit", "POST /events/{eventId}/practice/stops/delete",
+                "POST /events/{eventId}/spots/restore", "GET /events/{eventId}/spots/marks/edit", "POST /events/{eventId}/spots/marks/edit",
+                "POST /events/{eventId}/spots/marks/put", "POST /events/{eventId}/spots/marks/delete", "POST /events/{eventId}/spots/marks/restore", "GET /events/{eventId}/practice/stops/edit", "POST /events/{eventId}/practice/stops/delete",
                 "POST /events/{eventId}/practice/stops/restore", "POST /events/{eventId}/practice/end", "POST /events/{eventId}/practice/reopen",
                 "POST /events/{eventId}/practice/bites", "POST /events/{eventId}/practice/bites/delete", "POST /events/{eventId}/practice/bites/restore",
                 "GET /events/{eventId}/practice/bites/edit", "POST /events/{eventId}/practice/stops/bites", "POST /events/{eventId}/practice/conditions",

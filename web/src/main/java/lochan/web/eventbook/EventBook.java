@@ -11,7 +11,7 @@ import lochan.web.brief.Briefs;
 import lochan.web.brief.EventKey;
 import lochan.web.competition.CompetitionLog;
 import lochan.web.eventfile.EventFile;
-import lochan.web.mark.Marks;
+import lochan.web.spot.Marks;
 import lochan.web.plan.Plans;
 import lochan.web.practice.Practice;
 import lochan.web.spot.Spots;

@@ -36,4 +36,9 @@ public final class Dates {
     public static String clock(Instant time, ZoneId zone) {
         return time == null ? "" : CLOCK.format(time.atZone(zone));
     }
+
+    /** As "Fri 4 June 06:30". */
+    public static String dayAndClock(Instant time, ZoneId zone) {
+        return day(time.atZone(zone).toLocalDate()) + " " + clock(time, zone);
+    }
 }

@@ -23,6 +23,7 @@ import lochan.core.planning.PlanValuer;
 import lochan.core.quantity.Units;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
+import lochan.core.water.Spot;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
@@ -123,6 +124,7 @@ class PlanController {
                 event.spot(l.to()).map(s -> s.name()).orElse("check-in"), l.reachable() ? units.distance(l.run().metres()) : "no way by water",
                 l.reachable() ? l.needed().plusSeconds(59).toMinutes() : 0, l.shortMinutes(), l.reachable(), l.to().equals("checkIn"))).toList();
         model.addAttribute("legs", legs);
+        model.addAttribute("closed", PlanRules.offLimits(event, plan).stream().map(Spot::name).toList());
         model.addAttribute("late", legs.stream().anyMatch(l -> l.shortMinutes() > 0 || !l.reachable()));
         CompetitionDay day = event.brief().day(plan.day());
         model.addAttribute("margin", assumptions.planning().checkInMarginMinutes());

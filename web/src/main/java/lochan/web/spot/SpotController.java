@@ -1,16 +1,22 @@
 package lochan.web.spot;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
+import lochan.core.eventdata.EventData;
+import lochan.core.quantity.Units;
 import lochan.core.water.PlaceClass;
 import lochan.core.water.Spot;
 import lochan.core.water.Stock;
 import lochan.core.water.Zone;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
+import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
 import lochan.web.page.Undo;
 import org.springframework.http.HttpStatus;
@@ -26,33 +32,45 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class SpotController {
 
     private final Spots spots;
+    private final Marks marks;
+    private final EventBook events;
     private final Accounts accounts;
 
-    SpotController(Spots spots, Accounts accounts) {
+    SpotController(Spots spots, Marks marks, EventBook events, Accounts accounts) {
+        this.events = events;
         this.spots = spots;
+        this.marks = marks;
         this.accounts = accounts;
     }
 
     @GetMapping("/events/{eventId}/spots")
     String list(EventKey key, Model model) {
-        model.addAttribute("spots", spots.all(key));
+        EventData event = events.event(key);
+        model.addAttribute("spots", event.spots());
+        model.addAttribute("closed", event.spots().stream().filter(event::offLimits).map(Spot::id).collect(Collectors.toSet()));
         return "spot/spots";
     }
 
     @GetMapping("/events/{eventId}/spots/new")
-    String fresh(EventKey key, Model model) {
-        return page(key, SpotForm.empty(accounts.units(key.accountId())), null, model);
+    String fresh(EventKey key, @RequestParam(required = false) String mark, Model model) {
+        Units units = accounts.units(key.accountId());
+        model.addAttribute("mark", mark);
+        return page(key, mark == null ? SpotForm.empty(units) : SpotForm.of(marks.mark(key, mark), units), null, model);
     }
 
     @PostMapping("/events/{eventId}/spots/new")
-    String add(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+    String add(EventKey key, @RequestParam(required = false) String mark, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Spot> spot = SpotForm.read(form, spots.freshCode(key, form.value("name")), null);
         if (spot.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("mark", mark);
             return page(key, form, null, model);
         }
         spots.add(key, List.of(spot.get()));
+        if (mark != null) {
+            marks.putOn(key, mark, spot.get().id());
+        }
         flash.addFlashAttribute("notice", "Spot “" + spot.get().name() + "” marked.");
         return "redirect:/events/" + key.eventId() + "/spots";
     }
@@ -84,7 +102,7 @@ class SpotController {
         } else {
             spots.delete(key, spot);
             Undo.offer(flash, "Spot “" + name + "” deleted, with what was logged there.",
-                    "/events/" + key.eventId() + "/spots/restore?spot=" + java.net.URLEncoder.encode(spot, java.nio.charset.StandardCharsets.UTF_8));
+                    "/events/" + key.eventId() + "/spots/restore?spot=" + URLEncoder.encode(spot, StandardCharsets.UTF_8));
         }
         return "redirect:/events/" + key.eventId() + "/spots";
     }
@@ -104,6 +122,8 @@ class SpotController {
         model.addAttribute("placeClasses", classes.stream().map(PlaceClass::words).toList());
         model.addAttribute("zones", Zone.values());
         model.addAttribute("stocks", Stock.values());
+        model.addAttribute("notes", spot == null ? List.of()
+                : marks.all(key).stream().filter(m -> spot.equals(m.spotId())).map(m -> MarkWords.of(m, accounts.units(key.accountId()))).toList());
         return "spot/spot";
     }
 }

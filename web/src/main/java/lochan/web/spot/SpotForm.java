@@ -2,10 +2,9 @@ package lochan.web.spot;
 
 import java.util.Optional;
 import lochan.core.event.Position;
-import lochan.core.quantity.BadQuantityException;
-import lochan.core.quantity.MarkText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
+import lochan.core.water.Mark;
 import lochan.core.water.PlaceClass;
 import lochan.core.water.Spot;
 import lochan.core.water.SpotRules;
@@ -35,24 +34,14 @@ final class SpotForm {
         return form;
     }
 
-    /** A place told from the boat: its own position, its heading, and where the mark lies from there. */
-    private static Position seen(Form form) {
-        form.need("position", "Where is the boat? Type its position above, or take it from the device: the mark is reckoned from there.");
-        Position boat = form.position("position");
-        Double heading = form.number("heading");
-        try {
-            MarkText mark = MarkText.read(form.value("seen"), form.units());
-            if (!mark.fromNorth() && !form.has("heading")) {
-                form.error("heading", "Where does the bow point? Type the heading in degrees from north, 0 to 360.");
-            }
-            if (heading != null && !(heading >= 0 && heading <= 360)) {
-                form.error("heading", "The heading is " + form.value("heading") + ": expected 0 to 360 degrees.");
-            }
-            return boat == null || !form.ok() ? null : mark.from(boat, heading == null ? 0 : heading);
-        } catch (BadQuantityException e) {
-            form.error("seen", e.getMessage());
-            return null;
+    /** What a mark tells of a spot there. */
+    static Form of(Mark mark, Units units) {
+        Form form = empty(units).put("position", mark.position().lat() + ", " + mark.position().lon());
+        Double depth = mark.waterDepthM() == null ? mark.fishDepthM() : mark.waterDepthM();
+        if (depth != null) {
+            form.put("zone", Zone.at(depth)).put("depthMaxM", units.typedDepth(depth));
         }
+        return form;
     }
 
     /**
@@ -61,10 +50,7 @@ final class SpotForm {
      * @return the spot; empty when something is wrong, which then stands beside its field
      */
     static Optional<Spot> read(Form form, String id, Spot before) {
-        Position position = form.has("seen") ? seen(form) : form.position("position");
-        if (!form.has("seen")) {
-            form.need("position", "The position is missing: type latitude and longitude as 45.3100, -118.9400, or take the boat's.");
-        }
+        Position position = SeenPlace.read(form);
         Zone zone = form.choice("zone", Zone.class);
         Stock stock = form.choice("stock", Stock.class);
         Double min = form.quantity("depthMinM", QuantityText::metres);

@@ -21,8 +21,6 @@ record Suggestion(int cell, String kind, String depth, String standsOut, String 
 
     /** A spot nearer than this to a candidate, or with it in its radius, has it marked already, m. */
     private static final double MARKED_WITHIN_M = 75;
-    private static final double SHALLOW_TO_M = 3.5;
-    private static final double MID_TO_M = 6.5;
     /** How far above and below a candidate's depth its spot is fished, m. */
     private static final double FISHED_AROUND_M = 1;
     private static final int LONGEST_LIST = 60;
@@ -31,7 +29,7 @@ record Suggestion(int cell, String kind, String depth, String standsOut, String 
             Kind.BLUFF, "bluff", Kind.FLAT, "flat", Kind.POCKET, "pocket", Kind.STAGING, "staging-bank");
 
     static List<Suggestion> of(List<Candidate> candidates, EventData event, DepthGrid grid, Units units, WaterMap.Frame frame) {
-        return candidates.stream().filter(c -> !isMarked(position(grid, c), event)).limit(LONGEST_LIST).map(c -> {
+        return candidates.stream().filter(c -> !isSettled(position(grid, c), event)).limit(LONGEST_LIST).map(c -> {
             WaterMap.Point at = frame.point(position(grid, c));
             return new Suggestion(c.cell(), c.kind().code(), units.depth(c.depthM()),
                     c.prominenceM() == null ? "" : units.depth(c.prominenceM()), c.deepWaterM() == null ? "" : units.reach(c.deepWaterM()),
@@ -53,8 +51,9 @@ record Suggestion(int cell, String kind, String depth, String standsOut, String 
         };
     }
 
-    private static boolean isMarked(Position at, EventData event) {
-        return event.spots().stream().anyMatch(s -> s.position().metresTo(at) <= Math.max(MARKED_WITHIN_M, s.radiusM()));
+    /** Whether a spot is there already, or nobody may fish there. */
+    private static boolean isSettled(Position at, EventData event) {
+        return event.lake().offLimitsAt(at).isPresent() || event.spots().stream().anyMatch(s -> s.position().metresTo(at) <= Math.max(MARKED_WITHIN_M, s.radiusM()));
     }
 
     private static Position position(DepthGrid grid, Candidate c) {
@@ -63,8 +62,7 @@ record Suggestion(int cell, String kind, String depth, String standsOut, String 
 
     /** A candidate as a spot, with class, zone and depth filled in. */
     static Spot spot(Candidate c, DepthGrid grid, String id, String name) {
-        Zone zone = c.depthM() < SHALLOW_TO_M ? Zone.SHALLOW : c.depthM() < MID_TO_M ? Zone.MID : Zone.DEEP;
-        return new Spot(id, name, position(grid, c), Spot.USUAL_RADIUS_M, CLASSES.get(c.kind()), zone, Math.max(0, c.depthM() - FISHED_AROUND_M),
+        return new Spot(id, name, position(grid, c), Spot.USUAL_RADIUS_M, CLASSES.get(c.kind()), Zone.at(c.depthM()), Math.max(0, c.depthM() - FISHED_AROUND_M),
                 c.depthM() + FISHED_AROUND_M, 0, Stock.GENERAL, Map.of());
     }
 }

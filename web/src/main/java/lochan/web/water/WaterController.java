@@ -8,14 +8,17 @@ import java.io.UncheckedIOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import lochan.core.Coded;
+import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.core.structure.BadGridException;
 import lochan.core.structure.Candidate;
+import lochan.core.structure.ContourGrid;
 import lochan.core.structure.DepthGrid;
 import lochan.core.structure.EsriGrid;
 import lochan.core.structure.StructureFinder;
@@ -26,6 +29,7 @@ import lochan.core.water.Spot;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
+import lochan.web.eventfile.ContourText;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.LakeText;
 import lochan.web.form.Form;
@@ -132,7 +136,7 @@ class WaterController {
         return new RunShown(path, units.distance(run.get().metres()) + " on the water, " + minutes + " min under way, settling not included");
     }
 
-    private static lochan.core.event.Position place(EventData event, String id) {
+    private static Position place(EventData event, String id) {
         return id.equals("launch") ? event.brief().launch() : event.spot(id).map(Spot::position).orElseThrow(NotThereException::new);
     }
 
@@ -142,8 +146,7 @@ class WaterController {
             waters.putLake(key, LakeText.fromGeoJson(in));
             flash.addFlashAttribute("notice", "The lake is drawn. Plans now run on the water.");
         } catch (EventFileException e) {
-            flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken; nothing was changed. " + e.problems().getFirst()
-                    + (e.problems().size() > 1 ? " (and " + (e.problems().size() - 1) + " more)" : ""));
+            refused(file, words(e), flash);
         }
         return back(key);
     }
@@ -160,9 +163,38 @@ class WaterController {
                         + " wide, which are metres. Write the grid in longitude and latitude (EPSG:4326) and import it again.");
             }
         } catch (BadGridException | UncheckedIOException e) {
-            flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken; nothing was changed. " + e.getMessage() + ".");
+            refused(file, e.getMessage(), flash);
         }
         return back(key);
+    }
+
+    @PostMapping("/events/{eventId}/water/contours")
+    String importContours(EventKey key, @RequestParam MultipartFile file, @RequestParam(defaultValue = "ft") String unit, RedirectAttributes flash)
+            throws IOException {
+        Lake lake = waters.lake(key);
+        Units.Depth depths = Coded.find(Units.Depth.class, unit).orElse(Units.Depth.FT);
+        if (lake == null) {
+            refused(file, "the lake's outline is missing, which is the line of depth 0: import it first", flash);
+            return back(key);
+        }
+        try (InputStream in = file.getInputStream()) {
+            List<ContourGrid.Line> lines = ContourText.read(in, depths.metres());
+            waters.putDepths(key, ContourGrid.of(lake, lines));
+            flash.addFlashAttribute("notice", lines.size() + (lines.size() == 1 ? " line" : " lines") + " of depth taken; between them the depths are reckoned.");
+        } catch (BadGridException e) {
+            refused(file, e.getMessage(), flash);
+        } catch (EventFileException e) {
+            refused(file, words(e), flash);
+        }
+        return back(key);
+    }
+
+    private static void refused(MultipartFile file, String why, RedirectAttributes flash) {
+        flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken; nothing was changed. " + why + ".");
+    }
+
+    private static String words(EventFileException e) {
+        return e.problems().getFirst() + (e.problems().size() > 1 ? " (and " + (e.problems().size() - 1) + " more)" : "");
     }
 
     /** Turns a candidate into a spot; the fields carry the filters of the page that showed it. */
@@ -173,7 +205,7 @@ class WaterController {
         Units units = accounts.units(key.accountId());
         Candidate candidate = wanted(key, new Form(fields, units)).stream()
                 .filter(c -> c.cell() == cell && c.kind() == kind).findFirst().orElseThrow(NotThereException::new);
-        String name = kind.code().substring(0, 1).toUpperCase(java.util.Locale.ROOT) + kind.code().substring(1) + ", " + units.depth(candidate.depthM());
+        String name = kind.code().substring(0, 1).toUpperCase(Locale.ROOT) + kind.code().substring(1) + ", " + units.depth(candidate.depthM());
         Spot spot = Suggestion.spot(candidate, grid, spots.freshCode(key, name), name);
         spots.add(key, List.of(spot));
         Undo.offer(flash, "“" + name + "” is marked; give it a name of its own under Spots.",

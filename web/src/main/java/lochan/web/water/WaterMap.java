@@ -9,8 +9,10 @@ import lochan.core.quantity.Units;
 import lochan.core.structure.Contours;
 import lochan.core.structure.DepthGrid;
 import lochan.core.water.Lake;
+import lochan.core.water.Mark;
 import lochan.core.water.PlaceClass;
 import lochan.core.water.Spot;
+import lochan.web.spot.MarkWords;
 
 /**
  * The lake as a drawing: metres east and south of its north-west corner, paths as SVG writes them.
@@ -19,12 +21,15 @@ import lochan.core.water.Spot;
  * @param height  of the drawing, m
  * @param water   path of all water, islands left out
  * @param zones   slow zones
+ * @param closed  water off limits
  * @param lines   lines of depth
  * @param spots   marked spots
+ * @param seen    what the electronics showed
  * @param launch  where the day starts
  * @param checkIn where it ends; null: at the launch
  */
-record WaterMap(double width, double height, String water, List<Zone> zones, List<Line> lines, List<Mark> spots, Point launch, Point checkIn) {
+record WaterMap(double width, double height, String water, List<Zone> zones, List<Zone> closed, List<Line> lines, List<Place> spots, List<Seen> seen,
+                Point launch, Point checkIn) {
 
     private static final double MARGIN_M = 300;
     /** Steps between lines of depth that people read. */
@@ -40,7 +45,9 @@ record WaterMap(double width, double height, String water, List<Zone> zones, Lis
 
     record Line(String path, String depth) { }
 
-    record Mark(String id, String name, String placeClass, double x, double y) { }
+    record Place(String id, String name, String placeClass, double x, double y) { }
+
+    record Seen(String words, double x, double y) { }
 
     /** The frame of a drawing: what turns positions into its points. */
     record Frame(double north, double west, double east) {
@@ -66,17 +73,25 @@ record WaterMap(double width, double height, String water, List<Zone> zones, Lis
         Point corner = frame.point(new Position(south, east));
         double width = corner.x() + MARGIN_M;
         double height = corner.y() + MARGIN_M;
-        List<Mark> marks = event.spots().stream().map(s -> mark(s, frame)).toList();
+        List<Place> places = event.spots().stream().map(s -> place(s, frame)).toList();
+        List<Seen> seen = event.marks().stream().map(m -> seen(m, frame, units)).toList();
         List<Zone> zones = lake.slowZones().stream().map(z -> new Zone(path(z.areas(), frame),
                 (z.name() == null ? "Slow zone" : z.name()) + ", " + units.speed(z.mps()) + " at most")).toList();
+        List<Zone> closed = lake.offLimits().stream().map(o -> new Zone(path(o.areas(), frame), (o.name() == null ? "" : o.name() + ": ")
+                + "off limits by your brief")).toList();
         boolean elsewhere = !event.brief().checkInAt().equals(event.brief().launch());
-        return new WaterMap(width, height, path(lake.bodies(), frame), zones, grid == null ? List.of() : lines(grid, frame, units, Math.max(width, height)),
-                marks, frame.point(event.brief().launch()), elsewhere ? frame.point(event.brief().checkInAt()) : null);
+        return new WaterMap(width, height, path(lake.bodies(), frame), zones, closed, grid == null ? List.of() : lines(grid, frame, units, Math.max(width, height)),
+                places, seen, frame.point(event.brief().launch()), elsewhere ? frame.point(event.brief().checkInAt()) : null);
     }
 
-    private static Mark mark(Spot s, Frame frame) {
+    private static Seen seen(Mark m, Frame frame, Units units) {
+        Point p = frame.point(m.position());
+        return new Seen(MarkWords.of(m, units), p.x(), p.y());
+    }
+
+    private static Place place(Spot s, Frame frame) {
         Point p = frame.point(s.position());
-        return new Mark(s.id(), s.name(), PlaceClass.words(s.placeClass()), p.x(), p.y());
+        return new Place(s.id(), s.name(), PlaceClass.words(s.placeClass()), p.x(), p.y());
     }
 
     private static String path(List<Lake.Body> bodies, Frame frame) {

@@ -133,7 +133,7 @@ final class DemoEvents {
     }
 
     static EventData twoArmsOpen() {
-        return new DemoEvents().open();
+        return DemoNotes.addedTo(new DemoEvents().open());
     }
 
     private EventData open() {

@@ -62,6 +62,17 @@ class DemoEventsTest {
     }
 
     @Test
+    void strikesAndWaterHaveNotesAndSomeWaterIsOffLimits() {
+        assertThat(bites(null).filter(b -> !b.notes().isEmpty())).hasSizeGreaterThan(80).allSatisfy(b ->
+                assertThat(b.notes().fishDepthM()).isLessThanOrEqualTo(b.notes().waterDepthM()));
+        assertThat(OPEN.stops()).anySatisfy(s -> assertThat(s.conditions().signs().recentFront()).isTrue());
+        assertThat(OPEN.marks()).extracting(m -> m.spotId() == null).contains(true, false);
+        assertThat(OPEN.runs()).hasSizeGreaterThan(8);
+        assertThat(OPEN.lake().offLimits()).isNotEmpty();
+        assertThat(OPEN.spots()).noneMatch(OPEN::offLimits);
+    }
+
+    @Test
     void theWindShiftsOnTheFirstDay() {
         List<Double> day = OPEN.forecast().stream().limit(3).map(ForecastPeriod::windFromDeg).toList();
 

@@ -128,11 +128,16 @@ final class DemoLake {
         // Deeper water lies to the right of a line: what turns against the shore is land inside.
         List<List<Position>> islands = rings.stream().filter(r -> r != shore && Math.signum(area(r)) != Math.signum(area(shore))).toList();
         return new Lake(List.of(new Lake.Body(shore, islands)), List.of(
-                zone("Ferry harbour", 2.2, -0.75, -0.12, 0.28, 0.5), zone("Causeway bridge", 2.2, -3.75, 3.95, -2.75, 4.3)));
+                zone("Ferry harbour", 2.2, -0.75, -0.12, 0.28, 0.5), zone("Causeway bridge", 2.2, -3.75, 3.95, -2.75, 4.3)),
+                List.of(new Lake.OffLimits("Hatchery cove", box(-5.35, 6.5, -4.55, 7.25))));
     }
 
     private static Lake.SlowZone zone(String name, double mps, double west, double south, double east, double north) {
-        return new Lake.SlowZone(name, mps, List.of(new Lake.Body(List.of(at(west, south), at(east, south), at(east, north), at(west, north)), List.of())));
+        return new Lake.SlowZone(name, mps, box(west, south, east, north));
+    }
+
+    private static List<Lake.Body> box(double west, double south, double east, double north) {
+        return List.of(new Lake.Body(List.of(at(west, south), at(east, south), at(east, north), at(west, north)), List.of()));
     }
 
     private static Position at(double eastKm, double northKm) {

@@ -92,6 +92,19 @@ class EventFileTest {
         assertThat(written(read(back))).isEqualTo(back);
     }
 
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
+        "\"struck\": \"fall\" | \"struck\": \"upwards\" | expected one of bottom, suspended, fall", "\"windFromDeg\": 200 | \"windFromDeg\": 400 | /windFromDeg: found 400",
+        "\"holding\": \"on top\" | \"holding\": 3 | /marks/0/holding", "\"spot\": \"pale-hump\",\n   \"fishDepthM\" | \"spot\": \"nowhere\",\n   \"fishDepthM\" | /marks/0/spot: found \"nowhere\"",
+        "\"bait\": true | \"bait\": \"some\" | /marks/0/bait", "\"clarityTrend\": \"clearing\" | \"clarityTrend\": \"clear\" | expected one of clearing, steady, muddying"})
+    void aWrongNoteIsRefusedWithItsPlace(String right, String wrong, String message) throws IOException {
+        String json = Files.readString(DEMO);
+        String broken = json.replaceFirst(java.util.regex.Pattern.quote(right.replace("\\n", "\n")), wrong.replace("\\n", "\n"));
+        assertThat(broken).isNotEqualTo(json);
+
+        assertThat(problems(broken)).singleElement().asString().contains(message);
+    }
+
     private static final String LAKE = """
             "lake": {"outline": {"type": "Polygon", "coordinates": [[[-117, 42.5], [-116.8, 42.5], [-116.8, 42.7], [-117, 42.7], [-117, 42.5]],
                                   [[-116.9, 42.55], [-116.89, 42.55], [-116.89, 42.56], [-116.9, 42.55]]]},

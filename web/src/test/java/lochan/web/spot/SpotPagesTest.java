@@ -79,6 +79,38 @@ class SpotPagesTest {
     }
 
     @Test
+    void whatTheElectronicsShowedBecomesASpotOrANoteOnOne(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Idling");
+        assertThat(angler.get(event + "/spots/marks").text()).contains("Nothing yet");
+        Map<String, String> fields = new java.util.LinkedHashMap<>(Map.of("code", "m1", "position", "42.63, -116.91", "seen", "left, 90 ft", "heading", "90",
+                "holding", "off the edge", "fishDepthM", "25 ft", "waterDepthM", "22", "bottom", "hard", "bait", "yes", "note", "Two arches"));
+        assertThat(angler.post(event + "/spots/marks", fields).texts(".field .error")).singleElement().asString().contains("deeper than the water");
+        fields.put("fishDepthM", "18");
+        angler.post(event + "/spots/marks", fields);
+        Visitor.Answer marked = angler.post(event + "/spots/marks", fields);
+
+        assertThat(marked.texts(".log li")).as("sent twice, it is there once").singleElement().asString()
+                .contains("fish off the edge at 18 ft · 22 ft of water · hard bottom · bait · Two arches").contains("42.63025, -116.91000")
+                .contains("Note on Reed Corner, 30 yd off");
+        Visitor.Answer spot = angler.get(event + "/spots/new?mark=m1");
+        assertThat(spot.value("position")).startsWith("42.63024");
+        assertThat(spot.value("zone")).isEqualTo("deep");
+        Map<String, String> form = spot.form("form.sheet");
+        form.put("name", "Arch Ledge");
+        form.put("placeClass", "channel ledge");
+        angler.post(event + "/spots/new", form);
+        assertThat(angler.get(event + "/spots/marks").texts(".log li")).singleElement().asString().contains("on Arch Ledge");
+        assertThat(angler.get(event + "/spots/edit?spot=arch-ledge").text()).contains("What the electronics showed here").contains("Two arches");
+
+        angler.post(event + "/spots/marks/put?mark=m1&spot=reed-corner");
+        assertThat(angler.get(event + "/export").body()).contains("\"spot\": \"reed-corner\"").contains("\"holding\": \"off the edge\"");
+        Visitor.Answer gone = angler.post(event + "/spots/marks/delete?mark=m1");
+        assertThat(gone.texts(".log li")).isEmpty();
+        assertThat(angler.post(gone.page().selectFirst(".note form").attr("action")).texts(".log li")).hasSize(1);
+    }
+
+    @Test
     void aSpotTheCompetitionLogNamesStays(RunningApp app) {
         Visitor angler = app.angler();
         String event = Rules.event(angler, "Named");

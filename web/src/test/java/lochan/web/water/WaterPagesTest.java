@@ -85,6 +85,52 @@ class WaterPagesTest {
         assertThat(angler.get(event + "/water?kind=hump").texts("tbody tr")).hasSize(1);
     }
 
+    /** A square ring of one depth inside the lake, in hundredths of a degree from its middle. */
+    private static String ring(double half, String property) {
+        double west = -116.91 - half;
+        double east = -116.91 + half;
+        double south = 42.625 - half;
+        double north = 42.625 + half;
+        return "{\"type\": \"Feature\", \"properties\": {" + property + "}, \"geometry\": {\"type\": \"LineString\", \"coordinates\": [["
+                + west + "," + south + "],[" + east + "," + south + "],[" + east + "," + north + "],[" + west + "," + north + "],[" + west + "," + south + "]]}}";
+    }
+
+    @Test
+    void linesOfDepthGiveDepthsAndStructure(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Contours");
+        String lines = "{\"type\": \"FeatureCollection\", \"features\": [" + ring(0.015, "\"depth\": 40") + "," + ring(0.003, "\"depthFt\": \"15\"") + "]}";
+        assertThat(send(angler, event + "/water/contours", "lines.geojson", lines).text()).contains("outline is missing").contains("import it first");
+        send(angler, event + "/water/lake", "lake.geojson", LAKE);
+
+        Visitor.Answer taken = send(angler, event + "/water/contours", "lines.geojson", lines);
+
+        assertThat(taken.text()).contains("2 lines of depth taken");
+        assertThat(angler.get(event + "/water?kind=hump").texts("tbody tr")).singleElement().asString().contains("15 ft").contains("rises 25 ft");
+        for (String wrong : new String[] {"{\"type\": \"Point\"}", "[", "{\"type\": \"FeatureCollection\", \"features\": []}",
+            lines.replace("40", "\"deep\""), lines.replace("LineString", "Point")}) {
+            assertThat(send(angler, event + "/water/contours", "wrong.geojson", wrong).texts(".note.trouble")).singleElement().asString()
+                    .contains("wrong.geojson").contains("nothing was changed");
+        }
+        assertThat(angler.get(event + "/water?kind=hump").texts("tbody tr")).hasSize(1);
+    }
+
+    @Test
+    void waterOffLimitsIsSaidToBeSoWhereItMatters(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Closed bay");
+        String closed = LAKE.replace("\"mps\": 2", "\"offLimits\": true").replace("[[[-116.905, 42.61], [-116.90, 42.61], [-116.90, 42.615], [-116.905, 42.61]]]",
+                "[[[-116.92, 42.62], [-116.90, 42.62], [-116.90, 42.64], [-116.92, 42.64], [-116.92, 42.62]]]");
+
+        assertThat(send(angler, event + "/water/lake", "lake.geojson", closed).texts("svg .closed title")).containsExactly("Harbour: off limits by your brief");
+        assertThat(angler.get(event + "/spots").texts(".flag")).containsExactly("off limits by your brief");
+        assertThat(angler.get(event + "/export").body()).contains("\"offLimits\"");
+        Visitor.Answer plan = angler.post(event + "/plan/new", "day", "1");
+        java.util.Map<String, String> fields = plan.form("form[action*='plan/save']");
+        fields.putAll(java.util.Map.of("stops/0/spot", "reed-corner", "stops/0/presentation", "swim-jig", "stops/0/arrive", "07:00", "stops/0/leave", "08:00"));
+        assertThat(angler.post(event + "/plan/save", fields).text()).contains("Your brief puts this off limits: Reed Corner");
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
         "lake | {} | expected text", "lake | [1, 2 | is no JSON", "lake | {\"type\": \"Point\", \"coordinates\": [1, 2]} | expected a GeoJSON Polygon",

@@ -1,4 +1,4 @@
-package lochan.web.mark;
+package lochan.web.spot;
 
 import java.time.Clock;
 import java.time.Instant;

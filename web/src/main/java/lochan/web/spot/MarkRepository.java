@@ -1,4 +1,4 @@
-package lochan.web.mark;
+package lochan.web.spot;
 
 import static lochan.web.db.Tables.MARK;
 

@@ -1,2 +1,0 @@
-/** What the electronics showed, as notes on the water that may become spots. */
-package lochan.web.mark;

@@ -1,0 +1,118 @@
+package lochan.web.demo;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import lochan.core.event.BoatRun;
+import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.practice.Bite;
+import lochan.core.practice.BiteNotes;
+import lochan.core.practice.ClarityTrend;
+import lochan.core.practice.Conditions;
+import lochan.core.practice.LevelTrend;
+import lochan.core.practice.PracticeStop;
+import lochan.core.practice.Signs;
+import lochan.core.practice.Struck;
+import lochan.core.practice.Surface;
+import lochan.core.water.Mark;
+import lochan.core.water.Spot;
+
+/** What the demo's angler notes besides the bare strikes: retrieves, depths, signs of the water, marks of the sonar, runs of a track. */
+final class DemoNotes {
+
+    private static final double FOOT = 0.3048;
+
+    /** How each presentation is worked, and where it is mostly struck. */
+    private record Work(List<String> retrieves, Struck struck) { }
+
+    private static final Map<String, Work> WORK = Map.of("topwater-walker", new Work(List.of("steady walk", "walk, pause"), null),
+            "swim-jig", new Work(List.of("slow and steady", "lift and fall"), Struck.SUSPENDED), "stick-worm", new Work(List.of("let fall"), Struck.FALL),
+            "flipping-jig", new Work(List.of("let fall", "hopped twice"), Struck.FALL), "medium-crankbait", new Work(List.of("bumped off rock"), Struck.BOTTOM),
+            "shaky-head", new Work(List.of("dragged, shaken"), Struck.BOTTOM), "carolina-rig", new Work(List.of("dragged", "long pulls"), Struck.BOTTOM),
+            "drop-shot", new Work(List.of("held still", "shaken"), Struck.SUSPENDED));
+    /** By the day of practice: clarity, direction of the wind, level. */
+    private static final List<Signs> DAYS = List.of(signs(ClarityTrend.STEADY, 200, LevelTrend.STEADY, false), signs(ClarityTrend.MUDDYING, 215, LevelTrend.RISING, false),
+            signs(ClarityTrend.CLEARING, 300, LevelTrend.STEADY, true), signs(ClarityTrend.CLEARING, 280, LevelTrend.FALLING, false));
+
+    private final Random random = new Random(20270607);
+    private final EventData event;
+
+    private DemoNotes(EventData event) {
+        this.event = event;
+    }
+
+    private static Signs signs(ClarityTrend clarity, double windFrom, LevelTrend level, boolean front) {
+        return new Signs(clarity, windFrom, null, front, level, null, null, null);
+    }
+
+    static EventData addedTo(EventData event) {
+        DemoNotes notes = new DemoNotes(event);
+        List<PracticeStop> stops = event.stops().stream().map(notes::noted).toList();
+        return new EventData(event.brief(), event.boat(), notes.runs(), event.lake(), event.spots(), notes.marks(), event.presentations(), stops,
+                event.forecast(), event.plans(), event.competition());
+    }
+
+    private PracticeStop noted(PracticeStop stop) {
+        Spot spot = event.spot(stop.spotId()).orElseThrow();
+        Conditions c = stop.conditions();
+        Signs day = DAYS.get((int) Duration.between(event.stops().getFirst().start(), stop.start()).toDays());
+        boolean bait = random.nextInt(3) == 0;
+        double baitDepth = (2 + random.nextInt(4)) * FOOT * (spot.depthMaxM() > 4 ? 3 : 1);
+        Signs signs = new Signs(day.clarityTrend(), day.windFromDeg(), Surface.ofWind(c.windMps()), day.recentFront(), day.levelTrend(), null,
+                bait ? Boolean.TRUE : null, bait ? baitDepth : null);
+        return stop.withConditions(new Conditions(c.waterTempC(), c.visibilityM(), c.windMps(), c.sky(), c.boatsNear(), signs, c.entered()))
+                .withBites(stop.bites().stream().map(b -> noted(b, spot)).toList());
+    }
+
+    private Bite noted(Bite bite, Spot spot) {
+        if (random.nextInt(5) > 1) {
+            return bite;
+        }
+        Work work = WORK.get(bite.presentationId());
+        double water = Math.round((spot.depthMinM() + random.nextDouble() * (spot.depthMaxM() - spot.depthMinM())) / FOOT) * FOOT;
+        double fish = work.struck() == Struck.BOTTOM ? water : Math.max(FOOT, water - random.nextInt(4) * FOOT);
+        BiteNotes notes = new BiteNotes(work.retrieves().get(random.nextInt(work.retrieves().size())), fish, water, work.struck(), null, Map.of());
+        return new Bite(bite.at(), bite.outcome(), bite.presentationId(), bite.species(), bite.size(), notes);
+    }
+
+    private List<Mark> marks() {
+        return List.of(mark("m1", "2027-06-02T15:10", "pale-hump", 40, 20, "fish", 22, 24, Mark.Bottom.HARD, true, Mark.Holding.TOP, null, "pale-hump"),
+                mark("m2", "2027-06-02T15:25", "harth-bend", -60, 90, "fish", 19, 31, Mark.Bottom.FIRM, true, Mark.Holding.EDGE, "A string of arches over the channel", "harth-bend"),
+                mark("m3", "2027-06-03T15:05", "lost-hump", 210, -160, null, 0, 26, Mark.Bottom.HARD, null, null, "Shell bed, hard as a road", null),
+                mark("m4", "2027-06-04T15:20", "sill-ledge", -180, 240, "fish", 15, 29, Mark.Bottom.SOFT, true, Mark.Holding.SUSPENDED, null, null));
+    }
+
+    private Mark mark(String id, String time, String near, double eastM, double northM, String fish, int fishFeet, int waterFeet, Mark.Bottom bottom,
+                      Boolean bait, Mark.Holding holding, String note, String on) {
+        Position p = event.spot(near).orElseThrow().position();
+        Position at = new Position(round(p.lat() + northM / Position.METRES_PER_DEGREE), round(p.lon() + eastM / Position.metresPerDegreeEast(p.lat())));
+        return new Mark(id, java.time.LocalDateTime.parse(time).atZone(ZoneId.of("America/Boise")).toInstant(), at, on, fish == null ? null : fishFeet * FOOT,
+                waterFeet * FOOT, bottom, bait, holding, note, Map.of());
+    }
+
+    private static double round(double degrees) {
+        return Math.round(degrees * 1e5) / 1e5;
+    }
+
+    /** Runs between the stops, as tracks of two days showed them. */
+    private List<BoatRun> runs() {
+        List<BoatRun> runs = new ArrayList<>();
+        for (int i = 0; i + 1 < event.stops().size(); i++) {
+            PracticeStop from = event.stops().get(i);
+            PracticeStop to = event.stops().get(i + 1);
+            double metres = 1.15 * event.spot(from.spotId()).orElseThrow().position().metresTo(event.spot(to.spotId()).orElseThrow().position());
+            Instant start = from.end().plusSeconds(60);
+            double wind = from.conditions().windMps();
+            double mps = 19.2 - 0.4 * wind + random.nextGaussian();
+            if (metres > 600 && Duration.between(from.end(), to.start()).toHours() < 2 && i % 2 == 0) {
+                runs.add(new BoatRun(start, start.plusSeconds(Math.round(metres / mps) + 40), Math.round(metres), Math.round(10 * mps) / 10.0, wind));
+            }
+        }
+        return runs;
+    }
+}
