@@ -1,11 +1,14 @@
 package lochan.web.brief;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lochan.core.event.Boat;
+import lochan.core.event.BoatRun;
 import lochan.core.event.Species;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
@@ -29,6 +32,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class BriefController {
 
+    private static final double SLOWEST_MPS = 0.5;
+    private static final double FASTEST_MPS = 60;
+
     private final Briefs briefs;
     private final Accounts accounts;
     private final Practice practice;
@@ -51,7 +57,7 @@ class BriefController {
 
     @PostMapping("/events/new")
     String add(@AuthenticationPrincipal Angler angler, @RequestParam Map<String, String> fields, Model model,
-               jakarta.servlet.http.HttpServletResponse response, RedirectAttributes flash) {
+               HttpServletResponse response, RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(angler.accountId()));
         Optional<BriefForm.Read> read = BriefForm.read(form, Boat.USUAL);
         if (read.isEmpty()) {
@@ -72,11 +78,12 @@ class BriefController {
     @GetMapping("/events/{eventId}/brief")
     String brief(EventKey key, Model model) {
         Units units = accounts.units(key.accountId());
+        addSpeeds(key, units, model);
         return page(BriefForm.of(briefs.brief(key), briefs.boat(key), units), model);
     }
 
     @PostMapping("/events/{eventId}/brief")
-    String save(EventKey key, @RequestParam Map<String, String> fields, Model model, jakarta.servlet.http.HttpServletResponse response,
+    String save(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
                 RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<BriefForm.Read> read = BriefForm.read(form, briefs.boat(key));
@@ -86,10 +93,32 @@ class BriefController {
         });
         if (!form.ok()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            addSpeeds(key, form.units(), model);
             return page(form, model);
         }
         briefs.update(key, read.orElseThrow().brief(), read.orElseThrow().boat());
         flash.addFlashAttribute("notice", "Brief saved.");
+        return "redirect:/events/" + key.eventId() + "/brief";
+    }
+
+    private void addSpeeds(EventKey key, Units units, Model model) {
+        List<BoatRun> runs = briefs.runs(key);
+        if (!runs.isEmpty()) {
+            model.addAttribute("speeds", BoatSpeeds.of(runs, briefs.boat(key), units));
+        }
+    }
+
+    /** Takes speeds learned from tracks, m/s. */
+    @PostMapping("/events/{eventId}/brief/speeds")
+    String speeds(EventKey key, @RequestParam double run, @RequestParam double rough, RedirectAttributes flash) {
+        Boat before = briefs.boat(key);
+        if (!(run >= SLOWEST_MPS && run <= FASTEST_MPS && rough >= SLOWEST_MPS && rough <= run)) {
+            flash.addFlashAttribute("trouble", "Those speeds are none a boat plans with: expected 1 to 134 mph, on rough water no more than on calm.");
+        } else {
+            briefs.updateBoat(key, new Boat(run, rough, before.settleMinutes(), before.fuelLitres(), before.litresPerKm()));
+            Undo.offer(flash, "Plans run at these speeds now.", "/events/" + key.eventId() + "/brief/speeds?run=" + before.runMps() + "&rough="
+                    + Math.min(before.runMps(), before.roughMps()));
+        }
         return "redirect:/events/" + key.eventId() + "/brief";
     }
 

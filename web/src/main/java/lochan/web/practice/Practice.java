@@ -8,8 +8,10 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import lochan.core.almanac.FrontSign;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
@@ -18,6 +20,7 @@ import lochan.core.practice.Hooks;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
+import lochan.core.track.TrackPlacing;
 import lochan.web.brief.EventKey;
 import lochan.web.brief.EventRevisions;
 import lochan.web.page.Codes;
@@ -192,6 +195,20 @@ public class Practice {
             List<PresentationTime> more = new ArrayList<>(s.presentations());
             more.add(new PresentationTime(presentation, null));
             save(key, s.withPresentations(more));
+        }
+    }
+
+    /** Writes what a track made of practice: stops first, then strikes go to theirs. */
+    @Transactional
+    void place(EventKey key, TrackPlacing.Placed placed) {
+        Map<String, LoggedStop> before = logged(key).stream().collect(Collectors.toMap(l -> l.stop().id(), l -> l));
+        for (PracticeStop stop : placed.stops()) {
+            save(key, stop.withBites(List.of()));
+        }
+        for (TrackPlacing.Moved moved : placed.moved()) {
+            LoggedBite bite = before.get(moved.from()).bites().get(moved.index());
+            repository.moveBite(key, bite.code(), moved.to());
+            repository.updateBite(key, new LoggedBite(bite.code(), bite.bite().on(before.get(moved.from()).stop().presentationOf(bite.bite()))));
         }
     }
 

@@ -3,33 +3,37 @@ package lochan.web.practice;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.stream.IntStream;
+import lochan.core.event.BoatRun;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
 import lochan.core.quantity.Units;
 import lochan.core.track.Track;
 import lochan.core.track.TrackCutter;
+import lochan.core.track.TrackPlacing;
+import lochan.core.track.WindAt;
 import lochan.core.water.PlaceClass;
 import lochan.core.water.Spot;
 import lochan.core.water.Stock;
 import lochan.core.water.Zone;
 import lochan.web.account.Accounts;
+import lochan.web.brief.BoatSpeeds;
+import lochan.web.brief.Briefs;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
 import lochan.web.gpx.GpxException;
 import lochan.web.gpx.GpxTrack;
 import lochan.web.page.Dates;
+import lochan.web.page.NotThereException;
 import lochan.web.spot.Spots;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
@@ -51,8 +55,10 @@ class TrackController {
     private final Spots spots;
     private final EventBook events;
     private final Accounts accounts;
+    private final Briefs briefs;
 
-    TrackController(Practice practice, Spots spots, EventBook events, Accounts accounts) {
+    TrackController(Practice practice, Spots spots, EventBook events, Accounts accounts, Briefs briefs) {
+        this.briefs = briefs;
         this.practice = practice;
         this.spots = spots;
         this.events = events;
@@ -79,80 +85,79 @@ class TrackController {
         try (InputStream in = new BufferedInputStream(file.getInputStream())) {
             Track track = TrackCutter.cut(GpxTrack.read(in), event.spots());
             Units units = accounts.units(key.accountId());
-            List<LoggedStop> logged = practice.logged(key);
-            model.addAttribute("rows", track.stops().stream().limit(MOST_ROWS).map(s -> row(s, event, logged)).toList());
+            Map<Integer, PracticeStop> matches = TrackPlacing.matches(track.stops(), event.stops());
+            model.addAttribute("rows", IntStream.range(0, Math.min(MOST_ROWS, track.stops().size()))
+                    .mapToObj(i -> row(track.stops().get(i), matches.get(i), event)).toList());
+            List<Track.Run> runs = track.runs().stream().limit(MOST_ROWS).toList();
+            model.addAttribute("boatRuns", runs);
+            List<BoatRun> told = new ArrayList<>(event.runs());
+            runs.forEach(r -> told.add(new BoatRun(r.start(), r.end(), r.metres(), r.cruiseMps(), WindAt.of(r.start(), event.stops(), event.forecast()))));
+            model.addAttribute("speeds", BoatSpeeds.of(told.stream().distinct().toList(), event.boat(), units));
             model.addAttribute("gaps", track.gaps().size());
             model.addAttribute("runs", track.runs().size());
-            model.addAttribute("fastest", track.runs().stream().mapToDouble(Track.Run::mps).max().stream().mapToObj(units::speed).findFirst().orElse(null));
+            model.addAttribute("fastest", runs.stream().mapToDouble(Track.Run::cruiseMps).max().stream().mapToObj(units::speed).findFirst().orElse(null));
         } catch (GpxException e) {
             model.addAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken: " + e.getMessage() + ".");
         }
         return "practice/track";
     }
 
-    private static Row row(Track.Stop s, EventData event, List<LoggedStop> logged) {
+    private static Row row(Track.Stop s, PracticeStop same, EventData event) {
         ZoneId zone = event.brief().timeZone();
-        Optional<LoggedStop> same = logged.stream().filter(l -> overlaps(l.stop(), s)).findFirst();
-        String spot = same.map(l -> l.stop().spotId()).orElse(s.spotId());
+        String spot = same == null ? s.spotId() : same.spotId();
+        String words = same == null ? null : "logged by hand " + Dates.clock(same.start(), zone) + "–" + Dates.clock(same.end(), zone) + ", "
+                + same.bites().size() + " strikes: its times are mended";
         return new Row(Dates.day(s.start().atZone(zone).toLocalDate()), Dates.clock(s.start(), zone) + "–" + Dates.clock(s.end(), zone),
                 PracticeDay.length(s.length()), s.start(), s.end(), s.centre().lat(), s.centre().lon(), spot == null ? "" : spot,
-                same.map(l -> l.stop().id()).orElse(null), same.map(l -> "logged by hand " + Dates.clock(l.stop().start(), zone) + "–"
-                        + Dates.clock(l.stop().end(), zone) + ", " + l.bites().size() + " strikes: its times are mended").orElse(null));
+                same == null ? null : same.id(), words);
     }
 
-    /** Whether a stop logged by hand and one of the track are the same: they share half of the shorter one. */
-    private static boolean overlaps(PracticeStop logged, Track.Stop track) {
-        if (logged.end() == null) {
-            return false;
-        }
-        Instant from = logged.start().isAfter(track.start()) ? logged.start() : track.start();
-        Instant to = logged.end().isBefore(track.end()) ? logged.end() : track.end();
-        Duration shorter = Duration.between(logged.start(), logged.end()).compareTo(track.length()) < 0
-                ? Duration.between(logged.start(), logged.end()) : track.length();
-        return Duration.between(from, to).multipliedBy(2).compareTo(shorter) >= 0 && to.isAfter(from);
-    }
-
+    /** Writes the stops chosen; strikes logged by hand go by their times to the stop that holds them. */
     @PostMapping("/events/{eventId}/practice/track/take")
     @Transactional
     public String take(EventKey key, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
         EventData event = events.event(key);
         Form form = new Form(fields, accounts.units(key.accountId()));
-        int added = 0;
-        int mended = 0;
+        List<PracticeStop> taken = new ArrayList<>();
         for (int i = 0; i < MOST_ROWS && form.has(i + "/start"); i++) {
             String chosen = form.value(i + "/spot");
             Instant start = Instant.parse(form.value(i + "/start"));
             Instant end = Instant.parse(form.value(i + "/end"));
             if (form.has(i + "/logged")) {
-                mend(key, form.value(i + "/logged"), start, end);
-                mended++;
+                taken.add(practice.logged(key, form.value(i + "/logged")).stop().withTimes(start, end));
             } else if (!chosen.isEmpty() && end.isAfter(start) && practice.find(key, code(start)).isEmpty()) {
                 String spot = chosen.equals(NEW_SPOT) ? mark(key, event, form, i, start)
-                        : event.spot(chosen).map(Spot::id).orElseThrow(lochan.web.page.NotThereException::new);
+                        : event.spot(chosen).map(Spot::id).orElseThrow(NotThereException::new);
                 List<PresentationTime> fished = event.presentation(form.value(i + "/presentation")).stream()
                         .map(p -> new PresentationTime(p.id(), null)).toList();
-                practice.save(key, new PracticeStop(code(start), spot, start, end, event.brief().anglers(), fished, 0, List.of(),
-                        Conditions.UNKNOWN));
-                added++;
+                taken.add(new PracticeStop(code(start), spot, start, end, event.brief().anglers(), fished, 0, List.of(), Conditions.UNKNOWN));
             }
         }
-        flash.addFlashAttribute("notice", added + (added == 1 ? " stop" : " stops") + " written from the track"
-                + (mended == 0 ? "." : ", the times of " + mended + " mended."));
+        TrackPlacing.Placed placed = TrackPlacing.place(event.stops(), taken);
+        practice.place(key, placed);
+        briefs.addRuns(key, runs(form, event));
+        long mended = taken.stream().filter(t -> event.stops().stream().anyMatch(s -> s.id().equals(t.id()))).count();
+        long added = taken.size() - mended;
+        flash.addFlashAttribute("notice", added + (added == 1 ? " stop" : " stops") + " written from the track" + (mended == 0 ? "" : ", the times of "
+                + mended + " mended") + (placed.moved().isEmpty() ? "." : ", " + placed.moved().size()
+                + (placed.moved().size() == 1 ? " strike" : " strikes") + " placed by time."));
         return "redirect:/events/" + key.eventId() + "/practice";
+    }
+
+    /** The runs of the track with the wind of their time. */
+    private static List<BoatRun> runs(Form form, EventData event) {
+        List<BoatRun> runs = new ArrayList<>();
+        for (int i = 0; i < MOST_ROWS && form.has("run/" + i + "/start"); i++) {
+            Instant start = Instant.parse(form.value("run/" + i + "/start"));
+            runs.add(new BoatRun(start, Instant.parse(form.value("run/" + i + "/end")), Double.parseDouble(form.value("run/" + i + "/metres")),
+                    Double.parseDouble(form.value("run/" + i + "/mps")), WindAt.of(start, event.stops(), event.forecast())));
+        }
+        return runs;
     }
 
     /** A track taken twice is there once. */
     private static String code(Instant start) {
         return "track-" + start.getEpochSecond();
-    }
-
-    /** Takes the track's times over, as far as the stop's strikes allow. */
-    private void mend(EventKey key, String stop, Instant start, Instant end) {
-        PracticeStop logged = practice.logged(key, stop).stop();
-        List<Instant> strikes = logged.bites().stream().map(Bite::at).filter(java.util.Objects::nonNull).sorted().toList();
-        Instant from = strikes.isEmpty() || start.isBefore(strikes.getFirst()) ? start : strikes.getFirst();
-        Instant to = strikes.isEmpty() || end.isAfter(strikes.getLast()) ? end : strikes.getLast().plusSeconds(1);
-        practice.save(key, logged.withTimes(from, to));
     }
 
     private String mark(EventKey key, EventData event, Form form, int i, Instant start) {

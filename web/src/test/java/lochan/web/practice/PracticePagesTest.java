@@ -136,6 +136,52 @@ class PracticePagesTest {
     }
 
     @Test
+    void whatCanBeComputedIsFilledInAndWhatWasSaidStays(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Filled in");
+        Map<String, String> before = Rules.stop("reed-corner");
+        before.put("windFromDeg", "SW");
+        angler.post(event + "/practice/stops/new", before);
+        Map<String, String> after = Rules.stop("reed-corner");
+        after.putAll(Map.of("start", "16:00", "end", "17:00", "windFromDeg", "315", "windMps", "12", "clarityTrend", "muddying", "baitDepthM", "8 ft"));
+
+        String edit = angler.post(event + "/practice/stops/new", after).path();
+        Visitor.Answer stop = angler.get(edit);
+
+        assertThat(stop.value("surface")).as("12 mph").isEqualTo("chop");
+        assertThat(stop.value("recentFront")).as("from the south-west round to the north-west").isEqualTo("yes");
+        assertThat(stop.value("baitSeen")).isEqualTo("yes");
+        assertThat(stop.value("windFromDeg")).isEqualTo("315");
+        assertThat(stop.text()).contains("sunrise 06:11").contains("% lit");
+        Map<String, String> form = stop.form("form.sheet");
+        form.put("surface", "calm");
+        form.put("recentFront", "no");
+        angler.post(edit, form);
+        assertThat(angler.get(edit).value("surface")).as("a lee").isEqualTo("calm");
+        assertThat(angler.get(edit).value("recentFront")).isEqualTo("no");
+        form.put("baitDepthM", "deep");
+        assertThat(angler.post(edit, form).text()).contains("is no depth");
+    }
+
+    @Test
+    void howAStrikeCameAboutIsNotedAndOfferedForTheNext(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Notes");
+        String stop = start(angler, event);
+        Map<String, String> bite = new java.util.HashMap<>(Map.of("stop", stop, "code", "b1", "outcome", "lost", "presentation", "swim-jig", "retrieve", "slow roll",
+                "fishDepthM", "9", "waterDepthM", "12 ft", "struck", "fall", "onRig", "trailer"));
+        Visitor.Answer page = angler.post(event + "/practice/bites", bite);
+
+        assertThat(page.texts(".log li")).singleElement().asString().contains("slow roll · fish at 9 ft · in 12 ft · on the fall · on the trailer");
+        assertThat(page.text()).contains("Noted with each strike: slow roll · fish at 9 ft");
+        assertThat(page.value("waterDepthM")).isEqualTo("12 ft");
+        assertThat(page.texts("[data-offers] button")).containsExactly("slow roll");
+        bite.putAll(Map.of("code", "b2", "fishDepthM", "15"));
+        assertThat(angler.post(event + "/practice/bites", bite).texts(".field .error")).singleElement().asString().contains("deeper than the water");
+        assertThat(angler.get(event + "/practice/bites/edit?stop=" + stop + "&bite=b1").value("onRig")).isEqualTo("trailer");
+    }
+
+    @Test
     void aPresentationOfOnesOwnIsOffered(RunningApp app) {
         Visitor angler = app.angler();
         String event = Rules.event(angler, "Own lure");

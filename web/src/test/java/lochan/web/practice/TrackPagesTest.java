@@ -65,6 +65,49 @@ class TrackPagesTest {
         assertThat(taken.text()).contains("the times of 1 mended").contains("06:50–07:50").contains("3 strikes");
     }
 
+    /** One stop left open from 07:00 to 08:15: its last strike was made where the boat had gone meanwhile. */
+    @Test
+    void strikesGoByTheirTimesToWhereTheBoatWas(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Placed");
+        Map<String, String> stop = Rules.stop("reed-corner");
+        stop.put("end", "08:15");
+        stop.put("windMps", "4");
+        String id = angler.post(event + "/practice/stops/new", stop).path().replaceAll(".*stop=", "");
+        for (String[] bite : new String[][] {{"b1", "07:10"}, {"b2", "08:05"}}) {
+            angler.post(event + "/practice/stops/bites?stop=" + id, "code", bite[0], "outcome", "landed", "size", "2-0", "how", "scale");
+            angler.post(event + "/practice/bites/edit?stop=" + id + "&bite=" + bite[0], "outcome", "landed", "size", "2-0", "how", "scale", "at", bite[1]);
+        }
+
+        Visitor.Answer offered = send(angler, event, gpx());
+        assertThat(offered.texts("tbody tr")).first().asString().contains("its times are mended");
+        Visitor.Answer taken = angler.post(event + "/practice/track/take", offered.form("form[action$=take]"));
+
+        assertThat(taken.text()).contains("1 stop written from the track, the times of 1 mended, 1 strike placed by time.");
+        assertThat(taken.texts("section table tbody tr")).anySatisfy(row -> assertThat(row).contains("Track 07:5").contains("Swim jig").contains("2 lb 0 oz"))
+                .anySatisfy(row -> assertThat(row).contains("06:50–07:50").contains("Reed Corner").contains("2 lb 0 oz"));
+    }
+
+    @Test
+    void plansCanRunAtTheSpeedTheTrackShowed(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Fast");
+        Map<String, String> stop = Rules.stop("reed-corner");
+        stop.put("windMps", "4");
+        angler.post(event + "/practice/stops/new", stop);
+        Visitor.Answer offered = send(angler, event, gpx());
+        assertThat(offered.text()).contains("How fast the boat ran").contains("under 5 mph");
+        angler.post(event + "/practice/track/take", offered.form("form[action$=take]"));
+
+        Visitor.Answer brief = angler.get(event + "/brief");
+        assertThat(brief.value("runMps")).isEqualTo("40 mph");
+        Visitor.Answer changed = angler.post(brief.page().selectFirst("form[action*='brief/speeds']").attr("action"));
+        assertThat(changed.text()).contains("Plans run at these speeds now.");
+        assertThat(changed.value("runMps")).as("0.03 degrees in five minutes").isEqualTo("24.9");
+        assertThat(angler.post(changed.page().selectFirst(".note form").attr("action")).value("runMps")).isEqualTo("40");
+        assertThat(angler.post(event + "/brief/speeds?run=900&rough=1").text()).contains("none a boat plans with");
+    }
+
     @Test
     void whatIsNoTrackIsRefusedAndChangesNothing(RunningApp app) {
         Visitor angler = app.angler();
