@@ -242,4 +242,9 @@ public class Practice {
             throw new NotThereException();
         }
     }
+
+    /** Takes out the stops whose codes begin with a text; gives how many. */
+    int deleteBatch(EventKey key, String begin) {
+        return repository.setBatchDeleted(key, begin, clock.instant());
+    }
 }

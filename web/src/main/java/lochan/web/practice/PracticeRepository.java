@@ -246,6 +246,11 @@ class PracticeRepository {
         return db.update(STOP).set(STOP.DELETED_AT, at).where(stopIn(key)).and(STOP.CODE.eq(code)).execute() == 1;
     }
 
+    int setBatchDeleted(EventKey key, String begin, Instant at) {
+        revisions.change(key);
+        return db.update(STOP).set(STOP.DELETED_AT, at).where(stopIn(key)).and(STOP.CODE.startsWith(begin)).and(STOP.DELETED_AT.isNull()).execute();
+    }
+
     private int next(Table<?> table, Field<Integer> ordinal, Condition where) {
         return db.select(DSL.coalesce(DSL.max(ordinal), -1)).from(table).where(where).fetchSingle().value1() + 1;
     }

@@ -1,0 +1,2 @@
+/** Tables kept in spreadsheets, as CSV. */
+package lochan.web.csv;

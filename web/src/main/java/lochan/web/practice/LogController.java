@@ -1,0 +1,236 @@
+package lochan.web.practice;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import lochan.core.eventdata.EventData;
+import lochan.core.practice.Hooks;
+import lochan.core.practice.Presentation;
+import lochan.core.quantity.Units;
+import lochan.web.account.Accounts;
+import lochan.web.brief.EventKey;
+import lochan.web.csv.CellText;
+import lochan.web.csv.CsvException;
+import lochan.web.csv.CsvTable;
+import lochan.web.eventbook.EventBook;
+import lochan.web.form.Form;
+import lochan.web.page.Dates;
+import lochan.web.page.Undo;
+import lochan.web.spot.Spots;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** A practice log kept in a spreadsheet, in and out as CSV. */
+@Controller
+class LogController {
+
+    private static final int ROWS_SHOWN = 3;
+    private static final int STOPS_SHOWN = 8;
+    private static final int PROBLEMS_SHOWN = 50;
+    private static final int ROWS_NAMED = 8;
+    private static final int CODE_LENGTH = 8;
+
+    private final Practice practice;
+    private final Spots spots;
+    private final EventBook events;
+    private final Accounts accounts;
+
+    /** Sheets being looked at; they are forgotten an hour after they were last. */
+    private final Cache<Sent, CsvTable> sheets = Caffeine.newBuilder().maximumSize(20).expireAfterAccess(Duration.ofHours(1)).build();
+
+    private record Sent(EventKey key, String token) { }
+
+    LogController(Practice practice, Spots spots, EventBook events, Accounts accounts) {
+        this.practice = practice;
+        this.spots = spots;
+        this.events = events;
+        this.accounts = accounts;
+    }
+
+    @GetMapping("/events/{eventId}/practice/log.csv")
+    void export(EventKey key, HttpServletResponse response) throws IOException {
+        response.setContentType("text/csv;charset=UTF-8");
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment().filename("practice.csv", StandardCharsets.UTF_8).build().toString());
+        try (Writer out = new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8)) {
+            LogExport.write(events.event(key), accounts.units(key.accountId()), out);
+        }
+    }
+
+    @GetMapping("/events/{eventId}/practice/sheet")
+    String choose(EventKey key) {
+        return "practice/sheet";
+    }
+
+    /** Reads a file and shows it with its columns told by their names. */
+    @PostMapping("/events/{eventId}/practice/sheet")
+    String read(EventKey key, @RequestParam MultipartFile file, Model model) throws IOException {
+        try {
+            CsvTable table = CsvTable.read(file.getInputStream().readNBytes(CsvTable.MOST_BYTES + 1));
+            String token = UUID.randomUUID().toString().substring(0, CODE_LENGTH);
+            sheets.put(new Sent(key, token), table);
+            show(key, table, guessed(table, token, accounts.units(key.accountId())), model);
+        } catch (CsvException e) {
+            model.addAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken; nothing was changed: " + e.getMessage() + ".");
+        }
+        return "practice/sheet";
+    }
+
+    private static Form guessed(CsvTable table, String token, Units units) {
+        Form form = new Form(units).put("sheet", token).put("weighed", "guess");
+        for (int i = 0; i < table.header().size(); i++) {
+            LogColumn named = LogColumn.named(table.header().get(i)).orElse(null);
+            form.put("column/" + i, named == null || columns(form, i).containsKey(named) ? "" : named.code());
+        }
+        Integer dates = columns(form, table.header().size()).get(LogColumn.DATE);
+        boolean monthFirst = dates == null || CellText.monthFirst(table.rows().stream().map(r -> r.cells().get(dates)).toList());
+        return form.put("monthFirst", monthFirst ? "month" : "day");
+    }
+
+    private static Map<LogColumn, Integer> columns(Form form, int count) {
+        Map<LogColumn, Integer> columns = new EnumMap<>(LogColumn.class);
+        for (int i = 0; i < count; i++) {
+            LogColumn column = form.choice("column/" + i, LogColumn.class);
+            if (column != null && columns.putIfAbsent(column, i) != null) {
+                form.error("column/" + i, "“" + column.label() + "” is chosen for two columns: leave one of them out.");
+            }
+        }
+        return columns;
+    }
+
+    @PostMapping("/events/{eventId}/practice/sheet/columns")
+    String columns(EventKey key, @RequestParam Map<String, String> fields, Model model, RedirectAttributes flash) {
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        CsvTable table = sheets.getIfPresent(new Sent(key, form.value("sheet")));
+        if (table == null) {
+            return gone(key, flash);
+        }
+        show(key, table, form, model);
+        return "practice/sheet";
+    }
+
+    /** Writes what the sheet says, all of it or nothing. */
+    @PostMapping("/events/{eventId}/practice/sheet/take")
+    @Transactional
+    public String take(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        CsvTable table = sheets.getIfPresent(new Sent(key, form.value("sheet")));
+        if (table == null) {
+            return gone(key, flash);
+        }
+        LogImport.Read read = show(key, table, form, model);
+        if (!form.ok() || !read.problems().isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return "practice/sheet";
+        }
+        spots.add(key, read.newSpots());
+        practice.addPresentations(key, read.newPresentations());
+        practice.addStops(key, read.stops());
+        sheets.invalidate(new Sent(key, form.value("sheet")));
+        if (read.stops().isEmpty()) {
+            flash.addFlashAttribute("notice", "Every stop of the sheet is logged already: nothing was changed.");
+        } else {
+            Undo.offer(flash, taken(read), "/events/" + key.eventId() + "/practice/sheet/undo?sheet=" + form.value("sheet"));
+        }
+        return "redirect:/events/" + key.eventId() + "/practice";
+    }
+
+    private static String taken(LogImport.Read read) {
+        return count(read.stops().size(), "stop") + " with " + count(read.strikes(), "strike") + " taken from the sheet"
+                + (read.newSpots().isEmpty() ? "" : ", " + count(read.newSpots().size(), "spot") + " marked")
+                + (read.newPresentations().isEmpty() ? "" : ", " + count(read.newPresentations().size(), "presentation") + " added") + ".";
+    }
+
+    private static String count(int number, String what) {
+        return number + " " + what + (number == 1 ? "" : "s");
+    }
+
+    @PostMapping("/events/{eventId}/practice/sheet/undo")
+    String undo(EventKey key, @RequestParam String sheet, RedirectAttributes flash) {
+        int stops = practice.deleteBatch(key, batch(sheet));
+        flash.addFlashAttribute("notice", count(stops, "stop") + " taken out again. Spots and presentations that came with them stay.");
+        return "redirect:/events/" + key.eventId() + "/practice";
+    }
+
+    private static String batch(String token) {
+        return "sheet-" + token + "-";
+    }
+
+    private static String gone(EventKey key, RedirectAttributes flash) {
+        flash.addFlashAttribute("trouble", "The file was read more than an hour ago and is not kept here: choose it again. Nothing was changed.");
+        return "redirect:/events/" + key.eventId() + "/practice/sheet";
+    }
+
+    /** @param samples its first cells that hold something */
+    record Column(int index, String name, String chosen, List<String> samples) { }
+
+    record StopRow(String day, String time, String spot, String fished, String strikes) { }
+
+    private LogImport.Read show(EventKey key, CsvTable table, Form form, Model model) {
+        EventData event = events.event(key);
+        Map<LogColumn, Integer> columns = columns(form, table.header().size());
+        Map<String, Hooks> hooks = new LinkedHashMap<>();
+        for (int i = 0; form.has("new/" + i); i++) {
+            hooks.put(form.value("new/" + i), form.choice("hooks/" + i, Hooks.class));
+        }
+        LogImport.Read read = LogImport.read(table, columns, event, form.units(), new LogImport.Options(!form.value("monthFirst").equals("day"),
+                form.value("weighed").equals("scale"), hooks, c -> !spots.freshCode(key, c).equals(c), batch(form.value("sheet"))));
+        model.addAttribute("form", form);
+        model.addAttribute("read", read);
+        model.addAttribute("rows", table.rows().size());
+        model.addAttribute("columns", IntStream.range(0, table.header().size()).mapToObj(i -> new Column(i, table.header().get(i), form.value("column/" + i),
+                table.rows().stream().map(r -> r.cells().get(i)).filter(c -> !c.isEmpty()).limit(ROWS_SHOWN).toList())).toList());
+        model.addAttribute("choices", LogColumn.values());
+        model.addAttribute("hooks", Hooks.values());
+        model.addAttribute("asksOrder", columns.containsKey(LogColumn.DATE)
+                && table.rows().stream().anyMatch(r -> CellText.isSlashed(r.cells().get(columns.get(LogColumn.DATE)))));
+        model.addAttribute("asksScale", columns.containsKey(LogColumn.SIZE) && !columns.containsKey(LogColumn.HOW));
+        model.addAttribute("problems", read.problems().stream().limit(PROBLEMS_SHOWN).map(LogController::words).toList());
+        model.addAttribute("remarks", read.remarks().stream().limit(PROBLEMS_SHOWN).map(LogController::words).toList());
+        model.addAttribute("stops", read.stops().stream().limit(STOPS_SHOWN).map(s -> {
+            String name = event.spot(s.spotId()).or(() -> read.newSpots().stream().filter(n -> n.id().equals(s.spotId())).findFirst()).orElseThrow().name();
+            List<Presentation> all = new java.util.ArrayList<>(event.presentations());
+            all.addAll(read.newPresentations());
+            String fished = s.presentations().stream().map(p -> all.stream().filter(a -> a.id().equals(p.presentationId())).findFirst().orElseThrow().name())
+                    .collect(Collectors.joining(", "));
+            return new StopRow(Dates.day(s.start().atZone(event.brief().timeZone()).toLocalDate()), Dates.clock(s.start(), event.brief().timeZone()) + "–"
+                    + Dates.clock(s.end(), event.brief().timeZone()), name, fished, strikes(s, form.units()));
+        }).toList());
+        return read;
+    }
+
+    private static String strikes(lochan.core.practice.PracticeStop stop, Units units) {
+        return stop.bites().isEmpty() ? "none" : stop.bites().stream().map(b -> b.outcome().code() + (b.size() == null ? "" : " "
+                + PracticeDay.shown(b.size(), units))).collect(Collectors.joining(" · "));
+    }
+
+    private static String words(LogImport.Problem p) {
+        if (p.rows().isEmpty()) {
+            return p.message();
+        }
+        String rows = p.rows().stream().limit(ROWS_NAMED).map(String::valueOf).collect(Collectors.joining(", "));
+        return (p.rows().size() == 1 ? "Row " : "Rows ") + rows + (p.rows().size() > ROWS_NAMED ? " and " + (p.rows().size() - ROWS_NAMED) + " more" : "") + ": "
+                + p.message();
+    }
+}
