@@ -1,7 +1,9 @@
 -- Changes with every write to spots and practice, to a number not used before: what was read under one revision is good as long as it stands.
 ALTER TABLE event ADD COLUMN revision BIGINT NOT NULL DEFAULT 0;
 
+-- A stop has one of its own, for it and its strikes.
 ALTER TABLE stop
+    ADD COLUMN revision      BIGINT NOT NULL DEFAULT 0,
     ADD COLUMN clarity_trend VARCHAR(10),
     ADD COLUMN wind_from_deg DOUBLE,
     ADD COLUMN surface       VARCHAR(8),

@@ -2,6 +2,7 @@ package lochan.core.rate;
 
 import java.util.List;
 import lochan.core.Assumptions;
+import lochan.core.practice.Bite;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
@@ -16,18 +17,23 @@ public record LandingChance(double alpha, double beta) {
 
     public static LandingChance of(Presentation presentation, List<PracticeStop> stops, Assumptions.Landing a) {
         double prior = presentation.hooks().priorLanding(a);
-        double landed = count(presentation, stops, true);
-        double notLanded = count(presentation, stops, false);
+        int landed = 0;
+        int notLanded = 0;
+        for (PracticeStop stop : stops) {
+            for (Bite bite : stop.bites()) {
+                if (bite.outcome().triesLanding() && presentation.id().equals(stop.presentationOf(bite))) {
+                    if (bite.outcome() == Outcome.LANDED) {
+                        landed++;
+                    } else {
+                        notLanded++;
+                    }
+                }
+            }
+        }
         return new LandingChance(a.priorStrikes() * prior + landed, a.priorStrikes() * (1 - prior) + notLanded);
     }
 
     public double mean() {
         return alpha / (alpha + beta);
-    }
-
-    private static long count(Presentation presentation, List<PracticeStop> stops, boolean landed) {
-        return stops.stream().flatMap(stop -> stop.bites().stream()
-                .filter(b -> presentation.id().equals(stop.presentationOf(b)))
-                .filter(b -> b.outcome().triesLanding() && (b.outcome() == Outcome.LANDED) == landed)).count();
     }
 }

@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import lochan.core.Assumptions;
 import lochan.core.evidence.Bin;
 import lochan.core.evidence.Slice;
@@ -29,7 +30,7 @@ public final class DayModel {
     private final List<Bin> bins;
     private final List<Slice> slices;
     private final Map<String, Spot> spots = new LinkedHashMap<>();
-    private final Map<Integer, StrikeRates> rates = new HashMap<>();
+    private final Map<Integer, StrikeRates> rates = new ConcurrentHashMap<>();
     private final Map<String, LandingChance> landing = new HashMap<>();
     private final SpeciesMix mix;
     private final SizeModel sizes;

@@ -119,8 +119,10 @@ class BriefRepository {
         return db.select(EVENT.REVISION).from(EVENT).where(is(key)).fetchSingle().value1();
     }
 
-    void changeRevision(EventKey key) {
-        db.update(EVENT).set(EVENT.REVISION, ThreadLocalRandom.current().nextLong()).where(is(key)).execute();
+    long changeRevision(EventKey key) {
+        long revision = ThreadLocalRandom.current().nextLong();
+        db.update(EVENT).set(EVENT.REVISION, revision).where(is(key)).execute();
+        return revision;
     }
 
     List<BoatRun> runs(EventKey key) {

@@ -19,8 +19,8 @@ public class EventRevisions {
         return repository.revision(key);
     }
 
-    /** Says that something was written. */
-    public void change(EventKey key) {
-        repository.changeRevision(key);
+    /** Says that something was written; gives the new revision. */
+    public long change(EventKey key) {
+        return repository.changeRevision(key);
     }
 }

@@ -50,6 +50,7 @@ class LogController {
     private static final int PROBLEMS_SHOWN = 50;
     private static final int ROWS_NAMED = 8;
     private static final int CODE_LENGTH = 8;
+    private static final int MOST_KEPT = 4 * CsvTable.MOST_BYTES;
 
     private final Practice practice;
     private final Spots spots;
@@ -57,7 +58,8 @@ class LogController {
     private final Accounts accounts;
 
     /** Sheets being looked at; they are forgotten an hour after they were last. */
-    private final Cache<Sent, CsvTable> sheets = Caffeine.newBuilder().maximumSize(20).expireAfterAccess(Duration.ofHours(1)).build();
+    private final Cache<Sent, byte[]> sheets = Caffeine.newBuilder().maximumWeight(MOST_KEPT).weigher((Sent s, byte[] file) -> file.length)
+            .expireAfterAccess(Duration.ofHours(1)).build();
 
     private record Sent(EventKey key, String token) { }
 
@@ -87,14 +89,25 @@ class LogController {
     @PostMapping("/events/{eventId}/practice/sheet")
     String read(EventKey key, @RequestParam MultipartFile file, Model model) throws IOException {
         try {
-            CsvTable table = CsvTable.read(file.getInputStream().readNBytes(CsvTable.MOST_BYTES + 1));
+            byte[] bytes = file.getInputStream().readNBytes(CsvTable.MOST_BYTES + 1);
+            CsvTable table = CsvTable.read(bytes);
             String token = UUID.randomUUID().toString().substring(0, CODE_LENGTH);
-            sheets.put(new Sent(key, token), table);
+            sheets.put(new Sent(key, token), bytes);
             show(key, table, guessed(table, token, accounts.units(key.accountId())), model);
         } catch (CsvException e) {
             model.addAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken; nothing was changed: " + e.getMessage() + ".");
         }
         return "practice/sheet";
+    }
+
+    /** The table sent before; null when it is no longer kept. */
+    private CsvTable sent(EventKey key, String token) {
+        byte[] bytes = sheets.getIfPresent(new Sent(key, token));
+        try {
+            return bytes == null ? null : CsvTable.read(bytes);
+        } catch (CsvException e) {
+            throw new IllegalStateException("a file read before reads no more", e);
+        }
     }
 
     private static Form guessed(CsvTable table, String token, Units units) {
@@ -122,7 +135,7 @@ class LogController {
     @PostMapping("/events/{eventId}/practice/sheet/columns")
     String columns(EventKey key, @RequestParam Map<String, String> fields, Model model, RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
-        CsvTable table = sheets.getIfPresent(new Sent(key, form.value("sheet")));
+        CsvTable table = sent(key, form.value("sheet"));
         if (table == null) {
             return gone(key, flash);
         }
@@ -135,7 +148,7 @@ class LogController {
     @Transactional
     public String take(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
-        CsvTable table = sheets.getIfPresent(new Sent(key, form.value("sheet")));
+        CsvTable table = sent(key, form.value("sheet"));
         if (table == null) {
             return gone(key, flash);
         }

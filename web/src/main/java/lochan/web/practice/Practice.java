@@ -32,14 +32,16 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Practice {
 
-    private static final int EVENTS_KEPT = 20;
+    private static final int EVENTS_KEPT = 8;
+    /** More stops than these are quicker read all together. */
+    private static final int FEW = 100;
 
     private final PracticeRepository repository;
     private final EventRevisions revisions;
     private final Clock clock;
 
-    /** All practice of an event, as it stood at a revision. */
-    private record AsOf(long revision, List<LoggedStop> stops) { }
+    /** All practice of an event, as it stood at a revision, with those of its stops. */
+    private record AsOf(long revision, Map<String, Long> revisions, List<LoggedStop> stops) { }
 
     private final Cache<EventKey, AsOf> latest = Caffeine.newBuilder().maximumSize(EVENTS_KEPT).build();
 
@@ -79,15 +81,25 @@ public class Practice {
         repository.add(key, stops);
     }
 
-    /** All stops; they are read anew only after something was written. */
+    /** All stops; only those are read anew that were written since. */
     List<LoggedStop> logged(EventKey key) {
         long revision = revisions.of(key);
         AsOf known = latest.getIfPresent(key);
         if (known == null || known.revision() != revision) {
-            known = new AsOf(revision, List.copyOf(repository.stops(key)));
+            known = readAnew(key, revision, known == null ? new AsOf(revision, Map.of(), List.of()) : known);
             latest.put(key, known);
         }
         return known.stops();
+    }
+
+    /** Revisions are read before what they are of: what is written meanwhile is then read again the next time. */
+    private AsOf readAnew(EventKey key, long revision, AsOf before) {
+        Map<String, Long> now = repository.revisions(key);
+        Map<String, LoggedStop> stops = before.stops().stream().collect(Collectors.toMap(l -> l.stop().id(), l -> l));
+        List<String> changed = now.keySet().stream().filter(code -> !now.get(code).equals(before.revisions().get(code))).toList();
+        List<LoggedStop> fresh = changed.size() > FEW ? repository.stops(key) : repository.stops(key, changed);
+        fresh.forEach(l -> stops.put(l.stop().id(), l));
+        return new AsOf(revision, now, now.keySet().stream().map(stops::get).filter(Objects::nonNull).toList());
     }
 
     LoggedStop logged(EventKey key, String stop) {

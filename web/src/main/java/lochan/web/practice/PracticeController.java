@@ -5,6 +5,7 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
@@ -29,6 +30,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
 import lochan.web.page.Dates;
 import lochan.web.page.Undo;
+import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -54,12 +56,13 @@ class PracticeController {
         this.accounts = accounts;
     }
 
+    /** @param date a day to show in full besides the latest */
     @GetMapping("/events/{eventId}/practice")
-    String practice(EventKey key, Model model) {
-        return practicePage(key, new Form(accounts.units(key.accountId())), model);
+    String practice(EventKey key, @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate date, Model model) {
+        return practicePage(key, new Form(accounts.units(key.accountId())), date, model);
     }
 
-    private String practicePage(EventKey key, Form pad, Model model) {
+    private String practicePage(EventKey key, Form pad, LocalDate date, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
         List<LoggedStop> stops = practice.logged(key);
@@ -67,7 +70,9 @@ class PracticeController {
         model.addAttribute("data", event);
         model.addAttribute("open", open.orElse(null));
         model.addAttribute("freshCode", UUID.randomUUID().toString());
-        model.addAttribute("days", PracticeDay.of(event, stops.stream().map(LoggedStop::stop).filter(s -> s.end() != null).toList(), units));
+        List<PracticeDay> days = PracticeDay.of(event, stops.stream().map(LoggedStop::stop).filter(s -> s.end() != null).toList(), date, units);
+        model.addAttribute("days", days.stream().filter(d -> !d.stops().isEmpty()).toList());
+        model.addAttribute("earlier", days.stream().filter(d -> d.stops().isEmpty()).toList());
         model.addAttribute("hooks", Hooks.values());
         model.addAttribute("fishedLast", stops.isEmpty() ? Set.of() : fished(stops.getLast()));
         open.ifPresent(stop -> openPage(stop, event, stops, pad, units, model));
@@ -175,7 +180,7 @@ class PracticeController {
         checkNames(form, event);
         if (!form.ok() || !isCode(code)) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return practicePage(key, form, model);
+            return practicePage(key, form, null, model);
         }
         practice.addBite(key, stop, new LoggedBite(code, bite.orElseThrow()));
         Undo.offer(flash, switch (bite.orElseThrow().outcome()) {

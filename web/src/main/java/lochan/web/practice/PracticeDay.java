@@ -16,23 +16,37 @@ import lochan.core.practice.PresentationTime;
 import lochan.core.quantity.Units;
 import lochan.web.page.Dates;
 
-/** A day of practice as its page shows it, the latest first. */
+/**
+ * A day of practice as its page shows it.
+ *
+ * @param stops its stops; empty for a day that is only named
+ */
 record PracticeDay(LocalDate date, String title, String hoursFished, int strikes, List<Row> stops) {
+
+    /** As many days are shown in full. */
+    private static final int LATEST = 3;
 
     record Row(String code, String spot, String time, String length, String presentations, Map<Outcome, Long> outcomes, String sizes,
                boolean countsForNothing) { }
 
-    static List<PracticeDay> of(EventData event, List<PracticeStop> stops, Units units) {
+    /**
+     * All days, the latest first; the latest ones and one more in full.
+     *
+     * @param chosen the one more; null: none
+     */
+    static List<PracticeDay> of(EventData event, List<PracticeStop> stops, LocalDate chosen, Units units) {
         ZoneId zone = event.brief().timeZone();
         TreeMap<LocalDate, List<PracticeStop>> days = new TreeMap<>(java.util.Comparator.reverseOrder());
         stops.forEach(s -> days.computeIfAbsent(s.start().atZone(zone).toLocalDate(), d -> new ArrayList<>()).add(s));
-        return days.entrySet().stream().map(e -> day(e.getKey(), e.getValue(), event, zone, units)).toList();
+        List<LocalDate> full = days.keySet().stream().limit(LATEST).toList();
+        return days.entrySet().stream().map(e -> day(e.getKey(), e.getValue(), full.contains(e.getKey()) || e.getKey().equals(chosen), event, zone, units))
+                .toList();
     }
 
-    private static PracticeDay day(LocalDate date, List<PracticeStop> stops, EventData event, ZoneId zone, Units units) {
+    private static PracticeDay day(LocalDate date, List<PracticeStop> stops, boolean full, EventData event, ZoneId zone, Units units) {
         Duration fished = stops.stream().filter(s -> s.end() != null).map(s -> Duration.between(s.start(), s.end()))
                 .reduce(Duration.ZERO, Duration::plus);
-        List<Row> rows = stops.stream().sorted(java.util.Comparator.comparing(PracticeStop::start)).map(s -> row(s, event, zone, units)).toList();
+        List<Row> rows = !full ? List.of() : stops.stream().sorted(java.util.Comparator.comparing(PracticeStop::start)).map(s -> row(s, event, zone, units)).toList();
         return new PracticeDay(date, Dates.longDay(date), length(fished), stops.stream().mapToInt(s -> s.bites().size()).sum(), rows);
     }
 

@@ -9,9 +9,11 @@ import static lochan.web.db.Tables.STOP_PRESENTATION;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import lochan.core.Coded;
 import lochan.core.event.Species;
 import lochan.core.practice.Bite;
@@ -47,8 +49,10 @@ import org.springframework.stereotype.Repository;
 @Repository
 class PracticeRepository {
 
-    private final DSLContext db;
+    /** As many stops are written in one go as fit well into memory with their strikes. */
+    private static final int STOPS_AT_ONCE = 50;
 
+    private final DSLContext db;
     private final EventRevisions revisions;
 
     PracticeRepository(DSLContext db, EventRevisions revisions) {
@@ -106,7 +110,28 @@ class PracticeRepository {
     }
 
     Optional<LoggedStop> stop(EventKey key, String code) {
-        return stops(key, STOP.CODE.eq(code).and(STOP.DELETED_AT.isNull())).stream().findFirst();
+        return stops(key, List.of(code)).stream().findFirst();
+    }
+
+    List<LoggedStop> stops(EventKey key, Collection<String> codes) {
+        return stops(key, STOP.CODE.in(codes).and(STOP.DELETED_AT.isNull()));
+    }
+
+    /** The revision of each stop by its code, in the order they were logged. */
+    Map<String, Long> revisions(EventKey key) {
+        return db.select(STOP.CODE, STOP.REVISION).from(STOP).join(SPOT).on(SPOT.EVENT_ID.eq(STOP.EVENT_ID), SPOT.CODE.eq(STOP.SPOT_CODE))
+                .where(stopIn(key)).and(STOP.DELETED_AT.isNull()).and(SPOT.DELETED_AT.isNull()).orderBy(STOP.ORDINAL).fetchMap(STOP.CODE, STOP.REVISION);
+    }
+
+    /** Says that stops or their strikes were written. */
+    private void touch(EventKey key, Condition which) {
+        long revision = revisions.change(key);
+        db.update(STOP).set(STOP.REVISION, revision).where(stopIn(key)).and(which).execute();
+    }
+
+    /** The stop of a strike. */
+    private static Condition holds(EventKey key, String bite) {
+        return STOP.CODE.in(DSL.select(BITE.STOP_CODE).from(BITE).where(biteIn(key)).and(BITE.CODE.eq(bite)));
     }
 
     private List<LoggedStop> stops(EventKey key, Condition which) {
@@ -163,22 +188,32 @@ class PracticeRepository {
 
     /** Adds stops with all that hangs on them. */
     void add(EventKey key, List<PracticeStop> stops) {
-        revisions.change(key);
+        long revision = revisions.change(key);
         int next = next(STOP, STOP.ORDINAL, stopIn(key));
-        List<TableRecord<?>> rows = new ArrayList<>();
-        for (PracticeStop stop : stops) {
-            rows.add(filled(stop).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next++).setCode(stop.id()));
-            rows.addAll(presentationRows(key, stop));
-            for (int i = 0; i < stop.bites().size(); i++) {
-                rows.add(filled(stop.bites().get(i)).setEventId(key.eventId()).setAccountId(key.accountId()).setStopCode(stop.id())
-                        .setOrdinal(i).setCode(stop.id().length() > 50 ? java.util.UUID.randomUUID().toString() : stop.id() + "/" + i));
+        for (int from = 0; from < stops.size(); from += STOPS_AT_ONCE) {
+            List<TableRecord<?>> rows = new ArrayList<>();
+            List<PracticeStop> some = stops.subList(from, Math.min(from + STOPS_AT_ONCE, stops.size()));
+            for (PracticeStop stop : some) {
+                rows.add(filled(stop).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next++).setCode(stop.id())
+                        .setRevision(revision));
             }
+            some.forEach(stop -> rows.addAll(presentationRows(key, stop)));
+            some.forEach(stop -> rows.addAll(biteRows(key, stop)));
+            db.batchInsert(rows).execute();
         }
-        db.batchInsert(rows).execute();
+    }
+
+    private List<TableRecord<?>> biteRows(EventKey key, PracticeStop stop) {
+        List<TableRecord<?>> rows = new ArrayList<>();
+        for (Bite bite : stop.bites()) {
+            rows.add(filled(bite).setEventId(key.eventId()).setAccountId(key.accountId()).setStopCode(stop.id()).setOrdinal(rows.size())
+                    .setCode(stop.id().length() > 50 ? UUID.randomUUID().toString() : stop.id() + "/" + rows.size()));
+        }
+        return rows;
     }
 
     void update(EventKey key, PracticeStop stop) {
-        revisions.change(key);
+        touch(key, STOP.CODE.eq(stop.id()));
         db.update(STOP).set(filled(stop)).where(stopIn(key)).and(STOP.CODE.eq(stop.id())).execute();
         db.deleteFrom(STOP_PRESENTATION).where(STOP_PRESENTATION.EVENT_ID.eq(key.eventId()))
                 .and(STOP_PRESENTATION.ACCOUNT_ID.eq(key.accountId())).and(STOP_PRESENTATION.STOP_CODE.eq(stop.id())).execute();
@@ -218,26 +253,26 @@ class PracticeRepository {
 
     /** Takes a strike to another stop, behind those there. */
     void moveBite(EventKey key, String bite, String toStop) {
-        revisions.change(key);
+        touch(key, holds(key, bite).or(STOP.CODE.eq(toStop)));
         int next = next(BITE, BITE.ORDINAL, biteIn(key).and(BITE.STOP_CODE.eq(toStop)));
         db.update(BITE).set(BITE.STOP_CODE, toStop).set(BITE.ORDINAL, next).where(biteIn(key)).and(BITE.CODE.eq(bite)).execute();
     }
 
     /** Adds a bite unless one of that code is there already. */
     void addBite(EventKey key, String stopCode, LoggedBite bite) {
-        revisions.change(key);
+        touch(key, STOP.CODE.eq(stopCode));
         int next = next(BITE, BITE.ORDINAL, biteIn(key).and(BITE.STOP_CODE.eq(stopCode)));
         db.insertInto(BITE).set(filled(bite.bite()).setEventId(key.eventId()).setAccountId(key.accountId()).setStopCode(stopCode)
                 .setOrdinal(next).setCode(bite.code())).onDuplicateKeyIgnore().execute();
     }
 
     void updateBite(EventKey key, LoggedBite bite) {
-        revisions.change(key);
+        touch(key, holds(key, bite.code()));
         db.update(BITE).set(filled(bite.bite())).where(biteIn(key)).and(BITE.CODE.eq(bite.code())).execute();
     }
 
     boolean setBiteDeleted(EventKey key, String code, Instant at) {
-        revisions.change(key);
+        touch(key, holds(key, code));
         return db.update(BITE).set(BITE.DELETED_AT, at).where(biteIn(key)).and(BITE.CODE.eq(code)).execute() == 1;
     }
 

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
-import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.evidence.Bin;
 import lochan.core.practice.PracticeStop;
@@ -41,8 +40,10 @@ class StandingsController {
 
     private final EventBook events;
     private final Accounts accounts;
+    private final DayModels dayModels;
 
-    StandingsController(EventBook events, Accounts accounts) {
+    StandingsController(EventBook events, Accounts accounts, DayModels dayModels) {
+        this.dayModels = dayModels;
         this.events = events;
         this.accounts = accounts;
     }
@@ -51,7 +52,7 @@ class StandingsController {
     String standings(EventKey key, @RequestParam(defaultValue = "1") int day, @RequestParam(required = false) String at,
                      @RequestParam(defaultValue = "rate") String sort, Model model) {
         EventData event = events.event(key);
-        DayModel dayModel = new DayModel(event, Math.clamp(day, 1, event.brief().days().size()), Assumptions.DEFAULTS);
+        DayModel dayModel = dayModels.of(key, event, day);
         int bin = bin(dayModel, at);
         String order = ORDERS.containsKey(sort) ? sort : "rate";
         List<StandingsRow> rows = new Standings(dayModel, bin).rows().stream()
@@ -71,7 +72,7 @@ class StandingsController {
 
     private static void choices(DayModel day, int bin, Model model) {
         ZoneId zone = day.event().brief().timeZone();
-        model.addAttribute("data", day.event());
+        model.addAttribute("days", day.event().brief().days());
         model.addAttribute("day", day.day());
         model.addAttribute("dayNames", day.event().brief().days().stream().map(d -> Dates.day(d.date())).toList());
         model.addAttribute("at", clock(day.bins().get(bin), zone));
@@ -101,7 +102,7 @@ class StandingsController {
         if (event.spot(spot).isEmpty() || event.presentation(presentation).isEmpty()) {
             throw new NotThereException();
         }
-        DayModel dayModel = new DayModel(event, Math.clamp(day, 1, event.brief().days().size()), Assumptions.DEFAULTS);
+        DayModel dayModel = dayModels.of(key, event, day);
         int bin = bin(dayModel, at);
         Standings standings = new Standings(dayModel, bin);
         StandingsRow row = standings.rows().stream().filter(r -> r.cell().equals(cell)).findFirst().orElseThrow(NotThereException::new);

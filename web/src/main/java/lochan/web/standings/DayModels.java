@@ -1,0 +1,44 @@
+package lochan.web.standings;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.List;
+import lochan.core.Assumptions;
+import lochan.core.eventdata.EventData;
+import lochan.core.scenario.DayModel;
+import lochan.web.brief.EventKey;
+import org.springframework.stereotype.Component;
+
+/** What practice says of a competition day, reckoned anew only when something it rests on has changed. */
+@Component
+public class DayModels {
+
+    private static final int KEPT = 8;
+
+    private final Cache<OfDay, DayModel> models = Caffeine.newBuilder().maximumSize(KEPT).build();
+
+    private record OfDay(EventKey key, int day) { }
+
+    /**
+     * @param event the event as it stands
+     * @param day   competition day; one the event does not have is taken as the nearest
+     */
+    public DayModel of(EventKey key, EventData event, int day) {
+        int there = Math.clamp(day, 1, event.brief().days().size());
+        DayModel known = models.getIfPresent(new OfDay(key, there));
+        if (known == null || !restsOnTheSame(known.event(), event)) {
+            known = new DayModel(event, there, Assumptions.DEFAULTS);
+            models.put(new OfDay(key, there), known);
+        }
+        return known;
+    }
+
+    /** Plans, competition, marks and runs of the boat say nothing of what practice says. */
+    private static boolean restsOnTheSame(EventData a, EventData b) {
+        return basis(a).equals(basis(b));
+    }
+
+    private static List<Object> basis(EventData e) {
+        return List.of(e.brief(), e.spots(), e.presentations(), e.stops(), e.forecast());
+    }
+}
