@@ -1,12 +1,14 @@
 package lochan.core.standings;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
+import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.evidence.Slice;
@@ -17,13 +19,14 @@ import lochan.core.rate.Cell;
 import lochan.core.rate.Pattern;
 import lochan.core.scenario.DayModel;
 import lochan.core.size.SizeModel;
+import lochan.core.water.Spot;
 
 /**
  * What one day of practice taught: the standings of a competition day with all practice up to that evening against those without the day
  * itself.
  *
  * @param patterns  patterns fished that day, those that changed most first
- * @param cells     presentations at spots fished that day, those that changed most first
+ * @param cells     presentations at spots that were fished that day or moved by it, those that changed most first
  * @param unsized   spots with strikes that day, three or more in all, and not one size ever
  * @param guesses   fish both guessed and weighed that day
  * @param guessBias how far the angler's guesses run over the scale, ln, by all that is known that evening
@@ -32,22 +35,55 @@ public record EveningReview(LocalDate date, List<Change<Pattern>> patterns, List
                             SizeModel.Predictive guessBias) {
 
     private static final int ENOUGH_STRIKES = 3;
+    /** Changes smaller than this, ln, are no news. */
+    private static final double NEWS = 0.05;
+    /** A blank says something when at least as many strikes were expected: where nothing has changed it comes one time in seven. */
+    private static final double EXPECTED_TO_DIE = 2;
 
     /**
-     * How the strike rate of something changed.
+     * How the strike rate of something changed. With the same weights before and after, nothing but the day's own fishing can have moved it.
      *
      * @param before     strikes per line-hour by what was known that morning
      * @param after      the same that evening
-     * @param lineHours  effort of the day
-     * @param strikes    strikes of the day
+     * @param rankBefore place in the standings that morning, from 1; 0: it had none
+     * @param rankAfter  the same that evening
+     * @param fished     whether it was itself fished that day
+     * @param by         what moved it, most effort first: its own fishing; where it was not fished, that of its pattern, else of its
+     *                   presentation; empty: the day as a whole
      */
-    public record Change<T>(T of, double before, double after, double lineHours, double strikes) {
+    public record Change<T>(T of, double before, double after, int rankBefore, int rankAfter, boolean fished, List<Effort> by) {
+
+        public Change {
+            by = List.copyOf(by);
+        }
 
         /** ln of after over before: above 0 it gained. */
         public double gain() {
             return Math.log(after / before);
         }
+
+        public boolean isNews() {
+            return Math.abs(gain()) > NEWS;
+        }
+
+        /** Effort of the day behind the change, line-hours. */
+        public double lineHours() {
+            return by.stream().mapToDouble(Effort::lineHours).sum();
+        }
+
+        /** Strikes of the day behind the change. */
+        public double strikes() {
+            return by.stream().mapToDouble(Effort::strikes).sum();
+        }
+
+        /** Whether it was fished without a strike where several were to be expected. */
+        public boolean died() {
+            return fished && strikes() == 0 && before * lineHours() >= EXPECTED_TO_DIE;
+        }
     }
+
+    /** Fishing of the day: a presentation at a spot, line-hours and strikes. */
+    public record Effort(Cell cell, double lineHours, double strikes) { }
 
     /** A fish guessed first, then weighed, g. */
     public record Guess(double guessGrams, double scaleGrams) { }
@@ -68,19 +104,21 @@ public record EveningReview(LocalDate date, List<Change<Pattern>> patterns, List
         EventData evening = until(event, date.plusDays(1));
         DayModel after = new DayModel(evening, day, assumptions);
         DayModel before = new DayModel(until(event, date), day, assumptions);
-        List<Slice> slices = after.slices().stream().filter(s -> s.date().equals(date)).toList();
-        Set<Cell> cells = new LinkedHashSet<>();
-        Set<Pattern> patterns = new LinkedHashSet<>();
-        for (Slice s : slices) {
-            Cell cell = new Cell(s.spotId(), s.presentationId());
-            cells.add(cell);
-            patterns.add(after.pattern(cell));
-        }
-        return new EveningReview(date,
-                changes(patterns, p -> before.rates(bin).patternMean(p), p -> after.rates(bin).patternMean(p), slices, after, true),
-                changes(cells, c -> before.rates(bin).rate(c, before.pattern(c)).mean(), c -> after.rates(bin).rate(c, after.pattern(c)).mean(), slices,
-                        after, false),
-                unsized(evening, date), guesses(evening, date), after.sizes().guessBias());
+        List<Effort> efforts = efforts(after, date);
+        ToDoubleFunction<Cell> cellBefore = c -> before.rates(bin).rate(c, before.pattern(c)).mean();
+        ToDoubleFunction<Cell> cellAfter = c -> after.rates(bin).rate(c, after.pattern(c)).mean();
+        ToDoubleFunction<Pattern> patternBefore = p -> before.rates(bin).patternMean(p);
+        ToDoubleFunction<Pattern> patternAfter = p -> after.rates(bin).patternMean(p);
+        Ranks<Cell> cells = new Ranks<>(ranks(before.cells(), cellBefore), ranks(after.cells(), cellAfter));
+        Ranks<Pattern> patterns = new Ranks<>(ranks(patterns(before), patternBefore), ranks(patterns(after), patternAfter));
+        List<Change<Pattern>> ofPatterns = patterns(after).stream().filter(p -> efforts.stream().anyMatch(e -> after.pattern(e.cell()).equals(p)))
+                .map(p -> patterns.change(p, patternBefore, patternAfter, true, efforts.stream().filter(e -> after.pattern(e.cell()).equals(p)).toList()))
+                .toList();
+        List<Change<Cell>> ofCells = efforts.isEmpty() ? List.of() : after.cells().stream().map(c -> {
+            boolean fished = efforts.stream().anyMatch(e -> e.cell().equals(c));
+            return cells.change(c, cellBefore, cellAfter, fished, behind(c, efforts, after));
+        }).filter(c -> c.fished() || c.isNews()).toList();
+        return new EveningReview(date, sorted(ofPatterns), sorted(ofCells), unsized(evening, date), guesses(evening, date), after.sizes().guessBias());
     }
 
     private static EventData until(EventData event, LocalDate end) {
@@ -91,19 +129,43 @@ public record EveningReview(LocalDate date, List<Change<Pattern>> patterns, List
         return stop.start().atZone(event.brief().timeZone()).toLocalDate();
     }
 
-    private static <T> List<Change<T>> changes(Set<T> of, ToDoubleFunction<T> before, ToDoubleFunction<T> after, List<Slice> slices, DayModel model,
-                                               boolean byPattern) {
-        List<Change<T>> changes = new ArrayList<>();
-        for (T key : of) {
-            List<Slice> own = slices.stream().filter(s -> {
-                Cell cell = new Cell(s.spotId(), s.presentationId());
-                return key.equals(byPattern ? model.pattern(cell) : cell);
-            }).toList();
-            changes.add(new Change<>(key, before.applyAsDouble(key), after.applyAsDouble(key), own.stream().mapToDouble(Slice::effortLineHours).sum(),
-                    own.stream().mapToDouble(Slice::strikes).sum()));
+    /** The day's fishing by spot and presentation, most effort first. */
+    private static List<Effort> efforts(DayModel model, LocalDate date) {
+        Map<Cell, List<Slice>> slices = model.slices().stream().filter(s -> s.date().equals(date))
+                .collect(Collectors.groupingBy(s -> new Cell(s.spotId(), s.presentationId()), LinkedHashMap::new, Collectors.toList()));
+        return slices.entrySet().stream().map(e -> new Effort(e.getKey(), e.getValue().stream().mapToDouble(Slice::effortLineHours).sum(),
+                e.getValue().stream().mapToDouble(Slice::strikes).sum())).sorted(Comparator.comparingDouble(Effort::lineHours).reversed()).toList();
+    }
+
+    /** What moved a cell. */
+    private static List<Effort> behind(Cell cell, List<Effort> efforts, DayModel model) {
+        List<Predicate<Cell>> nearer = List.of(cell::equals, c -> model.pattern(c).equals(model.pattern(cell)),
+                c -> c.presentationId().equals(cell.presentationId()));
+        return nearer.stream().map(near -> efforts.stream().filter(e -> near.test(e.cell())).toList()).filter(l -> !l.isEmpty()).findFirst().orElse(List.of());
+    }
+
+    private static List<Pattern> patterns(DayModel model) {
+        return model.cells().stream().map(model::pattern).distinct().toList();
+    }
+
+    private static <T> Map<T, Integer> ranks(List<T> all, ToDoubleFunction<T> rate) {
+        Map<T, Double> rates = new LinkedHashMap<>();
+        all.forEach(t -> rates.put(t, rate.applyAsDouble(t)));
+        Map<T, Integer> ranks = new HashMap<>();
+        all.stream().sorted(Comparator.comparingDouble((T t) -> rates.get(t)).reversed()).forEach(t -> ranks.put(t, ranks.size() + 1));
+        return ranks;
+    }
+
+    /** Places in the standings that morning and that evening. */
+    private record Ranks<T>(Map<T, Integer> before, Map<T, Integer> after) {
+
+        Change<T> change(T of, ToDoubleFunction<T> rateBefore, ToDoubleFunction<T> rateAfter, boolean fished, List<Effort> by) {
+            return new Change<>(of, rateBefore.applyAsDouble(of), rateAfter.applyAsDouble(of), before.getOrDefault(of, 0), after.getOrDefault(of, 0), fished, by);
         }
-        changes.sort(Comparator.comparingDouble((Change<T> c) -> Math.abs(c.gain())).reversed());
-        return changes;
+    }
+
+    private static <T> List<Change<T>> sorted(List<Change<T>> changes) {
+        return changes.stream().sorted(Comparator.comparingDouble((Change<T> c) -> Math.abs(c.gain())).reversed()).toList();
     }
 
     private static List<String> unsized(EventData event, LocalDate date) {
@@ -112,7 +174,7 @@ public record EveningReview(LocalDate date, List<Change<Pattern>> patterns, List
             List<Bite> bites = there.stream().flatMap(s -> s.bites().stream()).toList();
             return bites.size() >= ENOUGH_STRIKES && bites.stream().allMatch(b -> b.size() == null)
                     && there.stream().anyMatch(s -> dateOf(event, s).equals(date) && !s.bites().isEmpty());
-        }).map(lochan.core.water.Spot::id).toList();
+        }).map(Spot::id).toList();
     }
 
     private static List<Guess> guesses(EventData event, LocalDate date) {

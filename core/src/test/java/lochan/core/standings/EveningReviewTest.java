@@ -59,6 +59,34 @@ class EveningReviewTest {
         assertThat(review.cells()).isSortedAccordingTo((a, b) -> Double.compare(Math.abs(b.gain()), Math.abs(a.gain())));
     }
 
+    /** Grass 2 and 3 are of the class of grass 1, where the day was fished: nine strikes in an hour, or none in three. */
+    @Test
+    void aChangeNamesTheFishingBehindItAndAPatternThatGaveNothingDied() {
+        EventData event = with(Sample.stop("good", "grass-1", "06-04T08:00", "06-04T09:00", List.of("swim-jig"), strikes(9, null)));
+        EveningReview review = review(event);
+        List<Cell> kin = event.spots().stream().filter(s -> s.placeClass().equals("grass-edge") && !s.id().equals("grass-1"))
+                .map(s -> new Cell(s.id(), "swim-jig")).toList();
+        EveningReview.Effort hour = new EveningReview.Effort(new Cell("grass-1", "swim-jig"), 1, 9);
+
+        assertThat(kin).isNotEmpty();
+        assertThat(review.cells()).filteredOn(c -> kin.contains(c.of())).isNotEmpty().allSatisfy(c -> {
+            assertThat(c.fished()).isFalse();
+            assertThat(c.isNews()).isTrue();
+            assertThat(c.gain()).isPositive();
+            assertThat(c.by()).containsExactly(hour);
+        });
+        assertThat(review.cells()).filteredOn(EveningReview.Change::fished).singleElement().satisfies(c -> {
+            assertThat(c.by()).containsExactly(hour);
+            assertThat(c.rankAfter()).isEqualTo(1);
+        });
+        EveningReview blank = review(with(Sample.stop("blank", "grass-1", "06-04T08:00", "06-04T11:00", List.of("swim-jig"))));
+        assertThat(blank.patterns()).singleElement().satisfies(c -> {
+            assertThat(c.before() * 3).as("strikes expected").isGreaterThan(2);
+            assertThat(c.died()).isTrue();
+        });
+        assertThat(review.patterns()).noneMatch(EveningReview.Change::died);
+    }
+
     @Test
     void theEveningsStandingsAreTheModelsOwnAndTomorrowIsNotKnownYet() {
         EventData event = with(Sample.stop("good", "ledge-1", "06-04T08:00", "06-04T09:00", List.of("swim-jig"), strikes(4, null)));

@@ -57,6 +57,21 @@ final class ConditionWords {
         return String.join(BETWEEN, words);
     }
 
+    /** Temperature, wind and sky alone; what nobody noted is left out. */
+    static List<String> sky(Conditions c, Units units) {
+        List<String> words = new ArrayList<>();
+        if (c.waterTempC() != null) {
+            words.add(units.temperature(c.waterTempC()));
+        }
+        if (c.windMps() != null) {
+            words.add(joined(c.signs().windFromDeg() == null ? "wind" : DirectionText.words(c.signs().windFromDeg()), units.speed(c.windMps())));
+        }
+        if (c.sky() != null) {
+            words.add(c.sky().code());
+        }
+        return words;
+    }
+
     private static String joined(String... parts) {
         return String.join(" ", java.util.Arrays.stream(parts).filter(java.util.Objects::nonNull).toList());
     }

@@ -5,12 +5,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.TreeSet;
 import lochan.core.Assumptions;
+import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.planning.NextCheck;
 import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Units;
-import lochan.core.rate.Cell;
-import lochan.core.rate.Pattern;
 import lochan.core.standings.EveningReview;
 import lochan.core.water.PlaceClass;
 import lochan.web.account.Accounts;
@@ -28,8 +27,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class ReviewController {
 
-    /** Changes smaller than this share of the rate are no news. */
-    private static final double NEWS = 0.05;
     private static final int MOST_ROWS = 12;
     /** Half an ounce. */
     private static final double LEAST_WORTH_G = 14;
@@ -43,9 +40,6 @@ class ReviewController {
         this.events = events;
         this.accounts = accounts;
     }
-
-    /** A changed row in words. */
-    record Row(String what, String before, String after, boolean gained, boolean news, String effort) { }
 
     record GuessRow(String guess, String scale, String off) { }
 
@@ -65,8 +59,10 @@ class ReviewController {
             EveningReview review = EveningReview.of(event, shown, 1, 0, Assumptions.DEFAULTS);
             model.addAttribute("dayTitle", Dates.longDay(shown));
             model.addAttribute("band", DayBand.of(stops, event, units));
-            model.addAttribute("patterns", review.patterns().stream().limit(MOST_ROWS).map(c -> row(words(c.of(), event), c)).toList());
-            model.addAttribute("cells", review.cells().stream().limit(MOST_ROWS).map(c -> row(words(c.of(), event), c)).toList());
+            model.addAttribute("patterns", review.patterns().stream().limit(MOST_ROWS).map(c -> ChangeRow.ofPattern(c, event)).toList());
+            model.addAttribute("cells", review.cells().stream().limit(MOST_ROWS).map(c -> ChangeRow.ofCell(c, event)).toList());
+            CompetitionDay first = event.brief().days().getFirst();
+            model.addAttribute("ratesFor", Dates.clock(first.start(), event.brief().timeZone()) + " on " + Dates.day(first.date()));
             model.addAttribute("unsized", review.unsized().stream().map(id -> event.spot(id).orElseThrow().name()).toList());
             model.addAttribute("guesses", review.guesses().stream().map(g -> new GuessRow(units.weight(g.guessGrams()), units.weight(g.scaleGrams()),
                     String.format(Locale.ROOT, "%+d%%", Math.round(100 * (g.guessGrams() / g.scaleGrams() - 1))))).toList());
@@ -99,7 +95,7 @@ class ReviewController {
         String why = (tried ? "Fished before, and still open" : l.untriedOfKind() == 1 ? "The only " + kind + " where it was never fished"
                 : "One of " + l.untriedOfKind() + " marked places of this kind (" + kind + ") where it was never fished")
                 + "; no strike in half an hour: " + Math.round(100 * l.chanceOfNothing()) + "%.";
-        return new LookRow(words(l.cell(), event), l.grams() < LEAST_WORTH_G ? "next to nothing" : units.weight(l.grams()) + " on " + day, why);
+        return new LookRow(ChangeRow.words(l.cell(), event), l.grams() < LEAST_WORTH_G ? "next to nothing" : units.weight(l.grams()) + " on " + day, why);
     }
 
     @PostMapping("/events/{eventId}/practice/next")
@@ -116,18 +112,5 @@ class ReviewController {
 
     private static LocalDate dateOf(PracticeStop stop, EventData event) {
         return stop.start().atZone(event.brief().timeZone()).toLocalDate();
-    }
-
-    private static String words(Pattern p, EventData event) {
-        return event.presentation(p.presentationId()).orElseThrow().name() + " on " + PlaceClass.words(p.placeClass());
-    }
-
-    private static String words(Cell c, EventData event) {
-        return event.presentation(c.presentationId()).orElseThrow().name() + " at " + event.spot(c.spotId()).orElseThrow().name();
-    }
-
-    private static Row row(String what, EveningReview.Change<?> c) {
-        return new Row(what, String.format(Locale.ROOT, "%.1f", c.before()), String.format(Locale.ROOT, "%.1f", c.after()), c.gain() > 0,
-                Math.abs(c.gain()) > NEWS, String.format(Locale.ROOT, "%.0f strikes in %.1f h", c.strikes(), c.lineHours()));
     }
 }

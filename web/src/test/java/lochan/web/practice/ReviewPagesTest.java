@@ -19,7 +19,9 @@ class ReviewPagesTest {
 
         Visitor.Answer review = angler.get(event + "/practice/review");
 
-        assertThat(review.text()).contains("Thursday, 3 June").contains("Swim jig on grass edge").contains("▲ gained").contains("3 strikes in 1.0 h");
+        assertThat(review.text()).contains("Thursday, 3 June").contains("Swim jig on grass edge").contains("▲ gained").contains("3 strikes in 1.0 h,");
+        assertThat(review.texts(".day-band .largest")).containsExactly("3 lb 4 oz");
+        assertThat(review.texts(".day-band")).singleElement().asString().contains("66 °F");
         assertThat(review.page().select(".day-band .strike")).hasSize(3);
         assertThat(review.page().select(".day-band .strike.landed")).hasSize(2);
     }
@@ -38,7 +40,9 @@ class ReviewPagesTest {
         Visitor angler = demo.demoAngler();
         String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
 
-        assertThat(angler.get(event + "/practice/review?date=2027-06-03").text()).contains("Kestle Docks: one fish on the scale");
+        Visitor.Answer thursday = angler.get(event + "/practice/review?date=2027-06-03");
+        assertThat(thursday.texts("#cells ~ table td:first-child")).anySatisfy(why -> assertThat(why).contains("Not fished; its pattern at"));
+        assertThat(thursday.text()).contains("Kestle Docks: one fish on the scale");
         assertThat(angler.get(event + "/practice/review?date=2027-06-04").texts("#guesses ~ table tbody tr")).isNotEmpty();
     }
 }

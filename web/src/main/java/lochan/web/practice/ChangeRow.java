@@ -1,0 +1,90 @@
+package lochan.web.practice;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import lochan.core.eventdata.EventData;
+import lochan.core.rate.Cell;
+import lochan.core.rate.Pattern;
+import lochan.core.standings.EveningReview.Change;
+import lochan.core.standings.EveningReview.Effort;
+import lochan.core.water.PlaceClass;
+
+/**
+ * A change of the standings as the evening review tells it.
+ *
+ * @param place   "3 → 1" in the standings; empty where it had no place before
+ * @param verdict "▲ gained", "▼ lost" or "died"; empty for no news
+ * @param why     what moved it
+ */
+record ChangeRow(String what, String before, String after, String place, String verdict, String why) {
+
+    private static final int SPOTS_NAMED = 3;
+
+    static ChangeRow ofPattern(Change<Pattern> c, EventData event) {
+        String name = event.presentation(c.of().presentationId()).orElseThrow().name() + " on " + PlaceClass.words(c.of().placeClass());
+        boolean single = c.by().size() == 1;
+        return row(name, c, sum(c) + (single ? " at " + spot(c.by().getFirst(), event) : "") + expected(c) + (single ? ""
+                : ": " + listed(c.by(), e -> spot(e, event) + " " + strikes(e.strikes()) + " in " + hours(e.lineHours()))));
+    }
+
+    static ChangeRow ofCell(Change<Cell> c, EventData event) {
+        return row(words(c.of(), event), c, c.fished() ? fished(c) : moved(c, event));
+    }
+
+    /** A presentation at a spot. */
+    static String words(Cell c, EventData event) {
+        return event.presentation(c.presentationId()).orElseThrow().name() + " at " + event.spot(c.spotId()).orElseThrow().name();
+    }
+
+    private static ChangeRow row(String what, Change<?> c, String why) {
+        String verdict = c.died() ? "died" : !c.isNews() ? "" : c.gain() > 0 ? "▲ gained" : "▼ lost";
+        return new ChangeRow(what, tenth(c.before()), tenth(c.after()), c.rankBefore() == 0 || c.rankBefore() == c.rankAfter() ? String.valueOf(c.rankAfter())
+                : c.rankBefore() + " → " + c.rankAfter(), verdict, why);
+    }
+
+    private static String fished(Change<Cell> c) {
+        boolean against = c.isNews() && (c.strikes() > c.before() * c.lineHours()) != c.gain() > 0;
+        return sum(c) + expected(c) + (against ? "; the rest of its pattern did " + (c.gain() > 0 ? "better" : "worse") : "");
+    }
+
+    private static String moved(Change<Cell> c, EventData event) {
+        if (c.by().isEmpty()) {
+            return "Not fished; the day as a whole was " + (c.gain() > 0 ? "better" : "worse") + " than expected";
+        }
+        boolean samePattern = event.spot(c.by().getFirst().cell().spotId()).orElseThrow().placeClass()
+                .equals(event.spot(c.of().spotId()).orElseThrow().placeClass());
+        return "Not fished; " + (samePattern ? "its pattern at " : "its presentation at ")
+                + listed(c.by(), e -> spot(e, event) + ": " + strikes(e.strikes()) + " in " + hours(e.lineHours()));
+    }
+
+    private static String listed(List<Effort> by, Function<Effort, String> words) {
+        return by.stream().limit(SPOTS_NAMED).map(words).collect(Collectors.joining(", ")) + (by.size() > SPOTS_NAMED ? " and " + (by.size() - SPOTS_NAMED) + " more" : "");
+    }
+
+    private static String sum(Change<?> c) {
+        return strikes(c.strikes()) + " in " + hours(c.lineHours());
+    }
+
+    private static String expected(Change<?> c) {
+        return ", " + tenth(c.before() * c.lineHours()) + " expected";
+    }
+
+    private static String spot(Effort e, EventData event) {
+        return event.spot(e.cell().spotId()).orElseThrow().name();
+    }
+
+    private static String strikes(double strikes) {
+        long whole = Math.round(strikes);
+        return whole == 0 ? "no strike" : whole + (whole == 1 ? " strike" : " strikes");
+    }
+
+    private static String hours(double hours) {
+        return tenth(hours) + " h";
+    }
+
+    private static String tenth(double number) {
+        return String.format(Locale.ROOT, "%.1f", number);
+    }
+}
