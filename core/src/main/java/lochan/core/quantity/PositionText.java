@@ -16,6 +16,7 @@ import mil.nga.mgrs.utm.UTM;
  */
 public final class PositionText {
 
+    private static final int DECIMALS = 6;
     private static final String NUMBER = "(\\d+(?:\\.\\d+)?)";
     private static final String ANGLE = NUMBER + "\\s*°?(?:\\s*" + NUMBER + "\\s*['′]?(?:\\s*" + NUMBER + "\\s*[\"″]?)?)?";
     private static final String BETWEEN = "\\s*[,;]?\\s*";
@@ -32,6 +33,11 @@ public final class PositionText {
     private static final double BAND_S_TO = 40;
 
     private PositionText() { }
+
+    /** As an angler would type it: decimal degrees to a decimetre. */
+    public static String typed(Position position) {
+        return Units.plain(position.lat(), DECIMALS) + ", " + Units.plain(position.lon(), DECIMALS);
+    }
 
     public static Position read(String text) throws BadQuantityException {
         try {

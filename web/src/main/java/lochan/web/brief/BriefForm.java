@@ -20,6 +20,7 @@ import lochan.core.event.Penalties;
 import lochan.core.event.Position;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
+import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.web.form.Form;
@@ -97,7 +98,7 @@ final class BriefForm {
     }
 
     private static String position(Position p) {
-        return p.lat() + ", " + p.lon();
+        return PositionText.typed(p);
     }
 
     private static String clock(Instant time, ZoneId zone) {

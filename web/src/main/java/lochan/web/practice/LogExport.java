@@ -11,6 +11,7 @@ import lochan.core.practice.Bite;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
 import lochan.core.quantity.BadQuantityException;
+import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.core.water.Spot;
@@ -60,7 +61,7 @@ final class LogExport {
         explicit(form, LogColumn.VISIBILITY, QuantityText::metres, units.depth().code());
         explicit(form, LogColumn.WIND, QuantityText::mps, units.speed().code());
         explicit(form, LogColumn.BAIT_DEPTH, QuantityText::metres, units.depth().code());
-        return form.put(LogColumn.SPOT.code(), spot.name()).put(LogColumn.POSITION.code(), spot.position().lat() + ", " + spot.position().lon())
+        return form.put(LogColumn.SPOT.code(), spot.name()).put(LogColumn.POSITION.code(), PositionText.typed(spot.position()))
                 .put(LogColumn.PLACE_CLASS.code(), spot.placeClass()).put(LogColumn.FISHED.code(), String.join("; ", fished));
     }
 

@@ -3,6 +3,7 @@ package lochan.web.spot;
 import java.time.Instant;
 import java.util.Optional;
 import lochan.core.event.Position;
+import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.core.water.Mark;
@@ -16,7 +17,7 @@ final class MarkForm {
     private MarkForm() { }
 
     static Form of(Mark mark, Units units) {
-        Form form = new Form(units).put("position", mark.position().lat() + ", " + mark.position().lon()).put("spot", mark.spotId())
+        Form form = new Form(units).put("position", PositionText.typed(mark.position())).put("spot", mark.spotId())
                 .put("bottom", mark.bottom()).put("holding", mark.holding()).put("bait", mark.bait()).put("note", mark.note());
         form.put("fishDepthM", mark.fishDepthM(), mark.entered(), QuantityText::metres, units.typedDepth(mark.fishDepthM()));
         return form.put("waterDepthM", mark.waterDepthM(), mark.entered(), QuantityText::metres, units.typedDepth(mark.waterDepthM()));

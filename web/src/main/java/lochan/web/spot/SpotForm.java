@@ -2,6 +2,7 @@ package lochan.web.spot;
 
 import java.util.Optional;
 import lochan.core.event.Position;
+import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.core.water.Mark;
@@ -25,7 +26,7 @@ final class SpotForm {
 
     static Form of(Spot spot, Units units) {
         Form form = new Form(units);
-        form.put("name", spot.name()).put("position", spot.position().lat() + ", " + spot.position().lon())
+        form.put("name", spot.name()).put("position", PositionText.typed(spot.position()))
                 .put("placeClass", PlaceClass.words(spot.placeClass())).put("zone", spot.zone().code()).put("stock", spot.stock().code())
                 .put("crowdRisk", Math.round(PERCENT * spot.crowdRisk()));
         form.put("depthMinM", spot.depthMinM(), spot.entered(), QuantityText::metres, units.typedDepth(spot.depthMinM()));
@@ -36,7 +37,7 @@ final class SpotForm {
 
     /** What a mark tells of a spot there. */
     static Form of(Mark mark, Units units) {
-        Form form = empty(units).put("position", mark.position().lat() + ", " + mark.position().lon());
+        Form form = empty(units).put("position", PositionText.typed(mark.position()));
         Double depth = mark.waterDepthM() == null ? mark.fishDepthM() : mark.waterDepthM();
         if (depth != null) {
             form.put("zone", Zone.at(depth)).put("depthMaxM", units.typedDepth(depth));

@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -11,13 +12,18 @@ import java.util.Map;
 /** Headless Chromium as Debian ships it. */
 final class Browser implements AutoCloseable {
 
-    private static final double TIMEOUT_MILLIS = 10_000;
+    /** Long: machines that run many things at once are slow at times, and waiting costs only where something is wrong. */
+    private static final double TIMEOUT_MILLIS = 40_000;
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
 
     private final Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
     private final com.microsoft.playwright.Browser chromium = playwright.chromium().launch(new BrowserType.LaunchOptions()
             .setExecutablePath(CHROMIUM).setArgs(List.of("--no-sandbox", "--disable-dev-shm-usage", "--disable-gpu",
                     "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+
+    Browser() {
+        PlaywrightAssertions.setDefaultAssertionTimeout(TIMEOUT_MILLIS);
+    }
 
     /** A fresh window of a size, as of a new visitor. */
     Page window(int width, int height) {

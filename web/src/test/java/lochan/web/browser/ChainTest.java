@@ -3,7 +3,6 @@ package lochan.web.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -12,69 +11,29 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.UUID;
 import lochan.web.TestServers;
-import lochan.web.account.Accounts;
 import lochan.web.testing.RunningApp;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The whole way from a rule sheet to a culled bag, as an angler walks it on a laptop and on a phone. */
 @ExtendWith(TestServers.class)
-class ChainTest {
-
-    private static final String PASSWORD = "four words in a row";
-    private static Browser browser;
-
-    private final List<String> complaints = new ArrayList<>();
-    private Page page;
-
-    @BeforeAll
-    static void open() {
-        browser = new Browser();
-    }
-
-    @AfterAll
-    static void close() {
-        browser.close();
-    }
+class ChainTest extends Walk {
 
     @ParameterizedTest
     @CsvSource({"1280, 800", "390, 844"})
     void fromTheRuleSheetToTheCulledBag(int width, int height, RunningApp app) throws Exception {
-        String name = "walker " + UUID.randomUUID();
-        app.bean(Accounts.class).findOrMake(name, PASSWORD);
-        page = browser.window(width, height);
-        page.onConsoleMessage(m -> {
-            // A form with something wrong in it is answered with 422, which the browser notes.
-            if (m.type().equals("error") && !m.text().contains("status of 422")) {
-                complaints.add(m.text());
-            }
-        });
-
-        signIn(app, name);
+        signIn(app, width, height);
         brief();
         spots();
         practice();
         standings();
         plan();
-        assertThat(complaints).as("what the browser complained of").isEmpty();
+        nothingComplained();
         competition();
         exportAndImport();
-    }
-
-    private void signIn(RunningApp app, String name) {
-        page.navigate(app.address() + "/events");
-        looksRight("Sign in");
-        field("Name").fill(name);
-        field("Password").fill(PASSWORD);
-        button("Sign in").click();
-        looksRight("Events");
     }
 
     private void brief() {
@@ -203,29 +162,5 @@ class ChainTest {
             looksRight(station);
         }
         button("Daylight").click();
-    }
-
-    private void station(String name) {
-        page.locator(".stations").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name)).click();
-    }
-
-    private Locator field(String label) {
-        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
-    }
-
-    private static Page.GetByRoleOptions named(String name) {
-        return new Page.GetByRoleOptions().setName(name);
-    }
-
-    /** The page is the one expected, fits the window's width and has nothing that axe finds. */
-    private void looksRight(String title) {
-        assertThat(page).hasTitle(title + " · Lochan");
-        assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth")).as(title + " fits the window").isTrue();
-        assertThat(new AxeBuilder(page).analyze().getViolations()).as(title)
-                .allSatisfy(v -> org.assertj.core.api.Assertions.fail(v.getId() + ": " + v.getHelp() + " " + v.getNodes().stream().map(n -> n.getHtml()).toList()));
     }
 }

@@ -49,6 +49,16 @@ class WaterMapTest {
             page.getByLabel("From, ft").fill("12");
             assertThat(page.locator("[data-band-words]")).hasText(Pattern.compile("12 to 20 ft: [\\d.]+ acres"));
 
+            assertThat(page.locator("[data-map] path.closed")).isAttached();
+            Locator look = page.locator("section[aria-labelledby=looks] tbody tr").first();
+            int marked = page.locator("[data-map] .place").count();
+            look.getByRole(AriaRole.BUTTON).click();
+            assertThat(page.locator(".note")).containsText("is marked");
+            assertThat(page.locator("[data-map] .place")).hasCount(marked + 1);
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo")).click();
+            page.locator(".stations").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Water")).click();
+            assertThat(page.locator("[data-map] .place")).hasCount(marked);
+
             assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth")).isTrue();
             assertThat(new AxeBuilder(page).analyze().getViolations()).allSatisfy(v -> org.assertj.core.api.Assertions.fail(v.getId() + ": "
                     + v.getHelp() + " " + v.getNodes().stream().map(n -> n.getHtml()).toList()));

@@ -3,7 +3,6 @@ package lochan.web.practice;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
 import java.util.Map;
 import lochan.web.TestServers;
 import lochan.web.testing.Rules;
@@ -15,17 +14,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(TestServers.class)
 class TrackPagesTest {
 
-    /** 06:50 to 07:50 local time on the practice day at Reed Corner, a run, and twenty minutes elsewhere. */
-    private static String gpx() {
-        StringBuilder gpx = new StringBuilder("<gpx version=\"1.1\"><trk><trkseg>");
-        Instant start = Instant.parse("2027-06-03T12:50:00Z");
-        for (int s = 0; s < 5400; s += 5) {
-            double lat = s < 3600 ? 42.63 : s < 3900 ? 42.63 + (s - 3600) * 1e-4 : 42.66;
-            gpx.append("<trkpt lat=\"").append(lat).append("\" lon=\"-116.91\"><time>").append(start.plusSeconds(s)).append("</time></trkpt>");
-        }
-        return gpx + "</trkseg></trk></gpx>";
-    }
-
     private static Visitor.Answer send(Visitor angler, String event, String content) {
         angler.get(event + "/practice/track");
         return angler.upload(event + "/practice/track", "file", "day.gpx", content.getBytes(StandardCharsets.UTF_8));
@@ -36,7 +24,7 @@ class TrackPagesTest {
         Visitor angler = app.angler();
         String event = Rules.event(angler, "Tracked");
 
-        Visitor.Answer offered = send(angler, event, gpx());
+        Visitor.Answer offered = send(angler, event, Rules.track());
         assertThat(offered.texts("tbody tr")).hasSize(2).first().asString().contains("Thu 3 June").contains("06:50–07:50");
         assertThat(offered.value("0/spot")).isEqualTo("reed-corner");
         assertThat(offered.value("1/spot")).isEqualTo("+");
@@ -58,7 +46,7 @@ class TrackPagesTest {
         Visitor angler = app.angler();
         String event = Rules.practisedEvent(angler, "Mended");
 
-        Visitor.Answer offered = send(angler, event, gpx());
+        Visitor.Answer offered = send(angler, event, Rules.track());
         assertThat(offered.text()).contains("logged by hand 07:00–08:00, 3 strikes: its times are mended");
         Visitor.Answer taken = angler.post(event + "/practice/track/take", offered.form("form[action$=take]"));
 
@@ -79,7 +67,7 @@ class TrackPagesTest {
             angler.post(event + "/practice/bites/edit?stop=" + id + "&bite=" + bite[0], "outcome", "landed", "size", "2-0", "how", "scale", "at", bite[1]);
         }
 
-        Visitor.Answer offered = send(angler, event, gpx());
+        Visitor.Answer offered = send(angler, event, Rules.track());
         assertThat(offered.texts("tbody tr")).first().asString().contains("its times are mended");
         Visitor.Answer taken = angler.post(event + "/practice/track/take", offered.form("form[action$=take]"));
 
@@ -95,7 +83,7 @@ class TrackPagesTest {
         Map<String, String> stop = Rules.stop("reed-corner");
         stop.put("windMps", "4");
         angler.post(event + "/practice/stops/new", stop);
-        Visitor.Answer offered = send(angler, event, gpx());
+        Visitor.Answer offered = send(angler, event, Rules.track());
         assertThat(offered.text()).contains("How fast the boat ran").contains("under 5 mph");
         angler.post(event + "/practice/track/take", offered.form("form[action$=take]"));
 
@@ -113,8 +101,8 @@ class TrackPagesTest {
         Visitor angler = app.angler();
         String event = Rules.event(angler, "No track");
 
-        assertThat(send(angler, event, "<!DOCTYPE x>" + gpx()).texts(".note.trouble")).singleElement().asString().contains("day.gpx").contains("DOCTYPE");
-        assertThat(send(angler, event, gpx().substring(0, 4000)).texts(".note.trouble")).singleElement().asString().contains("no whole XML");
+        assertThat(send(angler, event, "<!DOCTYPE x>" + Rules.track()).texts(".note.trouble")).singleElement().asString().contains("day.gpx").contains("DOCTYPE");
+        assertThat(send(angler, event, Rules.track().substring(0, 4000)).texts(".note.trouble")).singleElement().asString().contains("no whole XML");
         assertThat(angler.get(event + "/practice").text()).contains("Nothing fished yet");
     }
 }

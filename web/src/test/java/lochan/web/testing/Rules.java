@@ -1,5 +1,6 @@
 package lochan.web.testing;
 
+import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
@@ -55,6 +56,17 @@ public final class Rules {
         fields.put("waterTempC", "66");
         fields.put("visibilityM", "4 ft");
         return fields;
+    }
+
+    /** A track: 06:50 to 07:50 local time on the practice day at Reed Corner, a run, and twenty minutes elsewhere. */
+    public static String track() {
+        StringBuilder gpx = new StringBuilder("<gpx version=\"1.1\"><trk><trkseg>");
+        Instant start = Instant.parse("2027-06-03T12:50:00Z");
+        for (int s = 0; s < 5400; s += 5) {
+            double lat = s < 3600 ? 42.63 : s < 3900 ? 42.63 + (s - 3600) * 1e-4 : 42.66;
+            gpx.append("<trkpt lat=\"").append(lat).append("\" lon=\"-116.91\"><time>").append(start.plusSeconds(s)).append("</time></trkpt>");
+        }
+        return gpx + "</trkseg></trk></gpx>";
     }
 
     /** Makes the event with one spot and gives its path. */

@@ -36,11 +36,22 @@ public record RunningApp(URI address, ApplicationContext context, Runnable stop)
 
     /** A signed-in angler with a new account. */
     public Visitor angler() {
+        return account().visitor();
+    }
+
+    /**
+     * A new account.
+     *
+     * @param visitor signed in to it
+     */
+    public record Account(String name, String password, Visitor visitor) { }
+
+    public Account account() {
         String name = "angler " + UUID.randomUUID();
         bean(Accounts.class).findOrMake(name, PASSWORD);
         Visitor visitor = visitor();
         visitor.post("/sign-in", "name", name, "password", PASSWORD);
-        return visitor;
+        return new Account(name, PASSWORD, visitor);
     }
 
     /** The demo angler, signed in. */
