@@ -6,10 +6,11 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import java.util.function.IntPredicate;
+import java.util.stream.Collectors;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
-import lochan.core.evidence.Bin;
 import lochan.core.plan.PlanStop;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
@@ -88,16 +89,20 @@ public final class NextCheck {
     /** The cells whose rate is least known against what they may bring: those with the highest upper end of their interval, none off limits. */
     public List<Cell> promising(int most) {
         DayModel now = new DayModel(event, day, assumptions);
-        int bin = now.bins().size() / 3;
+        int bin = bin(now);
         return now.cells().stream().filter(c -> !event.offLimits(now.spot(c.spotId()))).sorted(Comparator.comparingDouble((Cell c) -> {
             GammaRate rate = now.rates(bin).rate(c, now.pattern(c));
             return rate.quantile(0.9) - rate.mean();
         }).reversed()).limit(most).toList();
     }
 
+    /** The half hour that rates are told for: a third into the day. */
+    private static int bin(DayModel model) {
+        return model.bins().size() / 3;
+    }
+
     private Look look(Cell cell, Instant at, DayModel now, List<PlanStop> without) {
-        Bin bin = now.bins().get(now.bins().size() / 3);
-        GammaRate rate = now.rates(now.bins().indexOf(bin)).rate(cell, now.pattern(cell));
+        GammaRate rate = now.rates(bin(now)).rate(cell, now.pattern(cell));
         double effort = LOOK.toMinutes() / 60.0;
         double share = effort / (rate.rate() + effort);
         double chance = Math.exp(rate.shape() * Math.log1p(-share));
@@ -130,7 +135,8 @@ public final class NextCheck {
 
     private int untried(Cell cell, DayModel now) {
         String placeClass = now.spot(cell.spotId()).placeClass();
-        return (int) event.spots().stream().filter(s -> s.placeClass().equals(placeClass)).filter(s -> event.stops().stream()
-                .noneMatch(stop -> stop.spotId().equals(s.id()) && stop.presentations().stream().anyMatch(p -> p.presentationId().equals(cell.presentationId())))).count();
+        Set<String> tried = event.stops().stream().filter(s -> s.presentations().stream().anyMatch(p -> p.presentationId().equals(cell.presentationId())))
+                .map(PracticeStop::spotId).collect(Collectors.toSet());
+        return (int) event.spots().stream().filter(s -> s.placeClass().equals(placeClass) && !tried.contains(s.id())).count();
     }
 }

@@ -100,13 +100,12 @@ public final class StructureFinder {
         int[] near = new int[8];
         stack[0] = rise.top();
         int filled = 1;
-        boolean[] seen = onHump;
-        seen[rise.top()] = true;
+        onHump[rise.top()] = true;
         for (int next = 0; next < filled; next++) {
             grid.neighbours(stack[next], near);
             for (int n : near) {
-                if (n >= 0 && filled < stack.length && grid.depth(n) < rise.closingM() && !seen[n]) {
-                    seen[n] = true;
+                if (n >= 0 && filled < stack.length && grid.depth(n) < rise.closingM() && !onHump[n]) {
+                    onHump[n] = true;
                     stack[filled++] = n;
                 }
             }

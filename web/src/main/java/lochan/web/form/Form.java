@@ -12,6 +12,7 @@ import lochan.core.Violation;
 import lochan.core.event.Position;
 import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.PositionText;
+import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 
 /**
@@ -21,6 +22,7 @@ import lochan.core.quantity.Units;
 public final class Form {
 
     private static final double SAME = 1e-6;
+    private static final double DEEPEST_M = 300;
     private static final String YES = "yes";
     private static final String NO = "no";
 
@@ -118,6 +120,22 @@ public final class Form {
         } catch (BadQuantityException e) {
             error(name, e.getMessage());
             return null;
+        }
+    }
+
+    /** A depth in metres of 0 to 300; null when empty or wrong. */
+    public Double depth(String name, String label) {
+        Double depth = quantity(name, QuantityText::metres);
+        if (depth != null && !(depth >= 0 && depth <= DEEPEST_M)) {
+            error(name, label + " is at “" + value(name) + "”: expected 0 to 980 ft (300 m).");
+        }
+        return depth;
+    }
+
+    /** Adds an error when fish are told to be deeper than the water they are in. */
+    public void checkAboveBottom(String name, Double fishM, Double waterM) {
+        if (fishM != null && waterM != null && fishM > waterM) {
+            error(name, "The fish is deeper than the water: exchange them.");
         }
     }
 

@@ -33,7 +33,6 @@ import lochan.web.form.Form;
 /** Stops and bites as forms, and back. */
 final class StopForm {
 
-    private static final double DEEPEST_M = 300;
     private static final int LONGEST_WORDS = 80;
 
     private StopForm() { }
@@ -122,21 +121,13 @@ final class StopForm {
         if (boats != null && (boats < 0 || boats > 1000)) {
             form.error("boatsNear", "Boats near is " + boats + ": expected 0 to 1000.");
         }
-        Double bait = depth(form, "baitDepthM", "The bait");
+        Double bait = form.depth("baitDepthM", "The bait");
         Boolean baitSeen = form.truth("baitSeen");
         Signs signs = new Signs(form.choice("clarityTrend", ClarityTrend.class), form.quantity("windFromDeg", DirectionText::read),
                 form.choice("surface", Surface.class), form.truth("recentFront"), form.choice("levelTrend", LevelTrend.class),
                 form.choice("current", Current.class), baitSeen == null && bait != null ? Boolean.TRUE : baitSeen, bait);
         return new Conditions(temperature, visibility, wind, form.choice("sky", Sky.class), boats, signs,
                 form.entered("waterTempC", "visibilityM", "windMps", "windFromDeg", "baitDepthM"));
-    }
-
-    private static Double depth(Form form, String name, String label) {
-        Double depth = form.quantity(name, QuantityText::metres);
-        if (depth != null && !(depth >= 0 && depth <= DEEPEST_M)) {
-            form.error(name, label + " is at “" + form.value(name) + "”: expected 0 to 980 ft (300 m).");
-        }
-        return depth;
     }
 
     static Form of(Bite bite, ZoneId zone, Units units) {
@@ -155,11 +146,9 @@ final class StopForm {
     }
 
     private static BiteNotes notes(Form form) {
-        Double fish = depth(form, "fishDepthM", "The fish");
-        Double water = depth(form, "waterDepthM", "The bottom");
-        if (fish != null && water != null && fish > water) {
-            form.error("fishDepthM", "The fish is deeper than the water: exchange them.");
-        }
+        Double fish = form.depth("fishDepthM", "The fish");
+        Double water = form.depth("waterDepthM", "The bottom");
+        form.checkAboveBottom("fishDepthM", fish, water);
         return new BiteNotes(form.words("retrieve", "The retrieve", LONGEST_WORDS), fish, water, form.choice("struck", Struck.class),
                 form.words("onRig", "The place on the rig", LONGEST_WORDS), form.entered("fishDepthM", "waterDepthM"));
     }

@@ -12,7 +12,6 @@ import lochan.web.form.Form;
 /** A mark as a form, and back. */
 final class MarkForm {
 
-    private static final double DEEPEST_M = 300;
 
     private MarkForm() { }
 
@@ -26,24 +25,14 @@ final class MarkForm {
     /** @return the mark; empty when something is wrong, which then stands beside its field */
     static Optional<Mark> read(Form form, String id, Instant at) {
         Position position = SeenPlace.read(form);
-        Double fish = depth(form, "fishDepthM", "The fish");
-        Double water = depth(form, "waterDepthM", "The bottom");
-        if (fish != null && water != null && fish > water) {
-            form.error("fishDepthM", "The fish is deeper than the water: exchange them.");
-        }
+        Double fish = form.depth("fishDepthM", "The fish");
+        Double water = form.depth("waterDepthM", "The bottom");
+        form.checkAboveBottom("fishDepthM", fish, water);
         Mark.Bottom bottom = form.choice("bottom", Mark.Bottom.class);
         Mark.Holding holding = form.choice("holding", Mark.Holding.class);
         Boolean bait = form.truth("bait");
         String note = form.words("note", "The note", Mark.LONGEST_NOTE);
         return form.ok() ? Optional.of(new Mark(id, at, position, form.has("spot") ? form.value("spot") : null, fish, water, bottom, bait, holding, note,
                 form.entered("fishDepthM", "waterDepthM"))) : Optional.empty();
-    }
-
-    private static Double depth(Form form, String name, String label) {
-        Double depth = form.quantity(name, QuantityText::metres);
-        if (depth != null && !(depth >= 0 && depth <= DEEPEST_M)) {
-            form.error(name, label + " is at “" + form.value(name) + "”: expected 0 to 980 ft (300 m).");
-        }
-        return depth;
     }
 }
