@@ -2,6 +2,8 @@ package lochan.web.browser;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
@@ -15,6 +17,12 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class Screenshots {
 
     private static final String EVENT = "Two Arms Open";
+    private static final String SHEET = """
+            Date,Place,From,To,Lure,Result,Weight,Water temp,Remarks
+            6/2/2027,Sill Ledge,15:10,15:55,Drop shot,landed,2-6,68,
+            ,,,,Drop shot,missed,,,
+            6/2/2027,Pale Hump,16:10,16:50,Blade bait,landed,3-1,69,new bait
+            """;
 
     private final Path folder = Path.of(System.getProperty("lochan.screenshots", "."));
     private String address;
@@ -40,9 +48,15 @@ class Screenshots {
         page.getByText("on the water").waitFor();
         shoot(page, "water");
         view(page, event, "spots");
+        page.navigate(event + "/spots/marks");
+        shoot(page, "marks");
         view(page, event, "practice");
         page.navigate(event + "/practice/review");
         shoot(page, "review");
+        page.navigate(event + "/practice/sheet");
+        page.locator("#file").setInputFiles(new FilePayload("log.csv", "text/csv", SHEET.getBytes(StandardCharsets.UTF_8)));
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read it").setExact(true)).click();
+        shoot(page, "sheet");
         view(page, event, "standings");
         page.locator("tbody a").first().click();
         shoot(page, "evidence");

@@ -94,9 +94,12 @@ class EventFileTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "\"struck\": \"fall\" | \"struck\": \"upwards\" | expected one of bottom, suspended, fall", "\"windFromDeg\": 200 | \"windFromDeg\": 400 | /windFromDeg: found 400",
-        "\"holding\": \"on top\" | \"holding\": 3 | /marks/0/holding", "\"spot\": \"pale-hump\",\n   \"fishDepthM\" | \"spot\": \"nowhere\",\n   \"fishDepthM\" | /marks/0/spot: found \"nowhere\"",
-        "\"bait\": true | \"bait\": \"some\" | /marks/0/bait", "\"clarityTrend\": \"clearing\" | \"clarityTrend\": \"clear\" | expected one of clearing, steady, muddying"})
+        "\"struck\": \"fall\" | \"struck\": \"upwards\" | expected one of bottom, suspended, fall",
+        "\"windFromDeg\": 200 | \"windFromDeg\": 400 | /windFromDeg: found 400",
+        "\"holding\": \"on top\" | \"holding\": 3 | /marks/0/holding",
+        "\"spot\": \"pale-hump\",\\n   \"fishDepthM\" | \"spot\": \"nowhere\",\\n   \"fishDepthM\" | /marks/0/spot: found \"nowhere\"",
+        "\"bait\": true | \"bait\": \"some\" | /marks/0/bait",
+        "\"clarityTrend\": \"clearing\" | \"clarityTrend\": \"clear\" | expected one of clearing, steady, muddying"})
     void aWrongNoteIsRefusedWithItsPlace(String right, String wrong, String message) throws IOException {
         String json = Files.readString(DEMO);
         String broken = json.replaceFirst(java.util.regex.Pattern.quote(right.replace("\\n", "\n")), wrong.replace("\\n", "\n"));
