@@ -42,7 +42,7 @@ class SheetPagesTest {
         Map<String, String> fields = read.form("form[action$=columns]");
         fields.putAll(Map.of("weighed", "scale", "hooks/0", "treble"));
         Visitor.Answer again = angler.post(event + "/practice/sheet/columns", fields);
-        assertThat(again.texts("tbody tr")).last().asString().contains("14:00–14:30").contains("none");
+        assertThat(again.texts("section[aria-labelledby=taken] tbody tr")).last().asString().contains("14:00–14:30").contains("none");
         Visitor.Answer taken = take(angler, event, again);
 
         assertThat(taken.text()).contains("2 stops with 2 strikes taken from the sheet, 1 presentation added.").contains("05:30–06:15").contains("Rock crawler treble hooks");
