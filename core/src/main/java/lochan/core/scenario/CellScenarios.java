@@ -6,6 +6,9 @@ import lochan.core.size.Survival;
 /** One cell in all scenarios of a set. */
 public final class CellScenarios {
 
+    private static final int PROFILED = 512;
+    private static final double TINY = 1e-3;
+
     private final Cell cell;
     private final int bins;
     /** Strikes per hour by scenario, then bin: looked up far more often than drawn. */
@@ -14,6 +17,8 @@ public final class CellScenarios {
     private final double[] mix;
     private final float[][] meanLnGrams;
     private final double decay;
+    /** Landed legal fish heavier than each x of one strike, by scenario; null until first asked for, the same whoever asks. */
+    private final float[][] profiles;
 
     CellScenarios(Cell cell, QuantileCurve[] curves, double[] rateScore, double[] rateFactor, double[] landing, double[] mix,
                   float[][] meanLnGrams, double decay) {
@@ -29,6 +34,7 @@ public final class CellScenarios {
         this.mix = mix;
         this.meanLnGrams = meanLnGrams;
         this.decay = decay;
+        this.profiles = new float[landing.length <= PROFILED ? landing.length : 0][];
     }
 
     public Cell cell() {
@@ -59,11 +65,39 @@ public final class CellScenarios {
 
     /** Expected strikes when I would have been had of undiminished fish: n(I) = ln(1 + d·I)/d ({@code model.md} §6). */
     public double strikes(double undiminished) {
-        return undiminished == 0 ? 0 : Math.log1p(decay * undiminished) / decay;
+        double x = decay * undiminished;
+        // The plain logarithm is far quicker, and as exact where x is not tiny.
+        return (x > TINY ? Math.log(1 + x) : Math.log1p(x)) / decay;
     }
 
     /** Adds the landed legal fish heavier than x of some strikes to each x of the grid. */
     public void addLanded(double[] sum, double strikes, int scenario, Survival survival) {
+        if (landing.length <= PROFILED) {
+            float[] profile = profile(scenario, survival);
+            for (int i = 0; i < sum.length; i++) {
+                sum[i] += strikes * profile[i];
+            }
+        } else {
+            addSpecies(sum, strikes, scenario, survival);
+        }
+    }
+
+    /** The same of one strike, kept: plans are tried on small sets many times. */
+    private float[] profile(int scenario, Survival survival) {
+        float[] profile = profiles[scenario];
+        if (profile == null) {
+            double[] one = new double[Survival.weights()];
+            addSpecies(one, 1, scenario, survival);
+            profile = new float[one.length];
+            for (int i = 0; i < one.length; i++) {
+                profile[i] = (float) one[i];
+            }
+            profiles[scenario] = profile;
+        }
+        return profile;
+    }
+
+    private void addSpecies(double[] sum, double strikes, int scenario, Survival survival) {
         double landed = strikes * landing[scenario];
         for (int k = 0; k < mix.length; k++) {
             survival.addTo(sum, landed * mix[k], k, meanLnGrams[k][scenario]);

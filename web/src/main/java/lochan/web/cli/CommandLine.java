@@ -21,6 +21,8 @@ import lochan.core.event.Format;
 import lochan.core.plan.Plan;
 import lochan.core.planning.PlanValuer;
 import lochan.core.scenario.DayModel;
+import lochan.core.search.Orienteering;
+import lochan.core.search.TourSearch;
 import lochan.core.scenario.ScenarioSet;
 import lochan.core.structure.StructureFinder;
 import lochan.web.eventfile.EventFileException;
@@ -29,12 +31,12 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * {@code rank}, {@code value}, {@code bag}, {@code runs}, {@code structure} and {@code track}: JSON on standard output, messages on standard error; exit 0, or 2 with one line for a bad
- * file or option.
+ * {@code rank}, {@code value}, {@code route}, {@code bag}, {@code runs}, {@code structure} and {@code track}: JSON on standard output, messages on
+ * standard error; exit 0, or 2 with one line for a bad file or option.
  */
 public final class CommandLine {
 
-    public static final Set<String> COMMANDS = Set.of("rank", "value", "bag", "runs", "structure", "track");
+    public static final Set<String> COMMANDS = Set.of("rank", "value", "route", "bag", "runs", "structure", "track");
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int BAD_INPUT = 2;
@@ -43,6 +45,10 @@ public final class CommandLine {
     /** With stratified draws 4 000 hold a two-hour value to 1 %. */
     private static final int RANK_SCENARIOS = 4_000;
     private static final int VALUE_SCENARIOS = 10_000;
+    private static final double MOST_SECONDS = 3600;
+    private static final double ROUTE_SECONDS = 2;
+    /** So many rounds are asked for as a slow machine does in its time: the same seed then gives the same route on all others. */
+    private static final double ROUTE_ROUNDS_PER_SECOND = 200;
     private static final int LEAST_SIMULATED_DAYS = 100_000;
 
     private final PrintStream out;
@@ -60,11 +66,13 @@ public final class CommandLine {
             JsonNode answer = switch (arguments[0]) {
                 case "rank" -> rank(Options.parse(rest, Map.of("--day", 1, "--at", 1, "--scenarios", 1, "--seed", 1)));
                 case "value" -> value(Options.parse(rest, Map.of("--plan", 1, "--scenarios", 1, "--seed", 1, "--bag", 0)));
+                case "route" -> route(Options.parse(rest, Map.of("--seconds", 1, "--seed", 1)));
                 case "runs" -> RunsAnswer.json(read(Options.parse(rest, Map.of()).file()));
                 case "structure" -> structure(Options.parse(rest, Map.of("--crs", 1, "--band", 2, "--prominence", 1)));
                 case "track" -> track(Options.parse(rest, Map.of("--event", 1)));
                 case "bag" -> bag(Options.parse(rest, Map.of()));
-                default -> throw new UsageException("unknown command " + arguments[0] + ": expected one of rank, value, bag, runs, structure, track, demo, serve");
+                default -> throw new UsageException("unknown command " + arguments[0]
+                        + ": expected one of rank, value, route, bag, runs, structure, track, demo, serve");
             };
             out.println(JSON.writerWithDefaultPrettyPrinter().writeValueAsString(answer));
             return 0;
@@ -113,6 +121,14 @@ public final class CommandLine {
         ScenarioSet scenarios = new ScenarioSet(model, options.whole("--scenarios", VALUE_SCENARIOS, 1, MOST_SCENARIOS), options.seed());
         Bag bag = BagLog.replay(event.brief(), options.has("--bag") ? event.competition() : List.of()).bag(plan.day());
         return ValueAnswer.json(new PlanValuer(scenarios, bag).value(plan.stops(), LEAST_SIMULATED_DAYS), model);
+    }
+
+    private JsonNode route(Options options) throws UsageException {
+        Orienteering problem = RouteAnswer.read(options.file());
+        double seconds = options.has("--seconds") ? options.number("--seconds", 0, 0, MOST_SECONDS) : ROUTE_SECONDS;
+        long deadline = System.nanoTime() + (long) (1e9 * seconds);
+        TourSearch search = new TourSearch(problem, List.of(), options.seed());
+        return RouteAnswer.json(problem, search.rounds((int) (seconds * ROUTE_ROUNDS_PER_SECOND), i -> i == 0 || System.nanoTime() < deadline).best());
     }
 
     private JsonNode bag(Options options) throws UsageException {

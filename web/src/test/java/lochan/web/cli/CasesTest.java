@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -53,6 +54,20 @@ class CasesTest {
         }
         softly.assertAll();
         assertThat(expected.path("checks").size() + expected.path("bagRows").size()).as("the case checks something").isPositive();
+    }
+
+    /** Best known scores of the first set of Tsiligirides (1984). */
+    @ParameterizedTest
+    @CsvSource({"10, 15", "40, 155", "60, 225", "85, 285"})
+    void theRouteReachesThePublishedOptimum(int budget, double score) {
+        Path file = FOLDER.resolve("orienteering/tsiligirides-1-budget-" + budget + ".txt");
+
+        JsonNode answer = answer(List.of("route", file.toString(), "--seconds", "4", "--seed", "1"));
+
+        assertThat(answer.get("score").asDouble()).isEqualTo(score);
+        assertThat(answer.get("length").asDouble()).isLessThanOrEqualTo(budget + 1e-9);
+        assertThat(answer.get("path").get(0).asInt()).isZero();
+        assertThat(answer.get("path").get(answer.get("path").size() - 1).asInt()).isEqualTo(1);
     }
 
     private static JsonNode answer(List<String> arguments) {

@@ -1,0 +1,294 @@
+package lochan.core.planning;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import lochan.core.Assumptions;
+import lochan.core.event.Brief;
+import lochan.core.event.CompetitionDay;
+import lochan.core.event.Position;
+import lochan.core.evidence.Bin;
+import lochan.core.plan.PlanStop;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.rate.Cell;
+import lochan.core.scenario.CellScenarios;
+import lochan.core.scenario.DayModel;
+import lochan.core.scenario.ScenarioSet;
+import lochan.core.search.Tours;
+import lochan.core.search.Visit;
+import lochan.core.water.Runs;
+
+/**
+ * A competition day as tours: items are cells that may be fished, then stops that are locked as they stand. A step is one of the grid's.
+ * A stop begins on the grid, after the run and settling; no stop lies in hours marked for lightning; the boat is back by check-in less the
+ * margin.
+ */
+final class DayTours implements Tours {
+
+    private static final int[] STAYS_MINUTES = {15, 30, 60, 120};
+    private static final double MILLIS_PER_HOUR = 3_600_000;
+    private static final int PROMISE_SCENARIOS = 32;
+    private static final int MOST_VISITS_OF_ONE = 2;
+    private static final long UNREACHABLE = Long.MAX_VALUE / 4;
+
+    private final PlanValuer valuer;
+    private final List<Cell> cells;
+    private final List<PlanStop> locked;
+    private final Stance stance;
+    private final int scenarios;
+    private final Double targetGrams;
+    private final Instant start;
+    private final long grid;
+    private final long backBy;
+    private final int shortest;
+    private final int[] stays;
+    private final long[] binEnds;
+    private final long[][] lightning;
+    private final int[] placeOf;
+    private final CellScenarios[] drawn;
+    private final PlanValuer.Fishing fishing = new PlanValuer.Fishing(64);
+    private final long[][] runs;
+    private final long[] home;
+    private final double[] promises;
+
+    /** Tours are asked for what is left of them and then what they are worth: the times of the last one are kept. */
+    private List<Visit> timed = List.of();
+    private long[] times = {};
+
+    /**
+     * @param cells     what may be fished
+     * @param locked    stops that stay as they are
+     * @param scenarios so many of the set are looked at
+     */
+    DayTours(ScenarioSet set, List<Cell> cells, List<PlanStop> locked, Stance stance, int scenarios, RunTable table) {
+        DayModel model = set.model();
+        Brief brief = model.event().brief();
+        CompetitionDay day = brief.day(model.day());
+        Assumptions.Planning planning = model.assumptions().planning();
+        this.valuer = new PlanValuer(set);
+        this.cells = List.copyOf(cells);
+        this.locked = List.copyOf(locked);
+        this.stance = stance;
+        this.scenarios = Math.min(scenarios, set.count());
+        this.targetGrams = brief.targetGrams();
+        this.start = day.start();
+        this.grid = Duration.ofMinutes(planning.gridMinutes()).toMillis();
+        this.backBy = millis(day.checkIn()) - Duration.ofMinutes(planning.checkInMarginMinutes()).toMillis();
+        this.shortest = planning.minDwellMinutes() / planning.gridMinutes();
+        this.stays = Arrays.stream(STAYS_MINUTES).map(m -> Math.max(shortest, m / planning.gridMinutes())).distinct().toArray();
+        this.binEnds = model.bins().stream().mapToLong(b -> millis(b.end())).toArray();
+        this.lightning = model.event().forecast().stream().filter(f -> Boolean.TRUE.equals(f.lightning()))
+                .map(f -> new long[] {millis(f.from()), millis(f.to())}).toArray(long[][]::new);
+        this.placeOf = new int[items()];
+        this.drawn = new CellScenarios[items()];
+        for (int i = 0; i < placeOf.length; i++) {
+            placeOf[i] = table.place(cell(i).spotId());
+            drawn[i] = set.cell(cell(i));
+        }
+        this.runs = table.millis();
+        this.home = table.home();
+        this.promises = new double[cells.size()];
+        for (int i = 0; i < promises.length; i++) {
+            promises[i] = promised(i, model.bins());
+        }
+    }
+
+    private long millis(Instant time) {
+        return Duration.between(start, time).toMillis();
+    }
+
+    private Cell cell(int item) {
+        if (item < cells.size()) {
+            return cells.get(item);
+        }
+        PlanStop stop = locked.get(item - cells.size());
+        return new Cell(stop.spotId(), stop.presentationId());
+    }
+
+    /** What an hour there is worth at its better time of the day, sharpened: most cells are never worth a stop. */
+    private double promised(int item, List<Bin> bins) {
+        double best = 0;
+        for (int bin : new int[] {0, bins.size() / 2}) {
+            List<Schedule.Segment> hour = List.of(new Schedule.Segment(cells.get(item), bin, 1));
+            best = Math.max(best, stance.score(valuer.outcomes(hour, Math.min(PROMISE_SCENARIOS, scenarios), stance.needsSpread()), targetGrams));
+        }
+        return best * best * best;
+    }
+
+    @Override
+    public int items() {
+        return cells.size() + locked.size();
+    }
+
+    @Override
+    public int[] stays(int item) {
+        return stays.clone();
+    }
+
+    @Override
+    public int shortestStay(int item) {
+        return shortest;
+    }
+
+    @Override
+    public boolean isFixed(int item) {
+        return item >= cells.size();
+    }
+
+    @Override
+    public boolean mayJoin(int item, List<Visit> tour) {
+        return tour.stream().filter(v -> v.item() == item).count() < (isFixed(item) ? 1 : MOST_VISITS_OF_ONE);
+    }
+
+    @Override
+    public double promise(int item) {
+        return isFixed(item) ? 0 : promises[item];
+    }
+
+    /** The visits of the locked stops. */
+    List<Visit> given() {
+        List<Visit> visits = new ArrayList<>();
+        for (int i = 0; i < locked.size(); i++) {
+            visits.add(new Visit(cells.size() + i, (int) (Duration.between(locked.get(i).arrive(), locked.get(i).leave()).toMillis() / grid)));
+        }
+        return visits;
+    }
+
+    @Override
+    public double slack(List<Visit> tour) {
+        long[] at = times(tour);
+        if (at == null) {
+            return -1;
+        }
+        long last = tour.isEmpty() ? 0 : at[at.length - 1];
+        long back = tour.isEmpty() ? 0 : last + home[placeOf[tour.getLast().item()]];
+        return (double) (backBy - back) / grid;
+    }
+
+    @Override
+    public double value(List<Visit> tour) {
+        fish(tour);
+        return stance.score(valuer.outcomes(fishing, scenarios, stance.needsSpread()), targetGrams);
+    }
+
+    /** Fills in what a tour fishes. */
+    private void fish(List<Visit> tour) {
+        long[] at = times(tour);
+        fishing.clear();
+        for (int i = 0; i < tour.size(); i++) {
+            int item = tour.get(i).item();
+            long from = at[2 * i];
+            long leave = at[2 * i + 1];
+            for (int bin = 0; bin < binEnds.length && from < leave; bin++) {
+                if (from < binEnds[bin] || bin == binEnds.length - 1) {
+                    long to = bin == binEnds.length - 1 ? leave : Math.min(binEnds[bin], leave);
+                    fishing.add(drawn[item], placeOf[item], bin, (to - from) / MILLIS_PER_HOUR);
+                    from = to;
+                }
+            }
+        }
+    }
+
+    /** Arrival and leaving of each visit by turns, ms after the start; null when they cannot be. */
+    private long[] times(List<Visit> tour) {
+        if (tour != timed) {
+            times = reckoned(tour);
+            timed = tour;
+        }
+        return times;
+    }
+
+    private long[] reckoned(List<Visit> tour) {
+        long[] at = new long[2 * tour.size()];
+        long time = 0;
+        int here = 0;
+        for (int i = 0; i < tour.size(); i++) {
+            Visit v = tour.get(i);
+            long there = time + runs[here][placeOf[v.item()]];
+            if (there >= UNREACHABLE) {
+                return null;
+            }
+            if (isFixed(v.item())) {
+                PlanStop stop = locked.get(v.item() - cells.size());
+                at[2 * i] = millis(stop.arrive());
+                at[2 * i + 1] = millis(stop.leave());
+                if (there > at[2 * i]) {
+                    return null;
+                }
+            } else {
+                at[2 * i] = afterLightning(Math.ceilDiv(there, grid) * grid, v.stay() * grid);
+                at[2 * i + 1] = at[2 * i] + v.stay() * grid;
+            }
+            time = at[2 * i + 1];
+            here = placeOf[v.item()];
+        }
+        return at;
+    }
+
+    private long afterLightning(long arrive, long stay) {
+        long from = arrive;
+        for (int again = 0; again <= lightning.length; again++) {
+            for (long[] period : lightning) {
+                if (from < period[1] && from + stay > period[0]) {
+                    from = Math.ceilDiv(period[1], grid) * grid;
+                }
+            }
+        }
+        return from;
+    }
+
+    /** A tour as stops of a plan; neighbouring visits of one cell are one stop. */
+    List<PlanStop> stops(List<Visit> tour) {
+        long[] at = times(tour);
+        List<PlanStop> stops = new ArrayList<>();
+        for (int i = 0; i < tour.size(); i++) {
+            Cell cell = cell(tour.get(i).item());
+            PlanStop stop = new PlanStop(cell.spotId(), cell.presentationId(), start.plusMillis(at[2 * i]), start.plusMillis(at[2 * i + 1]));
+            boolean same = i > 0 && cell.equals(cell(tour.get(i - 1).item())) && !isFixed(tour.get(i).item()) && !isFixed(tour.get(i - 1).item())
+                    && stops.getLast().leave().equals(stop.arrive());
+            if (same) {
+                stop = new PlanStop(cell.spotId(), cell.presentationId(), stops.removeLast().arrive(), stop.leave());
+            }
+            stops.add(stop);
+        }
+        return stops;
+    }
+
+    /**
+     * Runs with settling between the launch and spots, ms.
+     *
+     * @param places number of each spot; 0 is the launch
+     * @param millis from place to place
+     * @param home   from each place to check-in, without settling
+     */
+    record RunTable(Map<String, Integer> places, long[][] millis, long[] home) {
+
+        static RunTable of(DayModel model, Runs runs) {
+            Brief brief = model.event().brief();
+            Map<String, Integer> places = new HashMap<>();
+            List<Position> positions = new ArrayList<>(List.of(brief.launch()));
+            model.event().spots().forEach(s -> {
+                places.put(s.id(), positions.size());
+                positions.add(s.position());
+            });
+            int n = positions.size();
+            long[][] millis = new long[n][n];
+            long[] home = new long[n];
+            for (int i = 0; i < n; i++) {
+                for (int j = 0; j < n; j++) {
+                    millis[i][j] = i == j ? 0 : runs.runAndSettle(positions.get(i), positions.get(j)).map(Duration::toMillis).orElse(UNREACHABLE);
+                }
+                home[i] = runs.between(positions.get(i), brief.checkInAt()).map(r -> r.time().toMillis()).orElse(UNREACHABLE);
+            }
+            return new RunTable(places, millis, home);
+        }
+
+        int place(String spot) {
+            return places.get(spot);
+        }
+    }
+}

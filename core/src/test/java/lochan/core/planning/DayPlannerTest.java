@@ -1,0 +1,155 @@
+package lochan.core.planning;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import lochan.core.Assumptions;
+import lochan.core.Sample;
+import lochan.core.event.Brief;
+import lochan.core.event.CompetitionDay;
+import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.rate.Cell;
+import lochan.core.scenario.DayModel;
+import lochan.core.scenario.ScenarioSet;
+import lochan.core.water.Runs;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class DayPlannerTest {
+
+    private static final Assumptions.Planning PLANNING = Assumptions.DEFAULTS.planning();
+    private static final int SCENARIOS = 200;
+    private static final int ROUNDS = 12;
+
+    private static ScenarioSet set(EventData event) {
+        return new ScenarioSet(new DayModel(event, 1, Assumptions.DEFAULTS), SCENARIOS, 5);
+    }
+
+    private static Runs runs(EventData event) {
+        return Runs.straight(event.boat(), PLANNING);
+    }
+
+    private static List<PlanStop> plan(EventData event, DayPlanner.Wishes wishes, long seed) {
+        return new DayPlanner(set(event), runs(event), wishes, seed).plan(ROUNDS, i -> true);
+    }
+
+    private static double grams(EventData event, List<PlanStop> stops) {
+        return new PlanValuer(set(event)).formula(stops);
+    }
+
+    /** The same with a first day of some hours. */
+    private static EventData shortened(EventData e, int hours) {
+        Brief b = e.brief();
+        CompetitionDay first = b.days().getFirst();
+        List<CompetitionDay> days = List.of(new CompetitionDay(first.date(), first.start(), first.start().plus(Duration.ofHours(hours))));
+        return Sample.event(new Brief(b.name(), b.timeZone(), b.format(), b.limit(), b.anglers(), b.targetGrams(), b.scaleGrams(), b.species(), b.penalties(),
+                b.gear(), b.practice(), days, b.launch(), b.checkInAt(), b.entered()), e.spots(), e.stops());
+    }
+
+    /** All orders of so many cells with stays of so many quarters of an hour, as far as the day allows. */
+    private static double enumerated(EventData event, PlanValuer valuer, List<Cell> cells, List<PlanStop> stops, int depth) {
+        double best = valuer.formula(stops);
+        for (Cell cell : depth == 0 ? List.<Cell>of() : cells) {
+            Brief brief = event.brief();
+            Instant start = brief.days().getFirst().start();
+            Instant from = stops.isEmpty() ? start : stops.getLast().leave();
+            Position here = stops.isEmpty() ? brief.launch() : event.spot(stops.getLast().spotId()).orElseThrow().position();
+            Duration run = runs(event).runAndSettle(here, event.spot(cell.spotId()).orElseThrow().position()).orElseThrow();
+            Instant arrive = start.plusSeconds(300 * Math.ceilDiv(Duration.between(start, from.plus(run)).toSeconds(), 300L));
+            List<PlanStop> more = new ArrayList<>(stops);
+            more.add(null);
+            for (int quarters = 1; quarters <= 16; quarters++) {
+                more.set(stops.size(), new PlanStop(cell.spotId(), cell.presentationId(), arrive, arrive.plus(Duration.ofMinutes(15L * quarters))));
+                if (!isHome(event, more)) {
+                    break;
+                }
+                best = Math.max(best, enumerated(event, valuer, cells, List.copyOf(more), depth - 1));
+            }
+        }
+        return best;
+    }
+
+    private static boolean isHome(EventData event, List<PlanStop> stops) {
+        return PlanRules.legs(event, new Plan(1, "", stops), PLANNING, runs(event)).stream().allMatch(l -> l.reachable() && l.shortMinutes() <= 0);
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {3, 4})
+    void findsWhatEnumerationFinds(long seed) {
+        EventData event = shortened(Sample.practiced(5, seed), 3);
+        ScenarioSet set = set(event);
+
+        List<PlanStop> stops = plan(event, DayPlanner.Wishes.of(Stance.STEADY), 1);
+
+        assertThat(grams(event, stops)).isPositive()
+                .isGreaterThanOrEqualTo(0.99 * enumerated(event, new PlanValuer(set), set.model().cells(), List.of(), 2));
+    }
+
+    @ParameterizedTest
+    @EnumSource(Stance.class)
+    void everyPlanKeepsTheDayAndTheSameSeedGivesTheSame(Stance stance) {
+        EventData event = Sample.practiced(5, 3);
+        Instant noon = Sample.at("06-05T12:00");
+        PlanStop locked = new PlanStop("ledge-1", "walker", noon, noon.plus(Duration.ofMinutes(40)));
+        DayPlanner.Wishes wishes = new DayPlanner.Wishes(stance, List.of(locked), Set.of("grass-2"));
+
+        List<PlanStop> stops = plan(event, wishes, 9);
+
+        assertThat(stops).contains(locked).hasSizeGreaterThan(1).noneMatch(s -> s.spotId().equals("grass-2"));
+        assertThat(PlanRules.check(event, new Plan(1, "", stops))).isEmpty();
+        assertThat(isHome(event, stops)).isTrue();
+        assertThat(plan(event, wishes, 9)).isEqualTo(stops);
+    }
+
+    @Test
+    void noStopLiesInLightning() {
+        EventData dry = Sample.practiced(5, 3);
+        Instant from = Sample.at("06-05T09:00");
+        Instant to = Sample.at("06-05T11:00");
+        EventData event = new EventData(dry.brief(), dry.boat(), dry.lake(), dry.spots(), dry.presentations(), dry.stops(),
+                List.of(new ForecastPeriod(from, to, null, null, null, null, null, true)), List.of(), List.of());
+
+        List<PlanStop> stops = plan(event, DayPlanner.Wishes.of(Stance.STEADY), 2);
+
+        assertThat(stops).isNotEmpty().noneMatch(s -> s.arrive().isBefore(to) && s.leave().isAfter(from));
+    }
+
+    @Test
+    void lockedStopsThatCannotBeKeptAreRefused() {
+        EventData event = Sample.practiced(5, 3);
+        PlanStop late = new PlanStop("ledge-1", "walker", Sample.at("06-05T14:00"), Sample.at("06-05T15:00"));
+        assertThatThrownBy(() -> plan(event, new DayPlanner.Wishes(Stance.STEADY, List.of(late), Set.of()), 1))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    /** What the stances go by is reckoned within a scenario as normal: simulated days must bear it out. */
+    @Test
+    void chancesAreThoseOfSimulatedDays() {
+        EventData event = Sample.practiced(5, 3);
+        ScenarioSet set = new ScenarioSet(new DayModel(event, 1, Assumptions.DEFAULTS), 2000, 5);
+        List<PlanStop> stops = List.of(new PlanStop("grass-1", "swim-jig", Sample.at("06-05T06:20"), Sample.at("06-05T09:00")),
+                new PlanStop("ledge-1", "walker", Sample.at("06-05T09:30"), Sample.at("06-05T13:00")));
+        PlanValue simulated = new PlanValuer(set).value(stops, 200_000);
+        Outcomes outcomes = new PlanValuer(set).outcomes(Schedule.segments(stops, set.model().bins()), set.count(), true);
+
+        assertThat(outcomes.mean()).isCloseTo(simulated.simulatedGrams(), within(0.02 * simulated.simulatedGrams()));
+        assertThat(outcomes.chanceOfLimit()).isCloseTo(simulated.chanceOfLimit(), within(0.02));
+        assertThat(outcomes.chanceOf(event.brief().targetGrams())).isCloseTo(simulated.chanceOfTarget(), within(0.03));
+        assertThat(outcomes.chanceOf(simulated.p50())).isCloseTo(0.5, within(0.04));
+        assertThat(outcomes.chanceOf(simulated.p90())).isCloseTo(0.1, within(0.03));
+        assertThat(outcomes.meanOfBest(0.25)).isGreaterThan(outcomes.meanOfBest(0.5)).isGreaterThan(outcomes.mean());
+        assertThat(outcomes.meanOfBest(1)).isCloseTo(outcomes.mean(), within(0.03 * outcomes.mean()));
+    }
+}
