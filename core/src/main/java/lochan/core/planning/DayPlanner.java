@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.IntPredicate;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
@@ -35,23 +36,33 @@ public final class DayPlanner {
      * What the angler wants.
      *
      * @param locked stops that stay as they are, in their order
-     * @param avoid  spots not to be planned
+     * @param usable what else may be planned
      */
-    public record Wishes(Stance stance, List<PlanStop> locked, Set<String> avoid) {
+    public record Wishes(Stance stance, List<PlanStop> locked, Predicate<Cell> usable) {
 
         public Wishes {
             locked = List.copyOf(locked);
-            avoid = Set.copyOf(avoid);
         }
 
+        /** Everything may be planned, nothing is locked. */
         public static Wishes of(Stance stance) {
-            return new Wishes(stance, List.of(), Set.of());
+            return new Wishes(stance, List.of(), c -> true);
+        }
+
+        /** @param avoid spots not to be planned */
+        public static Wishes avoiding(Stance stance, List<PlanStop> locked, Set<String> avoid) {
+            Set<String> spots = Set.copyOf(avoid);
+            return new Wishes(stance, locked, c -> !spots.contains(c.spotId()));
         }
     }
 
     public DayPlanner(ScenarioSet scenarios, Runs runs, Wishes wishes, long seed) {
+        this(scenarios, DayTours.RunTable.of(scenarios.model(), runs), wishes, seed);
+    }
+
+    DayPlanner(ScenarioSet scenarios, DayTours.RunTable runs, Wishes wishes, long seed) {
         this.scenarios = scenarios;
-        this.runs = DayTours.RunTable.of(scenarios.model(), runs);
+        this.runs = runs;
         this.wishes = wishes;
         this.seed = seed;
     }
@@ -87,7 +98,7 @@ public final class DayPlanner {
     }
 
     private List<Cell> candidates() {
-        List<Cell> all = scenarios.model().cells().stream().filter(c -> !wishes.avoid().contains(c.spotId()))
+        List<Cell> all = scenarios.model().cells().stream().filter(wishes.usable())
                 .filter(c -> !scenarios.model().event().offLimits(Objects.requireNonNull(scenarios.model().spot(c.spotId())))).toList();
         DayTours tours = tours(all, SEARCHED_SCENARIOS);
         List<Integer> order = new ArrayList<>(IntStream.range(0, all.size()).boxed().toList());

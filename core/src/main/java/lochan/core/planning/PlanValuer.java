@@ -106,12 +106,25 @@ public final class PlanValuer {
      * @param spread whether the spread within a scenario and the chance of a limit are wanted too
      */
     Outcomes outcomes(Fishing parts, int first, boolean spread) {
+        return outcomes(parts, null, 0, first, spread);
+    }
+
+    /**
+     * The same after some strikes of the day.
+     *
+     * @param struck the cell they came at, its spot being number 0 of the parts; null: none came
+     */
+    Outcomes outcomes(Fishing parts, CellScenarios struck, int strikesSoFar, int first, boolean spread) {
         Outcomes outcomes = new Outcomes(new double[first], new double[spread ? first : 0], new double[spread ? first : 0]);
         double[] lambda = new double[Survival.weights()];
-        double[] fished = new double[parts.spots()];
+        double[] fished = new double[Math.max(1, parts.spots())];
         for (int j = 0; j < first; j++) {
             Arrays.fill(lambda, 0);
             Arrays.fill(fished, 0);
+            if (struck != null) {
+                fished[0] = struck.undiminished(strikesSoFar);
+                struck.addLanded(lambda, strikesSoFar, j, scenarios.survival());
+            }
             int i = 0;
             while (i < parts.count) {
                 // Neighbouring parts of one cell catch alike: their strikes are added before the sizes are.

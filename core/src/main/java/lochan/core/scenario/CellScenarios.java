@@ -37,8 +37,36 @@ public final class CellScenarios {
         this.profiles = new float[landing.length <= PROFILED ? landing.length : 0][];
     }
 
+    /** The same in some of the scenarios. */
+    CellScenarios only(int[] which) {
+        return new CellScenarios(this, which);
+    }
+
+    private CellScenarios(CellScenarios of, int[] which) {
+        this.cell = of.cell;
+        this.bins = of.bins;
+        this.strikesPerHour = new float[bins * which.length];
+        this.landing = new double[which.length];
+        this.mix = of.mix;
+        this.meanLnGrams = new float[of.meanLnGrams.length][which.length];
+        this.decay = of.decay;
+        for (int i = 0; i < which.length; i++) {
+            System.arraycopy(of.strikesPerHour, which[i] * bins, strikesPerHour, i * bins, bins);
+            landing[i] = of.landing[which[i]];
+            for (int k = 0; k < meanLnGrams.length; k++) {
+                meanLnGrams[k][i] = of.meanLnGrams[k][which[i]];
+            }
+        }
+        this.profiles = new float[which.length <= PROFILED ? which.length : 0][];
+    }
+
     public Cell cell() {
         return cell;
+    }
+
+    /** Undiminished strikes that leave as few fish as some strikes did: the I of {@link #strikes}. */
+    public double undiminished(double strikes) {
+        return Math.expm1(decay * strikes) / decay;
     }
 
     /** Strikes per hour of all lines in a bin, before depletion: the same quantile of the rate in every bin. */

@@ -10,6 +10,7 @@ import lochan.core.rate.Pattern;
 import lochan.core.size.SizeModel;
 import lochan.core.size.Survival;
 import lochan.core.water.Spot;
+import lochan.core.water.Zone;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
@@ -29,6 +30,9 @@ public final class ScenarioSet {
     private final Survival survival;
     private final double[][] sizeEffects;
     private final Map<Cell, CellScenarios> cells = new HashMap<>();
+    /** Of which this set is a part; null: it is whole. */
+    private final ScenarioSet all;
+    private final int[] which;
     private final Map<String, double[]> landing = new HashMap<>();
 
     /**
@@ -45,6 +49,28 @@ public final class ScenarioSet {
         this.draws = new Draws(count, seed);
         this.survival = new Survival(model.event().brief().species(), model.assumptions().size());
         this.sizeEffects = drawSizes();
+        this.all = null;
+        this.which = new int[0];
+    }
+
+    private ScenarioSet(ScenarioSet all, int[] which) {
+        this.model = all.model;
+        this.count = which.length;
+        this.seed = all.seed;
+        this.draws = all.draws;
+        this.survival = all.survival;
+        this.sizeEffects = all.sizeEffects;
+        this.all = all;
+        this.which = which.clone();
+    }
+
+    /**
+     * Some of the scenarios as a set of their own.
+     *
+     * @param numbers of the scenarios, from 0
+     */
+    public ScenarioSet only(int[] numbers) {
+        return new ScenarioSet(this, numbers);
     }
 
     public DayModel model() {
@@ -65,7 +91,7 @@ public final class ScenarioSet {
 
     /** A cell in all scenarios, drawn when first asked for. */
     public CellScenarios cell(Cell cell) {
-        return cells.computeIfAbsent(cell, this::draw);
+        return cells.computeIfAbsent(cell, c -> all == null ? draw(c) : all.cell(c).only(which));
     }
 
     private double[][] drawSizes() {
@@ -100,18 +126,43 @@ public final class ScenarioSet {
     /** D × what other boats leave × lines in the water. */
     private double[] rateFactors(Spot spot, Pattern pattern) {
         Assumptions.DayEffect a = model.assumptions().day();
-        double[] day = draws.normals("day");
-        double[] zone = draws.normals("zone/" + spot.zone());
-        double[] own = draws.normals("pattern/" + pattern.placeClass() + "/" + pattern.presentationId());
+        double[] z = dayScores(spot.zone(), pattern);
         double[] first = draws.normals("first/" + spot.id());
         int lines = model.event().brief().anglers();
         double[] factors = new double[count];
         for (int j = 0; j < count; j++) {
-            double z = Math.sqrt(a.dayShare()) * day[j] + Math.sqrt(a.zoneShare()) * zone[j] + Math.sqrt(a.patternShare()) * own[j];
             boolean occupied = STANDARD.cumulativeProbability(first[j]) < spot.crowdRisk();
-            factors[j] = lines * Math.exp(a.sd() * z - a.sd() * a.sd() / 2) * (occupied ? a.crowdedFactor() : 1);
+            factors[j] = lines * Math.exp(a.sd() * z[j] - a.sd() * a.sd() / 2) * (occupied ? a.crowdedFactor() : 1);
         }
         return factors;
+    }
+
+    /** D of a pattern in each scenario of a whole set, the mean over the zones of its spots. */
+    public double[] dayEffect(Pattern pattern) {
+        List<Spot> places = model.event().spots().stream().filter(s -> s.placeClass().equals(pattern.placeClass())).toList();
+        List<Zone> zones = places.stream().map(Spot::zone).distinct().toList();
+        double[] mean = new double[count];
+        for (Zone zone : zones) {
+            double[] z = dayScores(zone, pattern);
+            double sd = model.assumptions().day().sd();
+            for (int j = 0; j < count; j++) {
+                mean[j] += Math.exp(sd * z[j] - sd * sd / 2) / zones.size();
+            }
+        }
+        return mean;
+    }
+
+    /** The standard normal behind D. */
+    private double[] dayScores(Zone zone, Pattern pattern) {
+        Assumptions.DayEffect a = model.assumptions().day();
+        double[] day = draws.normals("day");
+        double[] ofZone = draws.normals("zone/" + zone);
+        double[] own = draws.normals("pattern/" + pattern.placeClass() + "/" + pattern.presentationId());
+        double[] z = new double[count];
+        for (int j = 0; j < count; j++) {
+            z[j] = Math.sqrt(a.dayShare()) * day[j] + Math.sqrt(a.zoneShare()) * ofZone[j] + Math.sqrt(a.patternShare()) * own[j];
+        }
+        return z;
     }
 
     private double[] landing(String presentationId) {

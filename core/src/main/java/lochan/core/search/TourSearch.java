@@ -27,6 +27,7 @@ public final class TourSearch {
     private static final int ELITE = 6;
     /** Visits that a stay is taken from by turns, when not all are tried. */
     private static final int PAIRS = 3;
+    private static final int PASSES = 4;
     private static final int MOST_SEEN = 50_000;
     private static final double SAME = 1e-9;
     private static final int[] SHIFTS = {6, 3, 1};
@@ -230,15 +231,17 @@ public final class TourSearch {
     /**
      * A better tour that small changes lead to, one after the other.
      *
-     * @param thorough whether until no change helps; else each is tried once
+     * @param thorough whether until no change helps; else a few times over
      */
     private Found improved(Found begin, boolean thorough) {
         Found now = begin;
         Found before;
+        int passes = 0;
         do {
             before = now;
             now = moved(stretched(exchanged(now), thorough));
-        } while (thorough && now.isBetterThan(before));
+            passes++;
+        } while (now.isBetterThan(before) && (thorough || passes < PASSES));
         return now;
     }
 

@@ -103,7 +103,7 @@ class DayPlannerTest {
         EventData event = Sample.practiced(5, 3);
         Instant noon = Sample.at("06-05T12:00");
         PlanStop locked = new PlanStop("ledge-1", "walker", noon, noon.plus(Duration.ofMinutes(40)));
-        DayPlanner.Wishes wishes = new DayPlanner.Wishes(stance, List.of(locked), Set.of("grass-2"));
+        DayPlanner.Wishes wishes = DayPlanner.Wishes.avoiding(stance, List.of(locked), Set.of("grass-2"));
 
         List<PlanStop> stops = plan(event, wishes, 9);
 
@@ -130,7 +130,7 @@ class DayPlannerTest {
     void lockedStopsThatCannotBeKeptAreRefused() {
         EventData event = Sample.practiced(5, 3);
         PlanStop late = new PlanStop("ledge-1", "walker", Sample.at("06-05T14:00"), Sample.at("06-05T15:00"));
-        assertThatThrownBy(() -> plan(event, new DayPlanner.Wishes(Stance.STEADY, List.of(late), Set.of()), 1))
+        assertThatThrownBy(() -> plan(event, DayPlanner.Wishes.avoiding(Stance.STEADY, List.of(late), Set.of()), 1))
                 .isInstanceOf(IllegalArgumentException.class);
     }
 

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import lochan.core.Assumptions;
+import lochan.core.Coded;
 import lochan.core.competition.Bag;
 import lochan.core.competition.BagLog;
 import lochan.core.evidence.Bin;
@@ -20,6 +21,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.event.Format;
 import lochan.core.plan.Plan;
 import lochan.core.planning.PlanValuer;
+import lochan.core.planning.Stance;
 import lochan.core.scenario.DayModel;
 import lochan.core.search.Orienteering;
 import lochan.core.search.TourSearch;
@@ -31,12 +33,12 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * {@code rank}, {@code value}, {@code route}, {@code bag}, {@code runs}, {@code structure} and {@code track}: JSON on standard output, messages on
+ * {@code rank}, {@code value}, {@code plan}, {@code route}, {@code bag}, {@code runs}, {@code structure} and {@code track}: JSON on standard output, messages on
  * standard error; exit 0, or 2 with one line for a bad file or option.
  */
 public final class CommandLine {
 
-    public static final Set<String> COMMANDS = Set.of("rank", "value", "route", "bag", "runs", "structure", "track");
+    public static final Set<String> COMMANDS = Set.of("rank", "value", "plan", "route", "bag", "runs", "structure", "track");
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int BAD_INPUT = 2;
@@ -46,6 +48,7 @@ public final class CommandLine {
     private static final int RANK_SCENARIOS = 4_000;
     private static final int VALUE_SCENARIOS = 10_000;
     private static final double MOST_SECONDS = 3600;
+    private static final double PLAN_SECONDS = 5;
     private static final double ROUTE_SECONDS = 2;
     /** So many rounds are asked for as a slow machine does in its time: the same seed then gives the same route on all others. */
     private static final double ROUTE_ROUNDS_PER_SECOND = 200;
@@ -66,13 +69,14 @@ public final class CommandLine {
             JsonNode answer = switch (arguments[0]) {
                 case "rank" -> rank(Options.parse(rest, Map.of("--day", 1, "--at", 1, "--scenarios", 1, "--seed", 1)));
                 case "value" -> value(Options.parse(rest, Map.of("--plan", 1, "--scenarios", 1, "--seed", 1, "--bag", 0)));
+                case "plan" -> plan(Options.parse(rest, Map.of("--stance", 1, "--day", 1, "--seconds", 1, "--seed", 1)));
                 case "route" -> route(Options.parse(rest, Map.of("--seconds", 1, "--seed", 1)));
                 case "runs" -> RunsAnswer.json(read(Options.parse(rest, Map.of()).file()));
                 case "structure" -> structure(Options.parse(rest, Map.of("--crs", 1, "--band", 2, "--prominence", 1)));
                 case "track" -> track(Options.parse(rest, Map.of("--event", 1)));
                 case "bag" -> bag(Options.parse(rest, Map.of()));
                 default -> throw new UsageException("unknown command " + arguments[0]
-                        + ": expected one of rank, value, route, bag, runs, structure, track, demo, serve");
+                        + ": expected one of rank, value, plan, route, bag, runs, structure, track, demo, serve");
             };
             out.println(JSON.writerWithDefaultPrettyPrinter().writeValueAsString(answer));
             return 0;
@@ -121,6 +125,20 @@ public final class CommandLine {
         ScenarioSet scenarios = new ScenarioSet(model, options.whole("--scenarios", VALUE_SCENARIOS, 1, MOST_SCENARIOS), options.seed());
         Bag bag = BagLog.replay(event.brief(), options.has("--bag") ? event.competition() : List.of()).bag(plan.day());
         return ValueAnswer.json(new PlanValuer(scenarios, bag).value(plan.stops(), LEAST_SIMULATED_DAYS), model);
+    }
+
+    private JsonNode plan(Options options) throws UsageException {
+        EventData event = weighed(read(options.file()));
+        String wanted = options.has("--stance") ? options.text("--stance") : Stance.STEADY.code();
+        Stance stance = Coded.find(Stance.class, wanted)
+                .orElseThrow(() -> new UsageException("--stance is " + wanted + ": expected one of " + Coded.choices(Stance.class)));
+        if (stance == Stance.TARGET && event.brief().targetGrams() == null) {
+            throw new UsageException("--stance is target, and the event has none: add /event/targetGrams");
+        }
+        double seconds = options.has("--seconds") ? options.number("--seconds", 0, 0, MOST_SECONDS) : PLAN_SECONDS;
+        long deadline = System.nanoTime() + (long) (1e9 * seconds);
+        return new PlanAnswer(new DayModel(event, day(options, event), Assumptions.DEFAULTS), options.seed())
+                .json(stance, seconds, i -> i == 0 || System.nanoTime() < deadline);
     }
 
     private JsonNode route(Options options) throws UsageException {

@@ -3,20 +3,32 @@ package lochan.web.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.PrintStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import lochan.core.Assumptions;
+import lochan.core.eventdata.EventData;
+import lochan.core.plan.Plan;
+import lochan.core.planning.PlanRules;
+import lochan.core.planning.PlanValuer;
+import lochan.core.scenario.DayModel;
+import lochan.core.scenario.ScenarioSet;
+import lochan.core.water.Runs;
+import lochan.web.eventfile.EventFileReader;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The worked cases of {@code src/test/resources/cases}: what an independent implementation of the model found for invented events, with
@@ -53,7 +65,27 @@ class CasesTest {
             softly.assertThat(answer.get("rows").size()).isEqualTo(expected.get("rowCount").asInt());
         }
         softly.assertAll();
-        assertThat(expected.path("checks").size() + expected.path("bagRows").size()).as("the case checks something").isPositive();
+        if (expected.has("plan")) {
+            checkPlan(answer, expected.get("plan"), FOLDER.resolve(name + ".event.json"));
+        }
+        assertThat(expected.path("checks").size() + expected.path("bagRows").size() + expected.path("plan").size()).as("the case checks something").isPositive();
+    }
+
+    /** The plan keeps the day, and put into the event it is worth what the reference found by enumeration. */
+    private static void checkPlan(JsonNode answer, JsonNode expected, Path file) throws Exception {
+        ObjectNode event = (ObjectNode) JSON.readTree(file);
+        event.putArray("plans").addObject().put("day", 1).set("stops", answer.get("stops"));
+        EventData data = EventFileReader.read(new ByteArrayInputStream(JSON.writeValueAsBytes(event))).data();
+        Assumptions.Planning planning = Assumptions.DEFAULTS.planning();
+        Plan plan = data.plans().getFirst();
+        PlanValuer valuer = new PlanValuer(new ScenarioSet(new DayModel(data, 1, Assumptions.DEFAULTS), 20_000, 5));
+
+        assertThat(PlanRules.check(data, plan)).isEmpty();
+        assertThat(PlanRules.legs(data, plan, planning, Runs.of(null, data.boat(), planning))).allMatch(l -> l.shortMinutes() == 0);
+        assertThat(valuer.formula(plan.stops())).isGreaterThan((1 - expected.get("slack").asDouble()) * expected.get("optimumGrams").asDouble());
+        assertThat(answer.get("backups").size()).isPositive();
+        assertThat(answer.get("value").get("chanceOfLimit").asDouble()).isBetween(0.0, 1.0);
+        assertThat(OffsetDateTime.parse(answer.get("leaveForCheckIn").asString()).toInstant()).isBefore(data.brief().days().getFirst().checkIn());
     }
 
     /** Best known scores of the first set of Tsiligirides (1984). */

@@ -32,6 +32,7 @@ class CommandLineTest {
         "rank TINY --at 03:00 | expected a time of the competition day", "rank TINY --seed x | --seed is x: expected a whole number",
         "rank TINY --scenarios 0 | --scenarios is 0", "rank TINY --scenarios | --scenarios has no value", "rank TINY --fast | unknown option --fast",
         "value TINY | has no plan", "value PLANNED --plan 7 | --plan is 7", "bag pom.xml | pom.xml: the file: is no JSON at line 1, column 1",
+        "plan TINY --stance bold | --stance is bold: expected one of steady, limit-first, big-fish, target", "plan TINY --seconds x | --seconds is x",
         "route pom.xml | pom.xml: line 1 is", "route nowhere.txt | nowhere.txt: cannot be read"})
     void badFilesAndOptionsEndWithTwoAndOneLine(String line, String message) {
         assertThat(run(line.replace("TINY", TINY).replace("PLANNED", PLANNED).split(" "))).isEqualTo(2);

@@ -1,0 +1,212 @@
+package lochan.core.planning;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import lochan.core.evidence.Bin;
+import lochan.core.plan.PlanStop;
+import lochan.core.rate.Cell;
+import lochan.core.rate.Pattern;
+import lochan.core.scenario.CellScenarios;
+import lochan.core.scenario.DayModel;
+import lochan.core.scenario.ScenarioSet;
+import lochan.core.water.Runs;
+import org.apache.commons.statistics.distribution.PoissonDistribution;
+
+/**
+ * What to do when the main pattern dies ({@code model.md} §9). The main pattern is the one of the plan with the largest worth. Over the
+ * quarter of scenarios where its day effect is lowest, every other pattern is ranked by the best plan on it alone; each gets a trigger at each stop of
+ * the main pattern: the time by which, with fewer strikes, going there is better than going on, the scenarios being weighed by what was seen.
+ */
+public final class Backups {
+
+    private static final int FAILING_SHARE = 4;
+    private static final int MOST_TRIED = 8;
+    private static final int MOST = 4;
+    private static final Duration STEP = Duration.ofMinutes(10);
+    private static final int MOST_STRIKES = 6;
+
+    private final ScenarioSet all;
+    private final DayModel model;
+    private final DayTours.RunTable runs;
+    private final List<PlanStop> main;
+    private final long seed;
+    private final int rounds;
+
+    /**
+     * Go over to the backup when, at a time, a stop of the main pattern had fewer strikes.
+     *
+     * @param strikesUnder 1 or more
+     */
+    public record Trigger(String spotId, Instant at, int strikesUnder) { }
+
+    /**
+     * Another pattern to live on.
+     *
+     * @param grams    V of its best plan over the scenarios where the main pattern fails
+     * @param stops    that plan, from the start of the day
+     * @param triggers one at most for each stop of the main pattern, in the order of the day
+     */
+    public record Backup(Pattern pattern, double grams, List<PlanStop> stops, List<Trigger> triggers) { }
+
+    private Backups(ScenarioSet all, Runs runs, List<PlanStop> main, long seed, int rounds) {
+        this.all = all;
+        this.model = all.model();
+        this.runs = DayTours.RunTable.of(model, runs);
+        this.main = main;
+        this.seed = seed;
+        this.rounds = rounds;
+    }
+
+    /**
+     * The best backups of a plan, best first; none for a plan without stops, or where nothing else was ever fished.
+     *
+     * @param rounds of the search for each plan that is compared
+     */
+    public static List<Backup> of(ScenarioSet scenarios, Runs runs, List<PlanStop> main, long seed, int rounds) {
+        return main.isEmpty() ? List.of() : new Backups(scenarios, runs, main, seed, rounds).ranked();
+    }
+
+    private List<Backup> ranked() {
+        Pattern group = mainPattern();
+        ScenarioSet failing = failing(group);
+        PlanValuer valuer = new PlanValuer(failing);
+        record Guess(Pattern pattern, double grams) { }
+        List<Pattern> others = model.cells().stream().map(model::pattern).distinct().filter(p -> !p.equals(group)).map(p -> new Guess(p, hours(p, failing)))
+                .sorted(Comparator.comparingDouble(Guess::grams).reversed()).limit(MOST_TRIED).map(Guess::pattern).toList();
+        return others.stream().map(p -> {
+            List<PlanStop> stops = new DayPlanner(failing, runs, new DayPlanner.Wishes(Stance.STEADY, List.of(), c -> model.pattern(c).equals(p)), seed)
+                    .plan(rounds, i -> true);
+            return new Backup(p, valuer.formula(stops), stops, triggers(group, stops));
+        }).filter(b -> !b.stops().isEmpty()).sorted(Comparator.comparingDouble(Backup::grams).reversed()).limit(MOST).toList();
+    }
+
+    /** The pattern of the plan that the day loses most without. */
+    private Pattern mainPattern() {
+        PlanValuer valuer = new PlanValuer(all);
+        List<Pattern> used = main.stream().map(this::pattern).distinct().toList();
+        return used.size() == 1 ? used.getFirst() : used.stream().min(Comparator.comparingDouble(p -> valuer.formula(new DayPlanner(all, runs,
+                new DayPlanner.Wishes(Stance.STEADY, List.of(), c -> !model.pattern(c).equals(p)), seed).plan(rounds, i -> true)))).orElseThrow();
+    }
+
+    private Pattern pattern(PlanStop stop) {
+        return model.pattern(new Cell(stop.spotId(), stop.presentationId()));
+    }
+
+    private ScenarioSet failing(Pattern group) {
+        double[] effect = all.dayEffect(group);
+        int[] worst = IntStream.range(0, effect.length).boxed().sorted(Comparator.comparingDouble(j -> effect[j])).limit(Math.max(1, effect.length / FAILING_SHARE))
+                .mapToInt(j -> j).sorted().toArray();
+        return all.only(worst);
+    }
+
+    /** What the best cell of a pattern gives in two hours at the middle of the day: which patterns are worth a plan. */
+    private double hours(Pattern pattern, ScenarioSet failing) {
+        PlanValuer valuer = new PlanValuer(failing);
+        int bin = model.bins().size() / 2;
+        return model.cells().stream().filter(c -> model.pattern(c).equals(pattern) && !model.event().offLimits(model.spot(c.spotId())))
+                .mapToDouble(c -> valuer.outcomes(List.of(new Schedule.Segment(c, bin, 2)), failing.count(), false).mean()).max().orElse(0);
+    }
+
+    private List<Trigger> triggers(Pattern group, List<PlanStop> backup) {
+        List<Trigger> triggers = new ArrayList<>();
+        for (int i = 0; i < main.size(); i++) {
+            if (pattern(main.get(i)).equals(group)) {
+                trigger(i, backup).ifPresent(triggers::add);
+            }
+        }
+        return triggers;
+    }
+
+    /** The first time at which a blank makes the backup better, with the strikes under which it is. */
+    private Optional<Trigger> trigger(int index, List<PlanStop> backup) {
+        PlanStop stop = main.get(index);
+        for (Instant t = stop.arrive().plus(STEP); !t.isAfter(stop.leave()); t = t.plus(STEP)) {
+            int under = 0;
+            while (under < MOST_STRIKES && isBetter(index, t, under, backup)) {
+                under++;
+            }
+            if (under > 0) {
+                return Optional.of(new Trigger(stop.spotId(), t, under));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private boolean isBetter(int index, Instant time, int strikes, List<PlanStop> backup) {
+        PlanStop stop = main.get(index);
+        CellScenarios cell = all.cell(new Cell(stop.spotId(), stop.presentationId()));
+        List<PlanStop> rest = new ArrayList<>(main.subList(index + 1, main.size()));
+        if (stop.leave().isAfter(time)) {
+            rest.addFirst(new PlanStop(stop.spotId(), stop.presentationId(), time, stop.leave()));
+        }
+        List<PlanStop> instead = from(stop.spotId(), time, backup);
+        double[] weights = weights(stop, time, strikes, cell);
+        return !instead.isEmpty() && mean(instead, stop.spotId(), cell, strikes, weights) > mean(rest, stop.spotId(), cell, strikes, weights);
+    }
+
+    /** How likely each scenario is to have given so many strikes by then. */
+    private double[] weights(PlanStop stop, Instant time, int strikes, CellScenarios cell) {
+        List<Schedule.Segment> seen = Schedule.segments(List.of(new PlanStop(stop.spotId(), stop.presentationId(), stop.arrive(), time)), model.bins());
+        double[] weights = new double[all.count()];
+        for (int j = 0; j < weights.length; j++) {
+            double undiminished = 0;
+            for (Schedule.Segment s : seen) {
+                undiminished += cell.strikesPerHour(j, s.bin()) * s.hours();
+            }
+            double expected = cell.strikes(undiminished);
+            weights[j] = expected <= 0 ? strikes == 0 ? 1 : 0 : PoissonDistribution.of(expected).probability(strikes);
+        }
+        return weights;
+    }
+
+    private double mean(List<PlanStop> stops, String here, CellScenarios struck, int strikes, double[] weights) {
+        PlanValuer.Fishing parts = new PlanValuer.Fishing(2 * stops.size() + 1);
+        Map<String, Integer> pools = new HashMap<>(Map.of(here, 0));
+        for (Schedule.Segment s : Schedule.segments(stops, model.bins())) {
+            parts.add(all.cell(s.cell()), pools.computeIfAbsent(s.cell().spotId(), x -> pools.size()), s.bin(), s.hours());
+        }
+        double[] grams = new PlanValuer(all).outcomes(parts, struck, strikes, all.count(), false).grams();
+        double sum = 0;
+        double weight = 0;
+        for (int j = 0; j < grams.length; j++) {
+            sum += weights[j] * grams[j];
+            weight += weights[j];
+        }
+        return weight == 0 ? 0 : sum / weight;
+    }
+
+    /** The stops of a backup gone to at a time, one after the other as long as the day allows; the last for all that is left. */
+    private List<PlanStop> from(String here, Instant time, List<PlanStop> backup) {
+        Bin first = model.bins().getFirst();
+        Instant backBy = model.event().brief().day(model.day()).checkIn().minus(Duration.ofMinutes(model.assumptions().planning().checkInMarginMinutes()));
+        List<PlanStop> stops = new ArrayList<>();
+        int place = runs.place(here);
+        Instant now = time;
+        for (PlanStop b : backup) {
+            int there = runs.place(b.spotId());
+            Instant arrive = now.plusMillis(Math.min(runs.millis()[place][there], Duration.between(first.start(), backBy).toMillis()));
+            Instant latest = backBy.minusMillis(Math.min(runs.home()[there], Duration.between(first.start(), backBy).toMillis()));
+            Instant leave = arrive.plus(Duration.between(b.arrive(), b.leave()));
+            leave = leave.isAfter(latest) ? latest : leave;
+            if (!leave.isAfter(arrive)) {
+                break;
+            }
+            stops.add(new PlanStop(b.spotId(), b.presentationId(), arrive, leave));
+            now = leave;
+            place = there;
+        }
+        if (!stops.isEmpty()) {
+            PlanStop last = stops.removeLast();
+            Instant latest = backBy.minusMillis(runs.home()[runs.place(last.spotId())]);
+            stops.add(new PlanStop(last.spotId(), last.presentationId(), last.arrive(), latest.isAfter(last.leave()) ? latest : last.leave()));
+        }
+        return stops;
+    }
+}

@@ -1,0 +1,82 @@
+package lochan.web.cli;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.function.IntPredicate;
+import lochan.core.Assumptions;
+import lochan.core.event.Boat;
+import lochan.core.eventdata.EventData;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.Backups;
+import lochan.core.planning.DayPlanner;
+import lochan.core.planning.PlanValuer;
+import lochan.core.planning.Stance;
+import lochan.core.scenario.DayModel;
+import lochan.core.scenario.ScenarioSet;
+import lochan.core.water.Runs;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The answer of {@code plan}: the day's plan by a stance, what it is worth, and what to do when its main pattern dies. */
+final class PlanAnswer {
+
+    private static final int SCENARIOS = 400;
+    private static final int VALUED_SCENARIOS = 4_000;
+    private static final int SIMULATED_DAYS = 100_000;
+    /** So many rounds are asked for as a slow machine does in its time: the same seed then gives the same plan on all others. */
+    private static final double ROUNDS_PER_SECOND = 20;
+    private static final double BACKUP_ROUNDS_PER_SECOND = 0.5;
+
+    private final DayModel model;
+    private final Runs runs;
+    private final long seed;
+
+    PlanAnswer(DayModel model, long seed) {
+        this.model = model;
+        this.runs = Runs.of(model.event().lake(), model.event().boat(), model.assumptions().planning());
+        this.seed = seed;
+    }
+
+    /** @param goOn asked before each round; false ends the search with what it has */
+    ObjectNode json(Stance stance, double seconds, IntPredicate goOn) {
+        ScenarioSet scenarios = new ScenarioSet(model, SCENARIOS, seed);
+        List<PlanStop> stops = new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(stance), seed)
+                .plan(Math.max(2, (int) (seconds * ROUNDS_PER_SECOND)), goOn);
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        addStops(node.putArray("stops"), stops);
+        node.put("leaveForCheckIn", stops.isEmpty() ? null : time(mustLeave(stops.getLast())));
+        node.set("value", ValueAnswer.json(new PlanValuer(new ScenarioSet(model, VALUED_SCENARIOS, seed)).value(stops, SIMULATED_DAYS), model));
+        ArrayNode backups = node.putArray("backups");
+        for (Backups.Backup b : Backups.of(scenarios, runs, stops, seed, Math.max(2, (int) (seconds * BACKUP_ROUNDS_PER_SECOND)))) {
+            ObjectNode backup = backups.addObject().put("placeClass", b.pattern().placeClass()).put("presentation", b.pattern().presentationId())
+                    .put("valueWhenMainFailsGrams", b.grams());
+            addStops(backup.putArray("stops"), b.stops());
+            ArrayNode triggers = backup.putArray("triggers");
+            b.triggers().forEach(t -> triggers.addObject().put("spot", t.spotId()).put("at", time(t.at())).put("strikesUnder", t.strikesUnder()));
+        }
+        return node;
+    }
+
+    /** Check-in less the run from the last stop on rough water and the margin. */
+    private Instant mustLeave(PlanStop last) {
+        EventData event = model.event();
+        Assumptions.Planning planning = model.assumptions().planning();
+        Boat b = event.boat();
+        Runs rough = Runs.of(event.lake(), new Boat(b.roughMps(), b.roughMps(), b.settleMinutes(), b.fuelLitres(), b.litresPerKm()), planning);
+        Duration run = rough.between(event.spot(last.spotId()).orElseThrow().position(), event.brief().checkInAt()).map(Runs.Run::time).orElse(Duration.ZERO);
+        return event.brief().day(model.day()).checkIn().minus(Duration.ofMinutes(planning.checkInMarginMinutes())).minus(run).truncatedTo(ChronoUnit.MINUTES);
+    }
+
+    private void addStops(ArrayNode array, List<PlanStop> stops) {
+        stops.forEach(s -> array.addObject().put("spot", s.spotId()).put("presentation", s.presentationId()).put("arrive", time(s.arrive()))
+                .put("leave", time(s.leave())));
+    }
+
+    private String time(Instant at) {
+        return DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(at.atZone(model.event().brief().timeZone()));
+    }
+}
