@@ -10,16 +10,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
+import lochan.core.Coded;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Calibration;
-import lochan.core.planning.GreedyPlanner;
+import lochan.core.planning.DayPlanner;
 import lochan.core.planning.PlanRules;
 import lochan.core.planning.PlanValue;
 import lochan.core.planning.PlanValuer;
+import lochan.core.planning.Stance;
 import lochan.core.quantity.Units;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
@@ -47,7 +49,9 @@ class PlanController {
     private static final int MOST_STOPS = 40;
     private static final int SCENARIOS = 1000;
     private static final int SIMULATED_DAYS = 10_000;
-    private static final int SUGGESTION_SCENARIOS = 128;
+    private static final int SUGGESTION_SCENARIOS = 200;
+    /** About a second on two cores. */
+    private static final int SUGGESTION_ROUNDS = 20;
     private static final long SEED = 1;
     private static final double CHART_WIDTH = 600;
     private static final double CHART_HEIGHT = 150;
@@ -224,13 +228,15 @@ class PlanController {
     }
 
     @PostMapping("/events/{eventId}/plan/suggest")
-    String suggest(EventKey key, @RequestParam(required = false) Long plan, @RequestParam(defaultValue = "1") int day, RedirectAttributes flash) {
+    String suggest(EventKey key, @RequestParam(required = false) Long plan, @RequestParam(defaultValue = "1") int day,
+                   @RequestParam(defaultValue = "steady") String stance, RedirectAttributes flash) {
         EventData event = events.event(key);
         StoredPlan current = plan == null ? null : plans.stored(key, plan);
         int on = current == null ? Math.clamp(day, 1, event.brief().days().size()) : current.plan().day();
+        Stance aim = Coded.find(Stance.class, stance).orElse(Stance.STEADY);
         List<PlanStop> stops = event.brief().format() == Format.LIMIT_LENGTH ? List.of()
-                : new GreedyPlanner(new ScenarioSet(new DayModel(event, on, Assumptions.DEFAULTS), SUGGESTION_SCENARIOS, SEED),
-                        waters.runs(event)).suggest().stops();
+                : new DayPlanner(new ScenarioSet(new DayModel(event, on, Assumptions.DEFAULTS), SUGGESTION_SCENARIOS, SEED), waters.runs(event),
+                        DayPlanner.Wishes.of(aim), SEED).plan(SUGGESTION_ROUNDS, i -> true);
         if (stops.isEmpty()) {
             flash.addFlashAttribute("trouble", "Nothing to suggest yet: log practice stops with what was fished, then ask again.");
             return current == null ? "redirect:/events/" + key.eventId() + "/plan" : show(key, current.id());
@@ -240,7 +246,7 @@ class PlanController {
             Undo.offer(flash, "Plan filled.", "/events/" + key.eventId() + "/plan/undo?plan=" + current.id());
             return show(key, current.id());
         }
-        long id = plans.add(key, new Plan(on, "Suggested", stops));
+        long id = plans.add(key, new Plan(on, "Suggested, " + aim.code().replace('-', ' '), stops));
         Undo.offer(flash, "A plan of its own was made; yours is as it was.", "/events/" + key.eventId() + "/plan/delete?plan=" + id);
         return show(key, id);
     }

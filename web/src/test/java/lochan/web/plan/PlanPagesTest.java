@@ -65,7 +65,8 @@ class PlanPagesTest {
         String id = empty.page().selectFirst("input[name=plan]").attr("value");
 
         assertThat(angler.post(event + "/plan/suggest", "plan", id).value("stops/0/spot")).isEqualTo("reed-corner");
-        Visitor.Answer second = angler.post(event + "/plan/suggest", "plan", id);
+        Visitor.Answer second = angler.post(event + "/plan/suggest", "plan", id, "stance", "big-fish");
+        assertThat(second.text()).contains("Suggested, big fish");
         assertThat(second.text()).contains("A plan of its own was made; yours is as it was.");
         assertThat(second.page().selectFirst("input[name=plan]").attr("value")).isNotEqualTo(id);
     }
