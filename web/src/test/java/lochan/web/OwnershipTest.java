@@ -31,6 +31,7 @@ class OwnershipTest {
                 "type", "official", "weight", "3-4", "outcome", "landed"));
         owner.post(event + "/spots/marks", "code", "m1", "position", "42.63, -116.91", "note", "Secret water");
         known.put("mark", "m1");
+        known.put("rung", "0");
         known.put("name", "Mine now");
         known.put("position", "42.6, -116.9");
         known.put("placeClass", "hump");
@@ -105,7 +106,8 @@ class OwnershipTest {
                 "POST /events/{eventId}/practice/bites", "POST /events/{eventId}/practice/bites/delete", "POST /events/{eventId}/practice/bites/restore",
                 "GET /events/{eventId}/practice/bites/edit", "POST /events/{eventId}/practice/stops/bites", "POST /events/{eventId}/practice/conditions",
                 "POST /events/{eventId}/practice/follow", "POST /events/{eventId}/plan/save", "POST /events/{eventId}/plan/delete",
-                "POST /events/{eventId}/plan/undo", "POST /events/{eventId}/plan/restore", "GET /events/{eventId}/standings/evidence")) {
+                "POST /events/{eventId}/plan/undo", "GET /events/{eventId}/plan/backups", "POST /events/{eventId}/plan/backups",
+                "POST /events/{eventId}/plan/backups/keep", "POST /events/{eventId}/plan/restore", "GET /events/{eventId}/standings/evidence")) {
             assertThat(call(other, route, own, parameters).status()).as(route).isEqualTo(404);
         }
         Map<String, String> planned = new LinkedHashMap<>(parameters);

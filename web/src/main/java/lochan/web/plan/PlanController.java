@@ -55,6 +55,7 @@ class PlanController {
     private static final long SEED = 1;
     private static final double CHART_WIDTH = 600;
     private static final double CHART_HEIGHT = 150;
+    private static final double LABEL_WIDTH = 110;
 
     private final Plans plans;
     private final EventBook events;
@@ -96,7 +97,7 @@ class PlanController {
     }
 
     /** The plan without stops at spots no longer marked. */
-    private static Plan kept(Plan plan, EventData event) {
+    static Plan kept(Plan plan, EventData event) {
         return new Plan(plan.day(), plan.name(), plan.stops().stream().filter(s -> event.spot(s.spotId()).isPresent()).toList());
     }
 
@@ -152,17 +153,24 @@ class PlanController {
         return percent >= 100 ? "over 99%" : percent <= 0 ? "under 1%" : percent + "%";
     }
 
-    /** The bag as it is expected to build, a column for each hour. */
-    record Column(String hour, String weight, double x, double y, double width, double height) { }
+    /**
+     * The bag as it is expected to build, a column for each hour.
+     *
+     * @param label the weight where there is room for it; empty elsewhere
+     */
+    record Column(String hour, String weight, String label, double x, double y, double width, double height) { }
 
     private static List<Column> growth(PlanValue value, DayModel day, Units units) {
         double most = value.byHour().stream().mapToDouble(Double::doubleValue).max().orElse(1);
         double width = CHART_WIDTH / value.byHour().size();
+        int labelled = (int) Math.ceil(LABEL_WIDTH / width);
         List<Column> columns = new ArrayList<>();
         for (int i = 0; i < value.byHour().size(); i++) {
             double height = most > 0 ? CHART_HEIGHT * value.byHour().get(i) / most : 0;
             Instant at = day.bins().getFirst().start().plus(Duration.ofHours(i + 1));
-            columns.add(new Column(Dates.clock(at, day.event().brief().timeZone()), units.weight(value.byHour().get(i)), i * width + 4, CHART_HEIGHT - height, width - 8, height));
+            String weight = units.weight(value.byHour().get(i));
+            columns.add(new Column(Dates.clock(at, day.event().brief().timeZone()), weight, (value.byHour().size() - 1 - i) % labelled == 0 ? weight : "",
+                    i * width + 4, CHART_HEIGHT - height, width - 8, height));
         }
         return columns;
     }

@@ -78,4 +78,23 @@ class PlanPagesTest {
 
         assertThat(angler.post(event + "/plan/suggest", "day", "1").text()).contains("Nothing to suggest yet");
     }
+
+    @Test
+    void theDemosPlanHasBackupsThatCanBeKept(@RunningApp.Demo RunningApp demo) {
+        Visitor angler = demo.demoAngler();
+        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
+        String backups = angler.get(event + "/plan").page().selectFirst("a[href*=backups]").attr("href");
+        assertThat(angler.get(backups).text()).contains("Reckon them");
+
+        angler.post(backups);
+        org.awaitility.Awaitility.await().atMost(java.time.Duration.ofMinutes(2)).until(() -> angler.get(backups).page().select("ol > li.sheet").size() > 1);
+
+        Visitor.Answer ladder = angler.get(backups);
+        assertThat(ladder.texts("ol > li.sheet h2")).first().asString().startsWith("1. ").contains(" on ");
+        assertThat(ladder.text()).containsPattern("(No strike|Fewer than \\d strikes) by \\d\\d:\\d\\d at ");
+        Visitor.Answer kept = angler.post(ladder.page().selectFirst("ol form").attr("action"));
+        assertThat(kept.text()).contains("The backup is a plan of its own now.").contains("Backup: ");
+        angler.post(kept.page().selectFirst(".note form").attr("action"));
+        assertThat(angler.post(event + "/plan/backups/keep?rung=99&" + backups.replaceAll(".*\\?", "")).text()).contains("reckon the backups anew");
+    }
 }
