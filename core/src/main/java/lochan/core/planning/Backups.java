@@ -55,6 +55,19 @@ public final class Backups {
      */
     public record Backup(Pattern pattern, double grams, List<PlanStop> stops, List<Trigger> triggers) { }
 
+    /**
+     * Where to go, rung by rung.
+     *
+     * @param main    the pattern that is taken to fail; null where there is nothing to back up
+     * @param backups best first
+     */
+    public record Ladder(Pattern main, List<Backup> backups) {
+
+        public Ladder {
+            backups = List.copyOf(backups);
+        }
+    }
+
     private Backups(ScenarioSet all, Runs runs, List<PlanStop> main, long seed, int rounds) {
         this.all = all;
         this.model = all.model();
@@ -65,26 +78,26 @@ public final class Backups {
     }
 
     /**
-     * The best backups of a plan, best first; none for a plan without stops, or where nothing else was ever fished.
+     * The best backups of a plan; none for a plan without stops, or where nothing else was ever fished.
      *
      * @param rounds of the search for each plan that is compared
      */
-    public static List<Backup> of(ScenarioSet scenarios, Runs runs, List<PlanStop> main, long seed, int rounds) {
-        return main.isEmpty() ? List.of() : new Backups(scenarios, runs, main, seed, rounds).ranked();
+    public static Ladder of(ScenarioSet scenarios, Runs runs, List<PlanStop> main, long seed, int rounds) {
+        return main.isEmpty() ? new Ladder(null, List.of()) : new Backups(scenarios, runs, main, seed, rounds).ranked();
     }
 
-    private List<Backup> ranked() {
+    private Ladder ranked() {
         Pattern group = mainPattern();
         ScenarioSet failing = failing(group);
         PlanValuer valuer = new PlanValuer(failing);
         record Guess(Pattern pattern, double grams) { }
         List<Pattern> others = model.cells().stream().map(model::pattern).distinct().filter(p -> !p.equals(group)).map(p -> new Guess(p, hours(p, failing)))
                 .sorted(Comparator.comparingDouble(Guess::grams).reversed()).limit(MOST_TRIED).map(Guess::pattern).toList();
-        return others.stream().map(p -> {
+        return new Ladder(group, others.stream().map(p -> {
             List<PlanStop> stops = new DayPlanner(failing, runs, new DayPlanner.Wishes(Stance.STEADY, List.of(), c -> model.pattern(c).equals(p)), seed)
                     .plan(rounds, i -> true);
             return new Backup(p, valuer.formula(stops), stops, triggers(group, stops));
-        }).filter(b -> !b.stops().isEmpty()).sorted(Comparator.comparingDouble(Backup::grams).reversed()).limit(MOST).toList();
+        }).filter(b -> !b.stops().isEmpty()).sorted(Comparator.comparingDouble(Backup::grams).reversed()).limit(MOST).toList());
     }
 
     /** The pattern of the plan that the day loses most without. */

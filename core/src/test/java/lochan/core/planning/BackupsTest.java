@@ -31,20 +31,22 @@ class BackupsTest {
 
     @Test
     void otherPatternsAreRankedWhereTheMainOneFails() {
-        List<Backups.Backup> backups = Backups.of(set(), RUNS, PLAN, 1, 2);
+        Backups.Ladder ladder = Backups.of(set(), RUNS, PLAN, 1, 2);
+        List<Backups.Backup> backups = ladder.backups();
 
+        assertThat(ladder.main()).isEqualTo(MAIN);
         assertThat(backups).isNotEmpty().noneMatch(b -> b.pattern().equals(MAIN))
                 .isSortedAccordingTo((a, b) -> Double.compare(b.grams(), a.grams())).allSatisfy(b -> {
                     assertThat(PlanRules.check(EVENT, new Plan(1, "", b.stops()))).isEmpty();
                     assertThat(b.stops()).allMatch(s -> set().model().pattern(new Cell(s.spotId(), s.presentationId())).equals(b.pattern()));
                 });
-        assertThat(Backups.of(set(), RUNS, PLAN, 1, 2)).isEqualTo(backups);
-        assertThat(Backups.of(set(), RUNS, List.of(), 1, 2)).isEmpty();
+        assertThat(Backups.of(set(), RUNS, PLAN, 1, 2)).isEqualTo(ladder);
+        assertThat(Backups.of(set(), RUNS, List.of(), 1, 2).backups()).isEmpty();
     }
 
     @Test
     void triggersStandAtStopsOfTheMainPatternAndAskForAStrikeAtLeast() {
-        assertThat(Backups.of(set(), RUNS, PLAN, 1, 2)).flatExtracting(Backups.Backup::triggers).isNotEmpty().allSatisfy(t -> {
+        assertThat(Backups.of(set(), RUNS, PLAN, 1, 2).backups()).flatExtracting(Backups.Backup::triggers).isNotEmpty().allSatisfy(t -> {
             PlanStop stop = PLAN.stream().filter(s -> s.spotId().equals(t.spotId())).findFirst().orElseThrow();
             assertThat(stop.spotId()).startsWith("grass");
             assertThat(t.at()).isAfter(stop.arrive()).isBeforeOrEqualTo(stop.leave());

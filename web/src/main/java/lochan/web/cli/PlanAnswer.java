@@ -51,7 +51,7 @@ final class PlanAnswer {
         node.put("leaveForCheckIn", stops.isEmpty() ? null : time(mustLeave(stops.getLast())));
         node.set("value", ValueAnswer.json(new PlanValuer(new ScenarioSet(model, VALUED_SCENARIOS, seed)).value(stops, SIMULATED_DAYS), model));
         ArrayNode backups = node.putArray("backups");
-        for (Backups.Backup b : Backups.of(scenarios, runs, stops, seed, Math.max(2, (int) (seconds * BACKUP_ROUNDS_PER_SECOND)))) {
+        for (Backups.Backup b : Backups.of(scenarios, runs, stops, seed, Math.max(2, (int) (seconds * BACKUP_ROUNDS_PER_SECOND))).backups()) {
             ObjectNode backup = backups.addObject().put("placeClass", b.pattern().placeClass()).put("presentation", b.pattern().presentationId())
                     .put("valueWhenMainFailsGrams", b.grams());
             addStops(backup.putArray("stops"), b.stops());

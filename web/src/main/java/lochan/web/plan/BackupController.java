@@ -11,6 +11,7 @@ import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
 import lochan.core.planning.Calibration;
 import lochan.core.quantity.Units;
+import lochan.core.rate.Pattern;
 import lochan.core.water.PlaceClass;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
@@ -50,7 +51,10 @@ class BackupController {
     record Rung(int index, String pattern, String grams, String stops, List<String> triggers) { }
 
     @GetMapping("/events/{eventId}/plan/backups")
-    String page(EventKey key, @RequestParam long plan, Model model) {
+    String page(EventKey key, @RequestParam(required = false) Long plan, Model model) {
+        if (plan == null) {
+            return "redirect:/events/" + key.eventId() + "/plan";
+        }
         EventData event = events.event(key);
         StoredPlan stored = plans.stored(key, plan);
         Plan kept = PlanController.kept(stored.plan(), event);
@@ -58,23 +62,27 @@ class BackupController {
         model.addAttribute("shown", stored);
         model.addAttribute("empty", kept.stops().isEmpty() || event.brief().format() == Format.LIMIT_LENGTH);
         model.addAttribute("job", state);
-        if (state != null && state.backups() != null) {
+        if (state != null && state.ladder() != null) {
             Units units = accounts.units(key.accountId());
             Calibration calibration = forecasts.calibration(key.accountId());
-            model.addAttribute("rungs", IntStream.range(0, state.backups().size())
-                    .mapToObj(i -> rung(i, state.backups().get(i), event, units, calibration)).toList());
+            List<Backups.Backup> found = state.ladder().backups();
+            model.addAttribute("mainPattern", words(state.ladder().main(), event));
+            model.addAttribute("rungs", IntStream.range(0, found.size()).mapToObj(i -> rung(i, found.get(i), event, units, calibration)).toList());
         }
         return "plan/backups";
     }
 
     private static Rung rung(int index, Backups.Backup b, EventData event, Units units, Calibration calibration) {
         ZoneId zone = event.brief().timeZone();
-        String pattern = event.presentation(b.pattern().presentationId()).orElseThrow().name() + " on " + PlaceClass.words(b.pattern().placeClass());
-        return new Rung(index, pattern, units.weight(b.grams() * calibration.factor()),
+        return new Rung(index, words(b.pattern(), event), units.weight(b.grams() * calibration.factor()),
                 b.stops().stream().map(s -> spot(s.spotId(), event) + " " + Dates.clock(s.arrive(), zone) + "–" + Dates.clock(s.leave(), zone))
                         .collect(Collectors.joining(", ")),
                 b.triggers().stream().map(t -> (t.strikesUnder() == 1 ? "No strike" : "Fewer than " + t.strikesUnder() + " strikes") + " by "
                         + Dates.clock(t.at(), zone) + " at " + spot(t.spotId(), event) + ": go.").toList());
+    }
+
+    private static String words(Pattern pattern, EventData event) {
+        return event.presentation(pattern.presentationId()).orElseThrow().name() + " on " + PlaceClass.words(pattern.placeClass());
     }
 
     private static String spot(String id, EventData event) {
@@ -96,7 +104,7 @@ class BackupController {
     String keep(EventKey key, @RequestParam long plan, @RequestParam int rung, RedirectAttributes flash) {
         EventData event = events.event(key);
         Plan kept = PlanController.kept(plans.stored(key, plan).plan(), event);
-        List<Backups.Backup> found = backups.state(key, plan, event, kept).map(PlanBackups.State::backups).orElse(null);
+        List<Backups.Backup> found = backups.state(key, plan, event, kept).map(PlanBackups.State::ladder).map(Backups.Ladder::backups).orElse(null);
         if (found == null || rung < 0 || rung >= found.size()) {
             flash.addFlashAttribute("trouble", "The plan or practice has changed since: reckon the backups anew.");
             return "redirect:/events/" + key.eventId() + "/plan/backups?plan=" + plan;

@@ -47,7 +47,7 @@ class PlanBackups {
     private static final class Job {
 
         private final List<Object> basis;
-        private volatile List<Backups.Backup> found;
+        private volatile Backups.Ladder found;
         private volatile boolean failed;
 
         private Job(List<Object> basis) {
@@ -58,12 +58,12 @@ class PlanBackups {
     /**
      * How a reckoning stands.
      *
-     * @param backups null while it runs, or when it failed
+     * @param ladder null while it runs, or when it failed
      */
-    record State(boolean failed, List<Backups.Backup> backups) {
+    record State(boolean failed, Backups.Ladder ladder) {
 
         public boolean running() {
-            return !failed && backups == null;
+            return !failed && ladder == null;
         }
     }
 

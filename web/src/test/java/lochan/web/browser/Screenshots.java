@@ -61,6 +61,10 @@ class Screenshots {
         page.locator("tbody a").first().click();
         shoot(page, "evidence");
         view(page, event, "plan");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("If the main pattern dies")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Reckon them")).click();
+        page.locator("ol > li.sheet").first().waitFor();
+        shoot(page, "backups");
         setClock(page, "Day 1, 09:40");
         view(page, event, "competition");
     }

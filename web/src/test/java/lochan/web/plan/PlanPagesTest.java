@@ -85,12 +85,14 @@ class PlanPagesTest {
         String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
         String backups = angler.get(event + "/plan").page().selectFirst("a[href*=backups]").attr("href");
         assertThat(angler.get(backups).text()).contains("Reckon them");
+        assertThat(angler.get(event + "/plan/backups").path()).as("of no plan").isEqualTo(event + "/plan");
 
         angler.post(backups);
         org.awaitility.Awaitility.await().atMost(java.time.Duration.ofMinutes(2)).until(() -> angler.get(backups).page().select("ol > li.sheet").size() > 1);
 
         Visitor.Answer ladder = angler.get(backups);
         assertThat(ladder.texts("ol > li.sheet h2")).first().asString().startsWith("1. ").contains(" on ");
+        assertThat(ladder.texts("#content > p strong")).singleElement().asString().matches("The main pattern is [A-Z][a-z -]+ on [a-z ]+\\.");
         assertThat(ladder.text()).containsPattern("(No strike|Fewer than \\d strikes) by \\d\\d:\\d\\d at ");
         Visitor.Answer kept = angler.post(ladder.page().selectFirst("ol form").attr("action"));
         assertThat(kept.text()).contains("The backup is a plan of its own now.").contains("Backup: ");
