@@ -4,12 +4,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
-import lochan.core.evidence.Bin;
 import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
 import lochan.core.rate.Pattern;
@@ -33,6 +31,7 @@ public final class Backups {
     private static final int MOST_STRIKES = 6;
 
     private final ScenarioSet all;
+    private final PlanValuer valuer;
     private final DayModel model;
     private final DayTours.RunTable runs;
     private final List<PlanStop> main;
@@ -70,6 +69,7 @@ public final class Backups {
 
     private Backups(ScenarioSet all, Runs runs, List<PlanStop> main, long seed, int rounds) {
         this.all = all;
+        this.valuer = new PlanValuer(all);
         this.model = all.model();
         this.runs = DayTours.RunTable.of(model, runs);
         this.main = main;
@@ -89,23 +89,25 @@ public final class Backups {
     private Ladder ranked() {
         Pattern group = mainPattern();
         ScenarioSet failing = failing(group);
-        PlanValuer valuer = new PlanValuer(failing);
+        PlanValuer whenFailing = new PlanValuer(failing);
         record Guess(Pattern pattern, double grams) { }
-        List<Pattern> others = model.cells().stream().map(model::pattern).distinct().filter(p -> !p.equals(group)).map(p -> new Guess(p, hours(p, failing)))
+        List<Pattern> others = model.cells().stream().map(model::pattern).distinct().filter(p -> !p.equals(group)).map(p -> new Guess(p, hours(p, failing, whenFailing)))
                 .sorted(Comparator.comparingDouble(Guess::grams).reversed()).limit(MOST_TRIED).map(Guess::pattern).toList();
         return new Ladder(group, others.stream().map(p -> {
-            List<PlanStop> stops = new DayPlanner(failing, runs, new DayPlanner.Wishes(Stance.STEADY, List.of(), c -> model.pattern(c).equals(p)), seed)
-                    .plan(rounds, i -> true);
-            return new Backup(p, valuer.formula(stops), stops, triggers(group, stops));
+            List<PlanStop> stops = best(failing, c -> model.pattern(c).equals(p));
+            return new Backup(p, whenFailing.formula(stops), stops, triggers(group, stops));
         }).filter(b -> !b.stops().isEmpty()).sorted(Comparator.comparingDouble(Backup::grams).reversed()).limit(MOST).toList());
     }
 
     /** The pattern of the plan that the day loses most without. */
     private Pattern mainPattern() {
-        PlanValuer valuer = new PlanValuer(all);
         List<Pattern> used = main.stream().map(this::pattern).distinct().toList();
-        return used.size() == 1 ? used.getFirst() : used.stream().min(Comparator.comparingDouble(p -> valuer.formula(new DayPlanner(all, runs,
-                new DayPlanner.Wishes(Stance.STEADY, List.of(), c -> !model.pattern(c).equals(p)), seed).plan(rounds, i -> true)))).orElseThrow();
+        return used.size() == 1 ? used.getFirst()
+                : used.stream().min(Comparator.comparingDouble(p -> valuer.formula(best(all, c -> !model.pattern(c).equals(p))))).orElseThrow();
+    }
+
+    private List<PlanStop> best(ScenarioSet scenarios, Predicate<Cell> usable) {
+        return new DayPlanner(scenarios, runs, new DayPlanner.Wishes(Stance.STEADY, List.of(), usable), seed).plan(rounds, i -> true);
     }
 
     private Pattern pattern(PlanStop stop) {
@@ -120,11 +122,10 @@ public final class Backups {
     }
 
     /** What the best cell of a pattern gives in two hours at the middle of the day: which patterns are worth a plan. */
-    private double hours(Pattern pattern, ScenarioSet failing) {
-        PlanValuer valuer = new PlanValuer(failing);
+    private double hours(Pattern pattern, ScenarioSet failing, PlanValuer whenFailing) {
         int bin = model.bins().size() / 2;
-        return model.cells().stream().filter(c -> model.pattern(c).equals(pattern) && !model.event().offLimits(model.spot(c.spotId())))
-                .mapToDouble(c -> valuer.outcomes(List.of(new Schedule.Segment(c, bin, 2)), failing.count(), false).mean()).max().orElse(0);
+        return model.cells().stream().filter(c -> model.pattern(c).equals(pattern) && model.isOpen(c))
+                .mapToDouble(c -> whenFailing.outcomes(List.of(new Schedule.Segment(c, bin, 2)), failing.count(), false).mean()).max().orElse(0);
     }
 
     private List<Trigger> triggers(Pattern group, List<PlanStop> backup) {
@@ -154,14 +155,14 @@ public final class Backups {
 
     private boolean isBetter(int index, Instant time, int strikes, List<PlanStop> backup) {
         PlanStop stop = main.get(index);
-        CellScenarios cell = all.cell(new Cell(stop.spotId(), stop.presentationId()));
+        Cell cell = new Cell(stop.spotId(), stop.presentationId());
         List<PlanStop> rest = new ArrayList<>(main.subList(index + 1, main.size()));
         if (stop.leave().isAfter(time)) {
             rest.addFirst(new PlanStop(stop.spotId(), stop.presentationId(), time, stop.leave()));
         }
         List<PlanStop> instead = from(stop.spotId(), time, backup);
-        double[] weights = weights(stop, time, strikes, cell);
-        return !instead.isEmpty() && mean(instead, stop.spotId(), cell, strikes, weights) > mean(rest, stop.spotId(), cell, strikes, weights);
+        double[] weights = weights(stop, time, strikes, all.cell(cell));
+        return !instead.isEmpty() && mean(instead, cell, strikes, weights) > mean(rest, cell, strikes, weights);
     }
 
     /** How likely each scenario is to have given so many strikes by then. */
@@ -179,13 +180,8 @@ public final class Backups {
         return weights;
     }
 
-    private double mean(List<PlanStop> stops, String here, CellScenarios struck, int strikes, double[] weights) {
-        PlanValuer.Fishing parts = new PlanValuer.Fishing(2 * stops.size() + 1);
-        Map<String, Integer> pools = new HashMap<>(Map.of(here, 0));
-        for (Schedule.Segment s : Schedule.segments(stops, model.bins())) {
-            parts.add(all.cell(s.cell()), pools.computeIfAbsent(s.cell().spotId(), x -> pools.size()), s.bin(), s.hours());
-        }
-        double[] grams = new PlanValuer(all).outcomes(parts, struck, strikes, all.count(), false).grams();
+    private double mean(List<PlanStop> stops, Cell struck, int strikes, double[] weights) {
+        double[] grams = valuer.outcomesAfter(struck, strikes, Schedule.segments(stops, model.bins())).grams();
         double sum = 0;
         double weight = 0;
         for (int j = 0; j < grams.length; j++) {
@@ -197,28 +193,25 @@ public final class Backups {
 
     /** The stops of a backup gone to at a time, one after the other as long as the day allows; the last for all that is left. */
     private List<PlanStop> from(String here, Instant time, List<PlanStop> backup) {
-        Bin first = model.bins().getFirst();
         Instant backBy = model.event().brief().day(model.day()).checkIn().minus(Duration.ofMinutes(model.assumptions().planning().checkInMarginMinutes()));
         List<PlanStop> stops = new ArrayList<>();
         int place = runs.place(here);
         Instant now = time;
         for (PlanStop b : backup) {
             int there = runs.place(b.spotId());
-            Instant arrive = now.plusMillis(Math.min(runs.millis()[place][there], Duration.between(first.start(), backBy).toMillis()));
-            Instant latest = backBy.minusMillis(Math.min(runs.home()[there], Duration.between(first.start(), backBy).toMillis()));
+            Instant arrive = now.plusMillis(runs.millis()[place][there]);
+            Instant latest = backBy.minusMillis(runs.home()[there]);
             Instant leave = arrive.plus(Duration.between(b.arrive(), b.leave()));
-            leave = leave.isAfter(latest) ? latest : leave;
-            if (!leave.isAfter(arrive)) {
+            now = leave.isAfter(latest) ? latest : leave;
+            if (!now.isAfter(arrive)) {
                 break;
             }
-            stops.add(new PlanStop(b.spotId(), b.presentationId(), arrive, leave));
-            now = leave;
+            stops.add(new PlanStop(b.spotId(), b.presentationId(), arrive, now));
             place = there;
         }
         if (!stops.isEmpty()) {
             PlanStop last = stops.removeLast();
-            Instant latest = backBy.minusMillis(runs.home()[runs.place(last.spotId())]);
-            stops.add(new PlanStop(last.spotId(), last.presentationId(), last.arrive(), latest.isAfter(last.leave()) ? latest : last.leave()));
+            stops.add(new PlanStop(last.spotId(), last.presentationId(), last.arrive(), backBy.minusMillis(runs.home()[place])));
         }
         return stops;
     }

@@ -124,8 +124,7 @@ public final class BestFish {
     /**
      * Standard deviation of the weight of the best k fish from an empty well, g. With M(x) = min(N(x), k),
      * <pre>Var = 2 ∫∫_{x&lt;y} sd M(x) · sd M(y) · ρ(x, y) dy dx</pre>
-     * where ρ is taken as √(Λ(y)/Λ(x)), which is exact for nested Poisson counts, k without limit. Against simulated days it is within a
-     * tenth.
+     * where ρ is taken as √(Λ(y)/Λ(x)), which is exact for nested Poisson counts, k without limit.
      */
     public double spread(double[] lambda) {
         double variance = 0;

@@ -1,9 +1,7 @@
 package lochan.core.planning;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
 import java.util.Set;
 import java.util.function.IntPredicate;
 import java.util.function.Predicate;
@@ -12,18 +10,18 @@ import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.ScenarioSet;
 import lochan.core.search.TourSearch;
+import lochan.core.search.Visit;
 import lochan.core.water.Runs;
 
 /**
  * Finds the plan of a competition day that is best by a stance: a search on some of the scenarios by two workers, whose best tours are then
- * made better on all of them. The same seed and rounds give the same plan.
+ * made better on more of them; the better of the two on all. The same seed and rounds give the same plan.
  */
 public final class DayPlanner {
 
     private static final int WORKERS = 2;
     private static final int SEARCHED_SCENARIOS = 32;
     private static final int POLISHED_SCENARIOS = 160;
-    private static final int POLISHED = 1;
     /** Cells looked at, the best by an hour there: a plan has room for few. */
     private static final int CANDIDATES = 48;
 
@@ -74,35 +72,41 @@ public final class DayPlanner {
      * @throws IllegalArgumentException when the locked stops cannot all be kept
      */
     public List<PlanStop> plan(int rounds, IntPredicate goOn) {
-        List<Cell> cells = candidates();
-        // Drawn before workers share them.
-        cells.forEach(scenarios::cell);
+        Candidates candidates = candidates();
+        // Drawn before workers share them, as the candidates were.
         wishes.locked().forEach(s -> scenarios.cell(new Cell(s.spotId(), s.presentationId())));
-        List<TourSearch.Found> found = IntStream.range(0, WORKERS).parallel().mapToObj(w -> {
-            DayTours tours = tours(cells, SEARCHED_SCENARIOS);
-            return new TourSearch(tours, tours.given(), seed + w).rounds(rounds, goOn).elite().stream().limit(POLISHED).toList();
-        }).flatMap(List::stream).toList();
-        List<TourSearch.Found> polished = found.parallelStream().map(f -> {
-            DayTours tours = tours(cells, POLISHED_SCENARIOS);
-            return TourSearch.polished(tours, f.tour(), seed);
+        List<List<Visit>> polished = IntStream.range(0, WORKERS).parallel().mapToObj(w -> {
+            DayTours tours = tours(candidates, SEARCHED_SCENARIOS);
+            TourSearch.Found found = new TourSearch(tours, tours.given(), seed + w).rounds(rounds, goOn).best();
+            return TourSearch.polished(tours(candidates, POLISHED_SCENARIOS), found.tour(), seed).tour();
         }).toList();
-        DayTours all = tours(cells, scenarios.count());
-        return all.stops(polished.stream().map(TourSearch.Found::tour).max(Comparator.comparingDouble(t -> {
-            all.slack(t);
-            return all.value(t);
-        })).orElseThrow());
+        DayTours all = tours(candidates, scenarios.count());
+        return all.stops(polished.stream().max(Comparator.comparingDouble(all::value)).orElseThrow());
     }
 
-    private DayTours tours(List<Cell> cells, int count) {
-        return new DayTours(scenarios, cells, wishes.locked(), wishes.stance(), count, runs);
+    private DayTours tours(Candidates of, int count) {
+        return new DayTours(scenarios, of.cells(), of.promises(), wishes.locked(), wishes.stance(), count, runs);
     }
 
-    private List<Cell> candidates() {
-        List<Cell> all = scenarios.model().cells().stream().filter(wishes.usable())
-                .filter(c -> !scenarios.model().event().offLimits(Objects.requireNonNull(scenarios.model().spot(c.spotId())))).toList();
-        DayTours tours = tours(all, SEARCHED_SCENARIOS);
-        List<Integer> order = new ArrayList<>(IntStream.range(0, all.size()).boxed().toList());
-        order.sort(Comparator.comparingDouble(tours::promise).reversed());
-        return order.stream().limit(CANDIDATES).map(all::get).toList();
+    /** Cells to plan with, the most promising first. */
+    private record Candidates(List<Cell> cells, double[] promises) { }
+
+    private Candidates candidates() {
+        PlanValuer valuer = new PlanValuer(scenarios);
+        record Promising(Cell cell, double promise) { }
+        List<Promising> best = scenarios.model().cells().stream().filter(wishes.usable()).filter(scenarios.model()::isOpen)
+                .map(c -> new Promising(c, promise(c, valuer))).sorted(Comparator.comparingDouble(Promising::promise).reversed()).limit(CANDIDATES).toList();
+        return new Candidates(best.stream().map(Promising::cell).toList(), best.stream().mapToDouble(Promising::promise).toArray());
+    }
+
+    /** What an hour there is worth at its better time of the day, sharpened: most cells are never worth a stop. */
+    private double promise(Cell cell, PlanValuer valuer) {
+        double best = 0;
+        for (int bin : new int[] {0, scenarios.model().bins().size() / 2}) {
+            List<Schedule.Segment> hour = List.of(new Schedule.Segment(cell, bin, 1));
+            best = Math.max(best, wishes.stance().score(valuer.outcomes(hour, Math.min(SEARCHED_SCENARIOS, scenarios.count()), wishes.stance().needsSpread()),
+                    scenarios.model().event().brief().targetGrams()));
+        }
+        return best * best * best;
     }
 }

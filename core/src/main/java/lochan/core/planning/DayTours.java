@@ -11,9 +11,7 @@ import lochan.core.Assumptions;
 import lochan.core.event.Brief;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
-import lochan.core.evidence.Bin;
 import lochan.core.plan.PlanStop;
-import lochan.core.practice.ForecastPeriod;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.CellScenarios;
 import lochan.core.scenario.DayModel;
@@ -31,7 +29,6 @@ final class DayTours implements Tours {
 
     private static final int[] STAYS_MINUTES = {15, 30, 60, 120};
     private static final double MILLIS_PER_HOUR = 3_600_000;
-    private static final int PROMISE_SCENARIOS = 32;
     private static final int MOST_VISITS_OF_ONE = 2;
     private static final long UNREACHABLE = Long.MAX_VALUE / 4;
 
@@ -61,10 +58,11 @@ final class DayTours implements Tours {
 
     /**
      * @param cells     what may be fished
+     * @param promises  of the cells
      * @param locked    stops that stay as they are
      * @param scenarios so many of the set are looked at
      */
-    DayTours(ScenarioSet set, List<Cell> cells, List<PlanStop> locked, Stance stance, int scenarios, RunTable table) {
+    DayTours(ScenarioSet set, List<Cell> cells, double[] promises, List<PlanStop> locked, Stance stance, int scenarios, RunTable table) {
         DayModel model = set.model();
         Brief brief = model.event().brief();
         CompetitionDay day = brief.day(model.day());
@@ -91,10 +89,7 @@ final class DayTours implements Tours {
         }
         this.runs = table.millis();
         this.home = table.home();
-        this.promises = new double[cells.size()];
-        for (int i = 0; i < promises.length; i++) {
-            promises[i] = promised(i, model.bins());
-        }
+        this.promises = promises.clone();
     }
 
     private long millis(Instant time) {
@@ -107,16 +102,6 @@ final class DayTours implements Tours {
         }
         PlanStop stop = locked.get(item - cells.size());
         return new Cell(stop.spotId(), stop.presentationId());
-    }
-
-    /** What an hour there is worth at its better time of the day, sharpened: most cells are never worth a stop. */
-    private double promised(int item, List<Bin> bins) {
-        double best = 0;
-        for (int bin : new int[] {0, bins.size() / 2}) {
-            List<Schedule.Segment> hour = List.of(new Schedule.Segment(cells.get(item), bin, 1));
-            best = Math.max(best, stance.score(valuer.outcomes(hour, Math.min(PROMISE_SCENARIOS, scenarios), stance.needsSpread()), targetGrams));
-        }
-        return best * best * best;
     }
 
     @Override

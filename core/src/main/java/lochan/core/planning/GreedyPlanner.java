@@ -63,7 +63,7 @@ public final class GreedyPlanner {
 
     /** The best of some cells by their two hours, best first; never at a spot off limits. */
     public List<Cell> candidates(List<Cell> all) {
-        List<Cell> cells = all.stream().filter(c -> !scenarios.model().event().offLimits(scenarios.model().spot(c.spotId()))).toList();
+        List<Cell> cells = all.stream().filter(scenarios.model()::isOpen).toList();
         Map<Cell, Double> worth = new HashMap<>();
         TwoHourValue twoHours = new TwoHourValue(scenarios);
         cells.forEach(c -> worth.put(c, twoHours.grams(c)));

@@ -90,7 +90,7 @@ public final class NextCheck {
     public List<Cell> promising(int most) {
         DayModel now = new DayModel(event, day, assumptions);
         int bin = bin(now);
-        return now.cells().stream().filter(c -> !event.offLimits(now.spot(c.spotId()))).sorted(Comparator.comparingDouble((Cell c) -> {
+        return now.cells().stream().filter(now::isOpen).sorted(Comparator.comparingDouble((Cell c) -> {
             GammaRate rate = now.rates(bin).rate(c, now.pattern(c));
             return rate.quantile(0.9) - rate.mean();
         }).reversed()).limit(most).toList();

@@ -47,15 +47,24 @@ public final class PlanValuer {
         return Arrays.stream(outcomes(Schedule.segments(stops, scenarios.model().bins()), first, false).grams()).average().orElse(0);
     }
 
-    /** The same of the parts of a day in their order. */
+    /** What the parts of a day, in their order, come to in each of the first so many scenarios. */
     Outcomes outcomes(List<Schedule.Segment> fishing, int first, boolean spread) {
-        List<CellScenarios> cells = fishing.stream().map(s -> scenarios.cell(s.cell())).toList();
+        return outcomes(parts(fishing, new HashMap<>()), null, 0, first, spread);
+    }
+
+    /** The same in all scenarios after some strikes of the day at a cell. */
+    Outcomes outcomesAfter(Cell struck, int strikesSoFar, List<Schedule.Segment> fishing) {
+        Fishing parts = parts(fishing, new HashMap<>(Map.of(struck.spotId(), 0)));
+        return outcomes(parts, scenarios.cell(struck), strikesSoFar, scenarios.count(), false);
+    }
+
+    /** @param pools numbers that spots have already */
+    private Fishing parts(List<Schedule.Segment> fishing, Map<String, Integer> pools) {
         Fishing parts = new Fishing(fishing.size());
-        int[] pools = pools(fishing);
-        for (int i = 0; i < cells.size(); i++) {
-            parts.add(cells.get(i), pools[i], fishing.get(i).bin(), fishing.get(i).hours());
+        for (Schedule.Segment s : fishing) {
+            parts.add(scenarios.cell(s.cell()), pools.computeIfAbsent(s.cell().spotId(), x -> pools.size()), s.bin(), s.hours());
         }
-        return outcomes(parts, first, spread);
+        return parts;
     }
 
     /** Parts of a day in their order, so far as they are filled in: a cell, the number of its spot, a bin and hours of it. */
@@ -114,7 +123,7 @@ public final class PlanValuer {
      *
      * @param struck the cell they came at, its spot being number 0 of the parts; null: none came
      */
-    Outcomes outcomes(Fishing parts, CellScenarios struck, int strikesSoFar, int first, boolean spread) {
+    private Outcomes outcomes(Fishing parts, CellScenarios struck, int strikesSoFar, int first, boolean spread) {
         Outcomes outcomes = new Outcomes(new double[first], new double[spread ? first : 0], new double[spread ? first : 0]);
         double[] lambda = new double[Survival.weights()];
         double[] fished = new double[Math.max(1, parts.spots())];

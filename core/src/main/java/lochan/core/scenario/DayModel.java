@@ -93,6 +93,11 @@ public final class DayModel {
         return rates.computeIfAbsent(bin, b -> StrikeRates.in(bins.get(b), slices, this::pattern, assumptions));
     }
 
+    /** Whether a cell's spot may be fished by the event's brief. */
+    public boolean isOpen(Cell cell) {
+        return !event.offLimits(spots.get(cell.spotId()));
+    }
+
     /** Every marked spot × every presentation with evidence on its pattern, in the order of the event. */
     public List<Cell> cells() {
         Set<Pattern> fished = new LinkedHashSet<>();

@@ -24,7 +24,6 @@ public final class TourSearch {
     private static final int DRAWN = 10;
     /** Chance to overlook an insertion, so that rounds differ. */
     private static final double BLINK = 0.1;
-    private static final int ELITE = 6;
     /** Visits that a stay is taken from by turns, when not all are tried. */
     private static final int PAIRS = 3;
     private static final int PASSES = 4;
@@ -36,8 +35,8 @@ public final class TourSearch {
     private final UniformRandomProvider random;
     private final List<Visit> given;
     private final double[] promises;
-    private final List<Found> elite = new ArrayList<>();
     private final Map<List<Visit>, Found> seen = new HashMap<>();
+    private Found bestYet;
     private Found current;
     private int done;
 
@@ -70,7 +69,7 @@ public final class TourSearch {
         if (first.slack() < 0) {
             throw new IllegalArgumentException("the visits given do not fit into the budget");
         }
-        keep(first);
+        this.bestYet = first;
         this.current = first;
     }
 
@@ -90,49 +89,20 @@ public final class TourSearch {
 
     /** The best tour so far. */
     public Found best() {
-        return elite.getFirst();
-    }
-
-    /** The best tours so far that visit different things, best first. */
-    public List<Found> elite() {
-        return List.copyOf(elite);
+        return bestYet;
     }
 
     private void round() {
         Found begin = done < STARTS ? found(given) : found(ruined(current.tour()));
         Found next = improved(recreated(begin), false);
-        keep(next);
+        bestYet = next.isBetterThan(bestYet) ? next : bestYet;
         double tolerance = TOLERANCE * (1 - done % COOLING_ROUNDS / (double) COOLING_ROUNDS);
-        if (done < STARTS || next.isBetterThan(current) || next.value() >= best().value() - tolerance * Math.abs(best().value())) {
+        if (done < STARTS || next.isBetterThan(current) || next.value() >= bestYet.value() - tolerance * Math.abs(bestYet.value())) {
             current = next;
         }
         if (++done == STARTS || done % COOLING_ROUNDS == 0) {
-            current = best();
+            current = bestYet;
         }
-    }
-
-    private void keep(Found tour) {
-        int same = -1;
-        for (int i = 0; i < elite.size(); i++) {
-            if (items(elite.get(i)).equals(items(tour))) {
-                same = i;
-            }
-        }
-        if (same >= 0) {
-            if (!tour.isBetterThan(elite.get(same))) {
-                return;
-            }
-            elite.remove(same);
-        }
-        elite.add(tour);
-        elite.sort(Comparator.comparingDouble(Found::value).thenComparingDouble(Found::slack).reversed());
-        if (elite.size() > ELITE) {
-            elite.removeLast();
-        }
-    }
-
-    private static List<Integer> items(Found tour) {
-        return tour.tour().stream().map(Visit::item).toList();
     }
 
     /** Tours come up again and again: what they are worth is kept for a while. */
@@ -155,7 +125,7 @@ public final class TourSearch {
         if (rest.isEmpty()) {
             return rest;
         }
-        int less = 1 + random.nextInt(Math.max(1, Math.min(rest.size(), rest.size() / 2 + 1)));
+        int less = 1 + random.nextInt(rest.size() / 2 + 1);
         boolean stretch = random.nextBoolean();
         int from = random.nextInt(rest.size());
         for (int i = 0; i < less && !rest.isEmpty(); i++) {
