@@ -8,6 +8,8 @@ public final class PlaceClass {
     public static final List<String> COMMON = List.of("grass-edge", "grass-flat", "dock-row", "laydown", "rock-point", "riprap", "bluff",
             "brush-pile", "channel-ledge", "hump", "saddle", "standing-timber", "staging-bank", "pocket");
 
+    private static final int LONGEST = 64;
+
     private PlaceClass() { }
 
     /** The class in words: {@code grass-edge} is "grass edge". */
@@ -18,5 +20,11 @@ public final class PlaceClass {
     /** The code of a class typed in words. */
     public static String code(String words) {
         return words.strip().toLowerCase(java.util.Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
+    }
+
+    /** The code of a class that a file tells in words, cut where it is too long; {@code unsorted} when it tells none. */
+    public static String orUnsorted(String words) {
+        String code = code(words);
+        return code.isEmpty() ? "unsorted" : code.substring(0, Math.min(LONGEST, code.length()));
     }
 }

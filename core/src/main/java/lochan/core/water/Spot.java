@@ -26,4 +26,9 @@ public record Spot(String id, String name, Position position, double radiusM, St
     public Spot {
         entered = Map.copyOf(entered);
     }
+
+    /** A new spot of which only the place is known, in shallow water until told otherwise. */
+    public static Spot fresh(String id, String name, Position position, String placeClass) {
+        return new Spot(id, name, position, USUAL_RADIUS_M, placeClass, Zone.SHALLOW, null, null, 0, Stock.GENERAL, Map.of());
+    }
 }

@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -22,9 +21,8 @@ import lochan.web.eventfile.EventFileException.Problem;
 import lochan.web.eventfile.EventFileReader;
 import lochan.web.eventfile.EventFileWriter;
 import lochan.web.page.Codes;
+import lochan.web.page.Downloads;
 import lochan.web.page.Dates;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -115,9 +113,7 @@ class EventsController {
     void export(EventKey key, HttpServletResponse response) throws IOException {
         EventFile file = events.file(key);
         String name = Codes.of(file.data().brief().name(), c -> false) + ".event.json";
-        response.setContentType(MediaType.APPLICATION_JSON_VALUE);
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION,
-                ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString());
+        Downloads.attach(response, name, MediaType.APPLICATION_JSON_VALUE);
         try (OutputStream out = response.getOutputStream()) {
             EventFileWriter.write(file, out);
         }

@@ -8,15 +8,19 @@ import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.Hooks;
+import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
@@ -27,10 +31,9 @@ import lochan.web.csv.CsvTable;
 import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
 import lochan.web.page.Dates;
+import lochan.web.page.Downloads;
 import lochan.web.page.Undo;
 import lochan.web.spot.Spots;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
@@ -72,9 +75,7 @@ class LogController {
 
     @GetMapping("/events/{eventId}/practice/log.csv")
     void export(EventKey key, HttpServletResponse response) throws IOException {
-        response.setContentType("text/csv;charset=UTF-8");
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION,
-                ContentDisposition.attachment().filename("practice.csv", StandardCharsets.UTF_8).build().toString());
+        Downloads.attach(response, "practice.csv", "text/csv;charset=UTF-8");
         try (Writer out = new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8)) {
             LogExport.write(events.event(key), accounts.units(key.accountId()), out);
         }
@@ -112,9 +113,9 @@ class LogController {
 
     private static Form guessed(CsvTable table, String token, Units units) {
         Form form = new Form(units).put("sheet", token).put("weighed", "guess");
+        Set<LogColumn> told = EnumSet.noneOf(LogColumn.class);
         for (int i = 0; i < table.header().size(); i++) {
-            LogColumn named = LogColumn.named(table.header().get(i)).orElse(null);
-            form.put("column/" + i, named == null || columns(form, i).containsKey(named) ? "" : named.code());
+            form.put("column/" + i, LogColumn.named(table.header().get(i)).filter(told::add).orElse(null));
         }
         Integer dates = columns(form, table.header().size()).get(LogColumn.DATE);
         boolean monthFirst = dates == null || CellText.monthFirst(table.rows().stream().map(r -> r.cells().get(dates)).toList());
@@ -205,7 +206,10 @@ class LogController {
         Map<LogColumn, Integer> columns = columns(form, table.header().size());
         Map<String, Hooks> hooks = new LinkedHashMap<>();
         for (int i = 0; form.has("new/" + i); i++) {
-            hooks.put(form.value("new/" + i), form.choice("hooks/" + i, Hooks.class));
+            Hooks told = form.choice("hooks/" + i, Hooks.class);
+            if (told != null) {
+                hooks.put(form.value("new/" + i), told);
+            }
         }
         LogImport.Read read = LogImport.read(table, columns, event, form.units(), new LogImport.Options(!form.value("monthFirst").equals("day"),
                 form.value("weighed").equals("scale"), hooks, c -> !spots.freshCode(key, c).equals(c), batch(form.value("sheet"))));
@@ -223,7 +227,7 @@ class LogController {
         model.addAttribute("remarks", read.remarks().stream().limit(PROBLEMS_SHOWN).map(LogController::words).toList());
         model.addAttribute("stops", read.stops().stream().limit(STOPS_SHOWN).map(s -> {
             String name = event.spot(s.spotId()).or(() -> read.newSpots().stream().filter(n -> n.id().equals(s.spotId())).findFirst()).orElseThrow().name();
-            List<Presentation> all = new java.util.ArrayList<>(event.presentations());
+            List<Presentation> all = new ArrayList<>(event.presentations());
             all.addAll(read.newPresentations());
             String fished = s.presentations().stream().map(p -> all.stream().filter(a -> a.id().equals(p.presentationId())).findFirst().orElseThrow().name())
                     .collect(Collectors.joining(", "));
@@ -233,7 +237,7 @@ class LogController {
         return read;
     }
 
-    private static String strikes(lochan.core.practice.PracticeStop stop, Units units) {
+    private static String strikes(PracticeStop stop, Units units) {
         return stop.bites().isEmpty() ? "none" : stop.bites().stream().map(b -> b.outcome().code() + (b.size() == null ? "" : " "
                 + PracticeDay.shown(b.size(), units))).collect(Collectors.joining(" · "));
     }

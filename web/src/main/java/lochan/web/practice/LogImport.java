@@ -29,8 +29,6 @@ import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.water.PlaceClass;
 import lochan.core.water.Spot;
-import lochan.core.water.Stock;
-import lochan.core.water.Zone;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvTable;
 import lochan.web.form.Form;
@@ -48,7 +46,6 @@ final class LogImport {
     private static final Pattern TIMED = Pattern.compile("(.*\\S) (\\d+(?:[.,]\\d+)?) ?min(?:utes)?");
     private static final Pattern WHOLE_MINUTES = Pattern.compile("(\\d{1,4})(?:[.,]0+)?(?: ?min(?:utes)?)?");
     private static final int LONGEST_NAME = 80;
-    private static final int LONGEST_CLASS = 64;
 
     private final CsvTable table;
     private final Map<LogColumn, Integer> columns;
@@ -243,10 +240,8 @@ final class LogImport {
             form.words(LogColumn.SPOT.code(), "The name of the spot", LONGEST_NAME);
             return null;
         }
-        String placeClass = PlaceClass.code(form.value(LogColumn.PLACE_CLASS.code()));
-        Spot fresh = new Spot(Codes.of(name, c -> options.spotTaken().test(c) || newSpots.stream().anyMatch(s -> s.id().equals(c))), name, at,
-                Spot.USUAL_RADIUS_M, placeClass.isEmpty() ? "unsorted" : placeClass.substring(0, Math.min(LONGEST_CLASS, placeClass.length())), Zone.SHALLOW,
-                null, null, 0, Stock.GENERAL, Map.of());
+        Spot fresh = Spot.fresh(Codes.of(name, c -> options.spotTaken().test(c) || newSpots.stream().anyMatch(s -> s.id().equals(c))), name, at,
+                PlaceClass.orUnsorted(form.value(LogColumn.PLACE_CLASS.code())));
         spots.put(CellText.name(name), fresh);
         newSpots.add(fresh);
         return fresh;

@@ -22,8 +22,6 @@ import lochan.core.track.TrackPlacing;
 import lochan.core.track.WindAt;
 import lochan.core.water.PlaceClass;
 import lochan.core.water.Spot;
-import lochan.core.water.Stock;
-import lochan.core.water.Zone;
 import lochan.web.account.Accounts;
 import lochan.web.brief.BoatSpeeds;
 import lochan.web.brief.Briefs;
@@ -164,8 +162,7 @@ class TrackController {
         String name = "Track " + Dates.clock(start, event.brief().timeZone());
         Position at = form.position(i + "/position");
         String id = spots.freshCode(key, name);
-        spots.add(key, List.of(new Spot(id, name, at, Spot.USUAL_RADIUS_M, PlaceClass.COMMON.getFirst(), Zone.SHALLOW, null, null, 0, Stock.GENERAL,
-                Map.of())));
+        spots.add(key, List.of(Spot.fresh(id, name, at, PlaceClass.COMMON.getFirst())));
         return id;
     }
 }

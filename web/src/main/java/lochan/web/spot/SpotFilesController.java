@@ -4,22 +4,17 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import lochan.core.water.PlaceClass;
 import lochan.core.water.Spot;
-import lochan.core.water.Stock;
-import lochan.core.water.Zone;
 import lochan.web.brief.EventKey;
 import lochan.web.gpx.GpxException;
 import lochan.web.gpx.GpxWaypoints;
 import lochan.web.page.Codes;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
+import lochan.web.page.Downloads;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -47,13 +42,13 @@ class SpotFilesController {
 
     @GetMapping("/events/{eventId}/spots/gpx")
     void gpx(EventKey key, HttpServletResponse response) throws IOException {
-        attach(response, "spots.gpx", "application/gpx+xml");
+        Downloads.attach(response, "spots.gpx", "application/gpx+xml");
         GpxWaypoints.write(spots.all(key), response.getOutputStream());
     }
 
     @GetMapping("/events/{eventId}/spots/geojson")
     void geoJson(EventKey key, HttpServletResponse response) throws IOException {
-        attach(response, "spots.geojson", "application/geo+json");
+        Downloads.attach(response, "spots.geojson", "application/geo+json");
         ObjectNode root = JSON.createObjectNode().put("type", "FeatureCollection");
         ArrayNode features = root.putArray("features");
         for (Spot s : spots.all(key)) {
@@ -64,11 +59,6 @@ class SpotFilesController {
                     .put("crowdRisk", s.crowdRisk());
         }
         response.getOutputStream().write(JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(root));
-    }
-
-    private static void attach(HttpServletResponse response, String name, String type) {
-        response.setContentType(type);
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString());
     }
 
     /** Marks the waypoints of a file; those that are marked already are left alone. */
@@ -98,8 +88,6 @@ class SpotFilesController {
     private static Spot spot(GpxWaypoints.Waypoint w, String code, Set<String> taken) {
         String free = taken.contains(code) ? Codes.of(code, taken::contains) : code;
         taken.add(free);
-        String type = PlaceClass.code(w.type());
-        return new Spot(free, w.name().isEmpty() ? "Waypoint" : w.name(), w.position(), Spot.USUAL_RADIUS_M,
-                type.isEmpty() ? "unsorted" : type.substring(0, Math.min(64, type.length())), Zone.SHALLOW, null, null, 0, Stock.GENERAL, Map.of());
+        return Spot.fresh(free, w.name().isEmpty() ? "Waypoint" : w.name(), w.position(), PlaceClass.orUnsorted(w.type()));
     }
 }
