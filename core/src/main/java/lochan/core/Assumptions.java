@@ -20,9 +20,9 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
             new StrikeRate(0.8, 2, 3, 3, 0.7),
             new Landing(8, 0.80, 0.68, 0.72),
             new Size(Math.log(800), 0.45, 0.20, 0.15, 0.05, 0.10, 0.42, 0.15, 0.12, 0.15, 0.93, 0.04, 4),
-            new DayEffect(0.5, 0.25, 0.25, 0.5, 0.8),
-            new Depletion(0.97, 0.93, 0.70),
-            new Planning(30, 5, 10, 15, 1.25, 6.7),
+            new DayEffect(0.5, 0.25, 0.25, 0.5, 0.8, 0.25),
+            new Depletion(0.97, 0.93, 0.70, 0.6),
+            new Planning(30, 5, 10, 15, 1.25, 6.7, 1000),
             new Forecast(4, 0.8));
 
     /**
@@ -83,8 +83,9 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
      * @param zoneShare     share common to a depth zone
      * @param patternShare  share of the pattern alone; the three add to 1
      * @param crowdedFactor what is left of the rate when another boat got there first
+     * @param blownFactor   what is left of it where the wind is more than the boat can be held in: a judgement, since a few casts still are made
      */
-    public record DayEffect(double sd, double dayShare, double zoneShare, double patternShare, double crowdedFactor) { }
+    public record DayEffect(double sd, double dayShare, double zoneShare, double patternShare, double crowdedFactor, double blownFactor) { }
 
     /**
      * ψ, the share of the strike rate left after one strike at a spot.
@@ -92,8 +93,10 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
      * @param school  a school
      * @param general fish spread over the place
      * @param single  one piece of isolated cover
+     * @param overnight share of what was fished on a day that is still missing on the next: fish weighed in are released elsewhere, those lost
+     *                  or let go bite again; a judgement
      */
-    public record Depletion(double school, double general, double single) { }
+    public record Depletion(double school, double general, double single, double overnight) { }
 
     /**
      * @param binMinutes           length of the bins of the competition day
@@ -102,9 +105,10 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
      * @param checkInMarginMinutes time in hand at check-in
      * @param straightRunFactor    way on the water over the straight line when no lake is known
      * @param roughWindMps         wind from which open water counts as rough for the boat, m/s: 15 mph, a fresh chop on a small boat
+     * @param exposedFetchM        open water upwind from which a spot is open to the wind, m: enough for waves to build
      */
     public record Planning(int binMinutes, int gridMinutes, int minDwellMinutes, int checkInMarginMinutes, double straightRunFactor,
-                           double roughWindMps) { }
+                           double roughWindMps, double exposedFetchM) { }
 
     /**
      * @param priorEvents events the prior counts for

@@ -41,6 +41,11 @@ public record Brief(String name, ZoneId timeZone, Format format, Integer limit, 
         return format == Format.EVERY_FISH ? Integer.MAX_VALUE : limit;
     }
 
+    /** The same with another target, g. */
+    public Brief aimingAt(double grams) {
+        return new Brief(name, timeZone, format, limit, anglers, grams, scaleGrams, species, penalties, gear, practice, days, launch, checkInAt, entered);
+    }
+
     public Optional<SpeciesRule> rule(Species species) {
         return this.species.stream().filter(r -> r.species() == species).findFirst();
     }

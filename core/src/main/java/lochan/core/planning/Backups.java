@@ -14,7 +14,6 @@ import lochan.core.rate.Pattern;
 import lochan.core.scenario.CellScenarios;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
-import lochan.core.water.Runs;
 import org.apache.commons.statistics.distribution.PoissonDistribution;
 
 /**
@@ -67,11 +66,11 @@ public final class Backups {
         }
     }
 
-    private Backups(ScenarioSet all, Runs runs, List<PlanStop> main, long seed, int rounds) {
+    private Backups(ScenarioSet all, DayRuns runs, List<PlanStop> main, long seed, int rounds) {
         this.all = all;
         this.valuer = new PlanValuer(all);
         this.model = all.model();
-        this.runs = DayTours.RunTable.of(model, runs);
+        this.runs = new DayTours.RunTable(model, runs);
         this.main = main;
         this.seed = seed;
         this.rounds = rounds;
@@ -82,7 +81,7 @@ public final class Backups {
      *
      * @param rounds of the search for each plan that is compared
      */
-    public static Ladder of(ScenarioSet scenarios, Runs runs, List<PlanStop> main, long seed, int rounds) {
+    public static Ladder of(ScenarioSet scenarios, DayRuns runs, List<PlanStop> main, long seed, int rounds) {
         return main.isEmpty() ? new Ladder(null, List.of()) : new Backups(scenarios, runs, main, seed, rounds).ranked();
     }
 
@@ -111,7 +110,7 @@ public final class Backups {
     }
 
     private Pattern pattern(PlanStop stop) {
-        return model.pattern(new Cell(stop.spotId(), stop.presentationId()));
+        return model.pattern(Cell.of(stop));
     }
 
     private ScenarioSet failing(Pattern group) {
@@ -155,7 +154,7 @@ public final class Backups {
 
     private boolean isBetter(int index, Instant time, int strikes, List<PlanStop> backup) {
         PlanStop stop = main.get(index);
-        Cell cell = new Cell(stop.spotId(), stop.presentationId());
+        Cell cell = Cell.of(stop);
         List<PlanStop> rest = new ArrayList<>(main.subList(index + 1, main.size()));
         if (stop.leave().isAfter(time)) {
             rest.addFirst(new PlanStop(stop.spotId(), stop.presentationId(), time, stop.leave()));
@@ -199,8 +198,8 @@ public final class Backups {
         Instant now = time;
         for (PlanStop b : backup) {
             int there = runs.place(b.spotId());
-            Instant arrive = now.plusMillis(runs.millis()[place][there]);
-            Instant latest = backBy.minusMillis(runs.home()[there]);
+            Instant arrive = now.plusMillis(runs.millis(now)[place][there]);
+            Instant latest = backBy.minusMillis(runs.home(backBy)[there]);
             Instant leave = arrive.plus(Duration.between(b.arrive(), b.leave()));
             now = leave.isAfter(latest) ? latest : leave;
             if (!now.isAfter(arrive)) {
@@ -211,7 +210,7 @@ public final class Backups {
         }
         if (!stops.isEmpty()) {
             PlanStop last = stops.removeLast();
-            stops.add(new PlanStop(last.spotId(), last.presentationId(), last.arrive(), backBy.minusMillis(runs.home()[place])));
+            stops.add(new PlanStop(last.spotId(), last.presentationId(), last.arrive(), backBy.minusMillis(runs.home(backBy)[place])));
         }
         return stops;
     }

@@ -11,7 +11,6 @@ import lochan.core.rate.Cell;
 import lochan.core.scenario.ScenarioSet;
 import lochan.core.search.TourSearch;
 import lochan.core.search.Visit;
-import lochan.core.water.Runs;
 
 /**
  * Finds the plan of a competition day that is best by a stance: a search on some of the scenarios by two workers, whose best tours are then
@@ -54,8 +53,8 @@ public final class DayPlanner {
         }
     }
 
-    public DayPlanner(ScenarioSet scenarios, Runs runs, Wishes wishes, long seed) {
-        this(scenarios, DayTours.RunTable.of(scenarios.model(), runs), wishes, seed);
+    public DayPlanner(ScenarioSet scenarios, DayRuns runs, Wishes wishes, long seed) {
+        this(scenarios, new DayTours.RunTable(scenarios.model(), runs), wishes, seed);
     }
 
     DayPlanner(ScenarioSet scenarios, DayTours.RunTable runs, Wishes wishes, long seed) {
@@ -74,7 +73,7 @@ public final class DayPlanner {
     public List<PlanStop> plan(int rounds, IntPredicate goOn) {
         Candidates candidates = candidates();
         // Drawn before workers share them, as the candidates were.
-        wishes.locked().forEach(s -> scenarios.cell(new Cell(s.spotId(), s.presentationId())));
+        wishes.locked().forEach(s -> scenarios.cell(Cell.of(s)));
         List<List<Visit>> polished = IntStream.range(0, WORKERS).parallel().mapToObj(w -> {
             DayTours tours = tours(candidates, SEARCHED_SCENARIOS);
             TourSearch.Found found = new TourSearch(tours, tours.given(), seed + w).rounds(rounds, goOn).best();

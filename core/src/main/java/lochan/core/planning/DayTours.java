@@ -12,6 +12,7 @@ import lochan.core.event.Brief;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.plan.PlanStop;
+import lochan.core.practice.ForecastPeriod;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.CellScenarios;
 import lochan.core.scenario.DayModel;
@@ -48,8 +49,8 @@ final class DayTours implements Tours {
     private final int[] placeOf;
     private final CellScenarios[] drawn;
     private final PlanValuer.Fishing fishing = new PlanValuer.Fishing(64);
-    private final long[][] runs;
-    private final long[] home;
+    private final RunTable table;
+    private final long[][] windy;
     private final double[] promises;
 
     /** Tours are asked for what is left of them and then what they are worth: the times of the last one are kept. */
@@ -87,8 +88,8 @@ final class DayTours implements Tours {
             placeOf[i] = table.place(cell(i).spotId());
             drawn[i] = set.cell(cell(i));
         }
-        this.runs = table.millis();
-        this.home = table.home();
+        this.table = table;
+        this.windy = model.event().forecast().stream().filter(f -> table.isRough(f)).map(f -> new long[] {millis(f.from()), millis(f.to())}).toArray(long[][]::new);
         this.promises = promises.clone();
     }
 
@@ -101,7 +102,7 @@ final class DayTours implements Tours {
             return cells.get(item);
         }
         PlanStop stop = locked.get(item - cells.size());
-        return new Cell(stop.spotId(), stop.presentationId());
+        return Cell.of(stop);
     }
 
     @Override
@@ -150,7 +151,7 @@ final class DayTours implements Tours {
             return -1;
         }
         long last = tour.isEmpty() ? 0 : at[at.length - 1];
-        long back = tour.isEmpty() ? 0 : last + home[placeOf[tour.getLast().item()]];
+        long back = tour.isEmpty() ? 0 : last + table.home(isRough(last))[placeOf[tour.getLast().item()]];
         return (double) (backBy - back) / grid;
     }
 
@@ -187,13 +188,22 @@ final class DayTours implements Tours {
         return times;
     }
 
+    private boolean isRough(long time) {
+        for (long[] period : windy) {
+            if (time >= period[0] && time < period[1]) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     private long[] reckoned(List<Visit> tour) {
         long[] at = new long[2 * tour.size()];
         long time = 0;
         int here = 0;
         for (int i = 0; i < tour.size(); i++) {
             Visit v = tour.get(i);
-            long there = time + runs[here][placeOf[v.item()]];
+            long there = time + table.millis(isRough(time))[here][placeOf[v.item()]];
             if (there >= UNREACHABLE) {
                 return null;
             }
@@ -232,7 +242,8 @@ final class DayTours implements Tours {
         List<PlanStop> stops = new ArrayList<>();
         for (int i = 0; i < tour.size(); i++) {
             Cell cell = cell(tour.get(i).item());
-            PlanStop stop = new PlanStop(cell.spotId(), cell.presentationId(), start.plusMillis(at[2 * i]), start.plusMillis(at[2 * i + 1]));
+            PlanStop stop = new PlanStop(cell.spotId(), cell.presentationId(), start.plusMillis(at[2 * i]), start.plusMillis(at[2 * i + 1]),
+                    isFixed(tour.get(i).item()));
             boolean same = i > 0 && cell.equals(cell(tour.get(i - 1).item())) && !isFixed(tour.get(i).item()) && !isFixed(tour.get(i - 1).item())
                     && stops.getLast().leave().equals(stop.arrive());
             if (same) {
@@ -243,37 +254,96 @@ final class DayTours implements Tours {
         return stops;
     }
 
-    /**
-     * Runs with settling between the launch and spots, ms.
-     *
-     * @param places number of each spot; 0 is the launch
-     * @param millis from place to place
-     * @param home   from each place to check-in, without settling
-     */
-    record RunTable(Map<String, Integer> places, long[][] millis, long[] home) {
+    /** V of a plan with a cell put in at its best place for its best stay, or in the place of a stop; 0 when neither can be. */
+    static double bestWith(ScenarioSet set, List<PlanStop> plan, Cell cell, RunTable table) {
+        List<Cell> cells = new ArrayList<>(plan.stream().map(Cell::of).distinct().toList());
+        if (!cells.contains(cell)) {
+            cells.add(cell);
+        }
+        DayTours tours = new DayTours(set, cells, new double[cells.size()], List.of(), Stance.STEADY, set.count(), table);
+        List<Visit> now = plan.stream().map(s -> new Visit(cells.indexOf(Cell.of(s)), (int) (Duration.between(s.arrive(), s.leave()).toMillis() / tours.grid))).toList();
+        List<List<Visit>> tries = new ArrayList<>();
+        int item = cells.indexOf(cell);
+        for (int at = 0; at <= now.size(); at++) {
+            for (int stay : tours.stays) {
+                List<Visit> with = new ArrayList<>(now);
+                with.add(at, new Visit(item, stay));
+                tries.add(with);
+            }
+        }
+        for (int at = 0; at < now.size(); at++) {
+            List<Visit> exchanged = new ArrayList<>(now);
+            exchanged.set(at, new Visit(item, now.get(at).stay()));
+            tries.add(exchanged);
+        }
+        return tries.stream().filter(t -> tours.slack(t) >= 0).mapToDouble(tours::value).max().orElse(0);
+    }
 
-        static RunTable of(DayModel model, Runs runs) {
+    /** Runs with settling between the launch and spots, ms, on calm and on rough water. */
+    static final class RunTable {
+
+        private final DayRuns runs;
+        /** Number of each spot; 0 is the launch. */
+        private final Map<String, Integer> places = new HashMap<>();
+        private final Ways calm;
+        private final Ways rough;
+
+        /**
+         * @param millis from place to place
+         * @param home   from each place to check-in, without settling
+         */
+        private record Ways(long[][] millis, long[] home) {
+
+            static Ways of(List<Position> positions, Position checkInAt, Runs runs) {
+                int n = positions.size();
+                long[][] millis = new long[n][n];
+                long[] home = new long[n];
+                for (int i = 0; i < n; i++) {
+                    for (int j = 0; j < n; j++) {
+                        millis[i][j] = i == j ? 0 : runs.runAndSettle(positions.get(i), positions.get(j)).map(Duration::toMillis).orElse(UNREACHABLE);
+                    }
+                    home[i] = runs.between(positions.get(i), checkInAt).map(r -> r.time().toMillis()).orElse(UNREACHABLE);
+                }
+                return new Ways(millis, home);
+            }
+        }
+
+        RunTable(DayModel model, DayRuns runs) {
             Brief brief = model.event().brief();
-            Map<String, Integer> places = new HashMap<>();
             List<Position> positions = new ArrayList<>(List.of(brief.launch()));
             model.event().spots().forEach(s -> {
                 places.put(s.id(), positions.size());
                 positions.add(s.position());
             });
-            int n = positions.size();
-            long[][] millis = new long[n][n];
-            long[] home = new long[n];
-            for (int i = 0; i < n; i++) {
-                for (int j = 0; j < n; j++) {
-                    millis[i][j] = i == j ? 0 : runs.runAndSettle(positions.get(i), positions.get(j)).map(Duration::toMillis).orElse(UNREACHABLE);
-                }
-                home[i] = runs.between(positions.get(i), brief.checkInAt()).map(r -> r.time().toMillis()).orElse(UNREACHABLE);
-            }
-            return new RunTable(places, millis, home);
+            CompetitionDay day = brief.day(model.day());
+            boolean everRough = model.event().forecast().stream().anyMatch(f -> runs.isRough(f.from()) && f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start()));
+            this.runs = runs;
+            this.calm = Ways.of(positions, brief.checkInAt(), runs.calm());
+            this.rough = everRough ? Ways.of(positions, brief.checkInAt(), runs.rough()) : calm;
         }
 
         int place(String spot) {
             return places.get(spot);
+        }
+
+        boolean isRough(ForecastPeriod period) {
+            return runs.isRough(period.from());
+        }
+
+        long[][] millis(Instant leaving) {
+            return millis(runs.isRough(leaving));
+        }
+
+        long[] home(Instant leaving) {
+            return home(runs.isRough(leaving));
+        }
+
+        private long[][] millis(boolean onRough) {
+            return onRough ? rough.millis() : calm.millis();
+        }
+
+        private long[] home(boolean onRough) {
+            return onRough ? rough.home() : calm.home();
         }
     }
 }

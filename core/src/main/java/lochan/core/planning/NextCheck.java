@@ -7,6 +7,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
 import lochan.core.Assumptions;
@@ -21,7 +22,6 @@ import lochan.core.rate.Cell;
 import lochan.core.rate.GammaRate;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
-import lochan.core.water.Runs;
 
 /**
  * What half an hour of practice somewhere would be worth on the competition day ({@code model.md} §11): for 0, 1, 2 and 3 or more strikes,
@@ -38,20 +38,18 @@ public final class NextCheck {
     private final EventData event;
     private final int day;
     private final Assumptions assumptions;
-    private final Runs runs;
-    private final Planner planner;
+    private final Function<ScenarioSet, List<PlanStop>> planner;
     private final int scenarios;
     private final long seed;
 
     /**
-     * @param planner   finds the plans
+     * @param planner   finds a plan for the day of some scenarios
      * @param scenarios for each plan
      */
-    public NextCheck(EventData event, int day, Assumptions assumptions, Runs runs, Planner planner, int scenarios, long seed) {
+    public NextCheck(EventData event, int day, Assumptions assumptions, Function<ScenarioSet, List<PlanStop>> planner, int scenarios, long seed) {
         this.event = event;
         this.day = day;
         this.assumptions = assumptions;
-        this.runs = runs;
         this.planner = planner;
         this.scenarios = scenarios;
         this.seed = seed;
@@ -74,7 +72,7 @@ public final class NextCheck {
      */
     public List<Look> of(List<Cell> cells, Instant at, IntPredicate goOn) {
         DayModel now = new DayModel(event, day, assumptions);
-        List<PlanStop> without = planner.best(new ScenarioSet(now, scenarios, seed), runs).stops();
+        List<PlanStop> without = planner.apply(new ScenarioSet(now, scenarios, seed));
         List<Look> looks = new ArrayList<>();
         for (Cell cell : cells) {
             if (!goOn.test(looks.size())) {
@@ -121,7 +119,8 @@ public final class NextCheck {
     /** What planning again gains over a plan made before, when both are valued by an event's practice. */
     private double gain(EventData looked, List<PlanStop> before) {
         ScenarioSet after = new ScenarioSet(new DayModel(looked, day, assumptions), scenarios, seed);
-        return Math.max(0, planner.best(after, runs).grams() - new PlanValuer(after).formula(before));
+        PlanValuer valuer = new PlanValuer(after);
+        return Math.max(0, valuer.formula(planner.apply(after)) - valuer.formula(before));
     }
 
     /** The event with half an hour more of practice in its log. */

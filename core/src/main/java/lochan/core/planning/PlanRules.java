@@ -77,7 +77,7 @@ public final class PlanRules {
      * The runs of a plan without violations: from the launch to each stop, settling included, and back to check-in with the margin
      * in hand. Names are spot ids, {@code launch} and {@code checkIn}.
      */
-    public static List<Leg> legs(EventData event, Plan plan, Assumptions.Planning planning, Runs runs) {
+    public static List<Leg> legs(EventData event, Plan plan, Assumptions.Planning planning, DayRuns runs) {
         CompetitionDay day = event.brief().day(plan.day());
         List<Leg> legs = new ArrayList<>();
         String from = "launch";
@@ -85,13 +85,14 @@ public final class PlanRules {
         Instant time = day.start();
         for (PlanStop stop : plan.stops()) {
             Spot spot = event.spot(stop.spotId()).orElseThrow();
-            legs.add(new Leg(from, spot.id(), runs.between(here, spot.position()).orElse(null),
-                    runs.runAndSettle(here, spot.position()).orElse(null), Duration.between(time, stop.arrive())));
+            Runs now = runs.at(time);
+            legs.add(new Leg(from, spot.id(), now.between(here, spot.position()).orElse(null),
+                    now.runAndSettle(here, spot.position()).orElse(null), Duration.between(time, stop.arrive())));
             from = spot.id();
             here = spot.position();
             time = stop.leave();
         }
-        Runs.Run home = runs.between(here, event.brief().checkInAt()).orElse(null);
+        Runs.Run home = runs.at(time).between(here, event.brief().checkInAt()).orElse(null);
         legs.add(new Leg(from, "checkIn", home, home == null ? null : home.time(),
                 Duration.between(time, day.checkIn()).minusMinutes(planning.checkInMarginMinutes())));
         return legs;

@@ -100,6 +100,13 @@ public final class PlanValuer {
             hours[count++] = hoursOfBin;
         }
 
+        private void fillFishedBefore(double[] fished, ScenarioSet scenarios, int scenario) {
+            Arrays.fill(fished, 0);
+            for (int i = 0; scenarios.isAfterFishing() && i < count; i++) {
+                fished[pools[i]] = scenarios.fishedBefore(cells[i].cell().spotId(), scenario);
+            }
+        }
+
         private int spots() {
             int most = 0;
             for (int i = 0; i < count; i++) {
@@ -129,9 +136,9 @@ public final class PlanValuer {
         double[] fished = new double[Math.max(1, parts.spots())];
         for (int j = 0; j < first; j++) {
             Arrays.fill(lambda, 0);
-            Arrays.fill(fished, 0);
+            parts.fillFishedBefore(fished, scenarios, j);
             if (struck != null) {
-                fished[0] = struck.undiminished(strikesSoFar);
+                fished[0] += struck.undiminished(strikesSoFar);
                 struck.addLanded(lambda, strikesSoFar, j, scenarios.survival());
             }
             int i = 0;
@@ -180,6 +187,9 @@ public final class PlanValuer {
         double[] strikes = new double[cells.length];
         for (int j = 0; j < scenarios.count(); j++) {
             double[] fished = new double[cells.length];
+            for (int i = 0; i < cells.length; i++) {
+                fished[pools[i]] = scenarios.fishedBefore(cells[i].cell().spotId(), j);
+            }
             for (int i = 0; i < cells.length; i++) {
                 strikes[i] = strikes(cells[i], segments.get(i), j, fished, pools[i]);
             }

@@ -25,7 +25,7 @@ final class Schedule {
     static List<Segment> segments(List<PlanStop> stops, List<Bin> bins) {
         List<Segment> segments = new ArrayList<>();
         for (PlanStop stop : stops) {
-            Cell cell = new Cell(stop.spotId(), stop.presentationId());
+            Cell cell = Cell.of(stop);
             for (int i = 0; i < bins.size(); i++) {
                 Instant from = i == 0 ? stop.arrive() : later(stop.arrive(), bins.get(i).start());
                 Instant to = i == bins.size() - 1 ? stop.leave() : earlier(stop.leave(), bins.get(i).end());

@@ -4,49 +4,72 @@ import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
 import lochan.core.rate.Pattern;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
-import lochan.core.water.Runs;
 
 /**
  * What cells and patterns are worth to the day ({@code model.md} §8): what V of the best plan loses without one that it uses, or gains
- * by the best insertion of one that it does not. The best plan is the greedy planner's.
+ * by the best insertion or exchange of one that it does not.
  */
 public final class Worth {
 
     private static final double MINUTES_PER_HOUR = 60;
 
+    private final ScenarioSet scenarios;
     private final DayModel model;
-    private final Runs runs;
-    private final GreedyPlanner.Suggestion plan;
+    private final DayRuns runs;
+    private final DayTours.RunTable table;
+    private final long seed;
+    private final int rounds;
+    private final PlanValuer valuer;
+    private final List<PlanStop> plan;
+    private final double grams;
     private final Map<Cell, Double> cells = new HashMap<>();
     private final Map<Pattern, Double> patterns = new HashMap<>();
 
-    private Worth(ScenarioSet scenarios, Runs runs) {
+    private Worth(ScenarioSet scenarios, DayRuns runs, long seed, int rounds) {
+        this.scenarios = scenarios;
         this.model = scenarios.model();
         this.runs = runs;
-        GreedyPlanner planner = new GreedyPlanner(scenarios, runs);
-        List<Cell> all = planner.candidates();
-        this.plan = planner.suggest(all, c -> true);
-        for (Cell cell : model.cells()) {
-            boolean used = plan.stops().stream().anyMatch(s -> cell.equals(new Cell(s.spotId(), s.presentationId())));
-            cells.put(cell, used ? loss(planner.suggest(all, c -> !c.equals(cell))) : planner.insertionGain(plan, cell));
-        }
-        model.cells().stream().map(model::pattern).distinct().forEach(pattern -> {
-            boolean used = plan.stops().stream().anyMatch(s -> pattern.equals(model.pattern(new Cell(s.spotId(), s.presentationId()))));
-            patterns.put(pattern, used ? loss(planner.suggest(all, c -> !model.pattern(c).equals(pattern)))
-                    : model.cells().stream().filter(c -> model.pattern(c).equals(pattern)).mapToDouble(cells::get).max().orElse(0));
-        });
+        this.table = new DayTours.RunTable(model, runs);
+        this.seed = seed;
+        this.rounds = rounds;
+        this.valuer = new PlanValuer(scenarios);
+        this.plan = best(c -> true);
+        this.grams = valuer.formula(plan);
+        Set<Cell> used = plan.stream().map(Cell::of).collect(Collectors.toSet());
+        Set<Pattern> usedPatterns = used.stream().map(model::pattern).collect(Collectors.toSet());
+        model.cells().stream().filter(model::isOpen).forEach(c -> cells.put(c, used.contains(c) ? loss(other -> !other.equals(c)) : gain(c)));
+        model.cells().stream().map(model::pattern).distinct().forEach(p -> patterns.put(p, usedPatterns.contains(p) ? loss(c -> !model.pattern(c).equals(p))
+                : cells.keySet().stream().filter(c -> model.pattern(c).equals(p)).mapToDouble(cells::get).max().orElse(0)));
     }
 
-    public static Worth of(ScenarioSet scenarios, Runs runs) {
-        return new Worth(scenarios, runs);
+    /** @param rounds of the search for each plan that is compared */
+    public static Worth of(ScenarioSet scenarios, DayRuns runs, long seed, int rounds) {
+        return new Worth(scenarios, runs, seed, rounds);
     }
 
-    private double loss(GreedyPlanner.Suggestion without) {
-        return Math.max(0, plan.grams() - without.grams());
+    private List<PlanStop> best(Predicate<Cell> usable) {
+        return new DayPlanner(scenarios, table, new DayPlanner.Wishes(Stance.STEADY, List.of(), usable), seed).plan(rounds, i -> true);
+    }
+
+    private double loss(Predicate<Cell> usable) {
+        return Math.max(0, grams - valuer.formula(best(usable)));
+    }
+
+    private double gain(Cell cell) {
+        return Math.max(0, DayTours.bestWith(scenarios, plan, cell, table) - grams);
+    }
+
+    /** The plan it is told by, with its value by the formula, g. */
+    public List<PlanStop> plan() {
+        return plan;
     }
 
     /** Grams; 0 for a cell that would not change the day. */
@@ -56,9 +79,9 @@ public final class Worth {
 
     /** Grams per hour of its time in the plan (one hour when it has none) with its run from the launch and settling. */
     public double ofCellPerHour(Cell cell) {
-        Duration run = runs.runAndSettle(model.event().brief().launch(), model.spot(cell.spotId()).position()).orElse(Duration.ZERO);
-        Duration dwell = plan.stops().stream().filter(s -> cell.equals(new Cell(s.spotId(), s.presentationId())))
-                .map(s -> Duration.between(s.arrive(), s.leave())).reduce(Duration::plus).orElse(Duration.ofHours(1));
+        Duration run = runs.calm().runAndSettle(model.event().brief().launch(), model.spot(cell.spotId()).position()).orElse(Duration.ZERO);
+        Duration dwell = plan.stream().filter(s -> Cell.of(s).equals(cell)).map(s -> Duration.between(s.arrive(), s.leave())).reduce(Duration::plus)
+                .orElse(Duration.ofHours(1));
         return ofCell(cell) / (dwell.plus(run).toMinutes() / MINUTES_PER_HOUR);
     }
 

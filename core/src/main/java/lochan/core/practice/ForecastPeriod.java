@@ -15,6 +15,11 @@ public record ForecastPeriod(Instant from, Instant to, Double windMps, Double wi
         return !time.isBefore(from) && time.isBefore(to);
     }
 
+    /** The same with another wind from the same side. */
+    public ForecastPeriod withWind(double mps) {
+        return new ForecastPeriod(from, to, mps, windFromDeg, sky, waterTempC, visibilityM, lightning);
+    }
+
     public Conditions conditions() {
         return new Conditions(waterTempC, visibilityM, windMps, sky, null);
     }

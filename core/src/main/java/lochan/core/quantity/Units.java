@@ -105,7 +105,8 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
             return code;
         }
 
-        double mps() {
+        /** Metres a second in one of it. */
+        public double mps() {
             return this == MPH ? M_PER_MILE / 3600 : 1 / 3.6;
         }
     }

@@ -20,14 +20,15 @@ public final class CellScenarios {
     /** Landed legal fish heavier than each x of one strike, by scenario; null until first asked for, the same whoever asks. */
     private final float[][] profiles;
 
-    CellScenarios(Cell cell, QuantileCurve[] curves, double[] rateScore, double[] rateFactor, double[] landing, double[] mix,
+    /** @param held what the wind leaves of the rate, by bin */
+    CellScenarios(Cell cell, QuantileCurve[] curves, double[] held, double[] rateScore, double[] rateFactor, double[] landing, double[] mix,
                   float[][] meanLnGrams, double decay) {
         this.cell = cell;
         this.bins = curves.length;
         this.strikesPerHour = new float[bins * rateScore.length];
         for (int j = 0; j < rateScore.length; j++) {
             for (int bin = 0; bin < bins; bin++) {
-                strikesPerHour[j * bins + bin] = (float) (curves[bin].at(rateScore[j]) * rateFactor[j]);
+                strikesPerHour[j * bins + bin] = (float) (curves[bin].at(rateScore[j]) * held[bin] * rateFactor[j]);
             }
         }
         this.landing = landing;

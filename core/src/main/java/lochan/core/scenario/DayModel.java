@@ -1,5 +1,7 @@
 package lochan.core.scenario;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -8,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.evidence.Bin;
 import lochan.core.evidence.Slice;
@@ -19,6 +22,7 @@ import lochan.core.rate.Pattern;
 import lochan.core.rate.StrikeRates;
 import lochan.core.size.SizeModel;
 import lochan.core.size.SpeciesMix;
+import lochan.core.water.Fetch;
 import lochan.core.water.Spot;
 
 /** What practice says of one competition day: rates by bin, landing chances, sizes and species ({@code model.md} §§1–4). */
@@ -27,6 +31,7 @@ public final class DayModel {
     private final EventData event;
     private final int day;
     private final Assumptions assumptions;
+    private final Map<Pattern, Double> strengths;
     private final List<Bin> bins;
     private final List<Slice> slices;
     private final Map<String, Spot> spots = new LinkedHashMap<>();
@@ -37,6 +42,15 @@ public final class DayModel {
 
     /** @throws IllegalArgumentException when the event has no such day */
     public DayModel(EventData event, int day, Assumptions assumptions) {
+        this(event, day, assumptions, Map.of());
+    }
+
+    /**
+     * @param strengths what is left of the strike rate of patterns that are supposed to do worse, or better, than practice says
+     * @throws IllegalArgumentException when the event has no such day
+     */
+    public DayModel(EventData event, int day, Assumptions assumptions, Map<Pattern, Double> strengths) {
+        this.strengths = Map.copyOf(strengths);
         this.event = event;
         this.day = day;
         this.assumptions = assumptions;
@@ -91,6 +105,30 @@ public final class DayModel {
     /** Strike rates in a bin, reckoned when first asked for. */
     public StrikeRates rates(int bin) {
         return rates.computeIfAbsent(bin, b -> StrikeRates.in(bins.get(b), slices, this::pattern, assumptions));
+    }
+
+    /** By what a pattern's strike rate is multiplied; 1 unless something else is supposed. */
+    double strength(Pattern pattern) {
+        return strengths.getOrDefault(pattern, 1.0);
+    }
+
+    /**
+     * What the wind leaves of a spot's strike rate in a bin: 1, but less where it is open to a wind in which the boat cannot be held. Where the
+     * lake or the direction is unknown, every spot is taken as sheltered.
+     */
+    double held(Spot spot, int bin) {
+        Bin of = bins.get(bin);
+        Instant middle = of.start().plus(Duration.between(of.start(), of.end()).dividedBy(2));
+        Double most = event.boat().mostWindMps();
+        boolean blown = most != null && event.lake() != null && event.forecast().stream().filter(f -> f.holds(middle))
+                .anyMatch(f -> f.windMps() != null && f.windMps() > most && f.windFromDeg() != null
+                        && Fetch.isOver(event.lake(), spot.position(), f.windFromDeg(), assumptions.planning().exposedFetchM()));
+        return blown ? assumptions.day().blownFactor() : 1;
+    }
+
+    /** Spots open to more wind than the boat can be held in, at some time of the day. */
+    public List<Spot> blown() {
+        return event.spots().stream().filter(s -> IntStream.range(0, bins.size()).anyMatch(b -> held(s, b) < 1)).toList();
     }
 
     /** Whether a cell's spot may be fished by the event's brief. */

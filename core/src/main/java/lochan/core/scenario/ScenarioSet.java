@@ -3,6 +3,7 @@ package lochan.core.scenario;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.event.Species;
 import lochan.core.rate.Cell;
@@ -17,7 +18,7 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  * N draws of everything unknown on one competition day ({@code model.md} §5): rates, landing chances, sizes, who got there first, and
  * the day effect that fails whole patterns at once,
  * <pre>ln D_ap = 0.5·(√¼·Z_day + √¼·Z_zone + √½·Z_ap) − 0.5²/2</pre>
- * Not for use by several threads.
+ * Safe for use by several threads.
  */
 public final class ScenarioSet {
 
@@ -30,9 +31,11 @@ public final class ScenarioSet {
     private final Survival survival;
     private final double[][] sizeEffects;
     private final Map<Cell, CellScenarios> cells = new HashMap<>();
-    /** Of which this set is a part; null: it is whole. */
+    /** Of which this set is a part, or which it follows; null: it is whole. */
     private final ScenarioSet all;
+    /** Numbers of the part; null: all of them. */
     private final int[] which;
+    private final Map<String, double[]> fishedBefore;
     private final Map<String, double[]> landing = new HashMap<>();
 
     /**
@@ -50,18 +53,20 @@ public final class ScenarioSet {
         this.survival = new Survival(model.event().brief().species(), model.assumptions().size());
         this.sizeEffects = drawSizes();
         this.all = null;
-        this.which = new int[0];
+        this.which = null;
+        this.fishedBefore = Map.of();
     }
 
-    private ScenarioSet(ScenarioSet all, int[] which) {
+    private ScenarioSet(ScenarioSet all, int[] which, Map<String, double[]> fishedBefore) {
         this.model = all.model;
-        this.count = which.length;
+        this.count = which == null ? all.count : which.length;
         this.seed = all.seed;
         this.draws = all.draws;
         this.survival = all.survival;
         this.sizeEffects = all.sizeEffects;
         this.all = all;
-        this.which = which.clone();
+        this.which = which;
+        this.fishedBefore = Map.copyOf(fishedBefore);
     }
 
     /**
@@ -70,7 +75,29 @@ public final class ScenarioSet {
      * @param numbers of the scenarios, from 0
      */
     public ScenarioSet only(int[] numbers) {
-        return new ScenarioSet(this, numbers);
+        Map<String, double[]> parts = new HashMap<>();
+        fishedBefore.forEach((spot, i) -> parts.put(spot, IntStream.of(numbers).mapToDouble(j -> i[j]).toArray()));
+        return new ScenarioSet(this, numbers.clone(), parts);
+    }
+
+    /**
+     * The same scenarios after some spots were fished, as on the day before.
+     *
+     * @param undiminished I of {@code model.md} §6 that is missing at a spot, by scenario; a spot without is untouched
+     */
+    public ScenarioSet after(Map<String, double[]> undiminished) {
+        return new ScenarioSet(this, null, undiminished);
+    }
+
+    /** Whether anything was fished before the day. */
+    public boolean isAfterFishing() {
+        return !fishedBefore.isEmpty();
+    }
+
+    /** I of {@code model.md} §6 that was fished at a spot before the day. */
+    public double fishedBefore(String spotId, int scenario) {
+        double[] i = fishedBefore.get(spotId);
+        return i == null ? 0 : i[scenario];
     }
 
     public DayModel model() {
@@ -90,8 +117,8 @@ public final class ScenarioSet {
     }
 
     /** A cell in all scenarios, drawn when first asked for. */
-    public CellScenarios cell(Cell cell) {
-        return cells.computeIfAbsent(cell, c -> all == null ? draw(c) : all.cell(c).only(which));
+    public synchronized CellScenarios cell(Cell cell) {
+        return cells.computeIfAbsent(cell, c -> all == null ? draw(c) : which == null ? all.cell(c) : all.cell(c).only(which));
     }
 
     private double[][] drawSizes() {
@@ -115,11 +142,13 @@ public final class ScenarioSet {
         Spot spot = model.spot(cell.spotId());
         Pattern pattern = model.pattern(cell);
         QuantileCurve[] curves = new QuantileCurve[model.bins().size()];
+        double[] held = new double[curves.length];
         for (int bin = 0; bin < curves.length; bin++) {
             curves[bin] = QuantileCurve.of(model.rates(bin).rate(cell, pattern));
+            held[bin] = model.held(spot, bin);
         }
         double decay = spot.stock().decay(model.assumptions().depletion());
-        return new CellScenarios(cell, curves, draws.normals("rate/" + cell.spotId() + "/" + cell.presentationId()), rateFactors(spot, pattern),
+        return new CellScenarios(cell, curves, held, draws.normals("rate/" + cell.spotId() + "/" + cell.presentationId()), rateFactors(spot, pattern),
                 landing(cell.presentationId()), model.mix().of(pattern), meanLnGrams(cell, pattern), decay);
     }
 
@@ -129,16 +158,17 @@ public final class ScenarioSet {
         double[] z = dayScores(spot.zone(), pattern);
         double[] first = draws.normals("first/" + spot.id());
         int lines = model.event().brief().anglers();
+        double strength = model.strength(pattern);
         double[] factors = new double[count];
         for (int j = 0; j < count; j++) {
             boolean occupied = STANDARD.cumulativeProbability(first[j]) < spot.crowdRisk();
-            factors[j] = lines * Math.exp(a.sd() * z[j] - a.sd() * a.sd() / 2) * (occupied ? a.crowdedFactor() : 1);
+            factors[j] = lines * strength * Math.exp(a.sd() * z[j] - a.sd() * a.sd() / 2) * (occupied ? a.crowdedFactor() : 1);
         }
         return factors;
     }
 
     /** D of a pattern in each scenario of a whole set, the mean over the zones of its spots. */
-    public double[] dayEffect(Pattern pattern) {
+    public synchronized double[] dayEffect(Pattern pattern) {
         List<Spot> places = model.event().spots().stream().filter(s -> s.placeClass().equals(pattern.placeClass())).toList();
         List<Zone> zones = places.stream().map(Spot::zone).distinct().toList();
         double[] mean = new double[count];

@@ -207,7 +207,7 @@ public final class LakeRuns implements Runs {
         return known.computeIfAbsent(new Ends(from, to), e -> way(from, to).map(way -> new Run(metres(way.points()), Runs.seconds(way.seconds()))));
     }
 
-    /** The corners of the quickest run, both ends included; empty when there is none. */
+    @Override
     public Optional<List<Position>> route(Position from, Position to) {
         return way(from, to).map(Way::points);
     }

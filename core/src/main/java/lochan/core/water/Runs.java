@@ -1,6 +1,7 @@
 package lochan.core.water;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.event.Boat;
@@ -22,6 +23,9 @@ public interface Runs {
 
     /** The quickest run; empty when there is none by water. */
     Optional<Run> between(Position from, Position to);
+
+    /** The corners of the quickest run, both ends included; empty when there is none. */
+    Optional<List<Position>> route(Position from, Position to);
 
     /** Time from arriving at a place to the first cast. */
     Duration settling();

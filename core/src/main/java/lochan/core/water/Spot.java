@@ -27,6 +27,11 @@ public record Spot(String id, String name, Position position, double radiusM, St
         entered = Map.copyOf(entered);
     }
 
+    /** The same with another chance that a boat got there first. */
+    public Spot withCrowdRisk(double risk) {
+        return new Spot(id, name, position, radiusM, placeClass, zone, depthMinM, depthMaxM, risk, stock, entered);
+    }
+
     /** A new spot of which only the place is known, in shallow water until told otherwise. */
     public static Spot fresh(String id, String name, Position position, String placeClass) {
         return new Spot(id, name, position, USUAL_RADIUS_M, placeClass, Zone.SHALLOW, null, null, 0, Stock.GENERAL, Map.of());

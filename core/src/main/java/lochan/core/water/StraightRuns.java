@@ -1,6 +1,7 @@
 package lochan.core.water;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import lochan.core.event.Boat;
 import lochan.core.event.Position;
@@ -22,5 +23,10 @@ record StraightRuns(Boat boat, double factor) implements Runs {
     @Override
     public Duration settling() {
         return Runs.seconds(60 * boat.settleMinutes());
+    }
+
+    @Override
+    public Optional<List<Position>> route(Position from, Position to) {
+        return Optional.of(List.of(from, to));
     }
 }

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 class BackupsTest {
 
     private static final EventData EVENT = Sample.practiced(5, 3);
-    private static final Runs RUNS = Runs.straight(EVENT.boat(), Assumptions.DEFAULTS.planning());
+    private static final DayRuns RUNS = DayRuns.always(Runs.straight(EVENT.boat(), Assumptions.DEFAULTS.planning()));
     private static final Pattern MAIN = new Pattern("grass-edge", "swim-jig");
     /** Nearly the whole day on one pattern, so that it is the main one. */
     private static final List<PlanStop> PLAN = List.of(new PlanStop("grass-1", "swim-jig", Sample.at("06-05T06:20"), Sample.at("06-05T10:00")),

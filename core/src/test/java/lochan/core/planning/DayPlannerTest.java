@@ -42,7 +42,7 @@ class DayPlannerTest {
     }
 
     private static List<PlanStop> plan(EventData event, DayPlanner.Wishes wishes, long seed) {
-        return new DayPlanner(set(event), runs(event), wishes, seed).plan(ROUNDS, i -> true);
+        return new DayPlanner(set(event), DayRuns.always(runs(event)), wishes, seed).plan(ROUNDS, i -> true);
     }
 
     private static double grams(EventData event, List<PlanStop> stops) {
@@ -82,7 +82,7 @@ class DayPlannerTest {
     }
 
     private static boolean isHome(EventData event, List<PlanStop> stops) {
-        return PlanRules.legs(event, new Plan(1, "", stops), PLANNING, runs(event)).stream().allMatch(l -> l.reachable() && l.shortMinutes() <= 0);
+        return PlanRules.legs(event, new Plan(1, "", stops), PLANNING, DayRuns.always(runs(event))).stream().allMatch(l -> l.reachable() && l.shortMinutes() <= 0);
     }
 
     @ParameterizedTest
@@ -102,7 +102,7 @@ class DayPlannerTest {
     void everyPlanKeepsTheDayAndTheSameSeedGivesTheSame(Stance stance) {
         EventData event = Sample.practiced(5, 3);
         Instant noon = Sample.at("06-05T12:00");
-        PlanStop locked = new PlanStop("ledge-1", "walker", noon, noon.plus(Duration.ofMinutes(40)));
+        PlanStop locked = new PlanStop("ledge-1", "walker", noon, noon.plus(Duration.ofMinutes(40)), true);
         DayPlanner.Wishes wishes = DayPlanner.Wishes.avoiding(stance, List.of(locked), Set.of("grass-2"));
 
         List<PlanStop> stops = plan(event, wishes, 9);

@@ -5,14 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.event.Boat;
 import lochan.core.eventdata.EventData;
+import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
 import lochan.core.rate.GammaRate;
 import lochan.core.scenario.DayModel;
+import lochan.core.scenario.ScenarioSet;
 import lochan.core.water.Runs;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -20,10 +23,14 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 class NextCheckTest {
 
-    private static final Runs RUNS = Runs.straight(Boat.USUAL, Assumptions.DEFAULTS.planning());
+    private static final DayRuns RUNS = DayRuns.always(Runs.straight(Boat.USUAL, Assumptions.DEFAULTS.planning()));
 
-    private static NextCheck check(EventData event, Planner planner) {
-        return new NextCheck(event, 1, Assumptions.DEFAULTS, RUNS, planner, 40, 7);
+    private static List<PlanStop> searched(ScenarioSet set) {
+        return new DayPlanner(set, RUNS, DayPlanner.Wishes.of(Stance.STEADY), 1).plan(2, i -> true);
+    }
+
+    private static NextCheck check(EventData event, Function<ScenarioSet, List<PlanStop>> planner) {
+        return new NextCheck(event, 1, Assumptions.DEFAULTS, planner, 40, 7);
     }
 
     static IntStream seeds() {
@@ -34,7 +41,7 @@ class NextCheckTest {
     @MethodSource("seeds")
     void looksAreWorthNothingOrMoreAndTheBestComesFirst(int seed) {
         EventData event = Sample.practiced(5, seed);
-        NextCheck check = check(event, Planner.greedy());
+        NextCheck check = check(event, NextCheckTest::searched);
         List<NextCheck.Look> looks = check.of(check.promising(4), at("06-04T08:00"), done -> true);
 
         assertThat(looks).hasSize(4).allSatisfy(l -> {
@@ -48,7 +55,7 @@ class NextCheckTest {
     @Test
     void endsWhenToldToWithWhatItHas() {
         EventData event = Sample.practiced(5, 1);
-        NextCheck check = check(event, Planner.greedy());
+        NextCheck check = check(event, NextCheckTest::searched);
 
         assertThat(check.of(check.promising(4), at("06-04T08:00"), done -> done < 2)).hasSize(2);
     }
@@ -57,11 +64,9 @@ class NextCheckTest {
     @Test
     void aLookThatChangesNoPlanIsWorthNothing() {
         EventData event = Sample.practiced(5, 1);
-        GreedyPlanner.Suggestion stubborn = Planner.greedy().best(new lochan.core.scenario.ScenarioSet(
-                new DayModel(event, 1, Assumptions.DEFAULTS), 40, 7), RUNS);
-        Planner planner = (scenarios, runs) -> new GreedyPlanner.Suggestion(stubborn.stops(), new PlanValuer(scenarios).formula(stubborn.stops()));
+        List<PlanStop> stubborn = searched(new ScenarioSet(new DayModel(event, 1, Assumptions.DEFAULTS), 40, 7));
 
-        assertThat(check(event, planner).of(List.of(new Cell("grass-3", "walker")), at("06-04T08:00"), done -> true).getFirst().grams()).isCloseTo(0, within(1e-9));
+        assertThat(check(event, set -> stubborn).of(List.of(new Cell("grass-3", "walker")), at("06-04T08:00"), done -> true).getFirst().grams()).isCloseTo(0, within(1e-9));
     }
 
     @Test
@@ -70,7 +75,7 @@ class NextCheckTest {
         DayModel model = new DayModel(event, 1, Assumptions.DEFAULTS);
         Cell cell = new Cell("grass-3", "walker");
         GammaRate rate = model.rates(6).rate(cell, model.pattern(cell));
-        NextCheck.Look look = check(event, Planner.greedy()).of(List.of(cell), at("06-04T08:00"), done -> true).getFirst();
+        NextCheck.Look look = check(event, NextCheckTest::searched).of(List.of(cell), at("06-04T08:00"), done -> true).getFirst();
 
         assertThat(look.chanceOfNothing()).isCloseTo(Math.pow(rate.rate() / (rate.rate() + 0.5), rate.shape()), within(1e-12));
         assertThat(look.untriedOfKind()).isBetween(0, 3);
@@ -82,6 +87,6 @@ class NextCheckTest {
         List<lochan.core.practice.PracticeStop> without = event.stops().stream().filter(s -> !s.spotId().equals("grass-3")).toList();
         EventData unfished = Sample.event(event.brief(), event.spots(), without);
 
-        assertThat(check(unfished, Planner.greedy()).promising(2)).extracting(Cell::spotId).contains("grass-3");
+        assertThat(check(unfished, NextCheckTest::searched).promising(2)).extracting(Cell::spotId).contains("grass-3");
     }
 }

@@ -33,7 +33,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 class PlanningTest {
 
-    private static final Runs RUNS = Runs.straight(Boat.USUAL, Assumptions.DEFAULTS.planning());
+    private static final DayRuns RUNS = DayRuns.always(Runs.straight(Boat.USUAL, Assumptions.DEFAULTS.planning()));
     private static final Duration GRID = Duration.ofMinutes(5);
 
     static IntStream seeds() {
@@ -101,47 +101,11 @@ class PlanningTest {
         assertThat(full - 2900).isLessThan(empty);
     }
 
-    @ParameterizedTest
-    @MethodSource("seeds")
-    void aSuggestionCanBeKeptAndIsTheSameEachTime(int seed) {
-        EventData event = Sample.practiced(5, seed);
-        GreedyPlanner.Suggestion suggestion = new GreedyPlanner(scenarios(event, 60), RUNS).suggest();
-        Plan plan = new Plan(1, null, suggestion.stops());
-
-        assertThat(suggestion.stops()).isNotEmpty();
-        assertThat(PlanRules.check(event, plan)).isEmpty();
-        assertThat(PlanRules.legs(event, plan, Assumptions.DEFAULTS.planning(), RUNS)).allSatisfy(leg -> assertThat(leg.shortMinutes()).isZero());
-        assertThat(suggestion.stops()).allSatisfy(s -> {
-            assertThat(Duration.between(at("06-05T06:00"), s.arrive()).toMillis() % GRID.toMillis()).isZero();
-            assertThat(Duration.between(s.arrive(), s.leave())).isGreaterThanOrEqualTo(Duration.ofMinutes(10));
-        });
-        assertThat(new GreedyPlanner(scenarios(event, 60), RUNS).suggest()).isEqualTo(suggestion);
-    }
-
-    @ParameterizedTest
-    @MethodSource("seeds")
-    void aSuggestionIsAtLeastAsGoodAsTheWholeDayAtTheBestPlace(int seed) {
-        EventData event = Sample.practiced(5, seed);
-        ScenarioSet set = scenarios(event, 60);
-        PlanValuer valuer = new PlanValuer(set);
-        double best = set.model().cells().stream().mapToDouble(c -> valuer.formula(List.of(new PlanStop(c.spotId(), c.presentationId(),
-                at("06-05T06:30"), at("06-05T14:30"))))).max().orElseThrow();
-
-        assertThat(new GreedyPlanner(set, RUNS).suggest().grams()).isGreaterThan(0.97 * best);
-    }
-
-    @Test
-    void nothingIsSuggestedWithoutPractice() {
-        EventData event = Sample.event(Sample.brief(5, List.of(Sample.LARGEMOUTH)), Sample.practiced(5, 1).spots(), List.of());
-
-        assertThat(new GreedyPlanner(scenarios(event, 20), RUNS).suggest().stops()).isEmpty();
-    }
-
     @Test
     void worthIsWhatThePlanLosesOrGainsAndPatternsAreWorthNoLessThanTheirBestSpot() {
         EventData event = Sample.practiced(5, 2);
         ScenarioSet set = scenarios(event, 60);
-        Worth worth = Worth.of(set, RUNS);
+        Worth worth = Worth.of(set, RUNS, 1, 3);
 
         assertThat(set.model().cells()).anySatisfy(c -> assertThat(worth.ofCell(c)).isPositive());
         assertThat(set.model().cells()).allSatisfy(c -> {
@@ -209,11 +173,15 @@ class PlanningTest {
         EventData closed = new EventData(open.brief(), open.boat(), new Lake(List.of(), List.of(), List.of(new Lake.OffLimits(null, List.of(around)))),
                 open.spots(), open.presentations(), open.stops(), List.of(), List.of(), List.of());
 
-        assertThat(new GreedyPlanner(scenarios(open, 16), RUNS).suggest().stops()).extracting(PlanStop::spotId).contains("grass-1");
-        List<PlanStop> stops = new GreedyPlanner(scenarios(closed, 16), RUNS).suggest().stops();
+        assertThat(suggested(open)).extracting(PlanStop::spotId).contains("grass-1");
+        List<PlanStop> stops = suggested(closed);
         assertThat(stops).isNotEmpty().extracting(PlanStop::spotId).doesNotContain("grass-1");
         assertThat(PlanRules.offLimits(closed, new Plan(1, null, stops))).isEmpty();
         assertThat(PlanRules.offLimits(closed, new Plan(1, null, List.of(new PlanStop("grass-1", "walker", Sample.at("06-05T06:30"), Sample.at("06-05T07:00"))))))
                 .extracting(Spot::id).containsExactly("grass-1");
+    }
+
+    private static List<PlanStop> suggested(EventData event) {
+        return new DayPlanner(scenarios(event, 32), RUNS, DayPlanner.Wishes.of(Stance.STEADY), 1).plan(4, i -> true);
     }
 }
