@@ -1,5 +1,6 @@
 // What all pages do: each part looks for its own elements and leaves pages without them alone.
 import { watchLogs } from './log.js';
+import { watchWork } from './work.js';
 
 /** Counts the minutes since a stop began. */
 function runClocks() {
@@ -74,21 +75,6 @@ function offerValues() {
 /** On a narrow window the station one is at may lie outside the row. */
 function showStation() {
   document.querySelector('.stations [aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
-}
-
-/** A page whose work is under way is asked again until it is done. */
-function watchWork() {
-  if (!document.querySelector('[data-again]')) return;
-  setTimeout(async () => {
-    try {
-      const answer = await fetch(window.location.href);
-      const fresh = new DOMParser().parseFromString(await answer.text(), 'text/html').querySelector('#content');
-      if (fresh) document.querySelector('#content').replaceWith(fresh);
-    } catch {
-      // The server is away: asked again.
-    }
-    watchWork();
-  }, 1500);
 }
 
 showStation();

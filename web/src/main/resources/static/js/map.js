@@ -65,6 +65,7 @@ async function ask(path) {
 
 function runs(root, address) {
   const from = document.querySelector('[data-run-from]');
+  if (!from) return;
   const to = document.querySelector('[data-run-to]');
   const words = document.querySelector('[data-run-words]');
   const show = async () => {
@@ -111,10 +112,14 @@ function bands(root, address) {
   }
 }
 
-const root = document.querySelector('[data-map]');
-if (root) {
+/** Makes the page's map move and answer. */
+export function watchMap() {
+  const root = document.querySelector('[data-map]:not([data-ready])');
+  if (!root) return;
   movable(root);
   runs(root, root.dataset.root);
   bands(root, root.dataset.root);
   root.dataset.ready = 'true';
 }
+
+watchMap();

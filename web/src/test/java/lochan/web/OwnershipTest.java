@@ -32,6 +32,8 @@ class OwnershipTest {
         owner.post(event + "/spots/marks", "code", "m1", "position", "42.63, -116.91", "note", "Secret water");
         known.put("mark", "m1");
         known.put("rung", "0");
+        known.put("found", "0");
+        known.put("op", "close");
         known.put("name", "Mine now");
         known.put("position", "42.6, -116.9");
         known.put("placeClass", "hump");
@@ -105,7 +107,9 @@ class OwnershipTest {
                 "POST /events/{eventId}/practice/stops/restore", "POST /events/{eventId}/practice/end", "POST /events/{eventId}/practice/reopen",
                 "POST /events/{eventId}/practice/bites", "POST /events/{eventId}/practice/bites/delete", "POST /events/{eventId}/practice/bites/restore",
                 "GET /events/{eventId}/practice/bites/edit", "POST /events/{eventId}/practice/stops/bites", "POST /events/{eventId}/practice/conditions",
-                "POST /events/{eventId}/practice/follow", "POST /events/{eventId}/plan/save", "POST /events/{eventId}/plan/delete",
+                "POST /events/{eventId}/practice/follow", "POST /events/{eventId}/plan/edit", "POST /events/{eventId}/plan/delete",
+                "POST /events/{eventId}/plan/copy", "POST /events/{eventId}/plan/redo", "POST /events/{eventId}/plan/search", "POST /events/{eventId}/plan/search/stop",
+                "POST /events/{eventId}/plan/search/keep", "GET /events/{eventId}/plan/sheet", "GET /events/{eventId}/plan/route.gpx", "GET /events/{eventId}/plan/calendar",
                 "POST /events/{eventId}/plan/undo", "GET /events/{eventId}/plan/backups", "POST /events/{eventId}/plan/backups",
                 "POST /events/{eventId}/plan/backups/keep", "POST /events/{eventId}/plan/restore", "GET /events/{eventId}/standings/evidence")) {
             assertThat(call(other, route, own, parameters).status()).as(route).isEqualTo(404);

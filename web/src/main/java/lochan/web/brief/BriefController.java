@@ -115,7 +115,7 @@ class BriefController {
         if (!(run >= SLOWEST_MPS && run <= FASTEST_MPS && rough >= SLOWEST_MPS && rough <= run)) {
             flash.addFlashAttribute("trouble", "Those speeds are none a boat plans with: expected 1 to 134 mph, on rough water no more than on calm.");
         } else {
-            briefs.updateBoat(key, new Boat(run, rough, before.settleMinutes(), before.fuelLitres(), before.litresPerKm()));
+            briefs.updateBoat(key, before.atSpeeds(run, rough));
             Undo.offer(flash, "Plans run at these speeds now.", "/events/" + key.eventId() + "/brief/speeds?run=" + before.runMps() + "&rough="
                     + Math.min(before.runMps(), before.roughMps()));
         }

@@ -84,6 +84,7 @@ final class BriefForm {
     private static void putBoat(Form form, Boat boat, Units units) {
         form.put("runMps", boat.runMps(), boat.entered(), QuantityText::mps, units.typedSpeed(boat.runMps()))
                 .put("roughMps", boat.roughMps(), boat.entered(), QuantityText::mps, units.typedSpeed(boat.roughMps()))
+                .put("mostWindMps", boat.mostWindMps(), boat.entered(), QuantityText::mps, units.typedSpeed(boat.mostWindMps()))
                 .put("settleMinutes", plain(boat.settleMinutes()));
     }
 
@@ -225,6 +226,7 @@ final class BriefForm {
     private static Boat boat(Form form, Boat before) {
         Double run = form.quantity("runMps", QuantityText::mps);
         Double rough = form.quantity("roughMps", QuantityText::mps);
+        Double wind = form.quantity("mostWindMps", QuantityText::mps);
         Double settle = form.number("settleMinutes");
         if (run != null && !(run >= 0.5 && run <= 60)) {
             form.error("runMps", "The running speed is " + form.value("runMps") + ": expected 1 to 134 mph.");
@@ -232,10 +234,14 @@ final class BriefForm {
         if (rough != null && !(rough >= 0.5 && rough <= 60)) {
             form.error("roughMps", "The rough-water speed is " + form.value("roughMps") + ": expected 1 to 134 mph.");
         }
+        if (wind != null && !(wind >= 1 && wind <= 40)) {
+            form.error("mostWindMps", "The wind that the boat takes is " + form.value("mostWindMps") + ": expected 3 to 89 mph, or nothing.");
+        }
         if (settle != null && !(settle >= 0 && settle <= 120)) {
             form.error("settleMinutes", "Settling takes " + form.value("settleMinutes") + " minutes: expected 0 to 120.");
         }
         return new Boat(run == null ? before.runMps() : run, rough == null ? before.roughMps() : rough,
-                settle == null ? before.settleMinutes() : settle, before.fuelLitres(), before.litresPerKm(), form.entered("runMps", "roughMps"));
+                settle == null ? before.settleMinutes() : settle, wind, before.fuelLitres(), before.litresPerKm(),
+                form.entered("runMps", "roughMps", "mostWindMps"));
     }
 }

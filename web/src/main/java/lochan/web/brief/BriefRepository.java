@@ -85,7 +85,7 @@ class BriefRepository {
 
     Boat boat(EventKey key) {
         EventRecord e = db.selectFrom(EVENT).where(is(key)).fetchSingle();
-        return new Boat(e.getRunMps(), e.getRoughMps(), e.getSettleMinutes(), e.getFuelLitres(), e.getLitresPerKm(),
+        return new Boat(e.getRunMps(), e.getRoughMps(), e.getSettleMinutes(), e.getMostWindMps(), e.getFuelLitres(), e.getLitresPerKm(),
                 JsonText.map(e.getBoatEntered()));
     }
 
@@ -146,7 +146,7 @@ class BriefRepository {
     }
 
     private static void fill(EventRecord record, Boat boat) {
-        record.setRunMps(boat.runMps()).setRoughMps(boat.roughMps()).setSettleMinutes(boat.settleMinutes())
+        record.setRunMps(boat.runMps()).setRoughMps(boat.roughMps()).setSettleMinutes(boat.settleMinutes()).setMostWindMps(boat.mostWindMps())
                 .setFuelLitres(boat.fuelLitres()).setLitresPerKm(boat.litresPerKm()).setBoatEntered(JsonText.of(boat.entered()));
     }
 

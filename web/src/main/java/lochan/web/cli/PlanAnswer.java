@@ -7,16 +7,15 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.function.IntPredicate;
 import lochan.core.Assumptions;
-import lochan.core.event.Boat;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
 import lochan.core.planning.DayPlanner;
+import lochan.core.planning.DayRuns;
 import lochan.core.planning.PlanValuer;
 import lochan.core.planning.Stance;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
-import lochan.core.water.Runs;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -32,12 +31,12 @@ final class PlanAnswer {
     private static final double BACKUP_ROUNDS_PER_SECOND = 0.5;
 
     private final DayModel model;
-    private final Runs runs;
+    private final DayRuns runs;
     private final long seed;
 
     PlanAnswer(DayModel model, long seed) {
         this.model = model;
-        this.runs = Runs.of(model.event().lake(), model.event().boat(), model.assumptions().planning());
+        this.runs = DayRuns.of(model.event(), model.assumptions().planning());
         this.seed = seed;
     }
 
@@ -65,10 +64,8 @@ final class PlanAnswer {
     private Instant mustLeave(PlanStop last) {
         EventData event = model.event();
         Assumptions.Planning planning = model.assumptions().planning();
-        Boat b = event.boat();
-        Runs rough = Runs.of(event.lake(), new Boat(b.roughMps(), b.roughMps(), b.settleMinutes(), b.fuelLitres(), b.litresPerKm()), planning);
-        Duration run = rough.between(event.spot(last.spotId()).orElseThrow().position(), event.brief().checkInAt()).map(Runs.Run::time).orElse(Duration.ZERO);
-        return event.brief().day(model.day()).checkIn().minus(Duration.ofMinutes(planning.checkInMarginMinutes())).minus(run).truncatedTo(ChronoUnit.MINUTES);
+        return runs.mustLeave(event.spot(last.spotId()).orElseThrow().position(), event.brief().checkInAt(), event.brief().day(model.day()).checkIn(),
+                Duration.ofMinutes(planning.checkInMarginMinutes())).orElse(last.leave()).truncatedTo(ChronoUnit.MINUTES);
     }
 
     private void addStops(ArrayNode array, List<PlanStop> stops) {

@@ -1,6 +1,7 @@
 package lochan.web.cli;
 
 import java.util.List;
+import lochan.core.planning.DayRuns;
 import lochan.core.planning.Worth;
 import lochan.core.planning.TwoHourValue;
 import lochan.core.rate.Cell;
@@ -9,7 +10,6 @@ import lochan.core.scenario.ScenarioSet;
 import lochan.core.size.SizeModel;
 import lochan.core.standings.Standings;
 import lochan.core.standings.StandingsRow;
-import lochan.core.water.Runs;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -19,6 +19,8 @@ final class RankAnswer {
 
     /** Scenarios that worth is told on: it takes many plans, and its rank matters more than its last percent. */
     private static final int WORTH_SCENARIOS = 128;
+
+    private static final int WORTH_ROUNDS = 6;
 
     private final ScenarioSet scenarios;
     private final Standings standings;
@@ -32,7 +34,7 @@ final class RankAnswer {
         DayModel model = scenarios.model();
         List<StandingsRow> rows = standings.rows();
         Worth worth = Worth.of(new ScenarioSet(model, WORTH_SCENARIOS, scenarios.seed()),
-                Runs.of(model.event().lake(), model.event().boat(), model.assumptions().planning()));
+                DayRuns.of(model.event(), model.assumptions().planning()), scenarios.seed(), WORTH_ROUNDS);
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         ArrayNode list = node.putArray("rows");
         TwoHourValue twoHours = new TwoHourValue(scenarios);

@@ -209,7 +209,7 @@ public final class EventFileReader {
             return Boat.USUAL;
         }
         Boat boat = new Boat(f.number("runMps", 0.5, 60), f.number("roughMps", 0.5, 60), f.number("settleMinutes", 0, 120),
-                f.numberOrNull("fuelLitres", 0, MUCH), f.numberOrNull("litresPerKm", 0, MUCH), f.entered("runMps"));
+                f.numberOrNull("mostWindMps", 1, 40), f.numberOrNull("fuelLitres", 0, MUCH), f.numberOrNull("litresPerKm", 0, MUCH), f.entered("runMps"));
         f.keepUnknown();
         return boat;
     }
@@ -343,7 +343,7 @@ public final class EventFileReader {
 
     private static Plan plan(JsonFields f) {
         return new Plan(f.whole("day", 1, 1000, 1), f.shortText("name", 80),
-                f.list("stops", (s, i) -> new PlanStop(s.id("spot"), s.id("presentation"), s.time("arrive"), s.time("leave"))));
+                f.list("stops", (s, i) -> new PlanStop(s.id("spot"), s.id("presentation"), s.time("arrive"), s.time("leave"), Boolean.TRUE.equals(s.truthOrNull("locked")))));
     }
 
     private Entry entry(JsonFields f, Brief brief) {

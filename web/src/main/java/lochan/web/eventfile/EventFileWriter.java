@@ -132,6 +132,9 @@ public final class EventFileWriter {
         number(node, "runMps", boat.runMps());
         number(node, "roughMps", boat.roughMps());
         number(node, "settleMinutes", boat.settleMinutes());
+        if (boat.mostWindMps() != null) {
+            number(node, "mostWindMps", boat.mostWindMps());
+        }
         number(node, "fuelLitres", boat.fuelLitres());
         number(node, "litresPerKm", boat.litresPerKm());
         someOf(node, "runs", runs, (r, i) -> {
@@ -266,6 +269,9 @@ public final class EventFileWriter {
             ObjectNode stop = JSON.createObjectNode().put("spot", s.spotId()).put("presentation", s.presentationId());
             time(stop, "arrive", s.arrive());
             time(stop, "leave", s.leave());
+            if (s.locked()) {
+                stop.put("locked", true);
+            }
             return withUnknown(stop, pointer + "/stops/" + i);
         });
         return withUnknown(node, pointer);

@@ -1,23 +1,20 @@
 package lochan.web.plan;
 
-import java.time.ZoneId;
 import java.util.List;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
 import lochan.core.planning.Calibration;
 import lochan.core.quantity.Units;
-import lochan.core.rate.Pattern;
 import lochan.core.water.PlaceClass;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.web.page.Dates;
 import lochan.web.page.Undo;
+import lochan.web.standings.PatternWords;
+import lochan.web.work.Work;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -57,43 +54,31 @@ class BackupController {
         }
         EventData event = events.event(key);
         StoredPlan stored = plans.stored(key, plan);
-        Plan kept = PlanController.kept(stored.plan(), event);
-        PlanBackups.State state = backups.state(key, plan, event, kept).orElse(null);
+        Plan kept = PlanPage.kept(stored.plan(), event);
+        Work.State<Backups.Ladder> state = backups.state(key, plan, event, kept).orElse(null);
         model.addAttribute("shown", stored);
-        model.addAttribute("empty", kept.stops().isEmpty() || event.brief().format() == Format.LIMIT_LENGTH);
+        model.addAttribute("empty", kept.stops().isEmpty() || !PlanReckoning.values(event));
         model.addAttribute("job", state);
-        if (state != null && state.ladder() != null) {
+        if (state != null && state.result() != null) {
             Units units = accounts.units(key.accountId());
             Calibration calibration = forecasts.calibration(key.accountId());
-            List<Backups.Backup> found = state.ladder().backups();
-            model.addAttribute("mainPattern", words(state.ladder().main(), event));
+            List<Backups.Backup> found = state.result().backups();
+            model.addAttribute("mainPattern", PatternWords.of(state.result().main(), event));
             model.addAttribute("rungs", IntStream.range(0, found.size()).mapToObj(i -> rung(i, found.get(i), event, units, calibration)).toList());
         }
         return "plan/backups";
     }
 
-    private static Rung rung(int index, Backups.Backup b, EventData event, Units units, Calibration calibration) {
-        ZoneId zone = event.brief().timeZone();
-        return new Rung(index, words(b.pattern(), event), units.weight(b.grams() * calibration.factor()),
-                b.stops().stream().map(s -> spot(s.spotId(), event) + " " + Dates.clock(s.arrive(), zone) + "–" + Dates.clock(s.leave(), zone))
-                        .collect(Collectors.joining(", ")),
-                b.triggers().stream().map(t -> (t.strikesUnder() == 1 ? "No strike" : "Fewer than " + t.strikesUnder() + " strikes") + " by "
-                        + Dates.clock(t.at(), zone) + " at " + spot(t.spotId(), event) + ": go.").toList());
-    }
-
-    private static String words(Pattern pattern, EventData event) {
-        return event.presentation(pattern.presentationId()).orElseThrow().name() + " on " + PlaceClass.words(pattern.placeClass());
-    }
-
-    private static String spot(String id, EventData event) {
-        return event.spot(id).orElseThrow().name();
+    static Rung rung(int index, Backups.Backup b, EventData event, Units units, Calibration calibration) {
+        return new Rung(index, PatternWords.of(b.pattern(), event), units.weight(b.grams() * calibration.factor()), PlanWords.stops(b.stops(), event),
+                b.triggers().stream().map(t -> PlanWords.trigger(t, event) + ": go.").toList());
     }
 
     @PostMapping("/events/{eventId}/plan/backups")
     String begin(EventKey key, @RequestParam long plan) {
         EventData event = events.event(key);
-        Plan kept = PlanController.kept(plans.stored(key, plan).plan(), event);
-        if (!kept.stops().isEmpty() && event.brief().format() != Format.LIMIT_LENGTH) {
+        Plan kept = PlanPage.kept(plans.stored(key, plan).plan(), event);
+        if (!kept.stops().isEmpty() && PlanReckoning.values(event)) {
             backups.begin(key, plan, event, kept);
         }
         return "redirect:/events/" + key.eventId() + "/plan/backups?plan=" + plan;
@@ -103,8 +88,8 @@ class BackupController {
     @PostMapping("/events/{eventId}/plan/backups/keep")
     String keep(EventKey key, @RequestParam long plan, @RequestParam int rung, RedirectAttributes flash) {
         EventData event = events.event(key);
-        Plan kept = PlanController.kept(plans.stored(key, plan).plan(), event);
-        List<Backups.Backup> found = backups.state(key, plan, event, kept).map(PlanBackups.State::ladder).map(Backups.Ladder::backups).orElse(null);
+        Plan kept = PlanPage.kept(plans.stored(key, plan).plan(), event);
+        List<Backups.Backup> found = backups.state(key, plan, event, kept).map(Work.State::result).map(Backups.Ladder::backups).orElse(null);
         if (found == null || rung < 0 || rung >= found.size()) {
             flash.addFlashAttribute("trouble", "The plan or practice has changed since: reckon the backups anew.");
             return "redirect:/events/" + key.eventId() + "/plan/backups?plan=" + plan;

@@ -6,45 +6,143 @@ import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import lochan.core.almanac.Almanac;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
-import lochan.core.evidence.Sunrise;
 import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.PlanRules;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.quantity.DirectionText;
+import lochan.core.quantity.Units;
 import lochan.web.page.Dates;
 
-/** The day as a line of beads along the clock: where everything lies in a drawing {@value #WIDTH} wide. */
-record BeadLine(List<Bead> beads, List<Tick> ticks, Double sunrise, double marginFrom, double marginWidth) {
+/**
+ * The day as a line of beads along the clock: where everything lies in a drawing {@value #WIDTH} wide.
+ *
+ * @param minutes length of the day
+ * @param dark    stretches before sunrise and after sunset
+ * @param light   when there is light, in words
+ */
+record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Tick> ticks, List<Sky> skies, List<Stretch> dark, String light, double marginFrom,
+                  double marginWidth) {
 
     static final double WIDTH = 1000;
+    /** Letters of a name that fit into so much of the drawing. */
+    private static final double LETTER = 8;
+    private static final double LEAST_BEAD = 4;
+    private static final double SKY_WORDS = 70;
 
-    /** A stop. */
-    record Bead(double x, double width, double middle, int number, String label) { }
+    /**
+     * A stop.
+     *
+     * @param number  from 1
+     * @param arrive  minutes from the start of the day
+     * @param leave   the same
+     * @param name    as much of the spot's name as fits
+     */
+    record Bead(double x, double width, double middle, int number, long arrive, long leave, boolean locked, String name, String label) { }
+
+    /**
+     * A run to a stop, or home.
+     *
+     * @param late whether there is too little time for it
+     */
+    record Way(double from, double to, boolean late) { }
 
     /** An hour of the clock. */
     record Tick(double x, String label) { }
 
-    static BeadLine of(EventData event, Plan plan, int marginMinutes) {
+    record Stretch(double x, double width) { }
+
+    /**
+     * A part of the forecast.
+     *
+     * @param wind   in words
+     * @param arrow  degrees to turn an arrow that points up, to show where the wind goes to; null: unknown
+     * @param rough  whether open water counts as rough
+     */
+    record Sky(double x, double width, double middle, String wind, String sky, Double arrow, boolean lightning, boolean rough, String label) { }
+
+    static DayDrawing of(EventData event, Plan plan, List<PlanRules.Leg> legs, Units units) {
         CompetitionDay day = event.brief().day(plan.day());
         ZoneId zone = event.brief().timeZone();
-        double millis = Duration.between(day.start(), day.checkIn()).toMillis();
-        java.util.function.ToDoubleFunction<Instant> x =
-                t -> Math.clamp(WIDTH * Duration.between(day.start(), t).toMillis() / millis, 0, WIDTH);
+        Scale scale = new Scale(day);
         List<Bead> beads = new ArrayList<>();
-        plan.stops().forEach(s -> {
-            double from = x.applyAsDouble(s.arrive());
-            double to = x.applyAsDouble(s.leave());
-            String label = event.spot(s.spotId()).orElseThrow().name() + ", " + event.presentation(s.presentationId()).orElseThrow().name()
-                    + ", " + Dates.clock(s.arrive(), zone) + " to " + Dates.clock(s.leave(), zone);
-            beads.add(new Bead(from, Math.max(4, to - from), (from + to) / 2, beads.size() + 1, label));
-        });
+        plan.stops().forEach(s -> beads.add(bead(event, s, beads.size() + 1, scale, zone)));
         List<Tick> ticks = new ArrayList<>();
         Instant first = day.start().atZone(zone).truncatedTo(ChronoUnit.HOURS).toInstant();
         for (Instant t = first.isBefore(day.start()) ? first.plus(Duration.ofHours(1)) : first; !t.isAfter(day.checkIn()); t = t.plus(Duration.ofHours(1))) {
-            ticks.add(new Tick(x.applyAsDouble(t), Dates.clock(t, zone)));
+            ticks.add(new Tick(scale.x(t), Dates.clock(t, zone)));
         }
-        Instant sunrise = Sunrise.at(event.brief().launch(), day.date(), zone);
-        Double sun = sunrise.isAfter(day.start()) && sunrise.isBefore(day.checkIn()) ? Double.valueOf(x.applyAsDouble(sunrise)) : null;
-        double margin = x.applyAsDouble(day.checkIn().minus(Duration.ofMinutes(marginMinutes)));
-        return new BeadLine(beads, ticks, sun, margin, WIDTH - margin);
+        Almanac almanac = Almanac.of(event.brief().launch(), day.date(), zone);
+        List<Stretch> dark = new ArrayList<>();
+        if (almanac.sunrise() != null && almanac.sunrise().isAfter(day.start())) {
+            dark.add(new Stretch(0, scale.x(almanac.sunrise())));
+        }
+        if (almanac.sunset() != null && almanac.sunset().isBefore(day.checkIn())) {
+            dark.add(new Stretch(scale.x(almanac.sunset()), WIDTH - scale.x(almanac.sunset())));
+        }
+        double margin = scale.x(day.checkIn().minus(Duration.ofMinutes(PlanReckoning.ASSUMPTIONS.planning().checkInMarginMinutes())));
+        return new DayDrawing(Duration.between(day.start(), day.checkIn()).toMinutes(), beads, ways(legs, plan, scale, day), ticks,
+                event.forecast().stream().filter(f -> f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start())).map(f -> sky(f, scale, units)).toList(),
+                dark, light(almanac, zone), margin, WIDTH - margin);
+    }
+
+    private static String light(Almanac almanac, ZoneId zone) {
+        return almanac.sunrise() == null || almanac.sunset() == null ? "The sun neither rises nor sets that day."
+                : "First light " + Dates.clock(almanac.firstLight(), zone) + ", sunrise " + Dates.clock(almanac.sunrise(), zone) + ", sunset "
+                        + Dates.clock(almanac.sunset(), zone) + ".";
+    }
+
+    private static Bead bead(EventData event, PlanStop s, int number, Scale scale, ZoneId zone) {
+        double from = scale.x(s.arrive());
+        double to = scale.x(s.leave());
+        String spot = event.spot(s.spotId()).orElseThrow().name();
+        String label = "Stop " + number + ": " + spot + ", " + event.presentation(s.presentationId()).orElseThrow().name() + ", "
+                + Dates.clock(s.arrive(), zone) + " to " + Dates.clock(s.leave(), zone) + (s.locked() ? ", locked" : "");
+        int letters = (int) ((to - from) / LETTER);
+        String name = letters < 4 ? "" : spot.length() <= letters ? spot : spot.substring(0, letters - 1) + "…";
+        return new Bead(from, Math.max(LEAST_BEAD, to - from), (from + to) / 2, number, scale.minute(s.arrive()), scale.minute(s.leave()), s.locked(), name, label);
+    }
+
+    private static List<Way> ways(List<PlanRules.Leg> legs, Plan plan, Scale scale, CompetitionDay day) {
+        List<Way> ways = new ArrayList<>();
+        for (int i = 0; i < legs.size(); i++) {
+            Instant from = i == 0 ? day.start() : plan.stops().get(i - 1).leave();
+            PlanRules.Leg leg = legs.get(i);
+            if (leg.reachable()) {
+                ways.add(new Way(scale.x(from), scale.x(from.plus(leg.needed())), !leg.fits()));
+            }
+        }
+        return ways;
+    }
+
+    private static Sky sky(ForecastPeriod f, Scale scale, Units units) {
+        double from = scale.x(f.from());
+        double width = scale.x(f.to()) - from;
+        boolean roomy = width >= SKY_WORDS;
+        String wind = f.windMps() == null ? "" : units.speed(f.windMps());
+        String side = f.windFromDeg() == null ? "" : DirectionText.words(f.windFromDeg());
+        String sky = f.sky() == null ? "" : f.sky().code();
+        boolean lightning = Boolean.TRUE.equals(f.lightning());
+        boolean rough = f.windMps() != null && f.windMps() >= PlanReckoning.ASSUMPTIONS.planning().roughWindMps();
+        String label = "Wind " + (side + " " + wind).strip() + (rough ? ", rough on open water" : "") + (sky.isEmpty() ? "" : ", " + sky)
+                + (lightning ? ", lightning" : "");
+        return new Sky(from, width, from + width / 2, roomy ? (side + " " + wind).strip() : "", roomy ? sky : "", f.windFromDeg() == null ? null : f.windFromDeg() + 180,
+                lightning, rough, label);
+    }
+
+    /** The clock of a day on the drawing. */
+    private record Scale(CompetitionDay day) {
+
+        double x(Instant time) {
+            double share = (double) Duration.between(day.start(), time).toMillis() / Duration.between(day.start(), day.checkIn()).toMillis();
+            return Math.clamp(WIDTH * share, 0, WIDTH);
+        }
+
+        long minute(Instant time) {
+            return Duration.between(day.start(), time).toMinutes();
+        }
     }
 }

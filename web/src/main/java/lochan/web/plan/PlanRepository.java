@@ -1,6 +1,7 @@
 package lochan.web.plan;
 
 import static lochan.web.db.Tables.PLAN;
+import static lochan.web.db.Tables.PLAN_CHANGE;
 import static lochan.web.db.Tables.PLAN_STOP;
 
 import java.time.Instant;
@@ -10,6 +11,7 @@ import java.util.Map;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.web.brief.EventKey;
+import lochan.web.db.tables.records.PlanChangeRecord;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.TableRecord;
@@ -22,6 +24,8 @@ import tools.jackson.databind.json.JsonMapper;
 class PlanRepository {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private static final int MOST_CHANGES = 200;
 
     private final DSLContext db;
 
@@ -37,10 +41,21 @@ class PlanRepository {
         Map<Long, List<PlanStop>> stops = db.selectFrom(PLAN_STOP)
                 .where(PLAN_STOP.EVENT_ID.eq(key.eventId())).and(PLAN_STOP.ACCOUNT_ID.eq(key.accountId()))
                 .orderBy(PLAN_STOP.PLAN_ID, PLAN_STOP.ORDINAL)
-                .fetchGroups(PLAN_STOP.PLAN_ID, r -> new PlanStop(r.getSpotCode(), r.getPresentationCode(), r.getArriveAt(), r.getLeaveAt()));
+                .fetchGroups(PLAN_STOP.PLAN_ID, r -> new PlanStop(r.getSpotCode(), r.getPresentationCode(), r.getArriveAt(), r.getLeaveAt(), r.getLocked()));
+        Map<Long, ? extends List<PlanChangeRecord>> changes = db.select(PLAN_CHANGE.fields()).from(PLAN_CHANGE).join(PLAN).on(PLAN.ID.eq(PLAN_CHANGE.PLAN_ID)).where(in(key))
+                .and(PLAN_CHANGE.ORDINAL.between(PLAN.CHANGES_DONE, PLAN.CHANGES_DONE.plus(1))).fetchInto(PLAN_CHANGE).intoGroups(PLAN_CHANGE.PLAN_ID);
         return db.selectFrom(PLAN).where(in(key)).and(PLAN.DELETED_AT.isNull()).orderBy(PLAN.ORDINAL)
                 .fetch(r -> new StoredPlan(r.getId(), new Plan(r.getDay(), r.getName(), stops.getOrDefault(r.getId(), List.of())),
-                        r.getBeforeChange() != null));
+                        change(changes.get(r.getId()), r.getChangesDone()), change(changes.get(r.getId()), r.getChangesDone() + 1)));
+    }
+
+    private static StoredPlan.Change change(List<PlanChangeRecord> changes, int ordinal) {
+        return changes == null ? null : changes.stream().filter(c -> c.getOrdinal() == ordinal).findFirst().map(c -> new StoredPlan.Change(ordinal, c.getWords(),
+                c.getNameBefore(), c.getNameAfter(), stops(c.getStopsBefore()), stops(c.getStopsAfter()))).orElse(null);
+    }
+
+    private static List<PlanStop> stops(String json) {
+        return JSON.readValue(json, new TypeReference<List<PlanStop>>() { });
     }
 
     long add(EventKey key, Plan plan) {
@@ -55,21 +70,28 @@ class PlanRepository {
         List<TableRecord<?>> rows = new ArrayList<>();
         for (PlanStop s : stops) {
             rows.add(db.newRecord(PLAN_STOP).setPlanId(plan).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(rows.size())
-                    .setSpotCode(s.spotId()).setPresentationCode(s.presentationId()).setArriveAt(s.arrive()).setLeaveAt(s.leave()));
+                    .setSpotCode(s.spotId()).setPresentationCode(s.presentationId()).setArriveAt(s.arrive()).setLeaveAt(s.leave())
+                    .setLocked(s.locked()));
         }
         db.batchInsert(rows).execute();
     }
 
-    /** Puts other stops into a plan and keeps those it had, for undo. */
-    void replace(EventKey key, long id, String name, List<PlanStop> before, List<PlanStop> stops) {
-        db.update(PLAN).set(PLAN.NAME, name).set(PLAN.BEFORE_CHANGE, JSON.writeValueAsString(before)).where(in(key)).and(PLAN.ID.eq(id)).execute();
-        db.deleteFrom(PLAN_STOP).where(PLAN_STOP.PLAN_ID.eq(id)).and(PLAN_STOP.ACCOUNT_ID.eq(key.accountId())).execute();
-        addStops(key, id, stops);
+    /** Puts other stops into a plan and keeps the change; changes that were undone are forgotten. */
+    void change(EventKey key, StoredPlan plan, String words, String name, List<PlanStop> stops) {
+        int ordinal = plan.last() == null ? 1 : plan.last().ordinal() + 1;
+        db.deleteFrom(PLAN_CHANGE).where(PLAN_CHANGE.PLAN_ID.eq(plan.id())).and(PLAN_CHANGE.ACCOUNT_ID.eq(key.accountId()))
+                .and(PLAN_CHANGE.ORDINAL.ge(ordinal).or(PLAN_CHANGE.ORDINAL.lt(ordinal - MOST_CHANGES))).execute();
+        db.insertInto(PLAN_CHANGE).set(PLAN_CHANGE.PLAN_ID, plan.id()).set(PLAN_CHANGE.ACCOUNT_ID, key.accountId()).set(PLAN_CHANGE.ORDINAL, ordinal)
+                .set(PLAN_CHANGE.WORDS, words).set(PLAN_CHANGE.NAME_BEFORE, plan.plan().name()).set(PLAN_CHANGE.NAME_AFTER, name)
+                .set(PLAN_CHANGE.STOPS_BEFORE, JSON.writeValueAsString(plan.plan().stops())).set(PLAN_CHANGE.STOPS_AFTER, JSON.writeValueAsString(stops)).execute();
+        put(key, plan.id(), name, stops, ordinal);
     }
 
-    List<PlanStop> beforeChange(EventKey key, long id) {
-        String json = db.select(PLAN.BEFORE_CHANGE).from(PLAN).where(in(key)).and(PLAN.ID.eq(id)).fetchSingle().value1();
-        return json == null ? List.of() : JSON.readValue(json, new TypeReference<List<PlanStop>>() { });
+    /** @param changesDone how many of its changes are in force then */
+    void put(EventKey key, long id, String name, List<PlanStop> stops, int changesDone) {
+        db.update(PLAN).set(PLAN.NAME, name).set(PLAN.CHANGES_DONE, changesDone).where(in(key)).and(PLAN.ID.eq(id)).execute();
+        db.deleteFrom(PLAN_STOP).where(PLAN_STOP.PLAN_ID.eq(id)).and(PLAN_STOP.ACCOUNT_ID.eq(key.accountId())).execute();
+        addStops(key, id, stops);
     }
 
     boolean setDeleted(EventKey key, long id, Instant at) {

@@ -2,6 +2,7 @@ package lochan.web.plan;
 
 import java.time.Clock;
 import java.util.List;
+import java.util.Objects;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.web.brief.EventKey;
@@ -42,16 +43,37 @@ public class Plans {
         return repository.add(key, plan);
     }
 
+    /**
+     * Changes a plan so that it can be undone; what changes nothing is not kept.
+     *
+     * @param words what is done
+     */
     @Transactional
-    void replace(EventKey key, long id, String name, List<PlanStop> stops) {
-        repository.replace(key, id, name, stored(key, id).plan().stops(), stops);
+    void change(EventKey key, long id, String words, String name, List<PlanStop> stops) {
+        StoredPlan now = stored(key, id);
+        if (!stops.equals(now.plan().stops()) || !Objects.equals(name, now.plan().name())) {
+            repository.change(key, now, words, name, stops);
+        }
     }
 
-    /** Takes the last change back; a second time brings it again. */
+    /** Takes the last change back; gives what it was, null when there is none. */
     @Transactional
-    void undo(EventKey key, long id) {
-        StoredPlan now = stored(key, id);
-        repository.replace(key, id, now.plan().name(), now.plan().stops(), repository.beforeChange(key, id));
+    StoredPlan.Change undo(EventKey key, long id) {
+        StoredPlan.Change last = stored(key, id).last();
+        if (last != null) {
+            repository.put(key, id, last.nameBefore(), last.before(), last.ordinal() - 1);
+        }
+        return last;
+    }
+
+    /** Does the change again that was undone last; gives what it was, null when there is none. */
+    @Transactional
+    StoredPlan.Change redo(EventKey key, long id) {
+        StoredPlan.Change undone = stored(key, id).undone();
+        if (undone != null) {
+            repository.put(key, id, undone.nameAfter(), undone.after(), undone.ordinal());
+        }
+        return undone;
     }
 
     void delete(EventKey key, long id) {

@@ -1,10 +1,27 @@
 package lochan.web.plan;
 
+import java.util.List;
 import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
 
 /**
  * A plan with its record's id.
  *
- * @param canUndo whether the stops before the last change are kept
+ * @param last    the change that made it as it is; null: it is as it was begun, or all changes are undone
+ * @param undone  the change that was undone last and may be done again; null: none
  */
-record StoredPlan(long id, Plan plan, boolean canUndo) { }
+record StoredPlan(long id, Plan plan, Change last, Change undone) {
+
+    /**
+     * A change of a plan.
+     *
+     * @param words what was done, as "Sill Ledge later"
+     */
+    record Change(int ordinal, String words, String nameBefore, String nameAfter, List<PlanStop> before, List<PlanStop> after) {
+
+        Change {
+            before = List.copyOf(before);
+            after = List.copyOf(after);
+        }
+    }
+}

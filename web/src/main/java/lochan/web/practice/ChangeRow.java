@@ -9,7 +9,7 @@ import lochan.core.rate.Cell;
 import lochan.core.rate.Pattern;
 import lochan.core.standings.EveningReview.Change;
 import lochan.core.standings.EveningReview.Effort;
-import lochan.core.water.PlaceClass;
+import lochan.web.standings.PatternWords;
 
 /**
  * A change of the standings as the evening review tells it.
@@ -23,7 +23,7 @@ record ChangeRow(String what, String before, String after, String place, String 
     private static final int SPOTS_NAMED = 3;
 
     static ChangeRow ofPattern(Change<Pattern> c, EventData event) {
-        String name = event.presentation(c.of().presentationId()).orElseThrow().name() + " on " + PlaceClass.words(c.of().placeClass());
+        String name = PatternWords.of(c.of(), event);
         boolean single = c.by().size() == 1;
         return row(name, c, sum(c) + (single ? " at " + spot(c.by().getFirst(), event) : "") + expected(c) + (single ? ""
                 : ": " + listed(c.by(), e -> spot(e, event) + " " + strikes(e.strikes()) + " in " + hours(e.lineHours()))));

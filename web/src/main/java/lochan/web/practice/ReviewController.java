@@ -17,6 +17,7 @@ import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.page.Dates;
 import org.springframework.format.annotation.DateTimeFormat;
+import lochan.web.work.Work;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -78,12 +79,12 @@ class ReviewController {
     String next(EventKey key, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
-        NextChecks.State job = nextChecks.state(key, event).orElse(null);
+        Work.State<List<NextCheck.Look>> job = nextChecks.state(key, event).orElse(null);
         model.addAttribute("job", job);
         model.addAttribute("practised", !event.stops().isEmpty());
-        if (job != null && job.looks() != null) {
+        if (job != null && job.result() != null) {
             String day = Dates.day(event.brief().days().getFirst().date());
-            model.addAttribute("looks", job.looks().stream().map(l -> look(l, event, units, day)).toList());
+            model.addAttribute("looks", job.result().stream().map(l -> look(l, event, units, day)).toList());
         }
         return "practice/next";
     }

@@ -2,6 +2,7 @@ package lochan.web.standings;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.Arrays;
 import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
@@ -39,6 +40,6 @@ public class DayModels {
     }
 
     private static List<Object> basis(EventData e) {
-        return List.of(e.brief(), e.spots(), e.presentations(), e.stops(), e.forecast());
+        return Arrays.asList(e.brief(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast());
     }
 }

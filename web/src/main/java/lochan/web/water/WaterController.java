@@ -23,7 +23,6 @@ import lochan.core.structure.DepthGrid;
 import lochan.core.structure.EsriGrid;
 import lochan.core.structure.StructureFinder;
 import lochan.core.water.Lake;
-import lochan.core.water.LakeRuns;
 import lochan.core.water.Runs;
 import lochan.core.water.Spot;
 import lochan.web.account.Accounts;
@@ -132,7 +131,7 @@ class WaterController {
             return new RunShown("", "There is no way by water between them.");
         }
         long minutes = Math.max(1, Math.round(run.get().time().toSeconds() / 60.0));
-        String path = runs instanceof LakeRuns lake ? lake.route(start, end).map(r -> WaterMap.way(r, WaterMap.frame(event.lake()))).orElse("") : "";
+        String path = runs.route(start, end).map(r -> WaterMap.way(r, WaterMap.frame(event.lake()))).orElse("");
         return new RunShown(path, units.distance(run.get().metres()) + " on the water, " + minutes + " min under way, settling not included");
     }
 

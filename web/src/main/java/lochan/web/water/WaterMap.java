@@ -28,7 +28,7 @@ import lochan.web.spot.MarkWords;
  * @param launch  where the day starts
  * @param checkIn where it ends; null: at the launch
  */
-record WaterMap(double width, double height, String water, List<Zone> zones, List<Zone> closed, List<Line> lines, List<Place> spots, List<Seen> seen,
+public record WaterMap(double width, double height, String water, List<Zone> zones, List<Zone> closed, List<Line> lines, List<Place> spots, List<Seen> seen,
                 Point launch, Point checkIn) {
 
     private static final double MARGIN_M = 300;
@@ -39,25 +39,25 @@ record WaterMap(double width, double height, String water, List<Zone> zones, Lis
     /** Points of a line nearer together than this share of the drawing are left out. */
     private static final double DETAIL = 1 / 1500.0;
 
-    record Point(double x, double y) { }
+    public record Point(double x, double y) { }
 
-    record Zone(String path, String name) { }
+    public record Zone(String path, String name) { }
 
-    record Line(String path, String depth) { }
+    public record Line(String path, String depth) { }
 
-    record Place(String id, String name, String placeClass, double x, double y) { }
+    public record Place(String id, String name, String placeClass, double x, double y) { }
 
-    record Seen(String words, double x, double y) { }
+    public record Seen(String words, double x, double y) { }
 
     /** The frame of a drawing: what turns positions into its points. */
-    record Frame(double north, double west, double east) {
+    public record Frame(double north, double west, double east) {
 
-        Point point(Position p) {
+        public Point point(Position p) {
             return new Point(round((p.lon() - west) * east), round((north - p.lat()) * Position.METRES_PER_DEGREE));
         }
     }
 
-    static Frame frame(Lake lake) {
+    public static Frame frame(Lake lake) {
         double north = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lat).max().orElseThrow();
         double west = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lon).min().orElseThrow();
         double east = Position.metresPerDegreeEast(north);
@@ -65,7 +65,7 @@ record WaterMap(double width, double height, String water, List<Zone> zones, Lis
     }
 
     /** @param grid null: no depths are known */
-    static WaterMap of(EventData event, DepthGrid grid, Units units) {
+    public static WaterMap of(EventData event, DepthGrid grid, Units units) {
         Lake lake = event.lake();
         Frame frame = frame(lake);
         double south = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lat).min().orElseThrow();
@@ -111,7 +111,8 @@ record WaterMap(double width, double height, String water, List<Zone> zones, Lis
         path.append('Z');
     }
 
-    static String way(List<Position> way, Frame frame) {
+    /** A way on the water as a path. */
+    public static String way(List<Position> way, Frame frame) {
         StringBuilder path = new StringBuilder();
         for (Position p : way) {
             Point at = frame.point(p);

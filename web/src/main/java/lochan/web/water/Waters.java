@@ -7,6 +7,7 @@ import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.event.Boat;
 import lochan.core.eventdata.EventData;
+import lochan.core.planning.DayRuns;
 import lochan.core.structure.Candidate;
 import lochan.core.structure.DepthGrid;
 import lochan.core.structure.StructureFinder;
@@ -57,8 +58,17 @@ public class Waters {
 
     /** The runs of an event's boat on its lake. */
     public Runs runs(EventData event) {
-        return event.lake() == null ? Runs.straight(event.boat(), Assumptions.DEFAULTS.planning())
-                : runs.get(new Running(event.lake(), event.boat()), r -> Runs.of(r.lake(), r.boat(), Assumptions.DEFAULTS.planning()));
+        return runs(event.lake(), event.boat());
+    }
+
+    private Runs runs(Lake lake, Boat boat) {
+        return lake == null ? Runs.straight(boat, Assumptions.DEFAULTS.planning())
+                : runs.get(new Running(lake, boat), r -> Runs.of(r.lake(), r.boat(), Assumptions.DEFAULTS.planning()));
+    }
+
+    /** The same by the hour: at the boat's rough-water speed in hours of wind. */
+    public DayRuns dayRuns(EventData event) {
+        return DayRuns.of(event, Assumptions.DEFAULTS.planning(), runs(event), runs(event.lake(), DayRuns.inRoughWater(event.boat())));
     }
 
     public Optional<DepthGrid> depths(EventKey key) {

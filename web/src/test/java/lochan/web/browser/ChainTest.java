@@ -102,12 +102,13 @@ class ChainTest extends Walk {
     private void plan() {
         station("Plan");
         looksRight("Plan");
-        button("Suggest a plan for day 1").click();
+        button("Search a plan for day 1").click();
+        page.getByRole(AriaRole.BUTTON, named("Take it")).click();
         assertThat(page.locator("[id='stops/0/arrive']")).hasValue(java.util.regex.Pattern.compile("\\d\\d:\\d\\d"));
         looksRight("Plan");
-        field("Leave").first().fill("06:45");
-        button("Save and value").click();
-        assertThat(page.getByRole(AriaRole.STATUS)).containsText("Plan saved.");
+        page.locator("[id='stops/0/leave']").fill("06:45");
+        page.locator("[id='stops/0/leave']").press("Enter");
+        assertThat(page.locator("[data-cost]")).containsText("set by hand");
     }
 
     private void competition() {

@@ -16,11 +16,11 @@ import java.util.stream.Stream;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
+import lochan.core.planning.DayRuns;
 import lochan.core.planning.PlanRules;
 import lochan.core.planning.PlanValuer;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
-import lochan.core.water.Runs;
 import lochan.web.eventfile.EventFileReader;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -81,7 +81,7 @@ class CasesTest {
         PlanValuer valuer = new PlanValuer(new ScenarioSet(new DayModel(data, 1, Assumptions.DEFAULTS), 20_000, 5));
 
         assertThat(PlanRules.check(data, plan)).isEmpty();
-        assertThat(PlanRules.legs(data, plan, planning, Runs.of(null, data.boat(), planning))).allMatch(l -> l.shortMinutes() == 0);
+        assertThat(PlanRules.legs(data, plan, planning, DayRuns.of(data, planning))).allMatch(l -> l.shortMinutes() == 0);
         assertThat(valuer.formula(plan.stops())).isGreaterThan((1 - expected.get("slack").asDouble()) * expected.get("optimumGrams").asDouble());
         assertThat(answer.get("backups").size()).isPositive();
         assertThat(answer.get("value").get("chanceOfLimit").asDouble()).isBetween(0.0, 1.0);

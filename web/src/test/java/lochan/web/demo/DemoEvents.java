@@ -48,7 +48,7 @@ import lochan.web.eventfile.EventFileWriter;
  * Makes the numbers of the demo's event files. Lake, towns, spots and events are invented; the coordinates lie in empty country.
  * {@code main} writes the files into the folder given.
  */
-final class DemoEvents {
+public final class DemoEvents {
 
     private static final ZoneId ZONE = ZoneId.of("America/Boise");
     static final Position LAUNCH = new Position(42.6120, -116.9030);
@@ -132,7 +132,7 @@ final class DemoEvents {
         return LocalDateTime.parse(local).atZone(ZONE).toInstant();
     }
 
-    static EventData twoArmsOpen() {
+    public static EventData twoArmsOpen() {
         return DemoNotes.addedTo(new DemoEvents().open());
     }
 

@@ -14,6 +14,7 @@ import lochan.core.Assumptions;
 import lochan.core.competition.Entry;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.planning.DayRuns;
 import lochan.core.planning.PlanRules;
 import lochan.core.practice.Bite;
 import lochan.core.practice.ForecastPeriod;
@@ -85,7 +86,7 @@ class DemoEventsTest {
         Runs runs = Runs.of(OPEN.lake(), OPEN.boat(), Assumptions.DEFAULTS.planning());
 
         assertThat(OPEN.spots()).allSatisfy(s -> assertThat(runs.between(OPEN.brief().launch(), s.position())).isPresent());
-        assertThat(PlanRules.legs(OPEN, OPEN.plans().getFirst(), Assumptions.DEFAULTS.planning(), runs)).allSatisfy(l -> assertThat(l.fits()).as(l.toString()).isTrue());
+        assertThat(PlanRules.legs(OPEN, OPEN.plans().getFirst(), Assumptions.DEFAULTS.planning(), DayRuns.of(OPEN, Assumptions.DEFAULTS.planning()))).allSatisfy(l -> assertThat(l.fits()).as(l.toString()).isTrue());
     }
 
     @Test

@@ -2,8 +2,6 @@ package lochan.web.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
 import lochan.web.TestServers;
 import lochan.web.testing.Rules;
 import lochan.web.testing.RunningApp;
@@ -14,75 +12,170 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(TestServers.class)
 class PlanPagesTest {
 
-    private static Map<String, String> oneStop(Visitor.Answer page, String arrive, String leave) {
-        Map<String, String> form = new LinkedHashMap<>(Map.of("plan", page.page().selectFirst("input[name=plan]").attr("value"), "name", "By hand"));
-        form.putAll(Map.of("stops/0/spot", "reed-corner", "stops/0/presentation", "swim-jig", "stops/0/arrive", arrive, "stops/0/leave", leave));
-        return form;
+    private static String id(Visitor.Answer page) {
+        return page.page().selectFirst("input[name=plan]").attr("value");
+    }
+
+    /** Adds a stop of so many minutes at the one spot. */
+    private static Visitor.Answer added(Visitor angler, String event, String plan, int minutes) {
+        return angler.post(event + "/plan/edit", "plan", plan, "op", "add", "add/spot", "reed-corner", "add/presentation", "swim-jig", "add/minutes", "" + minutes);
+    }
+
+    private static Visitor.Answer set(Visitor angler, String event, String plan, String arrive, String leave) {
+        return angler.post(event + "/plan/edit", "plan", plan, "op", "set", "index", "0", "stops/0/spot", "reed-corner", "stops/0/presentation", "swim-jig",
+                "stops/0/arrive", arrive, "stops/0/leave", leave);
     }
 
     @Test
-    void aPlanByHandIsValuedAndCanBeUndone(RunningApp app) {
+    void everyChangeIsValuedUndoneAndDoneAgain(RunningApp app) {
         Visitor angler = app.angler();
         String event = Rules.practisedEvent(angler, "Planned");
-        Visitor.Answer empty = angler.post(event + "/plan/new", "day", "1");
+        String plan = id(angler.post(event + "/plan/new", "day", "1"));
 
-        Visitor.Answer valued = angler.post(event + "/plan/save", oneStop(empty, "06:30", "12:00"));
+        Visitor.Answer first = added(angler, event, plan, 120);
+        assertThat(first.text()).contains("Reed Corner").containsPattern("Forecast bag \\d+ lb \\d+ oz").contains("A full limit");
+        Visitor.Answer typed = set(angler, event, plan, "06:30", "12:00");
+        assertThat(typed.value("stops/0/arrive")).isEqualTo("06:30");
+        assertThat(typed.texts("[data-cost]")).singleElement().asString().matches("\\+.* oz: Reed Corner set by hand");
+        Visitor.Answer longer = angler.post(event + "/plan/edit", "plan", plan, "op", "stretch", "index", "0", "minutes", "-30");
+        assertThat(longer.value("stops/0/leave")).isEqualTo("11:30");
+        assertThat(longer.texts("[data-cost]")).singleElement().asString().startsWith("−");
 
-        assertThat(valued.text()).contains("Plan saved.").contains("Reed Corner").containsPattern("\\d+ lb \\d+ oz").contains("limit");
-        assertThat(valued.value("stops/0/arrive")).isEqualTo("06:30");
-        Visitor.Answer shorter = angler.post(event + "/plan/save", oneStop(empty, "06:30", "07:00"));
-        Visitor.Answer undone = angler.post(shorter.page().selectFirst(".note form").attr("action"));
-        assertThat(undone.value("stops/0/leave")).isEqualTo("12:00");
+        assertThat(angler.post(event + "/plan/undo", "plan", plan).value("stops/0/leave")).isEqualTo("12:00");
+        assertThat(angler.post(event + "/plan/undo", "plan", plan).value("stops/0/leave")).isNotEqualTo("12:00");
+        assertThat(angler.post(event + "/plan/redo", "plan", plan).text()).contains("Done again: Reed Corner set by hand.");
+        Visitor.Answer again = angler.post(event + "/plan/redo", "plan", plan);
+        assertThat(again.value("stops/0/leave")).isEqualTo("11:30");
+        assertThat(angler.post(event + "/plan/redo", "plan", plan).text()).contains("There is nothing to do again.");
+        angler.post(event + "/plan/undo", "plan", plan);
+        angler.post(event + "/plan/edit", "plan", plan, "op", "name", "name", "By hand");
+        assertThat(angler.post(event + "/plan/redo", "plan", plan).text()).as("another change instead of what was undone").contains("There is nothing to do again.");
     }
 
     @Test
-    void senselessTimesAreRefusedAndKept(RunningApp app) {
+    void whatCannotBeIsRefusedWithWhatIsWrongAndKept(RunningApp app) {
         Visitor angler = app.angler();
         String event = Rules.practisedEvent(angler, "Senseless");
-        Visitor.Answer empty = angler.post(event + "/plan/new", "day", "1");
+        String plan = id(angler.post(event + "/plan/new", "day", "1"));
+        assertThat(angler.post(event + "/plan/edit", "plan", plan, "op", "add", "add/spot", "nowhere", "add/presentation", "swim-jig").text())
+                .contains("is not one of the event's");
+        added(angler, event, plan, 60);
 
-        Visitor.Answer refused = angler.post(event + "/plan/save", oneStop(empty, "09:00", "08:00"));
-
+        Visitor.Answer refused = set(angler, event, plan, "09:00", "08:00");
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.text()).contains("ends before it begins");
         assertThat(refused.value("stops/0/arrive")).isEqualTo("09:00");
+        assertThat(set(angler, event, plan, "nine", "10:00").text()).contains("“nine” is no time");
+        assertThat(angler.post(event + "/plan/edit", "plan", plan, "op", "set", "index", "0", "stops/0/spot", "nowhere", "stops/0/presentation", "swim-jig",
+                "stops/0/arrive", "07:00", "stops/0/leave", "08:00").text()).contains("There is no spot nowhere");
+        assertThat(angler.post(event + "/plan/edit", "plan", plan, "op", "shift", "index", "0", "minutes", "soon").text()).contains("“soon” is no number of minutes")
+                .as("refused at the top of no row").isNotEmpty();
+        assertThat(angler.post(event + "/plan/edit", "plan", plan, "op", "drop", "index", "7").text()).contains("was changed in another window");
+        assertThat(angler.post(event + "/plan/edit", "plan", plan, "op", "drop", "index", "0", "seen", "0").text()).contains("was changed in another window");
+        assertThat(angler.get(event + "/plan?plan=" + plan).page().select("[data-stop]")).hasSize(1);
     }
 
     @Test
     void aRunThatDoesNotFitIsFlagged(RunningApp app) {
         Visitor angler = app.angler();
         String event = Rules.practisedEvent(angler, "Late");
+        String plan = id(angler.post(event + "/plan/new", "day", "1"));
+        added(angler, event, plan, 60);
 
-        assertThat(angler.post(event + "/plan/save", oneStop(angler.post(event + "/plan/new", "day", "1"), "06:00", "15:00")).text())
-                .contains("min short");
+        assertThat(set(angler, event, plan, "06:00", "15:00").text()).contains("This plan cannot be kept: the run to Reed Corner is").contains("min short");
+    }
+
+    private static Visitor.Answer searched(Visitor angler, String event, String plan) {
+        org.awaitility.Awaitility.await().atMost(java.time.Duration.ofMinutes(2))
+                .until(() -> angler.get(event + "/plan?plan=" + plan).page().select("#search progress").isEmpty());
+        return angler.get(event + "/plan?plan=" + plan);
     }
 
     @Test
-    void aSuggestionFillsAnEmptyPlanAndNeverOverwritesOne(RunningApp app) {
+    void aSearchGoesAroundTheLocksAndTouchesNothing(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Suggested");
-        Visitor.Answer empty = angler.post(event + "/plan/new", "day", "1");
-        String id = empty.page().selectFirst("input[name=plan]").attr("value");
+        String event = Rules.practisedEvent(angler, "Searched");
+        String plan = id(angler.post(event + "/plan/search", "day", "1", "stance", "steady"));
+        Visitor.Answer found = searched(angler, event, plan);
+        assertThat(found.page().select("[data-stop]")).as("nothing goes into the plan by itself").isEmpty();
+        assertThat(angler.post(event + "/plan/search/keep", "plan", plan, "found", "0").value("stops/0/spot")).isEqualTo("reed-corner");
 
-        assertThat(angler.post(event + "/plan/suggest", "plan", id).value("stops/0/spot")).isEqualTo("reed-corner");
-        Visitor.Answer second = angler.post(event + "/plan/suggest", "plan", id, "stance", "big-fish");
-        assertThat(second.text()).contains("Suggested, big fish");
-        assertThat(second.text()).contains("A plan of its own was made; yours is as it was.");
-        assertThat(second.page().selectFirst("input[name=plan]").attr("value")).isNotEqualTo(id);
+        set(angler, event, plan, "08:00", "09:00");
+        angler.post(event + "/plan/edit", "plan", plan, "op", "lock", "index", "0");
+        angler.post(event + "/plan/search", "plan", plan, "stance", "all");
+        Visitor.Answer around = searched(angler, event, plan);
+        assertThat(around.texts("#search tbody tr")).hasSize(4).allMatch(r -> r.contains("Reed Corner 08:00–09:00"));
+        assertThat(around.value("stops/0/arrive")).isEqualTo("08:00");
+        Visitor.Answer kept = angler.post(event + "/plan/search/keep", "plan", plan, "found", "2");
+        assertThat(kept.text()).contains("A plan of its own was made; yours is as it was.").contains("Searched: the heaviest days");
+        assertThat(id(kept)).isNotEqualTo(plan);
+        assertThat(angler.post(event + "/plan/search/keep", "plan", plan, "found", "9").text()).contains("search again");
+
+        set(angler, event, plan, "06:00", "15:00");
+        assertThat(angler.post(event + "/plan/search", "plan", plan).text()).contains("The locked stops alone cannot be kept");
     }
 
     @Test
-    void withoutPracticeThereIsNothingToSuggest(RunningApp app) {
+    void withoutPracticeThereIsNothingToSearchWith(RunningApp app) {
         Visitor angler = app.angler();
         String event = Rules.event(angler, "Unpractised");
 
-        assertThat(angler.post(event + "/plan/suggest", "day", "1").text()).contains("Nothing to suggest yet");
+        assertThat(angler.post(event + "/plan/search", "day", "1").text()).contains("Nothing to search with yet");
+    }
+
+    @Test
+    void aDayIsCopiedToTheNextWhereItsFishAreMissingAndBothArePlannedTogether(@RunningApp.Demo RunningApp demo) {
+        Visitor angler = demo.demoAngler();
+        String event = demoEvent(angler);
+        String plan = id(angler.get(event + "/plan"));
+
+        Visitor.Answer second = angler.post(event + "/plan/copy", "plan", plan, "day", "2");
+        assertThat(second.text()).contains("Copied for day 2.").contains("What the first plan of the day before fishes is partly missing.");
+        assertThat(second.value("stops/0/arrive")).isEqualTo(angler.get(event + "/plan?plan=" + plan).value("stops/0/arrive"));
+        angler.post(second.page().selectFirst(".note form").attr("action"));
+
+        angler.post(event + "/plan/search", "plan", plan, "stance", "both-days");
+        Visitor.Answer both = searched(angler, event, plan);
+        assertThat(both.texts("#search tbody tr")).hasSizeGreaterThan(2).allMatch(r -> r.contains("Next day: ")).anyMatch(r -> r.startsWith("saving "));
+        angler.post(event + "/plan/search", "plan", plan, "stance", "steady", "effort", "thorough");
+        angler.post(event + "/plan/search/stop", "plan", plan);
+        assertThat(searched(angler, event, plan).text()).contains("Stopped: this is what was found by then.");
+    }
+
+    @Test
+    void suppositionsAreToldBesideWhatIsKnown(@RunningApp.Demo RunningApp demo) {
+        Visitor angler = demo.demoAngler();
+        String event = demoEvent(angler);
+        String plan = id(angler.get(event + "/plan"));
+
+        assertThat(angler.get(event + "/plan?plan=" + plan).texts("#supposed [role=status]").getFirst()).doesNotContain("against what is known");
+        Visitor.Answer weak = angler.get(event + "/plan?plan=" + plan + "&weak=on&boats=3&wind=25&target=" + 60);
+        assertThat(weak.texts("#supposed [role=status]").getFirst()).containsPattern("−.* against what is known").contains("30 lb 0 oz: under 1%");
+        assertThat(weak.texts("[data-forecast]")).isEqualTo(angler.get(event + "/plan?plan=" + plan).texts("[data-forecast]"));
+    }
+
+    @Test
+    void aWindThatMakesARunTooLongIsTold(@RunningApp.Demo RunningApp demo) {
+        Visitor angler = demo.demoAngler();
+        String event = demoEvent(angler);
+        String copy = id(angler.post(event + "/plan/copy", "plan", id(angler.get(event + "/plan"))));
+        Visitor.Answer tight = angler.post(event + "/plan/edit", "plan", copy, "op", "set", "index", "0", "stops/0/spot", "harth-grass", "stops/0/presentation", "topwater-walker",
+                "stops/0/arrive", "06:08", "stops/0/leave", "07:00");
+
+        assertThat(tight.value("stops/0/arrive")).isEqualTo("06:08");
+        assertThat(tight.text()).doesNotContain("cannot be kept");
+        assertThat(angler.get(event + "/plan?plan=" + copy + "&wind=20").text()).containsPattern("Then the run to Harth Grass is \\d min short");
+        angler.post(event + "/plan/delete", "plan", copy);
+    }
+
+    private static String demoEvent(Visitor angler) {
+        return angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
     }
 
     @Test
     void theDemosPlanHasBackupsThatCanBeKept(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
+        String event = demoEvent(angler);
         String backups = angler.get(event + "/plan").page().selectFirst("a[href*=backups]").attr("href");
         assertThat(angler.get(backups).text()).contains("Reckon them");
         assertThat(angler.get(event + "/plan/backups").path()).as("of no plan").isEqualTo(event + "/plan");

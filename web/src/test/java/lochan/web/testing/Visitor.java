@@ -85,6 +85,18 @@ public final class Visitor {
         return answer;
     }
 
+    /** A file as it is. */
+    public byte[] bytes(String path) {
+        try {
+            return client.send(HttpRequest.newBuilder(address.resolve(path)).GET().build(), BodyHandlers.ofByteArray()).body();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     /** Posts a form: names and values by turns. Empty names are left out. */
     public Answer post(String path, String... fields) {
         Map<String, String> form = new LinkedHashMap<>();

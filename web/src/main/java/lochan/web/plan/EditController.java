@@ -1,0 +1,190 @@
+package lochan.web.plan;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import lochan.core.Violation;
+import lochan.core.event.CompetitionDay;
+import lochan.core.eventdata.EventData;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.PlanEdits;
+import lochan.core.planning.PlanRules;
+import lochan.web.account.Accounts;
+import lochan.web.brief.EventKey;
+import lochan.web.eventbook.EventBook;
+import lochan.web.form.Form;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Changes of a plan by hand, one at a time: each is kept, valued, and can be undone. */
+@Controller
+class EditController {
+
+    static final int LONGEST_NAME = 80;
+    private static final int MOST_STOPS = 40;
+    private static final int USUAL_STAY_MINUTES = 45;
+    private static final int LONGEST_DAY_MINUTES = 24 * 60;
+
+    private final Plans plans;
+    private final EventBook events;
+    private final Accounts accounts;
+    private final PlanReckoning reckoning;
+    private final PlanPage page;
+
+    EditController(Plans plans, EventBook events, Accounts accounts, PlanReckoning reckoning, PlanPage page) {
+        this.plans = plans;
+        this.events = events;
+        this.accounts = accounts;
+        this.reckoning = reckoning;
+        this.page = page;
+    }
+
+    /** A change that is asked for: what becomes of the stops, and what it is called. */
+    private record Edit(String words, List<PlanStop> stops) { }
+
+    /**
+     * Does a change.
+     *
+     * @param op   what to do
+     * @param stop index of the stop it is done to, from 0
+     * @param seen ordinal of the last change that the page knew of; another one means that the plan was changed elsewhere
+     */
+    @PostMapping("/events/{eventId}/plan/edit")
+    String edit(EventKey key, @RequestParam long plan, @RequestParam String op, @RequestParam(name = "index", defaultValue = "-1") int stop,
+                @RequestParam(required = false) Integer seen, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
+                RedirectAttributes flash) {
+        EventData event = events.event(key);
+        StoredPlan of = plans.stored(key, plan);
+        Plan kept = PlanPage.kept(of.plan(), event);
+        boolean ofStop = !List.of("add", "close", "name").contains(op);
+        if (seen != null && seen != (of.last() == null ? 0 : of.last().ordinal()) || ofStop && (stop < 0 || stop >= kept.stops().size())) {
+            flash.addFlashAttribute("trouble", "The plan was changed in another window meanwhile; this is how it stands. Nothing was done.");
+            return PlanController.show(key, plan);
+        }
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        String name = op.equals("name") ? form.words("name", "The name", LONGEST_NAME) : of.plan().name();
+        Edit edit = op.equals("name") ? new Edit("named " + (name == null ? "nothing" : name), kept.stops()) : edited(key, event, kept, op, stop, form);
+        if (form.ok()) {
+            PlanRules.check(event, new Plan(kept.day(), name, edit.stops())).forEach(v -> form.error(v.field(), v.message()));
+        }
+        if (!form.ok()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page.show(key, plan, form, Map.of(), model);
+        }
+        plans.change(key, plan, edit.words(), name, edit.stops());
+        return PlanController.show(key, plan);
+    }
+
+    private Edit edited(EventKey key, EventData event, Plan plan, String op, int index, Form form) {
+        PlanEdits edits = reckoning.edits(event, plan.day());
+        List<PlanStop> stops = plan.stops();
+        PlanStop stop = index >= 0 && index < stops.size() ? stops.get(index) : null;
+        String spot = stop == null ? "" : PlanWords.spot(stop.spotId(), event);
+        CompetitionDay day = event.brief().day(plan.day());
+        return switch (op) {
+            case "set" -> new Edit(spot + " set by hand", set(event, plan, index, form, edits));
+            case "shift" -> new Edit(spot + (minutes(form, "minutes") < 0 ? " earlier" : " later"),
+                    edits.startedAt(stops, index, stop.arrive().plus(Duration.ofMinutes(minutes(form, "minutes")))));
+            case "stretch" -> new Edit(spot + (minutes(form, "minutes") < 0 ? " shorter" : " longer"),
+                    edits.endedAt(stops, index, stop.leave().plus(Duration.ofMinutes(minutes(form, "minutes")))));
+            case "start" -> new Edit(spot + " at another time", edits.startedAt(stops, index, day.start().plus(Duration.ofMinutes(minutes(form, "minutes")))));
+            case "begin" -> new Edit(spot + " begun at another time", edits.replaced(stops, index, stop.during(within(stop, day, minutes(form, "minutes")), stop.leave())));
+            case "end" -> new Edit(spot + " ended at another time", edits.endedAt(stops, index, day.start().plus(Duration.ofMinutes(minutes(form, "minutes")))));
+            case "move" -> new Edit(spot + " in another order", edits.moved(stops, index, Math.clamp(minutes(form, "to"), 0, stops.size() - 1)));
+            case "lock" -> new Edit(spot + (stop.locked() ? " unlocked" : " locked"), edits.replaced(stops, index, stop.locked(!stop.locked())));
+            case "drop" -> new Edit(spot + " dropped", edits.without(stops, index));
+            case "close" -> new Edit("gaps closed", edits.pulledUp(stops));
+            case "add" -> added(key, event, plan, form, edits);
+            default -> {
+                form.error("op", "There is no change “" + op + "”.");
+                yield new Edit("", stops);
+            }
+        };
+    }
+
+    /** A start no later than what leaves the shortest stop. */
+    private static Instant within(PlanStop stop, CompetitionDay day, int minute) {
+        Instant at = day.start().plus(Duration.ofMinutes(minute));
+        Instant latest = stop.leave().minus(Duration.ofMinutes(PlanReckoning.ASSUMPTIONS.planning().minDwellMinutes()));
+        return at.isAfter(latest) ? latest : at;
+    }
+
+    private static int minutes(Form form, String name) {
+        Integer value = form.whole(name);
+        if (value == null || Math.abs(value) > LONGEST_DAY_MINUTES) {
+            form.error(name, "“" + form.value(name) + "” is no number of minutes: type it as 15.");
+            return 0;
+        }
+        return value;
+    }
+
+    private List<PlanStop> set(EventData event, Plan plan, int index, Form form, PlanEdits edits) {
+        String at = "stops/" + index + "/";
+        CompetitionDay day = event.brief().day(plan.day());
+        ZoneId zone = event.brief().timeZone();
+        form.need(at + "arrive", "When do you arrive? Type a time as 06:30.");
+        form.need(at + "leave", "When do you leave? Type a time as 07:30.");
+        Instant arrive = onDay(form.time(at + "arrive"), day, zone);
+        Instant leave = onDay(form.time(at + "leave"), day, zone);
+        PlanStop before = plan.stops().get(index);
+        PlanStop typed = arrive == null || leave == null ? before
+                : new PlanStop(form.value(at + "spot"), form.value(at + "presentation"), arrive, leave, before.locked());
+        List<Violation> unknown = PlanRules.check(event, new Plan(plan.day(), null, List.of(typed)));
+        unknown.forEach(v -> form.error(v.field().replace("stops/0", "stops/" + index), v.message()));
+        return !unknown.isEmpty() || typed.equals(before) ? plan.stops() : edits.replaced(plan.stops(), index, typed);
+    }
+
+    private Edit added(EventKey key, EventData event, Plan plan, Form form, PlanEdits edits) {
+        form.need("add/spot", "Choose a spot to add.");
+        form.need("add/presentation", "Choose what to fish there.");
+        if (form.has("add/spot") && event.spot(form.value("add/spot")).isEmpty() || form.has("add/presentation") && event.presentation(form.value("add/presentation")).isEmpty()) {
+            form.error("add/spot", "That spot or presentation is not one of the event's: choose one of the list.");
+        }
+        if (plan.stops().size() >= MOST_STOPS) {
+            form.error("add/spot", "A plan has room for " + MOST_STOPS + " stops: drop one first.");
+        }
+        int minutes = form.has("add/minutes") ? minutes(form, "add/minutes") : USUAL_STAY_MINUTES;
+        if (minutes < PlanReckoning.ASSUMPTIONS.planning().minDwellMinutes()) {
+            form.error("add/minutes", "A stop takes " + PlanReckoning.ASSUMPTIONS.planning().minDwellMinutes() + " minutes at least: give more.");
+        }
+        return !form.ok() ? new Edit("", plan.stops()) : new Edit(PlanWords.spot(form.value("add/spot"), event) + " added",
+                edits.with(plan.stops(), form.value("add/spot"), form.value("add/presentation"), Duration.ofMinutes(minutes),
+                        stops -> PlanReckoning.values(event) ? reckoning.grams(key, event, plan.day(), stops) : 0));
+    }
+
+    /** A time of the clock on a day that may run past midnight. */
+    private static Instant onDay(LocalTime time, CompetitionDay day, ZoneId zone) {
+        if (time == null) {
+            return null;
+        }
+        Instant at = day.date().atTime(time).atZone(zone).toInstant();
+        boolean overnight = !day.checkIn().atZone(zone).toLocalDate().equals(day.date());
+        return overnight && at.isBefore(day.start()) ? day.date().plusDays(1).atTime(time).atZone(zone).toInstant() : at;
+    }
+
+    @PostMapping("/events/{eventId}/plan/undo")
+    String undo(EventKey key, @RequestParam long plan, RedirectAttributes flash) {
+        said(flash, "Undone", plans.undo(key, plan), "There is nothing to undo.");
+        return PlanController.show(key, plan);
+    }
+
+    @PostMapping("/events/{eventId}/plan/redo")
+    String redo(EventKey key, @RequestParam long plan, RedirectAttributes flash) {
+        said(flash, "Done again", plans.redo(key, plan), "There is nothing to do again.");
+        return PlanController.show(key, plan);
+    }
+
+    private static void said(RedirectAttributes flash, String what, StoredPlan.Change change, String nothing) {
+        flash.addFlashAttribute("notice", Objects.isNull(change) ? nothing : what + ": " + change.words() + ".");
+    }
+}

@@ -1,0 +1,252 @@
+package lochan.web.plan;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import lochan.core.Violation;
+import lochan.core.event.CompetitionDay;
+import lochan.core.eventdata.EventData;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.Backups;
+import lochan.core.planning.Calibration;
+import lochan.core.planning.DayRuns;
+import lochan.core.planning.PlanRules;
+import lochan.core.planning.PlanValue;
+import lochan.core.planning.Stance;
+import lochan.core.quantity.Units;
+import lochan.core.scenario.ScenarioSet;
+import lochan.core.water.Spot;
+import lochan.web.account.Accounts;
+import lochan.web.brief.EventKey;
+import lochan.web.eventbook.EventBook;
+import lochan.web.form.Form;
+import lochan.web.page.Dates;
+import lochan.web.water.Waters;
+import lochan.web.work.Work;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** Puts the Plan page together. */
+@Component
+class PlanPage {
+
+    private static final double CHART_WIDTH = 600;
+    private static final double CHART_HEIGHT = 150;
+    private static final double LABEL_WIDTH = 110;
+
+    private final Plans plans;
+    private final EventBook events;
+    private final Accounts accounts;
+    private final Forecasts forecasts;
+    private final Waters waters;
+    private final PlanReckoning reckoning;
+    private final PlanSearch search;
+    private final PlanBackups backups;
+
+    PlanPage(Plans plans, EventBook events, Accounts accounts, Forecasts forecasts, Waters waters, PlanReckoning reckoning, PlanSearch search,
+             PlanBackups backups) {
+        this.plans = plans;
+        this.events = events;
+        this.accounts = accounts;
+        this.forecasts = forecasts;
+        this.waters = waters;
+        this.reckoning = reckoning;
+        this.search = search;
+        this.backups = backups;
+    }
+
+    /**
+     * Fills in a page.
+     *
+     * @param plan     null shows the first, where there is one
+     * @param typed    fields that were refused, with what is wrong; null: none
+     * @param supposed fields of what is supposed
+     */
+    String show(EventKey key, Long plan, Form typed, Map<String, String> supposed, Model model) {
+        EventData event = events.event(key);
+        Units units = accounts.units(key.accountId());
+        List<StoredPlan> stored = plans.stored(key);
+        StoredPlan shown = plan != null ? plans.stored(key, plan) : stored.isEmpty() ? null : stored.getFirst();
+        model.addAttribute("data", event);
+        model.addAttribute("plans", stored);
+        model.addAttribute("shown", shown);
+        model.addAttribute("stances", stances(event));
+        model.addAttribute("valued", PlanReckoning.values(event));
+        model.addAttribute("manyDays", event.brief().days().size() > 1);
+        if (shown != null) {
+            Plan kept = kept(shown.plan(), event);
+            Form form = typed == null ? new Form(units) : typed;
+            model.addAttribute("form", form);
+            model.addAttribute("stops", rows(kept, event, form));
+            List<Violation> violations = PlanRules.check(event, kept);
+            violations.forEach(v -> form.error(v.field(), v.message()));
+            if (violations.isEmpty()) {
+                day(key, event, shown, kept, units, model);
+                if (!kept.stops().isEmpty() && PlanReckoning.values(event)) {
+                    value(key, event, shown, kept, units, model);
+                    Supposition.add(key, event, kept, reckoning, supposed, units, model);
+                }
+            }
+            searched(key, event, shown, units, model);
+        }
+        return "plan/plan";
+    }
+
+    /** The plan without stops at spots no longer marked. */
+    static Plan kept(Plan plan, EventData event) {
+        return new Plan(plan.day(), plan.name(), plan.stops().stream().filter(s -> event.spot(s.spotId()).isPresent()).toList());
+    }
+
+    static List<Stance> stances(EventData event) {
+        return event.brief().targetGrams() == null ? List.of(Stance.STEADY, Stance.LIMIT_FIRST, Stance.BIG_FISH) : List.of(Stance.values());
+    }
+
+    /**
+     * A stop as it can be changed; what was typed and refused stands in its fields.
+     *
+     * @param index from 0
+     */
+    record Row(int index, String spot, String presentation, String arrive, String leave, boolean locked, String name, List<String> errors) { }
+
+    private static List<Row> rows(Plan plan, EventData event, Form form) {
+        ZoneId zone = event.brief().timeZone();
+        return IntStream.range(0, plan.stops().size()).mapToObj(i -> {
+            PlanStop s = plan.stops().get(i);
+            String at = "stops/" + i + "/";
+            return new Row(i, typed(form, at + "spot", s.spotId()), typed(form, at + "presentation", s.presentationId()),
+                    typed(form, at + "arrive", Dates.clock(s.arrive(), zone)), typed(form, at + "leave", Dates.clock(s.leave(), zone)), s.locked(),
+                    PlanWords.spot(s.spotId(), event),
+                    form.allErrors().entrySet().stream().filter(e -> e.getKey().startsWith(at)).flatMap(e -> e.getValue().stream()).toList());
+        }).toList();
+    }
+
+    private static String typed(Form form, String name, String stored) {
+        return form.has(name) ? form.value(name) : stored;
+    }
+
+    /** A run as the page shows it. */
+    record LegRow(String to, String distance, long minutes, long shortMinutes, boolean reachable) { }
+
+    private void day(EventKey key, EventData event, StoredPlan shown, Plan plan, Units units, Model model) {
+        DayRuns runs = waters.dayRuns(event);
+        List<PlanRules.Leg> legs = reckoning.legs(event, plan);
+        CompetitionDay day = event.brief().day(plan.day());
+        ZoneId zone = event.brief().timeZone();
+        List<LegRow> rows = legs.stream().map(l -> new LegRow(event.spot(l.to()).map(Spot::name).orElse("check-in"),
+                l.reachable() ? units.distance(l.run().metres()) : "no way by water", l.reachable() ? l.needed().plusSeconds(59).toMinutes() : 0,
+                l.shortMinutes(), l.reachable())).toList();
+        model.addAttribute("line", DayDrawing.of(event, plan, legs, units));
+        model.addAttribute("legs", rows);
+        model.addAttribute("late", late(legs, event));
+        model.addAttribute("closed", PlanRules.offLimits(event, plan).stream().map(Spot::name).toList());
+        model.addAttribute("margin", PlanReckoning.ASSUMPTIONS.planning().checkInMarginMinutes());
+        model.addAttribute("hours", Dates.clock(day.start(), zone) + " to " + Dates.clock(day.checkIn(), zone));
+        model.addAttribute("dayName", Dates.day(day.date()));
+        if (event.lake() != null) {
+            model.addAttribute("map", RouteMap.of(event, plan, runs, units));
+        }
+        if (!plan.stops().isEmpty()) {
+            PlanStop last = plan.stops().getLast();
+            mustLeave(event, plan, runs).ifPresent(t -> model.addAttribute("mustLeave",
+                    "Leave " + PlanWords.spot(last.spotId(), event) + " for check-in by " + Dates.clock(t, zone)));
+            model.addAttribute("ladder", backups.state(key, shown.id(), event, plan).map(Work.State::result).map(l -> ladder(l, event)).orElse(null));
+        }
+    }
+
+    /** When to leave the last stop at the latest; empty without stops, or where there is no way home. */
+    static java.util.Optional<Instant> mustLeave(EventData event, Plan plan, DayRuns runs) {
+        return plan.stops().isEmpty() ? java.util.Optional.empty() : runs.mustLeave(event.spot(plan.stops().getLast().spotId()).orElseThrow().position(),
+                event.brief().checkInAt(), event.brief().day(plan.day()).checkIn(), Duration.ofMinutes(PlanReckoning.ASSUMPTIONS.planning().checkInMarginMinutes()));
+    }
+
+    /** The runs for which there is too little time, or no way, in words. */
+    static List<String> late(List<PlanRules.Leg> legs, EventData event) {
+        return legs.stream().filter(l -> !l.fits()).map(l -> {
+            String to = event.spot(l.to()).map(Spot::name).orElse("check-in");
+            return l.reachable() ? "the run to " + to + " is " + l.shortMinutes() + " min short" : "there is no way by water to " + to;
+        }).toList();
+    }
+
+    /** The rungs in short: one line each. */
+    private static List<String> ladder(Backups.Ladder ladder, EventData event) {
+        return ladder.backups().stream().map(b -> (b.triggers().isEmpty() ? "When it has died" : PlanWords.trigger(b.triggers().getFirst(), event)) + ": go to "
+                + lochan.web.standings.PatternWords.of(b.pattern(), event).toLowerCase(java.util.Locale.ROOT) + ", first "
+                + PlanWords.spot(b.stops().getFirst().spotId(), event) + ".").toList();
+    }
+
+    private void value(EventKey key, EventData event, StoredPlan shown, Plan plan, Units units, Model model) {
+        Calibration calibration = forecasts.calibration(key.accountId());
+        PlanValue value = reckoning.value(key, event, plan.day(), plan.stops());
+        ScenarioSet scenarios = reckoning.scenarios(key, event, plan.day());
+        model.addAttribute("value", value);
+        model.addAttribute("calibration", calibration);
+        double raw = value.formulaGrams() / calibration.factor();
+        model.addAttribute("rawGrams", raw);
+        model.addAttribute("limitChance", PlanWords.chance(value.chanceOfLimit()));
+        model.addAttribute("targetChance", value.chanceOfTarget() == null ? null : PlanWords.chance(value.chanceOfTarget()));
+        model.addAttribute("growth", growth(value, scenarios.model().bins().getFirst().start(), event.brief().timeZone(), units));
+        model.addAttribute("afterDayBefore", scenarios.isAfterFishing());
+        model.addAttribute("blown", scenarios.model().blown().stream().filter(s -> plan.stops().stream().anyMatch(p -> p.spotId().equals(s.id()))).map(Spot::name).toList());
+        if (shown.last() != null && !shown.last().before().isEmpty() && shown.last().before().stream().allMatch(s -> event.spot(s.spotId()).isPresent())) {
+            double before = reckoning.grams(key, event, plan.day(), shown.last().before());
+            model.addAttribute("cost", PlanWords.difference((raw - before) * calibration.factor(), units));
+        }
+    }
+
+    /**
+     * The bag as it is expected to build, a column for each hour.
+     *
+     * @param label the weight where there is room for it; empty elsewhere
+     */
+    record Column(String hour, String weight, String label, double x, double y, double width, double height) { }
+
+    private static List<Column> growth(PlanValue value, Instant start, ZoneId zone, Units units) {
+        double most = value.byHour().stream().mapToDouble(Double::doubleValue).max().orElse(1);
+        double width = CHART_WIDTH / value.byHour().size();
+        int labelled = (int) Math.ceil(LABEL_WIDTH / width);
+        List<Column> columns = new ArrayList<>();
+        for (int i = 0; i < value.byHour().size(); i++) {
+            double height = most > 0 ? CHART_HEIGHT * value.byHour().get(i) / most : 0;
+            String weight = units.weight(value.byHour().get(i));
+            columns.add(new Column(Dates.clock(start.plus(Duration.ofHours(i + 1)), zone), weight,
+                    (value.byHour().size() - 1 - i) % labelled == 0 ? weight : "", i * width + 4, CHART_HEIGHT - height, width - 8, height));
+        }
+        return columns;
+    }
+
+    /**
+     * A plan that a search found, beside the one it was asked for.
+     *
+     * @param title   what it is best at
+     * @param against the plan shown, in V as forecast
+     */
+    record FoundRow(int index, String title, String weight, String against, String between, String limit, String target, String stops, String next) { }
+
+    private void searched(EventKey key, EventData event, StoredPlan shown, Units units, Model model) {
+        Work.State<List<PlanSearch.Found>> state = search.state(key, shown.id(), event, shown.plan().day()).orElse(null);
+        model.addAttribute("search", state);
+        if (state != null && state.result() != null) {
+            double factor = forecasts.calibration(key.accountId()).factor();
+            double now = factor * reckoning.grams(key, event, shown.plan().day(), kept(shown.plan(), event).stops());
+            List<PlanSearch.Found> found = state.result();
+            model.addAttribute("found", IntStream.range(0, found.size()).mapToObj(i -> row(i, found.get(i), now, event, units)).toList());
+            List<PlanStop> locked = shown.plan().stops().stream().filter(PlanStop::locked).toList();
+            model.addAttribute("otherLocks", found.stream().anyMatch(f -> !f.locked().equals(locked)));
+        }
+    }
+
+    private static FoundRow row(int index, PlanSearch.Found f, double now, EventData event, Units units) {
+        boolean both = f.next() != null;
+        String title = !both ? PlanWords.stance(f.stance()) : f.savedSpotId() == null ? "nothing saved" : "saving " + PlanWords.spot(f.savedSpotId(), event);
+        return new FoundRow(index, title, units.weight(f.value().formulaGrams()) + (both ? " + " + units.weight(f.nextGrams()) : ""),
+                both ? "together " + units.weight(f.value().formulaGrams() + f.nextGrams()) : PlanWords.difference(f.value().formulaGrams() - now, units),
+                units.weight(f.value().p10()) + " – " + units.weight(f.value().p50()) + " – " + units.weight(f.value().p90()), PlanWords.chance(f.value().chanceOfLimit()),
+                f.value().chanceOfTarget() == null ? null : PlanWords.chance(f.value().chanceOfTarget()), PlanWords.stops(f.stops(), event),
+                both ? PlanWords.stops(f.next(), event) : null);
+    }
+}

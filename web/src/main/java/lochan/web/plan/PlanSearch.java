@@ -1,0 +1,129 @@
+package lochan.web.plan;
+
+import jakarta.annotation.PreDestroy;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.IntPredicate;
+import lochan.core.eventdata.EventData;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.Calibration;
+import lochan.core.planning.DayPlanner;
+import lochan.core.planning.PlanValue;
+import lochan.core.planning.PlanValuer;
+import lochan.core.planning.Stance;
+import lochan.core.planning.TwoDays;
+import lochan.core.scenario.ScenarioSet;
+import lochan.web.brief.EventKey;
+import lochan.web.plan.PlanBackups.OfPlan;
+import lochan.web.water.Waters;
+import lochan.web.work.Work;
+import org.springframework.stereotype.Service;
+
+/**
+ * Searches in the background for plans around the locked stops of one. What is found never goes into a plan by itself: it lies beside it until
+ * it is taken, or practice changes.
+ */
+@Service
+class PlanSearch {
+
+    private static final int SIMULATED_DAYS = 10_000;
+    private static final long SEED = 1;
+    /** Rounds for each of the plans that a spread over two days is compared by, as a share of those asked for. */
+    private static final int TWO_DAYS_SHARE = 4;
+
+    private final PlanReckoning reckoning;
+    private final Waters waters;
+    private final Forecasts forecasts;
+    private final Work<OfPlan, List<Found>> work = new Work<>("plan-search");
+
+    PlanSearch(PlanReckoning reckoning, Waters waters, Forecasts forecasts) {
+        this.reckoning = reckoning;
+        this.waters = waters;
+        this.forecasts = forecasts;
+    }
+
+    /**
+     * What is searched for.
+     *
+     * @param stances  one plan for each
+     * @param bothDays whether this day and the next are planned together; by the first stance
+     * @param avoid    spots left alone
+     * @param rounds   of the search
+     */
+    record Wanted(List<Stance> stances, boolean bothDays, Set<String> avoid, int rounds) {
+
+        Wanted {
+            stances = List.copyOf(stances);
+            avoid = Set.copyOf(avoid);
+        }
+
+        int progressEnds() {
+            return bothDays ? 5 : stances.size() * rounds;
+        }
+    }
+
+    /**
+     * A plan that was found.
+     *
+     * @param savedSpotId a spot left alone for the next day; null: none
+     * @param next        the next day's plan; null: only this day was planned
+     * @param nextGrams   its V; 0 when there is none
+     * @param locked      the stops it was searched around
+     */
+    record Found(Stance stance, List<PlanStop> stops, PlanValue value, String savedSpotId, List<PlanStop> next, double nextGrams, List<PlanStop> locked) { }
+
+    /** What is known for a plan, whatever was done to the plan since. */
+    Optional<Work.State<List<Found>>> state(EventKey key, long plan, EventData event, int day) {
+        return work.state(new OfPlan(key, plan), basis(event, day));
+    }
+
+    private static List<Object> basis(EventData e, int day) {
+        return Arrays.asList(day, e.brief(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), PlanReckoning.dayBefore(e, day));
+    }
+
+    void begin(EventKey key, long id, EventData event, Plan plan, Wanted wanted) {
+        List<PlanStop> locked = plan.stops().stream().filter(PlanStop::locked).toList();
+        Calibration calibration = forecasts.calibration(key.accountId());
+        work.beginAnew(new OfPlan(key, id), basis(event, plan.day()), wanted.progressEnds(), progress -> wanted.bothDays()
+                ? bothDays(key, event, plan.day(), locked, wanted, calibration, progress) : oneDay(key, event, plan.day(), locked, wanted, calibration, progress));
+    }
+
+    void stop(EventKey key, long plan) {
+        work.stop(new OfPlan(key, plan));
+    }
+
+    private List<Found> oneDay(EventKey key, EventData event, int day, List<PlanStop> locked, Wanted wanted, Calibration calibration, Work.Progress progress) {
+        ScenarioSet scenarios = reckoning.scenarios(key, event, day);
+        List<Found> found = new ArrayList<>();
+        for (Stance stance : wanted.stances()) {
+            int before = found.size() * wanted.rounds();
+            IntPredicate goOn = round -> progress.goOn(before + round);
+            if (!found.isEmpty() && !goOn.test(0)) {
+                break;
+            }
+            List<PlanStop> stops = new DayPlanner(scenarios, waters.dayRuns(event), DayPlanner.Wishes.avoiding(stance, locked, wanted.avoid()), SEED)
+                    .plan(wanted.rounds(), goOn);
+            found.add(new Found(stance, stops, new PlanValuer(scenarios).forecast(stops, SIMULATED_DAYS, calibration), null, null, 0, locked));
+        }
+        return found;
+    }
+
+    private List<Found> bothDays(EventKey key, EventData event, int day, List<PlanStop> locked, Wanted wanted, Calibration calibration, Work.Progress progress) {
+        ScenarioSet first = reckoning.scenarios(key, event, day);
+        ScenarioSet second = new ScenarioSet(new lochan.core.scenario.DayModel(event, day + 1, PlanReckoning.ASSUMPTIONS), first.count(), SEED);
+        Stance stance = wanted.stances().getFirst();
+        return TwoDays.ways(first, second, waters.dayRuns(event), DayPlanner.Wishes.avoiding(stance, locked, wanted.avoid()), SEED,
+                Math.max(2, wanted.rounds() / TWO_DAYS_SHARE), progress::goOn).stream()
+                .map(w -> new Found(stance, w.first(), new PlanValuer(first).forecast(w.first(), SIMULATED_DAYS, calibration), w.savedSpotId(), w.second(),
+                        w.secondGrams() * calibration.factor(), locked)).toList();
+    }
+
+    @PreDestroy
+    void end() {
+        work.close();
+    }
+}

@@ -1,0 +1,93 @@
+package lochan.web.plan;
+
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import lochan.core.almanac.Almanac;
+import lochan.core.event.CompetitionDay;
+import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.Backups;
+import lochan.core.planning.DayRuns;
+import lochan.core.planning.PlanRules;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.quantity.DirectionText;
+import lochan.core.quantity.Units;
+import lochan.core.water.Spot;
+import lochan.web.page.Dates;
+import lochan.web.standings.PatternWords;
+
+/**
+ * A plan as it is printed: everything in words.
+ *
+ * @param late     runs for which there is too little time
+ * @param triggers when to leave the main pattern, and for what
+ * @param reckoned whether backups were reckoned for the plan as it stands
+ * @param lightning whether the forecast has any
+ */
+record PlanSheet(String event, String day, String name, String hours, String light, List<String> forecast, List<Row> rows, String mustLeave, List<String> late,
+                 List<String> triggers, boolean reckoned, boolean lightning) {
+
+    /**
+     * A stop.
+     *
+     * @param run to it
+     */
+    record Row(int number, String times, String spot, String position, String depth, String presentation, String run) { }
+
+    /** @param ladder null: not reckoned */
+    static PlanSheet of(EventData event, Plan plan, DayRuns runs, Backups.Ladder ladder, Units units) {
+        CompetitionDay day = event.brief().day(plan.day());
+        ZoneId zone = event.brief().timeZone();
+        Almanac almanac = Almanac.of(event.brief().launch(), day.date(), zone);
+        List<PlanRules.Leg> legs = PlanRules.legs(event, plan, PlanReckoning.ASSUMPTIONS.planning(), runs);
+        List<Row> rows = new ArrayList<>();
+        for (PlanStop s : plan.stops()) {
+            PlanRules.Leg leg = legs.get(rows.size());
+            rows.add(row(rows.size() + 1, s, leg, event, units));
+        }
+        String mustLeave = PlanPage.mustLeave(event, plan, runs).map(t -> Dates.clock(t, zone)).orElse("");
+        List<ForecastPeriod> sky = event.forecast().stream().filter(f -> f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start())).toList();
+        return new PlanSheet(event.brief().name(), "Day " + plan.day() + ", " + Dates.day(day.date()), plan.name() == null ? "Plan" : plan.name(),
+                "start " + Dates.clock(day.start(), zone) + ", check-in " + Dates.clock(day.checkIn(), zone),
+                almanac.sunrise() == null || almanac.sunset() == null ? "" : "first light " + Dates.clock(almanac.firstLight(), zone) + ", sunrise "
+                        + Dates.clock(almanac.sunrise(), zone) + ", sunset " + Dates.clock(almanac.sunset(), zone),
+                sky.stream().map(f -> sky(f, day, zone, units)).toList(), rows, mustLeave,
+                PlanPage.late(legs, event),
+                ladder == null ? List.of() : ladder.backups().stream().map(b -> trigger(b, event)).toList(), ladder != null,
+                sky.stream().anyMatch(f -> Boolean.TRUE.equals(f.lightning())));
+    }
+
+    private static Row row(int number, PlanStop s, PlanRules.Leg leg, EventData event, Units units) {
+        Spot spot = event.spot(s.spotId()).orElseThrow();
+        ZoneId zone = event.brief().timeZone();
+        String depth = spot.depthMaxM() == null ? "" : (spot.depthMinM() == null ? "" : units.depth(spot.depthMinM()).replaceFirst(" .*", "") + "–") + units.depth(spot.depthMaxM());
+        return new Row(number, Dates.clock(s.arrive(), zone) + " – " + Dates.clock(s.leave(), zone), spot.name(), degreesAndMinutes(spot.position()), depth,
+                event.presentation(s.presentationId()).orElseThrow().name(),
+                leg.reachable() && leg.needed().isZero() ? "stay" : leg.reachable() ? "run " + units.distance(leg.run().metres()) + ", " + leg.needed().plusSeconds(59).toMinutes() + " min" : "no way by water");
+    }
+
+    private static String sky(ForecastPeriod f, CompetitionDay day, ZoneId zone, Units units) {
+        String wind = f.windMps() == null ? "" : (f.windFromDeg() == null ? "" : DirectionText.words(f.windFromDeg()) + " ") + units.speed(f.windMps());
+        return Dates.clock(f.from().isBefore(day.start()) ? day.start() : f.from(), zone) + "–" + Dates.clock(f.to().isAfter(day.checkIn()) ? day.checkIn() : f.to(), zone) + " " + wind + (f.sky() == null ? "" : " " + f.sky().code())
+                + (Boolean.TRUE.equals(f.lightning()) ? " LIGHTNING" : "");
+    }
+
+    private static String trigger(Backups.Backup b, EventData event) {
+        String when = b.triggers().isEmpty() ? "When the main pattern has died" : String.join("; ", b.triggers().stream().map(t -> PlanWords.trigger(t, event)).toList());
+        return when + ": " + PatternWords.of(b.pattern(), event) + ", first at " + PlanWords.spot(b.stops().getFirst().spotId(), event) + ".";
+    }
+
+    /** As plotters show it: 42° 37.812' N 116° 54.630' W. */
+    static String degreesAndMinutes(Position p) {
+        return part(p.lat(), "N", "S") + " " + part(p.lon(), "E", "W");
+    }
+
+    private static String part(double degrees, String positive, String negative) {
+        long thousandths = Math.round(Math.abs(degrees) * 60_000);
+        return String.format(Locale.ROOT, "%d° %06.3f' %s", thousandths / 60_000, thousandths % 60_000 / 1000.0, degrees < 0 ? negative : positive);
+    }
+}

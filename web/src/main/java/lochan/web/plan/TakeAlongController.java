@@ -1,0 +1,109 @@
+package lochan.web.plan;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.DayRuns;
+import lochan.core.planning.PlanRules;
+import lochan.web.account.Accounts;
+import lochan.web.brief.EventKey;
+import lochan.web.eventbook.EventBook;
+import lochan.web.gpx.GpxRoute;
+import lochan.web.page.Downloads;
+import lochan.web.page.NotThereException;
+import lochan.web.water.Waters;
+import lochan.web.work.Work;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** A plan to take along: printed, for the plotter, for the calendar. */
+@Controller
+class TakeAlongController {
+
+    private final Plans plans;
+    private final EventBook events;
+    private final Accounts accounts;
+    private final Waters waters;
+    private final PlanBackups backups;
+    private final PlanPdf pdf;
+    private final Clock clock;
+
+    TakeAlongController(Plans plans, EventBook events, Accounts accounts, Waters waters, PlanBackups backups, PlanPdf pdf, Clock clock) {
+        this.clock = clock;
+        this.plans = plans;
+        this.events = events;
+        this.accounts = accounts;
+        this.waters = waters;
+        this.backups = backups;
+        this.pdf = pdf;
+    }
+
+    /** A plan that makes sense, of an event that is there. */
+    private Plan plan(EventKey key, long id, EventData event) {
+        Plan kept = PlanPage.kept(plans.stored(key, id).plan(), event);
+        if (!PlanRules.check(event, kept).isEmpty()) {
+            throw new NotThereException();
+        }
+        return kept;
+    }
+
+    @GetMapping("/events/{eventId}/plan/sheet")
+    void sheet(EventKey key, @RequestParam long plan, HttpServletResponse response) throws IOException {
+        EventData event = events.event(key);
+        Plan kept = plan(key, plan, event);
+        byte[] bytes = pdf.of(PlanSheet.of(event, kept, waters.dayRuns(event), backups.state(key, plan, event, kept).map(Work.State::result).orElse(null),
+                accounts.units(key.accountId())));
+        Downloads.attach(response, "plan-day-" + kept.day() + ".pdf", "application/pdf");
+        response.getOutputStream().write(bytes);
+    }
+
+    @GetMapping("/events/{eventId}/plan/route.gpx")
+    void route(EventKey key, @RequestParam long plan, HttpServletResponse response) throws IOException {
+        EventData event = events.event(key);
+        Plan kept = plan(key, plan, event);
+        Downloads.attach(response, "plan-day-" + kept.day() + ".gpx", "application/gpx+xml");
+        GpxRoute.write(event.brief().name() + ", day " + kept.day(), way(event, kept, waters.dayRuns(event)), response.getOutputStream());
+    }
+
+    /** The launch, each stop with the bends on the way to it, and the way home. */
+    private static List<GpxRoute.Point> way(EventData event, Plan plan, DayRuns runs) {
+        List<GpxRoute.Point> way = new ArrayList<>();
+        Position here = event.brief().launch();
+        Instant left = event.brief().day(plan.day()).start();
+        way.add(new GpxRoute.Point(here, "Launch", left, null));
+        for (int i = 0; i < plan.stops().size(); i++) {
+            PlanStop s = plan.stops().get(i);
+            Position there = event.spot(s.spotId()).orElseThrow().position();
+            addBends(way, runs, left, here, there);
+            way.add(new GpxRoute.Point(there, (i + 1) + " " + PlanWords.spot(s.spotId(), event), s.arrive(),
+                    event.presentation(s.presentationId()).orElseThrow().name()));
+            here = there;
+            left = s.leave();
+        }
+        addBends(way, runs, left, here, event.brief().checkInAt());
+        way.add(new GpxRoute.Point(event.brief().checkInAt(), "Check-in", event.brief().day(plan.day()).checkIn(), null));
+        return way;
+    }
+
+    private static void addBends(List<GpxRoute.Point> way, DayRuns runs, Instant leaving, Position from, Position to) {
+        runs.at(leaving).route(from, to).filter(r -> r.size() > 2).ifPresent(r -> r.subList(1, r.size() - 1).forEach(p -> way.add(GpxRoute.Point.bend(p))));
+    }
+
+    @GetMapping("/events/{eventId}/plan/calendar")
+    void calendar(EventKey key, @RequestParam long plan, HttpServletResponse response) throws IOException {
+        EventData event = events.event(key);
+        Plan kept = plan(key, plan, event);
+        Downloads.attach(response, "plan-day-" + kept.day() + ".ics", "text/calendar");
+        response.getOutputStream().write(PlanCalendar.of(key, plan, event, kept, PlanPage.mustLeave(event, kept, waters.dayRuns(event)).orElse(null), clock.instant())
+                .getBytes(StandardCharsets.UTF_8));
+    }
+}

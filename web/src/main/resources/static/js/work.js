@@ -1,0 +1,24 @@
+// Work that is under way at the server.
+const PAUSE_MILLIS = 1500;
+let watched = null;
+
+/** A part of a page whose work is under way is asked for again until it is done; the rest of the page stays as it is. */
+export function watchWork() {
+  const waiting = document.querySelector('[data-again]');
+  if (!waiting || waiting === watched) return;
+  watched = waiting;
+  setTimeout(async () => {
+    try {
+      const answer = await fetch(window.location.href);
+      const fresh = new DOMParser().parseFromString(await answer.text(), 'text/html').getElementById(waiting.id);
+      if (fresh && waiting.isConnected) {
+        waiting.replaceWith(fresh);
+        fresh.dispatchEvent(new CustomEvent('exchanged', { bubbles: true }));
+      }
+    } catch {
+      // The server is away: asked again.
+    }
+    watched = null;
+    watchWork();
+  }, PAUSE_MILLIS);
+}
