@@ -21,3 +21,6 @@ CREATE TABLE plan_change (
     PRIMARY KEY (plan_id, ordinal),
     FOREIGN KEY (plan_id, account_id) REFERENCES plan (id, account_id) ON DELETE CASCADE
 );
+
+-- When other periods took this one's place; null: it is the forecast. Those replaced last are kept for undo.
+ALTER TABLE forecast_period ADD COLUMN replaced_at DATETIME(3);

@@ -21,6 +21,8 @@ public final class DayPlanner {
     private static final int WORKERS = 2;
     private static final int SEARCHED_SCENARIOS = 32;
     private static final int POLISHED_SCENARIOS = 160;
+    /** So few are searched on more scenarios at once: a round of them is quick. */
+    private static final int FEW_CELLS = 12;
     /** Cells looked at, the best by an hour there: a plan has room for few. */
     private static final int CANDIDATES = 48;
 
@@ -75,7 +77,7 @@ public final class DayPlanner {
         // Drawn before workers share them, as the candidates were.
         wishes.locked().forEach(s -> scenarios.cell(Cell.of(s)));
         List<List<Visit>> polished = IntStream.range(0, WORKERS).parallel().mapToObj(w -> {
-            DayTours tours = tours(candidates, SEARCHED_SCENARIOS);
+            DayTours tours = tours(candidates, candidates.cells().size() <= FEW_CELLS ? POLISHED_SCENARIOS : SEARCHED_SCENARIOS);
             TourSearch.Found found = new TourSearch(tours, tours.given(), seed + w).rounds(rounds, goOn).best();
             return TourSearch.polished(tours(candidates, POLISHED_SCENARIOS), found.tour(), seed).tour();
         }).toList();

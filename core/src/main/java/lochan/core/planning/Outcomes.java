@@ -9,8 +9,9 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  * @param grams       mean bag, g
  * @param sdGrams     its standard deviation within the scenario, g; empty: not reckoned
  * @param limitChance chance of a limit; empty: not reckoned
+ * @param keepers     mean number of landed legal fish; empty: not reckoned
  */
-record Outcomes(double[] grams, double[] sdGrams, double[] limitChance) {
+record Outcomes(double[] grams, double[] sdGrams, double[] limitChance, double[] keepers) {
 
     private static final NormalDistribution STANDARD = NormalDistribution.of(0, 1);
     private static final double LEAST_SD = 1;

@@ -42,6 +42,12 @@ public final class PlanValuer {
         return formula(stops, scenarios.count());
     }
 
+    /** Chance that a plan brings not one keeper, averaged over the scenarios: the mean of exp(−Λ(0)). */
+    public double chanceOfNone(List<PlanStop> stops) {
+        return Arrays.stream(outcomes(parts(Schedule.segments(stops, scenarios.model().bins()), new HashMap<>()), scenarios.count(), true).keepers())
+                .map(lambda -> Math.exp(-lambda)).average().orElse(1);
+    }
+
     /** V over the first so many scenarios, which are a random sample of all. */
     double formula(List<PlanStop> stops, int first) {
         return Arrays.stream(outcomes(Schedule.segments(stops, scenarios.model().bins()), first, false).grams()).average().orElse(0);
@@ -131,7 +137,7 @@ public final class PlanValuer {
      * @param struck the cell they came at, its spot being number 0 of the parts; null: none came
      */
     private Outcomes outcomes(Fishing parts, CellScenarios struck, int strikesSoFar, int first, boolean spread) {
-        Outcomes outcomes = new Outcomes(new double[first], new double[spread ? first : 0], new double[spread ? first : 0]);
+        Outcomes outcomes = new Outcomes(new double[first], new double[spread ? first : 0], new double[spread ? first : 0], new double[spread ? first : 0]);
         double[] lambda = new double[Survival.weights()];
         double[] fished = new double[Math.max(1, parts.spots())];
         for (int j = 0; j < first; j++) {
@@ -156,6 +162,7 @@ public final class PlanValuer {
             }
             outcomes.grams()[j] = bestFish.value(lambda);
             if (spread) {
+                outcomes.keepers()[j] = lambda[0];
                 outcomes.sdGrams()[j] = bestFish.spread(lambda);
                 outcomes.limitChance()[j] = bestFish.limitChance(lambda[0]);
             }

@@ -29,14 +29,34 @@ public final class TwoHourValue {
         this.valuer = new PlanValuer(scenarios);
     }
 
+    /**
+     * Two hours at a cell.
+     *
+     * @param grams        V
+     * @param start        when they begin at best
+     * @param chanceOfNone chance that they bring not one keeper: how much of a day's risk lies in the place
+     */
+    public record TwoHours(double grams, Instant start, double chanceOfNone) { }
+
     /** Grams of the best start. */
     public double grams(Cell cell) {
-        List<List<PlanStop>> starts = starts(cell);
+        return best(cell).grams();
+    }
+
+    /** The best two hours with how sure they are. */
+    public TwoHours of(Cell cell) {
+        Start best = best(cell);
+        return new TwoHours(best.grams(), best.stops().getFirst().arrive(), valuer.chanceOfNone(best.stops()));
+    }
+
+    private record Start(List<PlanStop> stops, double grams) { }
+
+    private Start best(Cell cell) {
         int few = Math.min(SCREENING, scenarios.count());
-        record Start(List<PlanStop> stops, double roughGrams) { }
-        return starts.stream().map(s -> new Start(s, valuer.formula(s, few)))
-                .sorted(Comparator.comparingDouble(Start::roughGrams).reversed()).limit(FINALISTS)
-                .mapToDouble(s -> few == scenarios.count() ? s.roughGrams() : valuer.formula(s.stops())).max().orElseThrow();
+        return starts(cell).stream().map(s -> new Start(s, valuer.formula(s, few)))
+                .sorted(Comparator.comparingDouble(Start::grams).reversed()).limit(FINALISTS)
+                .map(s -> few == scenarios.count() ? s : new Start(s.stops(), valuer.formula(s.stops())))
+                .max(Comparator.comparingDouble(Start::grams)).orElseThrow();
     }
 
     private List<List<PlanStop>> starts(Cell cell) {

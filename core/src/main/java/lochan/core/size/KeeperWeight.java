@@ -1,6 +1,7 @@
 package lochan.core.size;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import lochan.core.Assumptions;
@@ -21,10 +22,19 @@ public record KeeperWeight(double legalShare, double meanGrams, double p10Grams,
 
     /** Steps of the quadrature over ln grams; at 128 the quantiles hold to 0.05 %. */
     private static final int STEPS = 128;
+    private static final int FINE_STEPS = 2048;
     private static final double REACH_SDS = 4.5;
     private static final NormalDistribution STANDARD = NormalDistribution.of(0, 1);
 
     public static KeeperWeight of(EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a) {
+        List<Part> parts = parts(event, sizes, mix, pattern, spotId, a);
+        double legal = parts.stream().mapToDouble(p -> p.mix * p.legal.share(p.mean, p.sd)).sum();
+        double grams = parts.stream().mapToDouble(p -> p.mix * p.legal.legalGrams(p.mean, p.sd)).sum();
+        double[] quantiles = quantiles(parts, legal, 0.1, 0.9);
+        return new KeeperWeight(legal, grams / legal, quantiles[0], quantiles[1]);
+    }
+
+    private static List<Part> parts(EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a) {
         double[] shares = mix.of(pattern);
         List<Part> parts = new ArrayList<>();
         for (int k = 0; k < shares.length; k++) {
@@ -32,10 +42,27 @@ public record KeeperWeight(double legalShare, double meanGrams, double p10Grams,
             SizeModel.Predictive p = sizes.predictive(rule.species(), pattern, spotId);
             parts.add(new Part(shares[k], p.mean(), p.newFishSd(), LegalShare.of(rule, a)));
         }
-        double legal = parts.stream().mapToDouble(p -> p.mix * p.legal.share(p.mean, p.sd)).sum();
-        double grams = parts.stream().mapToDouble(p -> p.mix * p.legal.legalGrams(p.mean, p.sd)).sum();
-        double[] quantiles = quantiles(parts, legal, 0.1, 0.9);
-        return new KeeperWeight(legal, grams / legal, quantiles[0], quantiles[1]);
+        return parts;
+    }
+
+    /**
+     * Shares of landed fish that are legal and weigh between borders: below the first, between it and the next, … above the last. They add up
+     * to the legal share.
+     *
+     * @param borders g, rising
+     */
+    public static double[] shares(EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a, double... borders) {
+        List<Part> parts = parts(event, sizes, mix, pattern, spotId, a);
+        double from = parts.stream().mapToDouble(p -> p.mean - REACH_SDS * p.sd).min().orElseThrow();
+        double to = parts.stream().mapToDouble(p -> p.mean + REACH_SDS * p.sd).max().orElseThrow();
+        double step = (to - from) / FINE_STEPS;
+        double[] shares = new double[borders.length + 1];
+        for (int i = 0; i < FINE_STEPS; i++) {
+            double y = from + (i + 0.5) * step;
+            int at = Arrays.binarySearch(borders, Math.exp(y));
+            shares[at < 0 ? -at - 1 : at + 1] += step * parts.stream().mapToDouble(p -> p.mix * p.density(y)).sum();
+        }
+        return shares;
     }
 
     /** Quantiles by the midpoint rule on the density of legal fish over ln grams, interpolated within a step. */

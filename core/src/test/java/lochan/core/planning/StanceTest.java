@@ -8,8 +8,8 @@ import org.junit.jupiter.api.Test;
 class StanceTest {
 
     /** Two kinds of days: one sure, one that is great or nothing. */
-    private static final Outcomes SURE = new Outcomes(new double[] {3000, 3000}, new double[] {200, 200}, new double[] {0.9, 0.9});
-    private static final Outcomes WILD = new Outcomes(new double[] {500, 5300}, new double[] {200, 200}, new double[] {0.1, 0.99});
+    private static final Outcomes SURE = new Outcomes(new double[] {3000, 3000}, new double[] {200, 200}, new double[] {0.9, 0.9}, new double[] {6, 6});
+    private static final Outcomes WILD = new Outcomes(new double[] {500, 5300}, new double[] {200, 200}, new double[] {0.1, 0.99}, new double[] {1, 12});
 
     @Test
     void eachStancePrefersWhatItIsFor() {
@@ -24,7 +24,7 @@ class StanceTest {
     /** With one scenario the outcomes are normal: the mean of its best quarter is μ + σ·φ(z)/¼, z = 0.6745, φ(z) = 0.3178. */
     @Test
     void theBestQuarterOfANormalIsItsTextbookMean() {
-        Outcomes one = new Outcomes(new double[] {3000}, new double[] {200}, new double[] {0.5});
+        Outcomes one = new Outcomes(new double[] {3000}, new double[] {200}, new double[] {0.5}, new double[] {4});
 
         assertThat(one.meanOfBest(0.25)).isCloseTo(3000 + 200 * 0.3178 / 0.25, within(0.5));
         assertThat(one.chanceOf(3000)).isCloseTo(0.5, within(1e-12));

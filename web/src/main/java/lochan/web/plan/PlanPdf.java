@@ -42,7 +42,7 @@ class PlanPdf {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         new PdfRendererBuilder().useFastMode().useFont(() -> font("DejaVuSansCondensed.ttf"), "Sheet", 400, com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle.NORMAL, true)
                 .useFont(() -> font("DejaVuSansCondensed-Bold.ttf"), "Sheet", 700, com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle.NORMAL, true)
-                .withHtmlContent(templates.process("plan/sheet", context), null).toStream(out).run();
+                .withHtmlContent(templates.process("print/plan", context), null).toStream(out).run();
         return out.toByteArray();
     }
 

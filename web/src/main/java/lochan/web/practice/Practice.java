@@ -73,6 +73,17 @@ public class Practice {
         repository.addForecast(key, forecast);
     }
 
+    @Transactional
+    void replaceForecast(EventKey key, List<ForecastPeriod> forecast) {
+        repository.replaceForecast(key, forecast, clock.instant());
+    }
+
+    /** Brings back the forecast before this one; a second time this one again. */
+    @Transactional
+    void exchangeForecast(EventKey key) {
+        repository.exchangeForecast(key, clock.instant());
+    }
+
     public List<PracticeStop> stops(EventKey key) {
         return logged(key).stream().map(LoggedStop::stop).toList();
     }

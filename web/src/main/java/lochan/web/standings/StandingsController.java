@@ -21,6 +21,7 @@ import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.page.Dates;
 import lochan.web.page.NotThereException;
+import lochan.web.work.Work;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -37,12 +38,15 @@ class StandingsController {
             "legal", r -> r.keepers().legalShare(),
             "keeper", r -> r.keepers().meanGrams(),
             "hours", StandingsRow::effectiveHours);
+    private static final int MOST_COMPARED = 4;
 
     private final EventBook events;
     private final Accounts accounts;
     private final DayModels dayModels;
+    private final StandingsWorth worth;
 
-    StandingsController(EventBook events, Accounts accounts, DayModels dayModels) {
+    StandingsController(EventBook events, Accounts accounts, DayModels dayModels, StandingsWorth worth) {
+        this.worth = worth;
         this.dayModels = dayModels;
         this.events = events;
         this.accounts = accounts;
@@ -50,20 +54,75 @@ class StandingsController {
 
     @GetMapping("/events/{eventId}/standings")
     String standings(EventKey key, @RequestParam(defaultValue = "1") int day, @RequestParam(required = false) String at,
-                     @RequestParam(defaultValue = "rate") String sort, Model model) {
+                     @RequestParam(defaultValue = "rate") String sort, @RequestParam(defaultValue = "spots") String view, Model model) {
         EventData event = events.event(key);
         DayModel dayModel = dayModels.of(key, event, day);
         int bin = bin(dayModel, at);
-        String order = ORDERS.containsKey(sort) ? sort : "rate";
-        List<StandingsRow> rows = new Standings(dayModel, bin).rows().stream()
-                .sorted(Comparator.comparingDouble((StandingsRow r) -> orLast(ORDERS.get(order).applyAsDouble(r))).reversed()).toList();
-        double scale = rows.stream().mapToDouble(r -> r.strikes().p90()).max().orElse(1);
+        StandingsWorth.Found found = found(key, dayModel, model);
+        ToDoubleFunction<StandingsRow> by = order(sort, found);
+        String order = by == null ? "rate" : sort;
+        Standings standings = new Standings(dayModel, bin);
+        List<StandingsRow> rows = standings.rows().stream()
+                .sorted(Comparator.comparingDouble((StandingsRow r) -> orLast((by == null ? ORDERS.get("rate") : by).applyAsDouble(r))).reversed()).toList();
         Units units = accounts.units(key.accountId());
-        String dayTime = "day=" + dayModel.day() + "&at=" + clock(dayModel.bins().get(bin), event.brief().timeZone());
-        model.addAttribute("rows", rows.stream().map(r -> StandingsLine.of(r, event, units, scale, dayTime)).toList());
+        model.addAttribute("rows", lines(rows, found, dayModel, bin, units));
+        model.addAttribute("patterns", standings.patterns().stream().map(p -> PatternLine.of(p, rows, found, event, units))
+                .sorted(Comparator.comparingDouble(PatternLine::worthGrams).reversed()).toList());
         model.addAttribute("sort", order);
+        model.addAttribute("view", view.equals("patterns") ? "patterns" : "spots");
         choices(dayModel, bin, model);
         return "standings/standings";
+    }
+
+    /** What rows are worth, as far as it is reckoned: null until then. */
+    private StandingsWorth.Found found(EventKey key, DayModel dayModel, Model model) {
+        Work.State<StandingsWorth.Found> state = worth.of(key, dayModel).orElse(null);
+        model.addAttribute("worthRunning", state != null && state.running());
+        return state == null ? null : state.result();
+    }
+
+    /** Null for an order there is not, or not yet. */
+    private static ToDoubleFunction<StandingsRow> order(String sort, StandingsWorth.Found found) {
+        return found == null ? ORDERS.get(sort) : switch (sort) {
+            case "two-hours" -> r -> found.twoHours().get(r.cell()).grams();
+            case "worth" -> r -> found.worth().ofCell(r.cell());
+            case "worth-hour" -> r -> found.worth().ofCellPerHour(r.cell());
+            default -> ORDERS.get(sort);
+        };
+    }
+
+    private static List<StandingsLine> lines(List<StandingsRow> rows, StandingsWorth.Found found, DayModel dayModel, int bin, Units units) {
+        double scale = rows.stream().mapToDouble(r -> r.strikes().p90()).max().orElse(1);
+        String dayTime = "day=" + dayModel.day() + "&at=" + clock(dayModel.bins().get(bin), dayModel.event().brief().timeZone());
+        return rows.stream().map(r -> StandingsLine.of(r, found, dayModel.event(), units, scale, dayTime)).toList();
+    }
+
+    /** Some rows side by side, named by spot~presentation. */
+    @GetMapping("/events/{eventId}/standings/compare")
+    String compare(EventKey key, @RequestParam(required = false) List<String> row, @RequestParam(defaultValue = "1") int day, @RequestParam(required = false) String at,
+                   Model model) {
+        EventData event = events.event(key);
+        DayModel dayModel = dayModels.of(key, event, day);
+        int bin = bin(dayModel, at);
+        List<StandingsRow> all = new Standings(dayModel, bin).rows();
+        List<StandingsRow> rows = (row == null ? List.<String>of() : row).stream().distinct().flatMap(name -> all.stream()
+                .filter(r -> name.equals(r.cell().spotId() + "~" + r.cell().presentationId()))).limit(MOST_COMPARED).toList();
+        choices(dayModel, bin, model);
+        model.addAttribute("tooMany", row != null && row.size() > MOST_COMPARED);
+        if (rows.size() > 1) {
+            StandingsWorth.Found found = found(key, dayModel, model);
+            Units units = accounts.units(key.accountId());
+            double lake = lakeKeeper(all);
+            model.addAttribute("shown", Comparison.of(rows, lines(rows, found, dayModel, bin, units),
+                    rows.stream().map(r -> Why.of(r, dayModel, bin, found, lake, units)).toList(), dayModel, units));
+            model.addAttribute("chosen", row);
+        }
+        return "standings/compare";
+    }
+
+    /** Weight of a keeper over all rows, g. */
+    private static double lakeKeeper(List<StandingsRow> rows) {
+        return rows.stream().mapToDouble(r -> r.keepers().meanGrams()).filter(g -> !Double.isNaN(g)).average().orElse(0);
     }
 
     private static double orLast(double value) {
@@ -118,6 +177,7 @@ class StandingsController {
         model.addAttribute("patternMean", rates.patternMean(row.pattern()));
         model.addAttribute("landing", dayModel.landing(presentation));
         model.addAttribute("bias", dayModel.sizes().guessBias());
+        model.addAttribute("why", Why.of(row, dayModel, bin, found(key, dayModel, model), lakeKeeper(standings.rows()), accounts.units(key.accountId())));
         model.addAttribute("others", standings.otherSpotsOfPattern(cell).stream().map(s -> event.spot(s).orElseThrow().name()).toList());
         choices(dayModel, bin, model);
         return "standings/evidence";

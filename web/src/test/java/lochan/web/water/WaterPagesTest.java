@@ -56,7 +56,7 @@ class WaterPagesTest {
         assertThat(drawn.page().select("svg [data-spot=reed-corner]")).hasSize(1);
         Visitor.Answer run = angler.get(event + "/water/run?from=launch&to=reed-corner");
         assertThat(run.body()).contains("mi on the water").contains("\"path\":\"M");
-        assertThat(angler.post(event + "/plan/suggest", "day", "1").text()).contains("The quickest ways on the water");
+        assertThat(angler.post(event + "/plan/new", "day", "1").text()).contains("The quickest ways on the water");
         assertThat(angler.get(event + "/export").body()).contains("\"slowZones\"").contains("Harbour");
     }
 
@@ -126,9 +126,8 @@ class WaterPagesTest {
         assertThat(angler.get(event + "/spots").texts(".flag")).containsExactly("off limits by your brief");
         assertThat(angler.get(event + "/export").body()).contains("\"offLimits\"");
         Visitor.Answer plan = angler.post(event + "/plan/new", "day", "1");
-        java.util.Map<String, String> fields = plan.form("form[action*='plan/save']");
-        fields.putAll(java.util.Map.of("stops/0/spot", "reed-corner", "stops/0/presentation", "swim-jig", "stops/0/arrive", "07:00", "stops/0/leave", "08:00"));
-        assertThat(angler.post(event + "/plan/save", fields).text()).contains("Your brief puts this off limits: Reed Corner");
+        String id = plan.page().selectFirst("input[name=plan]").attr("value");
+        assertThat(angler.post(event + "/plan/edit", "plan", id, "op", "add", "add/spot", "reed-corner", "add/presentation", "swim-jig").text()).contains("Your brief puts this off limits: Reed Corner");
     }
 
     @ParameterizedTest

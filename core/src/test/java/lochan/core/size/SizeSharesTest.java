@@ -1,0 +1,35 @@
+package lochan.core.size;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Arrays;
+import lochan.core.Assumptions;
+import lochan.core.Sample;
+import lochan.core.eventdata.EventData;
+import lochan.core.rate.Pattern;
+import lochan.core.scenario.DayModel;
+import org.junit.jupiter.api.Test;
+
+class SizeSharesTest {
+
+    private static final DayModel MODEL = new DayModel(Sample.practiced(5, 3), 1, Assumptions.DEFAULTS);
+    private static final Pattern PATTERN = new Pattern("grass-edge", "swim-jig");
+
+    private static double[] shares(double... borders) {
+        EventData event = MODEL.event();
+        return KeeperWeight.shares(event, MODEL.sizes(), MODEL.mix(), PATTERN, "grass-1", Assumptions.DEFAULTS.size(), borders);
+    }
+
+    @Test
+    void sharesAddUpToTheLegalShareAndAgreeWithTheQuantiles() {
+        KeeperWeight keepers = KeeperWeight.of(MODEL.event(), MODEL.sizes(), MODEL.mix(), PATTERN, "grass-1", Assumptions.DEFAULTS.size());
+
+        double[] byTenths = shares(keepers.p10Grams(), keepers.p90Grams());
+
+        assertThat(Arrays.stream(byTenths).sum()).isCloseTo(keepers.legalShare(), within(1e-4));
+        assertThat(byTenths[0]).isCloseTo(0.1 * keepers.legalShare(), within(2e-3));
+        assertThat(byTenths[2]).isCloseTo(0.1 * keepers.legalShare(), within(2e-3));
+        assertThat(shares()).hasSize(1);
+    }
+}

@@ -1,0 +1,68 @@
+package lochan.web.standings;
+
+import jakarta.annotation.PreDestroy;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lochan.core.eventdata.EventData;
+import lochan.core.planning.TwoHourValue;
+import lochan.core.planning.Worth;
+import lochan.core.rate.Cell;
+import lochan.core.scenario.DayModel;
+import lochan.core.scenario.ScenarioSet;
+import lochan.web.brief.EventKey;
+import lochan.web.water.Waters;
+import lochan.web.work.Work;
+import org.springframework.stereotype.Service;
+
+/** Reckons in the background what each row of the standings is worth to the day: it takes many plans. */
+@Service
+class StandingsWorth {
+
+    private static final int SCENARIOS = 160;
+    private static final int ROUNDS = 6;
+    private static final long SEED = 1;
+
+    private final Waters waters;
+    private final Work<OfDay, Found> work = new Work<>("worth");
+
+    StandingsWorth(Waters waters) {
+        this.waters = waters;
+    }
+
+    private record OfDay(EventKey key, int day) { }
+
+    /** What was found for a day. */
+    record Found(Worth worth, Map<Cell, TwoHourValue.TwoHours> twoHours) {
+
+        Found {
+            twoHours = Map.copyOf(twoHours);
+        }
+    }
+
+    /** What is known of a day; begins to reckon when nothing is, or something else. */
+    Optional<Work.State<Found>> of(EventKey key, DayModel model) {
+        if (model.cells().isEmpty() || model.event().brief().format() == lochan.core.event.Format.LIMIT_LENGTH) {
+            return Optional.empty();
+        }
+        OfDay day = new OfDay(key, model.day());
+        // The model is made anew when anything it rests on is another.
+        work.begin(day, List.of(model), 1, progress -> reckoned(model));
+        return work.state(day, List.of(model));
+    }
+
+    private Found reckoned(DayModel model) {
+        EventData event = model.event();
+        ScenarioSet scenarios = new ScenarioSet(model, SCENARIOS, SEED);
+        TwoHourValue value = new TwoHourValue(scenarios);
+        Map<Cell, TwoHourValue.TwoHours> twoHours = new HashMap<>();
+        model.cells().forEach(c -> twoHours.put(c, value.of(c)));
+        return new Found(Worth.of(scenarios, waters.dayRuns(event), SEED, ROUNDS), twoHours);
+    }
+
+    @PreDestroy
+    void end() {
+        work.close();
+    }
+}
