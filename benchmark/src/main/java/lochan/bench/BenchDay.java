@@ -24,6 +24,8 @@ final class BenchDay {
 
     static final Assumptions.Planning PLANNING = Assumptions.DEFAULTS.planning();
 
+    private static final int ENDLESS = 20_000;
+
     final EventData event;
     final ScenarioSet scenarios;
     final PlanValuer valuer;
@@ -67,6 +69,12 @@ final class BenchDay {
     /** The planner's plan after so many rounds. */
     List<PlanStop> planned(int rounds, long seed) {
         return new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(Stance.STEADY), seed).plan(rounds, i -> true);
+    }
+
+    /** What it finds in a time; the last look is taken after it. */
+    List<PlanStop> planned(Duration time, long seed) {
+        long end = System.nanoTime() + time.toNanos();
+        return new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(Stance.STEADY), seed).plan(ENDLESS, i -> System.nanoTime() < end);
     }
 
     /**

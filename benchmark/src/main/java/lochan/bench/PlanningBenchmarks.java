@@ -58,7 +58,7 @@ public class PlanningBenchmarks {
     @BenchmarkMode(Mode.AverageTime)
     @OutputTimeUnit(TimeUnit.MICROSECONDS)
     @Warmup(iterations = 3, time = 1)
-    @Measurement(iterations = 5, time = 1)
+    @Measurement(iterations = 10, time = 1)
     public double valueOfTenStops() {
         return valuer.formula(tenStops);
     }
@@ -69,7 +69,7 @@ public class PlanningBenchmarks {
     @OutputTimeUnit(TimeUnit.SECONDS)
     @OperationsPerInvocation(SIMULATED_DAYS)
     @Warmup(iterations = 2, time = 2)
-    @Measurement(iterations = 4, time = 2)
+    @Measurement(iterations = 6, time = 2)
     public PlanValue simulatedDays() {
         return valuer.value(tenStops, SIMULATED_DAYS);
     }

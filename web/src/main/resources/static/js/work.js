@@ -2,6 +2,14 @@
 const PAUSE_MILLIS = 1500;
 let watched = null;
 
+/** What was ticked meanwhile stays ticked. */
+function keepChoices(before, after) {
+  for (const box of before.querySelectorAll('input[type=checkbox]')) {
+    const same = [...after.querySelectorAll('input[type=checkbox]')].find((other) => other.name === box.name && other.value === box.value);
+    if (same) same.checked = box.checked;
+  }
+}
+
 /** A part of a page whose work is under way is asked for again until it is done; the rest of the page stays as it is. */
 export function watchWork() {
   const waiting = document.querySelector('[data-again]');
@@ -12,6 +20,7 @@ export function watchWork() {
       const answer = await fetch(window.location.href);
       const fresh = new DOMParser().parseFromString(await answer.text(), 'text/html').getElementById(waiting.id);
       if (fresh && waiting.isConnected) {
+        keepChoices(waiting, fresh);
         waiting.replaceWith(fresh);
         fresh.dispatchEvent(new CustomEvent('exchanged', { bubbles: true }));
       }

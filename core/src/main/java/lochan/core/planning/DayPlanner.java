@@ -1,6 +1,8 @@
 package lochan.core.planning;
 
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.IntPredicate;
@@ -13,12 +15,14 @@ import lochan.core.search.TourSearch;
 import lochan.core.search.Visit;
 
 /**
- * Finds the plan of a competition day that is best by a stance: a search on some of the scenarios by two workers, whose best tours are then
- * made better on more of them; the better of the two on all. The same seed and rounds give the same plan.
+ * Finds the plan of a competition day that is best by a stance: a search on some of the scenarios by two workers, whose best tours are made
+ * better on more of them after 1, 3, 9, 27, … rounds; the best of all those on all scenarios. The same seed and rounds give the same plan,
+ * and more rounds never a worse one.
  */
 public final class DayPlanner {
 
     private static final int WORKERS = 2;
+    private static final int LOOK_FACTOR = 3;
     private static final int SEARCHED_SCENARIOS = 32;
     private static final int POLISHED_SCENARIOS = 160;
     /** So few are searched on more scenarios at once: a round of them is quick. */
@@ -67,7 +71,20 @@ public final class DayPlanner {
     }
 
     /**
-     * The best plan after so many rounds of each worker.
+     * So many rounds are done when so many are asked for: those after the last look at what was found would be in vain.
+     *
+     * @param rounds 1 or more
+     */
+    public static int done(int rounds) {
+        int last = 1;
+        while (LOOK_FACTOR * last <= rounds) {
+            last *= LOOK_FACTOR;
+        }
+        return last;
+    }
+
+    /**
+     * The best plan after so many rounds of each worker, as {@link #done} has it.
      *
      * @param goOn asked before each round by its number; false ends the search with what was found so far
      * @throws IllegalArgumentException when the locked stops cannot all be kept
@@ -76,13 +93,28 @@ public final class DayPlanner {
         Candidates candidates = candidates();
         // Drawn before workers share them, as the candidates were.
         wishes.locked().forEach(s -> scenarios.cell(Cell.of(s)));
-        List<List<Visit>> polished = IntStream.range(0, WORKERS).parallel().mapToObj(w -> {
-            DayTours tours = tours(candidates, candidates.cells().size() <= FEW_CELLS ? POLISHED_SCENARIOS : SEARCHED_SCENARIOS);
-            TourSearch.Found found = new TourSearch(tours, tours.given(), seed + w).rounds(rounds, goOn).best();
-            return TourSearch.polished(tours(candidates, POLISHED_SCENARIOS), found.tour(), seed).tour();
-        }).toList();
+        List<List<Visit>> found = IntStream.range(0, WORKERS).parallel().mapToObj(w -> searched(candidates, seed + w, rounds, goOn)).flatMap(List::stream).toList();
         DayTours all = tours(candidates, scenarios.count());
-        return all.stops(polished.stream().max(Comparator.comparingDouble(all::value)).orElseThrow());
+        return all.stops(found.stream().max(Comparator.comparingDouble(all::value)).orElseThrow());
+    }
+
+    /** The tours that a worker found, one for each look. */
+    private List<List<Visit>> searched(Candidates candidates, long workerSeed, int rounds, IntPredicate goOn) {
+        DayTours few = tours(candidates, candidates.cells().size() <= FEW_CELLS ? POLISHED_SCENARIOS : SEARCHED_SCENARIOS);
+        DayTours more = tours(candidates, POLISHED_SCENARIOS);
+        TourSearch search = new TourSearch(few, few.given(), workerSeed);
+        Set<List<Visit>> rough = new LinkedHashSet<>();
+        List<List<Visit>> found = new ArrayList<>();
+        int done = 0;
+        for (int look = 1; look <= done(rounds); look *= LOOK_FACTOR) {
+            int before = done;
+            search.rounds(look - before, i -> goOn.test(before + i));
+            done = look;
+            if (rough.add(search.best().tour())) {
+                found.add(TourSearch.polished(more, search.best().tour(), seed).tour());
+            }
+        }
+        return found;
     }
 
     private DayTours tours(Candidates of, int count) {

@@ -31,6 +31,7 @@ final class DayTours implements Tours {
     private static final int[] STAYS_MINUTES = {15, 30, 60, 120};
     private static final double MILLIS_PER_HOUR = 3_600_000;
     private static final int MOST_VISITS_OF_ONE = 2;
+    private static final double NEAR = 0.02;
     private static final long UNREACHABLE = Long.MAX_VALUE / 4;
 
     private final PlanValuer valuer;
@@ -128,6 +129,11 @@ final class DayTours implements Tours {
     @Override
     public boolean mayJoin(int item, List<Visit> tour) {
         return tour.stream().filter(v -> v.item() == item).count() < (isFixed(item) ? 1 : MOST_VISITS_OF_ONE);
+    }
+
+    @Override
+    public double near() {
+        return NEAR;
     }
 
     @Override

@@ -11,12 +11,12 @@ import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.simple.RandomSource;
 
 /**
- * Greedy insertion from several starts, then ruin and recreate (Schrimpf et al. 2000) with a local search after each. A round's outcome
- * depends on the seed and the rounds before it only: the same seed gives the same tour, and more rounds never a worse one.
+ * Greedy insertion from several starts, then ruin and recreate (Schrimpf et al. 2000) with a local search after each that
+ * comes near the best. A round's outcome depends on the seed and the rounds before it only: the same seed gives the same tour, and more rounds never a worse one.
  */
 public final class TourSearch {
 
-    private static final int STARTS = 6;
+    private static final int STARTS = 3;
     /** A tour that much below the best, as a share of it, is still gone on from; falls to nothing and begins anew. */
     private static final double TOLERANCE = 0.03;
     private static final int COOLING_ROUNDS = 150;
@@ -94,7 +94,8 @@ public final class TourSearch {
 
     private void round() {
         Found begin = done < STARTS ? found(given) : found(ruined(current.tour()));
-        Found next = improved(recreated(begin), false);
+        Found next = recreated(begin);
+        next = done < STARTS || next.value() >= bestYet.value() - tours.near() * Math.abs(bestYet.value()) ? improved(next, false) : next;
         bestYet = next.isBetterThan(bestYet) ? next : bestYet;
         double tolerance = TOLERANCE * (1 - done % COOLING_ROUNDS / (double) COOLING_ROUNDS);
         if (done < STARTS || next.isBetterThan(current) || next.value() >= bestYet.value() - tolerance * Math.abs(bestYet.value())) {

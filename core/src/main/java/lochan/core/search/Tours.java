@@ -26,6 +26,11 @@ public interface Tours {
     /** What a tour within the budget is worth; more is better. */
     double value(List<Visit> tour);
 
+    /** A tour of a round that lies farther below the best than this share of it is not improved: less than 1 where a value is dear to reckon. */
+    default double near() {
+        return 1;
+    }
+
     /** A rough guess of an item's worth, above 0: items are drawn by it. */
     double promise(int item);
 }

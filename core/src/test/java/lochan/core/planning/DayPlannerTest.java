@@ -113,6 +113,32 @@ class DayPlannerTest {
         assertThat(plan(event, wishes, 9)).isEqualTo(stops);
     }
 
+    @ParameterizedTest
+    @EnumSource(Stance.class)
+    void moreTimeNeverGivesAWorsePlan(Stance stance) {
+        EventData event = Sample.practiced(5, 6);
+        ScenarioSet set = set(event);
+        DayPlanner planner = new DayPlanner(set, DayRuns.always(runs(event)), DayPlanner.Wishes.of(stance), 2);
+        double before = 0;
+        for (int rounds : new int[] {1, 3, 9}) {
+            List<PlanStop> stops = planner.plan(rounds, i -> true);
+            double score = stance.score(new PlanValuer(set).outcomes(Schedule.segments(stops, set.model().bins()), set.count(), true), event.brief().targetGrams());
+            assertThat(score).as(rounds + " rounds").isGreaterThanOrEqualTo(before - 1e-9 * before);
+            before = score;
+        }
+        assertThat(DayPlanner.done(26)).isEqualTo(9);
+        assertThat(planner.plan(26, i -> true)).isEqualTo(planner.plan(9, i -> true));
+    }
+
+    @Test
+    void aSearchToldToStopGivesWhatItHas() {
+        EventData event = Sample.practiced(5, 3);
+        List<PlanStop> stops = new DayPlanner(set(event), DayRuns.always(runs(event)), DayPlanner.Wishes.of(Stance.STEADY), 1).plan(1000, i -> i < 2);
+
+        assertThat(stops).isNotEmpty();
+        assertThat(isHome(event, stops)).isTrue();
+    }
+
     @Test
     void noStopLiesInLightning() {
         EventData dry = Sample.practiced(5, 3);

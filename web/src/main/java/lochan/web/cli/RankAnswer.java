@@ -20,7 +20,7 @@ final class RankAnswer {
     /** Scenarios that worth is told on: it takes many plans, and its rank matters more than its last percent. */
     private static final int WORTH_SCENARIOS = 128;
 
-    private static final int WORTH_ROUNDS = 6;
+    private static final int WORTH_ROUNDS = 9;
 
     private final ScenarioSet scenarios;
     private final Standings standings;

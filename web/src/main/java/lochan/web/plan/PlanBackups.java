@@ -19,7 +19,7 @@ import org.springframework.stereotype.Service;
 class PlanBackups {
 
     private static final int SCENARIOS = 200;
-    private static final int ROUNDS = 4;
+    private static final int ROUNDS = 3;
     private static final long SEED = 1;
 
     private final Waters waters;

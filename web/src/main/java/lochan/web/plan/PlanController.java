@@ -1,9 +1,11 @@
 package lochan.web.plan;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import lochan.core.Coded;
 import lochan.core.event.Brief;
 import lochan.core.eventdata.EventData;
@@ -25,8 +27,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class PlanController {
 
-    private static final int QUICK_ROUNDS = 30;
-    private static final int THOROUGH_ROUNDS = 200;
+    private static final int QUICK_ROUNDS = 27;
+    private static final int THOROUGH_ROUNDS = 243;
 
     private final Plans plans;
     private final EventBook events;
@@ -121,25 +123,30 @@ class PlanController {
         }
         String kept = name.length() > EditController.LONGEST_NAME ? name.substring(0, EditController.LONGEST_NAME) : name;
         long id = plans.add(key, new Plan(of.plan().day(), kept, f.stops()));
+        List<Long> made = new ArrayList<>(List.of(id));
         if (both) {
-            plans.add(key, new Plan(of.plan().day() + 1, kept, f.next()));
+            made.add(plans.add(key, new Plan(of.plan().day() + 1, kept, f.next())));
         }
         Undo.offer(flash, both ? "Two plans of their own were made, one for each day; yours is as it was." : "A plan of its own was made; yours is as it was.",
-                path(key, "/delete?plan=" + id));
+                path(key, "/delete?plan=" + ids(made)));
         return show(key, id);
     }
 
     @PostMapping("/events/{eventId}/plan/delete")
-    String delete(EventKey key, @RequestParam long plan, RedirectAttributes flash) {
-        plans.delete(key, plan);
-        Undo.offer(flash, "Plan deleted.", path(key, "/restore?plan=" + plan));
+    String delete(EventKey key, @RequestParam List<Long> plan, RedirectAttributes flash) {
+        plan.forEach(id -> plans.delete(key, id));
+        Undo.offer(flash, plan.size() == 1 ? "Plan deleted." : "Plans deleted.", path(key, "/restore?plan=" + ids(plan)));
         return "redirect:" + path(key, "");
     }
 
+    private static String ids(List<Long> plans) {
+        return plans.stream().map(String::valueOf).collect(Collectors.joining(","));
+    }
+
     @PostMapping("/events/{eventId}/plan/restore")
-    String restore(EventKey key, @RequestParam long plan) {
-        plans.restore(key, plan);
-        return show(key, plan);
+    String restore(EventKey key, @RequestParam List<Long> plan) {
+        plan.forEach(id -> plans.restore(key, id));
+        return show(key, plan.getFirst());
     }
 
     private static String path(EventKey key, String rest) {

@@ -62,7 +62,7 @@ class PlanSearch {
         }
 
         int progressEnds() {
-            return bothDays ? 5 : stances.size() * rounds;
+            return bothDays ? 5 : stances.size() * DayPlanner.done(rounds);
         }
     }
 
@@ -100,7 +100,7 @@ class PlanSearch {
         ScenarioSet scenarios = reckoning.scenarios(key, event, day);
         List<Found> found = new ArrayList<>();
         for (Stance stance : wanted.stances()) {
-            int before = found.size() * wanted.rounds();
+            int before = found.size() * DayPlanner.done(wanted.rounds());
             IntPredicate goOn = round -> progress.goOn(before + round);
             if (!found.isEmpty() && !goOn.test(0)) {
                 break;

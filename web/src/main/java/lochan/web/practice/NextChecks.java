@@ -25,7 +25,7 @@ class NextChecks {
 
     private static final int LOOKS = 8;
     private static final int SCENARIOS = 24;
-    private static final int ROUNDS = 4;
+    private static final int ROUNDS = 3;
     private static final long SEED = 1;
 
     private final Waters waters;

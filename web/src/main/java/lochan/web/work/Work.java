@@ -107,12 +107,13 @@ public final class Work<K, R> implements AutoCloseable {
         stop(key);
         Job<R> job = new Job<>(basis, of);
         jobs.put(key, job);
-        worker.submit(() -> reckon(job, task));
+        worker.execute(() -> reckon(job, task));
     }
 
     private void reckon(Job<R> job, Task<R> task) {
         try {
-            job.result = task.reckon(job::goOn);
+            // What nobody waits for any more is not begun.
+            job.result = jobs.asMap().containsValue(job) ? task.reckon(job::goOn) : null;
         } catch (RuntimeException e) {
             job.failed = true;
             throw e;

@@ -57,16 +57,24 @@ class Screenshots {
         page.locator("#file").setInputFiles(new FilePayload("log.csv", "text/csv", SHEET.getBytes(StandardCharsets.UTF_8)));
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read it").setExact(true)).click();
         shoot(page, "sheet");
-        view(page, event, "standings");
+        page.navigate(event + "/standings");
+        page.waitForCondition(() -> page.locator("[data-again]").count() == 0);
+        shoot(page, "standings");
+        for (String row : new String[] {"sill-ledge~drop-shot", "harth-grass~swim-jig", "wend-weeds~swim-jig"}) {
+            page.locator("input[value='" + row + "']").check();
+        }
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Compare the chosen")).click();
+        shoot(page, "compare");
+        page.navigate(event + "/standings");
         page.locator("tbody a").first().click();
         shoot(page, "evidence");
-        view(page, event, "plan");
+        page.navigate(event + "/plan");
+        page.locator("[data-plan][data-ready]").waitFor();
+        shoot(page, "plan");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("If the main pattern dies")).click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Reckon them")).click();
         page.locator("ol > li.sheet").first().waitFor();
         shoot(page, "backups");
-        setClock(page, "Day 1, 09:40");
-        view(page, event, "competition");
     }
 
     private void phone(Page page) {
@@ -92,8 +100,9 @@ class Screenshots {
         shoot(page, "brief-phone");
         page.navigate(event + "/water");
         shoot(page, "water-phone");
-        page.navigate(event + "/standings");
-        shoot(page, "standings-phone");
+        page.navigate(event + "/plan");
+        page.locator("[data-plan][data-ready]").waitFor();
+        shoot(page, "plan-phone");
     }
 
     private void enter(Page page) {

@@ -184,7 +184,7 @@ public final class DemoEvents {
                 new Entry.Strike("a7", on("09:05"), "pale-hump", "drop-shot", Outcome.LOST),
                 caught("a8", "09:12", Species.SPOTTED, "1-7", null, "pale-hump", "drop-shot"),
                 caught("a9", "09:31", Species.SMALLMOUTH, "2-6", null, "pale-hump", "drop-shot"));
-        return new EventData(brief, new Boat(20, 12, 4, null, null), new DemoLake(spots()).lake(), spots(), PRESENTATIONS, stops, forecast, List.of(plan), log);
+        return new EventData(brief, new Boat(20, 12, 4, 8.5, null, null, Map.of()), new DemoLake(spots()).lake(), spots(), PRESENTATIONS, stops, forecast, List.of(plan), log);
     }
 
     static EventData aprilShakedown() {

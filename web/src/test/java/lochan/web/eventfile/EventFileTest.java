@@ -170,6 +170,7 @@ class EventFileTest {
         "\"id\": \"long-meadow\" | \"id\": \"harth-grass\" | /spots/1/id: found \"harth-grass\" a second time (first at /spots/0)",
         "\"id\": \"a2\" | \"id\": \"a1\" | /competition/1/id: found \"a1\" a second time",
         "\"arrive\": \"2027-06-05T07:00:00-06:00\" | \"arrive\": \"2027-06-05T06:30:00-06:00\" | /plans/0/stops/1/arrive: The stop begins before the one before it ends",
+        "\"leave\": \"2027-06-05T07:00:00-06:00\" | \"leave\": \"2027-06-05T06:00:00-06:00\" | /plans/0/stops/0/leave: The stop ends before it begins",
         "\"checkIn\": \"2027-06-05T15:00:00-06:00\" | \"checkIn\": \"2027-06-05T05:00:00-06:00\" | /event/days/0/checkIn: Check-in of day 1 is not after its start"})
     void refusesWhatContradictsItself(String right, String wrong, String message) throws Exception {
         String json = Files.readString(DEMO);
@@ -177,6 +178,34 @@ class EventFileTest {
         assertThat(broken).isNotEqualTo(json);
 
         assertThat(problems(broken)).anySatisfy(p -> assertThat(p).contains(message));
+    }
+
+    @Test
+    void refusesAPlanWithASpotOrPresentationThatIsNotThere() throws Exception {
+        String json = Files.readString(DEMO);
+        int plans = json.indexOf("\"plans\"");
+        String broken = json.substring(0, plans) + json.substring(plans).replaceFirst("\"spot\": \"[a-z-]+\"", "\"spot\": \"nowhere\"")
+                .replaceFirst("\"presentation\": \"[a-z-]+\"", "\"presentation\": \"nothing\"");
+
+        assertThat(problems(broken)).anySatisfy(p -> assertThat(p).contains("/plans/0/stops/0/spot").contains("nowhere"))
+                .anySatisfy(p -> assertThat(p).contains("/plans/0/stops/0/presentation").contains("nothing"));
+    }
+
+    /** A lock is kept, and so is the wind that the boat takes. */
+    @Test
+    void keepsLocksAndWhatTheBoatTakes() throws Exception {
+        String json = Files.readString(DEMO);
+        int leave = json.indexOf("\"leave\"", json.indexOf("\"plans\""));
+        int end = json.indexOf('\n', leave);
+        String locked = json.substring(0, end) + ",\n     \"locked\": true" + json.substring(end);
+
+        EventFile read = EventFileReader.read(new java.io.ByteArrayInputStream(locked.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+        assertThat(read.data().plans().getFirst().stops()).extracting(lochan.core.plan.PlanStop::locked).startsWith(true, false);
+        assertThat(read.data().boat().mostWindMps()).isEqualTo(8.5);
+        assertThat(schemaProblems(locked)).isEmpty();
+        java.io.ByteArrayOutputStream out = new java.io.ByteArrayOutputStream();
+        EventFileWriter.write(read, out);
+        assertThat(out.toString(java.nio.charset.StandardCharsets.UTF_8)).isEqualTo(locked);
     }
 
     @ParameterizedTest

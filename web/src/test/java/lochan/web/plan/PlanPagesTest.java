@@ -137,6 +137,10 @@ class PlanPagesTest {
         angler.post(event + "/plan/search", "plan", plan, "stance", "both-days");
         Visitor.Answer both = searched(angler, event, plan);
         assertThat(both.texts("#search tbody tr")).hasSizeGreaterThan(2).allMatch(r -> r.contains("Next day: ")).anyMatch(r -> r.startsWith("saving "));
+        int plans = both.texts(".tabs a").size();
+        Visitor.Answer pair = angler.post(event + "/plan/search/keep", "plan", plan, "found", "1");
+        assertThat(pair.texts(".tabs a")).hasSize(plans + 2);
+        assertThat(angler.post(pair.page().selectFirst(".note form").attr("action")).texts(".tabs a")).as("undone both").hasSize(plans);
         angler.post(event + "/plan/search", "plan", plan, "stance", "steady", "effort", "thorough");
         angler.post(event + "/plan/search/stop", "plan", plan);
         assertThat(searched(angler, event, plan).text()).contains("Stopped: this is what was found by then.");
