@@ -77,6 +77,8 @@ function showStation() {
   document.querySelector('.stations [aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
 }
 
+// A part of a page that came anew has choices of its own.
+document.addEventListener('exchanged', watchChoices);
 showStation();
 watchWork();
 runClocks();

@@ -128,7 +128,12 @@ public final class DayModel {
 
     /** Spots open to more wind than the boat can be held in, at some time of the day. */
     public List<Spot> blown() {
-        return event.spots().stream().filter(s -> IntStream.range(0, bins.size()).anyMatch(b -> held(s, b) < 1)).toList();
+        return event.spots().stream().filter(s -> isBlown(s, bins.getFirst().start(), bins.getLast().end())).toList();
+    }
+
+    /** Whether a spot is open to more wind than the boat can be held in at some time of [from, to). */
+    public boolean isBlown(Spot spot, Instant from, Instant to) {
+        return IntStream.range(0, bins.size()).anyMatch(b -> bins.get(b).start().isBefore(to) && bins.get(b).end().isAfter(from) && held(spot, b) < 1);
     }
 
     /** Whether a cell's spot may be fished by the event's brief. */

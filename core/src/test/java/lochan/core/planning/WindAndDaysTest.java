@@ -78,6 +78,9 @@ class WindAndDaysTest {
         assertThat(new PlanValuer(set(inWind(9, 180, 10.0), 1)).formula(afternoon)).isCloseTo(sheltered, within(1e-9));
         assertThat(set(inWind(9, 180, 8.0), 1).model().blown()).contains(spot);
         assertThat(set(inWind(9, 90, 8.0), 1).model().blown()).isEmpty();
+        DayModel windy = set(inWind(9, 180, 8.0), 1).model();
+        assertThat(windy.isBlown(spot, at("06-05T08:00"), at("06-05T12:00"))).as("before the wind").isFalse();
+        assertThat(windy.isBlown(spot, at("06-05T08:00"), at("06-05T12:10"))).isTrue();
         assertThat(set(inWind(9, 180, 8.0), 1).cell(cell).strikesPerHour(0, 2)).as("the morning is calm").isEqualTo(set(CALM, 1).cell(cell).strikesPerHour(0, 2));
     }
 

@@ -144,8 +144,15 @@ class PlanController {
     }
 
     @PostMapping("/events/{eventId}/plan/restore")
-    String restore(EventKey key, @RequestParam List<Long> plan) {
+    String restore(EventKey key, @RequestParam List<Long> plan, RedirectAttributes flash) {
         plan.forEach(id -> plans.restore(key, id));
+        int days = events.event(key).brief().days().size();
+        List<Long> without = plan.stream().filter(id -> plans.stored(key, id).plan().day() > days).toList();
+        if (!without.isEmpty()) {
+            without.forEach(id -> plans.delete(key, id));
+            flash.addFlashAttribute("trouble", "The event no longer has the day of that plan: give the brief its day back, then restore the plan.");
+            return "redirect:" + path(key, "");
+        }
         return show(key, plan.getFirst());
     }
 

@@ -191,7 +191,8 @@ class PlanPage {
         model.addAttribute("targetChance", value.chanceOfTarget() == null ? null : PlanWords.chance(value.chanceOfTarget()));
         model.addAttribute("growth", growth(value, scenarios.model().bins().getFirst().start(), event.brief().timeZone(), units));
         model.addAttribute("afterDayBefore", scenarios.isAfterFishing());
-        model.addAttribute("blown", scenarios.model().blown().stream().filter(s -> plan.stops().stream().anyMatch(p -> p.spotId().equals(s.id()))).map(Spot::name).toList());
+        model.addAttribute("blown", plan.stops().stream().filter(s -> scenarios.model().isBlown(event.spot(s.spotId()).orElseThrow(), s.arrive(), s.leave()))
+                .map(s -> PlanWords.spot(s.spotId(), event)).distinct().toList());
         if (shown.last() != null && !shown.last().before().isEmpty() && shown.last().before().stream().allMatch(s -> event.spot(s.spotId()).isPresent())) {
             double before = reckoning.grams(key, event, plan.day(), shown.last().before());
             model.addAttribute("cost", PlanWords.difference((raw - before) * calibration.factor(), units));

@@ -37,7 +37,12 @@ record PatternLine(String pattern, String rate, String hours, String worth, doub
         double worth = found.worth().ofPattern(p.pattern());
         return new PatternLine(PatternWords.of(p.pattern(), event), rate, hours, StandingsLine.worth(worth, units), worth,
                 best.stream().map(c -> spot(c, event) + " " + units.weight(found.twoHours().get(c).grams())).collect(Collectors.joining(", ")),
-                "no keeper " + Math.round(100 * found.twoHours().get(best.getFirst()).chanceOfNone()) + "% of days", names);
+                risk(found.twoHours().get(best.getFirst()).chanceOfNone()), names);
+    }
+
+    private static String risk(double chanceOfNone) {
+        long percent = Math.round(100 * chanceOfNone);
+        return "no keeper " + (percent < 1 ? "under 1" : percent) + "% of days";
     }
 
     private static String spot(Cell cell, EventData event) {

@@ -17,6 +17,12 @@ import org.junit.jupiter.api.BeforeAll;
 /** An angler with a browser. */
 abstract class Walk {
 
+    /** What reaches out of the window where the page is wider than it; nothing where it fits. */
+    private static final String TOO_WIDE = """
+            () => document.documentElement.scrollWidth <= window.innerWidth ? '' : [...document.querySelectorAll('body *')]
+              .filter(e => e.getBoundingClientRect().right > window.innerWidth).map(e => e.tagName + ' ' + e.className + ' ' + e.textContent.trim().slice(0, 40)).join('; ')
+            """;
+
     private static Browser browser;
 
     private final List<String> complaints = new ArrayList<>();
@@ -74,7 +80,7 @@ abstract class Walk {
     /** The page is the one expected, fits the window's width and has nothing that axe finds. */
     void looksRight(String title) {
         assertThat(page).hasTitle(title + " · Lochan");
-        assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth")).as(title + " fits the window").isTrue();
+        assertThat((String) page.evaluate(TOO_WIDE)).as(title + " fits the window").isEmpty();
         assertThat(new AxeBuilder(page).analyze().getViolations()).as(title)
                 .allSatisfy(v -> org.assertj.core.api.Assertions.fail(v.getId() + ": " + v.getHelp() + " " + v.getNodes().stream().map(n -> n.getHtml()).toList()));
     }

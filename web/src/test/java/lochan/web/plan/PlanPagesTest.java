@@ -2,6 +2,8 @@ package lochan.web.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import lochan.web.TestServers;
 import lochan.web.testing.Rules;
 import lochan.web.testing.RunningApp;
@@ -83,6 +85,24 @@ class PlanPagesTest {
         added(angler, event, plan, 60);
 
         assertThat(set(angler, event, plan, "06:00", "15:00").text()).contains("This plan cannot be kept: the run to Reed Corner is").contains("min short");
+    }
+
+    /** The brief may lose a day when no plan is made for it. */
+    @Test
+    void aDeletedPlanComesBackOnlyWhileItsDayIsThere(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Shortened");
+        Map<String, String> longer = new LinkedHashMap<>(Rules.brief("Shortened"));
+        longer.putAll(Map.of("days/1/date", "2027-06-06", "days/1/start", "06:00", "days/1/checkIn", "14:00"));
+        angler.post(event + "/brief", longer);
+        String plan = id(angler.post(event + "/plan/new", "day", "2"));
+        assertThat(angler.post(event + "/brief", Rules.brief("Shortened")).text()).contains("There is a plan for day 2");
+        String restore = angler.post(event + "/plan/delete", "plan", plan).page().selectFirst(".note form").attr("action");
+        angler.post(event + "/brief", Rules.brief("Shortened"));
+
+        assertThat(angler.post(restore).text()).contains("no longer has the day").contains("No plan yet");
+        angler.post(event + "/brief", longer);
+        assertThat(id(angler.post(restore))).isEqualTo(plan);
     }
 
     private static Visitor.Answer searched(Visitor angler, String event, String plan) {
