@@ -3,6 +3,7 @@ package lochan.web.plan;
 import jakarta.annotation.PreDestroy;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -74,7 +75,12 @@ class PlanSearch {
      * @param nextGrams   its V; 0 when there is none
      * @param locked      the stops it was searched around
      */
-    record Found(Stance stance, List<PlanStop> stops, PlanValue value, String savedSpotId, List<PlanStop> next, double nextGrams, List<PlanStop> locked) { }
+    record Found(Stance stance, List<PlanStop> stops, PlanValue value, String savedSpotId, List<PlanStop> next, double nextGrams, List<PlanStop> locked) {
+
+        private Found as(Stance aim) {
+            return new Found(aim, stops, value, savedSpotId, next, nextGrams, locked);
+        }
+    }
 
     /** What is known for a plan, whatever was done to the plan since. */
     Optional<Work.State<List<Found>>> state(EventKey key, long plan, EventData event, int day) {
@@ -109,6 +115,8 @@ class PlanSearch {
                     .plan(wanted.rounds(), goOn);
             found.add(new Found(stance, stops, new PlanValuer(scenarios).forecast(stops, SIMULATED_DAYS, calibration), null, null, 0, locked));
         }
+        // A search by another aim may come upon the best day on average.
+        found.stream().max(Comparator.comparingDouble(f -> f.value().formulaGrams())).ifPresent(best -> found.replaceAll(f -> f.stance() == Stance.STEADY ? best.as(f.stance()) : f));
         return found;
     }
 

@@ -26,7 +26,7 @@ record StandingsLine(String spot, String placeClass, String presentation, int st
     /** Width of the drawing of an interval. */
     private static final double DRAWN = 90;
     /** Half an ounce: less is nothing. */
-    private static final double LEAST_GRAMS = 14;
+    static final double LEAST_GRAMS = 14;
 
     /**
      * @param scale   strikes per hour at the right end of the drawing

@@ -47,11 +47,11 @@ final class Why {
         boolean used = found.worth().plan().stream().anyMatch(s -> Cell.of(s).equals(cell));
         ZoneId zone = model.event().brief().timeZone();
         String start = Dates.clock(two.start(), zone);
-        String first = "Two hours here are worth " + units.weight(two.grams()) + " from an empty well, best from " + start + "; " + (two.chanceOfNone() < 0.005 ? "hardly a day" : "on " + Math.round(100 * two.chanceOfNone())
-                + " of 100 days") + " they bring no keeper.";
-        String second = used ? worth > 0 ? "The best plan uses it: without it the day loses " + units.weight(worth) + ", the rest being planned anew."
+        String first = "Two hours here are worth " + units.weight(two.grams()) + " from an empty well, best from " + start + "; on " + (two.chanceOfNone() < 0.005 ? "under 1" : Math.round(100 * two.chanceOfNone()))
+                + " of 100 days they bring no keeper.";
+        String second = used ? worth >= StandingsLine.LEAST_GRAMS ? "The best plan uses it: without it the day loses " + StandingsLine.worth(worth, units) + ", the rest being planned anew."
                 : "The best plan uses it, but another place would do as well."
-                : worth > 0 ? "The best plan leaves it out; putting it in would gain " + units.weight(worth) + "."
+                : worth >= StandingsLine.LEAST_GRAMS ? "The best plan leaves it out; putting it in would gain " + StandingsLine.worth(worth, units) + "."
                 : "The best plan leaves it out: nothing it adds to the best five fish pays for its time and run.";
         return List.of(first, second);
     }
