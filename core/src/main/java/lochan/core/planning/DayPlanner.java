@@ -25,8 +25,6 @@ public final class DayPlanner {
     private static final int LOOK_FACTOR = 3;
     private static final int SEARCHED_SCENARIOS = 32;
     private static final int POLISHED_SCENARIOS = 160;
-    /** So few are searched on more scenarios at once: a round of them is quick. */
-    private static final int FEW_CELLS = 12;
     /** Cells looked at, the best by an hour there: a plan has room for few. */
     private static final int CANDIDATES = 48;
 
@@ -100,7 +98,7 @@ public final class DayPlanner {
 
     /** The tours that a worker found, one for each look. */
     private List<List<Visit>> searched(Candidates candidates, long workerSeed, int rounds, IntPredicate goOn) {
-        DayTours few = tours(candidates, candidates.cells().size() <= FEW_CELLS ? POLISHED_SCENARIOS : SEARCHED_SCENARIOS);
+        DayTours few = tours(candidates, candidates.cells().size() <= DayTours.FEW_CELLS ? POLISHED_SCENARIOS : SEARCHED_SCENARIOS);
         DayTours more = tours(candidates, POLISHED_SCENARIOS);
         TourSearch search = new TourSearch(few, few.given(), workerSeed);
         Set<List<Visit>> rough = new LinkedHashSet<>();

@@ -32,6 +32,8 @@ final class DayTours implements Tours {
     private static final double MILLIS_PER_HOUR = 3_600_000;
     private static final int MOST_VISITS_OF_ONE = 2;
     private static final double NEAR = 0.02;
+    /** With so few, rounds are quick: more scenarios are looked at and every tour is improved. */
+    static final int FEW_CELLS = 12;
     private static final long UNREACHABLE = Long.MAX_VALUE / 4;
 
     private final PlanValuer valuer;
@@ -133,7 +135,7 @@ final class DayTours implements Tours {
 
     @Override
     public double near() {
-        return NEAR;
+        return cells.size() <= FEW_CELLS ? 1 : NEAR;
     }
 
     @Override
