@@ -11,6 +11,7 @@ import lochan.core.Assumptions;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 
 /**
@@ -22,18 +23,20 @@ public final class PlanEdits {
 
     private final EventData event;
     private final DayRuns runs;
+    private final int dayNumber;
     private final CompetitionDay day;
+    private final Assumptions.Planning planning;
     private final Duration grid;
     private final Duration shortest;
-    private final Duration margin;
 
     public PlanEdits(EventData event, int day, Assumptions.Planning planning, DayRuns runs) {
         this.event = event;
         this.runs = runs;
+        this.dayNumber = day;
         this.day = event.brief().day(day);
+        this.planning = planning;
         this.grid = Duration.ofMinutes(planning.gridMinutes());
         this.shortest = Duration.ofMinutes(planning.minDwellMinutes());
-        this.margin = Duration.ofMinutes(planning.checkInMarginMinutes());
     }
 
     /** A stop with exactly these values in the place of one; those after it are put off as they must be. */
@@ -94,39 +97,25 @@ public final class PlanEdits {
 
     /** Whether the boat reaches every stop in time, none overlap, and it is back with the margin in hand. */
     public boolean canBeKept(List<PlanStop> stops) {
-        Position here = event.brief().launch();
-        Instant time = day.start();
-        for (PlanStop s : stops) {
-            Position there = position(s.spotId());
-            Optional<Duration> run = runs.at(time).runAndSettle(here, there);
-            if (run.isEmpty() || s.arrive().isBefore(time.plus(run.get())) || !s.leave().isAfter(s.arrive())) {
-                return false;
-            }
-            here = there;
-            time = s.leave();
-        }
-        Instant left = time;
-        return runs.at(left).between(here, event.brief().checkInAt()).filter(r -> !left.plus(r.time()).isAfter(day.checkIn().minus(margin))).isPresent();
+        Plan plan = new Plan(dayNumber, null, stops);
+        return PlanRules.check(event, plan).isEmpty() && PlanRules.legs(event, plan, planning, runs).stream().allMatch(PlanRules.Leg::fits);
     }
 
     private List<PlanStop> pulledUp(List<PlanStop> stops, int first) {
-        List<PlanStop> changed = new ArrayList<>(stops);
-        for (int i = first; i < changed.size(); i++) {
-            PlanStop s = changed.get(i);
-            if (!s.locked()) {
-                Instant from = earliest(changed, i, s.spotId());
-                changed.set(i, s.during(from, from.plus(length(s))));
-            }
-        }
-        return shortenedBeforeLocked(changed, first);
+        return followed(stops, first, true);
     }
 
     private List<PlanStop> putOff(List<PlanStop> stops, int first) {
+        return followed(stops, first, false);
+    }
+
+    /** @param closeUp whether stops that could begin later begin as early as the runs allow too */
+    private List<PlanStop> followed(List<PlanStop> stops, int first, boolean closeUp) {
         List<PlanStop> changed = new ArrayList<>(stops);
         for (int i = first; i < changed.size(); i++) {
             PlanStop s = changed.get(i);
             Instant from = earliest(changed, i, s.spotId());
-            if (!s.locked() && s.arrive().isBefore(from)) {
+            if (!s.locked() && (closeUp || s.arrive().isBefore(from))) {
                 changed.set(i, s.during(from, from.plus(length(s))));
             }
         }

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.Violation;
-import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
@@ -16,6 +15,8 @@ import lochan.core.water.Spot;
 
 /** Checks a plan against the day it is for: what makes it senseless, and what makes it impossible to keep. */
 public final class PlanRules {
+
+    private static final long MILLIS_PER_MINUTE = 60_000;
 
     private PlanRules() { }
 
@@ -65,7 +66,7 @@ public final class PlanRules {
 
         /** Minutes missing; 0 when the run fits, or when there is none at all. */
         public long shortMinutes() {
-            return needed == null ? 0 : Math.max(0, Math.ceilDiv(needed.minus(available).toSeconds(), 60));
+            return needed == null ? 0 : Math.max(0, Math.ceilDiv(needed.minus(available).toMillis(), MILLIS_PER_MINUTE));
         }
 
         public boolean fits() {
@@ -74,27 +75,45 @@ public final class PlanRules {
     }
 
     /**
+     * From one place of a plan to the next.
+     *
+     * @param from    spot id, or {@code launch}
+     * @param to      spot id, or {@code checkIn}
+     * @param leaving when the boat leaves the first
+     */
+    public record Passage(String from, String to, Position start, Position end, Instant leaving) { }
+
+    /** The passages of a plan in their order: from the launch over each stop to check-in. */
+    public static List<Passage> passages(EventData event, Plan plan) {
+        List<Passage> passages = new ArrayList<>();
+        String from = "launch";
+        Position here = event.brief().launch();
+        Instant time = event.brief().day(plan.day()).start();
+        for (PlanStop stop : plan.stops()) {
+            Position there = event.spot(stop.spotId()).orElseThrow().position();
+            passages.add(new Passage(from, stop.spotId(), here, there, time));
+            from = stop.spotId();
+            here = there;
+            time = stop.leave();
+        }
+        passages.add(new Passage(from, "checkIn", here, event.brief().checkInAt(), time));
+        return passages;
+    }
+
+    /**
      * The runs of a plan without violations: from the launch to each stop, settling included, and back to check-in with the margin
      * in hand. Names are spot ids, {@code launch} and {@code checkIn}.
      */
     public static List<Leg> legs(EventData event, Plan plan, Assumptions.Planning planning, DayRuns runs) {
-        CompetitionDay day = event.brief().day(plan.day());
+        Instant backBy = event.brief().day(plan.day()).checkIn().minus(Duration.ofMinutes(planning.checkInMarginMinutes()));
         List<Leg> legs = new ArrayList<>();
-        String from = "launch";
-        Position here = event.brief().launch();
-        Instant time = day.start();
-        for (PlanStop stop : plan.stops()) {
-            Spot spot = event.spot(stop.spotId()).orElseThrow();
-            Runs now = runs.at(time);
-            legs.add(new Leg(from, spot.id(), now.between(here, spot.position()).orElse(null),
-                    now.runAndSettle(here, spot.position()).orElse(null), Duration.between(time, stop.arrive())));
-            from = spot.id();
-            here = spot.position();
-            time = stop.leave();
+        for (Passage p : passages(event, plan)) {
+            boolean home = legs.size() == plan.stops().size();
+            Runs now = runs.at(p.leaving());
+            Runs.Run run = now.between(p.start(), p.end()).orElse(null);
+            Duration needed = home ? run == null ? null : run.time() : now.runAndSettle(p.start(), p.end()).orElse(null);
+            legs.add(new Leg(p.from(), p.to(), run, needed, Duration.between(p.leaving(), home ? backBy : plan.stops().get(legs.size()).arrive())));
         }
-        Runs.Run home = runs.at(time).between(here, event.brief().checkInAt()).orElse(null);
-        legs.add(new Leg(from, "checkIn", home, home == null ? null : home.time(),
-                Duration.between(time, day.checkIn()).minusMinutes(planning.checkInMarginMinutes())));
         return legs;
     }
 }

@@ -36,6 +36,8 @@ public final class DayModel {
     private final List<Slice> slices;
     private final Map<String, Spot> spots = new LinkedHashMap<>();
     private final Map<Integer, StrikeRates> rates = new ConcurrentHashMap<>();
+    /** By spot, then bin: every presentation of a spot asks. */
+    private final Map<String, double[]> held = new ConcurrentHashMap<>();
     private final Map<String, LandingChance> landing = new HashMap<>();
     private final SpeciesMix mix;
     private final SizeModel sizes;
@@ -117,18 +119,16 @@ public final class DayModel {
      * lake or the direction is unknown, every spot is taken as sheltered.
      */
     double held(Spot spot, int bin) {
-        Bin of = bins.get(bin);
-        Instant middle = of.start().plus(Duration.between(of.start(), of.end()).dividedBy(2));
+        return held.computeIfAbsent(spot.id(), x -> bins.stream().mapToDouble(b -> held(spot, b)).toArray())[bin];
+    }
+
+    private double held(Spot spot, Bin bin) {
+        Instant middle = bin.start().plus(Duration.between(bin.start(), bin.end()).dividedBy(2));
         Double most = event.boat().mostWindMps();
         boolean blown = most != null && event.lake() != null && event.forecast().stream().filter(f -> f.holds(middle))
                 .anyMatch(f -> f.windMps() != null && f.windMps() > most && f.windFromDeg() != null
                         && Fetch.isOver(event.lake(), spot.position(), f.windFromDeg(), assumptions.planning().exposedFetchM()));
         return blown ? assumptions.day().blownFactor() : 1;
-    }
-
-    /** Spots open to more wind than the boat can be held in, at some time of the day. */
-    public List<Spot> blown() {
-        return event.spots().stream().filter(s -> isBlown(s, bins.getFirst().start(), bins.getLast().end())).toList();
     }
 
     /** Whether a spot is open to more wind than the boat can be held in at some time of [from, to). */

@@ -10,6 +10,7 @@ import lochan.core.planning.Backups;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
 import lochan.web.brief.EventKey;
+import lochan.web.standings.DayModels;
 import lochan.web.water.Waters;
 import lochan.web.work.Work;
 import org.springframework.stereotype.Service;
@@ -38,7 +39,7 @@ class PlanBackups {
     }
 
     private static List<Object> basis(EventData e, Plan plan) {
-        return List.of(plan.day(), plan.stops(), e.brief(), e.boat(), e.spots(), e.presentations(), e.stops(), e.forecast());
+        return List.of(plan.day(), plan.stops(), DayModels.basis(e));
     }
 
     /** Begins, unless it is under way or done for the plan as it stands. */

@@ -66,10 +66,15 @@ class PlanController {
         int to = day == null ? of.day() : Math.clamp(day, 1, brief.days().size());
         Duration ahead = Duration.between(brief.day(of.day()).date().atStartOfDay(brief.timeZone()), brief.day(to).date().atStartOfDay(brief.timeZone()));
         String name = "Copy" + (of.name() == null ? "" : " of " + of.name());
-        long id = plans.add(key, new Plan(to, name.length() > EditController.LONGEST_NAME ? name.substring(0, EditController.LONGEST_NAME) : name,
+        long id = plans.add(key, new Plan(to, fitting(name),
                 of.stops().stream().map(s -> s.during(s.arrive().plus(ahead), s.leave().plus(ahead))).toList()));
         Undo.offer(flash, "Copied for day " + to + ".", path(key, "/delete?plan=" + id));
         return show(key, id);
+    }
+
+    /** As much of a name as a plan has room for. */
+    private static String fitting(String name) {
+        return name.length() > EditController.LONGEST_NAME ? name.substring(0, EditController.LONGEST_NAME) : name;
     }
 
     /** Searches for plans around the locked stops; without a plan, makes an empty one to search for. */
@@ -121,7 +126,7 @@ class PlanController {
             plans.change(key, plan, "filled by a search", of.plan().name() == null ? name : of.plan().name(), f.stops());
             return show(key, plan);
         }
-        String kept = name.length() > EditController.LONGEST_NAME ? name.substring(0, EditController.LONGEST_NAME) : name;
+        String kept = fitting(name);
         long id = plans.add(key, new Plan(of.plan().day(), kept, f.stops()));
         List<Long> made = new ArrayList<>(List.of(id));
         if (both) {

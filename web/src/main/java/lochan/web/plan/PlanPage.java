@@ -4,8 +4,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import lochan.core.Violation;
 import lochan.core.event.CompetitionDay;
@@ -26,6 +29,7 @@ import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
 import lochan.web.page.Dates;
+import lochan.web.standings.PatternWords;
 import lochan.web.water.Waters;
 import lochan.web.work.Work;
 import org.springframework.stereotype.Component;
@@ -75,12 +79,15 @@ class PlanPage {
         model.addAttribute("data", event);
         model.addAttribute("plans", stored);
         model.addAttribute("shown", shown);
-        model.addAttribute("stances", stances(event));
+        Map<String, String> stances = new LinkedHashMap<>();
+        stances(event).forEach(s -> stances.put(s.code(), PlanWords.stance(s)));
+        model.addAttribute("stances", stances);
         model.addAttribute("valued", PlanReckoning.values(event));
         model.addAttribute("manyDays", event.brief().days().size() > 1);
         if (shown != null) {
             Plan kept = kept(shown.plan(), event);
             Form form = typed == null ? new Form(units) : typed;
+            Calibration calibration = forecasts.calibration(key.accountId());
             model.addAttribute("form", form);
             model.addAttribute("stops", rows(kept, event, form));
             List<Violation> violations = PlanRules.check(event, kept);
@@ -88,11 +95,11 @@ class PlanPage {
             if (violations.isEmpty()) {
                 day(key, event, shown, kept, units, model);
                 if (!kept.stops().isEmpty() && PlanReckoning.values(event)) {
-                    value(key, event, shown, kept, units, model);
-                    Supposition.add(key, event, kept, reckoning, supposed, units, model);
+                    PlanValue value = value(key, event, shown, kept, calibration, units, model);
+                    model.addAttribute("supposed", Supposition.of(key, event, kept, value, calibration, reckoning, supposed, units));
                 }
             }
-            searched(key, event, shown, units, model);
+            searched(key, event, shown, kept, calibration.factor(), units, model);
         }
         return "plan/plan";
     }
@@ -159,8 +166,8 @@ class PlanPage {
     }
 
     /** When to leave the last stop at the latest; empty without stops, or where there is no way home. */
-    static java.util.Optional<Instant> mustLeave(EventData event, Plan plan, DayRuns runs) {
-        return plan.stops().isEmpty() ? java.util.Optional.empty() : runs.mustLeave(event.spot(plan.stops().getLast().spotId()).orElseThrow().position(),
+    static Optional<Instant> mustLeave(EventData event, Plan plan, DayRuns runs) {
+        return plan.stops().isEmpty() ? Optional.empty() : runs.mustLeave(event.spot(plan.stops().getLast().spotId()).orElseThrow().position(),
                 event.brief().checkInAt(), event.brief().day(plan.day()).checkIn(), Duration.ofMinutes(PlanReckoning.ASSUMPTIONS.planning().checkInMarginMinutes()));
     }
 
@@ -175,13 +182,12 @@ class PlanPage {
     /** The rungs in short: one line each. */
     private static List<String> ladder(Backups.Ladder ladder, EventData event) {
         return ladder.backups().stream().map(b -> (b.triggers().isEmpty() ? "When it has died" : PlanWords.trigger(b.triggers().getFirst(), event)) + ": go to "
-                + lochan.web.standings.PatternWords.of(b.pattern(), event).toLowerCase(java.util.Locale.ROOT) + ", first "
+                + PatternWords.of(b.pattern(), event).toLowerCase(Locale.ROOT) + ", first "
                 + PlanWords.spot(b.stops().getFirst().spotId(), event) + ".").toList();
     }
 
-    private void value(EventKey key, EventData event, StoredPlan shown, Plan plan, Units units, Model model) {
-        Calibration calibration = forecasts.calibration(key.accountId());
-        PlanValue value = reckoning.value(key, event, plan.day(), plan.stops());
+    private PlanValue value(EventKey key, EventData event, StoredPlan shown, Plan plan, Calibration calibration, Units units, Model model) {
+        PlanValue value = reckoning.value(key, event, plan.day(), plan.stops(), calibration);
         ScenarioSet scenarios = reckoning.scenarios(key, event, plan.day());
         model.addAttribute("value", value);
         model.addAttribute("calibration", calibration);
@@ -197,6 +203,7 @@ class PlanPage {
             double before = reckoning.grams(key, event, plan.day(), shown.last().before());
             model.addAttribute("cost", PlanWords.difference((raw - before) * calibration.factor(), units));
         }
+        return value;
     }
 
     /**
@@ -228,12 +235,11 @@ class PlanPage {
      */
     record FoundRow(int index, String title, String weight, String against, String between, String limit, String target, String stops, String next) { }
 
-    private void searched(EventKey key, EventData event, StoredPlan shown, Units units, Model model) {
+    private void searched(EventKey key, EventData event, StoredPlan shown, Plan kept, double factor, Units units, Model model) {
         Work.State<List<PlanSearch.Found>> state = search.state(key, shown.id(), event, shown.plan().day()).orElse(null);
         model.addAttribute("search", state);
         if (state != null && state.result() != null) {
-            double factor = forecasts.calibration(key.accountId()).factor();
-            double now = factor * reckoning.grams(key, event, shown.plan().day(), kept(shown.plan(), event).stops());
+            double now = factor * reckoning.grams(key, event, kept.day(), kept.stops());
             List<PlanSearch.Found> found = state.result();
             model.addAttribute("found", IntStream.range(0, found.size()).mapToObj(i -> row(i, found.get(i), now, event, units)).toList());
             List<PlanStop> locked = shown.plan().stops().stream().filter(PlanStop::locked).toList();

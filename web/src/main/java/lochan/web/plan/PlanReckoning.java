@@ -9,6 +9,7 @@ import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
+import lochan.core.planning.Calibration;
 import lochan.core.planning.PlanEdits;
 import lochan.core.planning.PlanRules;
 import lochan.core.planning.PlanValue;
@@ -37,13 +38,11 @@ class PlanReckoning {
 
     private final DayModels dayModels;
     private final Waters waters;
-    private final Forecasts forecasts;
     private final Cache<OfDay, Drawn> drawn = Caffeine.newBuilder().maximumSize(KEPT).build();
 
-    PlanReckoning(DayModels dayModels, Waters waters, Forecasts forecasts) {
+    PlanReckoning(DayModels dayModels, Waters waters) {
         this.dayModels = dayModels;
         this.waters = waters;
-        this.forecasts = forecasts;
     }
 
     private record OfDay(EventKey key, int day) { }
@@ -82,14 +81,14 @@ class PlanReckoning {
     }
 
     /** What a plan is worth with its spread, as a forecast. */
-    PlanValue value(EventKey key, EventData event, int day, List<PlanStop> stops) {
-        return new PlanValuer(scenarios(key, event, day)).forecast(stops, SIMULATED_DAYS, forecasts.calibration(key.accountId()));
+    PlanValue value(EventKey key, EventData event, int day, List<PlanStop> stops, Calibration calibration) {
+        return new PlanValuer(scenarios(key, event, day)).forecast(stops, SIMULATED_DAYS, calibration);
     }
 
     /** The same with something else supposed. */
-    PlanValue value(EventKey key, EventData event, int day, List<PlanStop> stops, WhatIf what) {
+    PlanValue value(EventKey key, EventData event, int day, List<PlanStop> stops, Calibration calibration, WhatIf what) {
         ScenarioSet supposed = after(new ScenarioSet(what.model(event, day, ASSUMPTIONS), SCENARIOS, SEED), day, dayBefore(event, day));
-        return new PlanValuer(supposed).forecast(stops, SIMULATED_DAYS, forecasts.calibration(key.accountId()));
+        return new PlanValuer(supposed).forecast(stops, SIMULATED_DAYS, calibration);
     }
 
     /** The runs of a plan without violations. */

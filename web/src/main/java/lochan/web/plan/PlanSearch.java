@@ -2,7 +2,6 @@ package lochan.web.plan;
 
 import jakarta.annotation.PreDestroy;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -17,9 +16,11 @@ import lochan.core.planning.PlanValue;
 import lochan.core.planning.PlanValuer;
 import lochan.core.planning.Stance;
 import lochan.core.planning.TwoDays;
+import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
 import lochan.web.brief.EventKey;
 import lochan.web.plan.PlanBackups.OfPlan;
+import lochan.web.standings.DayModels;
 import lochan.web.water.Waters;
 import lochan.web.work.Work;
 import org.springframework.stereotype.Service;
@@ -88,7 +89,7 @@ class PlanSearch {
     }
 
     private static List<Object> basis(EventData e, int day) {
-        return Arrays.asList(day, e.brief(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), PlanReckoning.dayBefore(e, day));
+        return List.of(day, DayModels.basis(e), PlanReckoning.dayBefore(e, day));
     }
 
     void begin(EventKey key, long id, EventData event, Plan plan, Wanted wanted) {
@@ -122,7 +123,7 @@ class PlanSearch {
 
     private List<Found> bothDays(EventKey key, EventData event, int day, List<PlanStop> locked, Wanted wanted, Calibration calibration, Work.Progress progress) {
         ScenarioSet first = reckoning.scenarios(key, event, day);
-        ScenarioSet second = new ScenarioSet(new lochan.core.scenario.DayModel(event, day + 1, PlanReckoning.ASSUMPTIONS), first.count(), SEED);
+        ScenarioSet second = new ScenarioSet(new DayModel(event, day + 1, PlanReckoning.ASSUMPTIONS), first.count(), SEED);
         Stance stance = wanted.stances().getFirst();
         return TwoDays.ways(first, second, waters.dayRuns(event), DayPlanner.Wishes.avoiding(stance, locked, wanted.avoid()), SEED,
                 Math.max(2, wanted.rounds() / TWO_DAYS_SHARE), progress::goOn).stream()

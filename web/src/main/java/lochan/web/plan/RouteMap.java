@@ -1,14 +1,12 @@
 package lochan.web.plan;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.DoubleStream;
-import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
-import lochan.core.plan.PlanStop;
 import lochan.core.planning.DayRuns;
+import lochan.core.planning.PlanRules;
 import lochan.core.quantity.Units;
 import lochan.web.water.WaterMap;
 
@@ -33,18 +31,13 @@ record RouteMap(WaterMap water, String viewBox, List<String> runs, List<Stop> st
         WaterMap.Frame frame = WaterMap.frame(event.lake());
         List<String> paths = new ArrayList<>();
         List<Stop> stops = new ArrayList<>();
-        Position here = event.brief().launch();
-        Instant time = event.brief().day(plan.day()).start();
         for (int i = 0; i < plan.stops().size(); i++) {
-            PlanStop s = plan.stops().get(i);
-            Position there = event.spot(s.spotId()).orElseThrow().position();
-            addRun(paths, runs, time, here, there, frame);
-            number(stops, s.spotId(), event, i + 1, frame.point(there));
-            here = there;
-            time = s.leave();
+            String spot = plan.stops().get(i).spotId();
+            number(stops, spot, event, i + 1, frame.point(event.spot(spot).orElseThrow().position()));
         }
         if (!plan.stops().isEmpty()) {
-            addRun(paths, runs, time, here, event.brief().checkInAt(), frame);
+            PlanRules.passages(event, plan).forEach(p -> runs.at(p.leaving()).route(p.start(), p.end()).filter(way -> way.size() > 1)
+                    .ifPresent(way -> paths.add(WaterMap.way(way, frame))));
         }
         WaterMap water = WaterMap.of(event, null, units);
         return new RouteMap(water, viewBox(water, stops), paths, stops);
@@ -58,10 +51,6 @@ record RouteMap(WaterMap water, String viewBox, List<String> runs, List<Stop> st
         double[] y = DoubleStream.concat(stops.stream().mapToDouble(Stop::y), DoubleStream.of(water.launch().y())).sorted().toArray();
         double around = MARGIN * Math.max(LEAST_M, Math.max(x[x.length - 1] - x[0], y[y.length - 1] - y[0]));
         return (x[0] - around) + " " + (y[0] - around) + " " + (x[x.length - 1] - x[0] + 2 * around) + " " + (y[y.length - 1] - y[0] + 2 * around);
-    }
-
-    private static void addRun(List<String> paths, DayRuns runs, Instant time, Position from, Position to, WaterMap.Frame frame) {
-        runs.at(time).route(from, to).filter(way -> way.size() > 1).ifPresent(way -> paths.add(WaterMap.way(way, frame)));
     }
 
     private static void number(List<Stop> stops, String spotId, EventData event, int number, WaterMap.Point at) {

@@ -1,11 +1,15 @@
 package lochan.web.plan;
 
+import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
+import lochan.core.planning.Calibration;
 import lochan.core.planning.PlanValue;
 import lochan.core.planning.WhatIf;
 import lochan.core.quantity.Units;
@@ -14,7 +18,6 @@ import lochan.core.rate.Pattern;
 import lochan.core.scenario.DayModel;
 import lochan.web.brief.EventKey;
 import lochan.web.standings.PatternWords;
-import org.springframework.ui.Model;
 
 /**
  * What is supposed of the day by the sliders of the Plan page, in the angler's units, and what the plan is worth then.
@@ -31,15 +34,20 @@ record Supposition(int wind, double boats, boolean weak, int target, String main
 
     /** Half a pound. */
     static final double TARGET_STEP_GRAMS = 226.796185;
+    private static final Set<String> FIELDS = Set.of("wind", "boats", "weak", "target");
     private static final int MOST_WIND = 30;
     private static final double MOST_BOATS = 4;
     private static final int MOST_TARGET = 100;
 
-    static void add(EventKey key, EventData event, Plan plan, PlanReckoning reckoning, Map<String, String> fields, Units units, Model model) {
+    /**
+     * @param known  what the plan is worth with nothing supposed
+     * @param fields of the sliders; those that are missing or senseless are as known
+     */
+    static Supposition of(EventKey key, EventData event, Plan plan, PlanValue known, Calibration calibration, PlanReckoning reckoning, Map<String, String> fields,
+                          Units units) {
         DayModel day = reckoning.scenarios(key, event, plan.day()).model();
-        Pattern main = plan.stops().stream().max(Comparator.comparing((PlanStop s) -> java.time.Duration.between(s.arrive(), s.leave())))
+        Pattern main = plan.stops().stream().max(Comparator.comparing((PlanStop s) -> Duration.between(s.arrive(), s.leave())))
                 .map(Cell::of).map(day::pattern).orElseThrow();
-        PlanValue known = (PlanValue) model.getAttribute("value");
         double usualTarget = event.brief().targetGrams() == null ? known.p50() : event.brief().targetGrams();
         int wind = (int) number(fields, "wind", 0, -MOST_WIND, MOST_WIND);
         double boats = number(fields, "boats", 1, 0, MOST_BOATS);
@@ -47,12 +55,12 @@ record Supposition(int wind, double boats, boolean weak, int target, String main
         int steps = (int) number(fields, "target", Math.round(usualTarget / TARGET_STEP_GRAMS), 1, MOST_TARGET);
         double target = fields.containsKey("target") ? steps * TARGET_STEP_GRAMS : usualTarget;
         WhatIf what = new WhatIf(wind * units.speed().mps(), boats, weak ? main : null, target);
-        boolean something = fields.keySet().stream().anyMatch(k -> k.equals("wind") || k.equals("boats") || k.equals("weak") || k.equals("target"));
-        PlanValue value = something ? reckoning.value(key, event, plan.day(), plan.stops(), what) : known;
-        model.addAttribute("supposed", new Supposition(wind, boats, weak, steps, PatternWords.of(main, event).toLowerCase(java.util.Locale.ROOT),
+        boolean something = fields.keySet().stream().anyMatch(FIELDS::contains);
+        PlanValue value = something ? reckoning.value(key, event, plan.day(), plan.stops(), calibration, what) : known;
+        return new Supposition(wind, boats, weak, steps, PatternWords.of(main, event).toLowerCase(Locale.ROOT),
                 units.weight(value.formulaGrams()), PlanWords.difference(value.formulaGrams() - known.formulaGrams(), units),
                 units.weight(value.p10()) + " to " + units.weight(value.p90()), PlanWords.chance(value.chanceOfLimit()), units.weight(target),
-                value.chanceOfTarget() == null ? "" : PlanWords.chance(value.chanceOfTarget()), PlanPage.late(reckoning.legs(what.on(event), plan), event), something));
+                value.chanceOfTarget() == null ? "" : PlanWords.chance(value.chanceOfTarget()), PlanPage.late(reckoning.legs(what.on(event), plan), event), something);
     }
 
     private static double number(Map<String, String> fields, String name, double usual, double least, double most) {

@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import lochan.core.event.Position;
@@ -77,25 +76,19 @@ class TakeAlongController {
     /** The launch, each stop with the bends on the way to it, and the way home. */
     private static List<GpxRoute.Point> way(EventData event, Plan plan, DayRuns runs) {
         List<GpxRoute.Point> way = new ArrayList<>();
-        Position here = event.brief().launch();
-        Instant left = event.brief().day(plan.day()).start();
-        way.add(new GpxRoute.Point(here, "Launch", left, null));
-        for (int i = 0; i < plan.stops().size(); i++) {
-            PlanStop s = plan.stops().get(i);
-            Position there = event.spot(s.spotId()).orElseThrow().position();
-            addBends(way, runs, left, here, there);
-            way.add(new GpxRoute.Point(there, (i + 1) + " " + PlanWords.spot(s.spotId(), event), s.arrive(),
-                    event.presentation(s.presentationId()).orElseThrow().name()));
-            here = there;
-            left = s.leave();
+        way.add(new GpxRoute.Point(event.brief().launch(), "Launch", event.brief().day(plan.day()).start(), null));
+        List<PlanRules.Passage> passages = PlanRules.passages(event, plan);
+        for (int i = 0; i < passages.size(); i++) {
+            PlanRules.Passage p = passages.get(i);
+            runs.at(p.leaving()).route(p.start(), p.end()).filter(r -> r.size() > 2).ifPresent(r -> r.subList(1, r.size() - 1).forEach(b -> way.add(GpxRoute.Point.bend(b))));
+            way.add(i < plan.stops().size() ? stop(i + 1, plan.stops().get(i), p.end(), event)
+                    : new GpxRoute.Point(p.end(), "Check-in", event.brief().day(plan.day()).checkIn(), null));
         }
-        addBends(way, runs, left, here, event.brief().checkInAt());
-        way.add(new GpxRoute.Point(event.brief().checkInAt(), "Check-in", event.brief().day(plan.day()).checkIn(), null));
         return way;
     }
 
-    private static void addBends(List<GpxRoute.Point> way, DayRuns runs, Instant leaving, Position from, Position to) {
-        runs.at(leaving).route(from, to).filter(r -> r.size() > 2).ifPresent(r -> r.subList(1, r.size() - 1).forEach(p -> way.add(GpxRoute.Point.bend(p))));
+    private static GpxRoute.Point stop(int number, PlanStop s, Position place, EventData event) {
+        return new GpxRoute.Point(place, number + " " + PlanWords.spot(s.spotId(), event), s.arrive(), event.presentation(s.presentationId()).orElseThrow().name());
     }
 
     @GetMapping("/events/{eventId}/plan/calendar")

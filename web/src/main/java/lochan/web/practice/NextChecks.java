@@ -15,6 +15,7 @@ import lochan.core.planning.Stance;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.ScenarioSet;
 import lochan.web.brief.EventKey;
+import lochan.web.standings.DayModels;
 import lochan.web.water.Waters;
 import lochan.web.work.Work;
 import org.springframework.stereotype.Service;
@@ -39,17 +40,13 @@ class NextChecks {
 
     /** What is known for the event as it stands. */
     Optional<Work.State<List<NextCheck.Look>>> state(EventKey key, EventData event) {
-        return work.state(key, basis(event));
-    }
-
-    private static List<Object> basis(EventData event) {
-        return List.of(event.brief(), event.boat(), event.spots(), event.stops(), event.forecast());
+        return work.state(key, DayModels.basis(event));
     }
 
     /** Begins, unless it is under way or done for the event as it stands. */
     void begin(EventKey key, EventData event) {
         Instant now = clock.instant();
-        work.begin(key, basis(event), LOOKS, progress -> looks(event, now, progress));
+        work.begin(key, DayModels.basis(event), LOOKS, progress -> looks(event, now, progress));
     }
 
     void stop(EventKey key) {

@@ -27,19 +27,15 @@ public class DayModels {
     public DayModel of(EventKey key, EventData event, int day) {
         int there = Math.clamp(day, 1, event.brief().days().size());
         DayModel known = models.getIfPresent(new OfDay(key, there));
-        if (known == null || !restsOnTheSame(known.event(), event)) {
+        if (known == null || !basis(known.event()).equals(basis(event))) {
             known = new DayModel(event, there, Assumptions.DEFAULTS);
             models.put(new OfDay(key, there), known);
         }
         return known;
     }
 
-    /** Plans, competition, marks and runs of the boat say nothing of what practice says. */
-    private static boolean restsOnTheSame(EventData a, EventData b) {
-        return basis(a).equals(basis(b));
-    }
-
-    private static List<Object> basis(EventData e) {
+    /** What a day's reckoning rests on: plans, competition, marks and runs of the boat say nothing of what practice says. */
+    public static List<Object> basis(EventData e) {
         return Arrays.asList(e.brief(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast());
     }
 }

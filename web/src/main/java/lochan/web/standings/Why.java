@@ -47,13 +47,19 @@ final class Why {
         boolean used = found.worth().plan().stream().anyMatch(s -> Cell.of(s).equals(cell));
         ZoneId zone = model.event().brief().timeZone();
         String start = Dates.clock(two.start(), zone);
-        String first = "Two hours here are worth " + units.weight(two.grams()) + " from an empty well, best from " + start + "; on " + (two.chanceOfNone() < 0.005 ? "under 1" : Math.round(100 * two.chanceOfNone()))
-                + " of 100 days they bring no keeper.";
-        String second = used ? worth >= StandingsLine.LEAST_GRAMS ? "The best plan uses it: without it the day loses " + StandingsLine.worth(worth, units) + ", the rest being planned anew."
-                : "The best plan uses it, but another place would do as well."
-                : worth >= StandingsLine.LEAST_GRAMS ? "The best plan leaves it out; putting it in would gain " + StandingsLine.worth(worth, units) + "."
+        String risk = two.chanceOfNone() < 0.005 ? "under 1" : String.valueOf(Math.round(100 * two.chanceOfNone()));
+        return List.of("Two hours here are worth " + units.weight(two.grams()) + " from an empty well, best from " + start + "; on " + risk
+                + " of 100 days they bring no keeper.", used ? lost(worth, units) : gained(worth, units));
+    }
+
+    private static String lost(double worth, Units units) {
+        return worth >= StandingsLine.LEAST_GRAMS ? "The best plan uses it: without it the day loses " + StandingsLine.worth(worth, units) + ", the rest being planned anew."
+                : "The best plan uses it, but another place would do as well.";
+    }
+
+    private static String gained(double worth, Units units) {
+        return worth >= StandingsLine.LEAST_GRAMS ? "The best plan leaves it out; putting it in would gain " + StandingsLine.worth(worth, units) + "."
                 : "The best plan leaves it out: nothing it adds to the best five fish pays for its time and run.";
-        return List.of(first, second);
     }
 
     private static String rate(StandingsRow row, StrikeRates rates) {
@@ -92,7 +98,7 @@ final class Why {
         if (spot.crowdRisk() >= CROWDED) {
             sentences.add("Another boat is there first on " + Math.round(100 * spot.crowdRisk()) + " of 100 days.");
         }
-        if (model.blown().contains(spot)) {
+        if (model.isBlown(spot, model.bins().getFirst().start(), model.bins().getLast().end())) {
             sentences.add("At some hour the forecast wind is more than your boat takes there.");
         }
         return sentences;
