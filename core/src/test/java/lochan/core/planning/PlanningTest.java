@@ -139,6 +139,36 @@ class PlanningTest {
                 .containsExactly("day", "stops/0/spot", "stops/0/presentation", "stops/0/leave", "stops/1/arrive");
     }
 
+    /** What the page calls too short and what a search refuses is one thing, to the last second. */
+    @Test
+    void aRunHalfASecondShortDoesNotFit() {
+        EventData event = Sample.practiced(5, 1);
+        Duration needed = RUNS.at(at("06-05T06:00")).runAndSettle(Sample.LAUNCH, event.spot("grass-3").orElseThrow().position()).orElseThrow();
+        PlanEdits edits = new PlanEdits(event, 1, Assumptions.DEFAULTS.planning(), RUNS);
+        List<PlanStop> justFits = List.of(new PlanStop("grass-3", "swim-jig", at("06-05T06:00").plus(needed), at("06-05T08:00")));
+        List<PlanStop> tooShort = List.of(justFits.getFirst().during(justFits.getFirst().arrive().minusMillis(500), at("06-05T08:00")));
+
+        assertThat(edits.canBeKept(justFits)).isTrue();
+        assertThat(edits.canBeKept(tooShort)).isFalse();
+        assertThat(PlanRules.legs(event, new Plan(1, null, tooShort), Assumptions.DEFAULTS.planning(), RUNS).getFirst().shortMinutes()).isEqualTo(1);
+    }
+
+    @Test
+    void passagesLeadFromTheLaunchOverTheStopsToCheckIn() {
+        EventData event = Sample.practiced(5, 1);
+        Plan plan = new Plan(1, null, List.of(new PlanStop("grass-1", "swim-jig", at("06-05T06:30"), at("06-05T07:00")),
+                new PlanStop("ledge-1", "walker", at("06-05T08:00"), at("06-05T09:00"))));
+
+        List<PlanRules.Passage> passages = PlanRules.passages(event, plan);
+
+        assertThat(passages).extracting(PlanRules.Passage::from).containsExactly("launch", "grass-1", "ledge-1");
+        assertThat(passages).extracting(PlanRules.Passage::to).containsExactly("grass-1", "ledge-1", "checkIn");
+        assertThat(passages).extracting(PlanRules.Passage::leaving).containsExactly(at("06-05T06:00"), at("06-05T07:00"), at("06-05T09:00"));
+        assertThat(passages.get(1).start()).isEqualTo(passages.get(0).end());
+        assertThat(PlanRules.passages(event, new Plan(1, null, List.of()))).singleElement()
+                .isEqualTo(new PlanRules.Passage("launch", "checkIn", Sample.LAUNCH, Sample.LAUNCH, at("06-05T06:00")));
+    }
+
     @Test
     void aRunThatDoesNotFitIsSaidInMinutes() {
         EventData event = Sample.practiced(5, 1);
