@@ -11,9 +11,14 @@ package lochan.core;
  * @param depletion  how fast a spot is fished down
  * @param planning   the grid and margins of a day's plan
  * @param forecast   how far a plan's value is scaled where it is shown
+ * @param advice     what the rules of advice go by
+ * @param lurePath   how lures move
+ * @param deck       what a rod that is not rigged for a stop is worth there
+ * @param notebook   what the angler's notes beside the practice log say
  */
 public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing landing, Size size, DayEffect day,
-                          Depletion depletion, Planning planning, Forecast forecast) {
+                          Depletion depletion, Planning planning, Forecast forecast, Advice advice, LureWays lurePath,
+                          DeckCover deck, Notes notebook) {
 
     public static final Assumptions DEFAULTS = new Assumptions(
             new Relevance(5, 3, 0.4, 5, 1, 5, 0.6, 0.93, 30),
@@ -23,7 +28,11 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
             new DayEffect(0.5, 0.25, 0.25, 0.5, 0.8, 0.25),
             new Depletion(0.97, 0.93, 0.70, 0.6),
             new Planning(30, 5, 10, 15, 1.25, 6.7, 1000),
-            new Forecast(4, 0.8));
+            new Forecast(4, 0.8),
+            new Advice(0.12, 0.6, 1.5, 0.3, 1.2, 0.6, 1.5, 6, 3.66, 1, 4, 0.8, 1, 0.35, 0.5, 2.5, new Seasons(9, 15, 20, 24, 6, 9)),
+            new LureWays(0.30, 30, 0.4, 0.577, 0.7, 0.4, 0.5, 2, 0.15, 0.6),
+            new DeckCover(0.85, 0.5, 0.2, 0.5),
+            new Notes(2, 0.35, 0.3, 0.5, 1, 5, 0.7, 0.9, 0.8, 5, 25));
 
     /**
      * @param recencyHalfLifeDays    days after which an hour of practice counts half
@@ -115,4 +124,84 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
      * @param priorFactor what a plan brings of its value, before any event was finished
      */
     public record Forecast(double priorEvents, double priorFactor) { }
+
+    /**
+     * Depths and visibilities are what anglers say: a foot, two, four, twelve.
+     *
+     * @param lnPerPoint           what a point of advice adds to the ln of a strike rate: a judgement, ten points in all reach the bounds
+     * @param leastSuitability     the least that advice leaves of the prior of a pair never tried
+     * @param mostSuitability      the most it makes of it
+     * @param muddyM               visibility below which a lure must be felt, m
+     * @param clearM               visibility above which it is looked at, m
+     * @param aboveFishM           how far above the fish a lure may pass, m
+     * @param missedDepthM         depth by which a lure may be off before all speaks against it, m
+     * @param missedTempC          the same of temperature, °C
+     * @param verticalFromM        water to fish under the boat in, m
+     * @param shallowM             water in which low light brings fish up, m
+     * @param deepM                water in which bright light matters little, m
+     * @param lowLightHours        hours after sunrise with low light under any sky
+     * @param steadyTempC          change over practice that is none, °C
+     * @param pressuredFrom        crowd risk above which water is pressured
+     * @param moodFromHours        hours fished at a spot that tell the mood of its fish
+     * @param activeStrikesPerHour strikes an hour from which fish are active
+     * @param seasons              the stages of the year
+     */
+    public record Advice(double lnPerPoint, double leastSuitability, double mostSuitability, double muddyM, double clearM, double aboveFishM,
+                         double missedDepthM, double missedTempC, double verticalFromM, double shallowM, double deepM, double lowLightHours,
+                         double steadyTempC, double pressuredFrom, double moodFromHours, double activeStrikesPerHour, Seasons seasons) { }
+
+    /**
+     * Water temperatures and months that part the year, months of the northern half.
+     *
+     * @param winterBelowC    colder is winter, at any date
+     * @param spawnFromC      beds are made from here, 59 °F
+     * @param postSpawnFromC  most have left them from here, 68 °F
+     * @param summerFromC     summer from here, 75 °F, at any date after winter
+     * @param springToMonth   last month of spring
+     * @param autumnFromMonth first month of autumn
+     */
+    public record Seasons(double winterBelowC, double spawnFromC, double postSpawnFromC, double summerFromC, int springToMonth, int autumnFromMonth) { }
+
+    /**
+     * How lures move; judgements where no source is named, set right by what the angler saw.
+     *
+     * @param ratedLineMm     diameter of line that dives and falls are told for, mm: 12 lb fluorocarbon
+     * @param usualCastM      a usual cast, m
+     * @param diveLinePower   depth of a dive goes with (rated diameter / diameter) to this power: thin line dives deeper
+     * @param steepestLine    tangent of the steepest line a lure that is pulled stays down on near the boat, 30°
+     * @param tightFall       share of the rate of fall that a tight line leaves
+     * @param fallLinePower   rate of fall goes with (rated diameter / diameter) to this power, for lures light for their line
+     * @param fallWeightPower rate of fall goes with (weight / usual weight) to this power: drag balance of one body, v ∝ √(weight)
+     * @param priorSights     observations the sheet counts for
+     * @param hopM            how high a hop lifts a lure, m
+     * @param liftM           how high lift and fall does, m
+     */
+    public record LureWays(double ratedLineMm, double usualCastM, double diveLinePower, double steepestLine, double tightFall, double fallLinePower,
+                           double fallWeightPower, double priorSights, double hopM, double liftM) { }
+
+    /**
+     * What a stop loses that has to do with another rod; judgements.
+     *
+     * @param otherWeight  left of a stop's worth when the presentation is rigged with another weight
+     * @param otherLure    left, at best, when another presentation must do
+     * @param poorestRod   fit of a rod below which it does not carry a lure
+     * @param backupShare  what an hour of a backup counts of an hour of the plan: it may not be needed
+     */
+    public record DeckCover(double otherWeight, double otherLure, double poorestRod, double backupShare) { }
+
+    /**
+     * @param fishVisits      visits the prior of a known fish counts for
+     * @param fishChance      chance that a known fish is caught in a visit, before any
+     * @param fishLook        what a look or a follow counts of a strike there
+     * @param rerigged        what strikes count for the landing chance that came before the hooks were changed
+     * @param historyHours    line-hours that all earlier seasons count for in a presentation's rate
+     * @param historyStrikes  expected strikes of earlier seasons at which half of what they say is believed
+     * @param trialShape      shape of the prior rate of each side of a trial
+     * @param sure            chance from which one side of a trial is called better
+     * @param sureOfLosses    chance that strikes are landed less than usual from which a change is suggested
+     * @param losses          strikes not landed from which it is
+     * @param trialHours      longest trial that is looked for, hours a side
+     */
+    public record Notes(double fishVisits, double fishChance, double fishLook, double rerigged, double historyHours, double historyStrikes,
+                        double trialShape, double sure, double sureOfLosses, int losses, int trialHours) { }
 }

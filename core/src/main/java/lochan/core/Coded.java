@@ -1,6 +1,7 @@
 package lochan.core;
 
 import java.util.Arrays;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -11,6 +12,16 @@ public interface Coded {
 
     static <E extends Enum<E> & Coded> Optional<E> find(Class<E> type, String code) {
         return Arrays.stream(type.getEnumConstants()).filter(e -> e.code().equals(code)).findFirst();
+    }
+
+    /** The code of a constant spelt as its name is: {@code STOP_AND_GO} is {@code stop-and-go}. */
+    static String spelt(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** A code in words: {@code stop-and-go} is "stop and go". */
+    default String words() {
+        return code().replace('-', ' ');
     }
 
     /** The codes of a choice, for messages. */

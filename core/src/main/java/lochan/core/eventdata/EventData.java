@@ -6,6 +6,7 @@ import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
 import lochan.core.event.Brief;
+import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
@@ -21,9 +22,10 @@ import lochan.core.water.Spot;
  * @param lake        the water; null: not known, runs are straight lines lengthened
  * @param marks       what the electronics showed
  * @param competition the append-only log in the order it was written
+ * @param notebook    what the angler notes beside the practice log
  */
 public record EventData(Brief brief, Boat boat, List<BoatRun> runs, Lake lake, List<Spot> spots, List<Mark> marks, List<Presentation> presentations,
-                        List<PracticeStop> stops, List<ForecastPeriod> forecast, List<Plan> plans, List<Entry> competition) {
+                        List<PracticeStop> stops, List<ForecastPeriod> forecast, List<Plan> plans, List<Entry> competition, Notebook notebook) {
 
     public EventData {
         runs = List.copyOf(runs);
@@ -36,15 +38,20 @@ public record EventData(Brief brief, Boat boat, List<BoatRun> runs, Lake lake, L
         competition = List.copyOf(competition);
     }
 
-    /** Without marks and runs of the boat. */
+    /** Without marks, runs of the boat and notes. */
     public EventData(Brief brief, Boat boat, Lake lake, List<Spot> spots, List<Presentation> presentations, List<PracticeStop> stops,
                      List<ForecastPeriod> forecast, List<Plan> plans, List<Entry> competition) {
-        this(brief, boat, List.of(), lake, spots, List.of(), presentations, stops, forecast, plans, competition);
+        this(brief, boat, List.of(), lake, spots, List.of(), presentations, stops, forecast, plans, competition, Notebook.EMPTY);
     }
 
     /** The same with other practice, and no plan or competition yet. */
     public EventData inPractice(List<PracticeStop> otherStops) {
-        return new EventData(brief, boat, runs, lake, spots, marks, presentations, otherStops, forecast, List.of(), List.of());
+        return new EventData(brief, boat, runs, lake, spots, marks, presentations, otherStops, forecast, List.of(), List.of(), notebook);
+    }
+
+    /** The same with another notebook. */
+    public EventData noting(Notebook other) {
+        return new EventData(brief, boat, runs, lake, spots, marks, presentations, stops, forecast, plans, competition, other);
     }
 
     public Optional<Spot> spot(String id) {

@@ -180,7 +180,7 @@ public final class Backups {
     }
 
     private double mean(List<PlanStop> stops, Cell struck, int strikes, double[] weights) {
-        double[] grams = valuer.outcomesAfter(struck, strikes, Schedule.segments(stops, model.bins())).grams();
+        double[] grams = valuer.outcomesAfter(struck, strikes, stops).grams();
         double sum = 0;
         double weight = 0;
         for (int j = 0; j < grams.length; j++) {

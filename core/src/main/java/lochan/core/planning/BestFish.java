@@ -2,6 +2,7 @@ package lochan.core.planning;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.DoubleStream;
 import lochan.core.size.Survival;
 
 /**
@@ -171,14 +172,33 @@ public final class BestFish {
         return Math.max(0, squares - sum * sum);
     }
 
-    /** Chance that so many fish as count are landed, when Λ of them are expected in all; 0 where every fish counts. */
+    /** The same with more fish in the well; what is tabulated is shared. */
+    BestFish with(List<Double> grams) {
+        return new BestFish(this, grams);
+    }
+
+    private BestFish(BestFish of, List<Double> grams) {
+        this.limit = of.limit;
+        this.tables = of.tables;
+        this.bag = DoubleStream.concat(Arrays.stream(of.bag), grams.stream().mapToDouble(Double::doubleValue)).sorted().toArray();
+    }
+
+    int inWell() {
+        return bag.length;
+    }
+
+    /** Chance of as many fish as count, when Λ of them are expected beside those in the well; 0 where every fish counts. */
     public double limitChance(double expected) {
         if (limit > LARGEST_TABULATED) {
             return 0;
         }
+        int missing = limit - bag.length;
+        if (missing <= 0) {
+            return 1;
+        }
         double term = Math.exp(-expected);
         double below = term;
-        for (int j = 1; j < limit; j++) {
+        for (int j = 1; j < missing; j++) {
             term *= expected / j;
             below += term;
         }

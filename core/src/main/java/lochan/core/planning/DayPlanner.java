@@ -124,20 +124,22 @@ public final class DayPlanner {
 
     private Candidates candidates() {
         PlanValuer valuer = new PlanValuer(scenarios);
+        FishVisits fishVisits = FishVisits.of(scenarios.model());
         record Promising(Cell cell, double promise) { }
         List<Promising> best = scenarios.model().cells().stream().filter(wishes.usable()).filter(scenarios.model()::isOpen)
-                .map(c -> new Promising(c, promise(c, valuer))).sorted(Comparator.comparingDouble(Promising::promise).reversed()).limit(CANDIDATES).toList();
+                .map(c -> new Promising(c, promise(c, valuer, fishVisits))).sorted(Comparator.comparingDouble(Promising::promise).reversed()).limit(CANDIDATES).toList();
         return new Candidates(best.stream().map(Promising::cell).toList(), best.stream().mapToDouble(Promising::promise).toArray());
     }
 
     /** What an hour there is worth at its better time of the day, sharpened: most cells are never worth a stop. */
-    private double promise(Cell cell, PlanValuer valuer) {
+    private double promise(Cell cell, PlanValuer valuer, FishVisits fishVisits) {
         double best = 0;
         for (int bin : new int[] {0, scenarios.model().bins().size() / 2}) {
             List<Schedule.Segment> hour = List.of(new Schedule.Segment(cell, bin, 1));
             best = Math.max(best, wishes.stance().score(valuer.outcomes(hour, Math.min(SEARCHED_SCENARIOS, scenarios.count()), wishes.stance().needsSpread()),
                     scenarios.model().event().brief().targetGrams()));
         }
+        best += fishVisits.promise(cell.spotId()).orElse(0);
         return best * best * best;
     }
 }

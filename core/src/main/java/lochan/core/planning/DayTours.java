@@ -55,6 +55,7 @@ final class DayTours implements Tours {
     private final RunTable table;
     private final long[][] windy;
     private final double[] promises;
+    private final FishVisits fishVisits;
 
     /** Tours are asked for what is left of them and then what they are worth: the times of the last one are kept. */
     private List<Visit> timed = List.of();
@@ -94,6 +95,7 @@ final class DayTours implements Tours {
         this.table = table;
         this.windy = model.event().forecast().stream().filter(f -> table.isRough(f)).map(f -> new long[] {millis(f.from()), millis(f.to())}).toArray(long[][]::new);
         this.promises = promises.clone();
+        this.fishVisits = FishVisits.of(model);
     }
 
     private long millis(Instant time) {
@@ -177,6 +179,9 @@ final class DayTours implements Tours {
             int item = tour.get(i).item();
             long from = at[2 * i];
             long leave = at[2 * i + 1];
+            if (!fishVisits.none()) {
+                fishVisits.add(fishing.visits(fishVisits.count()), cell(item).spotId(), from, leave);
+            }
             for (int bin = 0; bin < binEnds.length && from < leave; bin++) {
                 if (from < binEnds[bin] || bin == binEnds.length - 1) {
                     long to = bin == binEnds.length - 1 ? leave : Math.min(binEnds[bin], leave);

@@ -1,9 +1,11 @@
 package lochan.core.planning;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import lochan.core.competition.Bag;
 import lochan.core.competition.Fish;
 import lochan.core.eventdata.EventData;
@@ -20,6 +22,9 @@ public final class PlanValuer {
     private final ScenarioSet scenarios;
     private final List<Fish> bag;
     private final BestFish bestFish;
+    private final FishVisits fishVisits;
+    /** By the known fish that are caught, as bits: the well with them. */
+    private final BestFish[] withFish;
 
     /** @param bag what is in the well already; fish not weighed are left out */
     public PlanValuer(ScenarioSet scenarios, Bag bag) {
@@ -35,6 +40,9 @@ public final class PlanValuer {
         this.scenarios = scenarios;
         this.bag = well.stream().filter(f -> f.grams() != null).toList();
         this.bestFish = new BestFish(scenarios.model().event().brief().countingFish(), bag.stream().map(Fish::grams).toList());
+        this.fishVisits = FishVisits.of(scenarios.model());
+        this.withFish = new BestFish[1 << fishVisits.count()];
+        this.withFish[0] = bestFish;
     }
 
     /** V, grams: the formula averaged over the scenarios. */
@@ -44,28 +52,34 @@ public final class PlanValuer {
 
     /** Chance that a plan brings not one keeper, averaged over the scenarios: the mean of exp(−Λ(0)). */
     public double chanceOfNone(List<PlanStop> stops) {
-        return Arrays.stream(outcomes(parts(Schedule.segments(stops, scenarios.model().bins()), new HashMap<>()), scenarios.count(), true).keepers())
+        return Arrays.stream(outcomes(parts(stops, new HashMap<>()), scenarios.count(), true).keepers())
                 .map(lambda -> Math.exp(-lambda)).average().orElse(1);
     }
 
     /** V over the first so many scenarios, which are a random sample of all. */
     double formula(List<PlanStop> stops, int first) {
-        return Arrays.stream(outcomes(Schedule.segments(stops, scenarios.model().bins()), first, false).grams()).average().orElse(0);
+        return Arrays.stream(outcomes(parts(stops, new HashMap<>()), first, false).grams()).average().orElse(0);
     }
 
-    /** What the parts of a day, in their order, come to in each of the first so many scenarios. */
+    /** What the parts of a day, in their order, come to in each of the first so many scenarios; no known fish is visited. */
     Outcomes outcomes(List<Schedule.Segment> fishing, int first, boolean spread) {
-        return outcomes(parts(fishing, new HashMap<>()), null, 0, first, spread);
+        return outcomes(segments(fishing, new HashMap<>()), null, 0, first, spread);
     }
 
     /** The same in all scenarios after some strikes of the day at a cell. */
-    Outcomes outcomesAfter(Cell struck, int strikesSoFar, List<Schedule.Segment> fishing) {
-        Fishing parts = parts(fishing, new HashMap<>(Map.of(struck.spotId(), 0)));
+    Outcomes outcomesAfter(Cell struck, int strikesSoFar, List<PlanStop> stops) {
+        Fishing parts = parts(stops, new HashMap<>(Map.of(struck.spotId(), 0)));
         return outcomes(parts, scenarios.cell(struck), strikesSoFar, scenarios.count(), false);
     }
 
+    private Fishing parts(List<PlanStop> stops, Map<String, Integer> pools) {
+        Fishing parts = segments(Schedule.segments(stops, scenarios.model().bins()), pools);
+        parts.visits = fishVisits.of(stops);
+        return parts;
+    }
+
     /** @param pools numbers that spots have already */
-    private Fishing parts(List<Schedule.Segment> fishing, Map<String, Integer> pools) {
+    private Fishing segments(List<Schedule.Segment> fishing, Map<String, Integer> pools) {
         Fishing parts = new Fishing(fishing.size());
         for (Schedule.Segment s : fishing) {
             parts.add(scenarios.cell(s.cell()), pools.computeIfAbsent(s.cell().spotId(), x -> pools.size()), s.bin(), s.hours());
@@ -81,6 +95,8 @@ public final class PlanValuer {
         private int[] bins;
         private double[] hours;
         private int count;
+        /** To known fish. */
+        private int[] visits = {};
 
         Fishing(int room) {
             cells = new CellScenarios[room];
@@ -91,6 +107,15 @@ public final class PlanValuer {
 
         void clear() {
             count = 0;
+            Arrays.fill(visits, 0);
+        }
+
+        /** Visits to known fish, for each; none unless filled in. */
+        int[] visits(int fish) {
+            if (visits.length != fish) {
+                visits = new int[fish];
+            }
+            return visits;
         }
 
         void add(CellScenarios cell, int pool, int bin, double hoursOfBin) {
@@ -160,14 +185,24 @@ public final class PlanValuer {
                 double strikes = cell.strikes(fished[pool]) - cell.strikes(before);
                 cell.addLanded(lambda, strikes, j, scenarios.survival());
             }
-            outcomes.grams()[j] = bestFish.value(lambda);
+            int caught = fishVisits.caught(parts.visits, scenarios, j);
+            BestFish well = well(caught);
+            outcomes.grams()[j] = well.value(lambda);
             if (spread) {
-                outcomes.keepers()[j] = lambda[0];
+                outcomes.keepers()[j] = lambda[0] + Integer.bitCount(caught);
                 outcomes.sdGrams()[j] = bestFish.spread(lambda);
-                outcomes.limitChance()[j] = bestFish.limitChance(lambda[0]);
+                outcomes.limitChance()[j] = well.limitChance(lambda[0]);
             }
         }
         return outcomes;
+    }
+
+    /** The well when some known fish are in it. */
+    private BestFish well(int caught) {
+        if (withFish[caught] == null) {
+            withFish[caught] = bestFish.with(IntStream.range(0, fishVisits.count()).filter(i -> (caught >> i & 1) == 1).mapToObj(fishVisits::grams).toList());
+        }
+        return withFish[caught];
     }
 
     /**
@@ -200,9 +235,25 @@ public final class PlanValuer {
             for (int i = 0; i < cells.length; i++) {
                 strikes[i] = strikes(cells[i], segments.get(i), j, fished, pools[i]);
             }
-            simulation.days(perScenario, cells, strikes, hourOf(segments), j, scenarios.model().assumptions().size());
+            simulation.days(perScenario, cells, strikes, hourOf(segments), new Simulation.Sure(caught(stops, j)), j, scenarios.model().assumptions().size());
         }
         return simulation.result(formula(stops), factor);
+    }
+
+    /** Known fish that a plan catches in a scenario, each at the hour of the visit that does. */
+    private List<Simulation.Sure.Fish> caught(List<PlanStop> stops, int scenario) {
+        List<Simulation.Sure.Fish> caught = new ArrayList<>();
+        int[] visits = new int[fishVisits.count()];
+        for (PlanStop stop : stops) {
+            int[] more = fishVisits.of(List.of(stop));
+            for (int i = 0; i < visits.length; i++) {
+                visits[i] += more[i];
+                if (more[i] > 0 && visits[i] == scenarios.visitsNeeded(i, scenario)) {
+                    caught.add(new Simulation.Sure.Fish(fishVisits.hour(stop.arrive()), fishVisits.grams(i), fishVisits.fish(i).fish().species()));
+                }
+            }
+        }
+        return caught;
     }
 
     /** Expected strikes of a segment in a scenario; what was fished at its spot before, by any presentation, is missing. */

@@ -6,6 +6,7 @@ import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.competition.Fish;
 import lochan.core.event.Brief;
+import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.scenario.CellScenarios;
 import lochan.core.size.StandardWeight;
@@ -37,23 +38,41 @@ final class Simulation {
         this.byHour = new double[hours];
     }
 
+    /** Fish that are caught in a scenario whatever else is, in the order of their hours. */
+    record Sure(List<Fish> fish) {
+
+        /** @param species null: unknown */
+        record Fish(int hour, double grams, Species species) { }
+    }
+
     /** Simulates days of one scenario, given the expected strikes of each segment and the hour it lies in. */
-    void days(int count, CellScenarios[] cells, double[] strikes, int[] hours, int scenario, Assumptions.Size a) {
+    void days(int count, CellScenarios[] cells, double[] strikes, int[] hours, Sure sure, int scenario, Assumptions.Size a) {
         for (int day = 0; day < count; day++) {
             Keepers keepers = new Keepers();
-            start.forEach(f -> keepers.take(f.grams(), brief.species().stream().map(SpeciesRule::species).toList().indexOf(f.species())));
+            start.forEach(f -> keepers.take(f.grams(), number(f.species())));
             int hour = 0;
+            int known = 0;
             for (int i = 0; i < cells.length; i++) {
                 for (; hour < hours[i]; hour++) {
                     byHour[hour] += keepers.grams();
                 }
+                for (; known < sure.fish().size() && sure.fish().get(known).hour() <= hours[i]; known++) {
+                    keepers.take(sure.fish().get(known).grams(), number(sure.fish().get(known).species()));
+                }
                 fish(keepers, cells[i], strikes[i], scenario, a);
+            }
+            for (; known < sure.fish().size(); known++) {
+                keepers.take(sure.fish().get(known).grams(), number(sure.fish().get(known).species()));
             }
             for (; hour < byHour.length; hour++) {
                 byHour[hour] += keepers.grams();
             }
             record(keepers);
         }
+    }
+
+    private int number(Species species) {
+        return brief.species().stream().map(SpeciesRule::species).toList().indexOf(species);
     }
 
     private void fish(Keepers keepers, CellScenarios cell, double expected, int scenario, Assumptions.Size a) {

@@ -62,7 +62,7 @@ public final class TwoDays {
                 of[j] += share * cell.strikesPerHour(j, s.bin()) * s.hours();
             }
         }
-        return later.after(missing);
+        return later.after(missing, FishVisits.of(model).of(shifted));
     }
 
     /**

@@ -32,7 +32,7 @@ public record WhatIf(double moreWindMps, double boats, Pattern weakened, Double 
         List<Spot> spots = boats == 1 ? event.spots() : event.spots().stream().map(s -> s.withCrowdRisk(1 - Math.pow(1 - s.crowdRisk(), boats))).toList();
         Brief brief = targetGrams == null ? event.brief() : event.brief().aimingAt(targetGrams);
         return new EventData(brief, event.boat(), event.runs(), event.lake(), spots, event.marks(), event.presentations(), event.stops(), forecast,
-                event.plans(), event.competition());
+                event.plans(), event.competition(), event.notebook());
     }
 
     /** What practice says of a day, all this supposed. */

@@ -20,6 +20,8 @@ import lochan.core.evidence.Slice;
  * m_ap = (3·m_p + Σ_ap g b) / (3 + Σ_ap g e)
  * λ_sp ~ Gamma(κ + b_c, κ/m_ap + e_c)
  * </pre>
+ * Where the angler wants it, earlier seasons that brought ρ times what their lakes did count h line-hours of ρ·m₀ in m_p, and the rules of advice
+ * multiply m_ap of a pair never tried.
  */
 public final class StrikeRates {
 
@@ -30,9 +32,11 @@ public final class StrikeRates {
     private final Map<Pattern, Double> patternMeans = new HashMap<>();
     private final double lakeMean;
     private final Assumptions.StrikeRate assumptions;
+    private final RateLeanings leanings;
 
-    private StrikeRates(Map<Cell, Evidence> cells, Function<Cell, Pattern> patternOf, Assumptions.StrikeRate a) {
+    private StrikeRates(Map<Cell, Evidence> cells, Function<Cell, Pattern> patternOf, Assumptions.StrikeRate a, RateLeanings leanings) {
         this.cells = cells;
+        this.leanings = leanings;
         this.assumptions = a;
         Evidence all = cells.values().stream().reduce(NONE, Evidence::plus);
         double rough = shrunk(a.lakeMean(), a.lakeHours(), all);
@@ -46,7 +50,7 @@ public final class StrikeRates {
             byPattern.merge(patternOf.apply(cell.getKey()), balanced, Evidence::plus);
         }
         this.lakeMean = shrunk(a.lakeMean(), a.lakeHours(), lake);
-        byPresentation.forEach((p, e) -> presentationMeans.put(p, shrunk(lakeMean, a.presentationHours(), e)));
+        byPresentation.forEach((p, e) -> presentationMeans.put(p, shrunk(lakeMean, a.presentationHours(), e.plus(seasons(p)))));
         byPattern.forEach((ap, e) -> patternMeans.put(ap, shrunk(presentationMean(ap.presentationId()), a.patternHours(), e)));
     }
 
@@ -55,13 +59,18 @@ public final class StrikeRates {
      * @param bin       the part of the competition day that rates are for
      */
     public static StrikeRates in(Bin bin, List<Slice> slices, Function<Cell, Pattern> patternOf, Assumptions assumptions) {
+        return in(bin, slices, patternOf, assumptions, RateLeanings.NONE);
+    }
+
+    /** The same, leaning on what else is known. */
+    public static StrikeRates in(Bin bin, List<Slice> slices, Function<Cell, Pattern> patternOf, Assumptions assumptions, RateLeanings leanings) {
         Map<Cell, Evidence> cells = new LinkedHashMap<>();
         for (Slice slice : slices) {
             double weight = Relevance.of(slice, bin, assumptions.relevance()).product();
             cells.merge(new Cell(slice.spotId(), slice.presentationId()),
                     new Evidence(weight * slice.effortLineHours(), weight * slice.strikes()), Evidence::plus);
         }
-        return new StrikeRates(cells, patternOf, assumptions.strikeRate());
+        return new StrikeRates(cells, patternOf, assumptions.strikeRate(), leanings);
     }
 
     /** m₀, strikes per line-hour. */
@@ -69,14 +78,22 @@ public final class StrikeRates {
         return lakeMean;
     }
 
-    /** m_p; of a presentation never fished the lake's. */
+    /** m_p; of a presentation never fished the lake's, as earlier seasons lean it. */
     public double presentationMean(String presentationId) {
-        return presentationMeans.getOrDefault(presentationId, lakeMean);
+        Double fished = presentationMeans.get(presentationId);
+        Evidence seasons = seasons(presentationId);
+        return fished != null ? fished : seasons == NONE ? lakeMean : shrunk(lakeMean, assumptions.presentationHours(), seasons);
     }
 
-    /** m_ap; of a pattern never fished its presentation's. */
+    private Evidence seasons(String presentationId) {
+        Double ratio = leanings.seasons().get(presentationId);
+        return ratio == null ? NONE : new Evidence(leanings.seasonHours(), leanings.seasonHours() * ratio * lakeMean);
+    }
+
+    /** m_ap; of a pattern never fished its presentation's, as the rules of advice lean it. */
     public double patternMean(Pattern pattern) {
-        return patternMeans.getOrDefault(pattern, presentationMean(pattern.presentationId()));
+        Double fished = patternMeans.get(pattern);
+        return fished == null ? presentationMean(pattern.presentationId()) * leanings.suitability().applyAsDouble(pattern) : fished;
     }
 
     /** What is known of a cell's rate; a spot never fished has its pattern's prior. */

@@ -3,30 +3,41 @@ package lochan.core.scenario;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
+import lochan.core.advice.Advice;
 import lochan.core.evidence.Bin;
 import lochan.core.evidence.Slice;
 import lochan.core.eventdata.EventData;
+import lochan.core.evidence.Situations;
+import lochan.core.notebook.Notebook;
 import lochan.core.practice.Presentation;
+import lochan.core.quantity.Units;
 import lochan.core.rate.Cell;
 import lochan.core.rate.LandingChance;
 import lochan.core.rate.Pattern;
+import lochan.core.rate.RateLeanings;
 import lochan.core.rate.StrikeRates;
 import lochan.core.size.SizeModel;
 import lochan.core.size.SpeciesMix;
+import lochan.core.tackle.Lure;
 import lochan.core.water.Fetch;
 import lochan.core.water.Spot;
 
 /** What practice says of one competition day: rates by bin, landing chances, sizes and species ({@code model.md} §§1–4). */
 public final class DayModel {
+
+    /** More known fish than these are not planned with: the ones that promise least are left out. */
+    private static final int MOST_KNOWN_FISH = 8;
 
     private final EventData event;
     private final int day;
@@ -41,6 +52,9 @@ public final class DayModel {
     private final Map<String, LandingChance> landing = new HashMap<>();
     private final SpeciesMix mix;
     private final SizeModel sizes;
+    private final List<KnownFishChance> knownFish;
+    private final Situations situations;
+    private final Map<Integer, Map<Pattern, Double>> suitabilities = new ConcurrentHashMap<>();
 
     /** @throws IllegalArgumentException when the event has no such day */
     public DayModel(EventData event, int day, Assumptions assumptions) {
@@ -58,10 +72,13 @@ public final class DayModel {
         this.assumptions = assumptions;
         this.bins = List.copyOf(Bin.ofDay(event, day, assumptions));
         this.slices = Slice.of(event, assumptions);
+        this.situations = new Situations(event, assumptions);
         event.spots().forEach(s -> spots.put(s.id(), s));
-        event.presentations().forEach(p -> landing.put(p.id(), LandingChance.of(p, event.stops(), assumptions.landing())));
+        event.presentations().forEach(p -> landing.put(p.id(), LandingChance.of(p, event.stops(), event.notebook().changes(), assumptions.landing(), assumptions.notebook().rerigged())));
         this.mix = new SpeciesMix(event, assumptions.size());
         this.sizes = SizeModel.fit(event, mix, assumptions);
+        this.knownFish = event.notebook().fishThere().stream().filter(f -> spots.containsKey(f.spotId()) && !event.offLimits(spots.get(f.spotId())))
+                .map(f -> KnownFishChance.of(f, event, sizes, assumptions)).filter(f -> f.chance() > 0).sorted(Comparator.comparingDouble(f -> -f.chance() * f.grams())).limit(MOST_KNOWN_FISH).toList();
     }
 
     public EventData event() {
@@ -106,7 +123,40 @@ public final class DayModel {
 
     /** Strike rates in a bin, reckoned when first asked for. */
     public StrikeRates rates(int bin) {
-        return rates.computeIfAbsent(bin, b -> StrikeRates.in(bins.get(b), slices, this::pattern, assumptions));
+        return rates.computeIfAbsent(bin, b -> StrikeRates.in(bins.get(b), slices, this::pattern, assumptions, leanings(b)));
+    }
+
+    private RateLeanings leanings(int bin) {
+        Notebook.Leanings wanted = event.notebook().leanings();
+        Map<String, Double> seasons = new HashMap<>();
+        if (wanted.byHistory()) {
+            event.notebook().carried().forEach(c -> seasons.put(c.presentationId(), c.ratio()));
+        }
+        return new RateLeanings(seasons, assumptions.notebook().historyHours(), p -> suitability(p, bin));
+    }
+
+    /**
+     * By what the rules of advice multiply the prior of a pattern never tried, in a bin: the mean over the spots of its class; 1 unless the angler
+     * wants it.
+     */
+    public double suitability(Pattern pattern, int bin) {
+        Optional<Lure> lure = leaningOn(pattern.presentationId());
+        return lure.isEmpty() ? 1 : suitabilities.computeIfAbsent(bin, b -> new ConcurrentHashMap<>()).computeIfAbsent(pattern, p -> {
+            Bin of = bins.get(bin);
+            return event.spots().stream().filter(s -> s.placeClass().equals(p.placeClass()))
+                    .mapToDouble(s -> Advice.of(lure.get(), situations.at(s, of.start()), Units.USUAL, event.notebook().leanings().weights(), assumptions.advice())
+                            .suitability(assumptions.advice())).average().orElse(1);
+        });
+    }
+
+    private Optional<Lure> leaningOn(String presentationId) {
+        Notebook.Leanings wanted = event.notebook().leanings();
+        return wanted.byAdvice() ? wanted.lures().stream().filter(l -> l.id().equals(presentationId)).findFirst() : Optional.empty();
+    }
+
+    /** Known fish that a plan may visit, the one that promises most first. */
+    public List<KnownFishChance> knownFish() {
+        return knownFish;
     }
 
     /** By what a pattern's strike rate is multiplied; 1 unless something else is supposed. */
@@ -141,18 +191,32 @@ public final class DayModel {
         return !event.offLimits(spots.get(cell.spotId()));
     }
 
-    /** Every marked spot × every presentation with evidence on its pattern, in the order of the event. */
+    /**
+     * Every marked spot × every presentation with evidence on its pattern, in the order of the event; besides, what was tried for a known fish, and
+     * pairs never tried that the rules of advice lean on, where the angler wants them to.
+     */
     public List<Cell> cells() {
         Set<Pattern> fished = new LinkedHashSet<>();
         slices.forEach(s -> fished.add(pattern(new Cell(s.spotId(), s.presentationId()))));
         List<Cell> cells = new ArrayList<>();
         for (Spot spot : event.spots()) {
             for (Presentation presentation : event.presentations()) {
-                if (fished.contains(new Pattern(spot.placeClass(), presentation.id()))) {
+                if (fished.contains(new Pattern(spot.placeClass(), presentation.id())) || isForKnownFish(spot, presentation.id())
+                        || isSuggested(spot, presentation.id())) {
                     cells.add(new Cell(spot.id(), presentation.id()));
                 }
             }
         }
         return cells;
+    }
+
+    private boolean isForKnownFish(Spot spot, String presentationId) {
+        return knownFish.stream().map(KnownFishChance::fish).filter(f -> f.spotId().equals(spot.id()))
+                .anyMatch(f -> f.tries().isEmpty() ? presentationId.equals(event.presentations().getFirst().id())
+                        : presentationId.equals(f.tries().getLast().presentationId()));
+    }
+
+    private boolean isSuggested(Spot spot, String presentationId) {
+        return leaningOn(presentationId).filter(l -> suitability(new Pattern(spot.placeClass(), presentationId), 0) > 1).isPresent();
     }
 }

@@ -1,11 +1,13 @@
 package lochan.core.scenario;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.event.Species;
+import lochan.core.notebook.KnownFish;
 import lochan.core.rate.Cell;
 import lochan.core.rate.Pattern;
 import lochan.core.size.SizeModel;
@@ -37,6 +39,8 @@ public final class ScenarioSet {
     private final int[] which;
     private final Map<String, double[]> fishedBefore;
     private final Map<String, double[]> landing = new HashMap<>();
+    /** By known fish, then scenario: visits until it is caught; {@link Integer#MAX_VALUE}: never that day. */
+    private final int[][] visitsNeeded;
 
     /**
      * @param count number of scenarios, 1 or more
@@ -55,9 +59,10 @@ public final class ScenarioSet {
         this.all = null;
         this.which = null;
         this.fishedBefore = Map.of();
+        this.visitsNeeded = drawVisits();
     }
 
-    private ScenarioSet(ScenarioSet all, int[] which, Map<String, double[]> fishedBefore) {
+    private ScenarioSet(ScenarioSet all, int[] which, Map<String, double[]> fishedBefore, int[][] visitsNeeded) {
         this.model = all.model;
         this.count = which == null ? all.count : which.length;
         this.seed = all.seed;
@@ -67,6 +72,7 @@ public final class ScenarioSet {
         this.all = all;
         this.which = which;
         this.fishedBefore = Map.copyOf(fishedBefore);
+        this.visitsNeeded = visitsNeeded;
     }
 
     /**
@@ -77,16 +83,49 @@ public final class ScenarioSet {
     public ScenarioSet only(int[] numbers) {
         Map<String, double[]> parts = new HashMap<>();
         fishedBefore.forEach((spot, i) -> parts.put(spot, IntStream.of(numbers).mapToDouble(j -> i[j]).toArray()));
-        return new ScenarioSet(this, numbers.clone(), parts);
+        int[][] visits = Arrays.stream(visitsNeeded).map(v -> IntStream.of(numbers).map(j -> v[j]).toArray()).toArray(int[][]::new);
+        return new ScenarioSet(this, numbers.clone(), parts, visits);
     }
 
     /**
      * The same scenarios after some spots were fished, as on the day before.
      *
      * @param undiminished I of {@code model.md} §6 that is missing at a spot, by scenario; a spot without is untouched
+     * @param visited      by known fish, visits it had; what they caught is gone
      */
-    public ScenarioSet after(Map<String, double[]> undiminished) {
-        return new ScenarioSet(this, null, undiminished);
+    public ScenarioSet after(Map<String, double[]> undiminished, int[] visited) {
+        int[][] visits = new int[visitsNeeded.length][];
+        for (int i = 0; i < visits.length; i++) {
+            int had = visited[i];
+            visits[i] = Arrays.stream(visitsNeeded[i]).map(n -> n <= had ? Integer.MAX_VALUE : n == Integer.MAX_VALUE ? n : n - had).toArray();
+        }
+        return new ScenarioSet(this, null, undiminished, visits);
+    }
+
+    /** Visits after which a known fish is caught in a scenario, 1 or more; {@link Integer#MAX_VALUE} when it is not. */
+    public int visitsNeeded(int knownFish, int scenario) {
+        return visitsNeeded[knownFish][scenario];
+    }
+
+    /**
+     * Each visit catches a fish with its chance c, so the visits it takes are geometric: ⌈ln(1 − u)/ln(1 − c)⌉ for u uniform. Where another boat
+     * got there first it is spooked for the day.
+     */
+    private int[][] drawVisits() {
+        List<KnownFishChance> fish = model.knownFish();
+        int[][] visits = new int[fish.size()][count];
+        for (int i = 0; i < visits.length; i++) {
+            KnownFish known = fish.get(i).fish();
+            double[] own = draws.normals("fish/" + known.id());
+            double[] first = draws.normals("first/" + known.spotId());
+            double crowdRisk = model.spot(known.spotId()).crowdRisk();
+            for (int j = 0; j < count; j++) {
+                boolean occupied = STANDARD.cumulativeProbability(first[j]) < crowdRisk;
+                double needed = Math.ceil(Math.log(STANDARD.survivalProbability(own[j])) / Math.log1p(-fish.get(i).chance()));
+                visits[i][j] = occupied ? Integer.MAX_VALUE : (int) Math.max(1, needed);
+            }
+        }
+        return visits;
     }
 
     /** Whether anything was fished before the day. */

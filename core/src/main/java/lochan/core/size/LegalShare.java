@@ -11,17 +11,17 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  * @param lnMinGrams ln w*; −∞: every fish is legal
  * @param spread     ν
  */
-record LegalShare(double lnMinGrams, double spread) {
+public record LegalShare(double lnMinGrams, double spread) {
 
     private static final NormalDistribution STANDARD = NormalDistribution.of(0, 1);
 
-    static LegalShare of(SpeciesRule rule, Assumptions.Size a) {
+    public static LegalShare of(SpeciesRule rule, Assumptions.Size a) {
         double lnMin = rule.minLengthMm() == null ? Double.NEGATIVE_INFINITY : StandardWeight.lnGrams(rule.species(), rule.minLengthMm(), a);
         return new LegalShare(lnMin, a.legalLengthSd() * rule.species().slope());
     }
 
     /** Chance that a fish of a weight is long enough. */
-    double given(double lnGrams) {
+    public double given(double lnGrams) {
         return STANDARD.cumulativeProbability((lnGrams - lnMinGrams) / spread);
     }
 

@@ -1,0 +1,102 @@
+package lochan.core.learning;
+
+import java.util.List;
+import lochan.core.Assumptions;
+import lochan.core.eventdata.EventData;
+import lochan.core.evidence.Slice;
+import lochan.core.notebook.Trial;
+import lochan.core.practice.Outcome;
+import lochan.core.practice.Presentation;
+import lochan.core.rate.GammaRate;
+import lochan.core.rate.LandingChance;
+
+/**
+ * Two ways compared on strikes an hour and on landing.
+ *
+ * @param first          what was seen of the first
+ * @param second         of the second
+ * @param firstStrikesMore chance that the first really brings more strikes an hour
+ * @param firstLandsMore chance that more of its strikes are landed
+ * @param hoursToKnow    further hours a side after which one would be called better, if both go on as they are believed to; 0: it can be called
+ *                       now, NaN: not within a season's days, they are too much alike
+ */
+public record Contest(Side first, Side second, double firstStrikesMore, double firstLandsMore, double hoursToKnow) {
+
+    /**
+     * What was seen of a way.
+     *
+     * @param hours   line-hours
+     * @param strikes had
+     * @param tried   strikes that were to be landed, shaken-off fish left out
+     * @param landed  of them
+     */
+    public record Side(double hours, int strikes, int tried, int landed) {
+
+        /** Gamma(0.7 + strikes, 0.7/m + hours), m the lake's prior mean: one spot's prior of the model, the same for both. */
+        public GammaRate rate(Assumptions a) {
+            return new GammaRate(a.notebook().trialShape() + strikes, a.notebook().trialShape() / a.strikeRate().lakeMean() + hours);
+        }
+
+        /** Beta(8·q₀ + landed, 8·(1 − q₀) + not landed), q₀ of one solid hook for both. */
+        public LandingChance landing(Assumptions a) {
+            double prior = a.landing().single();
+            return new LandingChance(a.landing().priorStrikes() * prior + landed, a.landing().priorStrikes() * (1 - prior) + tried - landed);
+        }
+
+        /** Strikes an hour as seen; NaN before the first hour's part. */
+        public double perHour() {
+            return hours > 0 ? strikes / hours : Double.NaN;
+        }
+    }
+
+    /** Of a trial's rounds. */
+    public static Contest of(Trial trial, Assumptions a) {
+        return of(side(trial.rounds().stream().filter(Trial.Round::ofFirst).toList()), side(trial.rounds().stream().filter(r -> !r.ofFirst()).toList()), a);
+    }
+
+    private static Side side(List<Trial.Round> rounds) {
+        int strikes = rounds.stream().mapToInt(Trial.Round::strikes).sum();
+        return new Side(rounds.stream().mapToDouble(Trial.Round::minutes).sum() / 60, strikes, strikes, rounds.stream().mapToInt(Trial.Round::landed).sum());
+    }
+
+    /** Of two presentations over all practice of an event; how spots and hours differ between them is not looked at. */
+    public static Contest of(EventData event, Presentation first, Presentation second, Assumptions a) {
+        List<Slice> slices = Slice.of(event, a);
+        return of(side(event, slices, first), side(event, slices, second), a);
+    }
+
+    private static Side side(EventData event, List<Slice> slices, Presentation p) {
+        List<Slice> own = slices.stream().filter(s -> s.presentationId().equals(p.id())).toList();
+        List<Outcome> outcomes = event.stops().stream().flatMap(s -> s.bites().stream().filter(b -> p.id().equals(s.presentationOf(b)))).map(b -> b.outcome()).toList();
+        return new Side(own.stream().mapToDouble(Slice::effortLineHours).sum(), outcomes.size(), (int) outcomes.stream().filter(Outcome::triesLanding).count(),
+                (int) outcomes.stream().filter(o -> o == Outcome.LANDED).count());
+    }
+
+    public static Contest of(Side first, Side second, Assumptions a) {
+        return new Contest(first, second, BetterChance.ofRates(first.rate(a), second.rate(a)), BetterChance.ofChances(first.landing(a), second.landing(a)),
+                hoursToKnow(first, second, a));
+    }
+
+    /** The least hours a side, in halves, after which the chance is past what counts as sure when each side goes on at its believed rate. */
+    private static double hoursToKnow(Side first, Side second, Assumptions a) {
+        double one = first.rate(a).mean();
+        double other = second.rate(a).mean();
+        for (int halves = 0; halves <= 2 * a.notebook().trialHours(); halves++) {
+            double more = halves / 2.0;
+            double chance = BetterChance.ofRates(after(first.rate(a), one, more), after(second.rate(a), other, more));
+            if (Math.max(chance, 1 - chance) >= a.notebook().sure()) {
+                return more;
+            }
+        }
+        return Double.NaN;
+    }
+
+    private static GammaRate after(GammaRate now, double mean, double hours) {
+        return new GammaRate(now.shape() + mean * hours, now.rate() + hours);
+    }
+
+    /** Whether one of them can be called better on strikes. */
+    public boolean isKnown() {
+        return hoursToKnow == 0;
+    }
+}

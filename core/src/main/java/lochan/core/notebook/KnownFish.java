@@ -1,0 +1,116 @@
+package lochan.core.notebook;
+
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import lochan.core.Assumptions;
+import lochan.core.Coded;
+import lochan.core.event.Species;
+
+/**
+ * A single fish that was seen and may be caught: on a bed, under a dock.
+ *
+ * @param id          unique in its event
+ * @param spotId      at which spot
+ * @param where       where there, in the angler's words
+ * @param kind        what holds it there
+ * @param species     null: unknown
+ * @param guessGrams  its guessed weight, g, more than 0
+ * @param from        time of day from which light and sun are right; null: any time
+ * @param to          until when; null: any time
+ * @param mostWindMps wind above which it cannot be seen or fished, m/s; null: any
+ * @param nextVisit   when to come back; null: not settled
+ * @param gone        whether it was caught, or is no longer there
+ * @param note        null: none
+ * @param tries       in the order made
+ * @param entered     quantities as they were typed, by field name
+ */
+public record KnownFish(String id, String spotId, String where, Kind kind, Species species, double guessGrams, LocalTime from, LocalTime to,
+                        Double mostWindMps, Instant nextVisit, boolean gone, String note, List<Try> tries, Map<String, String> entered) {
+
+    public static final int LONGEST_WORDS = 120;
+
+    public KnownFish {
+        if (!(guessGrams > 0)) {
+            throw new IllegalArgumentException("guessGrams is " + guessGrams + ", expected more than 0");
+        }
+        if (from != null && to != null && !from.isBefore(to)) {
+            throw new IllegalArgumentException("its window runs from " + from + " to " + to + ", expected the earlier first");
+        }
+        tries = List.copyOf(tries);
+        entered = Map.copyOf(entered);
+    }
+
+    /** What holds a fish where it is. */
+    public enum Kind implements Coded {
+        BED, DOCK, COVER, ROAMING;
+
+        @Override
+        public String code() {
+            return Coded.spelt(this);
+        }
+    }
+
+    /** What a fish did when it was tried. */
+    public enum Reaction implements Coded {
+        IGNORED, SPOOKED, LOOKED, STRUCK, CAUGHT;
+
+        @Override
+        public String code() {
+            return Coded.spelt(this);
+        }
+    }
+
+    /**
+     * A try for it.
+     *
+     * @param presentationId on what; null: not noted
+     */
+    public record Try(Instant at, Reaction reaction, String presentationId) { }
+
+    /**
+     * Chance that it is caught in a visit: the prior and each try so far, (2·0.35 + Σ r)/(2 + n), with r 1 for a strike or a catch, 0.3 for a look, else 0.
+     */
+    public double chancePerVisit(Assumptions.Notes a) {
+        double taken = tries.stream().mapToDouble(t -> switch (t.reaction()) {
+            case STRUCK, CAUGHT -> 1;
+            case LOOKED -> a.fishLook();
+            case IGNORED, SPOOKED -> 0;
+        }).sum();
+        return (a.fishVisits() * a.fishChance() + taken) / (a.fishVisits() + tries.size());
+    }
+
+    /** Whether sun and light are right at some time of [arrive, leave) that is long enough for a visit. */
+    public boolean isOpen(Instant arrive, Instant leave, int leastMinutes, ZoneId zone) {
+        Instant opens = from == null ? arrive : later(arrive, from.atDate(arrive.atZone(zone).toLocalDate()).atZone(zone).toInstant());
+        Instant closes = to == null ? leave : earlier(leave, to.atDate(arrive.atZone(zone).toLocalDate()).atZone(zone).toInstant());
+        return !opens.plusSeconds(60L * leastMinutes).isAfter(closes);
+    }
+
+    private static Instant later(Instant a, Instant b) {
+        return a.isAfter(b) ? a : b;
+    }
+
+    private static Instant earlier(Instant a, Instant b) {
+        return a.isBefore(b) ? a : b;
+    }
+
+    /** Whether it is time to come back. */
+    public boolean isDue(Instant now) {
+        return !gone && nextVisit != null && !nextVisit.isAfter(now);
+    }
+
+    /** The same after another try; a fish caught in practice was let go and stays. */
+    public KnownFish tried(Try another, Instant next) {
+        List<Try> all = new java.util.ArrayList<>(tries);
+        all.add(another);
+        return new KnownFish(id, spotId, where, kind, species, guessGrams, from, to, mostWindMps, next, gone, note, all, entered);
+    }
+
+    /** The same, gone or back. */
+    public KnownFish gone(boolean isGone) {
+        return new KnownFish(id, spotId, where, kind, species, guessGrams, from, to, mostWindMps, nextVisit, isGone, note, tries, entered);
+    }
+}

@@ -1,0 +1,73 @@
+package lochan.core.notebook;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import lochan.core.advice.Rule;
+import lochan.core.tackle.Lure;
+
+/**
+ * What an angler notes and wants beside the practice log.
+ *
+ * @param fish     single fish that were seen
+ * @param trials   ways tried against each other
+ * @param changes  of hooks, leaders and rods
+ * @param carried  what earlier seasons say
+ * @param leanings what besides the event's own practice may lean its rates
+ */
+public record Notebook(List<KnownFish> fish, List<Trial> trials, List<SetupChange> changes, List<CarriedRate> carried, Leanings leanings) {
+
+    public static final Notebook EMPTY = new Notebook(List.of(), List.of(), List.of(), List.of(), Leanings.NONE);
+
+    public Notebook {
+        fish = List.copyOf(fish);
+        trials = List.copyOf(trials);
+        changes = List.copyOf(changes);
+        carried = List.copyOf(carried);
+    }
+
+    /**
+     * What may lean rates; nothing unless the angler wants it.
+     *
+     * @param byAdvice  whether the rules of advice move the prior of pairs never tried
+     * @param byHistory whether earlier seasons count
+     * @param lures     sheets the rules go by; empty: the rules say nothing
+     * @param weights   of the rules that the angler gave other weights
+     */
+    public record Leanings(boolean byAdvice, boolean byHistory, List<Lure> lures, Map<Rule, Double> weights) {
+
+        public static final Leanings NONE = new Leanings(false, false, List.of(), Map.of());
+
+        public Leanings {
+            lures = List.copyOf(lures);
+            weights = Map.copyOf(weights);
+        }
+
+        /** The same with the sheets and weights the rules go by. */
+        public Leanings by(List<Lure> sheets, Map<Rule, Double> ruleWeights) {
+            return new Leanings(byAdvice, byHistory, sheets, ruleWeights);
+        }
+    }
+
+    public Notebook leaning(Leanings other) {
+        return new Notebook(fish, trials, changes, carried, other);
+    }
+
+    /** Without fish at spots no longer marked. */
+    public Notebook at(java.util.Set<String> spotIds) {
+        return new Notebook(fish.stream().filter(f -> spotIds.contains(f.spotId())).toList(), trials, changes, carried, leanings);
+    }
+
+    /** Fish that may still be caught. */
+    public List<KnownFish> fishThere() {
+        return fish.stream().filter(f -> !f.gone()).toList();
+    }
+
+    /** The same with a fish added, or in the place of the one of its id. */
+    public Notebook with(KnownFish another) {
+        List<KnownFish> all = new ArrayList<>(fish);
+        all.removeIf(f -> f.id().equals(another.id()));
+        all.add(another);
+        return new Notebook(all, trials, changes, carried, leanings);
+    }
+}

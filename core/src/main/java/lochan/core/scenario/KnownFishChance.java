@@ -1,0 +1,26 @@
+package lochan.core.scenario;
+
+import lochan.core.Assumptions;
+import lochan.core.event.Brief;
+import lochan.core.event.SpeciesRule;
+import lochan.core.eventdata.EventData;
+import lochan.core.notebook.KnownFish;
+import lochan.core.size.LegalShare;
+import lochan.core.size.SizeModel;
+
+/**
+ * A known fish as a plan sees it.
+ *
+ * @param grams  its weight, the guess less the angler's own bias, g
+ * @param chance that a visit lands it and it is legal, 0 to 1
+ */
+public record KnownFishChance(KnownFish fish, double grams, double chance) {
+
+    static KnownFishChance of(KnownFish fish, EventData event, SizeModel sizes, Assumptions a) {
+        double lnGrams = Math.log(fish.guessGrams()) - sizes.guessBias().mean();
+        Brief brief = event.brief();
+        SpeciesRule rule = fish.species() == null ? brief.species().getFirst() : brief.rule(fish.species()).orElse(null);
+        double legal = rule == null ? 0 : LegalShare.of(rule, a.size()).given(lnGrams);
+        return new KnownFishChance(fish, Math.exp(lnGrams), legal * fish.chancePerVisit(a.notebook()));
+    }
+}
