@@ -83,6 +83,8 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
         private double below;
         private double deepest;
         private double contactTo = Double.NaN;
+        /** Line let out under the boat: it falls no deeper. */
+        private double lineDown = Double.MAX_VALUE;
 
         Follower(LureMotion lure, Cast cast, WaterSlice water, Assumptions assumptions) {
             this.lure = lure;
@@ -98,6 +100,7 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
             points.add(new Point(x, 0, 0));
             double count = fall();
             double begun = seconds;
+            lineDown = vertical ? depth : Double.MAX_VALUE;
             Rhythm rhythm = Rhythm.of(cast.retrieve());
             while (!isBack(begun) && seconds < LONGEST_SECONDS) {
                 work(rhythm.pulls(seconds - begun));
@@ -143,7 +146,7 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
                 case Motion.Dives d -> dive(d, pulled);
                 case Motion.Sinks s -> sink(s, pulled);
             }
-            depth = Math.clamp(depth, 0, bottom());
+            depth = Math.clamp(depth, 0, Math.min(bottom(), lineDown));
             if (!vertical) {
                 depth = Math.min(depth, x * lure.steepest());
             }

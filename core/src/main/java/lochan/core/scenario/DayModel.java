@@ -38,6 +38,8 @@ public final class DayModel {
 
     /** More known fish than these are not planned with: the ones that promise least are left out. */
     private static final int MOST_KNOWN_FISH = 8;
+    /** A fish with less is not planned for: it is short, or never bites. */
+    private static final double LEAST_CHANCE = 0.01;
 
     private final EventData event;
     private final int day;
@@ -78,7 +80,7 @@ public final class DayModel {
         this.mix = new SpeciesMix(event, assumptions.size());
         this.sizes = SizeModel.fit(event, mix, assumptions);
         this.knownFish = event.notebook().fishThere().stream().filter(f -> spots.containsKey(f.spotId()) && !event.offLimits(spots.get(f.spotId())))
-                .map(f -> KnownFishChance.of(f, event, sizes, assumptions)).filter(f -> f.chance() > 0).sorted(Comparator.comparingDouble(f -> -f.chance() * f.grams())).limit(MOST_KNOWN_FISH).toList();
+                .map(f -> KnownFishChance.of(f, event, sizes, assumptions)).filter(f -> f.chance() > LEAST_CHANCE).sorted(Comparator.comparingDouble(f -> -f.chance() * f.grams())).limit(MOST_KNOWN_FISH).toList();
     }
 
     public EventData event() {
