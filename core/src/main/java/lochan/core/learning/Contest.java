@@ -1,10 +1,13 @@
 package lochan.core.learning;
 
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.evidence.Slice;
 import lochan.core.notebook.Trial;
+import lochan.core.practice.Bite;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.Presentation;
 import lochan.core.rate.GammaRate;
@@ -61,14 +64,15 @@ public record Contest(Side first, Side second, double firstStrikesMore, double f
 
     /** Of two presentations over all practice of an event; how spots and hours differ between them is not looked at. */
     public static Contest of(EventData event, Presentation first, Presentation second, Assumptions a) {
-        List<Slice> slices = Slice.of(event, a);
-        return of(side(event, slices, first), side(event, slices, second), a);
+        return of(side(event, List.of(first), a), side(event, List.of(second), a), a);
     }
 
-    private static Side side(EventData event, List<Slice> slices, Presentation p) {
-        List<Slice> own = slices.stream().filter(s -> s.presentationId().equals(p.id())).toList();
-        List<Outcome> outcomes = event.stops().stream().flatMap(s -> s.bites().stream().filter(b -> p.id().equals(s.presentationOf(b)))).map(b -> b.outcome()).toList();
-        return new Side(own.stream().mapToDouble(Slice::effortLineHours).sum(), outcomes.size(), (int) outcomes.stream().filter(Outcome::triesLanding).count(),
+    /** All practice with some presentations. */
+    static Side side(EventData event, List<Presentation> of, Assumptions a) {
+        Set<String> ids = of.stream().map(Presentation::id).collect(Collectors.toSet());
+        double hours = Slice.of(event, a).stream().filter(s -> ids.contains(s.presentationId())).mapToDouble(Slice::effortLineHours).sum();
+        List<Outcome> outcomes = event.stops().stream().flatMap(s -> s.bites().stream().filter(b -> ids.contains(s.presentationOf(b)))).map(Bite::outcome).toList();
+        return new Side(hours, outcomes.size(), (int) outcomes.stream().filter(Outcome::triesLanding).count(),
                 (int) outcomes.stream().filter(o -> o == Outcome.LANDED).count());
     }
 

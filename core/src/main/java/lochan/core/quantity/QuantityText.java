@@ -7,6 +7,7 @@ import static lochan.core.quantity.Units.OUNCES_PER_POUND;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lochan.core.practice.FishSize;
@@ -23,6 +24,7 @@ public final class QuantityText {
     private static final Pattern ABOUT = Pattern.compile("^(?:about|around|approx\\.?|roughly|maybe|ca\\.?|~) ?");
     private static final Pattern RANGE = Pattern.compile("(.+?) ?(?: to |–|\\.\\.) ?(.+)");
     private static final Pattern LENGTH = Pattern.compile(".*\\d ?(?:in|inch|inches|\"|cm|mm)");
+    private static final Pattern FEET_INCHES = Pattern.compile("(\\d+) ?(?:-|ft|feet|') ?(\\d+) ?(?:in|inches|\")?");
     private static final List<String> NUMBER_WORDS = List.of("zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine",
             "ten", "eleven", "twelve");
 
@@ -63,6 +65,47 @@ public final class QuantityText {
         }
         throw new BadQuantityException("“" + text.strip() + "” is no weight: type it as "
                 + (units.weight() == Units.Weight.KG ? "1.47, 1470 g or 3lb4oz." : "3-4 (3 lb 4 oz), 3.25 or 1.47 kg."));
+    }
+
+    /** Grams of a lure or sinker: "3/8", "1 1/2 oz", "0.5", "10 g"; a bare number is in ounces, or in grams for those who weigh in kilograms. */
+    public static double lureGrams(String text, Units units) throws BadQuantityException {
+        String t = normal(text);
+        Matcher fraction = FRACTION.matcher(t);
+        if (fraction.matches() && Integer.parseInt(fraction.group(3)) > 0 && List.of("", "oz").contains(fraction.group(4))) {
+            double whole = fraction.group(1) == null ? 0 : Double.parseDouble(fraction.group(1));
+            return (whole + Double.parseDouble(fraction.group(2)) / Double.parseDouble(fraction.group(3))) * GRAMS_PER_OUNCE;
+        }
+        boolean metric = units.weight() == Units.Weight.KG;
+        return measured(text, metric ? "g" : "oz", Map.of("oz", GRAMS_PER_OUNCE, "ounce", GRAMS_PER_OUNCE, "ounces", GRAMS_PER_OUNCE, "g", 1.0, "grams", 1.0),
+                metric ? "a lure's weight: type it as 10 or 3/8 oz." : "a lure's weight: type it as 3/8, 0.5 or 10 g.");
+    }
+
+    /** Kilograms that a line carries: "12", "12 lb", "5.4 kg". */
+    public static double lineKg(String text, Units units) throws BadQuantityException {
+        boolean metric = units.weight() == Units.Weight.KG;
+        return measured(text, metric ? "kg" : "lb", Map.of("lb", GRAMS_PER_POUND / 1000, "lbs", GRAMS_PER_POUND / 1000, "#", GRAMS_PER_POUND / 1000, "kg", 1.0),
+                metric ? "what a line carries: type it as 5.4 or 12 lb." : "what a line carries: type it as 12 or 5.4 kg.");
+    }
+
+    /** Metres of a rod: "7", "7-2", "7 ft 2 in", "2.18 m"; a bare number is in feet, or in metres for those who measure in centimetres. */
+    public static double rodMetres(String text, Units units) throws BadQuantityException {
+        Matcher feet = FEET_INCHES.matcher(normal(text));
+        if (feet.matches() && Integer.parseInt(feet.group(2)) < 12) {
+            return (12 * Integer.parseInt(feet.group(1)) + Integer.parseInt(feet.group(2))) * MM_PER_INCH / 1000;
+        }
+        boolean metric = units.length() != Units.Length.IN;
+        double foot = 12 * MM_PER_INCH / 1000;
+        return measured(text, metric ? "m" : "ft", Map.of("ft", foot, "feet", foot, "'", foot, "m", 1.0, "cm", 0.01),
+                metric ? "the length of a rod: type it as 2.18 or 7 ft 2 in." : "the length of a rod: type it as 7-2 (7 ft 2 in), 7 or 2.18 m.");
+    }
+
+    private static double measured(String text, String usual, Map<String, Double> units, String expected) throws BadQuantityException {
+        Matcher one = WITH_UNIT.matcher(normal(text));
+        Double unit = one.matches() && one.group(1).isEmpty() ? units.get(one.group(3).isEmpty() ? usual : one.group(3)) : null;
+        if (unit == null) {
+            throw new BadQuantityException("“" + text.strip() + "” is not " + expected);
+        }
+        return Double.parseDouble(one.group(2)) * unit;
     }
 
     /** Millimetres of a fish's length: "14", "14 1/2", "36 cm". */

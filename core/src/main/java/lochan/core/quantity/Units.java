@@ -166,6 +166,57 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
         return speed == Speed.MPH ? number(m2 / M2_PER_ACRE, m2 < 100 * M2_PER_ACRE ? 1 : 0) + " acres" : number(m2 / 10_000, m2 < 1e6 ? 1 : 0) + " ha";
     }
 
+    /** Of a lure or sinker with its unit: ounces as they are stamped on, to the thirty-second, or grams to a tenth. */
+    public String lureWeight(Double grams) {
+        if (grams == null) {
+            return "–";
+        }
+        return weight == Weight.KG ? plain(grams, 1) + " g" : ounces(grams) + " oz";
+    }
+
+    private static String ounces(double grams) {
+        long parts = Math.max(1, Math.round(OUNCE_PARTS * grams / GRAMS_PER_OUNCE));
+        long whole = parts / OUNCE_PARTS;
+        long rest = parts % OUNCE_PARTS;
+        long common = java.math.BigInteger.valueOf(rest).gcd(java.math.BigInteger.valueOf(OUNCE_PARTS)).longValue();
+        String fraction = rest == 0 ? "" : rest / common + "/" + OUNCE_PARTS / common;
+        return whole == 0 ? fraction : fraction.isEmpty() ? Long.toString(whole) : whole + " " + fraction;
+    }
+
+    /** Of a lure as typed. */
+    public String typedLureWeight(Double grams) {
+        return grams == null ? "" : weight == Weight.KG ? plain(grams, 1) : ounces(grams);
+    }
+
+    /** What a line carries with its unit, to half a pound or a tenth of a kilogram. */
+    public String lineStrength(Double kg) {
+        return kg == null ? "–" : typedLineStrength(kg) + (weight == Weight.KG ? " kg" : " lb");
+    }
+
+    /** The same as typed. */
+    public String typedLineStrength(Double kg) {
+        return kg == null ? "" : weight == Weight.KG ? plain(kg, 1) : plain(Math.round(2000 * kg / GRAMS_PER_POUND) / 2.0, 1);
+    }
+
+    /** The length of a rod with its unit. */
+    public String rodLength(double metres) {
+        if (length != Length.IN) {
+            return plain(metres, 2) + " m";
+        }
+        long inches = Math.round(1000 * metres / MM_PER_INCH);
+        return inches / 12 + " ft" + (inches % 12 == 0 ? "" : " " + inches % 12 + " in");
+    }
+
+    /** The same as typed. */
+    public String typedRodLength(double metres) {
+        return length == Length.IN ? rodLength(metres) : plain(metres, 2);
+    }
+
+    /** The speed of a lure with its unit, to a tenth. */
+    public String lureSpeed(double mps) {
+        return plain(mps / speed.mps(), 1) + " " + speed.code();
+    }
+
     /** A weight as a person would type it in these units: reading it back gives the weight shown. */
     public String typedWeight(Double grams) {
         if (grams == null) {
@@ -200,6 +251,9 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     public String typedSpeed(Double mps) {
         return mps == null ? "" : plain(mps / speed.mps(), 1);
     }
+
+    /** Weights of lures come in thirty-seconds of an ounce. */
+    private static final long OUNCE_PARTS = 32;
 
     private static String number(double value, int decimals) {
         return String.format(Locale.ROOT, "%." + decimals + "f", value == 0 ? 0.0 : value);

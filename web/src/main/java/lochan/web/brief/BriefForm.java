@@ -22,6 +22,7 @@ import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
+import lochan.core.water.PlaceClass;
 import lochan.core.quantity.Units;
 import lochan.web.form.Form;
 
@@ -59,7 +60,8 @@ final class BriefForm {
         form.put("penalties/lateGramsPerMinute", p.lateGramsPerMinute(), typed, QuantityText::grams, units.typedWeight(p.lateGramsPerMinute()));
         form.put("penalties/shortFishGrams", p.shortFishGrams(), typed, QuantityText::grams, units.typedWeight(p.shortFishGrams()));
         form.put("penalties/lateDisqualifyMinutes", p.lateDisqualifyMinutes() == null ? "" : plain(p.lateDisqualifyMinutes()));
-        form.put("gear/maxHooksPerRig", brief.gear().maxHooksPerRig()).put("gear/banned", String.join(", ", brief.gear().banned()));
+        form.put("gear/maxHooksPerRig", brief.gear().maxHooksPerRig()).put("gear/banned", String.join(", ", brief.gear().banned()))
+                .put("gear/maxRods", brief.gear().maxRods()).put("gear/liveBaitAllowed", brief.gear().liveBaitAllowed());
         for (int i = 0; i < brief.days().size(); i++) {
             CompetitionDay day = brief.days().get(i);
             form.put("days/" + i + "/date", day.date()).put("days/" + i + "/start", clock(day.start(), brief.timeZone()))
@@ -142,7 +144,8 @@ final class BriefForm {
                 form.quantity("penalties/lateGramsPerMinute", QuantityText::grams), form.number("penalties/lateDisqualifyMinutes"),
                 form.quantity("penalties/shortFishGrams", QuantityText::grams));
         Gear gear = new Gear(form.whole("gear/maxHooksPerRig"),
-                java.util.Arrays.stream(form.value("gear/banned").split(",")).map(String::strip).filter(s -> !s.isEmpty()).toList());
+                java.util.Arrays.stream(form.value("gear/banned").split(",")).map(PlaceClass::code).filter(s -> !s.isEmpty()).toList(),
+                form.whole("gear/maxRods"), form.truth("gear/liveBaitAllowed"));
         Map<String, String> entered = form.entered();
         List<SpeciesRule> species = species(form);
         List<CompetitionDay> days = zone == null ? List.of() : days(form, zone);

@@ -74,7 +74,7 @@ class BriefRepository {
         return new Brief(e.getName(), ZoneId.of(e.getTimeZone()), Coded.find(Format.class, e.getFormat()).orElseThrow(), e.getBagLimit(),
                 e.getAnglers(), e.getTargetGrams(), e.getScaleGrams(), species,
                 new Penalties(e.getDeadFishGrams(), e.getLateGramsPerMinute(), e.getLateDisqualifyMinutes(), e.getShortFishGrams()),
-                new Gear(e.getMaxHooksPerRig(), JsonText.list(e.getBannedGear())), practice, days,
+                new Gear(e.getMaxHooksPerRig(), JsonText.list(e.getBannedGear()), e.getMaxRods(), e.getLiveBaitAllowed()), practice, days,
                 new Position(e.getLaunchLat(), e.getLaunchLon()), new Position(e.getCheckInLat(), e.getCheckInLon()),
                 JsonText.map(e.getEntered()));
     }
@@ -141,6 +141,7 @@ class BriefRepository {
                 .setDeadFishGrams(brief.penalties().deadFishGrams()).setLateGramsPerMinute(brief.penalties().lateGramsPerMinute())
                 .setLateDisqualifyMinutes(brief.penalties().lateDisqualifyMinutes()).setShortFishGrams(brief.penalties().shortFishGrams())
                 .setMaxHooksPerRig(brief.gear().maxHooksPerRig()).setBannedGear(JsonText.of(brief.gear().banned()))
+                .setMaxRods(brief.gear().maxRods()).setLiveBaitAllowed(brief.gear().liveBaitAllowed())
                 .setLaunchLat(brief.launch().lat()).setLaunchLon(brief.launch().lon())
                 .setCheckInLat(brief.checkInAt().lat()).setCheckInLon(brief.checkInAt().lon()).setEntered(JsonText.of(brief.entered()));
     }

@@ -16,6 +16,8 @@ import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;
+import lochan.web.eventfile.TackleFile;
+import lochan.web.tackle.Tackles;
 import lochan.web.water.Waters;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -30,15 +32,18 @@ class DemoLoader implements SmartInitializingSingleton {
 
     static final List<String> FILES = List.of("demo/two-arms-open.event.json", "demo/april-shakedown.event.json");
 
+    private static final String TACKLE = "demo/tackle.json";
     private static final String DEPTHS = "demo/velmarrow.asc";
 
     private final Accounts accounts;
     private final Briefs briefs;
     private final EventBook events;
     private final Waters waters;
+    private final Tackles tackles;
     private final TransactionTemplate transaction;
 
-    DemoLoader(Accounts accounts, Briefs briefs, EventBook events, Waters waters, TransactionTemplate transaction) {
+    DemoLoader(Accounts accounts, Briefs briefs, EventBook events, Waters waters, Tackles tackles, TransactionTemplate transaction) {
+        this.tackles = tackles;
         this.waters = waters;
         this.accounts = accounts;
         this.briefs = briefs;
@@ -53,6 +58,7 @@ class DemoLoader implements SmartInitializingSingleton {
             Angler demo = accounts.findOrMake("demo", UUID.randomUUID().toString());
             if (briefs.all(demo.accountId()).isEmpty()) {
                 FILES.forEach(f -> load(demo, f));
+                loadTackle(demo);
                 loadDepths(briefs.all(demo.accountId()).getFirst());
             }
         });
@@ -63,6 +69,14 @@ class DemoLoader implements SmartInitializingSingleton {
             waters.putDepths(event, EsriGrid.read(lines.lines().iterator(), null));
         } catch (IOException | BadGridException e) {
             throw new IllegalStateException("the shipped file " + DEPTHS + " cannot be loaded: " + e.getMessage(), e);
+        }
+    }
+
+    private void loadTackle(Angler demo) {
+        try (InputStream in = new ClassPathResource(TACKLE).getInputStream()) {
+            tackles.add(demo.accountId(), TackleFile.read(in));
+        } catch (IOException | EventFileException e) {
+            throw new IllegalStateException("the shipped file " + TACKLE + " cannot be loaded: " + e.getMessage(), e);
         }
     }
 

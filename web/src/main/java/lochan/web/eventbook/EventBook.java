@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
+import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.core.water.Mark;
 import lochan.core.water.Spot;
@@ -12,9 +13,11 @@ import lochan.web.brief.EventKey;
 import lochan.web.competition.CompetitionLog;
 import lochan.web.eventfile.EventFile;
 import lochan.web.spot.Marks;
+import lochan.web.notebook.Notebooks;
 import lochan.web.plan.Plans;
 import lochan.web.practice.Practice;
 import lochan.web.spot.Spots;
+import lochan.web.tackle.Tackles;
 import lochan.web.water.Waters;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,8 +33,13 @@ public class EventBook {
     private final Plans plans;
     private final CompetitionLog competition;
     private final Waters water;
+    private final Notebooks notebooks;
+    private final Tackles tackles;
 
-    EventBook(Briefs briefs, Spots spots, Marks marks, Practice practice, Plans plans, CompetitionLog competition, Waters water) {
+    EventBook(Briefs briefs, Spots spots, Marks marks, Practice practice, Plans plans, CompetitionLog competition, Waters water,
+              Notebooks notebooks, Tackles tackles) {
+        this.notebooks = notebooks;
+        this.tackles = tackles;
         this.water = water;
         this.briefs = briefs;
         this.spots = spots;
@@ -50,7 +58,14 @@ public class EventBook {
                 p.stops().stream().filter(s -> codes.contains(s.spotId())).toList())).toList();
         List<Mark> noted = marks.all(key).stream().filter(m -> m.spotId() == null || codes.contains(m.spotId())).toList();
         return new EventData(briefs.brief(key), briefs.boat(key), briefs.runs(key), water.lake(key), marked, noted, practice.presentations(key), practice.stops(key),
-                practice.forecast(key), kept, competition.entries(key));
+                practice.forecast(key), kept, competition.entries(key), notebook(key, codes));
+    }
+
+    /** The notebook with the sheets that the rules of advice go by, where they may lean rates. */
+    private Notebook notebook(EventKey key, Set<String> spotCodes) {
+        Notebook notebook = notebooks.notebook(key).at(spotCodes);
+        return !notebook.leanings().byAdvice() ? notebook
+                : notebook.leaning(notebook.leanings().by(tackles.lures(key.accountId()), tackles.weights(key.accountId())));
     }
 
     @Transactional(readOnly = true)
@@ -73,6 +88,7 @@ public class EventBook {
         practice.addForecast(key, data.forecast());
         plans.add(key, data.plans());
         competition.addAll(key, data.competition());
+        notebooks.add(key, data.notebook());
         return key;
     }
 }

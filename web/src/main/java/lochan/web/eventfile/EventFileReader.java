@@ -21,6 +21,7 @@ import lochan.core.event.Position;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.eventdata.EventData;
+import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.PlanRules;
@@ -116,9 +117,10 @@ public final class EventFileReader {
         List<ForecastPeriod> forecast = root.list("forecast", (f, i) -> forecast(f));
         List<Plan> plans = root.list("plans", (f, i) -> plan(f));
         List<Entry> entries = root.list("competition", "id", (f, i) -> entry(f, brief));
+        Notebook notebook = new NotebookJson(brief, spotIds, presentationIds).read(root);
         root.keepUnknown();
         stopAt(!context.problems.isEmpty());
-        EventData data = new EventData(brief, boat, runs, lake, spots, marks, presentations, stops, forecast, plans, entries);
+        EventData data = new EventData(brief, boat, runs, lake, spots, marks, presentations, stops, forecast, plans, entries, notebook);
         for (int i = 0; i < plans.size(); i++) {
             String pointer = "/plans/" + i + "/";
             PlanRules.check(data, plans.get(i)).forEach(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
@@ -150,7 +152,7 @@ public final class EventFileReader {
                 penalties.numberOrNull("lateDisqualifyMinutes", 0, MUCH), penalties.numberOrNull("shortFishGrams", 0, MUCH));
         penalties.keepUnknown();
         JsonFields gear = f.object("gear");
-        Gear allowed = new Gear(gear.wholeOrNull("maxHooksPerRig", 0, 100), gear.texts("banned"));
+        Gear allowed = new Gear(gear.wholeOrNull("maxHooksPerRig", 0, 100), gear.texts("banned"), gear.wholeOrNull("maxRods", 1, 100), gear.truthOrNull("liveBaitAllowed"));
         gear.keepUnknown();
         String name = f.text("name");
         Integer limit = f.wholeOrNull("limit", -1_000_000, 1_000_000);
@@ -290,7 +292,7 @@ public final class EventFileReader {
                 f.entered("fishDepthM"));
     }
 
-    private static Species species(JsonFields f, Brief brief) {
+    static Species species(JsonFields f, Brief brief) {
         Species species = f.choiceOrNull("species", Species.class);
         if (species != null && brief.rule(species).isEmpty()) {
             f.problem("species", "found \"" + species.code() + "\", expected a species of the event, or null");
@@ -323,7 +325,7 @@ public final class EventFileReader {
         }
     }
 
-    private static String reference(JsonFields f, String name, Set<String> ids, boolean needed) {
+    static String reference(JsonFields f, String name, Set<String> ids, boolean needed) {
         String id = needed ? f.id(name) : f.idOrNull(name);
         if (id != null && !id.isEmpty() && !ids.contains(id)) {
             f.problem(name, "found \"" + id + "\", expected an id that this file defines");

@@ -85,7 +85,15 @@ public final class EventFileWriter {
         list(root, "forecast", data.forecast(), (f, i) -> forecast(f, "/forecast/" + i));
         list(root, "plans", data.plans(), (p, i) -> plan(p, "/plans/" + i));
         list(root, "competition", data.competition(), e -> withUnknown(entry(e), "/competition/" + JsonFields.escape(e.id())));
+        ObjectNode notebook = NotebookJson.write(data.notebook(), this, this::withUnknown);
+        if (!notebook.isEmpty()) {
+            root.set("notebook", notebook);
+        }
         return withUnknown(root, "");
+    }
+
+    static ObjectNode object() {
+        return JSON.createObjectNode();
     }
 
     private ObjectNode brief(Brief brief) {
@@ -112,6 +120,10 @@ public final class EventFileWriter {
         node.set("penalties", withUnknown(penalties, "/event/penalties"));
         ObjectNode gear = JSON.createObjectNode().put("maxHooksPerRig", brief.gear().maxHooksPerRig());
         brief.gear().banned().forEach(gear.putArray("banned")::add);
+        if (brief.gear().maxRods() != null) {
+            gear.put("maxRods", brief.gear().maxRods());
+        }
+        some(gear, "liveBaitAllowed", brief.gear().liveBaitAllowed());
         node.set("gear", withUnknown(gear, "/event/gear"));
         ArrayNode practice = node.putArray("practice");
         brief.practice().forEach(d -> practice.add(d.toString()));
@@ -328,15 +340,15 @@ public final class EventFileWriter {
         return node;
     }
 
-    private void time(ObjectNode node, String name, Instant time) {
+    void time(ObjectNode node, String name, Instant time) {
         node.put(name, time == null ? null : DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(time.atZone(zone)));
     }
 
-    private static void code(ObjectNode node, String name, Coded value) {
+    static void code(ObjectNode node, String name, Coded value) {
         node.put(name, value == null ? null : value.code());
     }
 
-    private static void number(ObjectNode node, String name, Double value) {
+    static void number(ObjectNode node, String name, Double value) {
         if (value != null && value == Math.rint(value) && Math.abs(value) < LARGEST_WHOLE) {
             node.put(name, value.longValue());
         } else {
@@ -344,55 +356,55 @@ public final class EventFileWriter {
         }
     }
 
-    private static void optional(ObjectNode node, String name, String value) {
+    static void optional(ObjectNode node, String name, String value) {
         if (value != null) {
             node.put(name, value);
         }
     }
 
-    private static void some(ObjectNode node, String name, Double value) {
+    static void some(ObjectNode node, String name, Double value) {
         if (value != null) {
             number(node, name, value);
         }
     }
 
-    private static void some(ObjectNode node, String name, Boolean value) {
+    static void some(ObjectNode node, String name, Boolean value) {
         if (value != null) {
             node.put(name, value);
         }
     }
 
-    private static void some(ObjectNode node, String name, Coded value) {
+    static void some(ObjectNode node, String name, Coded value) {
         if (value != null) {
             code(node, name, value);
         }
     }
 
-    private static <T> void someOf(ObjectNode node, String name, List<T> values, Indexed<T> toNode) {
+    static <T> void someOf(ObjectNode node, String name, List<T> values, Indexed<T> toNode) {
         if (!values.isEmpty()) {
             list(node, name, values, toNode);
         }
     }
 
-    private static void entered(ObjectNode node, Map<String, String> entered) {
+    static void entered(ObjectNode node, Map<String, String> entered) {
         if (!entered.isEmpty()) {
             ObjectNode typed = node.putObject("entered");
             new TreeMap<>(entered).forEach(typed::put);
         }
     }
 
-    private interface Indexed<T> {
+    interface Indexed<T> {
         ObjectNode node(T value, int index);
     }
 
-    private static <T> void list(ObjectNode node, String name, List<T> values, Indexed<T> toNode) {
+    static <T> void list(ObjectNode node, String name, List<T> values, Indexed<T> toNode) {
         ArrayNode array = node.putArray(name);
         for (int i = 0; i < values.size(); i++) {
             array.add(toNode.node(values.get(i), i));
         }
     }
 
-    private static <T> void list(ObjectNode node, String name, List<T> values, java.util.function.Function<T, ObjectNode> toNode) {
+    static <T> void list(ObjectNode node, String name, List<T> values, java.util.function.Function<T, ObjectNode> toNode) {
         list(node, name, values, (v, i) -> toNode.apply(v));
     }
 }

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
+import lochan.core.notebook.Notebook;
 import lochan.core.scenario.DayModel;
 import lochan.web.brief.EventKey;
 import org.springframework.stereotype.Component;
@@ -34,8 +35,10 @@ public class DayModels {
         return known;
     }
 
-    /** What a day's reckoning rests on: plans, competition, marks and runs of the boat say nothing of what practice says. */
+    /** What a day's reckoning rests on: plans, competition, marks, trials and runs of the boat say nothing of what practice says. */
     public static List<Object> basis(EventData e) {
-        return Arrays.asList(e.brief(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast());
+        Notebook n = e.notebook();
+        return Arrays.asList(e.brief(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), n.fish(), n.changes(), n.leanings(),
+                n.leanings().byHistory() ? n.carried() : null);
     }
 }

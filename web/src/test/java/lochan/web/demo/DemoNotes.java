@@ -2,6 +2,7 @@ package lochan.web.demo;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -9,7 +10,12 @@ import java.util.Map;
 import java.util.Random;
 import lochan.core.event.BoatRun;
 import lochan.core.event.Position;
+import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
+import lochan.core.notebook.KnownFish;
+import lochan.core.notebook.Notebook;
+import lochan.core.notebook.SetupChange;
+import lochan.core.notebook.Trial;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.ClarityTrend;
@@ -54,7 +60,7 @@ final class DemoNotes {
         DemoNotes notes = new DemoNotes(event);
         List<PracticeStop> stops = event.stops().stream().map(notes::noted).toList();
         return new EventData(event.brief(), event.boat(), notes.runs(), event.lake(), event.spots(), notes.marks(), event.presentations(), stops,
-                event.forecast(), event.plans(), event.competition());
+                event.forecast(), event.plans(), event.competition(), notebook());
     }
 
     private PracticeStop noted(PracticeStop stop) {
@@ -78,6 +84,32 @@ final class DemoNotes {
         double fish = work.struck() == Struck.BOTTOM ? water : Math.max(FOOT, water - random.nextInt(4) * FOOT);
         BiteNotes notes = new BiteNotes(work.retrieves().get(random.nextInt(work.retrieves().size())), fish, water, work.struck(), null, Map.of());
         return new Bite(bite.at(), bite.outcome(), bite.presentationId(), bite.species(), bite.size(), notes);
+    }
+
+    private static Instant local(String time) {
+        return java.time.LocalDateTime.parse("2027-06-" + time).atZone(ZoneId.of("America/Boise")).toInstant();
+    }
+
+    /** Two fish that were seen, two trials, one change of hooks. */
+    private static Notebook notebook() {
+        KnownFish dock = new KnownFish("dock-giant", "old-boathouse", "Under the third slip, in its shade", KnownFish.Kind.DOCK, Species.LARGEMOUTH, 2608, LocalTime.of(10, 30),
+                LocalTime.of(14, 0), null, local("05T11:15"), false, "Comes out when the sun is on the boards", List.of(tried("03T11:40", KnownFish.Reaction.LOOKED, "stick-worm"),
+                tried("04T11:35", KnownFish.Reaction.STRUCK, "stick-worm")), Map.of("guessGrams", "5-12"));
+        KnownFish bed = new KnownFish("late-bed", "grey-snag", "Pale patch left of the trunk", KnownFish.Kind.BED, Species.LARGEMOUTH, 1871, LocalTime.of(8, 30), LocalTime.of(15, 0),
+                4.5, local("05T09:30"), false, null, List.of(tried("04T14:50", KnownFish.Reaction.IGNORED, "flipping-jig")), Map.of("guessGrams", "4-2"));
+        Trial retrieve = new Trial("drop-shot-work", Trial.Subject.RETRIEVE, "drop shot held still", "drop shot shaken", List.of(round("02T13:20", true, 20, 4, 3), round("02T13:42", false, 18, 1, 1),
+                round("04T12:55", true, 25, 5, 4), round("04T13:20", false, 20, 2, 1)));
+        Trial colour = new Trial("swim-jig-colour", Trial.Subject.COLOUR, "green and orange", "white", List.of(round("03T05:50", true, 25, 4, 3), round("03T06:20", false, 25, 3, 2)));
+        SetupChange trebles = new SetupChange("walker-trebles", "topwater-walker", local("03T20:30"), "short-shanked trebles, a size up", null);
+        return new Notebook(List.of(dock, bed), List.of(retrieve, colour), List.of(trebles), List.of(), Notebook.Leanings.NONE);
+    }
+
+    private static KnownFish.Try tried(String time, KnownFish.Reaction reaction, String presentation) {
+        return new KnownFish.Try(local(time), reaction, presentation);
+    }
+
+    private static Trial.Round round(String time, boolean first, double minutes, int strikes, int landed) {
+        return new Trial.Round(local(time), first, minutes, strikes, landed);
     }
 
     private List<Mark> marks() {

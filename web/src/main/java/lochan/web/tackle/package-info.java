@@ -1,0 +1,2 @@
+/** An angler's tackle: the catalogue, own sheets, rods, the box, what lures were seen to do, weights of the rules of advice. */
+package lochan.web.tackle;
