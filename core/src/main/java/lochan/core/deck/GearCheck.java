@@ -14,9 +14,15 @@ import lochan.core.tackle.Lure;
  * the angler's own brief says.
  *
  * @param presentationId what breaks it; null: the deck as a whole
- * @param words          what was found, what the brief says, and what to change
+ * @param found          what was found, and what the brief says
+ * @param remedy         what to change
  */
-public record GearCheck(String presentationId, String words) {
+public record GearCheck(String presentationId, String found, String remedy) {
+
+    /** Both in one. */
+    public String words() {
+        return found + " " + remedy;
+    }
 
     /**
      * All that a brief's rules of gear find.
@@ -32,18 +38,18 @@ public record GearCheck(String presentationId, String words) {
             banned(gear, p, sheet).ifPresent(found::add);
             sheet.flatMap(l -> hooks(gear, p, l.hooking())).ifPresent(found::add);
             if (Boolean.FALSE.equals(gear.liveBaitAllowed()) && sheet.filter(l -> l.family() == Family.LIVE_BAIT).isPresent()) {
-                found.add(new GearCheck(p.id(), p.name() + ": your brief says no live bait. Leave it ashore."));
+                found.add(new GearCheck(p.id(), p.name() + ": your brief says no live bait.", "Leave it ashore."));
             }
         }
         if (gear.maxRods() != null && rods > gear.maxRods()) {
-            found.add(new GearCheck(null, rods + " rods are rigged: your brief says " + gear.maxRods() + " at most. Unrig " + (rods - gear.maxRods()) + "."));
+            found.add(new GearCheck(null, rods + " rods are rigged: your brief says " + gear.maxRods() + " at most.", "Unrig " + (rods - gear.maxRods()) + "."));
         }
         return List.copyOf(found);
     }
 
     private static Optional<GearCheck> banned(Gear gear, Presentation p, Optional<Lure> sheet) {
         return gear.banned().stream().filter(b -> matches(b, p, sheet)).findFirst()
-                .map(b -> new GearCheck(p.id(), p.name() + ": your brief bans “" + b.replace('-', ' ') + "”. Tie on something else."));
+                .map(b -> new GearCheck(p.id(), p.name() + ": your brief bans “" + b.replace('-', ' ') + "”.", "Tie on something else."));
     }
 
     /** A ban names a presentation, or a family of lures, in one or many. */
@@ -62,7 +68,7 @@ public record GearCheck(String presentationId, String words) {
         }
         int over = hooking.count() - gear.maxHooksPerRig();
         boolean arms = hooking.kind() == lochan.core.practice.Hooks.MULTI;
-        return Optional.of(new GearCheck(p.id(), p.name() + ": " + hooking.count() + " hooks, your brief says " + gear.maxHooksPerRig() + " at most on one rig. "
-                + (arms ? "Put teasers without hooks on " + over + (over == 1 ? " more arm." : " more arms.") : "Take off " + over + (over == 1 ? " hook." : " hooks."))));
+        return Optional.of(new GearCheck(p.id(), p.name() + ": " + hooking.count() + " hooks, your brief says " + gear.maxHooksPerRig() + " at most on one rig.",
+                (arms ? "Put teasers without hooks on " + over + (over == 1 ? " more arm." : " more arms.") : "Take off " + over + (over == 1 ? " hook." : " hooks."))));
     }
 }

@@ -1,5 +1,6 @@
 package lochan.core.deck;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import lochan.core.Assumptions;
@@ -22,6 +23,8 @@ import lochan.core.tackle.Tackle;
  */
 public record Setup(Lure lure, double grams, ColourFamily colour) {
 
+    private static final double OTHER_COLOUR = Math.log(1.5);
+
     /**
      * What a situation calls for. Deeper water, wind and thick grass want the heavier of the usual weights, fish that are not willing the lighter;
      * the angler's own lures in the boat go before what is usual.
@@ -29,9 +32,8 @@ public record Setup(Lure lure, double grams, ColourFamily colour) {
     public static Setup of(Lure lure, Situation at, Tackle tackle, Assumptions.Advice a) {
         double wanted = lure.weights().get(weightIndex(lure, at));
         ColourFamily colour = colour(at, a);
-        double grams = tackle.inBoat(lure.id()).stream().map(BoxItem::grams).filter(java.util.Objects::nonNull)
-                .min(java.util.Comparator.comparingDouble(g -> Math.abs(Math.log(g / wanted)))).orElse(wanted);
-        return new Setup(lure, grams, colour);
+        Setup ideal = new Setup(lure, wanted, colour);
+        return ideal.item(tackle).filter(i -> i.grams() != null).map(i -> new Setup(lure, i.grams(), colour)).orElse(ideal);
     }
 
     private static int weightIndex(Lure lure, Situation at) {
@@ -56,10 +58,14 @@ public record Setup(Lure lure, double grams, ColourFamily colour) {
         return ColourFamily.values()[Math.clamp(step, 0, 2)];
     }
 
-    /** The angler's lures in the boat that come nearest to it, best first: its colours before others, then by weight. */
+    /** The angler's lures in the boat that come nearest to it, best first: another colour counts as much as a weight half as much again. */
     public List<BoxItem> fromBox(Tackle tackle) {
-        return tackle.inBoat(lure.id()).stream().sorted(java.util.Comparator.comparing((BoxItem i) -> colour != null && i.colour() != colour)
-                .thenComparingDouble(i -> i.grams() == null ? 1 : Math.abs(Math.log(i.grams() / grams)))).toList();
+        return tackle.inBoat(lure.id()).stream().sorted(Comparator.comparingDouble(this::apart)).toList();
+    }
+
+    private double apart(BoxItem item) {
+        double weight = item.grams() == null ? OTHER_COLOUR : Math.abs(Math.log(item.grams() / grams));
+        return weight + (colour != null && item.colour() != null && item.colour() != colour ? OTHER_COLOUR : 0);
     }
 
     /** Whether two are the same rod: weight a tenth apart does not matter. */

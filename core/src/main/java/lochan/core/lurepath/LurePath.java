@@ -179,7 +179,7 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
         private void step() {
             seconds += STEP_SECONDS;
             double fish = water.fishM(x, cast.castM());
-            if (depth <= fish + TOUCH_M && depth >= fish - above) {
+            if (water.hasFish(x, cast.castM(), above) && depth <= fish + TOUCH_M && depth >= fish - above) {
                 inZone += STEP_SECONDS;
             }
             below += depth > fish + SLIGHTLY_M ? STEP_SECONDS : 0;

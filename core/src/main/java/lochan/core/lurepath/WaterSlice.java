@@ -29,6 +29,11 @@ public record WaterSlice(double nearM, double farM, double coverM, Double fishDe
         return Math.max(0, bottomM(fromBoatM, castM) - coverM);
     }
 
+    /** Whether fish are met there: those that hang at a depth are where the water is as deep, or nearly. */
+    public boolean hasFish(double fromBoatM, double castM, double aboveM) {
+        return fishDepthM == null || bottomM(fromBoatM, castM) >= fishDepthM - aboveM;
+    }
+
     /** Depth of the fish there; never under the bottom. */
     public double fishM(double fromBoatM, double castM) {
         double bottom = bottomM(fromBoatM, castM);

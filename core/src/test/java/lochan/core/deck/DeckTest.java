@@ -93,12 +93,14 @@ class DeckTest {
         assertThat(colour(0.8, ClarityTrend.CLEARING)).isEqualTo(ColourFamily.NATURAL);
         assertThat(colour(2.0, ClarityTrend.MUDDYING)).isEqualTo(ColourFamily.MIXED);
         BoxItem bold = item("bold", 14.2, ColourFamily.BOLD);
-        BoxItem natural = item("natural", 21.3, ColourFamily.NATURAL);
+        BoxItem natural = item("natural", 17.7, ColourFamily.NATURAL);
         Tackle tackle = new Tackle(SampleTackle.ALL, List.of(), List.of(bold, natural), List.of());
         Situation clear = new Situation(null, null, 2.0, null, null, null, null, null, null, null, 10.0, null, null, null, null);
         Setup setup = Setup.of(SampleTackle.FOOTBALL, clear, tackle, ASSUMPTIONS.advice());
-        assertThat(setup.grams()).isEqualTo(14.2);
+        assertThat(setup.grams()).isEqualTo(17.7);
         assertThat(setup.fromBox(tackle)).containsExactly(natural, bold);
+        BoxItem tooHeavy = item("heavy", 28.3, ColourFamily.NATURAL);
+        assertThat(Setup.of(SampleTackle.FOOTBALL, clear, new Tackle(SampleTackle.ALL, List.of(), List.of(bold, tooHeavy), List.of()), ASSUMPTIONS.advice()).grams()).isEqualTo(14.2);
     }
 
     private static ColourFamily colour(double visibilityM, ClarityTrend trend) {

@@ -2,20 +2,25 @@ package lochan.web.competition;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lochan.core.Violation;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
+import lochan.core.deck.GearCheck;
+import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.event.Format;
 import lochan.core.event.Species;
 import lochan.core.quantity.QuantityText;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
+import lochan.web.deck.Decks;
 import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
+import lochan.web.notebook.FishWords;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -34,8 +39,10 @@ class CompetitionController {
     private final CompetitionLog log;
     private final EventBook events;
     private final Accounts accounts;
+    private final Decks decks;
 
-    CompetitionController(CompetitionLog log, EventBook events, Accounts accounts) {
+    CompetitionController(CompetitionLog log, EventBook events, Accounts accounts, Decks decks) {
+        this.decks = decks;
         this.log = log;
         this.events = events;
         this.accounts = accounts;
@@ -57,6 +64,12 @@ class CompetitionController {
             model.addAttribute("freshCode", UUID.randomUUID().toString());
             model.addAttribute("today", new BagLog(event.brief()).dayOf(now));
             model.addAttribute("now", now);
+            CompetitionDay hours = event.brief().day(shown);
+            model.addAttribute("due", FishWords.due(event, now, hours.checkIn(), accounts.units(key.accountId())));
+            if (now.isBefore(hours.start())) {
+                model.addAttribute("gear", event.plans().stream().filter(p -> p.day() == shown && !p.stops().isEmpty()).findFirst()
+                        .map(p -> decks.check(key, event, p.stops()).stream().map(GearCheck::words).toList()).orElse(List.of()));
+            }
         }
         return "competition/competition";
     }

@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -11,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import lochan.core.Violation;
+import lochan.core.deck.GearCheck;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
@@ -18,6 +20,7 @@ import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
 import lochan.core.planning.Calibration;
 import lochan.core.planning.DayRuns;
+import lochan.core.planning.FishVisits;
 import lochan.core.planning.PlanRules;
 import lochan.core.planning.PlanValue;
 import lochan.core.planning.Stance;
@@ -26,8 +29,10 @@ import lochan.core.scenario.ScenarioSet;
 import lochan.core.water.Spot;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
+import lochan.web.deck.Decks;
 import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
+import lochan.web.notebook.FishWords;
 import lochan.web.page.Dates;
 import lochan.web.standings.PatternWords;
 import lochan.web.water.Waters;
@@ -51,9 +56,13 @@ class PlanPage {
     private final PlanReckoning reckoning;
     private final PlanSearch search;
     private final PlanBackups backups;
+    private final Decks decks;
+    private final Clock clock;
 
     PlanPage(Plans plans, EventBook events, Accounts accounts, Forecasts forecasts, Waters waters, PlanReckoning reckoning, PlanSearch search,
-             PlanBackups backups) {
+             PlanBackups backups, Decks decks, Clock clock) {
+        this.decks = decks;
+        this.clock = clock;
         this.plans = plans;
         this.events = events;
         this.accounts = accounts;
@@ -86,6 +95,8 @@ class PlanPage {
         model.addAttribute("manyDays", event.brief().days().size() > 1);
         if (shown != null) {
             Plan kept = kept(shown.plan(), event);
+            model.addAttribute("gear", decks.check(key, event, kept.stops()).stream().map(GearCheck::words).toList());
+            visits(key, event, kept, units, model);
             Form form = typed == null ? new Form(units) : typed;
             Calibration calibration = forecasts.calibration(key.accountId());
             model.addAttribute("form", form);
@@ -102,6 +113,29 @@ class PlanPage {
             searched(key, event, shown, kept, calibration.factor(), units, model);
         }
         return "plan/plan";
+    }
+
+    /**
+     * A known fish beside a plan.
+     *
+     * @param visited when the plan visits it in its hours, in words; null: it does not
+     */
+    record Known(String place, String fish, String window, String visited, String due) { }
+
+    /** Known fish, and when the plan comes to them. */
+    private void visits(EventKey key, EventData event, Plan plan, Units units, Model model) {
+        if (event.notebook().fishThere().isEmpty()) {
+            return;
+        }
+        ZoneId zone = event.brief().timeZone();
+        FishVisits visits = FishVisits.of(reckoning.model(key, event, plan.day()));
+        Instant now = clock.instant();
+        model.addAttribute("known", event.notebook().fishThere().stream().map(f -> {
+            Instant visit = visits.firstVisit(f, plan.stops());
+            return new Known(FishWords.place(f, event), "about " + units.weight(f.guessGrams()) + ", " + FishWords.chance(f), FishWords.window(f, units),
+                    visit == null ? null : "visited at " + Dates.clock(visit, zone),
+                    f.nextVisit() == null ? null : (f.isDue(now) ? "due since " : "come back ") + Dates.dayAndClock(f.nextVisit(), zone));
+        }).toList());
     }
 
     /** The plan without stops at spots no longer marked. */

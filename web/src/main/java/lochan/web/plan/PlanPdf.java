@@ -5,12 +5,14 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.List;
+import lochan.web.deck.Decks;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 
-/** Prints a plan on one page that reads in sunlight: black on white, the type as large as the stops allow. */
+/** Prints a plan on one page that reads in sunlight, and its deck on a second: black on white, the type as large as the stops allow. */
 @Component
 class PlanPdf {
 
@@ -24,21 +26,26 @@ class PlanPdf {
         this.templates = templates;
     }
 
-    byte[] of(PlanSheet sheet) throws IOException {
+    /** @param deck rigged rods with what to pack; the second page is left out without rods */
+    byte[] of(PlanSheet sheet, List<DeckController.Row> rods, Decks.Deck deck) throws IOException {
+        int pages = rods.isEmpty() ? 1 : 2;
         for (double points = LARGEST_POINTS; ; points -= STEP_POINTS) {
-            byte[] pdf = rendered(sheet, points);
+            byte[] pdf = rendered(sheet, rods, deck, points);
             try (PDDocument document = org.apache.pdfbox.Loader.loadPDF(pdf)) {
-                if (document.getNumberOfPages() == 1 || points - STEP_POINTS < SMALLEST_POINTS) {
+                if (document.getNumberOfPages() <= pages || points - STEP_POINTS < SMALLEST_POINTS) {
                     return pdf;
                 }
             }
         }
     }
 
-    private byte[] rendered(PlanSheet sheet, double points) throws IOException {
+    private byte[] rendered(PlanSheet sheet, List<DeckController.Row> rods, Decks.Deck deck, double points) throws IOException {
         Context context = new Context();
         context.setVariable("sheet", sheet);
         context.setVariable("points", points);
+        context.setVariable("rods", rods);
+        context.setVariable("broken", deck.broken());
+        context.setVariable("packing", deck.packing());
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         new PdfRendererBuilder().useFastMode().useFont(() -> font("DejaVuSansCondensed.ttf"), "Sheet", 400, com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle.NORMAL, true)
                 .useFont(() -> font("DejaVuSansCondensed-Bold.ttf"), "Sheet", 700, com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle.NORMAL, true)

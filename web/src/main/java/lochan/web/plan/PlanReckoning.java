@@ -54,6 +54,11 @@ class PlanReckoning {
         return event.brief().format() != Format.LIMIT_LENGTH;
     }
 
+    /** What practice says of a day. */
+    DayModel model(EventKey key, EventData event, int day) {
+        return dayModels.of(key, event, day);
+    }
+
     /** The first plan with stops of the day before; its fish are missing. No stops where there is none. */
     static List<PlanStop> dayBefore(EventData event, int day) {
         return event.plans().stream().filter(p -> p.day() == day - 1 && !p.stops().isEmpty()).findFirst().map(Plan::stops).orElse(List.of());

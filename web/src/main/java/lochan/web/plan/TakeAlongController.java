@@ -10,10 +10,13 @@ import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
+import lochan.core.planning.Backups;
 import lochan.core.planning.DayRuns;
 import lochan.core.planning.PlanRules;
+import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
+import lochan.web.deck.Decks;
 import lochan.web.eventbook.EventBook;
 import lochan.web.gpx.GpxRoute;
 import lochan.web.page.Downloads;
@@ -34,9 +37,11 @@ class TakeAlongController {
     private final Waters waters;
     private final PlanBackups backups;
     private final PlanPdf pdf;
+    private final Decks decks;
     private final Clock clock;
 
-    TakeAlongController(Plans plans, EventBook events, Accounts accounts, Waters waters, PlanBackups backups, PlanPdf pdf, Clock clock) {
+    TakeAlongController(Plans plans, EventBook events, Accounts accounts, Waters waters, PlanBackups backups, PlanPdf pdf, Decks decks, Clock clock) {
+        this.decks = decks;
         this.clock = clock;
         this.plans = plans;
         this.events = events;
@@ -59,8 +64,10 @@ class TakeAlongController {
     void sheet(EventKey key, @RequestParam long plan, HttpServletResponse response) throws IOException {
         EventData event = events.event(key);
         Plan kept = plan(key, plan, event);
-        byte[] bytes = pdf.of(PlanSheet.of(event, kept, waters.dayRuns(event), backups.state(key, plan, event, kept).map(Work.State::result).orElse(null),
-                accounts.units(key.accountId())));
+        Backups.Ladder ladder = backups.state(key, plan, event, kept).map(Work.State::result).orElse(null);
+        Units units = accounts.units(key.accountId());
+        Decks.Deck deck = decks.of(key, event, kept.stops(), DeckController.firstStops(ladder));
+        byte[] bytes = pdf.of(PlanSheet.of(event, kept, waters.dayRuns(event), ladder, units), DeckController.rows(deck, event, units), deck);
         Downloads.attach(response, "plan-day-" + kept.day() + ".pdf", "application/pdf");
         response.getOutputStream().write(bytes);
     }

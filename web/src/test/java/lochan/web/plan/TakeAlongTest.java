@@ -12,7 +12,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import lochan.core.deck.DeckList;
+import lochan.core.tackle.Tackle;
 import lochan.web.TestServers;
+import lochan.web.deck.Decks;
 import lochan.web.demo.DemoEvents;
 import lochan.web.gpx.GpxWaypoints;
 import lochan.web.testing.RunningApp;
@@ -101,7 +104,7 @@ class TakeAlongTest {
         templates.setSuffix(".html");
         engine.setTemplateResolver(templates);
 
-        try (PDDocument pdf = Loader.loadPDF(new PlanPdf(engine).of(sheet))) {
+        try (PDDocument pdf = Loader.loadPDF(new PlanPdf(engine).of(sheet, List.of(), new Decks.Deck(Tackle.NONE, new DeckList(List.of(), List.of(), List.of(), List.of()), List.of(), List.of(), List.of())))) {
             assertThat(pdf.getNumberOfPages()).isEqualTo(1);
             assertThat(new PDFTextStripper().getText(pdf)).contains("A long name of a spot 24").contains("Reed <Corner> & Bank").contains("Lightning is in the forecast");
         }

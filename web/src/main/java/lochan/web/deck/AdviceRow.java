@@ -1,0 +1,82 @@
+package lochan.web.deck;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import lochan.core.Assumptions;
+import lochan.core.advice.Advice;
+import lochan.core.deck.GearCheck;
+import lochan.core.eventdata.EventData;
+import lochan.core.practice.Presentation;
+import lochan.core.rate.Cell;
+import lochan.core.rate.GammaRate;
+import lochan.core.rate.Pattern;
+import lochan.core.rate.StrikeRates;
+import lochan.core.scenario.DayModel;
+import lochan.core.tackle.Lure;
+import lochan.core.water.PlaceClass;
+import lochan.core.water.Spot;
+
+/**
+ * A lure in the ranking of advice: the rules' reasons, and apart from them what the angler's own practice says.
+ *
+ * @param score     of the rules
+ * @param width     of its bar, 0 to 100
+ * @param own       what own practice says, in words
+ * @param joined    strikes an hour with both joined; "–" where the event does not know the presentation
+ * @param times     by what the rules would multiply a rate never tried
+ * @param tried     whether the pair was ever tried
+ * @param inBoat    whether one is in the boat
+ * @param ruledOut  whether something rules it out
+ * @param banned    whether the brief does not let it on the deck
+ */
+public record AdviceRow(String id, String name, String family, String score, double width, boolean against, List<Said> reasons, String own, String joined, String times,
+                        boolean tried, boolean inBoat, boolean ruledOut, boolean banned) {
+
+    private static final double FULL_BAR = 6;
+    /** Reasons that say less are left out. */
+    private static final double LEAST_POINTS = 0.05;
+
+    /**
+     * A reason.
+     *
+     * @param points it adds, with its sign
+     */
+    public record Said(String points, boolean isFor, String words, String rule) { }
+
+    static AdviceRow of(Advice advice, Spot spot, int bin, DayModel model, boolean inBoat) {
+        Lure lure = advice.lure();
+        Assumptions.Advice a = model.assumptions().advice();
+        EventData event = model.event();
+        Optional<Presentation> known = event.presentation(lure.id());
+        Cell cell = new Cell(spot.id(), lure.id());
+        Pattern pattern = new Pattern(spot.placeClass(), lure.id());
+        boolean tried = model.slices().stream().anyMatch(s -> s.presentationId().equals(lure.id()) && event.spot(s.spotId()).orElseThrow().placeClass().equals(spot.placeClass()));
+        StrikeRates rates = model.rates(bin);
+        double suitability = advice.suitability(a);
+        String joined = "–";
+        if (known.isPresent()) {
+            GammaRate rate = rates.rate(cell, pattern);
+            boolean leant = event.notebook().leanings().byAdvice();
+            joined = String.format(Locale.ROOT, "%.1f", tried || leant ? rate.mean() : rate.mean() * suitability);
+        }
+        return new AdviceRow(lure.id(), lure.name(), lure.family().words(), signed(advice.score()), Math.min(100, 100 * Math.abs(advice.score()) / FULL_BAR), advice.score() < 0,
+                advice.reasons().stream().filter(w -> Math.abs(w.points()) >= LEAST_POINTS).map(w -> new Said(signed(w.points()), w.points() > 0, w.reason().words(), w.reason().rule().words())).toList(),
+                own(known.isPresent(), cell, pattern, rates, tried, spot), joined, String.format(Locale.ROOT, "× %.2f", suitability), tried, inBoat, advice.ruledOut(),
+                !GearCheck.of(event.brief().gear(), List.of(known.orElse(new Presentation(lure.id(), lure.name(), lure.hooking().kind()))), List.of(lure), 0).isEmpty());
+    }
+
+    private static String signed(double points) {
+        return (points < 0 ? "−" : "+") + String.format(Locale.ROOT, "%.1f", Math.abs(points));
+    }
+
+    private static String own(boolean known, Cell cell, Pattern pattern, StrikeRates rates, boolean tried, Spot spot) {
+        double here = rates.evidence(cell).lineHours();
+        if (!known || !tried) {
+            return "never tried on a " + PlaceClass.words(spot.placeClass());
+        }
+        GammaRate rate = rates.rate(cell, pattern);
+        String interval = String.format(Locale.ROOT, "%.1f an hour (%.1f to %.1f)", rate.mean(), rate.quantile(0.1), rate.quantile(0.9));
+        return here > 0.05 ? String.format(Locale.ROOT, "%s, from %.1f h here", interval, here) : interval + ", from others of its kind";
+    }
+}

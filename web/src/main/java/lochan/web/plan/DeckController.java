@@ -1,0 +1,162 @@
+package lochan.web.plan;
+
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import lochan.core.deck.DeckList;
+import lochan.core.eventdata.EventData;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.Backups;
+import lochan.core.quantity.Units;
+import lochan.core.tackle.Tackle;
+import lochan.web.account.Accounts;
+import lochan.web.brief.EventKey;
+import lochan.web.deck.DeckWords;
+import lochan.web.deck.Decks;
+import lochan.web.eventbook.EventBook;
+import lochan.web.notebook.Notebooks;
+import lochan.web.page.Dates;
+import lochan.web.work.Work;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The deck of a plan: which rods to rig, is it allowed, what to pack. */
+@Controller
+class DeckController {
+
+    private final Plans plans;
+    private final EventBook events;
+    private final Accounts accounts;
+    private final Decks decks;
+    private final PlanBackups backups;
+    private final Notebooks notebooks;
+
+    DeckController(Plans plans, EventBook events, Accounts accounts, Decks decks, PlanBackups backups, Notebooks notebooks) {
+        this.plans = plans;
+        this.events = events;
+        this.accounts = accounts;
+        this.decks = decks;
+        this.backups = backups;
+        this.notebooks = notebooks;
+    }
+
+    /**
+     * A rigged rod as the page shows it.
+     *
+     * @param stops   what it is for
+     * @param without what is lost without it; null: nothing
+     * @param poor    what is not as it should be
+     */
+    record Row(int number, String rod, String rodId, String about, String lure, String lureId, String tied, String hooks, String line, List<String> poor, List<String> stops,
+               String without, boolean broken) { }
+
+    /** A stop that no rod does as it should be done. */
+    record Poor(String stop, String words) { }
+
+    @GetMapping("/events/{eventId}/deck")
+    String deck(EventKey key, @RequestParam(required = false) Long plan, Model model) {
+        EventData event = events.event(key);
+        Units units = accounts.units(key.accountId());
+        List<StoredPlan> stored = plans.stored(key);
+        StoredPlan shown = plan != null ? plans.stored(key, plan) : stored.stream().filter(p -> !p.plan().stops().isEmpty()).findFirst().orElse(stored.isEmpty() ? null : stored.getFirst());
+        model.addAttribute("data", event);
+        model.addAttribute("plans", stored);
+        model.addAttribute("shownPlan", shown);
+        Plan kept = shown == null ? new Plan(1, null, List.of()) : PlanPage.kept(shown.plan(), event);
+        Backups.Ladder ladder = shown == null ? null : backups.state(key, shown.id(), event, kept).map(Work.State::result).orElse(null);
+        Decks.Deck deck = decks.of(key, event, kept.stops(), firstStops(ladder));
+        model.addAttribute("rows", rows(deck, event, units));
+        model.addAttribute("poor", poor(deck, event));
+        model.addAttribute("broken", deck.broken());
+        model.addAttribute("inBoat", deck.inBoat());
+        model.addAttribute("noSheet", deck.list().noSheet().stream().map(id -> event.presentation(id).map(p -> p.name()).orElse(id)).toList());
+        model.addAttribute("noRods", deck.tackle().rodsInBoat().isEmpty());
+        model.addAttribute("spares", deck.tackle().rodsInBoat().size() - deck.list().rows().size());
+        model.addAttribute("noneSuffers", !deck.list().rows().isEmpty() && deck.list().without().stream().allMatch(w -> w.suffers().isEmpty()));
+        model.addAttribute("hasStops", !kept.stops().isEmpty());
+        model.addAttribute("backupsKnown", ladder != null);
+        model.addAttribute("gearRules", gearRules(event));
+        if (!deck.list().rows().isEmpty()) {
+            model.addAttribute("drawing", DeckDrawing.of(event, kept, deck.list()));
+        }
+        model.addAttribute("packing", deck.packing());
+        model.addAttribute("packed", new HashSet<>(notebooks.packed(key)));
+        return "plan/deck";
+    }
+
+    static List<PlanStop> firstStops(Backups.Ladder ladder) {
+        return ladder == null ? List.of() : ladder.backups().stream().filter(b -> !b.stops().isEmpty()).map(b -> b.stops().getFirst()).toList();
+    }
+
+    static List<Row> rows(Decks.Deck deck, EventData event, Units units) {
+        Tackle tackle = deck.tackle();
+        List<Row> rows = new ArrayList<>();
+        for (DeckList.Row r : deck.list().rows()) {
+            DeckList.Without without = deck.list().without().get(rows.size());
+            String id = r.setup().lure().id();
+            rows.add(new Row(rows.size() + 1, r.rod().name(), r.rod().id(), units.rodLength(r.rod().lengthM()) + " " + r.rod().power().words() + ", " + r.rod().action().words(), r.setup().lure().name(), id,
+                    DeckWords.setup(r.setup(), tackle, units), DeckWords.hooks(r.setup().lure().hooking()), DeckWords.lines(r.rod(), units), r.fit().words(),
+                    r.stops().stream().map(d -> stop(deck.list().demands().get(d), event)).toList(), without(without, deck.list(), event),
+                    deck.broken().stream().anyMatch(b -> id.equals(b.presentationId()))));
+        }
+        return rows;
+    }
+
+    private static String stop(DeckList.Demand d, EventData event) {
+        ZoneId zone = event.brief().timeZone();
+        return (d.isBackup() ? "backup: " : Dates.clock(d.stop().arrive(), zone) + " ") + PlanWords.spot(d.stop().spotId(), event) + (d.share() < 1 ? ", standing in" : "");
+    }
+
+    private static String without(DeckList.Without w, DeckList deck, EventData event) {
+        if (w.suffers().isEmpty()) {
+            return null;
+        }
+        String stops = w.suffers().stream().map(d -> PlanWords.spot(deck.demands().get(d).stop().spotId(), event)).distinct().collect(Collectors.joining(", "));
+        return "Without it " + stops + (w.suffers().size() == 1 ? " suffers" : " suffer") + String.format(Locale.ROOT, ": as much as %.1f h of the plan.", w.hours());
+    }
+
+    private static List<Poor> poor(Decks.Deck deck, EventData event) {
+        return deck.list().demands().stream().filter(d -> d.share() < 1).map(d -> new Poor(PlanWords.spot(d.stop().spotId(), event),
+                d.row() == null ? "no rod is free for the " + d.wanted().lure().name().toLowerCase(Locale.ROOT)
+                        : "wants the " + d.wanted().lure().name().toLowerCase(Locale.ROOT) + "; rod " + (d.row() + 1) + " stands in")).toList();
+    }
+
+    /** What the brief says of gear, in words; empty when it says nothing. */
+    private static String gearRules(EventData event) {
+        var gear = event.brief().gear();
+        List<String> rules = new ArrayList<>();
+        if (gear.maxHooksPerRig() != null) {
+            rules.add("at most " + gear.maxHooksPerRig() + (gear.maxHooksPerRig() == 1 ? " hook" : " hooks") + " on one rig, a treble counted as one");
+        }
+        if (!gear.banned().isEmpty()) {
+            rules.add("no " + gear.banned().stream().map(b -> b.replace('-', ' ')).collect(Collectors.joining(", no ")));
+        }
+        if (gear.maxRods() != null) {
+            rules.add("at most " + gear.maxRods() + " rods rigged");
+        }
+        if (Boolean.FALSE.equals(gear.liveBaitAllowed())) {
+            rules.add("no live bait");
+        }
+        return String.join("; ", rules);
+    }
+
+    /** Ticks something of the packing list, or takes the tick away. */
+    @PostMapping("/events/{eventId}/deck/pack")
+    String pack(EventKey key, @RequestParam String code, @RequestParam boolean packed, @RequestParam(required = false) Long plan) {
+        notebooks.pack(key, code.length() > 40 ? code.substring(0, 40) : code, packed);
+        return "redirect:/events/" + key.eventId() + "/deck" + (plan == null ? "" : "?plan=" + plan) + "#packing";
+    }
+
+    @PostMapping("/events/{eventId}/deck/unpack")
+    String unpack(EventKey key, @RequestParam(required = false) Long plan) {
+        notebooks.unpackAll(key);
+        return "redirect:/events/" + key.eventId() + "/deck" + (plan == null ? "" : "?plan=" + plan) + "#packing";
+    }
+}

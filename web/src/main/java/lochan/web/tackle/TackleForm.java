@@ -1,0 +1,278 @@
+package lochan.web.tackle;
+
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import lochan.core.Coded;
+import lochan.core.practice.Hooks;
+import lochan.core.quantity.BadQuantityException;
+import lochan.core.quantity.QuantityText;
+import lochan.core.quantity.Units;
+import lochan.core.tackle.BoxItem;
+import lochan.core.tackle.ColourFamily;
+import lochan.core.tackle.Cover;
+import lochan.core.tackle.Family;
+import lochan.core.tackle.FishingLine;
+import lochan.core.tackle.Forage;
+import lochan.core.tackle.Hooking;
+import lochan.core.tackle.Lure;
+import lochan.core.tackle.LureObservation;
+import lochan.core.tackle.Mood;
+import lochan.core.tackle.Motion;
+import lochan.core.tackle.Power;
+import lochan.core.tackle.Retrieve;
+import lochan.core.tackle.Rod;
+import lochan.core.tackle.RodAction;
+import lochan.core.tackle.SeasonStage;
+import lochan.web.form.Form;
+
+/** Tackle as forms, and back. */
+final class TackleForm {
+
+    private static final int LONGEST_NAME = 80;
+    private static final double MM_PER_M = 1000;
+    private static final double PERCENT = 100;
+
+    private TackleForm() { }
+
+    static Form rod(Rod r, Units units) {
+        Form form = new Form(units);
+        if (r == null) {
+            return form.put("inBoat", "on").put("power", Power.MEDIUM).put("action", RodAction.FAST).put("lineKind", FishingLine.Kind.FLUOROCARBON);
+        }
+        form.put("name", r.name()).put("power", r.power()).put("action", r.action()).put("lineKind", r.line().kind()).put("inBoat", r.inBoat() ? "on" : "");
+        form.put("length", r.lengthM(), r.entered(), QuantityText::rodMetres, units.typedRodLength(r.lengthM()));
+        form.put("turn", r.turnM() == null ? null : MM_PER_M * r.turnM(), r.entered(), QuantityText::mm, units.typedLength(r.turnM() == null ? null : MM_PER_M * r.turnM()));
+        form.put("lineKg", r.line().strengthKg(), r.entered(), QuantityText::lineKg, units.typedLineStrength(r.line().strengthKg()));
+        if (r.leader() != null) {
+            form.put("leaderKind", r.leader().kind());
+            form.put("leaderKg", r.leader().strengthKg(), r.entered(), QuantityText::lineKg, units.typedLineStrength(r.leader().strengthKg()));
+        }
+        return form;
+    }
+
+    static Optional<Rod> readRod(Form f, String id) {
+        f.need("name", "The rod has no name: give it one, as “grass rod”.");
+        f.need("length", "The length is missing: type it as 7-2 (7 ft 2 in) or 2.18 m.");
+        f.need("lineKg", "What the line carries is missing: type it as 12 lb or 5.4 kg.");
+        String name = f.words("name", "The name", LONGEST_NAME);
+        Double length = between(f, "length", f.quantity("length", QuantityText::rodMetres), 0.5, 6, "1 ft 8 in to 19 ft (0.5 to 6 m)");
+        Double turn = between(f, "turn", f.quantity("turn", QuantityText::mm), 100, 2000, "4 to 78 in (10 to 200 cm)");
+        Power power = f.choice("power", Power.class);
+        RodAction action = f.choice("action", RodAction.class);
+        FishingLine line = line(f, "line");
+        FishingLine leader = line(f, "leader");
+        if (f.has("leaderKind") && !f.has("leaderKg")) {
+            f.error("leaderKg", "The leader has no strength: type what it carries, or choose no leader.");
+        }
+        return f.ok() && line != null && power != null && action != null
+                ? Optional.of(new Rod(id, name, length, power, action, turn == null ? null : turn / MM_PER_M, line, leader, f.has("inBoat"), f.entered())) : Optional.empty();
+    }
+
+    private static FishingLine line(Form f, String name) {
+        FishingLine.Kind kind = f.choice(name + "Kind", FishingLine.Kind.class);
+        Double kg = between(f, name + "Kg", f.quantity(name + "Kg", QuantityText::lineKg), 0.1, 100, "0.5 to 220 lb (0.1 to 100 kg)");
+        return kind == null || kg == null ? null : new FishingLine(kind, kg);
+    }
+
+    private static Double between(Form f, String name, Double value, double least, double most, String words) {
+        if (value != null && !(value >= least && value <= most)) {
+            f.error(name, "“" + f.value(name) + "” is out of range: expected " + words + ".");
+            return null;
+        }
+        return value;
+    }
+
+    static Form item(BoxItem i, Units units) {
+        Form form = new Form(units);
+        if (i == null) {
+            return form.put("kind", BoxItem.Kind.LURE).put("count", 1).put("inBoat", "on");
+        }
+        form.put("name", i.name()).put("kind", i.kind()).put("lure", i.lureId()).put("colour", i.colour()).put("count", i.count()).put("inBoat", i.inBoat() ? "on" : "");
+        form.put("grams", i.grams(), i.entered(), QuantityText::lureGrams, units.typedLureWeight(i.grams()));
+        if (i.line() != null) {
+            form.put("lineKind", i.line().kind());
+            form.put("lineKg", i.line().strengthKg(), i.entered(), QuantityText::lineKg, units.typedLineStrength(i.line().strengthKg()));
+        }
+        return form;
+    }
+
+    static Optional<BoxItem> readItem(Form f, String id, List<Lure> lures) {
+        f.need("name", "It has no name: give it one, as “swim jig, white”.");
+        BoxItem.Kind kind = f.choice("kind", BoxItem.Kind.class);
+        f.need("kind", "Choose what it is.");
+        if (kind == BoxItem.Kind.LURE) {
+            f.need("lure", "Choose which lure of the catalogue it is: advice and gear check go by it.");
+        }
+        if (f.has("lure") && lures.stream().noneMatch(l -> l.id().equals(f.value("lure")))) {
+            f.error("lure", "“" + f.value("lure") + "” is not in the catalogue: choose one, or add it first.");
+        }
+        String name = f.words("name", "The name", LONGEST_NAME);
+        Double grams = between(f, "grams", f.quantity("grams", QuantityText::lureGrams), 0.1, 1000, "1/256 to 35 oz (0.1 to 1000 g)");
+        ColourFamily colour = f.choice("colour", ColourFamily.class);
+        Integer count = f.whole("count");
+        if (count != null && (count < 0 || count > 10_000)) {
+            f.error("count", "“" + f.value("count") + "” is out of range: expected 0 to 10000.");
+        }
+        FishingLine line = line(f, "line");
+        return f.ok() ? Optional.of(new BoxItem(id, kind, name, f.has("lure") ? f.value("lure") : null, grams, colour, line, count == null ? 1 : count, f.has("inBoat"), f.entered()))
+                : Optional.empty();
+    }
+
+    static Form lure(Lure l, Units units) {
+        Form f = new Form(units);
+        if (l == null) {
+            return f.put("hooks", Hooks.SINGLE).put("hookCount", 1).put("teasers", 0).put("motion", "sinks").put("sight", 50).put("power", "power").put("pace", "search");
+        }
+        f.put("name", l.name()).put("family", l.family()).put("power", l.power() ? "power" : "finesse").put("pace", l.search() ? "search" : "pick")
+                .put("hooks", l.hooking().kind()).put("hookCount", l.hooking().count()).put("teasers", l.hooking().teasers())
+                .put("depthFrom", units.typedDepth(l.depth().from())).put("depthTo", units.typedDepth(l.depth().to())).put("sight", Math.round(PERCENT * l.sight()))
+                .put("tempFrom", units.typedTemperature(l.temperature().from())).put("tempTo", units.typedTemperature(l.temperature().to()))
+                .put("speed", units.typedSpeed(l.speedMps())).put("weights", l.weights().stream().map(units::typedLureWeight).collect(Collectors.joining(", ")))
+                .put("lineFrom", units.typedLineStrength(l.tackle().strengthKg().from())).put("lineTo", units.typedLineStrength(l.tackle().strengthKg().to()))
+                .put("action", l.tackle().action());
+        switch (l.motion()) {
+            case Motion.Surface s -> f.put("motion", "surface");
+            case Motion.Dives d -> f.put("motion", "dives").put("dive", units.typedDepth(d.depthM())).put("along", units.typedDepth(d.alongM())).put("floats", d.floats() ? "on" : "");
+            case Motion.Sinks s -> f.put("motion", "sinks").put("fall", units.typedDepth(s.fallMps())).put("hold", units.typedSpeed(s.holdMps()));
+        }
+        tick(f, "retrieve", l.retrieves());
+        tick(f, "cover", l.cover());
+        tick(f, "stage", l.stages());
+        tick(f, "mood", l.moods());
+        tick(f, "forage", l.forage());
+        tick(f, "line", l.tackle().lines());
+        tick(f, "rod", l.tackle().powers());
+        f.put("first", l.retrieves().getFirst());
+        return f;
+    }
+
+    private static void tick(Form f, String group, Iterable<? extends Coded> values) {
+        values.forEach(v -> f.put(group + "/" + v.code(), "on"));
+    }
+
+    private static <E extends Enum<E> & Coded> List<E> ticked(Form f, String group, Class<E> type, String need) {
+        List<E> ticked = Arrays.stream(type.getEnumConstants()).filter(v -> f.has(group + "/" + v.code())).toList();
+        if (ticked.isEmpty() && need != null) {
+            f.error(group, need);
+        }
+        return ticked;
+    }
+
+    static Optional<Lure> readLure(Form f, String id) {
+        f.need("name", "The lure has no name: give it a common one.");
+        String name = f.words("name", "The name", LONGEST_NAME);
+        Family family = f.choice("family", Family.class);
+        f.need("family", "Choose its family.");
+        Hooking hooking = hooking(f);
+        Lure.Range depth = range(f, "depth", "The depths", QuantityText::metres, true);
+        Lure.Range temperature = range(f, "temp", "The temperatures", QuantityText::celsius, true);
+        Lure.Range strength = range(f, "line", "What the line carries", QuantityText::lineKg, true);
+        Motion motion = motion(f);
+        Double speed = between(f, "speed", f.quantity("speed", QuantityText::mps), 0, 5, "0 to 11 mph (18 km/h)");
+        Double sight = between(f, "sight", f.number("sight"), 0, PERCENT, "0 to 100 %");
+        List<Retrieve> retrieves = ticked(f, "retrieve", Retrieve.class, "Tick one way to work it at least.");
+        Retrieve first = f.choice("first", Retrieve.class);
+        Set<Cover> cover = Set.copyOf(ticked(f, "cover", Cover.class, "Tick what it comes through, open water at least."));
+        Set<Mood> moods = Set.copyOf(ticked(f, "mood", Mood.class, "Tick one mood at least."));
+        Set<SeasonStage> stages = Set.copyOf(ticked(f, "stage", SeasonStage.class, null));
+        Set<Forage> forage = Set.copyOf(ticked(f, "forage", Forage.class, null));
+        List<FishingLine.Kind> lines = ticked(f, "line", FishingLine.Kind.class, "Tick one kind of line at least.");
+        List<Power> powers = ticked(f, "rod", Power.class, "Tick one power at least.");
+        RodAction action = f.choice("action", RodAction.class);
+        f.need("action", "Choose the rod's action.");
+        List<Double> weights = weights(f);
+        if (!f.ok() || motion == null) {
+            return Optional.empty();
+        }
+        List<Retrieve> ordered = retrieves.stream().sorted(java.util.Comparator.comparing(r -> r != first)).toList();
+        return Optional.of(new Lure(id, name, family, f.value("power").equals("power"), f.value("pace").equals("search"), hooking, depth, motion, speed == null ? 0 : speed, ordered,
+                sight == null ? 0.5 : sight / PERCENT, cover, temperature, stages, moods, forage, weights, new Lure.Outfit(lines, strength, EnumSet.copyOf(powers), action)));
+    }
+
+    private static Hooking hooking(Form f) {
+        Hooks kind = f.choice("hooks", Hooks.class);
+        f.need("hooks", "Choose its hooks.");
+        Integer count = f.whole("hookCount");
+        Integer teasers = f.whole("teasers");
+        if (count != null && (count < 1 || count > 20) || teasers != null && (teasers < 0 || teasers > 20)) {
+            f.error("hookCount", "Hooks and arms without are out of range: expected 1 to 20 hooks and 0 to 20 arms without.");
+            return null;
+        }
+        return new Hooking(kind, count == null ? 1 : count, teasers == null ? 0 : teasers);
+    }
+
+    private static Lure.Range range(Form f, String name, String label, Form.Reader reader, boolean needed) {
+        if (needed) {
+            f.need(name + "From", label + " have no lower end: type it.");
+            f.need(name + "To", label + " have no upper end: type it.");
+        }
+        Double from = f.quantity(name + "From", reader);
+        Double to = f.quantity(name + "To", reader);
+        if (from != null && to != null && from > to) {
+            f.error(name + "To", label + " run from “" + f.value(name + "From") + "” down to “" + f.value(name + "To") + "”: exchange them.");
+            return null;
+        }
+        return from == null || to == null ? null : new Lure.Range(from, to);
+    }
+
+    private static Motion motion(Form f) {
+        switch (f.value("motion")) {
+            case "surface" -> {
+                return new Motion.Surface();
+            }
+            case "dives" -> {
+                f.need("dive", "How deep it dives is missing.");
+                f.need("along", "After how long a pull it is most of the way down is missing.");
+                Double depth = between(f, "dive", f.quantity("dive", QuantityText::metres), 0.1, 100, "4 in to 300 ft (0.1 to 100 m)");
+                Double along = between(f, "along", f.quantity("along", QuantityText::metres), 0.1, 100, "4 in to 300 ft (0.1 to 100 m)");
+                return depth == null || along == null ? null : new Motion.Dives(depth, along, f.has("floats"));
+            }
+            case "sinks" -> {
+                f.need("fall", "How fast it falls is missing: type the depth it falls in a second.");
+                f.need("hold", "The speed at which it keeps its depth is missing.");
+                Double fall = between(f, "fall", f.quantity("fall", QuantityText::metres), 0.01, 10, "0.03 to 33 ft (0.01 to 10 m) a second");
+                Double hold = between(f, "hold", f.quantity("hold", QuantityText::mps), 0.01, 10, "0.1 to 22 mph");
+                return fall == null || hold == null ? null : new Motion.Sinks(fall, hold);
+            }
+            default -> {
+                f.error("motion", "Choose how it moves.");
+                return null;
+            }
+        }
+    }
+
+    private static List<Double> weights(Form f) {
+        f.need("weights", "The usual weights are missing: type one or more with commas, as 1/4, 3/8, 1/2.");
+        try {
+            List<Double> weights = new java.util.ArrayList<>();
+            for (String one : f.value("weights").split(",")) {
+                if (!one.isBlank()) {
+                    weights.add(QuantityText.lureGrams(one, f.units()));
+                }
+            }
+            return weights.stream().filter(w -> w > 0).distinct().sorted().toList();
+        } catch (BadQuantityException e) {
+            f.error("weights", e.getMessage());
+            return List.of();
+        }
+    }
+
+    /** What was seen of a lure; empty when something is wrong. */
+    static Optional<LureObservation> readSight(Form f, String id, String lureId, FishingLine line) {
+        LureObservation.Saw saw = f.choice("saw", LureObservation.Saw.class);
+        f.need("saw", "Choose what you saw.");
+        f.need("seenDepth", "How deep it came is missing.");
+        Double depth = between(f, "seenDepth", f.quantity("seenDepth", QuantityText::metres), 0.1, 100, "4 in to 300 ft (0.1 to 100 m)");
+        Double seconds = between(f, "seenSeconds", f.number("seenSeconds"), 0.1, 600, "0.1 to 600 s");
+        if (saw == LureObservation.Saw.FALL && !f.has("seenSeconds")) {
+            f.error("seenSeconds", "How long it fell is missing: count the seconds.");
+        }
+        Double cast = between(f, "cast", f.quantity("cast", QuantityText::metres), 1, 100, "3 to 330 ft (1 to 100 m)");
+        Double grams = between(f, "grams", f.quantity("grams", QuantityText::lureGrams), 0.1, 1000, "0.1 to 1000 g");
+        return f.ok() ? Optional.of(new LureObservation(id, lureId, saw, depth, saw == LureObservation.Saw.FALL ? seconds : null, cast, grams, line)) : Optional.empty();
+    }
+}
