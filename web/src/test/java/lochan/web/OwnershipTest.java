@@ -31,6 +31,10 @@ class OwnershipTest {
                 "type", "official", "weight", "3-4", "outcome", "landed"));
         owner.post(event + "/spots/marks", "code", "m1", "position", "42.63, -116.91", "note", "Secret water");
         known.put("mark", "m1");
+        owner.post(event + "/deck/fish/edit", "spot", "reed-corner", "kind", "bed", "guessGrams", "5-0");
+        owner.post(event + "/deck/trials/new", "of", "colour", "firstWay", "white", "secondWay", "green");
+        owner.post(event + "/deck/trials/change", "presentation", "swim-jig", "what", "hook");
+        known.putAll(Map.of("fish", "reed-corner-fish", "trial", "white-or-green", "change", "swim-jig", "reaction", "LOOKED", "ofFirst", "true", "minutes", "5", "gone", "true"));
         known.put("rung", "0");
         known.put("found", "0");
         known.put("op", "close");
@@ -55,7 +59,7 @@ class OwnershipTest {
     private static Visitor.Answer call(Visitor visitor, String route, String event, Map<String, String> parameters) {
         String path = route.substring(route.indexOf(' ') + 1).replace("/events/{eventId}", event);
         if (route.startsWith("GET")) {
-            List<String> query = parameters.entrySet().stream().filter(e -> List.of("spot", "presentation", "plan", "stop", "bite", "mark").contains(e.getKey()))
+            List<String> query = parameters.entrySet().stream().filter(e -> List.of("spot", "presentation", "plan", "stop", "bite", "mark", "fish").contains(e.getKey()))
                     .map(e -> e.getKey() + "=" + e.getValue()).toList();
             return visitor.get(path + "?" + String.join("&", query));
         }
@@ -111,7 +115,11 @@ class OwnershipTest {
                 "POST /events/{eventId}/plan/copy", "POST /events/{eventId}/plan/redo", "POST /events/{eventId}/plan/search", "POST /events/{eventId}/plan/search/stop",
                 "POST /events/{eventId}/plan/search/keep", "GET /events/{eventId}/plan/sheet", "GET /events/{eventId}/plan/route.gpx", "GET /events/{eventId}/plan/calendar",
                 "POST /events/{eventId}/plan/undo", "GET /events/{eventId}/plan/backups", "POST /events/{eventId}/plan/backups",
-                "POST /events/{eventId}/plan/backups/keep", "POST /events/{eventId}/plan/restore", "GET /events/{eventId}/standings/evidence")) {
+                "POST /events/{eventId}/plan/backups/keep", "POST /events/{eventId}/plan/restore", "GET /events/{eventId}/standings/evidence",
+                "GET /events/{eventId}/deck", "GET /events/{eventId}/deck/advice", "GET /events/{eventId}/deck/path", "GET /events/{eventId}/deck/fish/edit", "POST /events/{eventId}/deck/fish/edit",
+                "POST /events/{eventId}/deck/fish/try", "POST /events/{eventId}/deck/fish/try/undo", "POST /events/{eventId}/deck/fish/gone", "POST /events/{eventId}/deck/fish/delete",
+                "POST /events/{eventId}/deck/fish/restore", "POST /events/{eventId}/deck/trials/round", "POST /events/{eventId}/deck/trials/round/undo", "POST /events/{eventId}/deck/trials/delete",
+                "POST /events/{eventId}/deck/trials/restore", "POST /events/{eventId}/deck/trials/change/delete", "POST /events/{eventId}/deck/trials/change/restore")) {
             assertThat(call(other, route, own, parameters).status()).as(route).isEqualTo(404);
         }
         Map<String, String> planned = new LinkedHashMap<>(parameters);

@@ -35,9 +35,13 @@ public record Contest(Side first, Side second, double firstStrikesMore, double f
      */
     public record Side(double hours, int strikes, int tried, int landed) {
 
-        /** Gamma(0.7 + strikes, 0.7/m + hours), m the lake's prior mean: one spot's prior of the model, the same for both. */
-        public GammaRate rate(Assumptions a) {
-            return new GammaRate(a.notebook().trialShape() + strikes, a.notebook().trialShape() / a.strikeRate().lakeMean() + hours);
+        /**
+         * Gamma(0.7 + strikes, 0.7/m + hours), as a spot's rate is shrunk towards its pattern's.
+         *
+         * @param mean m, strikes an hour of both ways together
+         */
+        public GammaRate rate(double mean, Assumptions a) {
+            return new GammaRate(a.notebook().trialShape() + strikes, a.notebook().trialShape() / mean + hours);
         }
 
         /** Beta(8·q₀ + landed, 8·(1 − q₀) + not landed), q₀ of one solid hook for both. */
@@ -77,17 +81,25 @@ public record Contest(Side first, Side second, double firstStrikesMore, double f
     }
 
     public static Contest of(Side first, Side second, Assumptions a) {
-        return new Contest(first, second, BetterChance.ofRates(first.rate(a), second.rate(a)), BetterChance.ofChances(first.landing(a), second.landing(a)),
-                hoursToKnow(first, second, a));
+        double mean = mean(first, second, a);
+        return new Contest(first, second, BetterChance.ofRates(first.rate(mean, a), second.rate(mean, a)),
+                BetterChance.ofChances(first.landing(a), second.landing(a)), hoursToKnow(first, second, a));
+    }
+
+    /** Strikes an hour of both together, shrunk towards the lake's prior as the lake's own are: (0.8·2 + Σ strikes) / (2 + Σ hours). */
+    private static double mean(Side first, Side second, Assumptions a) {
+        return (a.strikeRate().lakeMean() * a.strikeRate().lakeHours() + first.strikes + second.strikes) / (a.strikeRate().lakeHours() + first.hours + second.hours);
     }
 
     /** The least hours a side, in halves, after which the chance is past what counts as sure when each side goes on at its believed rate. */
     private static double hoursToKnow(Side first, Side second, Assumptions a) {
-        double one = first.rate(a).mean();
-        double other = second.rate(a).mean();
-        for (int halves = 0; halves <= 2 * a.notebook().trialHours(); halves++) {
+        double mean = mean(first, second, a);
+        double one = first.rate(mean, a).mean();
+        double other = second.rate(mean, a).mean();
+        boolean bothFished = first.hours > 0 && second.hours > 0;
+        for (int halves = bothFished ? 0 : 1; halves <= 2 * a.notebook().trialHours(); halves++) {
             double more = halves / 2.0;
-            double chance = BetterChance.ofRates(after(first.rate(a), one, more), after(second.rate(a), other, more));
+            double chance = BetterChance.ofRates(after(first.rate(mean, a), one, more), after(second.rate(mean, a), other, more));
             if (Math.max(chance, 1 - chance) >= a.notebook().sure()) {
                 return more;
             }

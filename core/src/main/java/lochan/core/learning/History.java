@@ -23,6 +23,7 @@ public final class History {
 
     /** Launches nearer than this are of one lake, m. */
     private static final double SAME_LAKE_M = 20_000;
+    private static final double LEAST_HOURS = 1;
 
     private final List<Entry> entries;
     private final Assumptions assumptions;
@@ -126,7 +127,7 @@ public final class History {
                 .map(e -> new CarriedRate(e.getKey(), e.getValue().ratio(), e.getValue().hours(), (int) Math.round(e.getValue().strikes()))).toList();
     }
 
-    /** The days with most strikes an hour among those fished two hours or more, best first. */
+    /** The days with most strikes an hour among those fished a line-hour or more, best first. */
     public static List<Day> bestDays(List<EventData> events, int most) {
         List<Day> days = new ArrayList<>();
         for (EventData event : events) {
@@ -136,7 +137,7 @@ public final class History {
             byDate.forEach((date, stops) -> {
                 List<Bite> bites = stops.stream().flatMap(s -> s.bites().stream()).toList();
                 double hours = stops.stream().mapToDouble(s -> s.anglers() * java.time.Duration.between(s.start(), s.end()).toMinutes() / 60.0).sum();
-                if (hours >= 2) {
+                if (hours >= LEAST_HOURS) {
                     days.add(new Day(date, event.brief().name(), hours, bites.size(), (int) bites.stream().filter(b -> b.outcome() == Outcome.LANDED).count()));
                 }
             });

@@ -27,6 +27,9 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
     private static final double TOUCH_M = 0.05;
     private static final double UNDER_BOAT_SECONDS = 30;
     private static final double RISE_MPS = 0.15;
+    private static final double HOP_SECONDS = 0.5;
+    private static final double LIFT_SECONDS = 0.8;
+    private static final double SLOWEST_FALL_MPS = 0.05;
     /** Deeper by less than this is not below the fish. */
     private static final double SLIGHTLY_M = 0.15;
 
@@ -51,14 +54,17 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
     /** A cycle of work: pulled for a time, then let rest. */
     private record Rhythm(double pullSeconds, double restSeconds) {
 
-        static Rhythm of(Retrieve retrieve) {
+        /**
+         * @param fallBack seconds that what was lifted needs to fall back
+         */
+        static Rhythm of(Retrieve retrieve, double fallBack) {
             return switch (retrieve) {
                 case STEADY -> new Rhythm(1, 0);
                 case STOP_AND_GO -> new Rhythm(3, 1.5);
                 case TWITCH -> new Rhythm(0.8, 1.6);
-                case HOP -> new Rhythm(0.5, 2);
+                case HOP -> new Rhythm(HOP_SECONDS, Math.max(2, fallBack));
                 case DRAG -> new Rhythm(2, 1.5);
-                case LIFT_AND_FALL, VERTICAL -> new Rhythm(0.8, 2);
+                case LIFT_AND_FALL, VERTICAL -> new Rhythm(LIFT_SECONDS, Math.max(2, fallBack));
             };
         }
 
@@ -101,7 +107,8 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
             double count = fall();
             double begun = seconds;
             lineDown = vertical ? depth : Double.MAX_VALUE;
-            Rhythm rhythm = Rhythm.of(cast.retrieve());
+            double lifted = cast.retrieve() == Retrieve.HOP ? ways.hopM() : ways.liftM();
+            Rhythm rhythm = Rhythm.of(cast.retrieve(), lifted / Math.max(SLOWEST_FALL_MPS, lure.fallMps(true)));
             while (!isBack(begun) && seconds < LONGEST_SECONDS) {
                 work(rhythm.pulls(seconds - begun));
                 step();
@@ -169,8 +176,8 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
             double u = cast.speedMps();
             x -= vertical ? 0 : u * STEP_SECONDS;
             depth += switch (cast.retrieve()) {
-                case HOP -> -ways.hopM() * STEP_SECONDS / Rhythm.of(Retrieve.HOP).pullSeconds();
-                case LIFT_AND_FALL, VERTICAL -> -ways.liftM() * STEP_SECONDS / Rhythm.of(Retrieve.LIFT_AND_FALL).pullSeconds();
+                case HOP -> -ways.hopM() * STEP_SECONDS / HOP_SECONDS;
+                case LIFT_AND_FALL, VERTICAL -> -ways.liftM() * STEP_SECONDS / LIFT_SECONDS;
                 case DRAG -> bottom();
                 case STEADY, STOP_AND_GO, TWITCH -> lure.fallMps(false) * (1 - u * u / (s.holdMps() * s.holdMps())) * STEP_SECONDS;
             };

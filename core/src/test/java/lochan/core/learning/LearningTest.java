@@ -67,6 +67,13 @@ class LearningTest {
     }
 
     @Test
+    void whatWasNotFishedIsNotCalledBetterOrWorse() {
+        Contest one = Contest.of(new Contest.Side(2, 14, 14, 10), new Contest.Side(0, 0, 0, 0), A);
+        assertThat(one.isKnown()).isFalse();
+        assertThat(one.firstStrikesMore()).isBetween(0.4, 0.89);
+    }
+
+    @Test
     void theTrialTurnedRoundSaysTheOpposite() {
         Contest one = Contest.of(trial(90, 5, 3), A);
         Contest other = Contest.of(trial(90, 3, 5), A);

@@ -19,6 +19,7 @@ import lochan.core.competition.BagLog;
 import lochan.core.evidence.Bin;
 import lochan.core.eventdata.EventData;
 import lochan.core.event.Format;
+import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.core.planning.PlanValuer;
 import lochan.core.planning.Stance;
@@ -29,6 +30,7 @@ import lochan.core.scenario.ScenarioSet;
 import lochan.core.structure.StructureFinder;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;
+import lochan.web.tackle.Catalogue;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -177,9 +179,15 @@ public final class CommandLine {
         return event;
     }
 
+    /** Where the event wants the rules of advice to lean its rates, they go by the catalogue: a file holds no tackle. */
+    private static EventData leaning(EventData event) {
+        Notebook.Leanings wanted = event.notebook().leanings();
+        return wanted.byAdvice() ? event.noting(event.notebook().leaning(wanted.by(Catalogue.lures(), Map.of()))) : event;
+    }
+
     private static EventData read(String file) throws UsageException {
         try (InputStream in = Files.newInputStream(Path.of(file))) {
-            return EventFileReader.read(in).data();
+            return leaning(EventFileReader.read(in).data());
         } catch (EventFileException e) {
             int more = e.problems().size() - 1;
             throw new UsageException(file + ": " + e.problems().getFirst() + (more > 0 ? " (and " + more + " more)" : ""));

@@ -1,5 +1,7 @@
 package lochan.web.deck;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
@@ -20,6 +22,7 @@ import lochan.core.evidence.Bin;
 import lochan.core.evidence.Situations;
 import lochan.core.learning.Contest;
 import lochan.core.learning.Schools;
+import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.scenario.DayModel;
 import lochan.core.tackle.BoxItem;
@@ -32,12 +35,15 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
 import lochan.web.page.Dates;
 import lochan.web.page.NotThereException;
+import lochan.web.practice.Practice;
 import lochan.web.standings.DayModels;
 import lochan.web.tackle.Tackles;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** What to throw at a spot in an hour, with the reasons. */
 @Controller
@@ -49,8 +55,10 @@ class AdviceController {
     private final Accounts accounts;
     private final Tackles tackles;
     private final DayModels dayModels;
+    private final Practice practice;
 
-    AdviceController(EventBook events, Accounts accounts, Tackles tackles, DayModels dayModels) {
+    AdviceController(EventBook events, Accounts accounts, Tackles tackles, DayModels dayModels, Practice practice) {
+        this.practice = practice;
         this.events = events;
         this.accounts = accounts;
         this.tackles = tackles;
@@ -71,10 +79,11 @@ class AdviceController {
         Units units = accounts.units(key.accountId());
         model.addAttribute("data", event);
         model.addAttribute("choices", AdviceForm.choices());
-        if (event.spots().isEmpty()) {
+        boolean named = spotId != null && !spotId.isEmpty();
+        if (event.spots().isEmpty() && !named) {
             return "deck/advice";
         }
-        Spot spot = spotId == null || spotId.isEmpty() ? event.spots().getFirst() : event.spot(spotId).orElseThrow(NotThereException::new);
+        Spot spot = named ? event.spot(spotId).orElseThrow(NotThereException::new) : event.spots().getFirst();
         Tackle tackle = tackles.tackle(key.accountId());
         DayModel dayModel = dayModels.of(key, event, day);
         Instant time = time(event, dayModel.day(), at);
@@ -98,6 +107,17 @@ class AdviceController {
         model.addAttribute("orders", Schools.of(ranked.stream().filter(x -> shown.isEmpty() || shown.contains(x.lure().id())).toList(), event, tackle.lures(), Assumptions.DEFAULTS)
                 .stream().map(AdviceController::order).toList());
         return "deck/advice";
+    }
+
+    /** Takes a presentation of the catalogue into the event, so that it can be logged and planned. */
+    @PostMapping("/events/{eventId}/deck/take")
+    String take(EventKey key, @RequestParam String lure, @RequestParam(required = false, name = "spot") String spotId, RedirectAttributes flash) {
+        Lure of = tackles.tackle(key.accountId()).lure(lure).orElseThrow(NotThereException::new);
+        if (events.event(key).presentation(of.id()).isEmpty()) {
+            practice.addPresentations(key, List.of(new Presentation(of.id(), of.name(), of.hooking().kind())));
+        }
+        flash.addFlashAttribute("notice", of.name() + " can be logged and planned in this event now.");
+        return "redirect:/events/" + key.eventId() + "/deck/advice" + (spotId == null ? "" : "?spot=" + URLEncoder.encode(spotId, StandardCharsets.UTF_8));
     }
 
     /** The time of day asked for, or the start of the day. */

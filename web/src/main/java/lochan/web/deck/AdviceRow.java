@@ -28,10 +28,11 @@ import lochan.core.water.Spot;
  * @param tried     whether the pair was ever tried
  * @param inBoat    whether one is in the boat
  * @param ruledOut  whether something rules it out
+ * @param known     whether the event has the presentation
  * @param banned    whether the brief does not let it on the deck
  */
 public record AdviceRow(String id, String name, String family, String score, double width, boolean against, List<Said> reasons, String own, String joined, String times,
-                        boolean tried, boolean inBoat, boolean ruledOut, boolean banned) {
+                        boolean tried, boolean inBoat, boolean ruledOut, boolean banned, boolean known) {
 
     private static final double FULL_BAR = 6;
     /** Reasons that say less are left out. */
@@ -63,7 +64,7 @@ public record AdviceRow(String id, String name, String family, String score, dou
         return new AdviceRow(lure.id(), lure.name(), lure.family().words(), signed(advice.score()), Math.min(100, 100 * Math.abs(advice.score()) / FULL_BAR), advice.score() < 0,
                 advice.reasons().stream().filter(w -> Math.abs(w.points()) >= LEAST_POINTS).map(w -> new Said(signed(w.points()), w.points() > 0, w.reason().words(), w.reason().rule().words())).toList(),
                 own(known.isPresent(), cell, pattern, rates, tried, spot), joined, String.format(Locale.ROOT, "× %.2f", suitability), tried, inBoat, advice.ruledOut(),
-                !GearCheck.of(event.brief().gear(), List.of(known.orElse(new Presentation(lure.id(), lure.name(), lure.hooking().kind()))), List.of(lure), 0).isEmpty());
+                !GearCheck.of(event.brief().gear(), List.of(known.orElse(new Presentation(lure.id(), lure.name(), lure.hooking().kind()))), List.of(lure), 0).isEmpty(), known.isPresent());
     }
 
     private static String signed(double points) {

@@ -1,7 +1,5 @@
 package lochan.web.deck;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Locale;
 import lochan.core.deck.Setup;
 import lochan.core.practice.Hooks;
@@ -47,18 +45,16 @@ public final class DeckWords {
         };
     }
 
-    /** As "3/8 oz, natural colours"; what the box has comes first. */
+    /** As "swim jig, white, 3/8 oz; natural colours wanted"; what the box has comes first. */
     public static String setup(Setup setup, Tackle tackle, Units units) {
-        return setup.item(tackle).map(BoxItem::name).map(n -> n + ", ").orElse("") + units.lureWeight(setup.grams())
-                + (setup.colour() == null || setup.item(tackle).filter(i -> i.colour() == setup.colour()).isPresent() ? "" : ", wanted: " + setup.colour().words() + " colours");
+        BoxItem item = setup.item(tackle).orElse(null);
+        String colour = setup.colour() == null ? "" : item != null && item.colour() == setup.colour() ? ", " + setup.colour().words() : "; " + setup.colour().words() + " colours wanted";
+        return (item == null ? "" : item.name() + ", ") + units.lureWeight(setup.grams()) + colour;
     }
 
-    /** The leader that a sheet would have on a rod whose line is another kind; empty when none is wanted. */
-    static List<String> leader(Rod rod, Lure lure, Units units) {
-        List<String> words = new ArrayList<>();
-        if (rod.leader() == null && rod.line().kind() == FishingLine.Kind.BRAID && lure.tackle().lines().getFirst() == FishingLine.Kind.FLUOROCARBON) {
-            words.add("leader: fluorocarbon, " + units.lineStrength((lure.tackle().strengthKg().from() + lure.tackle().strengthKg().to()) / 2));
-        }
-        return words;
+    /** As "1 single hook: drop-shot hooks, size 1"; hooks of the box that are for it are named. */
+    public static String hooks(Setup setup, Tackle tackle) {
+        return hooks(setup.lure().hooking()) + tackle.box().stream().filter(i -> i.kind() == BoxItem.Kind.HOOKS && i.inBoat() && setup.lure().id().equals(i.lureId())).findFirst()
+                .map(i -> ": " + i.name().toLowerCase(Locale.ROOT)).orElse("");
     }
 }

@@ -80,10 +80,11 @@ class PathController {
         Units units = accounts.units(key.accountId());
         Tackle tackle = tackles.tackle(key.accountId());
         model.addAttribute("data", event);
-        if (event.spots().isEmpty()) {
+        boolean named = spotId != null && !spotId.isEmpty();
+        if (event.spots().isEmpty() && !named) {
             return "deck/path";
         }
-        Spot spot = spotId == null || spotId.isEmpty() ? event.spots().getFirst() : event.spot(spotId).orElseThrow(NotThereException::new);
+        Spot spot = named ? event.spot(spotId).orElseThrow(NotThereException::new) : event.spots().getFirst();
         int there = Math.clamp(day, 1, event.brief().days().size());
         var time = AdviceController.time(event, there, at);
         Situation situation = new Situations(event, ASSUMPTIONS).at(spot, time);

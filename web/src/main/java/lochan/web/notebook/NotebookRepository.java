@@ -46,23 +46,48 @@ class NotebookRepository {
         FISH, TRIAL, CHANGE
     }
 
-    private record Kept(Table<?> table, Field<Long> event, Field<Long> account, Field<Integer> ordinal, Field<String> code, Field<Instant> deletedAt) {
+    private static Table<?> table(Kind kind) {
+        return switch (kind) {
+            case FISH -> KNOWN_FISH;
+            case TRIAL -> TRIAL;
+            case CHANGE -> SETUP_CHANGE;
+        };
+    }
 
-        static Kept of(Kind kind) {
-            return switch (kind) {
-                case FISH -> new Kept(KNOWN_FISH, KNOWN_FISH.EVENT_ID, KNOWN_FISH.ACCOUNT_ID, KNOWN_FISH.ORDINAL, KNOWN_FISH.CODE, KNOWN_FISH.DELETED_AT);
-                case TRIAL -> new Kept(TRIAL, TRIAL.EVENT_ID, TRIAL.ACCOUNT_ID, TRIAL.ORDINAL, TRIAL.CODE, TRIAL.DELETED_AT);
-                case CHANGE -> new Kept(SETUP_CHANGE, SETUP_CHANGE.EVENT_ID, SETUP_CHANGE.ACCOUNT_ID, SETUP_CHANGE.ORDINAL, SETUP_CHANGE.CODE, SETUP_CHANGE.DELETED_AT);
-            };
-        }
+    private static Condition in(Kind kind, EventKey key) {
+        return switch (kind) {
+            case FISH -> KNOWN_FISH.EVENT_ID.eq(key.eventId()).and(KNOWN_FISH.ACCOUNT_ID.eq(key.accountId()));
+            case TRIAL -> TRIAL.EVENT_ID.eq(key.eventId()).and(TRIAL.ACCOUNT_ID.eq(key.accountId()));
+            case CHANGE -> SETUP_CHANGE.EVENT_ID.eq(key.eventId()).and(SETUP_CHANGE.ACCOUNT_ID.eq(key.accountId()));
+        };
+    }
 
-        Condition in(EventKey key) {
-            return event.eq(key.eventId()).and(account.eq(key.accountId()));
-        }
+    private static Field<String> code(Kind kind) {
+        return switch (kind) {
+            case FISH -> KNOWN_FISH.CODE;
+            case TRIAL -> TRIAL.CODE;
+            case CHANGE -> SETUP_CHANGE.CODE;
+        };
+    }
+
+    private static Field<Integer> ordinal(Kind kind) {
+        return switch (kind) {
+            case FISH -> KNOWN_FISH.ORDINAL;
+            case TRIAL -> TRIAL.ORDINAL;
+            case CHANGE -> SETUP_CHANGE.ORDINAL;
+        };
+    }
+
+    private static Field<Instant> deletedAt(Kind kind) {
+        return switch (kind) {
+            case FISH -> KNOWN_FISH.DELETED_AT;
+            case TRIAL -> TRIAL.DELETED_AT;
+            case CHANGE -> SETUP_CHANGE.DELETED_AT;
+        };
     }
 
     private static Condition fishIn(EventKey key) {
-        return Kept.of(Kind.FISH).in(key);
+        return in(Kind.FISH, key);
     }
 
     private static Condition triesIn(EventKey key) {
@@ -82,18 +107,15 @@ class NotebookRepository {
     }
 
     private int next(Kind kind, EventKey key) {
-        Kept kept = Kept.of(kind);
-        return db.select(DSL.coalesce(DSL.max(kept.ordinal()), -1)).from(kept.table()).where(kept.in(key)).fetchSingle().value1() + 1;
+        return db.select(DSL.coalesce(DSL.max(ordinal(kind)), -1)).from(table(kind)).where(in(kind, key)).fetchSingle().value1() + 1;
     }
 
     boolean isTaken(Kind kind, EventKey key, String code) {
-        Kept kept = Kept.of(kind);
-        return db.fetchExists(kept.table(), kept.in(key).and(kept.code().eq(code)));
+        return db.fetchExists(table(kind), in(kind, key).and(code(kind).eq(code)));
     }
 
     boolean setDeleted(Kind kind, EventKey key, String code, Instant at) {
-        Kept kept = Kept.of(kind);
-        return db.update(kept.table()).set(kept.deletedAt(), at).where(kept.in(key)).and(kept.code().eq(code)).execute() == 1;
+        return db.update(table(kind)).set(deletedAt(kind), at).where(in(kind, key)).and(code(kind).eq(code)).execute() == 1;
     }
 
     Notebook notebook(EventKey key) {
@@ -159,7 +181,7 @@ class NotebookRepository {
     private List<Trial> trials(EventKey key) {
         Map<String, List<Trial.Round>> rounds = db.selectFrom(TRIAL_ROUND).where(roundsIn(key)).and(TRIAL_ROUND.DELETED_AT.isNull()).orderBy(TRIAL_ROUND.ORDINAL)
                 .fetchGroups(TRIAL_ROUND.TRIAL_CODE, NotebookRepository::round);
-        return db.selectFrom(TRIAL).where(Kept.of(Kind.TRIAL).in(key)).and(TRIAL.DELETED_AT.isNull()).orderBy(TRIAL.ORDINAL)
+        return db.selectFrom(TRIAL).where(in(Kind.TRIAL, key)).and(TRIAL.DELETED_AT.isNull()).orderBy(TRIAL.ORDINAL)
                 .fetch(r -> new Trial(r.getCode(), Coded.find(Trial.Subject.class, r.getSubject()).orElseThrow(), r.getFirstWay(), r.getSecondWay(),
                         rounds.getOrDefault(r.getCode(), List.of())));
     }
@@ -188,7 +210,7 @@ class NotebookRepository {
     }
 
     private List<SetupChange> changes(EventKey key) {
-        return db.selectFrom(SETUP_CHANGE).where(Kept.of(Kind.CHANGE).in(key)).and(SETUP_CHANGE.DELETED_AT.isNull()).orderBy(SETUP_CHANGE.ORDINAL)
+        return db.selectFrom(SETUP_CHANGE).where(in(Kind.CHANGE, key)).and(SETUP_CHANGE.DELETED_AT.isNull()).orderBy(SETUP_CHANGE.ORDINAL)
                 .fetch(r -> new SetupChange(r.getCode(), r.getPresentationCode(), r.getAt(), r.getWhat(),
                         r.getHooks() == null ? null : Coded.find(Hooks.class, r.getHooks()).orElseThrow()));
     }

@@ -1,5 +1,6 @@
 package lochan.web.notebook;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -25,6 +26,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
 import lochan.web.page.Dates;
 import lochan.web.page.Undo;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -63,6 +65,10 @@ class TrialController {
 
     @GetMapping("/events/{eventId}/deck/trials")
     String trials(EventKey key, @RequestParam(required = false) String first, @RequestParam(required = false) String second, Model model) {
+        return page(key, first, second, new Form(accounts.units(key.accountId())), model);
+    }
+
+    private String page(EventKey key, String first, String second, Form form, Model model) {
         EventData event = events.event(key);
         model.addAttribute("data", event);
         model.addAttribute("rows", event.notebook().trials().stream().map(t -> row(t, Contest.of(t, ASSUMPTIONS), t.first(), t.second())).toList());
@@ -74,9 +80,7 @@ class TrialController {
         Map<String, String> presentations = new LinkedHashMap<>();
         event.presentations().forEach(p -> presentations.put(p.id(), p.name()));
         model.addAttribute("presentations", presentations);
-        if (!model.containsAttribute("form")) {
-            model.addAttribute("form", new Form(accounts.units(key.accountId())));
-        }
+        model.addAttribute("form", form);
         model.addAttribute("freshCode", UUID.randomUUID().toString());
         var one = first == null ? java.util.Optional.<Presentation>empty() : event.presentation(first);
         var other = second == null ? java.util.Optional.<Presentation>empty() : event.presentation(second);
@@ -92,9 +96,10 @@ class TrialController {
     private static Row row(Trial trial, Contest c, String first, String second) {
         String ahead = c.firstStrikesMore() >= 0.5 ? first : second;
         String strikes = c.first().hours() + c.second().hours() == 0 ? "Nothing fished yet."
+                : c.first().hours() == 0 || c.second().hours() == 0 ? "Only one of them was fished so far."
                 : String.format(Locale.ROOT, "%s brings more strikes with a chance of %s.", sentence(ahead), percent(Math.max(c.firstStrikesMore(), 1 - c.firstStrikesMore())));
         String landsMore = c.firstLandsMore() >= 0.5 ? first : second;
-        String landing = c.first().tried() + c.second().tried() == 0 ? ""
+        String landing = c.first().tried() == 0 || c.second().tried() == 0 ? ""
                 : String.format(Locale.ROOT, "More of its strikes are landed on %s with a chance of %s.", landsMore, percent(Math.max(c.firstLandsMore(), 1 - c.firstLandsMore())));
         String needed = c.isKnown() ? "That is enough to go by." : Double.isNaN(c.hoursToKnow())
                 ? "They are too much alike to tell apart in " + ASSUMPTIONS.notebook().trialHours() + " hours each: fish the one you like."
@@ -140,7 +145,7 @@ class TrialController {
     }
 
     @PostMapping("/events/{eventId}/deck/trials/new")
-    String add(EventKey key, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
+    String add(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Trial.Subject of = form.choice("of", Trial.Subject.class);
         form.need("firstWay", "The first way has no name: say what it is.");
@@ -151,21 +156,21 @@ class TrialController {
             form.error("secondWay", "Both ways are called “" + first + "”: give them different names.");
         }
         if (!form.ok()) {
-            return refused(key, form, flash);
+            return refused(key, form, model, response);
         }
         String id = notebooks.freshCode(NotebookRepository.Kind.TRIAL, key, first + " or " + second);
         notebooks.add(key, new Trial(id, of == null ? Trial.Subject.RETRIEVE : of, first, second, List.of()));
         return "redirect:" + path(key, "#" + id);
     }
 
-    private static String refused(EventKey key, Form form, RedirectAttributes flash) {
-        flash.addFlashAttribute("trouble", "Not kept: " + String.join(" ", form.allErrors().values().stream().flatMap(List::stream).toList()));
-        flash.addFlashAttribute("form", form);
-        return "redirect:" + path(key, "");
+    private String refused(EventKey key, Form form, Model model, HttpServletResponse response) {
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        return page(key, null, null, form, model);
     }
 
     @PostMapping("/events/{eventId}/deck/trials/round")
-    String round(EventKey key, @RequestParam String trial, @RequestParam String code, @RequestParam boolean ofFirst, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
+    String round(EventKey key, @RequestParam String trial, @RequestParam String code, @RequestParam boolean ofFirst, @RequestParam Map<String, String> fields, Model model,
+                 HttpServletResponse response, RedirectAttributes flash) {
         Trial of = notebooks.trial(key, trial);
         Form form = new Form(fields, accounts.units(key.accountId()));
         form.need("minutes", "How long the round was is missing: type its minutes.");
@@ -181,7 +186,7 @@ class TrialController {
             form.error("landed", "Strikes are " + had + " with " + got + " landed: expected 0 or more, and no more landed than struck.");
         }
         if (!form.ok()) {
-            return refused(key, form, flash);
+            return refused(key, form, model, response);
         }
         notebooks.addRound(key, of.id(), code, new Trial.Round(clock.instant(), ofFirst, minutes, had, got));
         Undo.offer(flash, "Round kept.", path(key, "/round/undo?trial=" + encoded(trial) + "&code=" + encoded(code)));
@@ -209,7 +214,7 @@ class TrialController {
 
     /** Notes that hooks, leader or rod of a presentation were changed now. */
     @PostMapping("/events/{eventId}/deck/trials/change")
-    String change(EventKey key, @RequestParam String presentation, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
+    String change(EventKey key, @RequestParam String presentation, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         if (events.event(key).presentation(presentation).isEmpty()) {
             form.error("presentation", "There is no such presentation here: choose one of the list.");
@@ -218,7 +223,7 @@ class TrialController {
         String what = form.words("what", "The change", SetupChange.LONGEST_WORDS);
         Hooks hooks = form.choice("hooks", Hooks.class);
         if (!form.ok()) {
-            return refused(key, form, flash);
+            return refused(key, form, model, response);
         }
         String id = notebooks.freshCode(NotebookRepository.Kind.CHANGE, key, presentation);
         notebooks.add(key, new SetupChange(id, presentation, clock.instant(), what, hooks));

@@ -102,7 +102,7 @@ class DeckController {
             DeckList.Without without = deck.list().without().get(rows.size());
             String id = r.setup().lure().id();
             rows.add(new Row(rows.size() + 1, r.rod().name(), r.rod().id(), units.rodLength(r.rod().lengthM()) + " " + r.rod().power().words() + ", " + r.rod().action().words(), r.setup().lure().name(), id,
-                    DeckWords.setup(r.setup(), tackle, units), DeckWords.hooks(r.setup().lure().hooking()), DeckWords.lines(r.rod(), units), r.fit().words(),
+                    DeckWords.setup(r.setup(), tackle, units), DeckWords.hooks(r.setup(), tackle), DeckWords.lines(r.rod(), units), r.fit().words(),
                     r.stops().stream().map(d -> stop(deck.list().demands().get(d), event)).toList(), without(without, deck.list(), event),
                     deck.broken().stream().anyMatch(b -> id.equals(b.presentationId()))));
         }

@@ -184,8 +184,8 @@ class PracticeController {
         }
         practice.addBite(key, stop, new LoggedBite(code, bite.orElseThrow()));
         Undo.offer(flash, switch (bite.orElseThrow().outcome()) {
-            case LANDED -> "Landed, logged.";
-            case LOST -> "Lost, logged.";
+            case LANDED -> "Landed, logged. Check the hook.";
+            case LOST -> "Lost, logged. Check the hook.";
             case MISSED -> "Missed, logged.";
             case SHAKEN -> "Shaken off, logged.";
         }, path(key, "practice/bites/delete", "bite", code));

@@ -204,7 +204,7 @@ class TackleController {
         model.addAttribute("own", lure != null && tackles.ownSheets(angler.accountId()).contains(lure));
         model.addAttribute("ships", Catalogue.lures().stream().anyMatch(l -> l.id().equals(lure)));
         model.addAttribute("families", words(Family.values()));
-        model.addAttribute("hookKinds", words(Hooks.values()));
+        model.addAttribute("hookKinds", Map.of(Hooks.SINGLE.code(), "solid hooks", Hooks.TREBLE.code(), "trebles", Hooks.MULTI.code(), "several baits on one rig"));
         model.addAttribute("actions", words(RodAction.values()));
         model.addAttribute("retrieves", words(Retrieve.values()));
         Map<String, Map<String, String>> groups = new LinkedHashMap<>();

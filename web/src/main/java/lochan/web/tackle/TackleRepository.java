@@ -41,32 +41,40 @@ class TackleRepository {
         this.db = db;
     }
 
-    /** The table of a kind of tackle, with the columns all of them have. */
-    private record Kept(Table<?> table, Field<Long> account, Field<String> code, Field<Instant> deletedAt) {
+    private static Table<?> table(TackleKind kind) {
+        return switch (kind) {
+            case ROD -> ROD;
+            case ITEM -> BOX_ITEM;
+            case LURE -> LURE_SHEET;
+            case OBSERVATION -> LURE_OBSERVATION;
+        };
+    }
 
-        static Kept of(TackleKind kind) {
-            return switch (kind) {
-                case ROD -> new Kept(ROD, ROD.ACCOUNT_ID, ROD.CODE, ROD.DELETED_AT);
-                case ITEM -> new Kept(BOX_ITEM, BOX_ITEM.ACCOUNT_ID, BOX_ITEM.CODE, BOX_ITEM.DELETED_AT);
-                case LURE -> new Kept(LURE_SHEET, LURE_SHEET.ACCOUNT_ID, LURE_SHEET.CODE, LURE_SHEET.DELETED_AT);
-                case OBSERVATION -> new Kept(LURE_OBSERVATION, LURE_OBSERVATION.ACCOUNT_ID, LURE_OBSERVATION.CODE, LURE_OBSERVATION.DELETED_AT);
-            };
-        }
+    private static Condition is(TackleKind kind, long accountId, String code) {
+        return switch (kind) {
+            case ROD -> ROD.ACCOUNT_ID.eq(accountId).and(ROD.CODE.eq(code));
+            case ITEM -> BOX_ITEM.ACCOUNT_ID.eq(accountId).and(BOX_ITEM.CODE.eq(code));
+            case LURE -> LURE_SHEET.ACCOUNT_ID.eq(accountId).and(LURE_SHEET.CODE.eq(code));
+            case OBSERVATION -> LURE_OBSERVATION.ACCOUNT_ID.eq(accountId).and(LURE_OBSERVATION.CODE.eq(code));
+        };
+    }
 
-        Condition is(long accountId, String of) {
-            return account.eq(accountId).and(code.eq(of));
-        }
+    private static Field<Instant> deletedAt(TackleKind kind) {
+        return switch (kind) {
+            case ROD -> ROD.DELETED_AT;
+            case ITEM -> BOX_ITEM.DELETED_AT;
+            case LURE -> LURE_SHEET.DELETED_AT;
+            case OBSERVATION -> LURE_OBSERVATION.DELETED_AT;
+        };
     }
 
     boolean isTaken(TackleKind kind, long accountId, String code) {
-        Kept kept = Kept.of(kind);
-        return db.fetchExists(kept.table(), kept.is(accountId, code));
+        return db.fetchExists(table(kind), is(kind, accountId, code));
     }
 
     /** Whether there was one to delete or bring back. */
     boolean setDeleted(TackleKind kind, long accountId, String code, Instant at) {
-        Kept kept = Kept.of(kind);
-        return db.update(kept.table()).set(kept.deletedAt(), at).where(kept.is(accountId, code)).execute() == 1;
+        return db.update(table(kind)).set(deletedAt(kind), at).where(is(kind, accountId, code)).execute() == 1;
     }
 
     List<Rod> rods(long accountId) {

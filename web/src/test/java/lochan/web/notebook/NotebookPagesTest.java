@@ -1,0 +1,176 @@
+package lochan.web.notebook;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import lochan.web.TestServers;
+import lochan.web.testing.Rules;
+import lochan.web.testing.RunningApp;
+import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+@ExtendWith(TestServers.class)
+class NotebookPagesTest {
+
+    private static Map<String, String> fish() {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("spot", "reed-corner");
+        fields.put("where", "Pale patch by the reeds");
+        fields.put("kind", "bed");
+        fields.put("species", "largemouth");
+        fields.put("guessGrams", "5-8");
+        fields.put("from", "08:00");
+        fields.put("to", "14:00");
+        fields.put("mostWindMps", "10 mph");
+        fields.put("nextVisit", "2027-06-05T09:00");
+        return fields;
+    }
+
+    private static String code(Visitor.Answer page) {
+        return page.page().select("input[name=fish]").attr("value");
+    }
+
+    @Test
+    void aFishIsNotedTriedTakenBackAndForgotten(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Fish");
+        assertThat(angler.get(event + "/deck/fish").text()).contains("No fish noted yet");
+        Visitor.Answer list = angler.post(event + "/deck/fish/edit", fish());
+        assertThat(list.text()).contains("Reed Corner, pale patch by the reeds").contains("about 5 lb 8 oz").contains("35 % a visit").contains("between 08:00 and 14:00, wind up to 10 mph").contains("Sat 5 June 09:00");
+        String code = code(list);
+        assertThat(angler.get(event + "/deck/fish/edit?fish=" + code).value("guessGrams")).isEqualTo("5-8");
+        Visitor.Answer struck = angler.post(event + "/deck/fish/try", "fish", code, "code", "t-1", "reaction", "STRUCK", "presentation", "swim-jig", "comeBackMinutes", "60");
+        assertThat(struck.text()).contains("Noted: struck. Check the hook.").contains("57 % a visit").contains("struck, swim jig");
+        angler.post(event + "/deck/fish/try", "fish", code, "code", "t-1", "reaction", "STRUCK", "presentation", "swim-jig", "comeBackMinutes", "60");
+        assertThat(angler.get(event + "/deck/fish").texts("section.fish ul li")).as("sent twice, there once").hasSize(1);
+        assertThat(angler.post(event + "/deck/fish/try/undo?fish=" + code + "&code=t-1").text()).contains("Not tried yet").contains("35 % a visit");
+        assertThat(angler.post(event + "/deck/fish/gone", "fish", code, "gone", "true").text()).contains("It is there again");
+        angler.post(event + "/deck/fish/gone", "fish", code, "gone", "false");
+        assertThat(angler.post(event + "/deck/fish/delete", "fish", code).text()).contains("No fish noted yet");
+        assertThat(angler.post(event + "/deck/fish/restore?fish=" + code).text()).contains("about 5 lb 8 oz");
+    }
+
+    @Test
+    void badInputIsRefusedWithEveryReasonAndKept(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Bad fish");
+        Map<String, String> fields = fish();
+        fields.put("spot", "");
+        fields.put("guessGrams", "huge");
+        fields.put("to", "07:00");
+        fields.put("nextVisit", "soon");
+        Visitor.Answer refused = angler.post(event + "/deck/fish/edit", fields);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.texts(".field .error")).hasSize(4);
+        assertThat(refused.value("guessGrams")).isEqualTo("huge");
+    }
+
+    @Test
+    void aFishIsInThePlanThatVisitsItAndOnTheListOfTheDay(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Planned fish");
+        angler.post(event + "/deck/fish/edit", fish());
+        String plan = angler.post(event + "/plan/new", "day", "1").path().replaceAll(".*plan=(\\d+).*", "$1");
+        angler.post(event + "/plan/edit", "plan", plan, "op", "add", "add/spot", "reed-corner", "add/presentation", "swim-jig", "add/minutes", "60");
+        angler.post(event + "/plan/edit", "plan", plan, "op", "set", "index", "0", "stops/0/spot", "reed-corner", "stops/0/presentation", "swim-jig", "stops/0/arrive", "06:15", "stops/0/leave", "07:15");
+        Visitor.Answer early = angler.get(event + "/plan?plan=" + plan);
+        assertThat(early.text()).contains("not on this plan in its hours");
+        angler.post(event + "/plan/edit", "plan", plan, "op", "set", "index", "0", "stops/0/spot", "reed-corner", "stops/0/presentation", "swim-jig", "stops/0/arrive", "09:00", "stops/0/leave", "10:00");
+        Visitor.Answer late = angler.get(event + "/plan?plan=" + plan);
+        assertThat(late.text()).contains("visited at 09:00");
+        assertThat(grams(late)).as("it counts with its chance").isGreaterThan(grams(early) + 8);
+        assertThat(angler.get(event + "/competition?day=1").texts(".known li")).singleElement().asString().contains("Reed Corner").contains("09:00");
+    }
+
+    /** Ounces of the forecast. */
+    private static int grams(Visitor.Answer plan) {
+        String[] parts = plan.page().select("[data-forecast]").text().split(" ");
+        return 16 * Integer.parseInt(parts[0]) + Integer.parseInt(parts[2]);
+    }
+
+    @Test
+    void aTrialTellsWhoIsAheadAndWhatItTakesToKnow(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Trial");
+        assertThat(angler.post(event + "/deck/trials/new", "of", "retrieve", "firstWay", "still", "secondWay", "Still").text()).contains("give them different names");
+        assertThat(angler.post(event + "/deck/trials/new", "of", "retrieve", "firstWay", "held still", "secondWay", "shaken").text()).contains("held still or shaken?").contains("Nothing fished yet");
+        String trial = "held-still-or-shaken";
+        angler.post(event + "/deck/trials/round", "trial", trial, "code", "r1", "ofFirst", "true", "minutes", "60", "strikes", "9", "landed", "8");
+        Visitor.Answer known = angler.post(event + "/deck/trials/round", "trial", trial, "code", "r2", "ofFirst", "false", "minutes", "60", "strikes", "1", "landed", "0");
+        assertThat(known.text()).contains("Held still brings more strikes with a chance of").contains("That is enough to go by").contains("8 of 9");
+        assertThat(angler.post(event + "/deck/trials/round/undo?trial=" + trial + "&code=r2").text()).contains("Only one of them was fished so far");
+        assertThat(angler.post(event + "/deck/trials/round", "trial", trial, "code", "r3", "ofFirst", "true", "minutes", "0", "strikes", "1", "landed", "3").text()).contains("expected more than 0").contains("no more landed than struck");
+        assertThat(angler.post(event + "/deck/trials/delete?trial=" + trial).text()).doesNotContain("held still or shaken?");
+        assertThat(angler.post(event + "/deck/trials/restore?trial=" + trial).text()).contains("held still or shaken?");
+        assertThat(angler.get(event + "/deck/trials?first=swim-jig&second=drop-shot").text()).contains("Only one of them was fished so far");
+    }
+
+    @Test
+    void aChangeOfHooksIsNotedAndChangesTheLandingChance(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Hooks");
+        assertThat(landing(angler, event)).isEqualTo("76 %");
+        assertThat(angler.post(event + "/deck/trials/change", "presentation", "swim-jig", "what", "").text()).contains("What was changed is missing");
+        Visitor.Answer changed = angler.post(event + "/deck/trials/change", "presentation", "swim-jig", "what", "trebles in its place", "hooks", "treble");
+        assertThat(changed.text()).contains("strikes before now count half").contains("trebles in its place");
+        assertThat(landing(angler, event)).isEqualTo("68 %");
+        assertThat(angler.post(event + "/deck/trials/change/delete?change=swim-jig").text()).contains("The change is taken back");
+        assertThat(landing(angler, event)).isEqualTo("76 %");
+        assertThat(angler.post(event + "/deck/trials/change/restore?change=swim-jig").text()).contains("trebles in its place");
+    }
+
+    private static String landing(Visitor angler, String event) {
+        return angler.get(event + "/deck/trials").page().select("tr:has(td:contains(Swim jig)) td.num").first().text();
+    }
+
+    @Test
+    void otherSeasonsAreCarriedSeenAndSwitchedOff(RunningApp app) {
+        Visitor angler = app.angler();
+        Rules.practisedEvent(angler, "Last year");
+        String event = Rules.practisedEvent(angler, "This year");
+        Visitor.Answer seasons = angler.get(event + "/deck/seasons");
+        assertThat(seasons.text()).contains("What has paid").contains("Best days").contains("the water of Last year");
+        Visitor.Answer carried = angler.post(event + "/deck/seasons/carry", "on", "true");
+        assertThat(carried.text()).contains("1 presentations carried").contains("Swim jig × 1.00 (3 strikes in 1.0 h)");
+        Visitor.Answer leaning = angler.post(event + "/deck/seasons/lean", "advice", "true", "history", "true");
+        assertThat(leaning.text()).contains("Standings and plans lean on it now").contains("How much it leans");
+        assertThat(leaning.texts("tr:has(td:contains(on grass edge))")).as("pairs never tried are leant").isNotEmpty();
+        assertThat(angler.get(event + "/standings").text()).as("and may be ranked").contains("Swim jig");
+        assertThat(angler.post(event + "/deck/seasons/carry", "on", "false").text()).contains("Nothing of other seasons counts here now");
+        assertThat(angler.post(event + "/deck/seasons/lean").text()).contains("rest on this event's practice alone").doesNotContain("How much it leans");
+        assertThat(angler.get(event + "/deck/seasons?stage=winter").text()).contains("Nothing practised in this choice");
+    }
+
+    @Test
+    void everythingOfTheNotebookGoesOutAndIn(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Round trip");
+        angler.post(event + "/deck/fish/edit", fish());
+        String code = code(angler.get(event + "/deck/fish"));
+        angler.post(event + "/deck/fish/try", "fish", code, "code", "t-1", "reaction", "LOOKED", "presentation", "", "comeBackMinutes", "0");
+        angler.post(event + "/deck/trials/new", "of", "colour", "firstWay", "white", "secondWay", "green");
+        angler.post(event + "/deck/trials/round", "trial", "white-or-green", "code", "r1", "ofFirst", "true", "minutes", "20", "strikes", "2", "landed", "1");
+        angler.post(event + "/deck/trials/change", "presentation", "swim-jig", "what", "trailer hook", "hooks", "");
+        angler.post(event + "/deck/seasons/lean", "advice", "true");
+        Map<String, String> brief = Rules.brief("Round trip");
+        brief.put("gear/maxRods", "6");
+        brief.put("gear/liveBaitAllowed", "no");
+        angler.post(event + "/brief", brief);
+        String file = angler.get(event + "/export").body();
+        assertThat(file).contains("\"notebook\"").contains("\"maxRods\": 6").contains("\"liveBaitAllowed\": false").contains("\"advice\": true");
+        angler.get("/events");
+        String again = "/events/" + angler.upload("/events/import", "file", "e.json", file.getBytes(java.nio.charset.StandardCharsets.UTF_8)).numberAfter("events");
+        assertThat(angler.get(again + "/export").body()).isEqualTo(file);
+        for (List<String> wrong : List.of(List.of("\"landed\": 1", "\"landed\": 9", "/notebook/trials/0/rounds/0/landed"), List.of("\"to\": \"14:00\"", "\"to\": \"07:00\"", "/notebook/fish/0/to"),
+                List.of("\"reaction\": \"looked\"", "\"reaction\": \"sang\"", "/notebook/fish/0/tries/0/reaction"))) {
+            assertThat(file).contains(wrong.get(0));
+            angler.get("/events");
+            Visitor.Answer refused = angler.upload("/events/import", "file", "e.json", file.replace(wrong.get(0), wrong.get(1)).getBytes(java.nio.charset.StandardCharsets.UTF_8));
+            assertThat(refused.status()).isEqualTo(422);
+            assertThat(refused.text()).contains(wrong.get(2));
+        }
+    }
+}
