@@ -22,7 +22,7 @@ public final class Bench {
         System.out.println("Machine: " + processor() + ", " + Runtime.getRuntime().availableProcessors() + " processors, Java " + Runtime.version() + ", "
                 + Runtime.getRuntime().maxMemory() / (1 << 20) + " MiB heap, " + System.getProperty("os.name") + " " + System.getProperty("os.version"));
         System.out.println("Seeds: " + PlanningBenchmarks.SEED + " for the times; those of the plans beside them. JMH: one fork, warm-up 3 × 1 s (value), 2 × 2 s (days), 3 × 2 s (plan).");
-        Collection<RunResult> results = new Runner(new OptionsBuilder().include(PlanningBenchmarks.class.getName()).verbosity(VerboseMode.SILENT).build()).run();
+        Collection<RunResult> results = new Runner(new OptionsBuilder().include(PlanningBenchmarks.class.getName()).include(DeckBenchmarks.class.getName()).verbosity(VerboseMode.SILENT).build()).run();
         System.out.println("\nTimes, with the half-width of their 99.9 % interval");
         results.forEach(r -> print(r.getPrimaryResult()));
         List<String> misses = new QualityTable().print();

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Set;
 import lochan.core.Assumptions;
 import lochan.core.practice.ClarityTrend;
+import lochan.core.practice.Struck;
 import lochan.core.practice.Surface;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Cover;
@@ -93,7 +94,10 @@ final class AdviceRules {
     }
 
     private void suspended() {
-        if (!at.suspended()) {
+        if (at.struck() == Struck.FALL) {
+            say(Rule.SUSPENDED, lure.motion() instanceof Motion.Sinks ? 0.8 : 0, "they take on the fall: it falls past them");
+        }
+        if (at.struck() != Struck.SUSPENDED) {
             return;
         }
         String where = "fish hang off the bottom" + (at.fishDepthM() == null ? "" : " at " + units.depth(at.fishDepthM()));

@@ -26,6 +26,7 @@ public final class BriefRules {
         rules.counting(brief);
         rules.species(brief.species());
         rules.penalties(brief.penalties());
+        rules.gear(brief.gear());
         rules.days(brief);
         return List.copyOf(rules.violations);
     }
@@ -76,6 +77,15 @@ public final class BriefRules {
         notNegative("penalties/lateGramsPerMinute", "The penalty per minute late", penalties.lateGramsPerMinute());
         notNegative("penalties/lateDisqualifyMinutes", "The minutes until a late bag counts nothing", penalties.lateDisqualifyMinutes());
         notNegative("penalties/shortFishGrams", "The short-fish penalty", penalties.shortFishGrams());
+    }
+
+    private void gear(Gear gear) {
+        if (gear.maxHooksPerRig() != null && !(gear.maxHooksPerRig() >= 0 && gear.maxHooksPerRig() <= MAX_LIMIT)) {
+            add("gear/maxHooksPerRig", "Hooks on one rig is " + gear.maxHooksPerRig() + ": expected 0 to 100, or nothing when it is not limited.");
+        }
+        if (gear.maxRods() != null && !(gear.maxRods() >= 1 && gear.maxRods() <= MAX_LIMIT)) {
+            add("gear/maxRods", "Rods on deck is " + gear.maxRods() + ": expected 1 to 100, or nothing when they are not limited.");
+        }
     }
 
     private void days(Brief brief) {

@@ -69,6 +69,9 @@ class AdviceTest {
         assertThat(words(SampleTackle.SWIMBAIT, hanging, Rule.SUSPENDED)).isEqualTo("fish hang off the bottom at 11 ft: it falls through 9 ft to 11 ft");
         assertThat(points(SampleTackle.FOOTBALL, hanging, Rule.SUSPENDED)).isEqualTo(-1);
         assertThat(Advice.of(SampleTackle.FOOTBALL, hanging, Units.USUAL).ruledOut()).isTrue();
+        Situation falling = fish(3.35, Struck.FALL, 7.0, null);
+        assertThat(points(SampleTackle.FOOTBALL, falling, Rule.SUSPENDED)).isPositive();
+        assertThat(points(SampleTackle.DIVER, falling, Rule.SUSPENDED)).isZero();
     }
 
     @Test

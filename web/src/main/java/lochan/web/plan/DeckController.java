@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import lochan.core.advice.Advice;
 import lochan.core.deck.DeckList;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
@@ -57,6 +59,26 @@ class DeckController {
     record Row(int number, String rod, String rodId, String about, String lure, String lureId, String tied, String hooks, String line, List<String> poor, List<String> stops,
                String without, boolean broken) { }
 
+    /**
+     * What the rules say of a stop.
+     *
+     * @param weightiest the reason that says most
+     * @param rather     what they like better in the boat; empty: nothing
+     */
+    record Said(String time, String spot, String spotId, String planned, String score, boolean against, String weightiest, String rather) { }
+
+    private static Said said(Decks.StopAdvice a, EventData event) {
+        Advice p = a.planned();
+        Optional<Advice.Weighed> first = p == null ? Optional.empty() : p.score() < 0 ? p.reasons().stream().filter(r -> r.points() < 0).findFirst() : p.reasons().stream().findFirst();
+        return new Said(Dates.clock(a.stop().arrive(), event.brief().timeZone()), PlanWords.spot(a.stop().spotId(), event), a.stop().spotId(),
+                event.presentation(a.stop().presentationId()).orElseThrow().name(), p == null ? "no sheet" : signed(p.score()), p != null && p.score() < 0,
+                first.map(r -> r.reason().words()).orElse(""), a.rather().stream().map(x -> x.lure().name() + " " + signed(x.score())).collect(Collectors.joining(", ")));
+    }
+
+    private static String signed(double points) {
+        return (points < 0 ? "−" : "+") + String.format(Locale.ROOT, "%.1f", Math.abs(points));
+    }
+
     /** A stop that no rod does as it should be done. */
     record Poor(String stop, String words) { }
 
@@ -86,6 +108,8 @@ class DeckController {
         if (!deck.list().rows().isEmpty()) {
             model.addAttribute("drawing", DeckDrawing.of(event, kept, deck.list()));
         }
+        model.addAttribute("said", deck.advice().stream().map(a -> said(a, event)).toList());
+        model.addAttribute("dayNumber", kept.day());
         model.addAttribute("packing", deck.packing());
         model.addAttribute("packed", new HashSet<>(notebooks.packed(key)));
         return "plan/deck";

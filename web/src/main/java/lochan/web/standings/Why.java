@@ -8,6 +8,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.planning.TwoHourValue;
 import lochan.core.quantity.Units;
 import lochan.core.rate.Cell;
+import lochan.core.rate.Pattern;
 import lochan.core.rate.StrikeRates;
 import lochan.core.scenario.DayModel;
 import lochan.core.standings.StandingsRow;
@@ -36,6 +37,7 @@ final class Why {
         sentences.add(rate(row, model.rates(bin)));
         sentences.add(size(row, lakeKeeperGrams, units));
         sentences.add(evidence(row));
+        sentences.addAll(leaning(row.cell(), model, bin));
         sentences.addAll(place(model.spot(row.cell().spotId()), model));
         return sentences;
     }
@@ -84,6 +86,22 @@ final class Why {
         return row.isUntried() ? "It was never tried here: it stands on what other places of its kind gave."
                 : "Behind it are " + row.strikesSeen() + (row.strikesSeen() == 1 ? " strike" : " strikes") + " in " + row.stops() + (row.stops() == 1 ? " stop" : " stops") + ", "
                 + one(row.effectiveHours()) + " effective hours, the last " + (row.daysSince() == 1 ? "the day" : row.daysSince() + " days") + " before.";
+    }
+
+    /** What besides this event's practice leans its rate. */
+    private static List<String> leaning(Cell cell, DayModel model, int bin) {
+        List<String> sentences = new ArrayList<>();
+        Pattern pattern = model.pattern(cell);
+        boolean tried = model.slices().stream().anyMatch(s -> model.pattern(new Cell(s.spotId(), s.presentationId())).equals(pattern));
+        double suitability = tried ? 1 : model.suitability(pattern, bin);
+        if (suitability != 1) {
+            sentences.add(String.format(Locale.ROOT, "The rules of advice lean it by × %.2f, since it was never tried on such a place.", suitability));
+        }
+        if (model.event().notebook().leanings().byHistory()) {
+            model.event().notebook().carried().stream().filter(c -> c.presentationId().equals(cell.presentationId())).findFirst()
+                    .ifPresent(c -> sentences.add(String.format(Locale.ROOT, "Your other seasons lean its presentation towards × %.2f of the lake, as one line-hour.", c.ratio())));
+        }
+        return sentences;
     }
 
     private static List<String> place(Spot spot, DayModel model) {

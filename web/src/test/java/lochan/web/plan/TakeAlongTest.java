@@ -104,7 +104,7 @@ class TakeAlongTest {
         templates.setSuffix(".html");
         engine.setTemplateResolver(templates);
 
-        try (PDDocument pdf = Loader.loadPDF(new PlanPdf(engine).of(sheet, List.of(), new Decks.Deck(Tackle.NONE, new DeckList(List.of(), List.of(), List.of(), List.of()), List.of(), List.of(), List.of())))) {
+        try (PDDocument pdf = Loader.loadPDF(new PlanPdf(engine).of(sheet, List.of(), new Decks.Deck(Tackle.NONE, new DeckList(List.of(), List.of(), List.of(), List.of()), List.of(), List.of(), List.of(), List.of())))) {
             assertThat(pdf.getNumberOfPages()).isEqualTo(1);
             assertThat(new PDFTextStripper().getText(pdf)).contains("A long name of a spot 24").contains("Reed <Corner> & Bank").contains("Lightning is in the forecast");
         }
