@@ -2,8 +2,6 @@ package lochan.web.browser;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.FilePayload;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
@@ -17,13 +15,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class Screenshots {
 
     private static final String EVENT = "Two Arms Open";
-    private static final String SHEET = """
-            Date,Place,From,To,Lure,Result,Weight,Water temp,Remarks
-            6/2/2027,Sill Ledge,15:10,15:55,Drop shot,landed,2-6,68,
-            ,,,,Drop shot,missed,,,
-            6/2/2027,Pale Hump,16:10,16:50,Blade bait,landed,3-1,69,new bait
-            """;
-
     private final Path folder = Path.of(System.getProperty("lochan.screenshots", "."));
     private String address;
 
@@ -48,24 +39,12 @@ class Screenshots {
         page.getByText("on the water").waitFor();
         shoot(page, "water");
         view(page, event, "spots");
-        page.navigate(event + "/spots/marks");
-        shoot(page, "marks");
         view(page, event, "practice");
         page.navigate(event + "/practice/review");
         shoot(page, "review");
-        page.navigate(event + "/practice/sheet");
-        page.locator("#file").setInputFiles(new FilePayload("log.csv", "text/csv", SHEET.getBytes(StandardCharsets.UTF_8)));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read it").setExact(true)).click();
-        shoot(page, "sheet");
         page.navigate(event + "/standings");
         page.waitForCondition(() -> page.locator("[data-again]").count() == 0);
         shoot(page, "standings");
-        for (String row : new String[] {"sill-ledge~drop-shot", "harth-grass~swim-jig", "wend-weeds~swim-jig"}) {
-            page.locator("input[value='" + row + "']").check();
-        }
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Compare the chosen")).click();
-        shoot(page, "compare");
-        page.navigate(event + "/standings");
         page.locator("tbody a").first().click();
         shoot(page, "evidence");
         page.navigate(event + "/plan");
@@ -75,6 +54,11 @@ class Screenshots {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Reckon them")).click();
         page.locator("ol > li.sheet").first().waitFor();
         shoot(page, "backups");
+        view(page, event, "deck");
+        page.navigate(event + "/deck/advice?spot=sill-ledge&at=10:30");
+        shoot(page, "advice");
+        page.navigate(event + "/deck/path?spot=split-point&lure=medium-crankbait");
+        shoot(page, "cast");
     }
 
     private void phone(Page page) {
@@ -96,8 +80,8 @@ class Screenshots {
         page.navigate(page.url());
         page.locator("section table a").first().click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete this stop")).click();
-        page.navigate(event + "/brief");
-        shoot(page, "brief-phone");
+        page.navigate(event + "/deck/fish");
+        shoot(page, "fish-phone");
         page.navigate(event + "/water");
         shoot(page, "water-phone");
         page.navigate(event + "/plan");
