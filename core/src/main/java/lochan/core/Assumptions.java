@@ -29,7 +29,7 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
             new Depletion(0.97, 0.93, 0.70, 0.6),
             new Planning(30, 5, 10, 15, 1.25, 6.7, 1000),
             new Forecast(4, 0.8),
-            new Advice(0.12, 0.6, 1.5, 0.3, 1.2, 0.6, 1.5, 6, 3.66, 1, 4, 0.8, 1, 0.35, 0.5, 2.5, new Seasons(9, 15, 20, 24, 6, 9)),
+            new Advice(0.12, 0.6, 1.5, 0.3, 1.2, 0.6, 1.5, 6, 3.66, 1, 4, 0.8, 1, 0.35, 2, 0.5, 2.5, new Seasons(9, 15, 20, 24, 6, 9)),
             new LureWays(0.30, 30, 0.4, 0.577, 0.7, 0.4, 0.5, 2, 0.15, 0.6),
             new DeckCover(0.85, 0.5, 0.2, 0.5),
             new Notes(2, 0.35, 0.3, 0.5, 1, 5, 0.7, 0.9, 0.8, 5, 25));
@@ -142,13 +142,14 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
      * @param lowLightHours        hours after sunrise with low light under any sky
      * @param steadyTempC          change over practice that is none, °C
      * @param pressuredFrom        crowd risk above which water is pressured
+     * @param pressuredBoats       other boats in sight from which it is
      * @param moodFromHours        hours fished at a spot that tell the mood of its fish
      * @param activeStrikesPerHour strikes an hour from which fish are active
      * @param seasons              the stages of the year
      */
     public record Advice(double lnPerPoint, double leastSuitability, double mostSuitability, double muddyM, double clearM, double aboveFishM,
                          double missedDepthM, double missedTempC, double verticalFromM, double shallowM, double deepM, double lowLightHours,
-                         double steadyTempC, double pressuredFrom, double moodFromHours, double activeStrikesPerHour, Seasons seasons) { }
+                         double steadyTempC, double pressuredFrom, int pressuredBoats, double moodFromHours, double activeStrikesPerHour, Seasons seasons) { }
 
     /**
      * Water temperatures and months that part the year, months of the northern half.

@@ -57,7 +57,7 @@ public final class Situations {
         Double depth = Stream.of(spot.depthMaxM(), spot.depthMinM()).filter(Objects::nonNull).findFirst().orElse(null);
         return new Situation(temp, trend, visibility, clarity, light(time, f.map(ForecastPeriod::sky).orElse(null)),
                 f.map(p -> Surface.ofWind(p.windMps())).orElse(null), stage(temp, time), forage(spot), fishDepth(spot), struck(spot), depth, mood(spot),
-                Cover.of(spot.placeClass()), spot.crowdRisk() > assumptions.advice().pressuredFrom() ? true : null,
+                Cover.of(spot.placeClass()), isPressured(spot) ? true : null,
                 latest(c -> c.signs().recentFront()).orElse(null));
     }
 
@@ -126,6 +126,11 @@ public final class Situations {
         }
         return waterTempC < s.spawnFromC() ? SeasonStage.PRE_SPAWN : waterTempC < s.postSpawnFromC() ? SeasonStage.SPAWN
                 : waterTempC < s.summerFromC() ? SeasonStage.POST_SPAWN : SeasonStage.SUMMER;
+    }
+
+    /** Whether others are often there first, or were in sight when it was fished last. */
+    private boolean isPressured(Spot spot) {
+        return spot.crowdRisk() > assumptions.advice().pressuredFrom() || seenHere(spot, Conditions::boatsNear).filter(boats -> boats >= assumptions.advice().pressuredBoats()).isPresent();
     }
 
     private Forage forage(Spot spot) {

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
-import lochan.core.Coded;
 import lochan.core.advice.Light;
 import lochan.core.advice.Situation;
 import lochan.core.advice.TempTrend;
@@ -20,6 +19,7 @@ import lochan.core.tackle.Forage;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.SeasonStage;
 import lochan.web.form.Form;
+import lochan.web.form.Options;
 
 /** A situation as it can be changed: what forecast and practice tell stands in the fields, what the angler knows better goes before it. */
 final class AdviceForm {
@@ -63,24 +63,16 @@ final class AdviceForm {
     /** The choices of each field, code and words. */
     static Map<String, Map<String, String>> choices() {
         Map<String, Map<String, String>> all = new LinkedHashMap<>();
-        all.put("tempTrend", words(TempTrend.values()));
-        all.put("clarityTrend", words(ClarityTrend.values()));
-        all.put("light", words(Light.values()));
-        all.put("surface", words(Surface.values()));
-        all.put("stage", words(SeasonStage.values()));
-        all.put("forage", words(Forage.values()));
-        all.put("struck", words(Struck.values()));
-        all.put("mood", words(Mood.values()));
-        all.put("cover", words(Cover.values()));
+        all.put("tempTrend", Options.of(TempTrend.values()));
+        all.put("clarityTrend", Options.of(ClarityTrend.values()));
+        all.put("light", Options.of(Light.values()));
+        all.put("surface", Options.of(Surface.values()));
+        all.put("stage", Options.of(SeasonStage.values()));
+        all.put("forage", Options.of(Forage.values()));
+        all.put("struck", Options.of(Struck.values()));
+        all.put("mood", Options.of(Mood.values()));
+        all.put("cover", Options.of(Cover.values()));
         all.put("truth", Map.of("yes", "yes", "no", "no"));
         return all;
-    }
-
-    static Map<String, String> words(Coded[] values) {
-        Map<String, String> words = new LinkedHashMap<>();
-        for (Coded v : values) {
-            words.put(v.code(), v.words());
-        }
-        return words;
     }
 }

@@ -61,14 +61,10 @@ public record AdviceRow(String id, String name, String family, String score, dou
             boolean leant = event.notebook().leanings().byAdvice();
             joined = String.format(Locale.ROOT, "%.1f", tried || leant ? rate.mean() : rate.mean() * suitability);
         }
-        return new AdviceRow(lure.id(), lure.name(), lure.family().words(), signed(advice.score()), Math.min(100, 100 * Math.abs(advice.score()) / FULL_BAR), advice.score() < 0,
-                advice.reasons().stream().filter(w -> Math.abs(w.points()) >= LEAST_POINTS).map(w -> new Said(signed(w.points()), w.points() > 0, w.reason().words(), w.reason().rule().words())).toList(),
+        return new AdviceRow(lure.id(), lure.name(), lure.family().words(), DeckWords.signed(advice.score()), Math.min(100, 100 * Math.abs(advice.score()) / FULL_BAR), advice.score() < 0,
+                advice.reasons().stream().filter(w -> Math.abs(w.points()) >= LEAST_POINTS).map(w -> new Said(DeckWords.signed(w.points()), w.points() > 0, w.reason().words(), w.reason().rule().words())).toList(),
                 own(known.isPresent(), cell, pattern, rates, tried, spot), joined, String.format(Locale.ROOT, "× %.2f", suitability), tried, inBoat, advice.ruledOut(),
                 !GearCheck.of(event.brief().gear(), List.of(known.orElse(new Presentation(lure.id(), lure.name(), lure.hooking().kind()))), List.of(lure), 0).isEmpty(), known.isPresent());
-    }
-
-    private static String signed(double points) {
-        return (points < 0 ? "−" : "+") + String.format(Locale.ROOT, "%.1f", Math.abs(points));
     }
 
     private static String own(boolean known, Cell cell, Pattern pattern, StrikeRates rates, boolean tried, Spot spot) {

@@ -35,6 +35,11 @@ public final class DeckWords {
         return (h.count() == 1 ? "1 " + kind : h.count() + " " + kind + "s") + (h.teasers() == 0 ? "" : h.teasers() == 1 ? ", 1 teaser" : ", " + h.teasers() + " teasers");
     }
 
+    /** Points of the rules with their sign, as "+1.5". */
+    public static String signed(double points) {
+        return (points < 0 ? "−" : "+") + String.format(Locale.ROOT, "%.1f", Math.abs(points));
+    }
+
     /** How it moves. */
     public static String motion(Lure lure, Units units) {
         return switch (lure.motion()) {

@@ -34,6 +34,7 @@ import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.form.Form;
+import lochan.web.form.Options;
 import lochan.web.page.NotThereException;
 import lochan.web.tackle.Tackles;
 import org.springframework.stereotype.Controller;
@@ -111,7 +112,7 @@ class PathController {
         model.addAttribute("others", wanted.stream().skip(1).map(Lure::id).toList());
         model.addAttribute("lures", tackle.lures());
         model.addAttribute("rods", tackle.rodsInBoat());
-        model.addAttribute("retrieves", AdviceForm.words(wanted.getFirst().retrieves().toArray(Retrieve[]::new)));
+        model.addAttribute("retrieves", Options.of(wanted.getFirst().retrieves().toArray(Retrieve[]::new)));
         model.addAttribute("observations", tackle.observations().stream().filter(o -> o.lureId().equals(wanted.getFirst().id())).map(o -> seen(o, units)).toList());
         model.addAttribute("ownFactor", first.motion().ownFactor() == 1 ? null : String.format(Locale.ROOT, "%.2f", first.motion().ownFactor()));
         model.addAttribute("diver", wanted.getFirst().motion() instanceof Motion.Dives);

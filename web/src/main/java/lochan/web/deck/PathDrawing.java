@@ -51,11 +51,19 @@ public record PathDrawing(String bottom, String cover, String zone, List<Way> wa
         return new PathDrawing(bottom, water.coverM() > 0 ? cover(water, far, s) : null, zone(water, aboveM, far, s), ways, across(far, s, units), down(deep, s, units));
     }
 
-    /** Labels stand on different parts of the ways, so that they do not hide each other. */
+    /** Labels stand on different parts of the ways, on their way back, so that they do not hide each other. */
     private static LurePath.Point labelled(LurePath p, int index, int of) {
         List<LurePath.Point> points = p.points();
         double wanted = points.getFirst().fromBoatM() * (0.75 - 0.5 * index / Math.max(1, of));
-        return points.stream().min(java.util.Comparator.comparingDouble(x -> Math.abs(x.fromBoatM() - wanted))).orElseThrow();
+        for (int i = points.size() - 1; i > 0; i--) {
+            LurePath.Point a = points.get(i - 1);
+            LurePath.Point b = points.get(i);
+            if (a.fromBoatM() >= wanted && wanted >= b.fromBoatM() && a.fromBoatM() > b.fromBoatM()) {
+                double share = (a.fromBoatM() - wanted) / (a.fromBoatM() - b.fromBoatM());
+                return new LurePath.Point(wanted, a.depthM() + share * (b.depthM() - a.depthM()), a.seconds());
+            }
+        }
+        return points.get(points.size() / 2);
     }
 
     private static String path(LurePath p, Scale s) {

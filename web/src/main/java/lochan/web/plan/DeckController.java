@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import lochan.core.advice.Advice;
 import lochan.core.deck.DeckList;
 import lochan.core.eventdata.EventData;
+import lochan.core.learning.LossSigns;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
@@ -71,12 +72,8 @@ class DeckController {
         Advice p = a.planned();
         Optional<Advice.Weighed> first = p == null ? Optional.empty() : p.score() < 0 ? p.reasons().stream().filter(r -> r.points() < 0).findFirst() : p.reasons().stream().findFirst();
         return new Said(Dates.clock(a.stop().arrive(), event.brief().timeZone()), PlanWords.spot(a.stop().spotId(), event), a.stop().spotId(),
-                event.presentation(a.stop().presentationId()).orElseThrow().name(), p == null ? "no sheet" : signed(p.score()), p != null && p.score() < 0,
-                first.map(r -> r.reason().words()).orElse(""), a.rather().stream().map(x -> x.lure().name() + " " + signed(x.score())).collect(Collectors.joining(", ")));
-    }
-
-    private static String signed(double points) {
-        return (points < 0 ? "−" : "+") + String.format(Locale.ROOT, "%.1f", Math.abs(points));
+                event.presentation(a.stop().presentationId()).orElseThrow().name(), p == null ? "no sheet" : DeckWords.signed(p.score()), p != null && p.score() < 0,
+                first.map(r -> r.reason().words()).orElse(""), a.rather().stream().map(x -> x.lure().name() + " " + DeckWords.signed(x.score())).collect(Collectors.joining(", ")));
     }
 
     /** A stop that no rod does as it should be done. */
@@ -110,6 +107,7 @@ class DeckController {
         }
         model.addAttribute("said", deck.advice().stream().map(a -> said(a, event)).toList());
         model.addAttribute("dayNumber", kept.day());
+        model.addAttribute("signs", LossSigns.of(event, PlanReckoning.ASSUMPTIONS).stream().map(s -> s.presentation().name()).toList());
         model.addAttribute("packing", deck.packing());
         model.addAttribute("packed", new HashSet<>(notebooks.packed(key)));
         return "plan/deck";

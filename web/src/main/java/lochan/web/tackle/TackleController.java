@@ -11,7 +11,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import lochan.core.Coded;
 import lochan.core.advice.Rule;
 import lochan.core.practice.Hooks;
 import lochan.core.quantity.Units;
@@ -36,6 +35,7 @@ import lochan.web.deck.DeckWords;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.TackleFile;
 import lochan.web.form.Form;
+import lochan.web.form.Options;
 import lochan.web.page.Downloads;
 import lochan.web.page.Undo;
 import org.springframework.http.HttpStatus;
@@ -98,18 +98,10 @@ class TackleController {
     private static String rodPage(String rod, Form form, Model model) {
         model.addAttribute("form", form);
         model.addAttribute("rod", rod);
-        model.addAttribute("powers", words(Power.values()));
-        model.addAttribute("actions", words(RodAction.values()));
-        model.addAttribute("lines", words(FishingLine.Kind.values()));
+        model.addAttribute("powers", Options.of(Power.values()));
+        model.addAttribute("actions", Options.of(RodAction.values()));
+        model.addAttribute("lines", Options.of(FishingLine.Kind.values()));
         return "tackle/rod";
-    }
-
-    private static Map<String, String> words(Coded[] values) {
-        Map<String, String> words = new LinkedHashMap<>();
-        for (Coded v : values) {
-            words.put(v.code(), v.words());
-        }
-        return words;
     }
 
     @PostMapping("/tackle/rod")
@@ -172,9 +164,9 @@ class TackleController {
         model.addAttribute("form", form);
         model.addAttribute("item", item);
         model.addAttribute("lures", lures);
-        model.addAttribute("kinds", words(BoxItem.Kind.values()));
-        model.addAttribute("colours", words(ColourFamily.values()));
-        model.addAttribute("lines", words(FishingLine.Kind.values()));
+        model.addAttribute("kinds", Options.of(BoxItem.Kind.values()));
+        model.addAttribute("colours", Options.of(ColourFamily.values()));
+        model.addAttribute("lines", Options.of(FishingLine.Kind.values()));
         return "tackle/item";
     }
 
@@ -203,18 +195,18 @@ class TackleController {
         model.addAttribute("lure", lure);
         model.addAttribute("own", lure != null && tackles.ownSheets(angler.accountId()).contains(lure));
         model.addAttribute("ships", Catalogue.lures().stream().anyMatch(l -> l.id().equals(lure)));
-        model.addAttribute("families", words(Family.values()));
+        model.addAttribute("families", Options.of(Family.values()));
         model.addAttribute("hookKinds", Map.of(Hooks.SINGLE.code(), "solid hooks", Hooks.TREBLE.code(), "trebles", Hooks.MULTI.code(), "several baits on one rig"));
-        model.addAttribute("actions", words(RodAction.values()));
-        model.addAttribute("retrieves", words(Retrieve.values()));
+        model.addAttribute("actions", Options.of(RodAction.values()));
+        model.addAttribute("retrieves", Options.of(Retrieve.values()));
         Map<String, Map<String, String>> groups = new LinkedHashMap<>();
-        groups.put("retrieve", words(Retrieve.values()));
-        groups.put("cover", words(Cover.values()));
-        groups.put("stage", words(SeasonStage.values()));
-        groups.put("mood", words(Mood.values()));
-        groups.put("forage", words(Forage.values()));
-        groups.put("line", words(FishingLine.Kind.values()));
-        groups.put("rod", words(Power.values()));
+        groups.put("retrieve", Options.of(Retrieve.values()));
+        groups.put("cover", Options.of(Cover.values()));
+        groups.put("stage", Options.of(SeasonStage.values()));
+        groups.put("mood", Options.of(Mood.values()));
+        groups.put("forage", Options.of(Forage.values()));
+        groups.put("line", Options.of(FishingLine.Kind.values()));
+        groups.put("rod", Options.of(Power.values()));
         model.addAttribute("groups", groups);
         return "tackle/lure";
     }
