@@ -69,6 +69,7 @@ class StandingsController {
         model.addAttribute("patterns", standings.patterns().stream().map(p -> PatternLine.of(p, rows, found, event, units))
                 .sorted(Comparator.comparingDouble(PatternLine::worthGrams).reversed()).toList());
         model.addAttribute("sort", order);
+        model.addAttribute("leanings", event.notebook().leanings());
         model.addAttribute("view", view.equals("patterns") ? "patterns" : "spots");
         choices(dayModel, bin, model);
         return "standings/standings";

@@ -138,7 +138,7 @@ class NotebookPagesTest {
         Visitor.Answer leaning = angler.post(event + "/deck/seasons/lean", "advice", "true", "history", "true");
         assertThat(leaning.text()).contains("Standings and plans lean on it now").contains("How much it leans");
         assertThat(leaning.texts("tr:has(td:contains(on grass edge))")).as("pairs never tried are leant").isNotEmpty();
-        assertThat(angler.get(event + "/standings").text()).as("and may be ranked").contains("Swim jig");
+        assertThat(angler.get(event + "/standings").text()).as("and may be ranked").contains("Swim jig").contains("Rates lean here on the rules of advice, where you never tried, and your other seasons");
         assertThat(angler.post(event + "/deck/seasons/carry", "on", "false").text()).contains("Nothing of other seasons counts here now");
         assertThat(angler.post(event + "/deck/seasons/lean").text()).contains("rest on this event's practice alone").doesNotContain("How much it leans");
         assertThat(angler.get(event + "/deck/seasons?stage=winter").text()).contains("Nothing practised in this choice");
