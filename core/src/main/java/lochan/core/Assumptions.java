@@ -27,7 +27,7 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
             new Size(Math.log(800), 0.45, 0.20, 0.15, 0.05, 0.10, 0.42, 0.15, 0.12, 0.15, 0.93, 0.04, 4),
             new DayEffect(0.5, 0.25, 0.25, 0.5, 0.8, 0.25),
             new Depletion(0.97, 0.93, 0.70, 0.6),
-            new Planning(30, 5, 10, 15, 1.25, 6.7, 1000),
+            new Planning(30, 5, 10, 15, 1.25, 6.7, 1000, 1.1, 0.5, 0.2),
             new Forecast(4, 0.8),
             new Advice(0.12, 0.6, 1.5, 0.3, 1.2, 0.6, 1.5, 6, 3.66, 1, 4, 0.8, 1, 0.35, 2, 0.5, 2.5, new Seasons(9, 15, 20, 24, 6, 9)),
             new LureWays(0.30, 30, 0.4, 0.577, 0.7, 0.4, 0.5, 2, 0.15, 0.6),
@@ -115,9 +115,12 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
      * @param straightRunFactor    way on the water over the straight line when no lake is known
      * @param roughWindMps         wind from which open water counts as rough for the boat, m/s: 15 mph, a fresh chop on a small boat
      * @param exposedFetchM        open water upwind from which a spot is open to the wind, m: enough for waves to build
+     * @param priceOfMoving        how many times better than staying the best move has to be ({@code model.md} §10)
+     * @param restOfDay            share of the best cell's hour that stands for each hour left of the day
+     * @param spotDays             variance that a spot's own good and bad days add to its rate, relative
      */
     public record Planning(int binMinutes, int gridMinutes, int minDwellMinutes, int checkInMarginMinutes, double straightRunFactor,
-                           double roughWindMps, double exposedFetchM) { }
+                           double roughWindMps, double exposedFetchM, double priceOfMoving, double restOfDay, double spotDays) { }
 
     /**
      * @param priorEvents events the prior counts for

@@ -9,7 +9,7 @@ public final class Lochan {
 
     public static void main(String[] arguments) {
         if (arguments.length > 0 && CommandLine.COMMANDS.contains(arguments[0])) {
-            System.exit(new CommandLine(System.out, System.err).run(arguments));
+            System.exit(new CommandLine(System.in, System.out, System.err).run(arguments));
         }
         Server.main(arguments);
     }

@@ -101,7 +101,7 @@ class ServerTest {
 
     @Test
     void unknownCommandsAndOptionsOfTheStartCommandAreRefused() throws Exception {
-        assertThat(shell(START + " dance", Map.of())).isEqualTo(new Said(2, "lochan: unknown command dance: expected one of demo, serve, rank, value, plan, route, bag, runs, structure, track.\n"));
+        assertThat(shell(START + " dance", Map.of())).isEqualTo(new Said(2, "lochan: unknown command dance: expected one of demo, serve, rank, value, plan, route, bag, advise, runs, structure, track.\n"));
         assertThat(shell(START + " demo --fast", Map.of()).text()).contains("demo takes no options").hasLineCount(1);
     }
 }

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
 import lochan.core.competition.Bag;
 import lochan.core.competition.Fish;
@@ -219,15 +220,33 @@ public final class PlanValuer {
         return simulated(stops, days, calibration.factor());
     }
 
+    /**
+     * Bags of days drawn fish by fish, g, in the order of their scenarios.
+     *
+     * @param days to draw in each scenario, 0 or more
+     */
+    public double[] drawn(List<PlanStop> stops, int[] days) {
+        return simulation(stops, j -> days[j]).totals();
+    }
+
     private PlanValue simulated(List<PlanStop> stops, int days, double factor) {
-        EventData event = scenarios.model().event();
         int perScenario = Math.max(1, Math.ceilDiv(days, scenarios.count()));
+        return simulation(stops, j -> perScenario).result(formula(stops), factor);
+    }
+
+    private Simulation simulation(List<PlanStop> stops, IntUnaryOperator daysOf) {
+        EventData event = scenarios.model().event();
         Simulation simulation = new Simulation(event.brief(), bag, hours(), scenarios.seed());
         List<Schedule.Segment> segments = Schedule.segments(stops, scenarios.model().bins());
         CellScenarios[] cells = segments.stream().map(s -> scenarios.cell(s.cell())).toArray(CellScenarios[]::new);
         int[] pools = pools(segments);
         double[] strikes = new double[cells.length];
+        int[] hours = hourOf(segments);
+        List<int[]> visits = stops.stream().map(s -> fishVisits.of(List.of(s))).toList();
         for (int j = 0; j < scenarios.count(); j++) {
+            if (daysOf.applyAsInt(j) == 0) {
+                continue;
+            }
             double[] fished = new double[cells.length];
             for (int i = 0; i < cells.length; i++) {
                 fished[pools[i]] = scenarios.fishedBefore(cells[i].cell().spotId(), j);
@@ -235,21 +254,25 @@ public final class PlanValuer {
             for (int i = 0; i < cells.length; i++) {
                 strikes[i] = strikes(cells[i], segments.get(i), j, fished, pools[i]);
             }
-            simulation.days(perScenario, cells, strikes, hourOf(segments), new Simulation.Sure(caught(stops, j)), j, scenarios.model().assumptions().size());
+            simulation.days(daysOf.applyAsInt(j), cells, strikes, hours, new Simulation.Sure(fishVisits.none() ? List.of() : caught(stops, visits, j)), j, scenarios.model().assumptions().size());
         }
-        return simulation.result(formula(stops), factor);
+        return simulation;
     }
 
-    /** Known fish that a plan catches in a scenario, each at the hour of the visit that does. */
-    private List<Simulation.Sure.Fish> caught(List<PlanStop> stops, int scenario) {
+    /**
+     * Known fish that a plan catches in a scenario, each at the hour of the visit that does.
+     *
+     * @param visited by stop, then fish
+     */
+    private List<Simulation.Sure.Fish> caught(List<PlanStop> stops, List<int[]> visited, int scenario) {
         List<Simulation.Sure.Fish> caught = new ArrayList<>();
         int[] visits = new int[fishVisits.count()];
-        for (PlanStop stop : stops) {
-            int[] more = fishVisits.of(List.of(stop));
+        for (int s = 0; s < visited.size(); s++) {
+            int[] more = visited.get(s);
             for (int i = 0; i < visits.length; i++) {
                 visits[i] += more[i];
                 if (more[i] > 0 && visits[i] == scenarios.visitsNeeded(i, scenario)) {
-                    caught.add(new Simulation.Sure.Fish(fishVisits.hour(stop.arrive()), fishVisits.grams(i), fishVisits.fish(i).fish().species()));
+                    caught.add(new Simulation.Sure.Fish(fishVisits.hour(stops.get(s).arrive()), fishVisits.grams(i), fishVisits.fish(i).fish().species()));
                 }
             }
         }

@@ -22,7 +22,8 @@ import org.apache.commons.rng.simple.RandomSource;
 final class Simulation {
 
     private final Brief brief;
-    private final List<Fish> start;
+    private final double[] startGrams;
+    private final int[] startSpecies;
     private final UniformRandomProvider random;
     private final ZigguratSampler.NormalizedGaussian normal;
     private final double[] byHour;
@@ -32,7 +33,8 @@ final class Simulation {
 
     Simulation(Brief brief, List<Fish> start, int hours, long seed) {
         this.brief = brief;
-        this.start = start;
+        this.startGrams = start.stream().mapToDouble(Fish::grams).toArray();
+        this.startSpecies = start.stream().mapToInt(f -> brief.species().stream().map(SpeciesRule::species).toList().indexOf(f.species())).toArray();
         this.random = RandomSource.XO_SHI_RO_256_PP.create(seed);
         this.normal = ZigguratSampler.NormalizedGaussian.of(random);
         this.byHour = new double[hours];
@@ -49,7 +51,9 @@ final class Simulation {
     void days(int count, CellScenarios[] cells, double[] strikes, int[] hours, Sure sure, int scenario, Assumptions.Size a) {
         for (int day = 0; day < count; day++) {
             Keepers keepers = new Keepers();
-            start.forEach(f -> keepers.take(f.grams(), number(f.species())));
+            for (int i = 0; i < startGrams.length; i++) {
+                keepers.take(startGrams[i], startSpecies[i]);
+            }
             int hour = 0;
             int known = 0;
             for (int i = 0; i < cells.length; i++) {
@@ -116,6 +120,11 @@ final class Simulation {
         if (keepers.count() >= brief.countingFish()) {
             limits++;
         }
+    }
+
+    /** Bags of the days, g, in the order drawn. */
+    double[] totals() {
+        return Arrays.copyOf(totals, days);
     }
 
     /** @param factor by which every weight is scaled */

@@ -183,6 +183,11 @@ public final class DayModel {
         return blown ? assumptions.day().blownFactor() : 1;
     }
 
+    /** What the wind leaves of a spot's strike rate in a bin, 0 to 1. */
+    public double leftByWind(String spotId, int bin) {
+        return held(spots.get(spotId), bin);
+    }
+
     /** Whether a spot is open to more wind than the boat can be held in at some time of [from, to). */
     public boolean isBlown(Spot spot, Instant from, Instant to) {
         return IntStream.range(0, bins.size()).anyMatch(b -> bins.get(b).start().isBefore(to) && bins.get(b).end().isAfter(from) && held(spot, b) < 1);

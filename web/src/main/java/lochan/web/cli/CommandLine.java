@@ -1,8 +1,11 @@
 package lochan.web.cli;
 
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.DateTimeException;
@@ -35,12 +38,12 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * {@code rank}, {@code value}, {@code plan}, {@code route}, {@code bag}, {@code runs}, {@code structure} and {@code track}: JSON on standard output, messages on
+ * {@code rank}, {@code value}, {@code plan}, {@code route}, {@code bag}, {@code advise}, {@code runs}, {@code structure} and {@code track}: JSON on standard output, messages on
  * standard error; exit 0, or 2 with one line for a bad file or option.
  */
 public final class CommandLine {
 
-    public static final Set<String> COMMANDS = Set.of("rank", "value", "plan", "route", "bag", "runs", "structure", "track");
+    public static final Set<String> COMMANDS = Set.of("rank", "value", "plan", "route", "bag", "runs", "structure", "track", "advise");
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int BAD_INPUT = 2;
@@ -56,10 +59,13 @@ public final class CommandLine {
     private static final double ROUTE_ROUNDS_PER_SECOND = 200;
     private static final int LEAST_SIMULATED_DAYS = 100_000;
 
+    private final InputStream in;
     private final PrintStream out;
     private final PrintStream err;
 
-    public CommandLine(PrintStream out, PrintStream err) {
+    /** @param in what {@code advise --stream} reads */
+    public CommandLine(InputStream in, PrintStream out, PrintStream err) {
+        this.in = in;
         this.out = out;
         this.err = err;
     }
@@ -76,11 +82,14 @@ public final class CommandLine {
                 case "runs" -> RunsAnswer.json(read(Options.parse(rest, Map.of()).file()));
                 case "structure" -> structure(Options.parse(rest, Map.of("--crs", 1, "--band", 2, "--prominence", 1)));
                 case "track" -> track(Options.parse(rest, Map.of("--event", 1)));
+                case "advise" -> advise(Options.parse(rest, Map.of("--at", 1, "--seed", 1, "--stream", 0)));
                 case "bag" -> bag(Options.parse(rest, Map.of()));
                 default -> throw new UsageException("unknown command " + arguments[0]
-                        + ": expected one of rank, value, plan, route, bag, runs, structure, track, demo, serve");
+                        + ": expected one of rank, value, plan, route, bag, advise, runs, structure, track, demo, serve");
             };
-            out.println(JSON.writerWithDefaultPrettyPrinter().writeValueAsString(answer));
+            if (answer != null) {
+                out.println(JSON.writerWithDefaultPrettyPrinter().writeValueAsString(answer));
+            }
             return 0;
         } catch (UsageException e) {
             err.println("lochan: " + e.getMessage());
@@ -149,6 +158,26 @@ public final class CommandLine {
         long deadline = System.nanoTime() + (long) (1e9 * seconds);
         TourSearch search = new TourSearch(problem, List.of(), options.seed());
         return RouteAnswer.json(problem, search.rounds((int) (seconds * ROUTE_ROUNDS_PER_SECOND), i -> i == 0 || System.nanoTime() < deadline).best());
+    }
+
+    /** One answer, or with {@code --stream} one for each line of standard input as it comes; null then. */
+    private JsonNode advise(Options options) throws UsageException {
+        AdviseAnswer answer = new AdviseAnswer(weighed(read(options.file())), options.seed());
+        if (!options.has("--stream")) {
+            return answer.at(options.text("--at"));
+        }
+        answer.ready();
+        try (BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
+            for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+                if (!line.isBlank()) {
+                    out.println(answer.line(line));
+                    out.flush();
+                }
+            }
+            return null;
+        } catch (IOException e) {
+            throw new UsageException("standard input cannot be read (" + e.getMessage() + ")");
+        }
     }
 
     private JsonNode bag(Options options) throws UsageException {

@@ -90,6 +90,21 @@ public final class EventFileReader {
         return new EventFileReader().read(tree);
     }
 
+    /**
+     * Reads entries of a competition log that come after those of an event; whether they can stand there is for the log to say.
+     *
+     * @throws EventFileException with everything wrong in them, pointers from the list
+     */
+    public static List<Entry> entries(JsonNode list, EventData event) throws EventFileException {
+        EventFileReader reader = new EventFileReader();
+        event.spots().forEach(s -> reader.spotIds.add(s.id()));
+        event.presentations().forEach(p -> reader.presentationIds.add(p.id()));
+        JsonNode wrapped = JSON.createObjectNode().set("entries", list);
+        List<Entry> entries = new JsonFields(wrapped, "", "", reader.context).list("entries", "id", (f, i) -> reader.entry(f, event.brief()));
+        reader.stopAt(!reader.context.problems.isEmpty());
+        return entries;
+    }
+
     private EventFile read(JsonNode tree) throws EventFileException {
         JsonFields root = new JsonFields(tree, "", "", context);
         if (tree == null || !tree.isObject() || !root.has("lochan")) {

@@ -105,7 +105,7 @@ class CasesTest {
     private static JsonNode answer(List<String> arguments) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ByteArrayOutputStream err = new ByteArrayOutputStream();
-        int exit = new CommandLine(new PrintStream(out, true), new PrintStream(err, true)).run(arguments.toArray(String[]::new));
+        int exit = new CommandLine(java.io.InputStream.nullInputStream(), new PrintStream(out, true), new PrintStream(err, true)).run(arguments.toArray(String[]::new));
         assertThat(exit).as(err.toString()).isZero();
         return JSON.readTree(out.toByteArray());
     }

@@ -22,7 +22,7 @@ class CommandLineTest {
     private int run(String... arguments) {
         out.reset();
         err.reset();
-        return new CommandLine(new PrintStream(out, true), new PrintStream(err, true)).run(arguments);
+        return new CommandLine(java.io.InputStream.nullInputStream(), new PrintStream(out, true), new PrintStream(err, true)).run(arguments);
     }
 
     @ParameterizedTest

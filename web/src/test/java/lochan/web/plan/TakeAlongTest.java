@@ -53,14 +53,21 @@ class TakeAlongTest {
     }
 
     @Test
-    void theSheetIsOnePageWithAllThatIsNeededInTheBoat() throws IOException {
+    void theSheetIsOnePageWithAllThatIsNeededInTheBoatAndTheDeckAnother() throws IOException {
         try (PDDocument pdf = Loader.loadPDF(file("sheet"))) {
-            String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
-            assertThat(pdf.getNumberOfPages()).isEqualTo(1);
-            assertThat(text).contains("Day 1, Sat 5 June").contains("Sill Ledge").contains("42° 37.747' N 116° 53.006' W").contains("Carolina rig")
+            assertThat(pdf.getNumberOfPages()).isEqualTo(2);
+            assertThat(page(pdf, 2)).contains("Deck").contains("Topwater rod").contains("Pack and check");
+            assertThat(page(pdf, 1)).contains("Day 1, Sat 5 June").contains("Sill Ledge").contains("42° 37.747' N 116° 53.006' W").contains("Carolina rig")
                     .containsPattern("LEAVE FOR CHECK-IN BY \\d\\d:\\d\\d").contains("If the main pattern dies").contains("life jacket on")
                     .contains("run 2.1 mi, 8 min");
         }
+    }
+
+    private static String page(PDDocument pdf, int number) throws IOException {
+        PDFTextStripper text = new PDFTextStripper();
+        text.setStartPage(number);
+        text.setEndPage(number);
+        return text.getText(pdf).replaceAll("\\s+", " ");
     }
 
     @Test

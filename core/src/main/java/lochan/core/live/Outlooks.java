@@ -1,0 +1,205 @@
+package lochan.core.live;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import lochan.core.competition.Bag;
+import lochan.core.evidence.Bin;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.PlanValuer;
+import lochan.core.rate.Cell;
+import lochan.core.scenario.CellScenarios;
+import lochan.core.scenario.DayModel;
+import lochan.core.scenario.ScenarioSet;
+import org.apache.commons.statistics.distribution.PoissonDistribution;
+
+/**
+ * Outlooks of a competition day ({@code model.md} §10): scenarios weighed by what was seen, w_j ∝ Π over efforts Poisson(seen | n_j), days drawn
+ * fish by fish in them as often as they weigh. Where few of them carry all the weight, more are drawn. The scenarios are kept from one asking to the next. Not for several
+ * threads at once.
+ */
+public final class Outlooks {
+
+    /** Scenarios of a set. */
+    public static final int SCENARIOS = 20_000;
+    private static final int MOST_SETS = 2;
+    /** Days drawn for one outlook. */
+    private static final int DAYS = 8000;
+    private static final double ENOUGH = 1000;
+    private static final double MILLIS_PER_HOUR = 3_600_000;
+
+    private final DayModel model;
+    private final long seed;
+    private final List<ScenarioSet> sets = new ArrayList<>();
+
+    /** @param seed the same seed gives the same outlook */
+    public Outlooks(DayModel model, long seed) {
+        this.model = model;
+        this.seed = seed;
+    }
+
+    private ScenarioSet set(int number) {
+        if (number == sets.size()) {
+            sets.add(new ScenarioSet(model, SCENARIOS, seed + number));
+        }
+        return sets.get(number);
+    }
+
+    /** Draws beforehand all that may be needed. */
+    public void ready() {
+        set(0);
+        set(1);
+    }
+
+    /** The first of the kept sets, to tell how usual something is. */
+    public ScenarioSet scenarios() {
+        return set(0);
+    }
+
+    /**
+     * Reckons one.
+     *
+     * @param rest stops still to be fished
+     * @param bag  as it is now
+     */
+    public Outlook of(Today today, List<PlanStop> rest, Bag bag) {
+        double[] logs = {};
+        double[] weights = {};
+        int used = 0;
+        for (; used < MOST_SETS && (used == 0 || effective(weights) < ENOUGH); used++) {
+            logs = joined(logs, logLikelihoods(set(used), today));
+            weights = weights(logs);
+        }
+        int[] days = days(weights);
+        double[] totals = {};
+        for (int k = 0; k < used; k++) {
+            totals = joined(totals, new PlanValuer(after(set(k), today), bag).drawn(rest, Arrays.copyOfRange(days, k * SCENARIOS, (k + 1) * SCENARIOS)));
+        }
+        return summed(totals, weights);
+    }
+
+    /** How many days to draw in each scenario so that together they stand for all of them by their weights: systematic resampling (Carpenter, Clifford and Fearnhead 1999). */
+    private static int[] days(double[] weights) {
+        int[] days = new int[weights.length];
+        double step = Arrays.stream(weights).sum() / DAYS;
+        double next = step / 2;
+        double below = 0;
+        for (int j = 0; j < weights.length; j++) {
+            below += weights[j];
+            for (; next < below; next += step) {
+                days[j]++;
+            }
+        }
+        return days;
+    }
+
+    private static double[] joined(double[] a, double[] b) {
+        return IntStream.range(0, a.length + b.length).mapToDouble(i -> i < a.length ? a[i] : b[i - a.length]).toArray();
+    }
+
+    private static double effective(double[] w) {
+        double sum = Arrays.stream(w).sum();
+        return sum * sum / Arrays.stream(w).map(x -> x * x).sum();
+    }
+
+    /** The same scenarios with the fish gone that struck today. */
+    private static ScenarioSet after(ScenarioSet set, Today today) {
+        Map<String, double[]> missing = new HashMap<>();
+        for (Today.Strike s : today.strikes()) {
+            missing.computeIfAbsent(s.cell().spotId(), spot -> {
+                int had = (int) today.strikes().stream().filter(x -> x.cell().spotId().equals(spot)).count();
+                double[] undiminished = new double[set.count()];
+                Arrays.fill(undiminished, set.cell(s.cell()).undiminished(had));
+                return undiminished;
+            });
+        }
+        return missing.isEmpty() ? set : set.after(missing, new int[set.model().knownFish().size()]);
+    }
+
+    /** Weights of scenarios, the likeliest 1; all alike where none of them can be true. */
+    private static double[] weights(double[] logs) {
+        double most = Arrays.stream(logs).max().orElse(0);
+        return Arrays.stream(logs).map(l -> Double.isInfinite(most) ? 1 : Math.exp(l - most)).toArray();
+    }
+
+    /** ln of how likely each scenario makes what was seen, but for what is the same in all. */
+    private static double[] logLikelihoods(ScenarioSet set, Today today) {
+        double[] logs = new double[set.count()];
+        Map<String, double[]> fished = new HashMap<>();
+        for (Today.Effort e : today.efforts()) {
+            CellScenarios cell = set.cell(e.cell());
+            double[] before = fished.computeIfAbsent(e.cell().spotId(), x -> new double[logs.length]);
+            int seen = (int) today.strikes().stream().filter(s -> s.cell().equals(e.cell()) && !s.at().isBefore(e.from()) && s.at().isBefore(e.to())).count();
+            double[] hours = hours(set.model().bins(), e.from(), e.to());
+            for (int j = 0; j < logs.length; j++) {
+                double more = undiminished(cell, hours, j);
+                double n = cell.strikes(before[j] + more) - cell.strikes(before[j]);
+                before[j] += more;
+                logs[j] += seen == 0 ? -n : n > 0 ? seen * Math.log(n) - n : Double.NEGATIVE_INFINITY;
+            }
+        }
+        return logs;
+    }
+
+    private static double undiminished(CellScenarios cell, double[] hours, int scenario) {
+        double sum = 0;
+        for (int bin = 0; bin < hours.length; bin++) {
+            sum += hours[bin] == 0 ? 0 : cell.strikesPerHour(scenario, bin) * hours[bin];
+        }
+        return sum;
+    }
+
+    /** Hours of [from, to) that lie in each bin; what is before the first or after the last counts there. */
+    static double[] hours(List<Bin> bins, Instant from, Instant to) {
+        double[] hours = new double[bins.size()];
+        for (int i = 0; i < hours.length; i++) {
+            Instant begins = i == 0 || from.isAfter(bins.get(i).start()) ? from : bins.get(i).start();
+            Instant ends = i == hours.length - 1 || to.isBefore(bins.get(i).end()) ? to : bins.get(i).end();
+            hours[i] = ends.isAfter(begins) ? Duration.between(begins, ends).toMillis() / MILLIS_PER_HOUR : 0;
+        }
+        return hours;
+    }
+
+    private Outlook summed(double[] totals, double[] weights) {
+        Double target = model.event().brief().targetGrams();
+        Arrays.sort(totals);
+        Double reached = target == null ? null : Double.valueOf(Arrays.stream(totals).filter(t -> t >= target).count() / (double) totals.length);
+        return new Outlook(quantile(totals, 0.1), quantile(totals, 0.5), quantile(totals, 0.9), reached, effective(weights), weights.length);
+    }
+
+    private static double quantile(double[] rising, double p) {
+        return rising[(int) Math.min(rising.length - 1.0, p * rising.length)];
+    }
+
+    /** What is left of a plan's stops from a time on. */
+    public static List<PlanStop> rest(List<PlanStop> plan, Instant now) {
+        List<PlanStop> rest = new ArrayList<>();
+        for (PlanStop s : plan) {
+            if (s.leave().isAfter(now)) {
+                rest.add(s.arrive().isBefore(now) ? s.during(now, s.leave()) : s);
+            }
+        }
+        return rest;
+    }
+
+    /**
+     * How often an effort brings so few strikes.
+     *
+     * @param seen or fewer
+     */
+    public static double chanceOfSoFew(ScenarioSet set, Cell of, Instant from, Instant to, int seen) {
+        CellScenarios cell = set.cell(of);
+        double[] hours = hours(set.model().bins(), from, to);
+        double sum = 0;
+        for (int j = 0; j < set.count(); j++) {
+            double n = cell.strikes(undiminished(cell, hours, j));
+            sum += n > 0 ? PoissonDistribution.of(n).cumulativeProbability(seen) : 1;
+        }
+        return sum / set.count();
+    }
+}
