@@ -29,7 +29,7 @@ public final class Outlooks {
     public static final int SCENARIOS = 20_000;
     private static final int MOST_SETS = 2;
     /** Days drawn for one outlook. */
-    private static final int DAYS = 8000;
+    private static final int DAYS = 5000;
     private static final double ENOUGH = 1000;
     private static final double MILLIS_PER_HOUR = 3_600_000;
 
