@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lochan.core.event.Brief;
+import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 
 /** The live well of one day while the log is replayed: who is in it, who wears which tag, who waits for the balance. */
@@ -38,7 +39,7 @@ final class Well {
     }
 
     boolean hasRoomFor(String fish) {
-        return kept.size() < brief.countingFish() && !speciesIsFull(fish);
+        return kept.size() < brief.countingFish() && !speciesIsFull(fish) && !overIsFull(fish);
     }
 
     void official(Entry.Official entry) {
@@ -91,21 +92,49 @@ final class Well {
     }
 
     private Verdict decide(String fish) {
-        if (isShort(fish)) {
-            return Verdict.release(Verdict.Reason.SHORT, fish);
+        Optional<Verdict.Reason> forbidden = forbidden(fish);
+        if (forbidden.isPresent()) {
+            return Verdict.release(forbidden.get(), fish);
         }
+        boolean overIsFull = overIsFull(fish);
         boolean speciesIsFull = speciesIsFull(fish);
-        if (!speciesIsFull && kept.size() < brief.countingFish()) {
+        if (!overIsFull && !speciesIsFull && kept.size() < brief.countingFish()) {
             return Verdict.keep();
         }
-        List<String> rivals = kept.stream()
-                .filter(other -> catches.get(other).alive())
-                .filter(other -> !speciesIsFull || catches.get(other).entry().species() == catches.get(fish).entry().species())
-                .toList();
-        if (rivals.isEmpty()) {
-            return Verdict.release(speciesIsFull ? Verdict.Reason.SPECIES_FULL : Verdict.Reason.NOTHING_TO_CULL, fish);
+        if (!brief.culling()) {
+            return Verdict.release(Verdict.Reason.NO_CULLING, fish);
         }
-        return against(fish, rivals, speciesIsFull ? Verdict.Reason.SPECIES_FULL : Verdict.Reason.TOO_LIGHT);
+        List<String> rivals = kept.stream().filter(other -> catches.get(other).alive())
+                .filter(other -> !speciesIsFull && !overIsFull || species(other) == species(fish)).filter(other -> !overIsFull || isOver(other)).toList();
+        Verdict.Reason full = overIsFull ? Verdict.Reason.OVER_FULL : speciesIsFull ? Verdict.Reason.SPECIES_FULL : null;
+        if (rivals.isEmpty()) {
+            return Verdict.release(full == null ? Verdict.Reason.NOTHING_TO_CULL : full, fish);
+        }
+        return against(fish, rivals, full == null ? Verdict.Reason.TOO_LIGHT : full);
+    }
+
+    /** Why a fish may not be kept at all; empty when it may. */
+    private Optional<Verdict.Reason> forbidden(String fish) {
+        CatchRecord record = catches.get(fish);
+        Double least = rule(fish).map(SpeciesRule::minGrams).orElse(null);
+        boolean light = record.grams() != null && least != null && record.grams() < least;
+        boolean inSlot = record.mm() != null && rule(fish).map(SpeciesRule::slot).filter(s -> s.holds(record.mm())).isPresent();
+        return isShort(fish) ? Optional.of(Verdict.Reason.SHORT) : inSlot ? Optional.of(Verdict.Reason.IN_SLOT) : light ? Optional.of(Verdict.Reason.LIGHT) : Optional.empty();
+    }
+
+    private Species species(String fish) {
+        return catches.get(fish).entry().species();
+    }
+
+    /** Whether a fish is longer than its slot; one that was not measured is not. */
+    private boolean isOver(String fish) {
+        Double mm = catches.get(fish).mm();
+        return mm != null && rule(fish).map(SpeciesRule::slot).filter(s -> mm > s.toMm()).isPresent();
+    }
+
+    private boolean overIsFull(String fish) {
+        Integer most = rule(fish).map(SpeciesRule::slot).map(SpeciesRule.Slot::over).orElse(null);
+        return most != null && isOver(fish) && kept.stream().filter(other -> species(other) == species(fish) && isOver(other)).count() >= most;
     }
 
     /**
@@ -181,7 +210,7 @@ final class Well {
         List<Fish> live = fish.stream().filter(Fish::alive).toList();
         boolean weighed = !live.isEmpty() && live.stream().allMatch(f -> f.grams() != null);
         Double smallest = weighed ? live.stream().mapToDouble(Fish::grams).min().getAsDouble() : null;
-        Double needs = fish.size() < brief.countingFish() ? null : smallest;
+        Double needs = fish.size() < brief.countingFish() || !brief.culling() ? null : smallest;
         return new Bag(fish, inHand == null ? null : fish(inHand), pending, brief.countingFish(), total, net, smallest, needs, official);
     }
 

@@ -66,9 +66,24 @@ public final class BriefRules {
                 add("species/" + i + "/minLengthMm", "The minimum length is " + rule.minLengthMm()
                         + " mm: expected more than 0 and at most 1500 mm (59 in), or nothing when every length is legal.");
             }
+            if (rule.minGrams() != null && !(rule.minGrams() > 0)) {
+                add("species/" + i + "/minGrams", "The least weight is " + rule.minGrams() + " g: expected more than 0, or nothing when every weight is legal.");
+            }
+            if (rule.slot() != null) {
+                slot("species/" + i + "/slot", rule.slot());
+            }
             if (rule.bagLimit() != null && rule.bagLimit() < 0) {
                 add("species/" + i + "/bagLimit", "The species limit is " + rule.bagLimit() + ": expected 0 or more, or nothing.");
             }
+        }
+    }
+
+    private void slot(String at, SpeciesRule.Slot slot) {
+        if (!(slot.fromMm() > 0 && slot.fromMm() <= slot.toMm() && slot.toMm() <= MAX_LENGTH_MM)) {
+            add(at + "/toMm", "The slot runs from " + slot.fromMm() + " to " + slot.toMm() + " mm: expected two lengths above 0, the shorter first, at most 1500 mm (59 in).");
+        }
+        if (slot.over() != null && slot.over() < 0) {
+            add(at + "/over", "Fish over the slot is " + slot.over() + ": expected 0 or more, or nothing when they have no limit of their own.");
         }
     }
 

@@ -7,10 +7,27 @@ import java.util.Map;
  *
  * @param species     the species
  * @param minLengthMm shortest legal total length; null: every length is legal
+ * @param minGrams    least legal weight, g; null: every weight is
+ * @param slot        lengths that are protected; null: none
  * @param bagLimit    most fish of this species that count; null: no limit of its own
  * @param entered     quantities as they were typed, by field name
  */
-public record SpeciesRule(Species species, Double minLengthMm, Integer bagLimit, Map<String, String> entered) {
+public record SpeciesRule(Species species, Double minLengthMm, Double minGrams, Slot slot, Integer bagLimit, Map<String, String> entered) {
+
+    /**
+     * Protected lengths.
+     *
+     * @param fromMm shortest length that may not be kept, mm
+     * @param toMm   longest length that may not be kept, mm
+     * @param over   most fish longer than that; null: no limit of their own
+     */
+    public record Slot(double fromMm, double toMm, Integer over) {
+
+        /** Whether a fish of a length may not be kept. */
+        public boolean holds(double mm) {
+            return mm >= fromMm && mm <= toMm;
+        }
+    }
 
     public SpeciesRule {
         entered = Map.copyOf(entered);
@@ -18,5 +35,10 @@ public record SpeciesRule(Species species, Double minLengthMm, Integer bagLimit,
 
     public SpeciesRule(Species species, Double minLengthMm, Integer bagLimit) {
         this(species, minLengthMm, bagLimit, Map.of());
+    }
+
+    /** With neither a least weight nor a slot. */
+    public SpeciesRule(Species species, Double minLengthMm, Integer bagLimit, Map<String, String> entered) {
+        this(species, minLengthMm, null, null, bagLimit, entered);
     }
 }

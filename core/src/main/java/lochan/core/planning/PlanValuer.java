@@ -236,7 +236,7 @@ public final class PlanValuer {
 
     private Simulation simulation(List<PlanStop> stops, IntUnaryOperator daysOf) {
         EventData event = scenarios.model().event();
-        Simulation simulation = new Simulation(event.brief(), bag, hours(), scenarios.seed());
+        Simulation simulation = new Simulation(event.brief(), bag, hours(), scenarios.seed(), scenarios.model().assumptions().size());
         List<Schedule.Segment> segments = Schedule.segments(stops, scenarios.model().bins());
         CellScenarios[] cells = segments.stream().map(s -> scenarios.cell(s.cell())).toArray(CellScenarios[]::new);
         int[] pools = pools(segments);

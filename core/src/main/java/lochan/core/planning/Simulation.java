@@ -9,7 +9,7 @@ import lochan.core.event.Brief;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.scenario.CellScenarios;
-import lochan.core.size.StandardWeight;
+import lochan.core.size.LegalShare;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.sampling.distribution.PoissonSampler;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
@@ -22,6 +22,7 @@ import org.apache.commons.rng.simple.RandomSource;
 final class Simulation {
 
     private final Brief brief;
+    private final LegalShare[] legal;
     private final double[] startGrams;
     private final int[] startSpecies;
     private final UniformRandomProvider random;
@@ -31,8 +32,9 @@ final class Simulation {
     private int days;
     private int limits;
 
-    Simulation(Brief brief, List<Fish> start, int hours, long seed) {
+    Simulation(Brief brief, List<Fish> start, int hours, long seed, Assumptions.Size a) {
         this.brief = brief;
+        this.legal = brief.species().stream().map(r -> LegalShare.of(r, a)).toArray(LegalShare[]::new);
         this.startGrams = start.stream().mapToDouble(Fish::grams).toArray();
         this.startSpecies = start.stream().mapToInt(f -> brief.species().stream().map(SpeciesRule::species).toList().indexOf(f.species())).toArray();
         this.random = RandomSource.XO_SHI_RO_256_PP.create(seed);
@@ -86,9 +88,8 @@ final class Simulation {
         for (int left = PoissonSampler.of(random, expected).sample(); left > 0; left--) {
             if (random.nextDouble() < cell.landing(scenario)) {
                 int species = species(cell);
-                SpeciesRule rule = brief.species().get(species);
                 double lnGrams = cell.meanLnGrams(scenario, species) + a.fishSd() * normal.sample();
-                if (isLegal(rule, lnGrams, a)) {
+                if (isLegal(species, lnGrams)) {
                     keepers.take(Math.exp(lnGrams), species);
                 }
             }
@@ -104,12 +105,9 @@ final class Simulation {
         return k;
     }
 
-    private boolean isLegal(SpeciesRule rule, double lnGrams, Assumptions.Size a) {
-        if (rule.minLengthMm() == null) {
-            return true;
-        }
-        double lnMin = StandardWeight.lnGrams(rule.species(), rule.minLengthMm(), a);
-        return lnGrams + a.legalLengthSd() * rule.species().slope() * normal.sample() >= lnMin;
+    private boolean isLegal(int species, double lnGrams) {
+        LegalShare rule = legal[species];
+        return rule.isForAll() || rule.holds(lnGrams + rule.spread() * normal.sample());
     }
 
     private void record(Keepers keepers) {

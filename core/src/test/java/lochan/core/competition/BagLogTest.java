@@ -6,11 +6,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Map;
 import lochan.core.Sample;
 import lochan.core.Violation;
 import lochan.core.event.Brief;
 import lochan.core.event.Format;
 import lochan.core.event.Species;
+import lochan.core.event.SpeciesRule;
 import org.junit.jupiter.api.Test;
 
 class BagLogTest {
@@ -160,5 +162,54 @@ class BagLogTest {
 
         assertThat(log.append(new Entry.Balance("y", at("06-05T08:00"), "a", "b"))).get().extracting(Violation::message).asString()
                 .contains("already says");
+    }
+
+    private static Brief with(SpeciesRule rule, boolean culling) {
+        Brief b = Sample.brief(3, List.of(rule));
+        return new Brief(b.name(), b.timeZone(), b.format(), b.limit(), b.anglers(), b.targetGrams(), b.scaleGrams(), b.species(), culling, b.penalties(), b.gear(), b.practice(), b.days(),
+                b.launch(), b.checkInAt(), b.entered());
+    }
+
+    @Test
+    void betweenTheEndsOfASlotNoneIsKeptAndOverItOne() {
+        Brief slot = with(new SpeciesRule(Species.LARGEMOUTH, 300.0, null, new SpeciesRule.Slot(350, 450, 1), null, Map.of()), true);
+        BagLog log = new BagLog(slot);
+        log.append(fish("low", Species.LARGEMOUTH, 500.0, 340.0));
+        assertThat(last(log).decision()).isEqualTo(Decision.KEEP);
+        for (double mm : new double[] {350, 400, 450}) {
+            log.append(fish("in" + mm, Species.LARGEMOUTH, 900.0, mm));
+            assertThat(last(log).reason()).isEqualTo(Verdict.Reason.IN_SLOT);
+        }
+        log.append(fish("over", Species.LARGEMOUTH, 1500.0, 451.0));
+        assertThat(last(log).decision()).isEqualTo(Decision.KEEP);
+        log.append(fish("lighter", Species.LARGEMOUTH, 1400.0, 455.0));
+        assertThat(last(log)).isEqualTo(Verdict.release(Verdict.Reason.OVER_FULL, "lighter"));
+        log.append(fish("heavier", Species.LARGEMOUTH, 1600.0, 455.0));
+        assertThat(last(log)).as("though the lightest of the well is another").isEqualTo(Verdict.cull("over"));
+        assertThat(well(log)).containsExactly("low", "heavier");
+    }
+
+    @Test
+    void aFishUnderTheLeastWeightIsReleasedAndOneNotWeighedIsNotJudgedByIt() {
+        BagLog log = new BagLog(with(new SpeciesRule(Species.LARGEMOUTH, null, 700.0, null, null, Map.of()), true));
+        log.append(fish("light", 699));
+        assertThat(last(log)).isEqualTo(Verdict.release(Verdict.Reason.LIGHT, "light"));
+        log.append(fish("just", 700));
+        log.append(fish("unweighed", Species.LARGEMOUTH, null, null));
+        assertThat(well(log)).containsExactly("just", "unweighed");
+    }
+
+    @Test
+    void whereCullingIsNotAllowedAFullWellStays() {
+        BagLog log = new BagLog(with(new SpeciesRule(Species.LARGEMOUTH, null, null), false));
+        for (String id : List.of("a", "b", "c")) {
+            log.append(fish(id, 800));
+        }
+        log.append(fish("giant", 4000));
+        assertThat(last(log)).isEqualTo(Verdict.release(Verdict.Reason.NO_CULLING, "giant"));
+        assertThat(log.bag(1).needsGrams()).as("no fish helps any more").isNull();
+        log.append(undo("v", "b"));
+        log.append(fish("next", 700));
+        assertThat(well(log)).containsExactly("a", "c", "next");
     }
 }

@@ -29,10 +29,11 @@ class BagPropertiesTest {
         return IntStream.range(0, LOGS);
     }
 
-    /** A limit of 1 to 6, and for each species perhaps a minimum length and a limit of its own. */
+    /** A limit of 1 to 6, and for each species perhaps a minimum length, a least weight, a slot and a limit of its own. */
     private static Brief brief(Random random, Double scaleGrams) {
-        List<SpeciesRule> rules = SPECIES.stream().map(s -> new SpeciesRule(s, random.nextBoolean() ? 300.0 : null,
-                random.nextBoolean() ? random.nextInt(4) : null)).toList();
+        List<SpeciesRule> rules = SPECIES.stream().map(s -> new SpeciesRule(s, random.nextBoolean() ? 300.0 : null, random.nextInt(4) == 0 ? 400.0 : null,
+                random.nextBoolean() ? new SpeciesRule.Slot(320, 345, random.nextBoolean() ? random.nextInt(3) : null) : null,
+                random.nextBoolean() ? random.nextInt(4) : null, java.util.Map.of())).toList();
         return Sample.brief(Format.LIMIT_WEIGHT, 1 + random.nextInt(6), rules, scaleGrams);
     }
 
@@ -75,13 +76,17 @@ class BagPropertiesTest {
     }
 
     private static boolean isLegal(Brief brief, Entry.Catch fish) {
-        Double minimum = brief.rule(fish.species()).orElseThrow().minLengthMm();
-        return minimum == null || fish.mm() == null || fish.mm() >= minimum;
+        SpeciesRule rule = brief.rule(fish.species()).orElseThrow();
+        boolean longEnough = rule.minLengthMm() == null || fish.mm() == null || fish.mm() >= rule.minLengthMm();
+        boolean heavyEnough = rule.minGrams() == null || fish.grams() >= rule.minGrams();
+        return longEnough && heavyEnough && !(rule.slot() != null && fish.mm() != null && rule.slot().holds(fish.mm()));
     }
 
     private static boolean keepsSpeciesLimits(Brief brief, List<Entry.Catch> fish) {
         return brief.species().stream().allMatch(r -> r.bagLimit() == null
-                || fish.stream().filter(f -> f.species() == r.species()).count() <= r.bagLimit());
+                || fish.stream().filter(f -> f.species() == r.species()).count() <= r.bagLimit())
+                && brief.species().stream().allMatch(r -> r.slot() == null || r.slot().over() == null
+                || fish.stream().filter(f -> f.species() == r.species() && f.mm() != null && f.mm() > r.slot().toMm()).count() <= r.slot().over());
     }
 
     @ParameterizedTest

@@ -61,4 +61,13 @@ class BriefRulesTest {
         assertThat(BriefRules.check(brief)).isEmpty();
         assertThat(brief.countingFish()).isEqualTo(Integer.MAX_VALUE);
     }
+
+    @Test
+    void slotsLeastWeightsAndRodsAreChecked() {
+        SpeciesRule slot = new SpeciesRule(Species.LARGEMOUTH, 300.0, -5.0, new SpeciesRule.Slot(450, 350, -1), null, Map.of());
+        assertThat(fields(Sample.brief(5, List.of(slot)))).containsExactlyInAnyOrder("species/0/minGrams", "species/0/slot/toMm", "species/0/slot/over");
+        Brief b = Sample.brief(5, List.of(Sample.LARGEMOUTH));
+        assertThat(fields(new Brief(b.name(), b.timeZone(), b.format(), b.limit(), 1, null, null, b.species(), b.penalties(), new Gear(-1, List.of(), 0, null), b.practice(), b.days(), b.launch(),
+                b.checkInAt(), Map.of()))).containsExactlyInAnyOrder("gear/maxHooksPerRig", "gear/maxRods");
+    }
 }

@@ -8,6 +8,8 @@ import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.eventdata.EventData;
 import lochan.core.rate.Pattern;
+import lochan.core.event.Species;
+import lochan.core.event.SpeciesRule;
 import lochan.core.scenario.DayModel;
 import org.junit.jupiter.api.Test;
 
@@ -31,5 +33,19 @@ class SizeSharesTest {
         assertThat(byTenths[0]).isCloseTo(0.1 * keepers.legalShare(), within(2e-3));
         assertThat(byTenths[2]).isCloseTo(0.1 * keepers.legalShare(), within(2e-3));
         assertThat(shares()).hasSize(1);
+    }
+
+    /** Of fish that weigh what one of the middle of the slot does, hardly any may be kept; far under and far over it all. */
+    @Test
+    void aSlotTakesItsWeightsOutOfWhatIsLegal() {
+        Assumptions.Size a = Assumptions.DEFAULTS.size();
+        SpeciesRule rule = new SpeciesRule(Species.LARGEMOUTH, 250.0, null, new SpeciesRule.Slot(350, 450, 1), null, java.util.Map.of());
+        LegalShare share = LegalShare.of(rule, a);
+        assertThat(share.given(StandardWeight.lnGrams(Species.LARGEMOUTH, 400, a))).isLessThan(0.01);
+        assertThat(share.given(StandardWeight.lnGrams(Species.LARGEMOUTH, 300, a))).isGreaterThan(0.99);
+        assertThat(share.given(StandardWeight.lnGrams(Species.LARGEMOUTH, 500, a))).isGreaterThan(0.99);
+        assertThat(share.given(StandardWeight.lnGrams(Species.LARGEMOUTH, 350, a))).isCloseTo(0.5, within(0.01));
+        LegalShare heavy = LegalShare.of(new SpeciesRule(Species.LARGEMOUTH, 250.0, 900.0, null, null, java.util.Map.of()), a);
+        assertThat(heavy.lnMinGrams()).isEqualTo(Math.log(900));
     }
 }

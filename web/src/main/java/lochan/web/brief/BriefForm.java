@@ -29,6 +29,9 @@ import lochan.web.form.Form;
 /** A brief as a form, and back. Field names are those of the brief, so that its violations land beside them. */
 final class BriefForm {
 
+    /** Fields that are called otherwise on the form than in the brief. */
+    private static final Map<String, String> FIELDS = Map.of("toMm", "slotTo", "over", "slotOver");
+
     /** Rows offered beyond those filled. */
     private static final int SPARE_ROWS = 1;
     static final int MOST_DAYS = 10;
@@ -61,7 +64,7 @@ final class BriefForm {
         form.put("penalties/shortFishGrams", p.shortFishGrams(), typed, QuantityText::grams, units.typedWeight(p.shortFishGrams()));
         form.put("penalties/lateDisqualifyMinutes", p.lateDisqualifyMinutes() == null ? "" : plain(p.lateDisqualifyMinutes()));
         form.put("gear/maxHooksPerRig", brief.gear().maxHooksPerRig()).put("gear/banned", String.join(", ", brief.gear().banned()))
-                .put("gear/maxRods", brief.gear().maxRods()).put("gear/liveBaitAllowed", brief.gear().liveBaitAllowed());
+                .put("culling", brief.culling() ? "yes" : "no").put("gear/maxRods", brief.gear().maxRods()).put("gear/liveBaitAllowed", brief.gear().liveBaitAllowed());
         for (int i = 0; i < brief.days().size(); i++) {
             CompetitionDay day = brief.days().get(i);
             form.put("days/" + i + "/date", day.date()).put("days/" + i + "/start", clock(day.start(), brief.timeZone()))
@@ -75,6 +78,12 @@ final class BriefForm {
                 String at = "species/" + species.ordinal() + "/";
                 form.put(at + "counts", "on").put(at + "bagLimit", rule.bagLimit());
                 form.put(at + "minLengthMm", rule.minLengthMm(), under(at, rule.entered()), QuantityText::mm, units.typedLength(rule.minLengthMm()));
+                form.put(at + "minGrams", rule.minGrams(), under(at, rule.entered()), QuantityText::grams, units.typedWeight(rule.minGrams()));
+                if (rule.slot() != null) {
+                    form.put(at + "slotFrom", rule.slot().fromMm(), under(at, rule.entered()), QuantityText::mm, units.typedLength(rule.slot().fromMm()));
+                    form.put(at + "slotTo", rule.slot().toMm(), under(at, rule.entered()), QuantityText::mm, units.typedLength(rule.slot().toMm()));
+                    form.put(at + "slotOver", rule.slot().over());
+                }
             });
         }
         form.put("launch", position(brief.launch()));
@@ -159,7 +168,7 @@ final class BriefForm {
             }
             return Optional.empty();
         }
-        Brief brief = new Brief(form.value("name"), zone, format, limit, anglers == null ? 1 : anglers, target, scale, species, penalties, gear,
+        Brief brief = new Brief(form.value("name"), zone, format, limit, anglers == null ? 1 : anglers, target, scale, species, !form.value("culling").equals("no"), penalties, gear,
                 practice, days, launch, checkInAt == null ? launch : checkInAt, entered);
         BriefRules.check(brief).stream().filter(v -> form.errors(v.field()).isEmpty()).map(v -> onForm(v, species))
                 .forEach(v -> form.error(v.field(), v.message()));
@@ -169,8 +178,8 @@ final class BriefForm {
     /** The form has a row for every species there is; the brief has those that count. */
     private static lochan.core.Violation onForm(lochan.core.Violation v, List<SpeciesRule> species) {
         String[] path = v.field().split("/");
-        return path[0].equals("species") && path.length == 3
-                ? new lochan.core.Violation("species/" + species.get(Integer.parseInt(path[1])).species().ordinal() + "/" + path[2], v.message()) : v;
+        return path[0].equals("species") && path.length >= 3
+                ? new lochan.core.Violation("species/" + species.get(Integer.parseInt(path[1])).species().ordinal() + "/" + FIELDS.getOrDefault(path[path.length - 1], path[path.length - 1]), v.message()) : v;
     }
 
     private static ZoneId zone(Form form) {
@@ -188,11 +197,32 @@ final class BriefForm {
             String at = "species/" + species.ordinal() + "/";
             if (form.has(at + "counts")) {
                 Double mm = form.quantity(at + "minLengthMm", QuantityText::mm);
-                rules.add(new SpeciesRule(species, mm, form.whole(at + "bagLimit"),
-                        mm == null ? Map.of() : Map.of("minLengthMm", form.value(at + "minLengthMm"))));
+                Double grams = form.quantity(at + "minGrams", QuantityText::grams);
+                rules.add(new SpeciesRule(species, mm, grams, slot(form, at), form.whole(at + "bagLimit"), entered(form, at)));
             }
         }
         return rules;
+    }
+
+    private static SpeciesRule.Slot slot(Form form, String at) {
+        Double from = form.quantity(at + "slotFrom", QuantityText::mm);
+        Double to = form.quantity(at + "slotTo", QuantityText::mm);
+        Integer over = form.whole(at + "slotOver");
+        if ((from == null) != (to == null) && form.errors(at + "slotFrom").isEmpty() && form.errors(at + "slotTo").isEmpty()) {
+            form.error(at + (from == null ? "slotFrom" : "slotTo"), "The slot has one end only: type both, or none.");
+        }
+        return from == null || to == null ? null : new SpeciesRule.Slot(from, to, over);
+    }
+
+    /** Quantities of a species as they were typed. */
+    private static Map<String, String> entered(Form form, String at) {
+        Map<String, String> entered = new java.util.HashMap<>();
+        form.entered().forEach((field, typed) -> {
+            if (field.startsWith(at)) {
+                entered.put(field.substring(at.length()), typed);
+            }
+        });
+        return entered;
     }
 
     private static List<CompetitionDay> days(Form form, ZoneId zone) {

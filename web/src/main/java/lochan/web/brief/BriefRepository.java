@@ -63,7 +63,8 @@ class BriefRepository {
         EventRecord e = db.selectFrom(EVENT).where(is(key)).fetchSingle();
         List<SpeciesRule> species = db.selectFrom(SPECIES_RULE)
                 .where(SPECIES_RULE.EVENT_ID.eq(key.eventId())).and(SPECIES_RULE.ACCOUNT_ID.eq(key.accountId())).orderBy(SPECIES_RULE.ORDINAL)
-                .fetch(r -> new SpeciesRule(Coded.find(Species.class, r.getSpecies()).orElseThrow(), r.getMinLengthMm(), r.getBagLimit(),
+                .fetch(r -> new SpeciesRule(Coded.find(Species.class, r.getSpecies()).orElseThrow(), r.getMinLengthMm(), r.getMinGrams(),
+                        r.getSlotFromMm() == null ? null : new SpeciesRule.Slot(r.getSlotFromMm(), r.getSlotToMm(), r.getSlotOver()), r.getBagLimit(),
                         JsonText.map(r.getEntered())));
         List<LocalDate> practice = db.selectFrom(PRACTICE_DAY)
                 .where(PRACTICE_DAY.EVENT_ID.eq(key.eventId())).and(PRACTICE_DAY.ACCOUNT_ID.eq(key.accountId())).orderBy(PRACTICE_DAY.ORDINAL)
@@ -72,7 +73,7 @@ class BriefRepository {
                 .where(EVENT_DAY.EVENT_ID.eq(key.eventId())).and(EVENT_DAY.ACCOUNT_ID.eq(key.accountId())).orderBy(EVENT_DAY.ORDINAL)
                 .fetch(r -> new CompetitionDay(r.getDate(), r.getStartAt(), r.getCheckInAt()));
         return new Brief(e.getName(), ZoneId.of(e.getTimeZone()), Coded.find(Format.class, e.getFormat()).orElseThrow(), e.getBagLimit(),
-                e.getAnglers(), e.getTargetGrams(), e.getScaleGrams(), species,
+                e.getAnglers(), e.getTargetGrams(), e.getScaleGrams(), species, e.getCulling(),
                 new Penalties(e.getDeadFishGrams(), e.getLateGramsPerMinute(), e.getLateDisqualifyMinutes(), e.getShortFishGrams()),
                 new Gear(e.getMaxHooksPerRig(), JsonText.list(e.getBannedGear()), e.getMaxRods(), e.getLiveBaitAllowed()), practice, days,
                 new Position(e.getLaunchLat(), e.getLaunchLon()), new Position(e.getCheckInLat(), e.getCheckInLon()),
@@ -137,7 +138,7 @@ class BriefRepository {
 
     private static void fill(EventRecord record, Brief brief) {
         record.setName(brief.name()).setTimeZone(brief.timeZone().getId()).setFormat(brief.format().code()).setBagLimit(brief.limit())
-                .setAnglers(brief.anglers()).setTargetGrams(brief.targetGrams()).setScaleGrams(brief.scaleGrams())
+                .setAnglers(brief.anglers()).setCulling(brief.culling()).setTargetGrams(brief.targetGrams()).setScaleGrams(brief.scaleGrams())
                 .setDeadFishGrams(brief.penalties().deadFishGrams()).setLateGramsPerMinute(brief.penalties().lateGramsPerMinute())
                 .setLateDisqualifyMinutes(brief.penalties().lateDisqualifyMinutes()).setShortFishGrams(brief.penalties().shortFishGrams())
                 .setMaxHooksPerRig(brief.gear().maxHooksPerRig()).setBannedGear(JsonText.of(brief.gear().banned()))
@@ -166,6 +167,8 @@ class BriefRepository {
             SpeciesRule rule = brief.species().get(i);
             rows.add(db.newRecord(SPECIES_RULE).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(i)
                     .setSpecies(rule.species().code()).setMinLengthMm(rule.minLengthMm()).setBagLimit(rule.bagLimit())
+                    .setMinGrams(rule.minGrams()).setSlotFromMm(rule.slot() == null ? null : rule.slot().fromMm())
+                    .setSlotToMm(rule.slot() == null ? null : rule.slot().toMm()).setSlotOver(rule.slot() == null ? null : rule.slot().over())
                     .setEntered(JsonText.of(rule.entered())));
         }
         db.batchInsert(rows).execute();

@@ -5,6 +5,7 @@ import lochan.core.competition.Entry;
 import lochan.core.competition.Fish;
 import lochan.core.competition.Verdict;
 import lochan.core.event.Brief;
+import lochan.core.event.Format;
 import lochan.core.event.SpeciesRule;
 import lochan.core.quantity.Units;
 
@@ -22,7 +23,9 @@ record Words(String act, String why, String tone) {
         Verdict verdict = row.verdict();
         Fish fish = before.apply(row.fish());
         return switch (verdict.decision()) {
-            case KEEP -> new Words("Keep it. Tag " + row.tag() + ".", "There is room: fish " + row.bag().well().size() + count(brief), "keep");
+            case KEEP -> brief.format() == Format.EVERY_FISH
+                    ? new Words("It counts. Release it.", "Every fish counts: " + row.bag().well().size() + " so far. Let it go at once.", "keep")
+                    : new Words("Keep it. Tag " + row.tag() + ".", "There is room: fish " + row.bag().well().size() + count(brief), "keep");
             case CULL -> {
                 Fish out = before.apply(verdict.released());
                 yield new Words("Cull " + name(out, units) + ". Put " + row.tag() + " on the new fish.", "The new fish is the heavier one.", "cull");
@@ -45,6 +48,13 @@ record Words(String act, String why, String tone) {
                     + (row.bag().smallestGrams() == null ? "." : ", " + units.weight(row.bag().smallestGrams()) + ".");
             case SPECIES_FULL -> "Your brief's limit for " + fish.species().code() + " is full, and it does not beat the lightest of them.";
             case NOTHING_TO_CULL -> "The limit is full and every fish in the well is dead: a dead fish cannot be culled.";
+            case LIGHT -> "Light: " + units.weight(fish.grams()) + ", your brief says " + units.weight(brief.rule(fish.species()).map(SpeciesRule::minGrams).orElse(null)) + " at least.";
+            case IN_SLOT -> {
+                SpeciesRule.Slot slot = brief.rule(fish.species()).map(SpeciesRule::slot).orElseThrow();
+                yield "In the slot: " + units.length(fish.mm()) + ", your brief protects " + units.length(slot.fromMm()) + " to " + units.length(slot.toMm()) + ".";
+            }
+            case OVER_FULL -> "Your brief lets no more " + fish.species().code() + " over the slot into the well, and it does not beat the lightest of them.";
+            case NO_CULLING -> "The limit is full, and your brief says that a kept fish may not be exchanged.";
             case ROOM, HEAVIER, TOO_CLOSE -> "";
         };
     }

@@ -175,7 +175,8 @@ public final class EventFileReader {
         Double target = f.numberOrNull("targetGrams", -MUCH, MUCH);
         Double scale = f.numberOrNull("scaleGrams", -MUCH, MUCH);
         List<SpeciesRule> species = f.list("species", (s, i) -> new SpeciesRule(s.choice("code", Species.class),
-                s.numberOrNull("minLengthMm", -MUCH, MUCH), s.wholeOrNull("bagLimit", -1_000_000, 1_000_000), s.entered("minLengthMm")));
+                s.numberOrNull("minLengthMm", -MUCH, MUCH), s.numberOrNull("minGrams", -MUCH, MUCH), slot(s), s.wholeOrNull("bagLimit", -1_000_000, 1_000_000), s.entered("minLengthMm")));
+        boolean culling = !Boolean.FALSE.equals(f.truthOrNull("culling"));
         var practice = f.dates("practice");
         List<CompetitionDay> days = f.list("days", (d, i) -> new CompetitionDay(d.date("date"), d.time("start"), d.time("checkIn")));
         Position launch = position(f, "launch", true);
@@ -186,11 +187,22 @@ public final class EventFileReader {
         if (!context.problems.isEmpty() || !whole) {
             return null;
         }
-        Brief brief = new Brief(name, zone, format, limit, anglers, target, scale, species, off, allowed, practice, days, launch,
+        Brief brief = new Brief(name, zone, format, limit, anglers, target, scale, species, culling, off, allowed, practice, days, launch,
                 checkInAt == null ? launch : checkInAt, entered);
         List<lochan.core.Violation> violations = BriefRules.check(brief);
         f.violations(violations);
         return violations.isEmpty() ? brief : null;
+    }
+
+    private static SpeciesRule.Slot slot(JsonFields parent) {
+        boolean given = parent.has("slot");
+        JsonFields f = parent.object("slot");
+        if (!given) {
+            return null;
+        }
+        SpeciesRule.Slot slot = new SpeciesRule.Slot(f.number("fromMm", -MUCH, MUCH), f.number("toMm", -MUCH, MUCH), f.wholeOrNull("over", -1_000_000, 1_000_000));
+        f.keepUnknown();
+        return slot;
     }
 
     private static ZoneId zone(JsonFields f) {

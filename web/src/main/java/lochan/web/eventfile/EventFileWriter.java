@@ -107,10 +107,20 @@ public final class EventFileWriter {
             ObjectNode rule = JSON.createObjectNode();
             code(rule, "code", s.species());
             number(rule, "minLengthMm", s.minLengthMm());
+            some(rule, "minGrams", s.minGrams());
+            if (s.slot() != null) {
+                ObjectNode slot = rule.putObject("slot");
+                number(slot, "fromMm", s.slot().fromMm());
+                number(slot, "toMm", s.slot().toMm());
+                withUnknown(slot.put("over", s.slot().over()), "/event/species/" + i + "/slot");
+            }
             rule.put("bagLimit", s.bagLimit());
             entered(rule, s.entered());
             return withUnknown(rule, "/event/species/" + i);
         });
+        if (!brief.culling()) {
+            node.put("culling", false);
+        }
         Penalties p = brief.penalties();
         ObjectNode penalties = JSON.createObjectNode();
         number(penalties, "deadFishGrams", p.deadFishGrams());

@@ -127,4 +127,46 @@ class CompetitionPagesTest {
         assertThat(angler.get(event + "/competition").text()).contains("Nothing logged on this day yet");
         assertThat(fish(angler, event, "early", "2-0").text()).contains("set it to a later time first");
     }
+
+    @Test
+    void slotsLeastWeightsAndAWellThatMayNotBeExchangedAreKeptAsTheBriefSays(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Slot rules");
+        java.util.Map<String, String> brief = Rules.brief("Slot rules");
+        brief.put("species/0/minGrams", "1-0");
+        brief.put("species/0/slotFrom", "16");
+        brief.put("species/0/slotTo", "15");
+        assertThat(angler.post(event + "/brief", brief).texts(".error")).anyMatch(e -> e.contains("the shorter first"));
+        brief.put("species/0/slotTo", "20");
+        brief.put("species/0/slotOver", "1");
+        brief.put("culling", "no");
+        angler.post(event + "/brief", brief);
+        assertThat(angler.get(event + "/brief").value("species/0/slotTo")).isEqualTo("20");
+        assertThat(angler.get(event + "/brief").value("culling")).isEqualTo("no");
+        assertThat(sized(angler, event, "c1", "3-0", "18").texts(".verdict")).singleElement().asString().contains("In the slot: 18 in, your brief protects 16 in to 20 in.");
+        assertThat(sized(angler, event, "c2", "0-12", "15").texts(".verdict")).singleElement().asString().contains("Light: 0 lb 12 oz, your brief says 1 lb 0 oz at least.");
+        assertThat(verdict(sized(angler, event, "c3", "5-0", "21"))).contains("Keep");
+        assertThat(sized(angler, event, "c4", "4-0", "21").texts(".verdict")).singleElement().asString().contains("may not be exchanged");
+        String file = angler.get(event + "/export").body();
+        assertThat(file).contains("\"culling\": false").contains("\"slot\"").contains("\"minGrams\"");
+        angler.get("/events");
+        String again = "/events/" + angler.upload("/events/import", "file", "e.json", file.getBytes(java.nio.charset.StandardCharsets.UTF_8)).numberAfter("events");
+        assertThat(angler.get(again + "/export").body()).isEqualTo(file);
+    }
+
+    private static Visitor.Answer sized(Visitor angler, String event, String code, String weight, String length) {
+        return angler.post(event + "/competition/entries", "type", "catch", "code", code, "species", "largemouth", "weight", weight, "length", length);
+    }
+
+    @Test
+    void whereEveryFishCountsItIsReleasedAtOnce(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Every fish");
+        java.util.Map<String, String> brief = Rules.brief("Every fish");
+        brief.put("format", "every-fish");
+        brief.remove("limit");
+        angler.post(event + "/brief", brief);
+        assertThat(fish(angler, event, "c1", "2-0").texts(".verdict")).singleElement().asString().contains("It counts. Release it.").contains("1 so far");
+        assertThat(verdict(fish(angler, event, "c2", "1-0"))).contains("It counts");
+    }
 }
