@@ -100,6 +100,7 @@ public final class BagLog {
             case Entry.Official o -> o.grams() != null && !(o.grams() >= 0)
                     ? violation("grams", "The official weight is " + o.grams() + " g: expected 0 or more.") : Optional.empty();
             case Entry.Strike s -> Optional.empty();
+            case Entry.Fishing f -> Optional.empty();
         };
     }
 
@@ -193,6 +194,7 @@ public final class BagLog {
             case Entry.Correct c -> counted(c);
             case Entry.Official o -> counted(o);
             case Entry.Strike s -> row(entry, dayOf(s.at()), null, null);
+            case Entry.Fishing f -> row(entry, dayOf(f.at()), null, null);
         };
     }
 
@@ -224,6 +226,7 @@ public final class BagLog {
             }
             case Entry.Catch c -> countCatch(c.id(), counts);
             case Entry.Strike s -> { }
+            case Entry.Fishing f -> { }
         }
     }
 
@@ -261,6 +264,7 @@ public final class BagLog {
             case Entry.Catch c -> dayOf(c.at());
             case Entry.Official o -> dayOf(o.at());
             case Entry.Strike s -> dayOf(s.at());
+            case Entry.Fishing f -> dayOf(f.at());
         };
     }
 

@@ -46,4 +46,7 @@ public sealed interface Entry {
 
     /** A strike that was not landed. */
     record Strike(String id, Instant at, String spotId, String presentationId, Outcome outcome) implements Entry { }
+
+    /** What is fished from then on; both null: nothing, the boat is under way. */
+    record Fishing(String id, Instant at, String spotId, String presentationId) implements Entry { }
 }

@@ -52,10 +52,41 @@ public record Today(List<Effort> efforts, List<Strike> strikes) {
                     case Entry.Correct c -> { }
                     case Entry.Void v -> { }
                     case Entry.Official o -> { }
+                    case Entry.Fishing f -> { }
                 }
             }
         }
         return strikes;
+    }
+
+    /**
+     * What the log tells of a day until a time: efforts by what was said to be fished, each until the next was said or the day's check-in.
+     *
+     * @param entries up to that time
+     */
+    public static Today of(Brief brief, List<Entry> entries, int day, Instant until) {
+        BagLog log = BagLog.replay(brief, entries);
+        List<Entry.Fishing> said = log.rows().stream().filter(r -> r.day() == day && !log.isVoided(r.entry().id())).map(BagRow::entry).filter(Entry.Fishing.class::isInstance)
+                .map(Entry.Fishing.class::cast).sorted(Comparator.comparing(Entry.Fishing::at)).toList();
+        Instant checkIn = brief.day(day).checkIn();
+        Instant end = until.isBefore(checkIn) ? until : checkIn;
+        Today today = NOTHING;
+        for (int i = 0; i < said.size(); i++) {
+            Entry.Fishing f = said.get(i);
+            Instant to = i + 1 < said.size() && said.get(i + 1).at().isBefore(end) ? said.get(i + 1).at() : end;
+            if (f.spotId() != null && f.presentationId() != null) {
+                today = today.fishedOn(new Cell(f.spotId(), f.presentationId()), f.at(), to);
+            }
+        }
+        return new Today(today.efforts(), strikes(brief, entries, day));
+    }
+
+    /** What the log says is fished at a time; null: nothing. */
+    public static Cell fishing(Brief brief, List<Entry> entries, int day, Instant at) {
+        BagLog log = BagLog.replay(brief, entries);
+        return log.rows().stream().filter(r -> r.day() == day && !log.isVoided(r.entry().id()) && !r.entry().at().isAfter(at)).map(BagRow::entry)
+                .filter(Entry.Fishing.class::isInstance).map(Entry.Fishing.class::cast).max(Comparator.comparing(Entry.Fishing::at))
+                .filter(f -> f.spotId() != null && f.presentationId() != null).map(f -> new Cell(f.spotId(), f.presentationId())).orElse(null);
     }
 
     private static void add(List<Strike> strikes, String spot, String presentation, Instant at) {

@@ -42,7 +42,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The answers of {@code advise}: whether to stay or go, how the day is likely to end, which triggers of the plan have fired. What was fished before
- * the first line, or before the time asked for, is taken from the day's plan, where the log has entries of that day; with no plan one is searched
+ * the first line, or before the time asked for, is what the log says, else the day's plan where the log has entries of that day; with no plan one is searched
  * for the outlook alone.
  */
 final class AdviseAnswer {
@@ -91,6 +91,9 @@ final class AdviseAnswer {
     /** The plan's fishing of a day until a time, where the log has entries of that day before it. */
     private Today planned(int day, Instant until) {
         boolean fished = log.rows().stream().anyMatch(r -> r.day() == day && r.entry().at().isBefore(until));
+        if (log.rows().stream().anyMatch(r -> r.day() == day && r.entry() instanceof Entry.Fishing)) {
+            return Today.of(event.brief(), entries, day, until);
+        }
         Today today = Today.NOTHING;
         for (PlanStop s : fished && event.plans().stream().anyMatch(p -> p.day() == day) ? day(day).plan() : List.<PlanStop>of()) {
             if (s.arrive().isBefore(until)) {
@@ -109,8 +112,9 @@ final class AdviseAnswer {
         Instant at = time(text);
         int number = log.dayOf(at);
         List<Entry> until = entries.stream().filter(e -> !e.at().isAfter(at)).toList();
-        Today today = new Today(planned(number, at).efforts(), Today.strikes(event.brief(), until, number));
-        Cell fishing = today.efforts().stream().filter(e -> e.to().equals(at)).map(Today.Effort::cell).findFirst().orElse(null);
+        boolean told = until.stream().anyMatch(e -> e instanceof Entry.Fishing && log.dayOf(e.at()) == number);
+        Today today = told ? Today.of(event.brief(), until, number, at) : new Today(planned(number, at).efforts(), Today.strikes(event.brief(), until, number));
+        Cell fishing = told ? Today.fishing(event.brief(), until, number, at) : today.efforts().stream().filter(e -> e.to().equals(at)).map(Today.Effort::cell).findFirst().orElse(null);
         return answer(number, at, null, fishing, today, BagLog.replay(event.brief(), until));
     }
 

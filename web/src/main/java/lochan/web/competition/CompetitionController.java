@@ -14,6 +14,8 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.event.Format;
 import lochan.core.event.Species;
+import lochan.core.live.Today;
+import lochan.core.practice.Outcome;
 import lochan.core.quantity.QuantityText;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
@@ -40,8 +42,10 @@ class CompetitionController {
     private final EventBook events;
     private final Accounts accounts;
     private final Decks decks;
+    private final NextHour nextHour;
 
-    CompetitionController(CompetitionLog log, EventBook events, Accounts accounts, Decks decks) {
+    CompetitionController(CompetitionLog log, EventBook events, Accounts accounts, Decks decks, NextHour nextHour) {
+        this.nextHour = nextHour;
         this.decks = decks;
         this.log = log;
         this.events = events;
@@ -64,6 +68,9 @@ class CompetitionController {
             model.addAttribute("freshCode", UUID.randomUUID().toString());
             model.addAttribute("today", new BagLog(event.brief()).dayOf(now));
             model.addAttribute("now", now);
+            model.addAttribute("fishing", Today.fishing(event.brief(), log.shown(key), shown, now));
+            nextHour.at(key, event, shown, log.shown(key), BagLog.replay(event.brief(), log.shown(key)).bag(shown), now, accounts.units(key.accountId()))
+                    .ifPresent(s -> model.addAttribute("nextHour", s));
             CompetitionDay hours = event.brief().day(shown);
             model.addAttribute("due", FishWords.due(event, now, hours.checkIn(), accounts.units(key.accountId())));
             if (now.isBefore(hours.start())) {
@@ -93,6 +100,8 @@ class CompetitionController {
             case "correct" -> corrected(form, code, at);
             case "void" -> Optional.of(new Entry.Void(code, at, form.value("entry")));
             case "official" -> official(form, code, at);
+            case "fishing" -> fishing(form, code, at, event);
+            case "strike" -> strike(form, code, at, event);
             default -> {
                 form.error("type", "“" + type + "” is no kind of entry: load the page again.");
                 yield Optional.empty();
@@ -123,6 +132,31 @@ class CompetitionController {
         return form.ok() ? Optional.of(new Entry.Catch(code, at, species, grams, mm, known(form.value("spot"), event.spot(form.value("spot")).isPresent()),
                 known(form.value("presentation"), event.presentation(form.value("presentation")).isPresent()), !form.has("dead"),
                 form.has("tag") ? form.value("tag") : null, typed)) : Optional.empty();
+    }
+
+    /** What is fished from now on; neither spot nor presentation: the boat is under way. */
+    private static Optional<Entry> fishing(Form form, String code, Instant at, EventData event) {
+        place(form, event);
+        if (form.has("spot") != form.has("presentation")) {
+            form.error(form.has("spot") ? "presentation" : "spot", "Say both where you fish and with what, or neither when you are under way.");
+        }
+        return form.ok() ? Optional.of(new Entry.Fishing(code, at, form.has("spot") ? form.value("spot") : null, form.has("presentation") ? form.value("presentation") : null)) : Optional.empty();
+    }
+
+    /** A strike that was not landed, where and on what is fished. */
+    private static Optional<Entry> strike(Form form, String code, Instant at, EventData event) {
+        place(form, event);
+        Outcome outcome = form.choice("outcome", Outcome.class);
+        return form.ok() ? Optional.of(new Entry.Strike(code, at, form.has("spot") ? form.value("spot") : null, form.has("presentation") ? form.value("presentation") : null, outcome)) : Optional.empty();
+    }
+
+    private static void place(Form form, EventData event) {
+        if (form.has("spot") && event.spot(form.value("spot")).isEmpty()) {
+            form.error("spot", "There is no such spot here: choose one of the list.");
+        }
+        if (form.has("presentation") && event.presentation(form.value("presentation")).isEmpty()) {
+            form.error("presentation", "There is no such presentation here: choose one of the list.");
+        }
     }
 
     private static String known(String id, boolean there) {

@@ -65,6 +65,7 @@ class EntryRepository {
             case Entry.Official o -> r.setType("official").setGrams(o.grams()).setDeadFish(o.deadFish());
             case Entry.Strike s -> r.setType("strike").setSpotCode(s.spotId()).setPresentationCode(s.presentationId())
                     .setOutcome(s.outcome() == null ? null : s.outcome().code());
+            case Entry.Fishing f -> r.setType("fishing").setSpotCode(f.spotId()).setPresentationCode(f.presentationId());
         };
     }
 
@@ -80,6 +81,7 @@ class EntryRepository {
             case "official" -> new Entry.Official(r.getCode(), r.getAt(), r.getGrams(), r.getDeadFish());
             case "strike" -> new Entry.Strike(r.getCode(), r.getAt(), r.getSpotCode(), r.getPresentationCode(),
                     r.getOutcome() == null ? null : Coded.find(Outcome.class, r.getOutcome()).orElseThrow());
+            case "fishing" -> new Entry.Fishing(r.getCode(), r.getAt(), r.getSpotCode(), r.getPresentationCode());
             default -> throw new IllegalStateException("unknown type of entry " + r.getType());
         };
     }

@@ -392,8 +392,9 @@ public final class EventFileReader {
             case "official" -> new Entry.Official(id, at, f.numberOrNull("grams", 0, MUCH), f.wholeOrNull("deadFish", 0, 1000));
             case "strike" -> new Entry.Strike(id, at, reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false),
                     f.choice("outcome", Outcome.class));
+            case "fishing" -> new Entry.Fishing(id, at, reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false));
             default -> {
-                f.problem("type", "found \"" + type + "\", expected one of catch, balance, died, correct, void, official, strike");
+                f.problem("type", "found \"" + type + "\", expected one of catch, balance, died, correct, void, official, strike, fishing");
                 yield null;
             }
         };

@@ -324,6 +324,7 @@ public final class EventFileWriter {
                 number(node, "grams", o.grams());
                 node.put("deadFish", o.deadFish());
             }
+            case Entry.Fishing x -> head(node, "fishing", x).put("spot", x.spotId()).put("presentation", x.presentationId());
             case Entry.Strike s -> {
                 head(node, "strike", s).put("spot", s.spotId()).put("presentation", s.presentationId());
                 code(node, "outcome", s.outcome());

@@ -169,4 +169,22 @@ class CompetitionPagesTest {
         assertThat(fish(angler, event, "c1", "2-0").texts(".verdict")).singleElement().asString().contains("It counts. Release it.").contains("1 so far");
         assertThat(verdict(fish(angler, event, "c2", "1-0"))).contains("It counts");
     }
+
+    @Test
+    void tellsToStayOrGoWhileTheDayIsFishedAndTakesWhatIsFishedAndWhatWasLost(@RunningApp.Demo RunningApp demo) {
+        Visitor angler = demo.demoAngler();
+        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
+        angler.post("/demo/clock", "moment", "DAY_1_MORNING");
+        assertThat(angler.get(event + "/competition").texts(".next-hour")).singleElement().asString().contains("The next hour here is worth").contains("Leave for check-in by").contains("Next in your plan");
+
+        Visitor.Answer moved = angler.post(event + "/competition/entries", "type", "fishing", "code", "f1", "spot", "harth-grass", "presentation", "swim-jig");
+        assertThat(moved.texts(".next-hour")).singleElement().asString().contains("Fishing now: Harth Grass");
+        assertThat(angler.post(event + "/competition/entries", "type", "strike", "code", "s1", "spot", "harth-grass", "presentation", "swim-jig", "outcome", "lost").texts(".log > li").getFirst())
+                .contains("Strike lost");
+        assertThat(angler.post(event + "/competition/entries", "type", "fishing", "code", "f2", "spot", "harth-grass").text()).contains("or neither when you are under way");
+        assertThat(angler.post(event + "/competition/entries", "type", "strike", "code", "s2", "spot", "nowhere", "outcome", "lost").text()).contains("There is no such spot here");
+
+        angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
+        assertThat(angler.get(event + "/competition").texts(".next-hour")).isEmpty();
+    }
 }

@@ -175,12 +175,16 @@ public final class DemoEvents {
                 stop("parson-brush", "flipping-jig", "08:10", "08:45"), stop("pale-hump", "drop-shot", "08:55", "10:15"),
                 stop("sill-ledge", "carolina-rig", "10:25", "12:40"), stop("harth-bend", "carolina-rig", "12:50", "14:30")));
         List<Entry> log = List.of(
+                new Entry.Fishing("w1", on("06:12"), "harth-grass", "topwater-walker"),
                 caught("a1", "06:24", Species.LARGEMOUTH, "2-3", null, "harth-grass", "topwater-walker"),
                 caught("a2", "06:41", Species.LARGEMOUTH, null, "13 1/2", "harth-grass", "topwater-walker"),
                 caught("a3", "06:58", Species.LARGEMOUTH, "1-11", null, "harth-grass", "topwater-walker"),
+                new Entry.Fishing("w2", on("07:02"), "harth-grass", "swim-jig"),
                 caught("a4", "07:22", Species.SMALLMOUTH, "2-9", null, "harth-grass", "swim-jig"),
                 caught("a5", "07:49", Species.LARGEMOUTH, "1-9", "14 1/4", "harth-grass", "swim-jig"),
+                new Entry.Fishing("w3", on("08:11"), "parson-brush", "flipping-jig"),
                 caught("a6", "08:28", Species.LARGEMOUTH, "3-14", null, "parson-brush", "flipping-jig"),
+                new Entry.Fishing("w4", on("08:56"), "pale-hump", "drop-shot"),
                 new Entry.Strike("a7", on("09:05"), "pale-hump", "drop-shot", Outcome.LOST),
                 caught("a8", "09:12", Species.SPOTTED, "1-7", null, "pale-hump", "drop-shot"),
                 caught("a9", "09:31", Species.SMALLMOUTH, "2-6", null, "pale-hump", "drop-shot"));
