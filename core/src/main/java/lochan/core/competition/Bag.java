@@ -3,23 +3,50 @@ package lochan.core.competition;
 import java.util.List;
 
 /**
- * The well of one day, as the log gives it.
+ * The bag of one day, as the log gives it: the well, or in a length event the photographs that count.
  *
- * @param well          fish in the well in the order they came
- * @param inHand        the fish waiting for the balance; null: none
- * @param pending       what it waits for; null: nothing
- * @param limit         fish that fit
- * @param totalGrams    weight of the well without penalties; null while a fish in it is not weighed
- * @param netGrams      the same less penalties for dead fish
- * @param smallestGrams lightest fish that may be culled; null: none, or not weighed
- * @param needsGrams    a new fish is kept when heavier; null while there is room
- * @param official      what the weigh-in said; null: not yet
+ * @param well        fish of the bag in the order they came
+ * @param inHand      the fish waiting for the balance; null: none
+ * @param pending     what it waits for; null: nothing
+ * @param weighings   weighings it takes to settle that, whatever they say; 0: nothing waits
+ * @param limit       fish that fit
+ * @param weight      the bag by weight; all null in a length event
+ * @param length      the bag by length; all null in other events
+ * @param official    what the weigh-in said; null: not yet
  */
-public record Bag(List<Fish> well, Fish inHand, Verdict pending, int limit, Double totalGrams, Double netGrams, Double smallestGrams,
-                  Double needsGrams, Entry.Official official) {
+public record Bag(List<Fish> well, Fish inHand, Verdict pending, int weighings, int limit, Sums weight, Sums length, Entry.Official official) {
+
+    /**
+     * What a bag comes to, g or mm.
+     *
+     * @param total    without penalties; null while a fish is not measured
+     * @param net      the same less penalties for dead and short fish
+     * @param smallest the least fish that may be culled; null: none, or not measured
+     * @param needs    a new fish is kept when above it; null while there is room
+     */
+    public record Sums(Double total, Double net, Double smallest, Double needs) {
+
+        static final Sums NONE = new Sums(null, null, null, null);
+    }
 
     public Bag {
         well = List.copyOf(well);
+    }
+
+    public Double totalGrams() {
+        return weight.total();
+    }
+
+    public Double netGrams() {
+        return weight.net();
+    }
+
+    public Double smallestGrams() {
+        return weight.smallest();
+    }
+
+    public Double needsGrams() {
+        return weight.needs();
     }
 
     public boolean isFull() {

@@ -12,12 +12,17 @@ import java.util.Set;
 import java.util.TreeMap;
 import lochan.core.Violation;
 import lochan.core.event.Brief;
+import lochan.core.event.Format;
 
 /**
  * Replays the append-only log of a competition under the rules of its brief. The well is never stored: it is what the entries give,
  * in their order. A released fish never comes back, whatever is corrected or voided later.
  */
 public final class BagLog {
+
+    private static final double MOST_GRAMS = 30_000;
+    /** A scale that is off by more of the known weight is no scale. */
+    private static final double MOST_OFF = 0.5;
 
     private final Brief brief;
     private final Map<String, Entry> entries = new HashMap<>();
@@ -26,6 +31,7 @@ public final class BagLog {
     private final Set<String> droppedByVoid = new HashSet<>();
     private final Map<String, CatchRecord> catches = new HashMap<>();
     private final Set<Entry.Balance> balances = new LinkedHashSet<>();
+    private final ScaleChecks scale = new ScaleChecks();
     private final Map<Integer, Well> wells = new TreeMap<>();
     private final List<BagRow> rows = new ArrayList<>();
 
@@ -97,8 +103,8 @@ public final class BagLog {
             case Entry.Died d -> notACatch("catch", d.catchId()).or(() -> inWellOrHand(d.catchId()));
             case Entry.Correct c -> refusal(c);
             case Entry.Void v -> refusal(v);
-            case Entry.Official o -> o.grams() != null && !(o.grams() >= 0)
-                    ? violation("grams", "The official weight is " + o.grams() + " g: expected 0 or more.") : Optional.empty();
+            case Entry.Official o -> refusal(o);
+            case Entry.ScaleCheck s -> refusal(s);
             case Entry.Strike s -> Optional.empty();
             case Entry.Fishing f -> Optional.empty();
         };
@@ -109,7 +115,28 @@ public final class BagLog {
         if (waiting != null) {
             return violation("id", "The fish " + waiting + " is still in hand: settle it on the balance or correct its weight first.");
         }
+        if (brief.format() == Format.LIMIT_LENGTH && entry.mm() == null) {
+            return violation("mm", "The length is missing: this event pays by length. Measure the fish before it goes back.");
+        }
         return measures(entry.grams(), entry.mm());
+    }
+
+    private static Optional<Violation> refusal(Entry.Official o) {
+        if (o.grams() != null && !(o.grams() >= 0) || o.mm() != null && !(o.mm() >= 0)) {
+            return violation("grams", "The official figure is " + (o.grams() == null ? o.mm() : o.grams()) + ": expected 0 or more.");
+        }
+        if (o.lateMinutes() != null && !(o.lateMinutes() >= 0)) {
+            return violation("lateMinutes", "Minutes late is " + o.lateMinutes() + ": expected 0 or more.");
+        }
+        return o.place() != null && o.place() < 1 ? violation("place", "The place is " + o.place() + ": expected 1 or more.") : Optional.empty();
+    }
+
+    private static Optional<Violation> refusal(Entry.ScaleCheck s) {
+        if (!(s.knownGrams() > 0 && s.knownGrams() < MOST_GRAMS)) {
+            return violation("knownGrams", "The known weight is " + s.knownGrams() + " g: expected more than 0 and less than 30000 g (66 lb).");
+        }
+        return s.readGrams() > 0 && Math.abs(s.offsetGrams()) <= MOST_OFF * s.knownGrams() ? Optional.empty()
+                : violation("readGrams", "The scale reads " + s.readGrams() + " g for " + s.knownGrams() + " g: a scale that far off is broken, or one of the two is mistyped.");
     }
 
     private Optional<Violation> refusal(Entry.Balance entry) {
@@ -120,7 +147,7 @@ public final class BagLog {
         if (entry.heavier().equals(entry.lighter())) {
             return violation("lighter", "A fish cannot be weighed against itself: name two fish.");
         }
-        if (new WeightOrder(weights(), balances, brief.scaleGrams()).balanceSaid(entry.lighter(), entry.heavier())) {
+        if (order().balanceSaid(entry.lighter(), entry.heavier())) {
             return violation("heavier", "The log already says that " + entry.lighter() + " is the heavier one: void or correct that first.");
         }
         return Optional.empty();
@@ -157,7 +184,7 @@ public final class BagLog {
     }
 
     private static Optional<Violation> measures(Double grams, Double mm) {
-        if (grams != null && !(grams > 0 && grams < 30_000)) {
+        if (grams != null && !(grams > 0 && grams < MOST_GRAMS)) {
             return violation("grams", "The weight is " + grams + " g: expected more than 0 and less than 30000 g (66 lb).");
         }
         if (mm != null && !(mm > 0 && mm < 1500)) {
@@ -185,7 +212,7 @@ public final class BagLog {
         return switch (entry) {
             case Entry.Catch c -> {
                 int day = dayOf(c.at());
-                catches.put(c.id(), new CatchRecord(c, day));
+                catches.put(c.id(), new CatchRecord(c, day, scale.now()));
                 yield row(entry, day, well(day).take(c.id()), c.id());
             }
             case Entry.Void v -> counted(v);
@@ -193,6 +220,7 @@ public final class BagLog {
             case Entry.Died d -> counted(d);
             case Entry.Correct c -> counted(c);
             case Entry.Official o -> counted(o);
+            case Entry.ScaleCheck s -> counted(s);
             case Entry.Strike s -> row(entry, dayOf(s.at()), null, null);
             case Entry.Fishing f -> row(entry, dayOf(f.at()), null, null);
         };
@@ -214,7 +242,8 @@ public final class BagLog {
                 }
             }
             case Entry.Died d -> catches.get(d.catchId()).died(d.id(), counts);
-            case Entry.Correct c -> catches.get(c.catchId()).correct(c, counts);
+            case Entry.Correct c -> catches.get(c.catchId()).correct(c, scale.now(), counts);
+            case Entry.ScaleCheck s -> scale.count(s, counts);
             case Entry.Official o -> well(day(o)).official(counts ? o : null);
             case Entry.Void v -> {
                 if (counts) {
@@ -263,6 +292,7 @@ public final class BagLog {
             case Entry.Void v -> day(entries.get(v.entryId()));
             case Entry.Catch c -> dayOf(c.at());
             case Entry.Official o -> dayOf(o.at());
+            case Entry.ScaleCheck s -> dayOf(s.at());
             case Entry.Strike s -> dayOf(s.at());
             case Entry.Fishing f -> dayOf(f.at());
         };
@@ -272,9 +302,9 @@ public final class BagLog {
         return wells.computeIfAbsent(day, d -> new Well(brief, catches, balances));
     }
 
-    private Map<String, Double> weights() {
+    private WeightOrder order() {
         Map<String, Double> grams = new HashMap<>();
         catches.forEach((id, record) -> grams.put(id, record.grams()));
-        return grams;
+        return new WeightOrder(grams, balances, brief.scaleGrams());
     }
 }

@@ -41,8 +41,34 @@ public sealed interface Entry {
     /** An entry that should not be there. */
     record Void(String id, Instant at, String entryId) implements Entry { }
 
-    /** What the weigh-in said. */
-    record Official(String id, Instant at, Double grams, Integer deadFish) implements Entry { }
+    /**
+     * What the weigh-in said.
+     *
+     * @param grams        the weight on the scale, before penalties; null: not told
+     * @param mm           in a length event, the total length before penalties; null: not told
+     * @param deadFish     fish brought in dead; null: none
+     * @param lateMinutes  minutes after check-in; null: in time
+     * @param shortFish    fish under their minimum brought in; null: none
+     * @param overLimit    fish brought in above the limit; null: none
+     * @param place        place after this day; null: not told
+     * @param biggestGrams the heaviest fish; null: not told
+     */
+    record Official(String id, Instant at, Double grams, Double mm, Integer deadFish, Double lateMinutes, Integer shortFish, Integer overLimit, Integer place,
+                    Double biggestGrams) implements Entry {
+
+        public Official(String id, Instant at, Double grams, Integer deadFish) {
+            this(id, at, grams, null, deadFish, null, null, null, null, null);
+        }
+    }
+
+    /** The scale was tried with a known weight. */
+    record ScaleCheck(String id, Instant at, double knownGrams, double readGrams) implements Entry {
+
+        /** What the scale shows too much, g. */
+        public double offsetGrams() {
+            return readGrams - knownGrams;
+        }
+    }
 
     /** A strike that was not landed. */
     record Strike(String id, Instant at, String spotId, String presentationId, Outcome outcome) implements Entry { }

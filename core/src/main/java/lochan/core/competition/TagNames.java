@@ -12,16 +12,20 @@ public final class TagNames {
 
     private TagNames() { }
 
-    /** The first {@code count} names. */
-    public static List<String> first(int count) {
-        return names().limit(count).toList();
+    /** The first {@code count} names, the angler's own before the usual ones. */
+    public static List<String> first(List<String> own, int count) {
+        return names(own).limit(count).toList();
     }
 
-    static String firstFree(Collection<String> used) {
-        return names().filter(t -> !used.contains(t)).findFirst().orElseThrow();
+    static String firstFree(List<String> own, Collection<String> used) {
+        return names(own).filter(t -> !used.contains(t)).findFirst().orElseThrow();
     }
 
-    private static Stream<String> names() {
+    private static Stream<String> names(List<String> own) {
+        return Stream.concat(own.stream(), usual().filter(name -> own.stream().noneMatch(name::equalsIgnoreCase)));
+    }
+
+    private static Stream<String> usual() {
         return Stream.concat(COLOURS.stream(), IntStream.iterate(COLOURS.size() + 1, i -> i + 1).mapToObj(i -> "Tag " + i));
     }
 }

@@ -2,10 +2,12 @@ package lochan.core.competition;
 
 import java.util.ArrayDeque;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 
@@ -16,7 +18,9 @@ import java.util.Set;
 final class WeightOrder {
 
     private final Map<String, Double> grams;
-    private final Collection<Entry.Balance> balances;
+    /** What the balance said each fish to be heavier than. */
+    private final Map<String, Set<String>> weighed = new HashMap<>();
+    private final Map<String, Set<String>> below = new HashMap<>();
     private final double resolutionGrams;
 
     /**
@@ -26,7 +30,7 @@ final class WeightOrder {
      */
     WeightOrder(Map<String, Double> grams, Collection<Entry.Balance> balances, Double resolutionGrams) {
         this.grams = grams;
-        this.balances = balances;
+        balances.forEach(b -> weighed.computeIfAbsent(b.heavier(), h -> new HashSet<>()).add(b.lighter()));
         this.resolutionGrams = resolutionGrams == null ? Double.MIN_VALUE : resolutionGrams;
     }
 
@@ -41,6 +45,31 @@ final class WeightOrder {
         return above == below ? Optional.empty() : Optional.of(above);
     }
 
+    /** Those of some fish that none of them is known to be lighter than. */
+    List<String> lightest(List<String> fish) {
+        return fish.stream().filter(a -> fish.stream().noneMatch(b -> heavier(a, b).orElse(false))).toList();
+    }
+
+    /**
+     * The two fish to put on the balance when the lightest is sought. Only one fish can be ruled out by a weighing, and only when both may still be
+     * the lightest: m such fish take m &minus; 1 weighings, whatever they say, and no way takes fewer. Which two are weighed decides how many
+     * are left to be told apart at the next cull: those that the fewest others wait behind, as in a tournament drawn evenly (Knuth, The Art of
+     * Computer Programming 3, 5.2.3 and 5.3.3).
+     *
+     * @param open fish that may be the lightest, two or more
+     * @param all  these and the ones known to be heavier
+     */
+    Verdict nextWeighing(List<String> open, List<String> all) {
+        List<String> evenly = open.stream().sorted(Comparator.comparing(a -> waitingBehind(a, all))).toList();
+        return Verdict.balance(evenly.get(0), evenly.get(1));
+    }
+
+    /** Fish that would be open if this one went: those that nothing else is known to be lighter than. */
+    private long waitingBehind(String gone, List<String> fish) {
+        List<String> rest = fish.stream().filter(f -> !f.equals(gone)).toList();
+        return lightest(rest).size() - lightest(fish).size() + 1;
+    }
+
     /** Whether the balance already said, itself or through other fish, that a is heavier. */
     boolean balanceSaid(String a, String b) {
         return reaches(a, b);
@@ -53,20 +82,21 @@ final class WeightOrder {
     }
 
     private boolean reaches(String from, String to) {
+        return below.computeIfAbsent(from, this::allBelow).contains(to);
+    }
+
+    private Set<String> allBelow(String from) {
         Set<String> seen = new HashSet<>(Set.of(from));
         Deque<String> open = new ArrayDeque<>(seen);
         while (!open.isEmpty()) {
             String fish = open.pop();
-            if (fish.equals(to)) {
-                return true;
-            }
             grams.keySet().stream().filter(other -> isAbove(fish, other) && seen.add(other)).forEach(open::push);
         }
-        return false;
+        return seen;
     }
 
     private boolean isAbove(String a, String b) {
         int byScale = byScale(a, b);
-        return byScale != 0 ? byScale > 0 : balances.stream().anyMatch(e -> Objects.equals(e.heavier(), a) && Objects.equals(e.lighter(), b));
+        return byScale != 0 ? byScale > 0 : weighed.getOrDefault(a, Set.of()).contains(b);
     }
 }

@@ -2,11 +2,15 @@ package lochan.core.competition;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import lochan.core.event.Brief;
+import lochan.core.event.Format;
+import lochan.core.event.Penalties;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 
@@ -86,7 +90,7 @@ final class Well {
     private void keep(String fish, String freedTag) {
         String wished = catches.get(fish).entry().tag();
         String tag = wished != null && !tags.containsValue(wished) ? wished
-                : freedTag != null ? freedTag : TagNames.firstFree(tags.values());
+                : freedTag != null ? freedTag : TagNames.firstFree(brief.scoring().tags(), tags.values());
         kept.add(fish);
         tags.put(fish, tag);
     }
@@ -104,13 +108,19 @@ final class Well {
         if (!brief.culling()) {
             return Verdict.release(Verdict.Reason.NO_CULLING, fish);
         }
-        List<String> rivals = kept.stream().filter(other -> catches.get(other).alive())
-                .filter(other -> !speciesIsFull && !overIsFull || species(other) == species(fish)).filter(other -> !overIsFull || isOver(other)).toList();
+        List<String> rivals = rivals(fish);
         Verdict.Reason full = overIsFull ? Verdict.Reason.OVER_FULL : speciesIsFull ? Verdict.Reason.SPECIES_FULL : null;
         if (rivals.isEmpty()) {
             return Verdict.release(full == null ? Verdict.Reason.NOTHING_TO_CULL : full, fish);
         }
         return against(fish, rivals, full == null ? Verdict.Reason.TOO_LIGHT : full);
+    }
+
+    /** The fish of the well that may go for another one: alive, of the kind that is full. */
+    private List<String> rivals(String fish) {
+        boolean over = overIsFull(fish);
+        boolean kind = over || speciesIsFull(fish);
+        return kept.stream().filter(other -> catches.get(other).alive()).filter(other -> !kind || species(other) == species(fish)).filter(other -> !over || isOver(other)).toList();
     }
 
     /** Why a fish may not be kept at all; empty when it may. */
@@ -137,48 +147,49 @@ final class Well {
         return most != null && isOver(fish) && kept.stream().filter(other -> species(other) == species(fish) && isOver(other)).count() >= most;
     }
 
-    /**
-     * The fish against those that may be culled. Two weighed fish of the well that the scale cannot tell apart are not worth a
-     * weighing of their own: the one with the smaller reading goes, of equal ones the one longer in the well.
-     */
+    /** The fish against those that may be culled. Lengths are never weighed off: of equal ones the fish of the bag stays. */
     private Verdict against(String fish, List<String> rivals, Verdict.Reason tooLight) {
+        List<String> open = open(fish, rivals);
+        if (open.size() > 1 && !byLength()) {
+            return order().nextWeighing(open, both(fish, rivals));
+        }
+        return open.contains(fish) ? Verdict.release(tooLight, fish) : Verdict.cull(open.getFirst());
+    }
+
+    /**
+     * The fish that may have to go: the one in hand and those of the well that may be the lightest. Two measured fish of the well that cannot be told
+     * apart are not worth a weighing of their own: the one with the smaller reading goes, of equal ones the one longer in the well.
+     */
+    private List<String> open(String fish, List<String> rivals) {
         WeightOrder order = order();
-        List<String> lightest = rivals.stream()
-                .filter(a -> rivals.stream().noneMatch(b -> order.heavier(a, b).orElse(false)))
-                .toList();
-        if (rivals.stream().allMatch(rival -> order.heavier(rival, fish).orElse(false))) {
-            return Verdict.release(tooLight, fish);
-        }
-        Optional<String> rival = lightestOf(lightest);
-        if (rival.isEmpty()) {
-            return unweighedWell(fish, lightest, order);
-        }
-        return order.heavier(fish, rival.get())
-                .map(heavier -> heavier ? Verdict.cull(rival.get()) : Verdict.release(tooLight, fish))
-                .orElseGet(() -> Verdict.balance(fish, rival.get()));
+        List<String> lightest = order.lightest(rivals);
+        Optional<String> least = lightest.stream().filter(f -> measure(f) != null).min(Comparator.comparing(this::measure));
+        return order.lightest(both(fish, lightest.stream().filter(f -> measure(f) == null || f.equals(least.orElse(null))).toList()));
     }
 
-    /** The one to cull among fish that no order tells apart; empty when it takes the balance to find it. */
-    private Optional<String> lightestOf(List<String> lightest) {
-        if (lightest.size() == 1) {
-            return Optional.of(lightest.getFirst());
-        }
-        boolean weighed = lightest.stream().allMatch(f -> grams(f) != null);
-        return weighed ? lightest.stream().min(java.util.Comparator.comparing(this::grams)) : Optional.empty();
-    }
-
-    private Verdict unweighedWell(String fish, List<String> lightest, WeightOrder order) {
-        return lightest.stream()
-                .filter(other -> order.heavier(fish, other).isEmpty())
-                .findFirst()
-                .map(other -> Verdict.balance(fish, other))
-                .orElseGet(() -> Verdict.balance(lightest.get(0), lightest.get(1)));
+    private static List<String> both(String fish, List<String> rivals) {
+        return Stream.concat(Stream.of(fish), rivals.stream()).toList();
     }
 
     private WeightOrder order() {
-        Map<String, Double> grams = new HashMap<>();
-        catches.forEach((id, record) -> grams.put(id, record.grams()));
-        return new WeightOrder(grams, balances, brief.scaleGrams());
+        Map<String, Double> measures = new HashMap<>();
+        catches.keySet().forEach(id -> measures.put(id, measure(id)));
+        return byLength() ? new WeightOrder(measures, List.of(), null) : new WeightOrder(measures, balances, brief.scaleGrams());
+    }
+
+    private boolean byLength() {
+        return brief.format() == Format.LIMIT_LENGTH;
+    }
+
+    /** What a fish counts for: its weight, g, or its length, mm; null: not measured. */
+    private Double measure(String fish) {
+        CatchRecord record = catches.get(fish);
+        return !byLength() ? record.grams() : record.mm() == null ? null : Double.valueOf(brief.scoring().countedMm(record.mm()));
+    }
+
+    /** Weighings until the fish in hand is settled: each rules out one of those that may be the lightest. */
+    private int weighings() {
+        return pending == null ? 0 : open(inHand, rivals(inHand)).size() - 1;
     }
 
     private boolean isShort(String fish) {
@@ -197,29 +208,32 @@ final class Well {
         return Optional.ofNullable(catches.get(fish).entry().species()).flatMap(brief::rule);
     }
 
-    private Double grams(String fish) {
-        return catches.get(fish).grams();
-    }
-
     Bag bag() {
         List<Fish> fish = kept.stream().map(this::fish).toList();
-        Double total = sum(fish);
-        long dead = fish.stream().filter(f -> !f.alive()).count();
-        Double perDead = brief.penalties().deadFishGrams();
-        Double net = total == null || perDead == null ? total : Double.valueOf(total - dead * perDead);
-        List<Fish> live = fish.stream().filter(Fish::alive).toList();
-        boolean weighed = !live.isEmpty() && live.stream().allMatch(f -> f.grams() != null);
-        Double smallest = weighed ? live.stream().mapToDouble(Fish::grams).min().getAsDouble() : null;
-        Double needs = fish.size() < brief.countingFish() || !brief.culling() ? null : smallest;
-        return new Bag(fish, inHand == null ? null : fish(inHand), pending, brief.countingFish(), total, net, smallest, needs, official);
+        Bag.Sums sums = sums();
+        return new Bag(fish, inHand == null ? null : fish(inHand), pending, weighings(), brief.countingFish(), byLength() ? Bag.Sums.NONE : sums, byLength() ? sums : Bag.Sums.NONE, official);
+    }
+
+    private Bag.Sums sums() {
+        Double total = kept.stream().anyMatch(f -> measure(f) == null) ? null : Double.valueOf(kept.stream().mapToDouble(this::measure).sum());
+        List<String> live = kept.stream().filter(f -> catches.get(f).alive()).toList();
+        boolean measured = !live.isEmpty() && live.stream().allMatch(f -> measure(f) != null);
+        Double smallest = measured ? Double.valueOf(live.stream().mapToDouble(this::measure).min().getAsDouble()) : null;
+        return new Bag.Sums(total, total == null || byLength() ? total : Double.valueOf(total - penalty()), smallest, kept.size() < brief.countingFish() || !brief.culling() ? null : smallest);
+    }
+
+    /** What dead fish and short ones in the well take off, g. */
+    private double penalty() {
+        Penalties off = brief.penalties();
+        return kept.stream().filter(f -> !catches.get(f).alive()).count() * orNothing(off.deadFishGrams()) + kept.stream().filter(this::isShort).count() * orNothing(off.shortFishGrams());
+    }
+
+    private static double orNothing(Double grams) {
+        return grams == null ? 0 : grams;
     }
 
     private Fish fish(String id) {
         CatchRecord record = catches.get(id);
-        return new Fish(id, record.entry().species(), record.grams(), record.mm(), record.alive(), tags.get(id));
-    }
-
-    private static Double sum(List<Fish> fish) {
-        return fish.stream().anyMatch(f -> f.grams() == null) ? null : Double.valueOf(fish.stream().mapToDouble(Fish::grams).sum());
+        return new Fish(id, record.entry().species(), record.grams(), byLength() ? measure(id) : record.mm(), record.alive(), isShort(id), tags.get(id));
     }
 }

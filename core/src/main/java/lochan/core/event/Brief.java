@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param targetGrams the weight aimed at; null: none
  * @param scaleGrams  resolution of the scale; null: as fine as the weights given
  * @param species     the species that count, each once
- * @param culling     whether a kept fish may be exchanged for a better one
+ * @param scoring     how fish are kept, measured and ranked
  * @param penalties   what is taken off
  * @param gear        what may be tied on
  * @param practice    days open for practice
@@ -27,7 +27,7 @@ import java.util.Optional;
  * @param entered     quantities as they were typed, by field name
  */
 public record Brief(String name, ZoneId timeZone, Format format, Integer limit, int anglers, Double targetGrams, Double scaleGrams,
-                    List<SpeciesRule> species, boolean culling, Penalties penalties, Gear gear, List<LocalDate> practice, List<CompetitionDay> days,
+                    List<SpeciesRule> species, Scoring scoring, Penalties penalties, Gear gear, List<LocalDate> practice, List<CompetitionDay> days,
                     Position launch, Position checkInAt, Map<String, String> entered) {
 
     public Brief {
@@ -37,11 +37,16 @@ public record Brief(String name, ZoneId timeZone, Format format, Integer limit, 
         entered = Map.copyOf(entered);
     }
 
-    /** Where kept fish may be exchanged. */
+    /** With the usual scoring. */
     public Brief(String name, ZoneId timeZone, Format format, Integer limit, int anglers, Double targetGrams, Double scaleGrams,
                  List<SpeciesRule> species, Penalties penalties, Gear gear, List<LocalDate> practice, List<CompetitionDay> days, Position launch, Position checkInAt,
                  Map<String, String> entered) {
-        this(name, timeZone, format, limit, anglers, targetGrams, scaleGrams, species, true, penalties, gear, practice, days, launch, checkInAt, entered);
+        this(name, timeZone, format, limit, anglers, targetGrams, scaleGrams, species, Scoring.DEFAULT, penalties, gear, practice, days, launch, checkInAt, entered);
+    }
+
+    /** Whether a kept fish may be exchanged for a better one. */
+    public boolean culling() {
+        return scoring.culling();
     }
 
     /** Fish that count: the limit, or no end of them. */
@@ -51,7 +56,7 @@ public record Brief(String name, ZoneId timeZone, Format format, Integer limit, 
 
     /** The same with another target, g. */
     public Brief aimingAt(double grams) {
-        return new Brief(name, timeZone, format, limit, anglers, grams, scaleGrams, species, culling, penalties, gear, practice, days, launch, checkInAt, entered);
+        return new Brief(name, timeZone, format, limit, anglers, grams, scaleGrams, species, scoring, penalties, gear, practice, days, launch, checkInAt, entered);
     }
 
     public Optional<SpeciesRule> rule(Species species) {

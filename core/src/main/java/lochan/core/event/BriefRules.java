@@ -13,6 +13,7 @@ public final class BriefRules {
 
     private static final int MAX_ANGLERS = 2;
     private static final int MAX_LIMIT = 100;
+    private static final int MAX_TAG = 20;
     private static final double MAX_LENGTH_MM = 1500;
     private static final Duration LONGEST_DAY = Duration.ofHours(24);
 
@@ -27,6 +28,7 @@ public final class BriefRules {
         rules.species(brief.species());
         rules.penalties(brief.penalties());
         rules.gear(brief.gear());
+        rules.scoring(brief);
         rules.days(brief);
         return List.copyOf(rules.violations);
     }
@@ -92,6 +94,28 @@ public final class BriefRules {
         notNegative("penalties/lateGramsPerMinute", "The penalty per minute late", penalties.lateGramsPerMinute());
         notNegative("penalties/lateDisqualifyMinutes", "The minutes until a late bag counts nothing", penalties.lateDisqualifyMinutes());
         notNegative("penalties/shortFishGrams", "The short-fish penalty", penalties.shortFishGrams());
+        notNegative("penalties/overLimitGrams", "The penalty for a fish above the limit", penalties.overLimitGrams());
+    }
+
+    private void scoring(Brief brief) {
+        Scoring scoring = brief.scoring();
+        positive("scoring/lengthStepMm", "The step of lengths", scoring.lengthStepMm());
+        Scoring.Cut cut = scoring.cut();
+        if (cut != null && !(cut.afterDay() >= 1 && cut.afterDay() < brief.days().size())) {
+            add("scoring/cut/afterDay", "The cut is after day " + cut.afterDay() + " of " + brief.days().size() + ": expected a day that another one follows.");
+        }
+        if (cut != null && cut.places() < 1) {
+            add("scoring/cut/places", "Boats that go on after the cut is " + cut.places() + ": expected 1 or more.");
+        }
+        Set<String> seen = new HashSet<>();
+        for (int i = 0; i < scoring.tags().size(); i++) {
+            String tag = scoring.tags().get(i);
+            if (tag.isBlank() || tag.length() > MAX_TAG) {
+                add("scoring/tags/" + i, "A tag has " + tag.strip().length() + " characters: expected 1 to " + MAX_TAG + ".");
+            } else if (!seen.add(tag.strip().toLowerCase(java.util.Locale.ROOT))) {
+                add("scoring/tags/" + i, "The tag " + tag + " stands twice: every tag needs a name of its own.");
+            }
+        }
     }
 
     private void gear(Gear gear) {

@@ -7,8 +7,14 @@ package lochan.core.event;
  * @param lateGramsPerMinute   for each minute after check-in
  * @param lateDisqualifyMinutes minutes after check-in from which the bag counts nothing
  * @param shortFishGrams       for each fish under its minimum length brought in
+ * @param overLimitGrams       for each fish brought in above the limit
  */
-public record Penalties(Double deadFishGrams, Double lateGramsPerMinute, Double lateDisqualifyMinutes, Double shortFishGrams) {
+public record Penalties(Double deadFishGrams, Double lateGramsPerMinute, Double lateDisqualifyMinutes, Double shortFishGrams, Double overLimitGrams) {
 
-    public static final Penalties NONE = new Penalties(null, null, null, null);
+    public static final Penalties NONE = new Penalties(null, null, null, null, null);
+
+    /** Where the brief says nothing of fish above the limit. */
+    public Penalties(Double deadFishGrams, Double lateGramsPerMinute, Double lateDisqualifyMinutes, Double shortFishGrams) {
+        this(deadFishGrams, lateGramsPerMinute, lateDisqualifyMinutes, shortFishGrams, null);
+    }
 }

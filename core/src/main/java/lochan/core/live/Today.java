@@ -52,6 +52,7 @@ public record Today(List<Effort> efforts, List<Strike> strikes) {
                     case Entry.Correct c -> { }
                     case Entry.Void v -> { }
                     case Entry.Official o -> { }
+                    case Entry.ScaleCheck s -> { }
                     case Entry.Fishing f -> { }
                 }
             }

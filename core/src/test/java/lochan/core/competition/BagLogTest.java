@@ -11,6 +11,7 @@ import lochan.core.Sample;
 import lochan.core.Violation;
 import lochan.core.event.Brief;
 import lochan.core.event.Format;
+import lochan.core.event.Scoring;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import org.junit.jupiter.api.Test;
@@ -166,7 +167,7 @@ class BagLogTest {
 
     private static Brief with(SpeciesRule rule, boolean culling) {
         Brief b = Sample.brief(3, List.of(rule));
-        return new Brief(b.name(), b.timeZone(), b.format(), b.limit(), b.anglers(), b.targetGrams(), b.scaleGrams(), b.species(), culling, b.penalties(), b.gear(), b.practice(), b.days(),
+        return new Brief(b.name(), b.timeZone(), b.format(), b.limit(), b.anglers(), b.targetGrams(), b.scaleGrams(), b.species(), Scoring.DEFAULT.withCulling(culling), b.penalties(), b.gear(), b.practice(), b.days(),
                 b.launch(), b.checkInAt(), b.entered());
     }
 

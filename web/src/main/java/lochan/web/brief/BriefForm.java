@@ -19,7 +19,9 @@ import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
 import lochan.core.event.Species;
+import lochan.core.event.Scoring;
 import lochan.core.event.SpeciesRule;
+import lochan.core.event.TieBreak;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.water.PlaceClass;
@@ -62,9 +64,11 @@ final class BriefForm {
         form.put("penalties/deadFishGrams", p.deadFishGrams(), typed, QuantityText::grams, units.typedWeight(p.deadFishGrams()));
         form.put("penalties/lateGramsPerMinute", p.lateGramsPerMinute(), typed, QuantityText::grams, units.typedWeight(p.lateGramsPerMinute()));
         form.put("penalties/shortFishGrams", p.shortFishGrams(), typed, QuantityText::grams, units.typedWeight(p.shortFishGrams()));
+        form.put("penalties/overLimitGrams", p.overLimitGrams(), typed, QuantityText::grams, units.typedWeight(p.overLimitGrams()));
+        putScoring(form, brief, units);
         form.put("penalties/lateDisqualifyMinutes", p.lateDisqualifyMinutes() == null ? "" : plain(p.lateDisqualifyMinutes()));
         form.put("gear/maxHooksPerRig", brief.gear().maxHooksPerRig()).put("gear/banned", String.join(", ", brief.gear().banned()))
-                .put("culling", brief.culling() ? "yes" : "no").put("gear/maxRods", brief.gear().maxRods()).put("gear/liveBaitAllowed", brief.gear().liveBaitAllowed());
+                .put("gear/maxRods", brief.gear().maxRods()).put("gear/liveBaitAllowed", brief.gear().liveBaitAllowed());
         for (int i = 0; i < brief.days().size(); i++) {
             CompetitionDay day = brief.days().get(i);
             form.put("days/" + i + "/date", day.date()).put("days/" + i + "/start", clock(day.start(), brief.timeZone()))
@@ -90,6 +94,28 @@ final class BriefForm {
         form.put("checkInAt", brief.checkInAt().equals(brief.launch()) ? "" : position(brief.checkInAt()));
         putBoat(form, boat, units);
         return form;
+    }
+
+    private static void putScoring(Form form, Brief brief, Units units) {
+        Scoring scoring = brief.scoring();
+        form.put("culling", scoring.culling() ? "yes" : "no").put("scoring/balanceOnly", scoring.balanceOnly() ? "yes" : "no").put("scoring/tieBreak", scoring.tieBreak().code())
+                .put("scoring/tags", String.join(", ", scoring.tags()));
+        form.put("scoring/lengthStepMm", scoring.lengthStepMm(), brief.entered(), QuantityText::mm, units.typedLength(scoring.lengthStepMm()));
+        if (scoring.cut() != null) {
+            form.put("scoring/cut/afterDay", scoring.cut().afterDay()).put("scoring/cut/places", scoring.cut().places());
+        }
+    }
+
+    private static Scoring scoring(Form form) {
+        Integer after = form.whole("scoring/cut/afterDay");
+        Integer places = form.whole("scoring/cut/places");
+        if ((after == null) != (places == null) && form.errors("scoring/cut/afterDay").isEmpty() && form.errors("scoring/cut/places").isEmpty()) {
+            form.error("scoring/cut/" + (after == null ? "afterDay" : "places"), "The cut is half told: type both the day and how many boats go on, or neither.");
+        }
+        TieBreak tieBreak = form.has("scoring/tieBreak") ? form.choice("scoring/tieBreak", TieBreak.class) : TieBreak.NONE;
+        List<String> tags = java.util.Arrays.stream(form.value("scoring/tags").split(",")).map(String::strip).filter(s -> !s.isEmpty()).toList();
+        return new Scoring(!form.value("culling").equals("no"), form.value("scoring/balanceOnly").equals("yes"), form.quantity("scoring/lengthStepMm", QuantityText::mm),
+                tieBreak == null ? TieBreak.NONE : tieBreak, after == null || places == null ? null : new Scoring.Cut(after, places), tags);
     }
 
     private static void putBoat(Form form, Boat boat, Units units) {
@@ -151,7 +177,8 @@ final class BriefForm {
         Double scale = form.quantity("scaleGrams", QuantityText::grams);
         Penalties penalties = new Penalties(form.quantity("penalties/deadFishGrams", QuantityText::grams),
                 form.quantity("penalties/lateGramsPerMinute", QuantityText::grams), form.number("penalties/lateDisqualifyMinutes"),
-                form.quantity("penalties/shortFishGrams", QuantityText::grams));
+                form.quantity("penalties/shortFishGrams", QuantityText::grams), form.quantity("penalties/overLimitGrams", QuantityText::grams));
+        Scoring scoring = scoring(form);
         Gear gear = new Gear(form.whole("gear/maxHooksPerRig"),
                 java.util.Arrays.stream(form.value("gear/banned").split(",")).map(PlaceClass::code).filter(s -> !s.isEmpty()).toList(),
                 form.whole("gear/maxRods"), form.truth("gear/liveBaitAllowed"));
@@ -168,7 +195,7 @@ final class BriefForm {
             }
             return Optional.empty();
         }
-        Brief brief = new Brief(form.value("name"), zone, format, limit, anglers == null ? 1 : anglers, target, scale, species, !form.value("culling").equals("no"), penalties, gear,
+        Brief brief = new Brief(form.value("name"), zone, format, limit, anglers == null ? 1 : anglers, target, scale, species, scoring, penalties, gear,
                 practice, days, launch, checkInAt == null ? launch : checkInAt, entered);
         BriefRules.check(brief).stream().filter(v -> form.errors(v.field()).isEmpty()).map(v -> onForm(v, species))
                 .forEach(v -> form.error(v.field(), v.message()));
@@ -177,6 +204,9 @@ final class BriefForm {
 
     /** The form has a row for every species there is; the brief has those that count. */
     private static lochan.core.Violation onForm(lochan.core.Violation v, List<SpeciesRule> species) {
+        if (v.field().startsWith("scoring/tags/")) {
+            return new lochan.core.Violation("scoring/tags", v.message());
+        }
         String[] path = v.field().split("/");
         return path[0].equals("species") && path.length >= 3
                 ? new lochan.core.Violation("species/" + species.get(Integer.parseInt(path[1])).species().ordinal() + "/" + FIELDS.getOrDefault(path[path.length - 1], path[path.length - 1]), v.message()) : v;

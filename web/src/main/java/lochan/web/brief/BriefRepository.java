@@ -29,7 +29,9 @@ import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
 import lochan.core.event.Species;
+import lochan.core.event.Scoring;
 import lochan.core.event.SpeciesRule;
+import lochan.core.event.TieBreak;
 import lochan.web.db.tables.records.EventRecord;
 import lochan.web.page.JsonText;
 import org.jooq.Condition;
@@ -73,11 +75,23 @@ class BriefRepository {
                 .where(EVENT_DAY.EVENT_ID.eq(key.eventId())).and(EVENT_DAY.ACCOUNT_ID.eq(key.accountId())).orderBy(EVENT_DAY.ORDINAL)
                 .fetch(r -> new CompetitionDay(r.getDate(), r.getStartAt(), r.getCheckInAt()));
         return new Brief(e.getName(), ZoneId.of(e.getTimeZone()), Coded.find(Format.class, e.getFormat()).orElseThrow(), e.getBagLimit(),
-                e.getAnglers(), e.getTargetGrams(), e.getScaleGrams(), species, e.getCulling(),
-                new Penalties(e.getDeadFishGrams(), e.getLateGramsPerMinute(), e.getLateDisqualifyMinutes(), e.getShortFishGrams()),
+                e.getAnglers(), e.getTargetGrams(), e.getScaleGrams(), species, scoring(e),
+                new Penalties(e.getDeadFishGrams(), e.getLateGramsPerMinute(), e.getLateDisqualifyMinutes(), e.getShortFishGrams(), e.getOverLimitGrams()),
                 new Gear(e.getMaxHooksPerRig(), JsonText.list(e.getBannedGear()), e.getMaxRods(), e.getLiveBaitAllowed()), practice, days,
                 new Position(e.getLaunchLat(), e.getLaunchLon()), new Position(e.getCheckInLat(), e.getCheckInLon()),
                 JsonText.map(e.getEntered()));
+    }
+
+    private static Scoring scoring(EventRecord e) {
+        Scoring.Cut cut = e.getCutAfterDay() == null ? null : new Scoring.Cut(e.getCutAfterDay(), e.getCutPlaces());
+        return new Scoring(e.getCulling(), e.getBalanceOnly(), e.getLengthStepMm(), Coded.find(TieBreak.class, e.getTieBreak()).orElseThrow(), cut,
+                e.getTags() == null ? List.of() : JsonText.list(e.getTags()));
+    }
+
+    private static void fill(EventRecord record, Scoring scoring) {
+        Scoring.Cut cut = scoring.cut();
+        record.setCulling(scoring.culling()).setBalanceOnly(scoring.balanceOnly()).setLengthStepMm(scoring.lengthStepMm()).setTieBreak(scoring.tieBreak().code())
+                .setCutAfterDay(cut == null ? null : cut.afterDay()).setCutPlaces(cut == null ? null : cut.places()).setTags(JsonText.of(scoring.tags()));
     }
 
     String name(EventKey key) {
@@ -137,10 +151,11 @@ class BriefRepository {
     }
 
     private static void fill(EventRecord record, Brief brief) {
+        fill(record, brief.scoring());
         record.setName(brief.name()).setTimeZone(brief.timeZone().getId()).setFormat(brief.format().code()).setBagLimit(brief.limit())
-                .setAnglers(brief.anglers()).setCulling(brief.culling()).setTargetGrams(brief.targetGrams()).setScaleGrams(brief.scaleGrams())
+                .setAnglers(brief.anglers()).setTargetGrams(brief.targetGrams()).setScaleGrams(brief.scaleGrams())
                 .setDeadFishGrams(brief.penalties().deadFishGrams()).setLateGramsPerMinute(brief.penalties().lateGramsPerMinute())
-                .setLateDisqualifyMinutes(brief.penalties().lateDisqualifyMinutes()).setShortFishGrams(brief.penalties().shortFishGrams())
+                .setLateDisqualifyMinutes(brief.penalties().lateDisqualifyMinutes()).setShortFishGrams(brief.penalties().shortFishGrams()).setOverLimitGrams(brief.penalties().overLimitGrams())
                 .setMaxHooksPerRig(brief.gear().maxHooksPerRig()).setBannedGear(JsonText.of(brief.gear().banned()))
                 .setMaxRods(brief.gear().maxRods()).setLiveBaitAllowed(brief.gear().liveBaitAllowed())
                 .setLaunchLat(brief.launch().lat()).setLaunchLon(brief.launch().lon())

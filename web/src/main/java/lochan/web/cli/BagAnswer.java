@@ -15,13 +15,13 @@ final class BagAnswer {
 
     private BagAnswer() { }
 
-    static JsonNode json(BagLog log) {
+    static JsonNode json(BagLog log, boolean byLength) {
         ArrayNode rows = JsonNodeFactory.instance.arrayNode();
-        log.rows().forEach(row -> rows.add(row(row)));
+        log.rows().forEach(row -> rows.add(row(row, byLength)));
         return rows;
     }
 
-    private static ObjectNode row(BagRow row) {
+    private static ObjectNode row(BagRow row, boolean byLength) {
         Verdict verdict = row.verdict();
         ObjectNode node = JsonNodeFactory.instance.objectNode().put("entry", row.entry().id());
         node.put("decision", verdict == null ? null : verdict.decision().code());
@@ -36,6 +36,12 @@ final class BagAnswer {
         node.put("netGrams", row.bag().netGrams());
         node.put("smallestGrams", row.bag().smallestGrams());
         node.put("needsGrams", row.bag().needsGrams());
+        if (row.bag().weighings() > 0) {
+            node.put("weighings", row.bag().weighings());
+        }
+        if (byLength) {
+            node.put("totalMm", row.bag().length().total()).put("smallestMm", row.bag().length().smallest()).put("needsMm", row.bag().length().needs());
+        }
         return node;
     }
 }

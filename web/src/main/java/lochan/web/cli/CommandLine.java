@@ -181,8 +181,8 @@ public final class CommandLine {
     }
 
     private JsonNode bag(Options options) throws UsageException {
-        EventData event = weighed(read(options.file()));
-        return BagAnswer.json(BagLog.replay(event.brief(), event.competition()));
+        EventData event = read(options.file());
+        return BagAnswer.json(BagLog.replay(event.brief(), event.competition()), event.brief().format() == Format.LIMIT_LENGTH);
     }
 
     private static JsonNode track(Options options) throws UsageException {
@@ -200,10 +200,10 @@ public final class CommandLine {
                 new StructureFinder.Wanted(shallowest, deepest, prominence));
     }
 
-    /** Events paid by length have another bag and another value, not reckoned yet. */
+    /** The value of events paid by length is not reckoned yet. */
     private static EventData weighed(EventData event) throws UsageException {
         if (event.brief().format() == Format.LIMIT_LENGTH) {
-            throw new UsageException("/event/format: found limit-length, expected limit-weight or every-fish: bags are reckoned by weight only");
+            throw new UsageException("/event/format: found limit-length, expected limit-weight or every-fish: only the bag is reckoned by length, not what practice is worth");
         }
         return event;
     }

@@ -72,10 +72,10 @@ record CompetitionPage(int day, Bag bag, List<Slot> rack, String total, String n
     /** A fish just logged is no fish of the well yet when its verdict is told. */
     private static void remember(BagRow row, Map<String, Fish> seen) {
         if (row.entry() instanceof Entry.Catch c) {
-            seen.put(c.id(), new Fish(c.id(), c.species(), c.grams(), c.mm(), c.alive(), null));
+            seen.put(c.id(), new Fish(c.id(), c.species(), c.grams(), c.mm(), c.alive(), false, null));
         }
         if (row.entry() instanceof Entry.Correct c && seen.get(c.catchId()) instanceof Fish f) {
-            seen.put(f.id(), new Fish(f.id(), f.species(), c.grams() == null ? f.grams() : c.grams(), c.mm() == null ? f.mm() : c.mm(), f.alive(), f.tag()));
+            seen.put(f.id(), new Fish(f.id(), f.species(), c.grams() == null ? f.grams() : c.grams(), c.mm() == null ? f.mm() : c.mm(), f.alive(), f.isShort(), f.tag()));
         }
     }
 
@@ -118,6 +118,6 @@ record CompetitionPage(int day, Bag bag, List<Slot> rack, String total, String n
     }
 
     private static List<String> tags(Brief brief) {
-        return TagNames.first(Math.min(8, brief.limit() == null ? 8 : brief.limit() + 1));
+        return TagNames.first(brief.scoring().tags(), Math.min(8, brief.limit() == null ? 8 : brief.limit() + 1));
     }
 }

@@ -62,7 +62,9 @@ class EntryRepository {
             case Entry.Died d -> r.setType("died").setTarget(d.catchId());
             case Entry.Correct c -> r.setType("correct").setTarget(c.catchId()).setGrams(c.grams()).setMm(c.mm()).setEntered(c.entered());
             case Entry.Void v -> r.setType("void").setTarget(v.entryId());
-            case Entry.Official o -> r.setType("official").setGrams(o.grams()).setDeadFish(o.deadFish());
+            case Entry.Official o -> r.setType("official").setGrams(o.grams()).setMm(o.mm()).setDeadFish(o.deadFish()).setLateMinutes(o.lateMinutes()).setShortFish(o.shortFish())
+                    .setOverLimit(o.overLimit()).setPlace(o.place()).setBiggestGrams(o.biggestGrams());
+            case Entry.ScaleCheck s -> r.setType("scale-check").setKnownGrams(s.knownGrams()).setGrams(s.readGrams());
             case Entry.Strike s -> r.setType("strike").setSpotCode(s.spotId()).setPresentationCode(s.presentationId())
                     .setOutcome(s.outcome() == null ? null : s.outcome().code());
             case Entry.Fishing f -> r.setType("fishing").setSpotCode(f.spotId()).setPresentationCode(f.presentationId());
@@ -78,7 +80,9 @@ class EntryRepository {
             case "died" -> new Entry.Died(r.getCode(), r.getAt(), r.getTarget());
             case "correct" -> new Entry.Correct(r.getCode(), r.getAt(), r.getTarget(), r.getGrams(), r.getMm(), r.getEntered());
             case "void" -> new Entry.Void(r.getCode(), r.getAt(), r.getTarget());
-            case "official" -> new Entry.Official(r.getCode(), r.getAt(), r.getGrams(), r.getDeadFish());
+            case "official" -> new Entry.Official(r.getCode(), r.getAt(), r.getGrams(), r.getMm(), r.getDeadFish(), r.getLateMinutes(), r.getShortFish(), r.getOverLimit(), r.getPlace(),
+                    r.getBiggestGrams());
+            case "scale-check" -> new Entry.ScaleCheck(r.getCode(), r.getAt(), r.getKnownGrams(), r.getGrams());
             case "strike" -> new Entry.Strike(r.getCode(), r.getAt(), r.getSpotCode(), r.getPresentationCode(),
                     r.getOutcome() == null ? null : Coded.find(Outcome.class, r.getOutcome()).orElseThrow());
             case "fishing" -> new Entry.Fishing(r.getCode(), r.getAt(), r.getSpotCode(), r.getPresentationCode());

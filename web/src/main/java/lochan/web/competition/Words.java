@@ -78,6 +78,7 @@ record Words(String act, String why, String tone) {
                     + (c.grams() != null ? units.weight(c.grams()) : units.length(c.mm()));
             case Entry.Void v -> "Voided an entry";
             case Entry.Official o -> "Official weight " + units.weight(o.grams()) + (o.deadFish() == null || o.deadFish() == 0 ? "" : ", " + o.deadFish() + " dead");
+            case Entry.ScaleCheck s -> "Scale reads " + units.weight(s.readGrams()) + " for " + units.weight(s.knownGrams());
             case Entry.Fishing f -> f.spotId() == null ? "Under way" : "Fishing";
             case Entry.Strike s -> "Strike " + (s.outcome() == null ? "" : s.outcome().code());
         };

@@ -19,7 +19,9 @@ import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
 import lochan.core.event.Species;
+import lochan.core.event.Scoring;
 import lochan.core.event.SpeciesRule;
+import lochan.core.event.TieBreak;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
@@ -164,7 +166,8 @@ public final class EventFileReader {
         Format format = f.choice("format", Format.class);
         JsonFields penalties = f.object("penalties");
         Penalties off = new Penalties(penalties.numberOrNull("deadFishGrams", 0, MUCH), penalties.numberOrNull("lateGramsPerMinute", 0, MUCH),
-                penalties.numberOrNull("lateDisqualifyMinutes", 0, MUCH), penalties.numberOrNull("shortFishGrams", 0, MUCH));
+                penalties.numberOrNull("lateDisqualifyMinutes", 0, MUCH), penalties.numberOrNull("shortFishGrams", 0, MUCH),
+                penalties.numberOrNull("overLimitGrams", 0, MUCH));
         penalties.keepUnknown();
         JsonFields gear = f.object("gear");
         Gear allowed = new Gear(gear.wholeOrNull("maxHooksPerRig", 0, 100), gear.texts("banned"), gear.wholeOrNull("maxRods", 1, 100), gear.truthOrNull("liveBaitAllowed"));
@@ -176,7 +179,7 @@ public final class EventFileReader {
         Double scale = f.numberOrNull("scaleGrams", -MUCH, MUCH);
         List<SpeciesRule> species = f.list("species", (s, i) -> new SpeciesRule(s.choice("code", Species.class),
                 s.numberOrNull("minLengthMm", -MUCH, MUCH), s.numberOrNull("minGrams", -MUCH, MUCH), slot(s), s.wholeOrNull("bagLimit", -1_000_000, 1_000_000), s.entered("minLengthMm")));
-        boolean culling = !Boolean.FALSE.equals(f.truthOrNull("culling"));
+        Scoring scoring = scoring(f);
         var practice = f.dates("practice");
         List<CompetitionDay> days = f.list("days", (d, i) -> new CompetitionDay(d.date("date"), d.time("start"), d.time("checkIn")));
         Position launch = position(f, "launch", true);
@@ -187,11 +190,23 @@ public final class EventFileReader {
         if (!context.problems.isEmpty() || !whole) {
             return null;
         }
-        Brief brief = new Brief(name, zone, format, limit, anglers, target, scale, species, culling, off, allowed, practice, days, launch,
+        Brief brief = new Brief(name, zone, format, limit, anglers, target, scale, species, scoring, off, allowed, practice, days, launch,
                 checkInAt == null ? launch : checkInAt, entered);
         List<lochan.core.Violation> violations = BriefRules.check(brief);
         f.violations(violations);
         return violations.isEmpty() ? brief : null;
+    }
+
+    private static Scoring scoring(JsonFields event) {
+        boolean culling = !Boolean.FALSE.equals(event.truthOrNull("culling"));
+        JsonFields f = event.object("scoring");
+        JsonFields cut = f.object("cut");
+        Scoring.Cut made = f.has("cut") ? new Scoring.Cut(cut.whole("afterDay", 1, 1000, 1), cut.whole("places", 1, 1_000_000, 1)) : null;
+        cut.keepUnknown();
+        TieBreak tieBreak = f.choiceOrNull("tieBreak", TieBreak.class);
+        Scoring scoring = new Scoring(culling, Boolean.TRUE.equals(f.truthOrNull("balanceOnly")), f.numberOrNull("lengthStepMm", -MUCH, MUCH), tieBreak == null ? TieBreak.NONE : tieBreak, made, f.texts("tags"));
+        f.keepUnknown();
+        return scoring;
     }
 
     private static SpeciesRule.Slot slot(JsonFields parent) {
@@ -389,12 +404,15 @@ public final class EventFileReader {
             case "correct" -> new Entry.Correct(id, at, f.id("catch"), f.numberOrNull("grams", 1e-6, 30_000),
                     f.numberOrNull("mm", 1e-6, 1500), f.shortText("entered", LONGEST_ENTERED));
             case "void" -> new Entry.Void(id, at, f.id("entry"));
-            case "official" -> new Entry.Official(id, at, f.numberOrNull("grams", 0, MUCH), f.wholeOrNull("deadFish", 0, 1000));
+            case "official" -> new Entry.Official(id, at, f.numberOrNull("grams", 0, MUCH), f.numberOrNull("mm", 0, MUCH), f.wholeOrNull("deadFish", 0, 1000),
+                    f.numberOrNull("lateMinutes", 0, 1440), f.wholeOrNull("shortFish", 0, 1000), f.wholeOrNull("overLimit", 0, 1000), f.wholeOrNull("place", 1, 1_000_000),
+                    f.numberOrNull("biggestGrams", 0, 30_000));
+            case "scale-check" -> new Entry.ScaleCheck(id, at, f.number("knownGrams", 1e-6, 30_000), f.number("readGrams", 1e-6, 30_000));
             case "strike" -> new Entry.Strike(id, at, reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false),
                     f.choice("outcome", Outcome.class));
             case "fishing" -> new Entry.Fishing(id, at, reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false));
             default -> {
-                f.problem("type", "found \"" + type + "\", expected one of catch, balance, died, correct, void, official, strike, fishing");
+                f.problem("type", "found \"" + type + "\", expected one of catch, balance, died, correct, void, official, strike, fishing, scale-check");
                 yield null;
             }
         };

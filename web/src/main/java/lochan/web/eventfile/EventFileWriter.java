@@ -14,6 +14,8 @@ import lochan.core.event.BoatRun;
 import lochan.core.event.Brief;
 import lochan.core.eventdata.EventData;
 import lochan.core.event.Penalties;
+import lochan.core.event.Scoring;
+import lochan.core.event.TieBreak;
 import lochan.core.event.Position;
 import lochan.core.plan.Plan;
 import lochan.core.practice.Bite;
@@ -121,12 +123,16 @@ public final class EventFileWriter {
         if (!brief.culling()) {
             node.put("culling", false);
         }
+        if (!brief.scoring().withCulling(true).equals(Scoring.DEFAULT)) {
+            node.set("scoring", withUnknown(scoring(brief.scoring()), "/event/scoring"));
+        }
         Penalties p = brief.penalties();
         ObjectNode penalties = JSON.createObjectNode();
         number(penalties, "deadFishGrams", p.deadFishGrams());
         number(penalties, "lateGramsPerMinute", p.lateGramsPerMinute());
         number(penalties, "lateDisqualifyMinutes", p.lateDisqualifyMinutes());
         number(penalties, "shortFishGrams", p.shortFishGrams());
+        some(penalties, "overLimitGrams", p.overLimitGrams());
         node.set("penalties", withUnknown(penalties, "/event/penalties"));
         ObjectNode gear = JSON.createObjectNode().put("maxHooksPerRig", brief.gear().maxHooksPerRig());
         brief.gear().banned().forEach(gear.putArray("banned")::add);
@@ -147,6 +153,22 @@ public final class EventFileWriter {
         node.set("checkInAt", withUnknown(position(brief.checkInAt()), "/event/checkInAt"));
         entered(node, brief.entered());
         return withUnknown(node, "/event");
+    }
+
+    private ObjectNode scoring(Scoring scoring) {
+        ObjectNode node = JSON.createObjectNode();
+        some(node, "balanceOnly", scoring.balanceOnly() ? Boolean.TRUE : null);
+        some(node, "lengthStepMm", scoring.lengthStepMm());
+        if (scoring.tieBreak() != TieBreak.NONE) {
+            code(node, "tieBreak", scoring.tieBreak());
+        }
+        if (scoring.cut() != null) {
+            node.set("cut", withUnknown(JSON.createObjectNode().put("afterDay", scoring.cut().afterDay()).put("places", scoring.cut().places()), "/event/scoring/cut"));
+        }
+        if (!scoring.tags().isEmpty()) {
+            scoring.tags().forEach(node.putArray("tags")::add);
+        }
+        return node;
     }
 
     private ObjectNode boat(Boat boat, List<BoatRun> runs) {
@@ -322,7 +344,18 @@ public final class EventFileWriter {
             case Entry.Official o -> {
                 head(node, "official", o);
                 number(node, "grams", o.grams());
+                some(node, "mm", o.mm());
                 node.put("deadFish", o.deadFish());
+                some(node, "lateMinutes", o.lateMinutes());
+                some(node, "shortFish", o.shortFish());
+                some(node, "overLimit", o.overLimit());
+                some(node, "place", o.place());
+                some(node, "biggestGrams", o.biggestGrams());
+            }
+            case Entry.ScaleCheck s -> {
+                head(node, "scale-check", s);
+                number(node, "knownGrams", s.knownGrams());
+                number(node, "readGrams", s.readGrams());
             }
             case Entry.Fishing x -> head(node, "fishing", x).put("spot", x.spotId()).put("presentation", x.presentationId());
             case Entry.Strike s -> {
@@ -376,6 +409,12 @@ public final class EventFileWriter {
     static void some(ObjectNode node, String name, Double value) {
         if (value != null) {
             number(node, name, value);
+        }
+    }
+
+    static void some(ObjectNode node, String name, Integer value) {
+        if (value != null) {
+            node.put(name, value);
         }
     }
 

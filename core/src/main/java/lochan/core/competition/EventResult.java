@@ -1,0 +1,79 @@
+package lochan.core.competition;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.IntStream;
+import lochan.core.event.Brief;
+import lochan.core.event.Format;
+import lochan.core.event.Penalties;
+import lochan.core.event.Scoring;
+
+/**
+ * What an event comes to over its days, by the brief alone: the director's sheet decides.
+ *
+ * @param days    one for each competition day
+ * @param counted g, or mm in a length event, after penalties, over the days that have something to count; null: none has
+ * @param biggest the heaviest fish, g; null: none was weighed
+ * @param cut     whether the boat fishes on after the cut; null: there is none, or its place is not told yet
+ */
+public record EventResult(List<Day> days, Double counted, Double biggest, Boolean cut) {
+
+    /**
+     * One day.
+     *
+     * @param brought      g, or mm in a length event, before penalties: the official figure, else the bag's; null: nothing to count
+     * @param penalty      what is taken off, g; 0 in a length event
+     * @param counted      what is left, never below 0; null: nothing to count
+     * @param official     whether the weigh-in has spoken
+     * @param disqualified whether the boat was so late that the bag counts nothing
+     * @param place        place after the day; null: not told
+     */
+    public record Day(int number, Double brought, double penalty, Double counted, boolean official, boolean disqualified, Integer place) { }
+
+    public EventResult {
+        days = List.copyOf(days);
+    }
+
+    public static EventResult of(Brief brief, BagLog log) {
+        List<Day> days = new ArrayList<>();
+        IntStream.rangeClosed(1, brief.days().size()).forEach(n -> days.add(day(brief, log.bag(n), n)));
+        boolean any = days.stream().anyMatch(d -> d.counted() != null);
+        Double counted = any ? Double.valueOf(days.stream().map(Day::counted).filter(Objects::nonNull).mapToDouble(Double::doubleValue).sum()) : null;
+        Double biggest = IntStream.rangeClosed(1, brief.days().size()).mapToObj(n -> biggest(log.bag(n))).filter(Objects::nonNull).max(Double::compare).orElse(null);
+        return new EventResult(days, counted, biggest, cut(brief.scoring().cut(), days));
+    }
+
+    private static Day day(Brief brief, Bag bag, int number) {
+        boolean byLength = brief.format() == Format.LIMIT_LENGTH;
+        Entry.Official said = bag.official();
+        Double measured = said == null ? null : byLength ? said.mm() : said.grams();
+        Double bags = bag.well().isEmpty() ? null : byLength ? bag.length().total() : bag.weight().total();
+        Double brought = measured == null ? bags : measured;
+        double penalty = byLength ? 0 : said == null ? bag.well().isEmpty() || bags == null ? 0 : bags - bag.netGrams() : penalty(brief.penalties(), said);
+        boolean disqualified = said != null && said.lateMinutes() != null && brief.penalties().lateDisqualifyMinutes() != null
+                && said.lateMinutes() > 0 && said.lateMinutes() >= brief.penalties().lateDisqualifyMinutes();
+        Double counted = brought == null ? null : disqualified ? Double.valueOf(0) : Double.valueOf(Math.max(0, brought - penalty));
+        return new Day(number, brought, penalty, counted, said != null, disqualified, said == null ? null : said.place());
+    }
+
+    /** Penalties for what was brought in, g; a minute begun counts whole. */
+    private static double penalty(Penalties off, Entry.Official said) {
+        return each(said.deadFish(), off.deadFishGrams()) + each(said.shortFish(), off.shortFishGrams()) + each(said.overLimit(), off.overLimitGrams())
+                + (said.lateMinutes() == null || off.lateGramsPerMinute() == null ? 0 : Math.ceil(said.lateMinutes()) * off.lateGramsPerMinute());
+    }
+
+    private static double each(Integer fish, Double grams) {
+        return fish == null || grams == null ? 0 : fish * grams;
+    }
+
+    private static Double biggest(Bag bag) {
+        Double told = bag.official() == null ? null : bag.official().biggestGrams();
+        return told != null ? told : bag.well().stream().map(Fish::grams).filter(Objects::nonNull).max(Double::compare).orElse(null);
+    }
+
+    private static Boolean cut(Scoring.Cut cut, List<Day> days) {
+        Integer place = cut == null || cut.afterDay() > days.size() ? null : days.get(cut.afterDay() - 1).place();
+        return place == null ? null : Boolean.valueOf(place <= cut.places());
+    }
+}
