@@ -1,5 +1,4 @@
 // What all pages do: each part looks for its own elements and leaves pages without them alone.
-import { watchLogs } from './log.js';
 import { watchWork } from './work.js';
 
 /** Counts the minutes since a stop began. */
@@ -77,6 +76,13 @@ function showStation() {
   document.querySelector('.stations [aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
 }
 
+/** The device keeps what the boat needs where it may: with TLS, or on the machine itself. */
+function keepForOffline() {
+  if (!('serviceWorker' in navigator) || !document.querySelector('form[action$="/sign-out"]')) return;
+  const competition = document.querySelector('.stations a[href$="/competition"]')?.getAttribute('href');
+  navigator.serviceWorker.register('/worker.js').then(() => navigator.serviceWorker.ready).then((worker) => competition && worker.active.postMessage({ keep: competition })).catch(() => {});
+}
+
 // A part of a page that came anew has choices of its own.
 document.addEventListener('exchanged', watchChoices);
 showStation();
@@ -86,4 +92,4 @@ offerPositions();
 offerValues();
 watchChoices();
 guardTaps();
-watchLogs();
+keepForOffline();

@@ -52,6 +52,44 @@ public final class TestServers implements ParameterResolver {
         }
     }
 
+    /** An application that goes away and comes back at the same address, its database living on. */
+    public static final class ComingAndGoing implements AutoCloseable {
+
+        private final Path home;
+        private final PrivateMariaDb db;
+        private final int port;
+        private ConfigurableApplicationContext context;
+
+        public ComingAndGoing() throws java.io.IOException {
+            home = Files.createTempDirectory("lochan-test");
+            db = PrivateMariaDb.start(home, false);
+            try (java.net.ServerSocket free = new java.net.ServerSocket(0)) {
+                port = free.getLocalPort();
+            }
+            comeBack();
+        }
+
+        public void comeBack() {
+            Map<String, String> environment = Map.of("LOCHAN_PORT", Integer.toString(port), "LOCHAN_HOME", home.toString(), "LOCHAN_BIND", "127.0.0.1");
+            context = Server.run(Server.Wishes.of(false, environment), db.url(), db.user(), db.password(), new PrintStream(OutputStream.nullOutputStream(), true));
+        }
+
+        public void go() {
+            context.close();
+        }
+
+        public RunningApp app() {
+            return new RunningApp(URI.create("http://127.0.0.1:" + port), context, () -> { });
+        }
+
+        @Override
+        public void close() {
+            context.close();
+            db.close();
+            delete(home);
+        }
+    }
+
     /** Starts an application of its own, to be closed by the caller. */
     public static RunningApp start(boolean demo, String bind, OutputStream out) {
         try {

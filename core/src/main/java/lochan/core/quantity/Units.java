@@ -1,6 +1,5 @@
 package lochan.core.quantity;
 
-import java.util.Locale;
 import lochan.core.Coded;
 
 /** The units an angler reads and types. Values inside stay SI; formatting rounds to what can be read at a glance. */
@@ -255,8 +254,9 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     /** Weights of lures come in thirty-seconds of an ounce. */
     private static final long OUNCE_PARTS = 32;
 
+    /** Halves as they are written are rounded up. */
     private static String number(double value, int decimals) {
-        return String.format(Locale.ROOT, "%." + decimals + "f", value == 0 ? 0.0 : value);
+        return java.math.BigDecimal.valueOf(value).setScale(decimals, java.math.RoundingMode.HALF_UP).toPlainString();
     }
 
     /** Without trailing zeros. */

@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import lochan.core.Coded;
 import lochan.core.quantity.Units;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;

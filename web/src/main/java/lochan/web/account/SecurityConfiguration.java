@@ -24,7 +24,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class SecurityConfiguration {
 
     private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self'; "
-            + "connect-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+            + "connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     @Bean
     PasswordEncoder passwordEncoder() {
@@ -34,7 +34,7 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain security(HttpSecurity http, Accounts accounts) throws Exception {
         http.authorizeHttpRequests(r -> r
-                .requestMatchers("/setup", "/sign-in", "/sign-in/demo", "/assets/**", "/js/**", "/schema/**", "/error", "/alive").permitAll()
+                .requestMatchers("/setup", "/sign-in", "/sign-in/demo", "/assets/**", "/js/**", "/worker.js", "/schema/**", "/error", "/alive").permitAll()
                 .anyRequest().authenticated());
         http.exceptionHandling(e -> e.authenticationEntryPoint(new LoginUrlAuthenticationEntryPoint("/sign-in")));
         http.logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"));
@@ -59,7 +59,7 @@ class SecurityConfiguration {
         @Override
         protected boolean shouldNotFilter(HttpServletRequest request) {
             String path = request.getServletPath();
-            return path.equals("/setup") || path.equals("/alive") || path.startsWith("/assets/") || path.startsWith("/js/");
+            return path.equals("/setup") || path.equals("/alive") || path.startsWith("/assets/") || path.startsWith("/js/") || path.equals("/worker.js");
         }
 
         @Override

@@ -15,7 +15,7 @@ import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
 import lochan.web.competition.CompetitionLog;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 import lochan.web.page.Undo;
 import lochan.web.practice.Practice;
 import org.springframework.http.HttpStatus;

@@ -26,7 +26,7 @@ import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.water.PlaceClass;
 import lochan.core.quantity.Units;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 
 /** A brief as a form, and back. Field names are those of the brief, so that its violations land beside them. */
 final class BriefForm {

@@ -182,7 +182,7 @@ public final class CommandLine {
 
     private JsonNode bag(Options options) throws UsageException {
         EventData event = read(options.file());
-        return BagAnswer.json(BagLog.replay(event.brief(), event.competition()), event.brief().format() == Format.LIMIT_LENGTH);
+        return BagRows.json(BagLog.replay(event.brief(), event.competition()), event.brief().format() == Format.LIMIT_LENGTH);
     }
 
     private static JsonNode track(Options options) throws UsageException {

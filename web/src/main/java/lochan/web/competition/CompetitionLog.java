@@ -16,6 +16,8 @@ import lochan.web.clock.DemoClock;
 import lochan.web.page.Dates;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** The append-only log of an event. */
 @Service
@@ -23,12 +25,24 @@ public class CompetitionLog {
 
     private final EntryRepository repository;
     private final Briefs briefs;
+    private final LogWatchers watchers;
     private final Clock clock;
 
-    CompetitionLog(EntryRepository repository, Briefs briefs, Clock clock) {
+    CompetitionLog(EntryRepository repository, Briefs briefs, LogWatchers watchers, Clock clock) {
+        this.watchers = watchers;
         this.repository = repository;
         this.briefs = briefs;
         this.clock = clock;
+    }
+
+    /** After the entry is safe. */
+    private static void whenKept(Runnable then) {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                then.run();
+            }
+        });
     }
 
     public List<Entry> entries(EventKey key) {
@@ -86,6 +100,7 @@ public class CompetitionLog {
         Optional<Violation> refusal = BagLog.replay(brief, entries).append(entry);
         if (refusal.isEmpty()) {
             repository.add(key, List.of(entry));
+            whenKept(() -> watchers.changed(key));
         }
         return refusal;
     }

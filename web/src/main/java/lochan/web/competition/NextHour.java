@@ -6,9 +6,10 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
-import lochan.core.competition.Bag;
+import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.CompetitionDay;
+import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
 import lochan.core.live.StayOrGo;
 import lochan.core.live.Today;
@@ -50,27 +51,26 @@ class NextHour {
      * @param why     what both are worth
      * @param tone    {@code go} or {@code stay}
      * @param best    the best move's spot and presentation, as the form sends them; null: none
+     * @param leaveAt when to leave for check-in at the latest; null: there is no way by water
      * @param next    the plan's next stop, in words; null: none
      */
-    record Said(String fishing, String act, String why, String tone, Cell best, String mustLeave, String next, String asOf) { }
+    record Said(String fishing, String act, String why, String tone, Cell best, Instant leaveAt, String next, String asOf) { }
 
     /** What is to be said at a time of a day that is fished; empty outside its hours, or where practice knows nothing. */
-    Optional<Said> at(EventKey key, EventData event, int day, List<Entry> entries, Bag bag, Instant now, Units units) {
+    Optional<Said> at(EventKey key, EventData event, int day, List<Entry> entries, Instant now, Units units) {
         CompetitionDay hours = event.brief().day(day);
         DayModel model = dayModels.of(key, event, day);
-        if (now.isBefore(hours.start()) || !now.isBefore(hours.checkIn()) || model.cells().isEmpty()) {
+        if (now.isBefore(hours.start()) || !now.isBefore(hours.checkIn()) || model.cells().isEmpty() || event.brief().format() == Format.LIMIT_LENGTH) {
             return Optional.empty();
         }
         Cell fishing = known(Today.fishing(event.brief(), entries, day, now), event);
-        StayOrGo.Found found = ask(key, model, event, new StayOrGo.Standing(now, null, fishing, known(Today.of(event.brief(), entries, day, now), event), bag));
+        StayOrGo.Found found = ask(key, model, event, new StayOrGo.Standing(now, null, fishing, known(Today.of(event.brief(), entries, day, now), event), BagLog.replay(event.brief(), entries).bag(day)));
         ZoneId zone = event.brief().timeZone();
         String here = fishing == null ? null : name(fishing, event);
-        String mustLeave = found.mustLeave() == null ? "There is no way by water from here to check-in on the map." : "Leave for check-in by " + Dates.clock(found.mustLeave(), zone) + " from "
-                + (fishing == null ? "the launch" : "here") + ".";
         String next = event.plans().stream().filter(p -> p.day() == day && !p.stops().isEmpty()).findFirst().flatMap(p -> p.stops().stream().filter(s -> s.arrive().isAfter(now)).findFirst())
                 .map(s -> "Next in your plan: " + Dates.clock(s.arrive(), zone) + " " + name(Cell.of(s), event) + ".").orElse(null);
         if (found.best() == null) {
-            return Optional.of(new Said(here, fishing == null ? "No place can be reached any more." : "Stay: no other place can be reached any more.", worth(found.stay(), units), "stay", null, mustLeave, next,
+            return Optional.of(new Said(here, fishing == null ? "No place can be reached any more." : "Stay: no other place can be reached any more.", worth(found.stay(), units), "stay", null, found.mustLeave(), next,
                     Dates.clock(now, zone)));
         }
         String move = name(found.best().cell(), event);
@@ -80,7 +80,7 @@ class NextHour {
         String act = go ? "Go: " + move + "." : "Stay.";
         String until = go || !found.best().leaveAt().isBefore(hours.checkIn()) || found.best().leaveAt().equals(found.mustLeave()) ? ""
                 : " If nothing strikes, go at " + Dates.clock(found.best().leaveAt(), zone) + ": " + move + ".";
-        return Optional.of(new Said(here, act + until, both, go ? "go" : "stay", found.best().cell(), mustLeave, next, Dates.clock(now, zone)));
+        return Optional.of(new Said(here, act + until, both, go ? "go" : "stay", found.best().cell(), found.mustLeave(), next, Dates.clock(now, zone)));
     }
 
     private static String worth(Double stay, Units units) {

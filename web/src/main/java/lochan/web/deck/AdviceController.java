@@ -32,7 +32,7 @@ import lochan.core.water.Spot;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 import lochan.web.page.Dates;
 import lochan.web.page.NotThereException;
 import lochan.web.practice.Practice;

@@ -45,14 +45,14 @@ public final class EventFileWriter {
     private final Map<String, String> extras;
     private final ZoneId zone;
 
-    private EventFileWriter(EventFile file) {
-        this.extras = file.extras();
-        this.zone = file.data().brief().timeZone();
+    private EventFileWriter(Map<String, String> extras, ZoneId zone) {
+        this.extras = extras;
+        this.zone = zone;
     }
 
     /** Writes UTF-8, lines ended by a line feed. */
     public static void write(EventFile file, OutputStream out) {
-        ObjectNode tree = new EventFileWriter(file).tree(file.data());
+        ObjectNode tree = new EventFileWriter(file.extras(), file.data().brief().timeZone()).tree(file.data());
         byte[] bytes = JSON.writer().with(LAYOUT).writeValueAsBytes(tree);
         try {
             out.write(bytes);
@@ -66,6 +66,15 @@ public final class EventFileWriter {
         DefaultIndenter lines = new DefaultIndenter(" ", "\n");
         Separators separators = Separators.createDefaultInstance().withObjectNameValueSpacing(Separators.Spacing.AFTER);
         return new DefaultPrettyPrinter(separators).withObjectIndenter(lines).withArrayIndenter(lines);
+    }
+
+    /** Of an event only its brief and its competition log, in the fields {@code event} and {@code entries}. */
+    public static ObjectNode log(Brief brief, List<Entry> entries) {
+        EventFileWriter writer = new EventFileWriter(Map.of(), brief.timeZone());
+        ObjectNode node = JSON.createObjectNode();
+        node.set("event", writer.brief(brief));
+        list(node, "entries", entries, writer::entry);
+        return node;
     }
 
     private ObjectNode tree(EventData data) {

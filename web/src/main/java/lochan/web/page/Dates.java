@@ -5,13 +5,13 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import lochan.page.bag.Times;
 
 /** Dates and times as pages show them: the day's name first, the 24-hour clock. */
 public final class Dates {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMMM", Locale.ENGLISH);
     private static final DateTimeFormatter LONG_DAY = DateTimeFormatter.ofPattern("EEEE, d MMMM", Locale.ENGLISH);
-    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
 
     private Dates() { }
 
@@ -34,7 +34,7 @@ public final class Dates {
 
     /** As "06:30"; empty for null. */
     public static String clock(Instant time, ZoneId zone) {
-        return time == null ? "" : CLOCK.format(time.atZone(zone));
+        return Times.clock(time, zone);
     }
 
     /** As "Fri 4 June 06:30". */

@@ -18,7 +18,7 @@ import lochan.core.planning.PlanRules;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

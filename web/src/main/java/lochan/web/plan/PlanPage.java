@@ -31,7 +31,7 @@ import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.deck.Decks;
 import lochan.web.eventbook.EventBook;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 import lochan.web.notebook.FishWords;
 import lochan.web.page.Dates;
 import lochan.web.standings.PatternWords;

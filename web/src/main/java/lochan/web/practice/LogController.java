@@ -29,7 +29,7 @@ import lochan.web.csv.CellText;
 import lochan.web.csv.CsvException;
 import lochan.web.csv.CsvTable;
 import lochan.web.eventbook.EventBook;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 import lochan.web.page.Dates;
 import lochan.web.page.Downloads;
 import lochan.web.page.Undo;

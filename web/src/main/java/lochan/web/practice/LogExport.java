@@ -16,7 +16,7 @@ import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.core.water.Spot;
 import lochan.web.csv.CsvTable;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 

@@ -31,7 +31,7 @@ import lochan.core.water.PlaceClass;
 import lochan.core.water.Spot;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvTable;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 import lochan.web.page.Codes;
 
 /**

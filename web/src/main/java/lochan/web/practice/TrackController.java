@@ -27,7 +27,7 @@ import lochan.web.brief.BoatSpeeds;
 import lochan.web.brief.Briefs;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 import lochan.web.gpx.GpxException;
 import lochan.web.gpx.GpxTrack;
 import lochan.web.page.Dates;

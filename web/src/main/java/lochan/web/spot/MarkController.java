@@ -14,7 +14,7 @@ import lochan.core.water.Spot;
 import lochan.web.account.Accounts;
 import lochan.web.brief.Briefs;
 import lochan.web.brief.EventKey;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 import lochan.web.page.Dates;
 import lochan.web.page.Undo;
 import org.springframework.http.HttpStatus;

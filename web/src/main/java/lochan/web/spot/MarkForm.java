@@ -7,7 +7,7 @@ import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.core.water.Mark;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 
 /** A mark as a form, and back. */
 final class MarkForm {

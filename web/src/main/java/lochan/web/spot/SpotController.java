@@ -17,7 +17,7 @@ import lochan.core.water.Zone;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 import lochan.web.page.Undo;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;

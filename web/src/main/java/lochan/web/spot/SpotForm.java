@@ -11,7 +11,7 @@ import lochan.core.water.Spot;
 import lochan.core.water.SpotRules;
 import lochan.core.water.Stock;
 import lochan.core.water.Zone;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 
 /** A spot as a form, and back. */
 final class SpotForm {

@@ -31,7 +31,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventfile.ContourText;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.LakeText;
-import lochan.web.form.Form;
+import lochan.page.form.Form;
 import lochan.web.page.NotThereException;
 import lochan.web.page.Undo;
 import lochan.web.spot.Spots;

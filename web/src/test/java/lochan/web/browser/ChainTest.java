@@ -119,7 +119,7 @@ class ChainTest extends Walk {
         logFish("2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
         logFish("1-9", "Release the new fish.");
         looksRight("Competition");
-        assertThat(page.locator(".rack li.to-beat")).containsText("2 lb 0 oz");
+        assertThat(page.locator(".rack li[data-kind=to-beat]")).containsText("2 lb 0 oz");
 
         page.reload();
         assertThat(page.locator(".rack")).containsText("2 lb 3 oz");
@@ -128,22 +128,22 @@ class ChainTest extends Walk {
         page.context().setOffline(true);
         field("Weight").first().fill("3-1");
         button("Log it and decide").click();
+        assertThat(page.locator(".verdict .act-words")).hasText("Cull White (2 lb 0 oz). Put White on the new fish.");
         assertThat(page.locator("[data-unsent]")).containsText("1 entry is kept on this device");
         page.context().setOffline(false);
-        assertThat(page.locator(".act-words")).hasText("Cull White (2 lb 0 oz). Put White on the new fish.");
         assertThat(page.locator("[data-unsent]")).isHidden();
 
         Locator first = page.locator(".log > li").first();
         first.locator("summary").click();
         first.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Void")).click();
-        assertThat(page.locator(".log .voided")).hasCount(1);
+        assertThat(page.locator(".log [data-voided=true]")).hasCount(1);
         looksRight("Competition");
     }
 
     private void logFish(String weight, String decision) {
         field("Weight").first().fill(weight);
         button("Log it and decide").click();
-        assertThat(page.locator(".act-words")).hasText(decision);
+        assertThat(page.locator(".verdict .act-words")).hasText(decision);
     }
 
     private void exportAndImport() throws Exception {

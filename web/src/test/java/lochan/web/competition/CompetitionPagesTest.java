@@ -23,7 +23,7 @@ class CompetitionPagesTest {
     }
 
     private static String verdict(Visitor.Answer page) {
-        return String.join(" ", page.texts(".act-words"));
+        return String.join(" ", page.texts(".verdict:not([hidden]) .act-words"));
     }
 
     private static List<String> rack(Visitor.Answer page) {
@@ -44,7 +44,7 @@ class CompetitionPagesTest {
         assertThat(culled.text()).contains("to help it needs more than 2 lb 0 oz");
         assertThat(verdict(fish(angler, event, "c4", "1-15"))).containsIgnoringCase("release");
         Visitor.Answer tooShort = angler.post(event + "/competition/entries", "type", "catch", "code", "c5", "species", "largemouth", "length", "14 1/4");
-        assertThat(tooShort.texts(".verdict")).singleElement().asString().contains("Release the new fish.").contains("14.25 in").contains("14.5 in");
+        assertThat(tooShort.texts(".verdict:not([hidden])")).singleElement().asString().contains("Release the new fish.").contains("14.25 in").contains("14.5 in");
     }
 
     @Test
@@ -76,8 +76,8 @@ class CompetitionPagesTest {
         assertThat(voided.text()).contains("Bag 3 lb 0 oz");
         Visitor.Answer back = angler.post(event + "/competition/entries", "type", "void", "code", "v2", "entry", "v1");
         assertThat(back.text()).contains("Bag 5 lb 8 oz");
-        Visitor.Answer official = angler.post(event + "/competition/entries", "type", "official", "code", "o1", "weight", "5-6", "dead", "1");
-        assertThat(official.text()).contains("Official: 5 lb 6 oz");
+        Visitor.Answer official = angler.post(event + "/competition/entries", "type", "official", "code", "o1", "official", "5-6", "deadFish", "1", "place", "3");
+        assertThat(official.text()).contains("5 lb 6 oz official; less penalties of 0 lb 4 oz it counts 5 lb 2 oz. Place 3.");
         assertThat(angler.get(event + "/competition").page().select(".log > li")).as("nothing is ever taken from the log").hasSize(7);
     }
 
@@ -143,10 +143,10 @@ class CompetitionPagesTest {
         angler.post(event + "/brief", brief);
         assertThat(angler.get(event + "/brief").value("species/0/slotTo")).isEqualTo("20");
         assertThat(angler.get(event + "/brief").value("culling")).isEqualTo("no");
-        assertThat(sized(angler, event, "c1", "3-0", "18").texts(".verdict")).singleElement().asString().contains("In the slot: 18 in, your brief protects 16 in to 20 in.");
-        assertThat(sized(angler, event, "c2", "0-12", "15").texts(".verdict")).singleElement().asString().contains("Light: 0 lb 12 oz, your brief says 1 lb 0 oz at least.");
+        assertThat(sized(angler, event, "c1", "3-0", "18").texts(".verdict:not([hidden])")).singleElement().asString().contains("In the slot: 18 in, your brief protects 16 in to 20 in.");
+        assertThat(sized(angler, event, "c2", "0-12", "15").texts(".verdict:not([hidden])")).singleElement().asString().contains("Light: 0 lb 12 oz, your brief says 1 lb 0 oz at least.");
         assertThat(verdict(sized(angler, event, "c3", "5-0", "21"))).contains("Keep");
-        assertThat(sized(angler, event, "c4", "4-0", "21").texts(".verdict")).singleElement().asString().contains("may not be exchanged");
+        assertThat(sized(angler, event, "c4", "4-0", "21").texts(".verdict:not([hidden])")).singleElement().asString().contains("may not be exchanged");
         String file = angler.get(event + "/export").body();
         assertThat(file).contains("\"culling\": false").contains("\"slot\"").contains("\"minGrams\"");
         angler.get("/events");
@@ -166,7 +166,7 @@ class CompetitionPagesTest {
         brief.put("format", "every-fish");
         brief.remove("limit");
         angler.post(event + "/brief", brief);
-        assertThat(fish(angler, event, "c1", "2-0").texts(".verdict")).singleElement().asString().contains("It counts. Release it.").contains("1 so far");
+        assertThat(fish(angler, event, "c1", "2-0").texts(".verdict:not([hidden])")).singleElement().asString().contains("It counts. Release it.").contains("1 so far");
         assertThat(verdict(fish(angler, event, "c2", "1-0"))).contains("It counts");
     }
 
@@ -175,7 +175,8 @@ class CompetitionPagesTest {
         Visitor angler = demo.demoAngler();
         String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
-        assertThat(angler.get(event + "/competition").texts(".next-hour")).singleElement().asString().contains("The next hour here is worth").contains("Leave for check-in by").contains("Next in your plan");
+        assertThat(angler.get(event + "/competition").texts(".next-hour")).singleElement().asString().contains("The next hour here is worth").contains("Next in your plan");
+        assertThat(angler.get(event + "/competition").texts(".leave")).singleElement().asString().startsWith("Leave for check-in by");
 
         Visitor.Answer moved = angler.post(event + "/competition/entries", "type", "fishing", "code", "f1", "spot", "harth-grass", "presentation", "swim-jig");
         assertThat(moved.texts(".next-hour")).singleElement().asString().contains("Fishing now: Harth Grass");

@@ -11,11 +11,11 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The answer of {@code bag}: one row for each entry. */
-final class BagAnswer {
+public final class BagRows {
 
-    private BagAnswer() { }
+    private BagRows() { }
 
-    static JsonNode json(BagLog log, boolean byLength) {
+    public static JsonNode json(BagLog log, boolean byLength) {
         ArrayNode rows = JsonNodeFactory.instance.arrayNode();
         log.rows().forEach(row -> rows.add(row(row, byLength)));
         return rows;

@@ -1,4 +1,4 @@
-package lochan.web.form;
+package lochan.page.form;
 
 import java.util.LinkedHashMap;
 import java.util.Map;

@@ -1,2 +1,2 @@
 /** Forms: what was typed, what is wrong with it, and what it means. */
-package lochan.web.form;
+package lochan.page.form;

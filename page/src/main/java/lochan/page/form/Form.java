@@ -1,4 +1,4 @@
-package lochan.web.form;
+package lochan.page.form;
 
 import java.time.DateTimeException;
 import java.time.LocalDate;

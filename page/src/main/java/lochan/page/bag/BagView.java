@@ -1,0 +1,225 @@
+package lochan.page.bag;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
+import lochan.core.competition.Bag;
+import lochan.core.competition.BagLog;
+import lochan.core.competition.BagRow;
+import lochan.core.competition.Entry;
+import lochan.core.competition.EventResult;
+import lochan.core.competition.Fish;
+import lochan.core.competition.TagNames;
+import lochan.core.event.Brief;
+import lochan.core.event.CompetitionDay;
+import lochan.core.event.Format;
+import lochan.core.event.TieBreak;
+import lochan.core.quantity.Units;
+
+/**
+ * A competition day as its page shows it, all derived from the log and in words.
+ *
+ * @param day     number of the day, from 1
+ * @param clock   the time now
+ * @param hours   what is left of the day
+ * @param total   the bag; "–" while a fish is not measured
+ * @param net     the same less penalties; null: the same
+ * @param count   as "3 of 5"
+ * @param needs   what a new fish must beat; null: there is room
+ * @param told    the decision on the last entry; null: it brought none
+ * @param last    the entry that undo takes back; null: none
+ * @param pair    two fish for the balance; null: nothing waits
+ * @param rack    fish of the bag, the best first, and the room left
+ * @param lines   entries of the day, the last first
+ * @param tags    tags to choose from
+ * @param results what each day counts; empty before the first weigh-in
+ * @param sum     what all days come to; null: one day only, or nothing yet
+ */
+public record BagView(int day, String clock, Hours hours, String total, String net, String count, String needs, Words told, Last last, Pair pair, List<Slot> rack, List<Line> lines,
+                      List<String> tags, List<String> results, String sum) {
+
+    /** Width of a full bar in the rack's drawing. */
+    static final double BAR_WIDTH = 200;
+    private static final Duration SOON = Duration.ofMinutes(30);
+    private static final Duration NOW = Duration.ofMinutes(10);
+    private static final int MOST_SLOTS = 30;
+    private static final int MOST_TAGS = 8;
+
+    public BagView {
+        rack = List.copyOf(rack);
+        lines = List.copyOf(lines);
+        tags = List.copyOf(tags);
+        results = List.copyOf(results);
+    }
+
+    /**
+     * What is left of the day.
+     *
+     * @param open  whether fish may be caught now
+     * @param toGo  time to check-in; null when it is over
+     * @param leave when to leave for check-in, in words; null: not known
+     * @param tone  {@code calm}, {@code soon} or {@code now}
+     */
+    public record Hours(boolean open, String toGo, String leave, String tone) { }
+
+    /** The entry that undo takes back, and what it said. */
+    public record Last(String id, String what) { }
+
+    /**
+     * A place in the rack.
+     *
+     * @param kind {@code to-beat}: the fish that the next one must beat; {@code dead}, {@code short}, {@code empty} or {@code kept}
+     * @param note the same in words
+     */
+    public record Slot(String tag, String measure, String species, double width, String kind, String note) { }
+
+    /** An entry of the day, and what it brought. */
+    public record Line(String id, String time, String what, String brought, boolean isCatch, boolean voided, boolean mayVoid, boolean mayDie) { }
+
+    /** Two fish for the balance, and how many weighings are left. */
+    public record Pair(String first, String firstName, String second, String secondName, String left) { }
+
+    /**
+     * What the view is made for.
+     *
+     * @param day       number of the day shown
+     * @param mustLeave when to leave for check-in from here; null: not known
+     */
+    public record Moment(int day, Instant now, Instant mustLeave) { }
+
+    /** @throws IllegalArgumentException when the log cannot stand under the brief */
+    public static BagView of(Brief brief, Names names, List<Entry> entries, Moment moment, Units units) {
+        BagLog log = BagLog.replay(brief, entries);
+        Bag bag = log.bag(moment.day());
+        ZoneId zone = brief.timeZone();
+        Map<String, Fish> seen = new HashMap<>();
+        List<Line> lines = new ArrayList<>();
+        Words told = null;
+        Last last = null;
+        for (BagRow row : log.rows()) {
+            remember(row, seen);
+            Words words = row.verdict() == null ? null : Words.of(row, seen::get, brief, units);
+            if (row.day() == moment.day()) {
+                told = words;
+                Line line = line(row, log, words, seen::get, names, zone, units);
+                last = line.mayVoid() && !(row.entry() instanceof Entry.Void) ? new Last(line.id(), line.what()) : last;
+                lines.add(line);
+            }
+            row.bag().well().forEach(f -> seen.put(f.id(), f));
+        }
+        boolean byLength = brief.format() == Format.LIMIT_LENGTH;
+        Bag.Sums sums = byLength ? bag.length() : bag.weight();
+        Function<Double, String> words = byLength ? units::length : units::weight;
+        EventResult result = EventResult.of(brief, log);
+        return new BagView(moment.day(), Times.clock(moment.now(), zone), hours(brief.day(moment.day()), moment, zone), words.apply(sums.total()),
+                Objects.equals(sums.total(), sums.net()) ? null : words.apply(sums.net()), count(bag, brief), sums.needs() == null ? null : words.apply(sums.needs()), told, last, pair(bag),
+                rack(bag, brief, words), lines.reversed(), tags(brief), results(result, brief, words), sum(result, brief, words, units));
+    }
+
+    /** A fish just logged is no fish of the well yet when its verdict is told. */
+    private static void remember(BagRow row, Map<String, Fish> seen) {
+        if (row.entry() instanceof Entry.Catch c) {
+            seen.put(c.id(), new Fish(c.id(), c.species(), c.grams(), c.mm(), c.alive(), false, null));
+        }
+        if (row.entry() instanceof Entry.Correct c && seen.get(c.catchId()) instanceof Fish f) {
+            seen.put(f.id(), new Fish(f.id(), f.species(), c.grams() == null ? f.grams() : c.grams(), c.mm() == null ? f.mm() : c.mm(), f.alive(), f.isShort(), f.tag()));
+        }
+    }
+
+    private static Line line(BagRow row, BagLog log, Words words, Function<String, Fish> fish, Names names, ZoneId zone, Units units) {
+        Entry entry = row.entry();
+        String id = entry.id();
+        boolean inWell = row.bag().well().stream().anyMatch(f -> f.id().equals(id));
+        return new Line(id, Times.clock(entry.at(), zone), Words.of(entry, fish, names, units),
+                words == null ? "" : words.act(), entry instanceof Entry.Catch, log.isVoided(id), !log.isVoided(id) && !undoesAnUndo(entry, log),
+                entry instanceof Entry.Catch && inWell && log.bag(row.day()).well().stream().anyMatch(f -> f.id().equals(id) && f.alive()));
+    }
+
+    private static boolean undoesAnUndo(Entry entry, BagLog log) {
+        return entry instanceof Entry.Void v
+                && log.rows().stream().map(BagRow::entry).anyMatch(e -> e.id().equals(v.entryId()) && e instanceof Entry.Void);
+    }
+
+    private static Hours hours(CompetitionDay day, Moment moment, ZoneId zone) {
+        Instant now = moment.now();
+        Duration toCheckIn = Duration.between(now, day.checkIn());
+        boolean open = !now.isBefore(day.start()) && now.isBefore(day.checkIn());
+        Duration left = moment.mustLeave() == null ? toCheckIn : Duration.between(now, moment.mustLeave());
+        String leave = moment.mustLeave() == null || !open ? null
+                : left.toMinutes() < 1 ? "Leave for check-in now." : "Leave for check-in by " + Times.clock(moment.mustLeave(), zone) + ", in " + Times.span(left) + ".";
+        return new Hours(open, toCheckIn.isNegative() ? null : Times.span(toCheckIn), leave, !open ? "calm" : left.compareTo(NOW) < 0 ? "now" : left.compareTo(SOON) < 0 ? "soon" : "calm");
+    }
+
+    private static String count(Bag bag, Brief brief) {
+        int fish = bag.well().size();
+        return brief.limit() == null || brief.format() == Format.EVERY_FISH ? fish + " fish" : fish + " of " + brief.limit();
+    }
+
+    private static List<Slot> rack(Bag bag, Brief brief, Function<Double, String> words) {
+        boolean byLength = brief.format() == Format.LIMIT_LENGTH;
+        Function<Fish, Double> measure = byLength ? Fish::mm : Fish::grams;
+        Double needs = byLength ? bag.length().needs() : bag.needsGrams();
+        double most = bag.well().stream().map(measure).filter(Objects::nonNull).mapToDouble(Double::doubleValue).max().orElse(1);
+        List<Slot> slots = new ArrayList<>();
+        bag.well().stream().sorted(Comparator.comparing((Fish f) -> measure.apply(f) == null ? 0 : measure.apply(f)).reversed())
+                .forEach(f -> slots.add(slot(f, measure.apply(f), needs, most, words)));
+        int places = Math.min(MOST_SLOTS, brief.limit() == null ? slots.size() : brief.limit());
+        while (slots.size() < places) {
+            slots.add(new Slot("–", "", "", 0, "empty", "room"));
+        }
+        return slots;
+    }
+
+    private static Slot slot(Fish fish, Double measure, Double needs, double most, Function<Double, String> words) {
+        String kind = !fish.alive() ? "dead" : fish.isShort() ? "short" : needs != null && needs.equals(measure) ? "to-beat" : "kept";
+        String note = switch (kind) {
+            case "dead" -> "dead";
+            case "short" -> "short by your brief";
+            case "to-beat" -> "to beat";
+            default -> "";
+        };
+        return new Slot(fish.tag(), measure == null ? "not weighed" : words.apply(measure), fish.species() == null ? "" : fish.species().code(),
+                measure == null ? BAR_WIDTH / 8 : BAR_WIDTH * measure / most, kind, note);
+    }
+
+    private static Pair pair(Bag bag) {
+        if (bag.pending() == null) {
+            return null;
+        }
+        Map<String, String> names = new HashMap<>();
+        bag.well().forEach(f -> names.put(f.id(), f.tag()));
+        names.put(bag.inHand().id(), "The new fish");
+        int more = bag.weighings() - 1;
+        return new Pair(bag.pending().first(), names.get(bag.pending().first()), bag.pending().second(), names.get(bag.pending().second()),
+                more == 0 ? "The last weighing for this fish." : "And " + more + (more == 1 ? " weighing" : " weighings") + " more for this fish: no way takes fewer.");
+    }
+
+    private static List<String> tags(Brief brief) {
+        return TagNames.first(brief.scoring().tags(), Math.min(Math.max(MOST_TAGS, brief.scoring().tags().size()), brief.limit() == null ? MOST_TAGS : brief.limit() + 1));
+    }
+
+    private static List<String> results(EventResult result, Brief brief, Function<Double, String> words) {
+        if (result.days().stream().noneMatch(EventResult.Day::official)) {
+            return List.of();
+        }
+        return result.days().stream().filter(d -> d.brought() != null).map(d -> (brief.days().size() > 1 ? "Day " + d.number() + ": " : "") + words.apply(d.brought())
+                + (d.official() ? " official" : " by the log") + (d.disqualified() ? "; so late that by your brief nothing counts" : d.penalty() > 0
+                ? "; less penalties of " + words.apply(d.penalty()) + " it counts " + words.apply(d.counted()) : "") + (d.place() == null ? "." : ". Place " + d.place() + ".")).toList();
+    }
+
+    private static String sum(EventResult result, Brief brief, Function<Double, String> words, Units units) {
+        if (result.counted() == null || brief.days().size() < 2 && result.cut() == null) {
+            return null;
+        }
+        String cut = brief.scoring().cut() == null || result.cut() == null ? "" : result.cut() ? " Through the cut: you fish on." : " Not through the cut of the first " + brief.scoring().cut().places() + ".";
+        String tie = brief.scoring().tieBreak() == TieBreak.BIGGEST_FISH && result.biggest() != null ? " Your biggest, " + units.weight(result.biggest()) + ", decides between equal totals." : "";
+        return "All days: " + words.apply(result.counted()) + "." + cut + tie;
+    }
+}

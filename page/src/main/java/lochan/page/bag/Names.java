@@ -1,0 +1,22 @@
+package lochan.page.bag;
+
+import java.util.Map;
+
+/**
+ * What spots and presentations are called.
+ *
+ * @param spots         name by id
+ * @param presentations name by id
+ */
+public record Names(Map<String, String> spots, Map<String, String> presentations) {
+
+    public Names {
+        spots = Map.copyOf(spots);
+        presentations = Map.copyOf(presentations);
+    }
+
+    /** As "Sill Ledge, Swim jig". */
+    String of(String spot, String presentation) {
+        return spots.getOrDefault(spot, spot) + ", " + presentations.getOrDefault(presentation, presentation);
+    }
+}

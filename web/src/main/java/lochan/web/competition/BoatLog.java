@@ -1,0 +1,46 @@
+package lochan.web.competition;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import lochan.core.eventdata.EventData;
+import lochan.core.practice.Presentation;
+import lochan.core.quantity.Units;
+import lochan.core.water.Spot;
+import lochan.page.bag.Names;
+import lochan.web.brief.EventKey;
+import lochan.web.eventfile.EventFileWriter;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What the page in the boat must know to keep the bag by itself: brief, log, names, units, and the time at the server. */
+@Component
+class BoatLog {
+
+    private final CompetitionLog log;
+
+    BoatLog(CompetitionLog log) {
+        this.log = log;
+    }
+
+    String json(EventKey key, EventData event, Units units) {
+        return node(key, event, units).toString();
+    }
+
+    ObjectNode node(EventKey key, EventData event, Units units) {
+        ObjectNode node = EventFileWriter.log(event.brief(), log.shown(key));
+        node.putObject("units").put("weight", units.weight().code()).put("length", units.length().code());
+        Names names = names(event);
+        ObjectNode called = node.putObject("names");
+        names.spots().forEach(called.putObject("spots")::put);
+        names.presentations().forEach(called.putObject("presentations")::put);
+        return node.put("now", log.now().toEpochMilli());
+    }
+
+    static Names names(EventData event) {
+        Map<String, String> spots = new LinkedHashMap<>();
+        event.spots().forEach((Spot s) -> spots.put(s.id(), s.name()));
+        Map<String, String> presentations = new LinkedHashMap<>();
+        event.presentations().forEach((Presentation p) -> presentations.put(p.id(), p.name()));
+        return new Names(spots, presentations);
+    }
+}

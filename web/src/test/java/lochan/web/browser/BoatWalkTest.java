@@ -1,0 +1,117 @@
+package lochan.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
+import java.net.URI;
+import lochan.web.TestServers;
+import lochan.web.testing.Rules;
+import lochan.web.testing.RunningApp;
+import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The Competition page in the boat: without a signal, with the server really gone, on two phones at once. */
+@ExtendWith(TestServers.class)
+class BoatWalkTest extends Walk {
+
+    private static final String KEPT = "async path => !!(await (await caches.open('lochan-pages')).match(path))";
+
+    private void openAndKeep(String event) {
+        page.navigate(event + "/competition");
+        assertThat(page.locator("[data-ready]")).isAttached();
+        page.waitForFunction("() => navigator.serviceWorker.controller !== null");
+        page.waitForFunction(KEPT, URI.create(event).getPath() + "/competition");
+    }
+
+    private void logFish(Page on, String weight, String decision) {
+        on.getByLabel("Weight", new Page.GetByLabelOptions().setExact(true)).first().fill(weight);
+        on.getByText("Log it and decide").click();
+        assertThat(on.locator(".verdict .act-words")).hasText(decision);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"360, 740", "390, 844", "820, 1180"})
+    void withoutASignalItOpensLogsDecidesAndBringsAllBackOnce(int width, int height, RunningApp app) {
+        Visitor ashore = signIn(app, width, height);
+        String path = Rules.event(ashore, "No signal");
+        openAndKeep(app.address() + path);
+        logFish(page, "2-3", "Keep it. Tag Red.");
+        assertThat(page.locator("[data-unsent]")).isHidden();
+
+        page.context().setOffline(true);
+        page.reload();
+        assertThat(page.locator(".rack")).containsText("2 lb 3 oz");
+        logFish(page, "1-12", "Keep it. Tag White.");
+        logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
+        looksRight("Competition");
+        page.locator(".undo-bar button").first().click();
+        assertThat(page.locator(".log [data-voided=true]")).hasCount(1);
+        field("Weight").first().fill("heavy");
+        button("Log it and decide").click();
+        assertThat(page.locator("[data-errors]")).containsText("“heavy” is no weight");
+        field("Weight").first().fill("");
+        page.reload();
+        assertThat(page.locator("[data-unsent]")).containsText("3 entries are kept on this device");
+
+        page.context().setOffline(false);
+        assertThat(page.locator("[data-unsent]")).isHidden();
+        assertThat(ashore.get(path + "/competition").texts(".log > li > strong")).containsExactly("Voided an entry", "largemouth 2 lb 0 oz", "largemouth 1 lb 12 oz", "largemouth 2 lb 3 oz");
+        assertThat(ashore.get(path + "/competition").texts(".rack .weight")).as("a released fish never comes back").containsExactly("2 lb 3 oz");
+    }
+
+    @Test
+    void aServerThatIsReallyGoneAndComesBackHasEveryEntryOnceInOrder() throws Exception {
+        try (TestServers.ComingAndGoing server = new TestServers.ComingAndGoing()) {
+            RunningApp app = server.app();
+            Visitor ashore = signIn(app, 390, 844);
+            String path = Rules.event(ashore, "Server gone");
+            openAndKeep(app.address() + path);
+            server.go();
+
+            page.navigate(app.address() + path + "/standings");
+            assertThat(page.locator("h1")).hasText("The server cannot be reached");
+            page.locator("a.button").click();
+            logFish(page, "2-3", "Keep it. Tag Red.");
+            logFish(page, "1-12", "Keep it. Tag White.");
+            page.reload();
+            logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
+            assertThat(page.locator("[data-unsent]")).containsText("3 entries are kept on this device");
+
+            server.comeBack();
+            assertThat(page.locator("[data-unsent]")).isHidden(new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions().setTimeout(30_000));
+            assertThat(ashore.get(path + "/competition").texts(".log > li > strong")).containsExactly("largemouth 2 lb 0 oz", "largemouth 1 lb 12 oz", "largemouth 2 lb 3 oz");
+        }
+    }
+
+    @Test
+    void twoPhonesSeeEachOthersEntriesAndAClashIsShown(RunningApp app) {
+        Visitor ashore = signIn(app, 390, 844);
+        String path = Rules.event(ashore, "Two phones");
+        openAndKeep(app.address() + path);
+        BrowserContext mates = page.context().browser().newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(390, 844).setStorageState(page.context().storageState()));
+        Page mate = mates.newPage();
+        mate.navigate(app.address() + path + "/competition");
+        assertThat(mate.locator("[data-ready]")).isAttached();
+
+        logFish(page, "2-3", "Keep it. Tag Red.");
+        assertThat(mate.locator(".rack")).containsText("2 lb 3 oz");
+        logFish(mate, "1-12", "Keep it. Tag White.");
+        assertThat(page.locator(".rack")).containsText("1 lb 12 oz");
+
+        page.context().setOffline(true);
+        logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
+        logFish(mate, "2-1", "Cull White (1 lb 12 oz). Put White on the new fish.");
+        page.context().setOffline(false);
+        assertThat(page.locator("[data-clashes]")).containsText("this device said “Cull White (1 lb 12 oz). Put White on the new fish.”");
+        assertThat(page.locator("[data-clashes]")).containsText("it reads “Release the new fish.”");
+        page.getByText("I looked into the well").click();
+        assertThat(page.locator("[data-clashes] .note")).hasCount(0);
+        assertThat(mate.locator(".log > li")).hasCount(4);
+        mates.close();
+    }
+}
