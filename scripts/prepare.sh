@@ -48,7 +48,7 @@ need_java() {
 # heap, so that it takes less than 512 MiB in all; commands on a file take what they need.
 jvm=(-XX:+UseSerialGC -XX:MaxMetaspaceSize=160m -XX:ReservedCodeCacheSize=64m -Xlog:disable -Xlog:all=error:stderr
   --enable-native-access=ALL-UNNAMED)
-small=(-Xmx192m -Xss512k)
+small=(-Xmx256m -Xss512k)
 
 # Sets $run, the words that start the JVM, and $program, what -jar is to run. Builds it first when a source is newer.
 need_program() {

@@ -5,6 +5,7 @@ import { fill } from './fill.js';
 import { decision, freshCode, joined, Outbox } from './outbox.js';
 
 const RETRY_MILLIS = 4000;
+const AGAIN_MILLIS = 2000;
 const TICK_MILLIS = 15_000;
 const ADVICE_MILLIS = 15 * 60_000;
 const PATIENCE_MILLIS = 8000;
@@ -205,16 +206,40 @@ class BoatPage {
     this.keep(log);
   }
 
+  /** What the server is told of where the boat is. */
+  where() {
+    return this.position ? new URLSearchParams(this.position) : new URLSearchParams();
+  }
+
   async askAdvice() {
+    clearTimeout(this.adviceTimer);
     const place = document.getElementById('advice');
-    const answer = await fetch(place.dataset.advice, { signal: AbortSignal.timeout(PATIENCE_MILLIS) });
+    const answer = await fetch(`${place.dataset.advice}?${this.where()}`, { signal: AbortSignal.timeout(PATIENCE_MILLIS) });
     if (!answer.ok || answer.redirected) return;
     place.innerHTML = new DOMParser().parseFromString(await answer.text(), 'text/html').body.innerHTML;
     this.adviceAt = this.now();
     this.mustLeave = Number(place.querySelector('[data-leave]')?.dataset.leave || NaN);
     this.show();
     this.showAge();
-    if (place.querySelector('[data-again]')) setTimeout(() => this.askAdvice().catch(() => {}), 2000);
+    this.askAgain();
+  }
+
+  /** What is still reckoned is asked for again. */
+  askAgain() {
+    if (this.content.querySelector('#advice [data-again]')) this.adviceTimer = setTimeout(() => this.askAdvice().catch(() => {}), AGAIN_MILLIS);
+  }
+
+  /** Asks the server to do something; without a signal the page stays and says so. */
+  async ask(form) {
+    const body = new URLSearchParams([...new FormData(form), ...this.where()]);
+    body.set('_csrf', this.token);
+    try {
+      await fetch(form.action, { method: 'POST', body, redirect: 'manual', signal: AbortSignal.timeout(PATIENCE_MILLIS) });
+      if (form.dataset.ask === 'reload') window.location.reload();
+      else await this.askAdvice();
+    } catch {
+      this.showErrors(form, [{ message: 'No signal: this needs the server. Try again where there is one.' }]);
+    }
   }
 
   showAge() {
@@ -236,6 +261,36 @@ class BoatPage {
         this.submit(form);
       });
     }
+    for (const form of this.content.querySelectorAll('form[data-ask]:not([data-heard])')) {
+      form.dataset.heard = 'true';
+      form.addEventListener('submit', (event) => {
+        event.preventDefault();
+        this.ask(form);
+      });
+    }
+  }
+
+  /** Follows the boat, so that runs and the time to leave are reckoned from where it is. */
+  follow(button) {
+    const on = !this.position && !this.following;
+    if (this.following) navigator.geolocation.clearWatch(this.following);
+    this.following = on ? navigator.geolocation.watchPosition(({ coords }) => {
+      const first = !this.position;
+      this.position = { lat: coords.latitude.toFixed(5), lon: coords.longitude.toFixed(5) };
+      if (first) this.askAdvice().catch(() => {});
+    }, () => {
+      this.stopFollowing(button, 'This device does not tell where it is: runs are reckoned from the spot you fish.');
+    }, { enableHighAccuracy: true, maximumAge: MINUTE }) : null;
+    if (!on) this.stopFollowing(button);
+    else button.setAttribute('aria-pressed', 'true');
+  }
+
+  stopFollowing(button, words) {
+    if (this.following) navigator.geolocation.clearWatch(this.following);
+    this.following = null;
+    this.position = null;
+    button.setAttribute('aria-pressed', 'false');
+    if (words) this.showErrors(button, [{ message: words }]);
   }
 
   watch() {
@@ -287,5 +342,11 @@ if (content) {
   page.show();
   page.watch();
   page.send();
+  page.askAgain();
+  const follow = content.querySelector('[data-follow]');
+  if (window.isSecureContext && 'geolocation' in navigator) {
+    follow.hidden = false;
+    follow.addEventListener('click', () => page.follow(follow));
+  }
   content.dataset.ready = 'true';
 }

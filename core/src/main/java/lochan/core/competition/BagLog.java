@@ -21,6 +21,7 @@ import lochan.core.event.Format;
 public final class BagLog {
 
     private static final double MOST_GRAMS = 30_000;
+    private static final double MOST_CELSIUS = 40;
     /** A scale that is off by more of the known weight is no scale. */
     private static final double MOST_OFF = 0.5;
 
@@ -105,6 +106,7 @@ public final class BagLog {
             case Entry.Void v -> refusal(v);
             case Entry.Official o -> refusal(o);
             case Entry.ScaleCheck s -> refusal(s);
+            case Entry.WellWater w -> refusal(w);
             case Entry.Strike s -> Optional.empty();
             case Entry.Fishing f -> Optional.empty();
         };
@@ -137,6 +139,11 @@ public final class BagLog {
         }
         return s.readGrams() > 0 && Math.abs(s.offsetGrams()) <= MOST_OFF * s.knownGrams() ? Optional.empty()
                 : violation("readGrams", "The scale reads " + s.readGrams() + " g for " + s.knownGrams() + " g: a scale that far off is broken, or one of the two is mistyped.");
+    }
+
+    private static Optional<Violation> refusal(Entry.WellWater w) {
+        return w.celsius() >= 0 && w.celsius() <= MOST_CELSIUS ? Optional.empty()
+                : violation("celsius", "The well's water is " + w.celsius() + " °C: expected 0 to 40 °C (32 to 104 °F).");
     }
 
     private Optional<Violation> refusal(Entry.Balance entry) {
@@ -222,6 +229,7 @@ public final class BagLog {
             case Entry.Official o -> counted(o);
             case Entry.ScaleCheck s -> counted(s);
             case Entry.Strike s -> row(entry, dayOf(s.at()), null, null);
+            case Entry.WellWater w -> row(entry, dayOf(w.at()), null, null);
             case Entry.Fishing f -> row(entry, dayOf(f.at()), null, null);
         };
     }
@@ -255,6 +263,7 @@ public final class BagLog {
             }
             case Entry.Catch c -> countCatch(c.id(), counts);
             case Entry.Strike s -> { }
+            case Entry.WellWater w -> { }
             case Entry.Fishing f -> { }
         }
     }
@@ -294,6 +303,7 @@ public final class BagLog {
             case Entry.Official o -> dayOf(o.at());
             case Entry.ScaleCheck s -> dayOf(s.at());
             case Entry.Strike s -> dayOf(s.at());
+            case Entry.WellWater w -> dayOf(w.at());
             case Entry.Fishing f -> dayOf(f.at());
         };
     }

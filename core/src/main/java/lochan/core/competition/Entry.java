@@ -70,6 +70,9 @@ public sealed interface Entry {
         }
     }
 
+    /** The well was looked at: the temperature of its water. */
+    record WellWater(String id, Instant at, double celsius) implements Entry { }
+
     /** A strike that was not landed. */
     record Strike(String id, Instant at, String spotId, String presentationId, Outcome outcome) implements Entry { }
 

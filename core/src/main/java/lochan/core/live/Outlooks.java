@@ -7,15 +7,20 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.IntStream;
 import lochan.core.competition.Bag;
+import lochan.core.competition.Fish;
 import lochan.core.evidence.Bin;
 import lochan.core.plan.PlanStop;
+import lochan.core.planning.DrawnDays;
 import lochan.core.planning.PlanValuer;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.CellScenarios;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
+import org.apache.commons.rng.sampling.ListSampler;
+import org.apache.commons.rng.simple.RandomSource;
 import org.apache.commons.statistics.distribution.PoissonDistribution;
 
 /**
@@ -31,6 +36,8 @@ public final class Outlooks {
     /** Days drawn for one outlook. */
     private static final int DAYS = 5000;
     private static final double ENOUGH = 1000;
+    /** A bag that is less heavier is the same bag summed in another order. */
+    private static final double HELPS_GRAMS = 1e-3;
     private static final double MILLIS_PER_HOUR = 3_600_000;
 
     private final DayModel model;
@@ -62,12 +69,23 @@ public final class Outlooks {
     }
 
     /**
-     * Reckons one.
+     * What an outlook is of.
      *
-     * @param rest stops still to be fished
-     * @param bag  as it is now
+     * @param rest   stops still to be fished
+     * @param bag    as it is now
+     * @param fish   weights of fish to ask for what one more of them adds, g
+     * @param factor by which what is to come is scaled: c of {@code model.md} §7, 1 for the scenarios as they are
      */
-    public Outlook of(Today today, List<PlanStop> rest, Bag bag) {
+    public record Asked(List<PlanStop> rest, Bag bag, List<Double> fish, double factor) {
+
+        public Asked {
+            rest = List.copyOf(rest);
+            fish = List.copyOf(fish);
+        }
+    }
+
+    /** Reckons one. */
+    public Outlook of(Today today, Asked asked) {
         double[] logs = {};
         double[] weights = {};
         int used = 0;
@@ -75,18 +93,44 @@ public final class Outlooks {
             logs = joined(logs, logLikelihoods(set(used), today));
             weights = weights(logs);
         }
-        int[] days = days(weights);
+        int[] days = days(weights, DAYS);
         double[] totals = {};
+        double[] lightest = {};
         for (int k = 0; k < used; k++) {
-            totals = joined(totals, new PlanValuer(after(set(k), today), bag).drawn(rest, Arrays.copyOfRange(days, k * SCENARIOS, (k + 1) * SCENARIOS)));
+            DrawnDays drawn = new PlanValuer(after(set(k), today), asked.bag()).drawn(asked.rest(), Arrays.copyOfRange(days, k * SCENARIOS, (k + 1) * SCENARIOS));
+            totals = joined(totals, drawn.totals());
+            lightest = joined(lightest, drawn.lightest());
         }
-        return summed(totals, weights);
+        return summed(totals, added(lightest, asked.fish()), asked, weights);
+    }
+
+    /** By the scenarios as they are, without asking for any more fish. */
+    public Outlook of(Today today, List<PlanStop> rest, Bag bag) {
+        return of(today, new Asked(rest, bag, List.of(), 1));
+    }
+
+    private static List<Double> added(double[] lightest, List<Double> fish) {
+        return fish.stream().map(g -> Arrays.stream(lightest).map(l -> Math.max(0, g - l)).average().orElse(0)).toList();
+    }
+
+    /**
+     * A sample of a day's scenarios as likely as what was seen makes them, with the fish gone that struck: to plan the rest of the day in.
+     *
+     * @param drawn scenarios weighed
+     * @param kept  size of the sample
+     */
+    public static ScenarioSet likely(DayModel model, Today today, int drawn, int kept, long seed) {
+        ScenarioSet set = new ScenarioSet(model, drawn, seed);
+        int[] days = days(weights(logLikelihoods(set, today)), kept);
+        List<Integer> numbers = new ArrayList<>(IntStream.range(0, drawn).flatMap(j -> IntStream.generate(() -> j).limit(days[j])).boxed().toList());
+        ListSampler.shuffle(RandomSource.XO_SHI_RO_256_PP.create(seed), numbers);
+        return after(set, today).only(numbers.stream().mapToInt(j -> j).toArray());
     }
 
     /** How many days to draw in each scenario so that together they stand for all of them by their weights: systematic resampling (Carpenter, Clifford and Fearnhead 1999). */
-    private static int[] days(double[] weights) {
+    private static int[] days(double[] weights, int count) {
         int[] days = new int[weights.length];
-        double step = Arrays.stream(weights).sum() / DAYS;
+        double step = Arrays.stream(weights).sum() / count;
         double next = step / 2;
         double below = 0;
         for (int j = 0; j < weights.length; j++) {
@@ -165,11 +209,13 @@ public final class Outlooks {
         return hours;
     }
 
-    private Outlook summed(double[] totals, double[] weights) {
+    private Outlook summed(double[] drawn, List<Double> adds, Asked asked, double[] weights) {
+        double now = asked.bag().well().stream().map(Fish::grams).filter(Objects::nonNull).mapToDouble(Double::doubleValue).sum();
+        double more = Arrays.stream(drawn).filter(t -> t > now + HELPS_GRAMS).count() / (double) drawn.length;
         Double target = model.event().brief().targetGrams();
-        Arrays.sort(totals);
+        double[] totals = Arrays.stream(drawn).map(t -> now + asked.factor() * (t - now)).sorted().toArray();
         Double reached = target == null ? null : Double.valueOf(Arrays.stream(totals).filter(t -> t >= target).count() / (double) totals.length);
-        return new Outlook(quantile(totals, 0.1), quantile(totals, 0.5), quantile(totals, 0.9), reached, effective(weights), weights.length);
+        return new Outlook(quantile(totals, 0.1), quantile(totals, 0.5), quantile(totals, 0.9), reached, more, adds, effective(weights), weights.length);
     }
 
     private static double quantile(double[] rising, double p) {

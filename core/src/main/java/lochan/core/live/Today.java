@@ -53,6 +53,7 @@ public record Today(List<Effort> efforts, List<Strike> strikes) {
                     case Entry.Void v -> { }
                     case Entry.Official o -> { }
                     case Entry.ScaleCheck s -> { }
+                    case Entry.WellWater w -> { }
                     case Entry.Fishing f -> { }
                 }
             }

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.function.IntPredicate;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
+import lochan.core.evidence.Bin;
 import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.ScenarioSet;
@@ -31,6 +32,7 @@ public final class DayPlanner {
     private final ScenarioSet scenarios;
     private final DayTours.RunTable runs;
     private final Wishes wishes;
+    private final DayStart begin;
     private final long seed;
 
     /**
@@ -61,7 +63,17 @@ public final class DayPlanner {
         this(scenarios, new DayTours.RunTable(scenarios.model(), runs), wishes, seed);
     }
 
+    /** Plans what is left of a day. */
+    public DayPlanner(ScenarioSet scenarios, DayRuns runs, DayStart begin, Wishes wishes, long seed) {
+        this(scenarios, new DayTours.RunTable(scenarios.model(), runs, begin.from()), begin, wishes, seed);
+    }
+
     DayPlanner(ScenarioSet scenarios, DayTours.RunTable runs, Wishes wishes, long seed) {
+        this(scenarios, runs, DayStart.of(scenarios.model()), wishes, seed);
+    }
+
+    private DayPlanner(ScenarioSet scenarios, DayTours.RunTable runs, DayStart begin, Wishes wishes, long seed) {
+        this.begin = begin;
         this.scenarios = scenarios;
         this.runs = runs;
         this.wishes = wishes;
@@ -96,6 +108,12 @@ public final class DayPlanner {
         return all.stops(found.stream().max(Comparator.comparingDouble(all::value)).orElseThrow());
     }
 
+    /** Whether the locked stops can all be kept. */
+    public boolean keepsLocked() {
+        DayTours tours = tours(new Candidates(List.of(), new double[0]), 1);
+        return tours.slack(tours.given()) >= 0;
+    }
+
     /** The tours that a worker found, one for each look. */
     private List<List<Visit>> searched(Candidates candidates, long workerSeed, int rounds, IntPredicate goOn) {
         DayTours few = tours(candidates, candidates.cells().size() <= DayTours.FEW_CELLS ? POLISHED_SCENARIOS : SEARCHED_SCENARIOS);
@@ -116,14 +134,14 @@ public final class DayPlanner {
     }
 
     private DayTours tours(Candidates of, int count) {
-        return new DayTours(scenarios, of.cells(), of.promises(), wishes.locked(), wishes.stance(), count, runs);
+        return new DayTours(scenarios, begin, of.cells(), of.promises(), wishes.locked(), wishes.stance(), count, runs);
     }
 
     /** Cells to plan with, the most promising first. */
     private record Candidates(List<Cell> cells, double[] promises) { }
 
     private Candidates candidates() {
-        PlanValuer valuer = new PlanValuer(scenarios);
+        PlanValuer valuer = new PlanValuer(scenarios, begin.well());
         FishVisits fishVisits = FishVisits.of(scenarios.model());
         record Promising(Cell cell, double promise) { }
         List<Promising> best = scenarios.model().cells().stream().filter(wishes.usable()).filter(scenarios.model()::isOpen)
@@ -131,15 +149,20 @@ public final class DayPlanner {
         return new Candidates(best.stream().map(Promising::cell).toList(), best.stream().mapToDouble(Promising::promise).toArray());
     }
 
-    /** What an hour there is worth at its better time of the day, sharpened: most cells are never worth a stop. */
+    /** What an hour there adds at the better time of what is left of the day, sharpened: most cells are never worth a stop. */
     private double promise(Cell cell, PlanValuer valuer, FishVisits fishVisits) {
+        List<Bin> bins = scenarios.model().bins();
+        int first = (int) bins.stream().limit(bins.size() - 1L).takeWhile(b -> !b.end().isAfter(begin.at())).count();
+        double nothing = score(valuer, List.of());
         double best = 0;
-        for (int bin : new int[] {0, scenarios.model().bins().size() / 2}) {
-            List<Schedule.Segment> hour = List.of(new Schedule.Segment(cell, bin, 1));
-            best = Math.max(best, wishes.stance().score(valuer.outcomes(hour, Math.min(SEARCHED_SCENARIOS, scenarios.count()), wishes.stance().needsSpread()),
-                    scenarios.model().event().brief().targetGrams()));
+        for (int bin : new int[] {first, first + (bins.size() - first) / 2}) {
+            best = Math.max(best, score(valuer, List.of(new Schedule.Segment(cell, bin, 1))) - nothing);
         }
         best += fishVisits.promise(cell.spotId()).orElse(0);
         return best * best * best;
+    }
+
+    private double score(PlanValuer valuer, List<Schedule.Segment> fishing) {
+        return wishes.stance().score(valuer.outcomes(fishing, Math.min(SEARCHED_SCENARIOS, scenarios.count()), wishes.stance().needsSpread()), scenarios.model().event().brief().targetGrams());
     }
 }

@@ -66,19 +66,20 @@ final class DayTours implements Tours {
      * @param promises  of the cells
      * @param locked    stops that stay as they are
      * @param scenarios so many of the set are looked at
+     * @param table     runs from where the day begins
      */
-    DayTours(ScenarioSet set, List<Cell> cells, double[] promises, List<PlanStop> locked, Stance stance, int scenarios, RunTable table) {
+    DayTours(ScenarioSet set, DayStart begin, List<Cell> cells, double[] promises, List<PlanStop> locked, Stance stance, int scenarios, RunTable table) {
         DayModel model = set.model();
         Brief brief = model.event().brief();
         CompetitionDay day = brief.day(model.day());
         Assumptions.Planning planning = model.assumptions().planning();
-        this.valuer = new PlanValuer(set);
+        this.valuer = new PlanValuer(set, begin.well());
         this.cells = List.copyOf(cells);
         this.locked = List.copyOf(locked);
         this.stance = stance;
         this.scenarios = Math.min(scenarios, set.count());
         this.targetGrams = brief.targetGrams();
-        this.start = day.start();
+        this.start = begin.at();
         this.grid = Duration.ofMinutes(planning.gridMinutes()).toMillis();
         this.backBy = millis(day.checkIn()) - Duration.ofMinutes(planning.checkInMarginMinutes()).toMillis();
         this.shortest = planning.minDwellMinutes() / planning.gridMinutes();
@@ -180,7 +181,7 @@ final class DayTours implements Tours {
             long from = at[2 * i];
             long leave = at[2 * i + 1];
             if (!fishVisits.none()) {
-                fishVisits.add(fishing.visits(fishVisits.count()), cell(item).spotId(), from, leave);
+                fishVisits.add(fishing.visits(fishVisits.count()), cell(item).spotId(), start.plusMillis(from), start.plusMillis(leave));
             }
             for (int bin = 0; bin < binEnds.length && from < leave; bin++) {
                 if (from < binEnds[bin] || bin == binEnds.length - 1) {
@@ -273,7 +274,7 @@ final class DayTours implements Tours {
         if (!cells.contains(cell)) {
             cells.add(cell);
         }
-        DayTours tours = new DayTours(set, cells, new double[cells.size()], List.of(), Stance.STEADY, set.count(), table);
+        DayTours tours = new DayTours(set, DayStart.of(set.model()), cells, new double[cells.size()], List.of(), Stance.STEADY, set.count(), table);
         List<Visit> now = plan.stream().map(s -> new Visit(cells.indexOf(Cell.of(s)), (int) (Duration.between(s.arrive(), s.leave()).toMillis() / tours.grid))).toList();
         List<List<Visit>> tries = new ArrayList<>();
         int item = cells.indexOf(cell);
@@ -292,11 +293,11 @@ final class DayTours implements Tours {
         return tries.stream().filter(t -> tours.slack(t) >= 0).mapToDouble(tours::value).max().orElse(0);
     }
 
-    /** Runs with settling between the launch and spots, ms, on calm and on rough water. */
+    /** Runs with settling between where the day begins and spots, ms, on calm and on rough water. */
     static final class RunTable {
 
         private final DayRuns runs;
-        /** Number of each spot; 0 is the launch. */
+        /** Number of each spot; 0 is where the day begins. */
         private final Map<String, Integer> places = new HashMap<>();
         private final Ways calm;
         private final Ways rough;
@@ -313,7 +314,7 @@ final class DayTours implements Tours {
                 long[] home = new long[n];
                 for (int i = 0; i < n; i++) {
                     for (int j = 0; j < n; j++) {
-                        millis[i][j] = i == j ? 0 : runs.runAndSettle(positions.get(i), positions.get(j)).map(Duration::toMillis).orElse(UNREACHABLE);
+                        millis[i][j] = positions.get(i).equals(positions.get(j)) ? 0 : runs.runAndSettle(positions.get(i), positions.get(j)).map(Duration::toMillis).orElse(UNREACHABLE);
                     }
                     home[i] = runs.between(positions.get(i), checkInAt).map(r -> r.time().toMillis()).orElse(UNREACHABLE);
                 }
@@ -322,8 +323,12 @@ final class DayTours implements Tours {
         }
 
         RunTable(DayModel model, DayRuns runs) {
+            this(model, runs, model.event().brief().launch());
+        }
+
+        RunTable(DayModel model, DayRuns runs, Position from) {
             Brief brief = model.event().brief();
-            List<Position> positions = new ArrayList<>(List.of(brief.launch()));
+            List<Position> positions = new ArrayList<>(List.of(from));
             model.event().spots().forEach(s -> {
                 places.put(s.id(), positions.size());
                 positions.add(s.position());

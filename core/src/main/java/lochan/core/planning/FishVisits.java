@@ -65,12 +65,8 @@ public final class FishVisits {
         return visits;
     }
 
-    /** Adds what a stop of a tour visits. */
-    void add(int[] visits, String spotId, long arriveMillis, long leaveMillis) {
-        add(visits, spotId, dayStart.plusMillis(arriveMillis), dayStart.plusMillis(leaveMillis));
-    }
-
-    private void add(int[] visits, String spotId, Instant arrive, Instant leave) {
+    /** Adds what a stop visits. */
+    void add(int[] visits, String spotId, Instant arrive, Instant leave) {
         for (int i = 0; i < visits.length; i++) {
             KnownFish f = fish.get(i).fish();
             if (f.spotId().equals(spotId) && f.isOpen(arrive, leave, leastMinutes, zone) && !isTooWindy(f, arrive)) {

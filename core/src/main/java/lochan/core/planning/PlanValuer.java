@@ -37,7 +37,7 @@ public final class PlanValuer {
         this(scenarios, List.of());
     }
 
-    private PlanValuer(ScenarioSet scenarios, List<Fish> well) {
+    PlanValuer(ScenarioSet scenarios, List<Fish> well) {
         this.scenarios = scenarios;
         this.bag = well.stream().filter(f -> f.grams() != null).toList();
         this.bestFish = new BestFish(scenarios.model().event().brief().countingFish(), bag.stream().map(Fish::grams).toList());
@@ -221,12 +221,12 @@ public final class PlanValuer {
     }
 
     /**
-     * Bags of days drawn fish by fish, g, in the order of their scenarios.
+     * Days drawn fish by fish, in the order of their scenarios.
      *
      * @param days to draw in each scenario, 0 or more
      */
-    public double[] drawn(List<PlanStop> stops, int[] days) {
-        return simulation(stops, j -> days[j]).totals();
+    public DrawnDays drawn(List<PlanStop> stops, int[] days) {
+        return simulation(stops, j -> days[j]).drawn();
     }
 
     private PlanValue simulated(List<PlanStop> stops, int days, double factor) {

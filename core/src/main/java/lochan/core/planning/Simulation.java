@@ -3,6 +3,7 @@ package lochan.core.planning;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.competition.Fish;
 import lochan.core.event.Brief;
@@ -21,14 +22,19 @@ import org.apache.commons.rng.simple.RandomSource;
  */
 final class Simulation {
 
+    private static final int ROOM = 1024;
+
     private final Brief brief;
     private final LegalShare[] legal;
     private final double[] startGrams;
     private final int[] startSpecies;
     private final UniformRandomProvider random;
     private final ZigguratSampler.NormalizedGaussian normal;
-    private final double[] byHour;
-    private double[] totals = new double[1024];
+    private final int hours;
+    /** By day, then hour: the bag at its end. */
+    private double[] byHour;
+    private double[] totals = new double[ROOM];
+    private double[] lightest = new double[ROOM];
     private int days;
     private int limits;
 
@@ -39,7 +45,8 @@ final class Simulation {
         this.startSpecies = start.stream().mapToInt(f -> brief.species().stream().map(SpeciesRule::species).toList().indexOf(f.species())).toArray();
         this.random = RandomSource.XO_SHI_RO_256_PP.create(seed);
         this.normal = ZigguratSampler.NormalizedGaussian.of(random);
-        this.byHour = new double[hours];
+        this.hours = hours;
+        this.byHour = new double[ROOM * hours];
     }
 
     /** Fish that are caught in a scenario whatever else is, in the order of their hours. */
@@ -50,8 +57,9 @@ final class Simulation {
     }
 
     /** Simulates days of one scenario, given the expected strikes of each segment and the hour it lies in. */
-    void days(int count, CellScenarios[] cells, double[] strikes, int[] hours, Sure sure, int scenario, Assumptions.Size a) {
+    void days(int count, CellScenarios[] cells, double[] strikes, int[] hourOf, Sure sure, int scenario, Assumptions.Size a) {
         for (int day = 0; day < count; day++) {
+            makeRoom();
             Keepers keepers = new Keepers();
             for (int i = 0; i < startGrams.length; i++) {
                 keepers.take(startGrams[i], startSpecies[i]);
@@ -59,10 +67,10 @@ final class Simulation {
             int hour = 0;
             int known = 0;
             for (int i = 0; i < cells.length; i++) {
-                for (; hour < hours[i]; hour++) {
-                    byHour[hour] += keepers.grams();
+                for (; hour < hourOf[i]; hour++) {
+                    byHour[days * hours + hour] = keepers.grams();
                 }
-                for (; known < sure.fish().size() && sure.fish().get(known).hour() <= hours[i]; known++) {
+                for (; known < sure.fish().size() && sure.fish().get(known).hour() <= hourOf[i]; known++) {
                     keepers.take(sure.fish().get(known).grams(), number(sure.fish().get(known).species()));
                 }
                 fish(keepers, cells[i], strikes[i], scenario, a);
@@ -70,8 +78,8 @@ final class Simulation {
             for (; known < sure.fish().size(); known++) {
                 keepers.take(sure.fish().get(known).grams(), number(sure.fish().get(known).species()));
             }
-            for (; hour < byHour.length; hour++) {
-                byHour[hour] += keepers.grams();
+            for (; hour < hours; hour++) {
+                byHour[days * hours + hour] = keepers.grams();
             }
             record(keepers);
         }
@@ -111,18 +119,27 @@ final class Simulation {
     }
 
     private void record(Keepers keepers) {
-        if (days == totals.length) {
-            totals = Arrays.copyOf(totals, 2 * days);
-        }
-        totals[days++] = keepers.grams();
+        totals[days] = keepers.grams();
         if (keepers.count() >= brief.countingFish()) {
             limits++;
+            lightest[days] = keepers.lightest();
+        }
+        days++;
+    }
+
+    private void makeRoom() {
+        if (days == totals.length) {
+            totals = Arrays.copyOf(totals, 2 * days);
+            lightest = Arrays.copyOf(lightest, 2 * days);
+            byHour = Arrays.copyOf(byHour, 2 * days * hours);
         }
     }
 
-    /** Bags of the days, g, in the order drawn. */
-    double[] totals() {
-        return Arrays.copyOf(totals, days);
+    /** The days in the order drawn. */
+    DrawnDays drawn() {
+        double[][] hourly = new double[days][];
+        Arrays.setAll(hourly, d -> Arrays.copyOfRange(byHour, d * hours, (d + 1) * hours));
+        return new DrawnDays(Arrays.copyOf(totals, days), Arrays.copyOf(lightest, days), hourly);
     }
 
     /** @param factor by which every weight is scaled */
@@ -134,7 +151,7 @@ final class Simulation {
         Double chanceOfTarget = target == null ? null : Double.valueOf(Arrays.stream(sorted).filter(t -> t >= target).count() / (double) days);
         return new PlanValue(factor * formulaGrams, mean, Math.sqrt(variance / days), quantile(sorted, 0.1), quantile(sorted, 0.5),
                 quantile(sorted, 0.9), limits / (double) days, chanceOfTarget,
-                Arrays.stream(byHour).mapToObj(g -> factor * g / days).toList());
+                IntStream.range(0, hours).mapToObj(h -> factor * IntStream.range(0, days).mapToDouble(d -> byHour[d * hours + h]).sum() / days).toList());
     }
 
     private static double quantile(double[] sorted, double p) {
@@ -165,6 +182,10 @@ final class Simulation {
 
         double grams() {
             return well.stream().mapToDouble(Kept::grams).sum();
+        }
+
+        double lightest() {
+            return well.stream().mapToDouble(Kept::grams).min().orElse(0);
         }
 
         int count() {

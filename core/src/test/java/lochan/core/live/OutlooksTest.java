@@ -74,6 +74,33 @@ class OutlooksTest {
     }
 
     @Test
+    void oneMoreFishAddsItsWeightWhereThereIsRoomAndWhatItBeatsTheLightestByWhereThereIsNone() {
+        List<Double> fish = List.of(500.0, 2000.0);
+        Outlook room = OUTLOOKS.of(Today.NOTHING, new Outlooks.Asked(List.of(), bag(1500, 900), fish, 1));
+        Outlook full = OUTLOOKS.of(Today.NOTHING, new Outlooks.Asked(List.of(), bag(1500, 900, 1000, 1100, 1200), fish, 1));
+        Outlook early = OUTLOOKS.of(Today.NOTHING, new Outlooks.Asked(PLAN, bag(1500, 900), fish, 1));
+        assertThat(room.adds()).containsExactly(500.0, 2000.0);
+        assertThat(full.adds()).containsExactly(0.0, 1100.0);
+        assertThat(early.adds().getFirst()).isBetween(0.0, 500.0);
+        assertThat(early.adds().getLast()).isBetween(early.adds().getFirst(), 2000.0);
+        assertThat(room.chanceOfMore()).isZero();
+        assertThat(early.chanceOfMore()).isGreaterThan(0.5);
+        assertThat(OUTLOOKS.of(Today.NOTHING, new Outlooks.Asked(PLAN, bag(1500, 900), fish, 0.5)).p50Grams()).isCloseTo(2400 + (early.p50Grams() - 2400) / 2, within(1e-6));
+    }
+
+    @Test
+    void theRestOfTheDayIsPlannedInDaysLikeThisMorning() {
+        int kept = 400;
+        ScenarioSet usual = new ScenarioSet(MODEL, kept, 3);
+        ScenarioSet blank = Outlooks.likely(MODEL, seen(0, "06:30", "09:30"), 3000, kept, 3);
+        ScenarioSet good = Outlooks.likely(MODEL, seen(6, "06:30", "08:30"), 3000, kept, 3);
+        List<PlanStop> there = List.of(new PlanStop("grass-1", "walker", at("09:30"), at("12:00")));
+        assertThat(blank.count()).isCloseTo(kept, within(1));
+        assertThat(new PlanValuer(blank).formula(there)).isLessThan(new PlanValuer(usual).formula(there));
+        assertThat(new PlanValuer(good).chanceOfNone(there)).isLessThan(new PlanValuer(blank).chanceOfNone(there));
+    }
+
+    @Test
     void moreScenariosAreDrawnWhereFewCarryTheWeight() {
         Outlook odd = OUTLOOKS.of(seen(40, "06:30", "08:30"), Outlooks.rest(PLAN, at("08:30")), bag());
         assertThat(odd.scenarios()).isGreaterThan(20_000);

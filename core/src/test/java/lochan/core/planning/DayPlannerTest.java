@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Set;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
+import lochan.core.competition.BagLog;
 import lochan.core.event.Brief;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
@@ -177,5 +178,25 @@ class DayPlannerTest {
         assertThat(outcomes.chanceOf(simulated.p90())).isCloseTo(0.1, within(0.03));
         assertThat(outcomes.meanOfBest(0.25)).isGreaterThan(outcomes.meanOfBest(0.5)).isGreaterThan(outcomes.mean());
         assertThat(outcomes.meanOfBest(1)).isCloseTo(outcomes.mean(), within(0.03 * outcomes.mean()));
+    }
+
+    @Test
+    void whatIsLeftOfADayIsPlannedFromWhereTheBoatIsAndWithTheFishInTheWell() {
+        EventData event = Sample.practiced(5, 1);
+        ScenarioSet set = set(event);
+        DayModel model = set.model();
+        Instant now = Sample.at("06-05T10:02");
+        BagLog log = new BagLog(event.brief());
+        for (int i = 0; i < 5; i++) {
+            log.append(Sample.fish("f" + i, 1500));
+        }
+        Position here = event.spots().getLast().position();
+        DayStart rest = DayStart.now(model, now, here, log.bag(1));
+        List<PlanStop> stops = new DayPlanner(set, DayRuns.always(runs(event)), rest, DayPlanner.Wishes.of(Stance.STEADY), 1).plan(ROUNDS, i -> true);
+        assertThat(rest.at()).isEqualTo(Sample.at("06-05T10:05"));
+        assertThat(stops).isNotEmpty().allSatisfy(s -> assertThat(s.arrive()).isAfterOrEqualTo(rest.at()));
+        Duration way = runs(event).runAndSettle(here, model.spot(stops.getFirst().spotId()).position()).orElseThrow();
+        assertThat(stops.getFirst().arrive()).isAfterOrEqualTo(rest.at().plus(way));
+        assertThat(new PlanValuer(set, log.bag(1)).formula(stops)).isGreaterThan(7500);
     }
 }

@@ -17,6 +17,7 @@ import lochan.core.competition.Entry;
 import lochan.core.competition.EventResult;
 import lochan.core.competition.Fish;
 import lochan.core.competition.TagNames;
+import lochan.core.competition.WellCare;
 import lochan.core.event.Brief;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Format;
@@ -38,12 +39,13 @@ import lochan.core.quantity.Units;
  * @param pair    two fish for the balance; null: nothing waits
  * @param rack    fish of the bag, the best first, and the room left
  * @param lines   entries of the day, the last first
+ * @param well    what the fish in the well need; null: none are in it
  * @param tags    tags to choose from
  * @param results what each day counts; empty before the first weigh-in
  * @param sum     what all days come to; null: one day only, or nothing yet
  */
 public record BagView(int day, String clock, Hours hours, String total, String net, String count, String needs, Words told, Last last, Pair pair, List<Slot> rack, List<Line> lines,
-                      List<String> tags, List<String> results, String sum) {
+                      Well well, List<String> tags, List<String> results, String sum) {
 
     /** Width of a full bar in the rack's drawing. */
     static final double BAR_WIDTH = 200;
@@ -75,10 +77,20 @@ public record BagView(int day, String clock, Hours hours, String total, String n
     /**
      * A place in the rack.
      *
+     * @param since how long it has been in the well; empty: it is not
      * @param kind {@code to-beat}: the fish that the next one must beat; {@code dead}, {@code short}, {@code empty} or {@code kept}
      * @param note the same in words
      */
-    public record Slot(String tag, String measure, String species, double width, String kind, String note) { }
+    public record Slot(String tag, String since, String measure, String species, double width, String kind, String note) { }
+
+    /**
+     * The well and the fish in it.
+     *
+     * @param state what is known of it
+     * @param look  a reminder to look at it; null: not yet due
+     * @param warm  what to do against warm water; null: it is not known to be warm
+     */
+    public record Well(String state, String look, String warm) { }
 
     /** An entry of the day, and what it brought. */
     public record Line(String id, String time, String what, String brought, boolean isCatch, boolean voided, boolean mayVoid, boolean mayDie) { }
@@ -118,9 +130,10 @@ public record BagView(int day, String clock, Hours hours, String total, String n
         Bag.Sums sums = byLength ? bag.length() : bag.weight();
         Function<Double, String> words = byLength ? units::length : units::weight;
         EventResult result = EventResult.of(brief, log);
+        WellCare care = WellCare.of(brief, log, moment.day(), moment.now());
         return new BagView(moment.day(), Times.clock(moment.now(), zone), hours(brief.day(moment.day()), moment, zone), words.apply(sums.total()),
                 Objects.equals(sums.total(), sums.net()) ? null : words.apply(sums.net()), count(bag, brief), sums.needs() == null ? null : words.apply(sums.needs()), told, last, pair(bag),
-                rack(bag, brief, words), lines.reversed(), tags(brief), results(result, brief, words), sum(result, brief, words, units));
+                rack(bag, brief, words, care), lines.reversed(), well(care, moment.now(), zone, units), tags(brief), results(result, brief, words), sum(result, brief, words, units));
     }
 
     /** A fish just logged is no fish of the well yet when its verdict is told. */
@@ -162,22 +175,22 @@ public record BagView(int day, String clock, Hours hours, String total, String n
         return brief.limit() == null || brief.format() == Format.EVERY_FISH ? fish + " fish" : fish + " of " + brief.limit();
     }
 
-    private static List<Slot> rack(Bag bag, Brief brief, Function<Double, String> words) {
+    private static List<Slot> rack(Bag bag, Brief brief, Function<Double, String> words, WellCare care) {
         boolean byLength = brief.format() == Format.LIMIT_LENGTH;
         Function<Fish, Double> measure = byLength ? Fish::mm : Fish::grams;
         Double needs = byLength ? bag.length().needs() : bag.needsGrams();
         double most = bag.well().stream().map(measure).filter(Objects::nonNull).mapToDouble(Double::doubleValue).max().orElse(1);
         List<Slot> slots = new ArrayList<>();
         bag.well().stream().sorted(Comparator.comparing((Fish f) -> measure.apply(f) == null ? 0 : measure.apply(f)).reversed())
-                .forEach(f -> slots.add(slot(f, measure.apply(f), needs, most, words)));
+                .forEach(f -> slots.add(slot(f, care.inWell().containsKey(f.id()) ? Times.span(care.inWell().get(f.id())) : "", measure.apply(f), needs, most, words)));
         int places = Math.min(MOST_SLOTS, brief.limit() == null ? slots.size() : brief.limit());
         while (slots.size() < places) {
-            slots.add(new Slot("–", "", "", 0, "empty", "room"));
+            slots.add(new Slot("–", "", "", "", 0, "empty", "room"));
         }
         return slots;
     }
 
-    private static Slot slot(Fish fish, Double measure, Double needs, double most, Function<Double, String> words) {
+    private static Slot slot(Fish fish, String since, Double measure, Double needs, double most, Function<Double, String> words) {
         String kind = !fish.alive() ? "dead" : fish.isShort() ? "short" : needs != null && needs.equals(measure) ? "to-beat" : "kept";
         String note = switch (kind) {
             case "dead" -> "dead";
@@ -185,8 +198,20 @@ public record BagView(int day, String clock, Hours hours, String total, String n
             case "to-beat" -> "to beat";
             default -> "";
         };
-        return new Slot(fish.tag(), measure == null ? "not weighed" : words.apply(measure), fish.species() == null ? "" : fish.species().code(),
+        return new Slot(fish.tag(), since, measure == null ? "not weighed" : words.apply(measure), fish.species() == null ? "" : fish.species().code(),
                 measure == null ? BAR_WIDTH / 8 : BAR_WIDTH * measure / most, kind, note);
+    }
+
+    private static Well well(WellCare care, Instant now, ZoneId zone, Units units) {
+        if (care.inWell().isEmpty() || now.isBefore(care.since())) {
+            return null;
+        }
+        long fishHours = Math.round(care.fishHours());
+        String state = (care.inWell().size() == 1 ? "One fish" : care.inWell().size() + " fish") + " in it, the first for " + Times.span(Duration.between(care.since(), now)) + "; " + fishHours
+                + (fishHours == 1 ? " fish-hour" : " fish-hours") + " so far. "
+                + (care.celsius() == null ? "Its temperature is not noted yet." : "Its water: " + units.temperature(care.celsius()) + " at " + Times.clock(care.measured(), zone) + ".");
+        String warm = "Warm from about " + units.temperature(WellCare.WARM_C) + " on: give it air without pause, cool it a few degrees at a time, and keep fish in it no longer than needed.";
+        return new Well(state, care.isDue(now) ? "Look at the well: water running, fish upright? Note its temperature." : null, care.isWarm() ? warm : null);
     }
 
     private static Pair pair(Bag bag) {

@@ -54,6 +54,7 @@ public final class EntryFields {
             case "grams" -> new Violation("weight", v.message());
             case "knownGrams" -> new Violation("known", v.message());
             case "readGrams" -> new Violation("reads", v.message());
+            case "celsius" -> new Violation("well", v.message());
             case "id" -> new Violation("weight", v.message());
             default -> v;
         };
@@ -68,6 +69,7 @@ public final class EntryFields {
             case "void" -> new Entry.Void(code, at, form.value("entry"));
             case "official" -> official();
             case "scale-check" -> scaleCheck();
+            case "well-water" -> wellWater();
             case "fishing" -> fishing();
             case "strike" -> strike();
             default -> {
@@ -134,6 +136,12 @@ public final class EntryFields {
         Double known = form.quantity("known", QuantityText::grams);
         Double reads = form.quantity("reads", QuantityText::grams);
         return known == null || reads == null ? null : new Entry.ScaleCheck(code, at, known, reads);
+    }
+
+    private Entry wellWater() {
+        form.need("well", "The temperature is missing: type what the thermometer in the well shows.");
+        Double celsius = form.quantity("well", QuantityText::celsius);
+        return celsius == null ? null : new Entry.WellWater(code, at, celsius);
     }
 
     private Entry official() {

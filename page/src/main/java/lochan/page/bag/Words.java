@@ -95,6 +95,7 @@ public record Words(String act, String why, String tone) {
             case Entry.Void v -> "Voided an entry";
             case Entry.Official o -> "Official " + measures(o.grams(), o.mm(), units) + (o.deadFish() == null || o.deadFish() == 0 ? "" : ", " + o.deadFish() + " dead");
             case Entry.ScaleCheck s -> "Scale reads " + units.weight(s.readGrams()) + " for " + units.weight(s.knownGrams());
+            case Entry.WellWater w -> "Well " + units.temperature(w.celsius());
             case Entry.Fishing f -> f.spotId() == null ? "Under way" : "Fishing " + names.of(f.spotId(), f.presentationId());
             case Entry.Strike s -> "Strike " + (s.outcome() == null ? "" : s.outcome().code());
         };

@@ -22,7 +22,7 @@ import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 
 /**
- * What the page in the boat calls. A {@code log} is {@code {event, units: {weight, length}, names: {spots, presentations}, entries}} with brief and entries as
+ * What the page in the boat calls. A {@code log} is {@code {event, units: {weight, length, temperature}, names: {spots, presentations}, entries}} with brief and entries as
  * in an event file; times cross as milliseconds of the epoch.
  */
 public final class BoatModule {
@@ -61,7 +61,7 @@ public final class BoatModule {
     private static JsObject of(BagView v) {
         return new JsObject().put("day", v.day()).put("clock", v.clock()).put("hours", of(v.hours())).put("total", v.total()).put("net", v.net()).put("count", v.count())
                 .put("needs", v.needs()).put("told", of(v.told())).put("last", v.last() == null ? null : new JsObject().put("id", v.last().id()).put("what", v.last().what()))
-                .put("pair", of(v.pair())).put("rack", v.rack(), BoatModule::of).put("lines", v.lines(), BoatModule::of).put("tags", v.tags()).put("results", v.results()).put("sum", v.sum());
+                .put("pair", of(v.pair())).put("rack", v.rack(), BoatModule::of).put("lines", v.lines(), BoatModule::of).put("well", of(v.well())).put("tags", v.tags()).put("results", v.results()).put("sum", v.sum());
     }
 
     private static JsObject of(BagView.Hours h) {
@@ -76,8 +76,12 @@ public final class BoatModule {
         return p == null ? null : new JsObject().put("first", p.first()).put("firstName", p.firstName()).put("second", p.second()).put("secondName", p.secondName()).put("left", p.left());
     }
 
+    private static JsObject of(BagView.Well w) {
+        return w == null ? null : new JsObject().put("state", w.state()).put("look", w.look()).put("warm", w.warm());
+    }
+
     private static JsObject of(BagView.Slot s) {
-        return new JsObject().put("tag", s.tag()).put("measure", s.measure()).put("species", s.species()).put("width", Double.valueOf(s.width())).put("kind", s.kind()).put("note", s.note());
+        return new JsObject().put("tag", s.tag()).put("since", s.since()).put("measure", s.measure()).put("species", s.species()).put("width", Double.valueOf(s.width())).put("kind", s.kind()).put("note", s.note());
     }
 
     private static JsObject of(BagView.Line l) {

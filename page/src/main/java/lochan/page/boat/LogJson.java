@@ -51,7 +51,7 @@ final class LogJson {
     }
 
     static Units units(JsFields f) {
-        return new Units(code(Units.Weight.class, f.text("weight")), code(Units.Length.class, f.text("length")), Units.USUAL.depth(), Units.USUAL.temperature(), Units.USUAL.speed());
+        return new Units(code(Units.Weight.class, f.text("weight")), code(Units.Length.class, f.text("length")), Units.USUAL.depth(), code(Units.Temperature.class, f.text("temperature")), Units.USUAL.speed());
     }
 
     private static <E extends Enum<E> & Coded> E code(Class<E> type, String code) {
@@ -71,6 +71,7 @@ final class LogJson {
             case "official" -> new Entry.Official(id, at, f.number("grams"), f.number("mm"), f.whole("deadFish"), f.number("lateMinutes"), f.whole("shortFish"), f.whole("overLimit"), f.whole("place"),
                     f.number("biggestGrams"));
             case "scale-check" -> new Entry.ScaleCheck(id, at, f.number("knownGrams"), f.number("readGrams"));
+            case "well-water" -> new Entry.WellWater(id, at, f.number("celsius"));
             case "strike" -> new Entry.Strike(id, at, f.text("spot"), f.text("presentation"), code(Outcome.class, f.text("outcome")));
             case "fishing" -> new Entry.Fishing(id, at, f.text("spot"), f.text("presentation"));
             default -> throw new IllegalArgumentException("unknown type of entry " + f.text("type"));
@@ -89,6 +90,7 @@ final class LogJson {
             case Entry.Official c -> o.put("type", "official").put("grams", c.grams()).put("mm", c.mm()).put("deadFish", c.deadFish()).put("lateMinutes", c.lateMinutes())
                     .put("shortFish", c.shortFish()).put("overLimit", c.overLimit()).put("place", c.place()).put("biggestGrams", c.biggestGrams());
             case Entry.ScaleCheck s -> o.put("type", "scale-check").put("knownGrams", Double.valueOf(s.knownGrams())).put("readGrams", Double.valueOf(s.readGrams()));
+            case Entry.WellWater w -> o.put("type", "well-water").put("celsius", Double.valueOf(w.celsius()));
             case Entry.Strike s -> o.put("type", "strike").put("spot", s.spotId()).put("presentation", s.presentationId()).put("outcome", s.outcome() == null ? null : s.outcome().code());
             case Entry.Fishing f -> o.put("type", "fishing").put("spot", f.spotId()).put("presentation", f.presentationId());
         }

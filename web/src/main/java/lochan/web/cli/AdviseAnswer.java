@@ -17,9 +17,8 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.live.FiredTrigger;
+import lochan.core.live.Advisor;
 import lochan.core.live.Outlook;
-import lochan.core.live.Outlooks;
 import lochan.core.live.StayOrGo;
 import lochan.core.live.Today;
 import lochan.core.plan.Plan;
@@ -69,7 +68,7 @@ final class AdviseAnswer {
     }
 
     /** What is reckoned once for a day. */
-    private record OfDay(DayModel model, StayOrGo stayOrGo, Outlooks outlooks, List<PlanStop> plan, Backups.Ladder ladder) { }
+    private record OfDay(Advisor advisor, List<PlanStop> plan, Backups.Ladder ladder) { }
 
     private OfDay day(int number) {
         return days.computeIfAbsent(number, n -> {
@@ -77,14 +76,15 @@ final class AdviseAnswer {
             ScenarioSet few = new ScenarioSet(model, PLANNED_SCENARIOS, seed);
             List<PlanStop> given = event.plans().stream().filter(p -> p.day() == n && !p.stops().isEmpty()).findFirst().map(Plan::stops).orElse(List.of());
             List<PlanStop> plan = given.isEmpty() ? new DayPlanner(few, runs, DayPlanner.Wishes.of(Stance.STEADY), seed).plan(PLANNED_ROUNDS, i -> true) : given;
-            return new OfDay(model, new StayOrGo(model, runs), new Outlooks(model, seed), plan, given.isEmpty() ? new Backups.Ladder(null, List.of())
+            return new OfDay(new Advisor(model, runs, seed), plan, given.isEmpty() ? new Backups.Ladder(null, List.of())
                     : Backups.of(few, runs, plan, seed, PLANNED_ROUNDS));
         });
     }
 
     /** Reckons beforehand what an answer on the first day takes longest for. */
     AdviseAnswer ready() {
-        day(1).outlooks().ready();
+        OfDay first = day(1);
+        first.advisor().ready(first.plan());
         return this;
     }
 
@@ -209,8 +209,8 @@ final class AdviseAnswer {
 
     private ObjectNode answer(int number, Instant at, Position position, Cell fishing, Today today, BagLog bags) {
         OfDay of = day(number);
-        var bag = bags.bag(number);
-        StayOrGo.Found found = of.stayOrGo().ask(new StayOrGo.Standing(at, position, fishing, today, bag));
+        Advisor.Advice advice = of.advisor().advice(new StayOrGo.Standing(at, position, fishing, today, bags.bag(number)), of.plan(), of.ladder(), 1);
+        StayOrGo.Found found = advice.found();
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         if (found.stay() == null) {
             node.putNull("stay");
@@ -225,11 +225,15 @@ final class AdviseAnswer {
                     .put("gainGrams", found.best().gainGrams());
         }
         node.put("mustLeave", found.mustLeave() == null ? null : text(found.mustLeave()));
-        Outlook outlook = of.outlooks().of(today, Outlooks.rest(of.plan(), at), bag);
+        Outlook outlook = advice.outlook();
         node.putObject("projected").put("p10", outlook.p10Grams()).put("p50", outlook.p50Grams()).put("p90", outlook.p90Grams()).put("effectiveSample", Math.round(outlook.effectiveSample()));
-        node.put("chanceOfTarget", outlook.chanceOfTarget());
+        node.put("chanceOfTarget", outlook.chanceOfTarget()).put("chanceOfMore", outlook.chanceOfMore());
+        ArrayNode adds = node.putArray("adds");
+        for (int i = 0; i < outlook.adds().size(); i++) {
+            adds.addObject().put("grams", advice.kinds().grams().get(i)).put("addsGrams", outlook.adds().get(i));
+        }
         ArrayNode triggers = node.putArray("triggers");
-        FiredTrigger.of(of.plan(), of.ladder(), today, at, of.outlooks().scenarios()).forEach(t -> triggers.addObject().put("spot", t.trigger().spotId()).put("at", text(t.trigger().at()))
+        advice.triggers().forEach(t -> triggers.addObject().put("spot", t.trigger().spotId()).put("at", text(t.trigger().at()))
                 .put("strikesUnder", t.trigger().strikesUnder()).put("seen", t.seen()).put("chance", t.chance()).put("placeClass", t.to().placeClass())
                 .put("presentation", t.to().presentationId()));
         return node;

@@ -28,7 +28,7 @@ class BoatLog {
 
     ObjectNode node(EventKey key, EventData event, Units units) {
         ObjectNode node = EventFileWriter.log(event.brief(), log.shown(key));
-        node.putObject("units").put("weight", units.weight().code()).put("length", units.length().code());
+        node.putObject("units").put("weight", units.weight().code()).put("length", units.length().code()).put("temperature", units.temperature().code());
         Names names = names(event);
         ObjectNode called = node.putObject("names");
         names.spots().forEach(called.putObject("spots")::put);

@@ -10,6 +10,7 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.deck.GearCheck;
 import lochan.core.event.CompetitionDay;
+import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.live.Today;
 import lochan.core.quantity.Units;
@@ -21,12 +22,14 @@ import lochan.web.deck.Decks;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
 import lochan.web.notebook.FishWords;
+import lochan.web.page.Undo;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Logging fish on a competition day and being told what to do with them. */
 @Controller
@@ -38,8 +41,10 @@ class CompetitionController {
     private final Decks decks;
     private final NextHour nextHour;
     private final BoatLog boatLog;
+    private final RestOfDay restOfDay;
 
-    CompetitionController(CompetitionLog log, EventBook events, Accounts accounts, Decks decks, NextHour nextHour, BoatLog boatLog) {
+    CompetitionController(CompetitionLog log, EventBook events, Accounts accounts, Decks decks, NextHour nextHour, BoatLog boatLog, RestOfDay restOfDay) {
+        this.restOfDay = restOfDay;
         this.boatLog = boatLog;
         this.nextHour = nextHour;
         this.decks = decks;
@@ -63,9 +68,10 @@ class CompetitionController {
         int shown = day == null ? today : Math.clamp(day, 1, event.brief().days().size());
         CompetitionDay hours = event.brief().day(shown);
         Units units = accounts.units(key.accountId());
-        Instant leave = advise(key, event, shown, now, units, model).map(NextHour.Said::leaveAt).orElse(null);
+        Instant leave = advise(key, event, shown, null, units, model).map(NextHour.Said::leaveAt).orElse(null);
         model.addAttribute("page", BagView.of(event.brief(), BoatLog.names(event), entries, new BagView.Moment(shown, now, leave), units));
         model.addAttribute("boatLog", boatLog.json(key, event, units));
+        model.addAttribute("hazards", now.isBefore(hours.checkIn()) ? Hazards.of(event, shown, now, units) : List.of());
         model.addAttribute("due", FishWords.due(event, now, hours.checkIn(), units));
         if (now.isBefore(hours.start())) {
             model.addAttribute("gear", event.plans().stream().filter(p -> p.day() == shown && !p.stops().isEmpty()).findFirst()
@@ -75,9 +81,11 @@ class CompetitionController {
     }
 
     /** What the page shows of stay or go. */
-    private Optional<NextHour.Said> advise(EventKey key, EventData event, int day, Instant now, Units units, Model model) {
+    private Optional<NextHour.Said> advise(EventKey key, EventData event, int day, Position position, Units units, Model model) {
         List<Entry> entries = log.shown(key);
-        Optional<NextHour.Said> said = nextHour.at(key, event, day, entries, now, units);
+        Instant now = log.now();
+        Optional<NextHour.Said> said = nextHour.at(key, event, day, entries, now, position, units);
+        model.addAttribute("rest", said.map(s -> restOfDay.said(key, event, day, units)).orElse(null));
         said.ifPresent(s -> model.addAttribute("nextHour", s));
         model.addAttribute("freshCode", UUID.randomUUID().toString());
         model.addAttribute("fishing", Today.fishing(event.brief(), entries, day, now));
@@ -86,11 +94,42 @@ class CompetitionController {
 
     /** The advice alone, as the page asks for it after each entry. */
     @GetMapping("/events/{eventId}/competition/advice")
-    String advice(EventKey key, Model model) {
+    String advice(EventKey key, @RequestParam(required = false) Double lat, @RequestParam(required = false) Double lon, Model model) {
         EventData event = events.event(key);
         model.addAttribute("data", event);
-        advise(key, event, new BagLog(event.brief()).dayOf(log.now()), log.now(), accounts.units(key.accountId()), model);
+        advise(key, event, today(event), position(lat, lon), accounts.units(key.accountId()), model);
         return "competition/advice :: advice";
+    }
+
+    private int today(EventData event) {
+        return new BagLog(event.brief()).dayOf(log.now());
+    }
+
+    /** Where the boat says it is; null when it does not, or is nowhere. */
+    private static Position position(Double lat, Double lon) {
+        return lat == null || lon == null || !(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180) ? null : new Position(lat, lon);
+    }
+
+    /** Looks for the best way to fish what is left of the day. */
+    @PostMapping("/events/{eventId}/competition/rest")
+    String look(EventKey key, @RequestParam(required = false) Double lat, @RequestParam(required = false) Double lon) {
+        EventData event = events.event(key);
+        restOfDay.look(key, event, today(event), log.shown(key), log.now(), position(lat, lon));
+        return "redirect:/events/" + key.eventId() + "/competition";
+    }
+
+    @PostMapping("/events/{eventId}/competition/rest/take")
+    String take(EventKey key, RedirectAttributes flash) {
+        EventData event = events.event(key);
+        restOfDay.take(key, event, today(event)).ifPresentOrElse(back -> Undo.offer(flash, "The rest of the day is in your plan.", back),
+                () -> flash.addFlashAttribute("trouble", "Practice or the plan has changed since: look for the rest of the day anew."));
+        return "redirect:/events/" + key.eventId() + "/competition";
+    }
+
+    @PostMapping("/events/{eventId}/competition/rest/drop")
+    String drop(EventKey key) {
+        restOfDay.drop(key, today(events.event(key)));
+        return "redirect:/events/" + key.eventId() + "/competition";
     }
 
     /**

@@ -1,7 +1,6 @@
 package lochan.web.competition;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
@@ -10,38 +9,38 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Format;
+import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.live.Advisor;
 import lochan.core.live.StayOrGo;
 import lochan.core.live.Today;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.Backups;
+import lochan.core.planning.Calibration;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.rate.Cell;
-import lochan.core.scenario.DayModel;
 import lochan.core.water.Spot;
+import lochan.page.bag.Times;
 import lochan.web.brief.EventKey;
 import lochan.web.page.Dates;
-import lochan.web.standings.DayModels;
+import lochan.web.plan.PlanBackups;
 import lochan.web.water.Waters;
 import org.springframework.stereotype.Component;
 
-/** Whether to stay or go, in words, while the day is fished. */
+/** Whether to stay or go and how the day is likely to end, in words, while it is fished. */
 @Component
 class NextHour {
 
-    private static final int KEPT = 4;
-
-    private final DayModels dayModels;
+    private final DayAdvisors advisors;
+    private final PlanBackups backups;
     private final Waters waters;
-    private final Cache<OfDay, Asked> asked = Caffeine.newBuilder().maximumSize(KEPT).build();
 
-    NextHour(DayModels dayModels, Waters waters) {
-        this.dayModels = dayModels;
+    NextHour(DayAdvisors advisors, PlanBackups backups, Waters waters) {
+        this.advisors = advisors;
+        this.backups = backups;
         this.waters = waters;
     }
-
-    private record OfDay(EventKey key, int day) { }
-
-    private record Asked(DayModel model, StayOrGo stayOrGo) { }
 
     /**
      * What the page says.
@@ -52,51 +51,89 @@ class NextHour {
      * @param tone    {@code go} or {@code stay}
      * @param best    the best move's spot and presentation, as the form sends them; null: none
      * @param leaveAt when to leave for check-in at the latest; null: there is no way by water
-     * @param next    the plan's next stop, in words; null: none
+     * @param next    the plan's next stop, and when to leave for it, in words; null: none
+     * @param ahead   how the day is likely to end; null while it is reckoned
      */
-    record Said(String fishing, String act, String why, String tone, Cell best, Instant leaveAt, String next, String asOf) { }
+    record Said(String fishing, String act, String why, String tone, Cell best, Instant leaveAt, String next, String asOf, DayAhead ahead) { }
 
-    /** What is to be said at a time of a day that is fished; empty outside its hours, or where practice knows nothing. */
-    Optional<Said> at(EventKey key, EventData event, int day, List<Entry> entries, Instant now, Units units) {
+    /** A day that is fished, as it stands. */
+    private record Now(EventKey key, EventData event, int day, StayOrGo.Standing standing, Units units) {
+
+        ZoneId zone() {
+            return event.brief().timeZone();
+        }
+
+        String clock(Instant at) {
+            return Dates.clock(at, zone());
+        }
+    }
+
+    /**
+     * What is to be said at a time of a day that is fished; empty outside its hours, or where practice knows nothing.
+     *
+     * @param position where the boat is; null: where it fishes
+     */
+    Optional<Said> at(EventKey key, EventData event, int day, List<Entry> entries, Instant now, Position position, Units units) {
         CompetitionDay hours = event.brief().day(day);
-        DayModel model = dayModels.of(key, event, day);
-        if (now.isBefore(hours.start()) || !now.isBefore(hours.checkIn()) || model.cells().isEmpty() || event.brief().format() == Format.LIMIT_LENGTH) {
+        if (now.isBefore(hours.start()) || !now.isBefore(hours.checkIn()) || event.brief().format() == Format.LIMIT_LENGTH || advisors.model(key, event, day).cells().isEmpty()) {
             return Optional.empty();
         }
+        return Optional.of(said(new Now(key, event, day, standing(event, day, entries, now, position), units)));
+    }
+
+    /** Where things stand at a time by the log. */
+    static StayOrGo.Standing standing(EventData event, int day, List<Entry> entries, Instant now, Position position) {
         Cell fishing = known(Today.fishing(event.brief(), entries, day, now), event);
-        StayOrGo.Found found = ask(key, model, event, new StayOrGo.Standing(now, null, fishing, known(Today.of(event.brief(), entries, day, now), event), BagLog.replay(event.brief(), entries).bag(day)));
-        ZoneId zone = event.brief().timeZone();
-        String here = fishing == null ? null : name(fishing, event);
-        String next = event.plans().stream().filter(p -> p.day() == day && !p.stops().isEmpty()).findFirst().flatMap(p -> p.stops().stream().filter(s -> s.arrive().isAfter(now)).findFirst())
-                .map(s -> "Next in your plan: " + Dates.clock(s.arrive(), zone) + " " + name(Cell.of(s), event) + ".").orElse(null);
+        return new StayOrGo.Standing(now, position, fishing, known(Today.of(event.brief(), entries, day, now), event), BagLog.replay(event.brief(), entries).bag(day));
+    }
+
+    private Said said(Now now) {
+        Advisor advisor = advisors.of(now.key(), now.event(), now.day());
+        StayOrGo.Found found = advisor.ask(now.standing());
+        List<PlanStop> plan = DayAdvisors.plan(now.event(), now.day());
+        Backups.Ladder ladder = backups.ofDay(now.key(), now.event(), now.day());
+        DayAhead ahead = advisors.ready(now.key(), now.event(), now.day()).map(Calibration::factor)
+                .map(factor -> DayAhead.of(advisor.advice(now.standing(), plan, ladder, factor), now.standing(), plan, now.event(), now.units())).orElse(null);
+        Cell fishing = now.standing().fishing();
+        return new Said(fishing == null ? null : name(fishing, now.event()), act(found, now), why(found, now.units()), found.go() ? "go" : "stay", found.best() == null ? null : found.best().cell(),
+                found.mustLeave(), next(plan, now), now.clock(now.standing().now()), ahead);
+    }
+
+    private static String act(StayOrGo.Found found, Now now) {
         if (found.best() == null) {
-            return Optional.of(new Said(here, fishing == null ? "No place can be reached any more." : "Stay: no other place can be reached any more.", worth(found.stay(), units), "stay", null, found.mustLeave(), next,
-                    Dates.clock(now, zone)));
+            return now.standing().fishing() == null ? "No place can be reached any more." : "Stay: no other place can be reached any more.";
         }
-        String move = name(found.best().cell(), event);
-        String both = (found.stay() == null ? "" : "The next hour here is worth " + units.weight(found.stay()) + ", ") + (found.stay() == null ? "The next hour there is worth " : "there ")
-                + units.weight(found.best().gainGrams()) + ", its run and the price of moving taken off.";
-        boolean go = found.go();
-        String act = go ? "Go: " + move + "." : "Stay.";
-        String until = go || !found.best().leaveAt().isBefore(hours.checkIn()) || found.best().leaveAt().equals(found.mustLeave()) ? ""
-                : " If nothing strikes, go at " + Dates.clock(found.best().leaveAt(), zone) + ": " + move + ".";
-        return Optional.of(new Said(here, act + until, both, go ? "go" : "stay", found.best().cell(), found.mustLeave(), next, Dates.clock(now, zone)));
+        String move = name(found.best().cell(), now.event());
+        if (found.go()) {
+            return "Go: " + move + ".";
+        }
+        boolean asLongAsMayBe = found.best().leaveAt().equals(found.mustLeave()) || !found.best().leaveAt().isBefore(now.event().brief().day(now.day()).checkIn());
+        return "Stay." + (asLongAsMayBe ? "" : " If nothing strikes, go at " + now.clock(found.best().leaveAt()) + ": " + move + ".");
     }
 
-    private static String worth(Double stay, Units units) {
-        return stay == null ? "" : "The next hour here is worth " + units.weight(stay) + ".";
+    private static String why(StayOrGo.Found found, Units units) {
+        String stay = found.stay() == null ? "" : "The next hour here is worth " + units.weight(found.stay());
+        if (found.best() == null) {
+            return stay.isEmpty() ? "" : stay + ".";
+        }
+        return (stay.isEmpty() ? "The next hour there is worth " : stay + ", there ") + units.weight(found.best().gainGrams()) + ", its run and the price of moving taken off.";
     }
 
-    private StayOrGo.Found ask(EventKey key, DayModel model, EventData event, StayOrGo.Standing standing) {
-        OfDay of = new OfDay(key, model.day());
-        Asked known = asked.getIfPresent(of);
-        if (known == null || known.model() != model) {
-            known = new Asked(model, new StayOrGo(model, waters.dayRuns(event)));
-            asked.put(of, known);
+    /** The plan's next stop, with the time to leave here for it. */
+    private String next(List<PlanStop> plan, Now now) {
+        PlanStop next = plan.stream().filter(s -> s.arrive().isAfter(now.standing().now()) && now.event().spot(s.spotId()).isPresent()).findFirst().orElse(null);
+        if (next == null) {
+            return null;
         }
-        synchronized (known) {
-            return known.stayOrGo().ask(standing);
-        }
+        Cell fishing = now.standing().fishing();
+        Position here = now.standing().position() != null ? now.standing().position()
+                : fishing == null ? now.event().brief().launch() : now.event().spot(fishing.spotId()).orElseThrow().position();
+        Position there = now.event().spot(next.spotId()).orElseThrow().position();
+        Optional<Duration> way = fishing != null && fishing.spotId().equals(next.spotId()) ? Optional.of(Duration.ZERO)
+                : waters.dayRuns(now.event()).at(now.standing().now()).runAndSettle(here, there);
+        String leave = way.filter(Duration::isPositive).map(w -> next.arrive().minus(w)).map(at -> at.isAfter(now.standing().now()) ? "; leave here by " + now.clock(at) + ", in "
+                + Times.span(Duration.between(now.standing().now(), at)) : "; to be there in time you had to leave by " + now.clock(at)).orElse("");
+        return "Next in your plan: " + now.clock(next.arrive()) + " " + name(Cell.of(next), now.event()) + leave + ".";
     }
 
     /** A cell whose spot is still marked; null else. */
@@ -108,7 +145,7 @@ class NextHour {
         return new Today(today.efforts().stream().filter(e -> known(e.cell(), event) != null).toList(), today.strikes().stream().filter(s -> known(s.cell(), event) != null).toList());
     }
 
-    private static String name(Cell cell, EventData event) {
+    static String name(Cell cell, EventData event) {
         return event.spot(cell.spotId()).map(Spot::name).orElse(cell.spotId()) + ", " + event.presentation(cell.presentationId()).map(Presentation::name).orElse(cell.presentationId());
     }
 }

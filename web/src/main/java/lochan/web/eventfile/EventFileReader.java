@@ -407,12 +407,13 @@ public final class EventFileReader {
             case "official" -> new Entry.Official(id, at, f.numberOrNull("grams", 0, MUCH), f.numberOrNull("mm", 0, MUCH), f.wholeOrNull("deadFish", 0, 1000),
                     f.numberOrNull("lateMinutes", 0, 1440), f.wholeOrNull("shortFish", 0, 1000), f.wholeOrNull("overLimit", 0, 1000), f.wholeOrNull("place", 1, 1_000_000),
                     f.numberOrNull("biggestGrams", 0, 30_000));
+            case "well-water" -> new Entry.WellWater(id, at, f.number("celsius", 0, 40));
             case "scale-check" -> new Entry.ScaleCheck(id, at, f.number("knownGrams", 1e-6, 30_000), f.number("readGrams", 1e-6, 30_000));
             case "strike" -> new Entry.Strike(id, at, reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false),
                     f.choice("outcome", Outcome.class));
             case "fishing" -> new Entry.Fishing(id, at, reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false));
             default -> {
-                f.problem("type", "found \"" + type + "\", expected one of catch, balance, died, correct, void, official, strike, fishing, scale-check");
+                f.problem("type", "found \"" + type + "\", expected one of catch, balance, died, correct, void, official, strike, fishing, scale-check, well-water");
                 yield null;
             }
         };

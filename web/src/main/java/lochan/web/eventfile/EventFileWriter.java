@@ -366,6 +366,10 @@ public final class EventFileWriter {
                 number(node, "knownGrams", s.knownGrams());
                 number(node, "readGrams", s.readGrams());
             }
+            case Entry.WellWater w -> {
+                head(node, "well-water", w);
+                number(node, "celsius", w.celsius());
+            }
             case Entry.Fishing x -> head(node, "fishing", x).put("spot", x.spotId()).put("presentation", x.presentationId());
             case Entry.Strike s -> {
                 head(node, "strike", s).put("spot", s.spotId()).put("presentation", s.presentationId());

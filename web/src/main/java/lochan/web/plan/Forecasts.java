@@ -24,7 +24,7 @@ import org.springframework.stereotype.Service;
 
 /** What an angler's finished days teach about plans: how far what was weighed lies from what was forecast. */
 @Service
-class Forecasts {
+public class Forecasts {
 
     private static final int SCENARIOS = 200;
     /** Enough to learn from; older ones say little of the angler of today. */
@@ -41,7 +41,7 @@ class Forecasts {
         this.clock = clock;
     }
 
-    Calibration calibration(long accountId) {
+    public Calibration calibration(long accountId) {
         List<Calibration.Result> results = new ArrayList<>();
         briefs.all(accountId).reversed().stream().limit(LATEST_EVENTS).filter(this::over).map(events::event)
                 .filter(e -> e.brief().format() != Format.LIMIT_LENGTH && e.competition().stream().anyMatch(Entry.Official.class::isInstance))

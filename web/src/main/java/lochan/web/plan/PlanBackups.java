@@ -17,16 +17,18 @@ import org.springframework.stereotype.Service;
 
 /** Reckons in the background what a plan's backups are: each is a plan of its own. What was found holds as long as plan and practice are the same. */
 @Service
-class PlanBackups {
+public class PlanBackups {
 
     private static final int SCENARIOS = 200;
     private static final int ROUNDS = 3;
     private static final long SEED = 1;
 
     private final Waters waters;
+    private final Plans plans;
     private final Work<OfPlan, Backups.Ladder> work = new Work<>("backups");
 
-    PlanBackups(Waters waters) {
+    PlanBackups(Waters waters, Plans plans) {
+        this.plans = plans;
         this.waters = waters;
     }
 
@@ -48,6 +50,17 @@ class PlanBackups {
             ScenarioSet scenarios = new ScenarioSet(new DayModel(event, plan.day(), Assumptions.DEFAULTS), SCENARIOS, SEED);
             return Backups.of(scenarios, waters.dayRuns(event), plan.stops(), SEED, ROUNDS);
         });
+    }
+
+    /** The backups of a day's plan; while they are reckoned, which this begins, or where there is no plan, a ladder without rungs. */
+    public Backups.Ladder ofDay(EventKey key, EventData event, int day) {
+        StoredPlan stored = plans.ofDay(key, day);
+        if (stored == null) {
+            return new Backups.Ladder(null, List.of());
+        }
+        Plan kept = PlanPage.kept(stored.plan(), event);
+        begin(key, stored.id(), event, kept);
+        return state(key, stored.id(), event, kept).map(Work.State::result).orElse(new Backups.Ladder(null, List.of()));
     }
 
     @PreDestroy

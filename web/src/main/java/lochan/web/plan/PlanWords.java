@@ -12,18 +12,18 @@ import lochan.core.quantity.Units;
 import lochan.web.page.Dates;
 
 /** Plans in words. */
-final class PlanWords {
+public final class PlanWords {
 
     private PlanWords() { }
 
     /** A chance in words that never claim certainty. */
-    static String chance(double p) {
+    public static String chance(double p) {
         long percent = Math.round(100 * p);
         return percent >= 100 ? "over 99%" : percent <= 0 ? "under 1%" : percent + "%";
     }
 
     /** A difference of weights with its sign, as "+3 oz". */
-    static String difference(double grams, Units units) {
+    public static String difference(double grams, Units units) {
         String size = units.weight(Math.abs(grams));
         return size.equals(units.weight(0.0)) ? "no difference" : (grams < 0 ? "−" : "+") + size.replaceFirst("^0 lb ", "");
     }
@@ -33,14 +33,14 @@ final class PlanWords {
     }
 
     /** As "Harth Bend 06:10–08:55 swim jig, Sill Ledge 09:10–11:00 drop shot". */
-    static String stops(List<PlanStop> stops, EventData event) {
+    public static String stops(List<PlanStop> stops, EventData event) {
         ZoneId zone = event.brief().timeZone();
         return stops.stream().map(s -> spot(s.spotId(), event) + " " + Dates.clock(s.arrive(), zone) + "–" + Dates.clock(s.leave(), zone) + " "
                 + event.presentation(s.presentationId()).orElseThrow().name().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", "));
     }
 
     /** As "No strike by 07:50 at Sill Ledge". */
-    static String trigger(Backups.Trigger t, EventData event) {
+    public static String trigger(Backups.Trigger t, EventData event) {
         return (t.strikesUnder() == 1 ? "No strike" : "Fewer than " + t.strikesUnder() + " strikes") + " by "
                 + Dates.clock(t.at(), event.brief().timeZone()) + " at " + spot(t.spotId(), event);
     }

@@ -38,6 +38,28 @@ public class Plans {
         return repository.all(key).stream().filter(p -> p.id() == id).findFirst().orElseThrow(NotThereException::new);
     }
 
+    /** The plan that a day is fished by: its first with stops; null: none. */
+    StoredPlan ofDay(EventKey key, int day) {
+        return repository.all(key).stream().filter(p -> p.plan().day() == day && !p.plan().stops().isEmpty()).findFirst().orElse(null);
+    }
+
+    /**
+     * Puts other stops into the plan that a day is fished by; where there is none it is begun.
+     *
+     * @param words what is done
+     * @return where a POST takes it back
+     */
+    @Transactional
+    public String replace(EventKey key, int day, String words, List<PlanStop> stops) {
+        StoredPlan now = ofDay(key, day);
+        String root = "/events/" + key.eventId() + "/plan/";
+        if (now == null) {
+            return root + "delete?plan=" + repository.add(key, new Plan(day, null, stops));
+        }
+        change(key, now.id(), words, now.plan().name(), stops);
+        return root + "undo?plan=" + now.id();
+    }
+
     @Transactional
     long add(EventKey key, Plan plan) {
         return repository.add(key, plan);

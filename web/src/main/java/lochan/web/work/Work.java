@@ -17,10 +17,16 @@ public final class Work<K, R> implements AutoCloseable {
     private static final int KEPT = 50;
 
     private final ExecutorService worker;
-    private final Cache<K, Job<R>> jobs = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<K, Job<R>> jobs;
 
     /** @param name of the thread it runs in */
     public Work(String name) {
+        this(name, KEPT);
+    }
+
+    /** @param kept results at most: large ones are better few */
+    public Work(String name, int kept) {
+        this.jobs = Caffeine.newBuilder().maximumSize(kept).build();
         this.worker = Executors.newSingleThreadExecutor(r -> {
             Thread thread = new Thread(r, name);
             thread.setDaemon(true);
@@ -123,6 +129,12 @@ public final class Work<K, R> implements AutoCloseable {
     /** Asks a reckoning to end with what it has. */
     public void stop(K key) {
         Optional.ofNullable(jobs.getIfPresent(key)).ifPresent(j -> j.stopped = true);
+    }
+
+    /** Stops a reckoning and forgets what it found. */
+    public void forget(K key) {
+        stop(key);
+        jobs.invalidate(key);
     }
 
     @Override

@@ -137,7 +137,7 @@ class BoatModuleTest {
         String some = before.isEmpty() ? "none" : before.get(random.nextInt(before.size())).id();
         boolean weighs = !brief.scoring().balanceOnly() && random.nextInt(6) > 0;
         double grams = Math.rint(300 + 2000 * random.nextDouble());
-        return switch (random.nextInt(14)) {
+        return switch (random.nextInt(15)) {
             case 0 -> new Entry.Died(id, at, some);
             case 1 -> new Entry.Correct(id, at, some, grams, null, null);
             case 2 -> new Entry.Correct(id, at, some, null, 250 + 200 * random.nextDouble(), null);
@@ -146,6 +146,7 @@ class BoatModuleTest {
             case 5 -> new Entry.ScaleCheck(id, at, 1000, 980 + 40 * random.nextDouble());
             case 6 -> new Entry.Strike(id, at, "s1", "jig", Outcome.LOST);
             case 7 -> new Entry.Fishing(id, at, random.nextBoolean() ? "s1" : null, "jig");
+            case 8 -> new Entry.WellWater(id, at, 15 + 15 * random.nextDouble());
             default -> new Entry.Catch(id, at, random.nextInt(8) == 0 ? null : random.nextBoolean() ? Species.LARGEMOUTH : Species.SMALLMOUTH, weighs ? grams : null,
                     brief.format() == Format.LIMIT_LENGTH || random.nextBoolean() ? 250 + 200 * random.nextDouble() : null, "s1", "jig", random.nextInt(10) > 0, random.nextInt(6) == 0 ? "Blue" : null, null);
         };
@@ -158,7 +159,7 @@ class BoatModuleTest {
         Instant now = log.brief().day(1).checkIn().minus(Duration.ofMinutes(90));
         ObjectNode asked = JSON.createObjectNode();
         ObjectNode known = EventFileWriter.log(log.brief(), log.entries());
-        known.putObject("units").put("weight", units.weight().code()).put("length", units.length().code());
+        known.putObject("units").put("weight", units.weight().code()).put("length", units.length().code()).put("temperature", units.temperature().code());
         ObjectNode names = known.putObject("names");
         NAMES.spots().forEach(names.putObject("spots")::put);
         NAMES.presentations().forEach(names.putObject("presentations")::put);

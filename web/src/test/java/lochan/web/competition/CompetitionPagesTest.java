@@ -2,6 +2,7 @@ package lochan.web.competition;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
@@ -12,6 +13,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.Rules;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -187,5 +189,53 @@ class CompetitionPagesTest {
 
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
         assertThat(angler.get(event + "/competition").texts(".next-hour")).isEmpty();
+    }
+
+    private static Visitor.Answer ready(Visitor angler, String event) {
+        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/advice").page().select("[data-again]").isEmpty());
+        return angler.get(event + "/competition/advice");
+    }
+
+    @Test
+    void tellsHowTheDayMayEndAndPlansItsRestWhereTheAnglerDecides(@RunningApp.Demo RunningApp demo) {
+        Visitor angler = demo.demoAngler();
+        String event = Rules.demoAgain(angler);
+        angler.post("/demo/clock", "moment", "DAY_1_MORNING");
+        Visitor.Answer ahead = ready(angler, event);
+        assertThat(ahead.texts(".outlook dd")).hasSize(3);
+        assertThat(ahead.text()).contains("18 lb 0 oz or more:").contains("At least one more cull:").contains("A kicker");
+        String plan = angler.get(event + "/plan").text();
+
+        angler.post(event + "/competition/rest", "lat", "200", "lon", "0");
+        Visitor.Answer found = ready(angler, event);
+        assertThat(found.texts(".found")).singleElement().asString().contains("looked for at 09:40").contains("to the bag on average, the rest of your plan");
+        assertThat(angler.get(event + "/plan").text()).as("what was found lies beside the plan").isEqualTo(plan);
+        angler.post(event + "/competition/rest/drop");
+        assertThat(ready(angler, event).texts(".found")).isEmpty();
+        assertThat(angler.post(event + "/competition/rest/take").text()).contains("look for the rest of the day anew");
+
+        angler.post(event + "/competition/rest");
+        ready(angler, event);
+        Visitor.Answer taken = angler.post(event + "/competition/rest/take");
+        assertThat(taken.text()).contains("The rest of the day is in your plan.");
+        assertThat(angler.get(event + "/plan").text()).contains("Rest of the day planned anew at 09:40").isNotEqualTo(plan);
+        angler.post(taken.page().selectFirst(".note form").attr("action"));
+        assertThat(angler.get(event + "/plan").page().select("#stops, .stops").text()).isEqualTo(org.jsoup.Jsoup.parse(plan).select("#stops, .stops").text());
+        angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
+    }
+
+    @Test
+    void theWellAndTheForecastAreWatched(@RunningApp.Demo RunningApp demo) {
+        Visitor angler = demo.demoAngler();
+        String event = Rules.demoAgain(angler);
+        angler.post("/demo/clock", "moment", "DAY_1_MORNING");
+        Visitor.Answer page = angler.get(event + "/competition");
+        assertThat(page.text()).contains("in your forecast 13:00 to").contains("Look at the well");
+        assertThat(rack(page).getFirst()).contains("1 h 12 min");
+        assertThat(angler.post(event + "/competition/entries", "type", "well-water", "code", "well-0", "well", "200 F").status()).isEqualTo(422);
+        Visitor.Answer warm = angler.post(event + "/competition/entries", "type", "well-water", "code", "well-1", "well", "79");
+        assertThat(warm.texts("section:has(#well-care) > p:not([hidden])")).anyMatch(t -> t.startsWith("Warm from about 75 °F on")).anyMatch(t -> t.contains("Its water: 79 °F at 09:40"))
+                .noneMatch(t -> t.startsWith("Look at the well"));
+        angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
     }
 }

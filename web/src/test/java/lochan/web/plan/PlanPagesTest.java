@@ -199,7 +199,7 @@ class PlanPagesTest {
     @Test
     void theDemosPlanHasBackupsThatCanBeKept(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = demoEvent(angler);
+        String event = Rules.demoAgain(angler);
         String backups = angler.get(event + "/plan").page().selectFirst("a[href*=backups]").attr("href");
         assertThat(angler.get(backups).text()).contains("Reckon them");
         assertThat(angler.get(event + "/plan/backups").path()).as("of no plan").isEqualTo(event + "/plan");

@@ -1,5 +1,8 @@
 package lochan.web.testing;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -28,6 +31,16 @@ public final class Rules {
         fields.put("penalties/deadFishGrams", "0-4");
         fields.put("runMps", "40 mph");
         return fields;
+    }
+
+    /** The demo's event once more as one of the angler's own, so that no other test has a hand in it. */
+    public static String demoAgain(Visitor angler) {
+        try (InputStream in = Rules.class.getResourceAsStream("/demo/two-arms-open.event.json")) {
+            angler.get("/events");
+            return "/events/" + angler.upload("/events/import", "file", "again.event.json", in.readAllBytes()).numberAfter("events");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     public static Map<String, String> spot(String name) {

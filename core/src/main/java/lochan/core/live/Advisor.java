@@ -1,0 +1,92 @@
+package lochan.core.live;
+
+import java.util.List;
+import lochan.core.Assumptions;
+import lochan.core.competition.BagLog;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.Backups;
+import lochan.core.planning.DayRuns;
+import lochan.core.rate.Cell;
+import lochan.core.scenario.DayModel;
+import lochan.core.size.KeeperWeight;
+
+/** All that is said while a competition day is fished. The heavy parts are kept from one asking to the next. Safe for several threads. */
+public final class Advisor {
+
+    private final DayModel model;
+    private final StayOrGo stayOrGo;
+    private final Outlooks outlooks;
+
+    /** @param seed the same seed gives the same advice */
+    public Advisor(DayModel model, DayRuns runs, long seed) {
+        this.model = model;
+        this.stayOrGo = new StayOrGo(model, runs);
+        this.outlooks = new Outlooks(model, seed);
+    }
+
+    /**
+     * What was found.
+     *
+     * @param kinds    the fish that the outlook's additions are of; null where no size is known
+     * @param triggers of the plan, that have fired
+     */
+    public record Advice(StayOrGo.Found found, Outlook outlook, Kinds kinds, List<FiredTrigger> triggers) {
+
+        public Advice {
+            triggers = List.copyOf(triggers);
+        }
+    }
+
+    /**
+     * Fish as a cell gives them.
+     *
+     * @param smallGrams one in ten keepers is lighter
+     * @param usualGrams the mean keeper
+     * @param kickerGrams one in ten keepers is heavier
+     */
+    public record Kinds(double smallGrams, double usualGrams, double kickerGrams) {
+
+        /** The three, rising. */
+        public List<Double> grams() {
+            return List.of(smallGrams, usualGrams, kickerGrams);
+        }
+    }
+
+    /** Draws beforehand what an answer takes longest for. */
+    public Advisor ready(List<PlanStop> plan) {
+        synchronized (outlooks) {
+            outlooks.ready();
+            outlooks.of(Today.NOTHING, plan, new BagLog(model.event().brief()).bag(model.day()));
+        }
+        return this;
+    }
+
+    /** Whether to stay or go alone, which takes no time. */
+    public StayOrGo.Found ask(StayOrGo.Standing standing) {
+        synchronized (stayOrGo) {
+            return stayOrGo.ask(standing);
+        }
+    }
+
+    /**
+     * Asks for all of it.
+     *
+     * @param ladder of the plan; without rungs nothing is said of triggers
+     * @param factor by which what is to come is scaled, as {@link Outlooks.Asked} has it
+     */
+    public Advice advice(StayOrGo.Standing standing, List<PlanStop> plan, Backups.Ladder ladder, double factor) {
+        StayOrGo.Found found = ask(standing);
+        Cell fished = standing.fishing() != null ? standing.fishing() : found.best() == null ? null : found.best().cell();
+        Kinds kinds = fished == null ? null : kinds(fished);
+        synchronized (outlooks) {
+            Outlook outlook = outlooks.of(standing.today(), new Outlooks.Asked(Outlooks.rest(plan, standing.now()), standing.bag(), kinds == null ? List.of() : kinds.grams(), factor));
+            return new Advice(found, outlook, kinds, FiredTrigger.of(plan, ladder, standing.today(), standing.now(), outlooks.scenarios()));
+        }
+    }
+
+    private Kinds kinds(Cell cell) {
+        Assumptions.Size a = model.assumptions().size();
+        KeeperWeight keeper = KeeperWeight.of(model.event(), model.sizes(), model.mix(), model.pattern(cell), cell.spotId(), a);
+        return keeper.meanGrams() > 0 ? new Kinds(keeper.p10Grams(), keeper.meanGrams(), keeper.p90Grams()) : null;
+    }
+}

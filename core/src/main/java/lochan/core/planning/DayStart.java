@@ -1,0 +1,37 @@
+package lochan.core.planning;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import lochan.core.competition.Bag;
+import lochan.core.competition.Fish;
+import lochan.core.event.CompetitionDay;
+import lochan.core.event.Position;
+import lochan.core.scenario.DayModel;
+
+/**
+ * Where a day, or what is left of it, begins.
+ *
+ * @param at   on the grid of plans
+ * @param from where the boat is
+ * @param well fish that are in it
+ */
+public record DayStart(Instant at, Position from, List<Fish> well) {
+
+    public DayStart {
+        well = List.copyOf(well);
+    }
+
+    /** The start at the launch with an empty well. */
+    public static DayStart of(DayModel model) {
+        return new DayStart(model.event().brief().day(model.day()).start(), model.event().brief().launch(), List.of());
+    }
+
+    /** The rest of a day, from the next step of the grid on. */
+    public static DayStart now(DayModel model, Instant now, Position from, Bag bag) {
+        CompetitionDay day = model.event().brief().day(model.day());
+        long grid = Duration.ofMinutes(model.assumptions().planning().gridMinutes()).toMillis();
+        long steps = Math.max(0, Math.ceilDiv(Duration.between(day.start(), now).toMillis(), grid));
+        return new DayStart(day.start().plusMillis(steps * grid), from, bag.well());
+    }
+}

@@ -1,0 +1,86 @@
+package lochan.web.competition;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.IntStream;
+import lochan.core.competition.Fish;
+import lochan.core.eventdata.EventData;
+import lochan.core.live.Advisor;
+import lochan.core.live.FiredTrigger;
+import lochan.core.live.Outlook;
+import lochan.core.live.Outlooks;
+import lochan.core.live.StayOrGo;
+import lochan.core.plan.PlanStop;
+import lochan.core.quantity.Units;
+import lochan.web.page.Dates;
+import lochan.web.plan.PlanWords;
+import lochan.web.standings.PatternWords;
+
+/**
+ * How a day is likely to end, in words.
+ *
+ * @param rest   stops of the plan still to be fished
+ * @param low    bag that one day in ten stays below
+ * @param middle bag of the middle day
+ * @param high   bag that one day in ten is above
+ * @param target its chance, in words; null: the event has none
+ * @param more   the chance that the bag grows still; null while there is room
+ * @param kinds  what one more fish of each kind adds; none where no size is known
+ * @param fired  triggers of the plan that have fired
+ */
+record DayAhead(int rest, String low, String middle, String high, String target, String more, List<Kind> kinds, List<Fired> fired) {
+
+    DayAhead {
+        kinds = List.copyOf(kinds);
+        fired = List.copyOf(fired);
+    }
+
+    /**
+     * A kind of fish.
+     *
+     * @param now       what it adds to the bag as it is
+     * @param byCheckIn what it adds in the end, on average
+     */
+    record Kind(String name, String weight, String now, String byCheckIn) { }
+
+    /**
+     * A trigger that has fired.
+     *
+     * @param what   what looks dead, and how usual that is
+     * @param backup where the plan then goes
+     */
+    record Fired(String what, String backup) { }
+
+    static DayAhead of(Advisor.Advice advice, StayOrGo.Standing standing, List<PlanStop> plan, EventData event, Units units) {
+        Outlook o = advice.outlook();
+        boolean full = standing.bag().isFull();
+        return new DayAhead(Outlooks.rest(plan, standing.now()).size(), units.weight(o.p10Grams()), units.weight(o.p50Grams()), units.weight(o.p90Grams()),
+                o.chanceOfTarget() == null ? null : units.weight(event.brief().targetGrams()) + " or more: " + PlanWords.chance(o.chanceOfTarget()),
+                full ? PlanWords.chance(o.chanceOfMore()) : null, kinds(advice, standing, units), advice.triggers().stream().map(t -> fired(t, event)).toList());
+    }
+
+    private static List<Kind> kinds(Advisor.Advice advice, StayOrGo.Standing standing, Units units) {
+        if (advice.kinds() == null) {
+            return List.of();
+        }
+        List<String> names = List.of("A small keeper", "A usual keeper", "A kicker");
+        Double least = standing.bag().isFull() ? standing.bag().well().stream().filter(Fish::alive).map(Fish::grams).filter(Objects::nonNull).min(Double::compare).orElse(null) : Double.valueOf(0);
+        return IntStream.range(0, names.size()).mapToObj(i -> {
+            double grams = advice.kinds().grams().get(i);
+            return new Kind(names.get(i), units.weight(grams), least == null ? "" : added(Math.max(0, grams - least), units), added(advice.outlook().adds().get(i), units));
+        }).toList();
+    }
+
+    private static String added(double grams, Units units) {
+        String words = PlanWords.difference(grams, units);
+        return words.startsWith("no ") ? "nothing" : words;
+    }
+
+    private static Fired fired(FiredTrigger t, EventData event) {
+        String by = Dates.clock(t.trigger().at(), event.brief().timeZone());
+        String spot = event.spot(t.trigger().spotId()).orElseThrow().name();
+        String few = t.seen() == 0 ? "no strike" : t.seen() == 1 ? "one strike" : t.seen() + " strikes";
+        return new Fired(spot + " looks dead: " + few + " by " + by + ". " + PlanWords.chance(t.chance()) + " of such days had " + (t.seen() == 0 ? "none" : "no more") + " by then.",
+                PatternWords.of(t.to(), event));
+    }
+}
