@@ -40,6 +40,11 @@ public final class BagLog {
         this.brief = brief;
     }
 
+    /** The rules it is judged by. */
+    public Brief brief() {
+        return brief;
+    }
+
     /**
      * Replays a whole log.
      *
@@ -313,8 +318,6 @@ public final class BagLog {
     }
 
     private WeightOrder order() {
-        Map<String, Double> grams = new HashMap<>();
-        catches.forEach((id, record) -> grams.put(id, record.grams()));
-        return new WeightOrder(grams, balances, brief.scaleGrams());
+        return new WeightOrder(id -> catches.get(id).grams(), balances, brief.scaleGrams());
     }
 }

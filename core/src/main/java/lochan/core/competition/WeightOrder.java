@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /**
  * Which of two fish is heavier, from their weights as far as the scale can tell and from what the balance said. Both hold through
@@ -17,18 +18,17 @@ import java.util.Set;
  */
 final class WeightOrder {
 
-    private final Map<String, Double> grams;
-    /** What the balance said each fish to be heavier than. */
+    private final Function<String, Double> grams;
+    /** What the balance said each fish to be heavier than; where a later weight says otherwise, the scale is right. */
     private final Map<String, Set<String>> weighed = new HashMap<>();
-    private final Map<String, Set<String>> below = new HashMap<>();
     private final double resolutionGrams;
 
     /**
-     * @param grams           the fish and their weights, null where not weighed
+     * @param grams           the weight of a fish, null where not weighed
      * @param balances        what the balance said
      * @param resolutionGrams weights closer than this do not decide; null: only equal ones do not
      */
-    WeightOrder(Map<String, Double> grams, Collection<Entry.Balance> balances, Double resolutionGrams) {
+    WeightOrder(Function<String, Double> grams, Collection<Entry.Balance> balances, Double resolutionGrams) {
         this.grams = grams;
         balances.forEach(b -> weighed.computeIfAbsent(b.heavier(), h -> new HashSet<>()).add(b.lighter()));
         this.resolutionGrams = resolutionGrams == null ? Double.MIN_VALUE : resolutionGrams;
@@ -76,27 +76,32 @@ final class WeightOrder {
     }
 
     private int byScale(String a, String b) {
-        Double x = grams.get(a);
-        Double y = grams.get(b);
+        Double x = grams.apply(a);
+        Double y = grams.apply(b);
         return x == null || y == null || Math.abs(x - y) < resolutionGrams ? 0 : Double.compare(x, y);
     }
 
+    /**
+     * Whether a way leads down from one fish to another. Steps by the scale alone join into one such step, so a way that the scale itself does not see
+     * goes over what the balance said.
+     */
     private boolean reaches(String from, String to) {
-        return below.computeIfAbsent(from, this::allBelow).contains(to);
-    }
-
-    private Set<String> allBelow(String from) {
         Set<String> seen = new HashSet<>(Set.of(from));
-        Deque<String> open = new ArrayDeque<>(seen);
+        Deque<String> open = new ArrayDeque<>(weighed.isEmpty() ? Set.of() : seen);
         while (!open.isEmpty()) {
             String fish = open.pop();
-            grams.keySet().stream().filter(other -> isAbove(fish, other) && seen.add(other)).forEach(open::push);
+            if (byScale(fish, to) > 0) {
+                return true;
+            }
+            weighed.forEach((heavier, lighter) -> {
+                if (heavier.equals(fish) || byScale(fish, heavier) > 0) {
+                    lighter.stream().filter(l -> byScale(heavier, l) >= 0).filter(seen::add).forEach(open::push);
+                }
+            });
+            if (seen.contains(to)) {
+                return true;
+            }
         }
-        return seen;
-    }
-
-    private boolean isAbove(String a, String b) {
-        int byScale = byScale(a, b);
-        return byScale != 0 ? byScale > 0 : weighed.getOrDefault(a, Set.of()).contains(b);
+        return false;
     }
 }

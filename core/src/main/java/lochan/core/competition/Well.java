@@ -172,9 +172,7 @@ final class Well {
     }
 
     private WeightOrder order() {
-        Map<String, Double> measures = new HashMap<>();
-        catches.keySet().forEach(id -> measures.put(id, measure(id)));
-        return byLength() ? new WeightOrder(measures, List.of(), null) : new WeightOrder(measures, balances, brief.scaleGrams());
+        return byLength() ? new WeightOrder(this::measure, List.of(), null) : new WeightOrder(this::measure, balances, brief.scaleGrams());
     }
 
     private boolean byLength() {

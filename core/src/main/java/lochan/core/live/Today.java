@@ -7,7 +7,7 @@ import java.util.List;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.BagRow;
 import lochan.core.competition.Entry;
-import lochan.core.event.Brief;
+import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
 
 /**
@@ -39,38 +39,37 @@ public record Today(List<Effort> efforts, List<Strike> strikes) {
     }
 
     /** The strikes of a day that the log tells of; a void entry tells nothing, nor does one that names no spot or no presentation. */
-    public static List<Strike> strikes(Brief brief, List<Entry> entries, int day) {
-        BagLog log = BagLog.replay(brief, entries);
+    public static List<Strike> strikes(BagLog log, int day) {
         List<Strike> strikes = new ArrayList<>();
-        for (BagRow row : log.rows()) {
-            if (row.day() == day && !log.isVoided(row.entry().id())) {
-                switch (row.entry()) {
-                    case Entry.Catch c -> add(strikes, c.spotId(), c.presentationId(), c.at());
-                    case Entry.Strike s -> add(strikes, s.spotId(), s.presentationId(), s.at());
-                    case Entry.Balance b -> { }
-                    case Entry.Died d -> { }
-                    case Entry.Correct c -> { }
-                    case Entry.Void v -> { }
-                    case Entry.Official o -> { }
-                    case Entry.ScaleCheck s -> { }
-                    case Entry.WellWater w -> { }
-                    case Entry.Fishing f -> { }
-                }
+        for (Entry entry : standing(log, day)) {
+            switch (entry) {
+                case Entry.Catch c -> add(strikes, c.spotId(), c.presentationId(), c.at());
+                case Entry.Strike s -> add(strikes, s.spotId(), s.presentationId(), s.at());
+                case Entry.Balance b -> { }
+                case Entry.Died d -> { }
+                case Entry.Correct c -> { }
+                case Entry.Void v -> { }
+                case Entry.Official o -> { }
+                case Entry.ScaleCheck s -> { }
+                case Entry.WellWater w -> { }
+                case Entry.Fishing f -> { }
             }
         }
         return strikes;
     }
 
-    /**
-     * What the log tells of a day until a time: efforts by what was said to be fished, each until the next was said or the day's check-in.
-     *
-     * @param entries up to that time
-     */
-    public static Today of(Brief brief, List<Entry> entries, int day, Instant until) {
-        BagLog log = BagLog.replay(brief, entries);
-        List<Entry.Fishing> said = log.rows().stream().filter(r -> r.day() == day && !log.isVoided(r.entry().id())).map(BagRow::entry).filter(Entry.Fishing.class::isInstance)
-                .map(Entry.Fishing.class::cast).sorted(Comparator.comparing(Entry.Fishing::at)).toList();
-        Instant checkIn = brief.day(day).checkIn();
+    private static List<Entry> standing(BagLog log, int day) {
+        return log.rows().stream().filter(r -> r.day() == day && !log.isVoided(r.entry().id())).map(BagRow::entry).toList();
+    }
+
+    private static List<Entry.Fishing> said(BagLog log, int day) {
+        return standing(log, day).stream().filter(Entry.Fishing.class::isInstance).map(Entry.Fishing.class::cast).sorted(Comparator.comparing(Entry.Fishing::at)).toList();
+    }
+
+    /** What the log tells of a day until a time: efforts by what was said to be fished, each until the next was said or the day's check-in. */
+    public static Today of(BagLog log, int day, Instant until) {
+        List<Entry.Fishing> said = said(log, day);
+        Instant checkIn = log.brief().day(day).checkIn();
         Instant end = until.isBefore(checkIn) ? until : checkIn;
         Today today = NOTHING;
         for (int i = 0; i < said.size(); i++) {
@@ -80,15 +79,31 @@ public record Today(List<Effort> efforts, List<Strike> strikes) {
                 today = today.fishedOn(new Cell(f.spotId(), f.presentationId()), f.at(), to);
             }
         }
-        return new Today(today.efforts(), strikes(brief, entries, day));
+        return today.with(strikes(log, day).stream().filter(s -> !s.at().isAfter(until)).toList());
+    }
+
+    /** The same; where the log never says what is fished, but has other entries of the day by then, what the day's plan has. */
+    public static Today of(BagLog log, int day, Instant until, List<PlanStop> plan) {
+        Today told = of(log, day, until);
+        if (!said(log, day).isEmpty() || standing(log, day).stream().noneMatch(e -> e.at().isBefore(until))) {
+            return told;
+        }
+        Today planned = NOTHING;
+        for (PlanStop s : plan) {
+            planned = planned.fishedOn(Cell.of(s), s.arrive(), s.leave().isBefore(until) ? s.leave() : until);
+        }
+        return planned.with(told.strikes());
     }
 
     /** What the log says is fished at a time; null: nothing. */
-    public static Cell fishing(Brief brief, List<Entry> entries, int day, Instant at) {
-        BagLog log = BagLog.replay(brief, entries);
-        return log.rows().stream().filter(r -> r.day() == day && !log.isVoided(r.entry().id()) && !r.entry().at().isAfter(at)).map(BagRow::entry)
-                .filter(Entry.Fishing.class::isInstance).map(Entry.Fishing.class::cast).max(Comparator.comparing(Entry.Fishing::at))
+    public static Cell fishing(BagLog log, int day, Instant at) {
+        return said(log, day).stream().filter(f -> !f.at().isAfter(at)).reduce((earlier, later) -> later)
                 .filter(f -> f.spotId() != null && f.presentationId() != null).map(f -> new Cell(f.spotId(), f.presentationId())).orElse(null);
+    }
+
+    /** The same efforts with other strikes. */
+    public Today with(List<Strike> others) {
+        return new Today(efforts, others);
     }
 
     private static void add(List<Strike> strikes, String spot, String presentation, Instant at) {

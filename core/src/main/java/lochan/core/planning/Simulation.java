@@ -23,6 +23,8 @@ import org.apache.commons.rng.simple.RandomSource;
 final class Simulation {
 
     private static final int ROOM = 1024;
+    /** Fish that a well has room for at first. */
+    private static final int FISH = 8;
 
     private final Brief brief;
     private final LegalShare[] legal;
@@ -35,6 +37,7 @@ final class Simulation {
     private double[] byHour;
     private double[] totals = new double[ROOM];
     private double[] lightest = new double[ROOM];
+    private final Keepers keepers;
     private int days;
     private int limits;
 
@@ -45,6 +48,7 @@ final class Simulation {
         this.startSpecies = start.stream().mapToInt(f -> brief.species().stream().map(SpeciesRule::species).toList().indexOf(f.species())).toArray();
         this.random = RandomSource.XO_SHI_RO_256_PP.create(seed);
         this.normal = ZigguratSampler.NormalizedGaussian.of(random);
+        this.keepers = new Keepers();
         this.hours = hours;
         this.byHour = new double[ROOM * hours];
     }
@@ -60,7 +64,7 @@ final class Simulation {
     void days(int count, CellScenarios[] cells, double[] strikes, int[] hourOf, Sure sure, int scenario, Assumptions.Size a) {
         for (int day = 0; day < count; day++) {
             makeRoom();
-            Keepers keepers = new Keepers();
+            keepers.empty();
             for (int i = 0; i < startGrams.length; i++) {
                 keepers.take(startGrams[i], startSpecies[i]);
             }
@@ -73,7 +77,7 @@ final class Simulation {
                 for (; known < sure.fish().size() && sure.fish().get(known).hour() <= hourOf[i]; known++) {
                     keepers.take(sure.fish().get(known).grams(), number(sure.fish().get(known).species()));
                 }
-                fish(keepers, cells[i], strikes[i], scenario, a);
+                fish(cells[i], strikes[i], scenario, a);
             }
             for (; known < sure.fish().size(); known++) {
                 keepers.take(sure.fish().get(known).grams(), number(sure.fish().get(known).species()));
@@ -81,7 +85,7 @@ final class Simulation {
             for (; hour < hours; hour++) {
                 byHour[days * hours + hour] = keepers.grams();
             }
-            record(keepers);
+            record();
         }
     }
 
@@ -89,7 +93,7 @@ final class Simulation {
         return brief.species().stream().map(SpeciesRule::species).toList().indexOf(species);
     }
 
-    private void fish(Keepers keepers, CellScenarios cell, double expected, int scenario, Assumptions.Size a) {
+    private void fish(CellScenarios cell, double expected, int scenario, Assumptions.Size a) {
         if (!(expected > 0)) {
             return;
         }
@@ -118,7 +122,7 @@ final class Simulation {
         return rule.isForAll() || rule.holds(lnGrams + rule.spread() * normal.sample());
     }
 
-    private void record(Keepers keepers) {
+    private void record() {
         totals[days] = keepers.grams();
         if (keepers.count() >= brief.countingFish()) {
             limits++;
@@ -158,38 +162,66 @@ final class Simulation {
         return sorted[(int) Math.min(sorted.length - 1.0, p * sorted.length)];
     }
 
-    /** The well of one simulated day. */
+    /** The well of one simulated day: filled and culled millions of times. */
     private final class Keepers {
 
-        private record Kept(double grams, int species) { }
+        private double[] grams = new double[Math.min(brief.countingFish(), FISH)];
+        private int[] species = new int[grams.length];
+        private int count;
 
-        private final List<Kept> well = new ArrayList<>();
+        void empty() {
+            count = 0;
+        }
 
-        void take(double grams, int species) {
-            Kept fish = new Kept(grams, species);
-            Integer most = species < 0 ? null : brief.species().get(species).bagLimit();
-            List<Kept> rivals = most == null ? List.of() : well.stream().filter(f -> f.species() == species).toList();
-            boolean speciesIsFull = most != null && rivals.size() >= most;
-            if (!speciesIsFull && well.size() < brief.countingFish()) {
-                well.add(fish);
-                return;
+        void take(double fishGrams, int fishSpecies) {
+            Integer most = fishSpecies < 0 ? null : brief.species().get(fishSpecies).bagLimit();
+            int rivals = 0;
+            int lightest = -1;
+            int lightestRival = -1;
+            for (int i = 0; i < count; i++) {
+                lightest = lightest < 0 || grams[i] < grams[lightest] ? i : lightest;
+                if (species[i] == fishSpecies) {
+                    rivals++;
+                    lightestRival = lightestRival < 0 || grams[i] < grams[lightestRival] ? i : lightestRival;
+                }
             }
-            Kept lightest = (speciesIsFull ? rivals : well).stream().min(java.util.Comparator.comparingDouble(Kept::grams)).orElse(null);
-            if (lightest != null && lightest.grams() < grams) {
-                well.set(well.indexOf(lightest), fish);
+            boolean speciesIsFull = most != null && rivals >= most;
+            int out = speciesIsFull ? lightestRival : lightest;
+            if (!speciesIsFull && count < brief.countingFish()) {
+                add(fishGrams, fishSpecies);
+            } else if (out >= 0 && grams[out] < fishGrams) {
+                grams[out] = fishGrams;
+                species[out] = fishSpecies;
             }
+        }
+
+        private void add(double fishGrams, int fishSpecies) {
+            if (count == grams.length) {
+                grams = Arrays.copyOf(grams, 2 * count);
+                species = Arrays.copyOf(species, 2 * count);
+            }
+            grams[count] = fishGrams;
+            species[count++] = fishSpecies;
         }
 
         double grams() {
-            return well.stream().mapToDouble(Kept::grams).sum();
+            double sum = 0;
+            for (int i = 0; i < count; i++) {
+                sum += grams[i];
+            }
+            return sum;
         }
 
         double lightest() {
-            return well.stream().mapToDouble(Kept::grams).min().orElse(0);
+            double least = count == 0 ? 0 : Double.POSITIVE_INFINITY;
+            for (int i = 0; i < count; i++) {
+                least = Math.min(least, grams[i]);
+            }
+            return least;
         }
 
         int count() {
-            return well.size();
+            return count;
         }
     }
 }

@@ -134,7 +134,7 @@ class StayOrGoTest {
     void onlyStrikesThatStandAndNameTheirCellCount() {
         List<Entry> log = List.of(new Entry.Catch("a", at("07:00"), null, 900.0, null, "grass-1", "walker", true, null, null), new Entry.Strike("b", at("07:10"), "grass-1", "walker", null),
                 new Entry.Strike("c", at("07:20"), "grass-1", null, null), new Entry.Void("d", at("07:30"), "a"), new Entry.Strike("e", Sample.at("06-06T07:00"), "grass-1", "walker", null));
-        assertThat(Today.strikes(EVENT.brief(), log, 1)).containsExactly(new Today.Strike(HERE, at("07:10")));
-        assertThat(Today.strikes(EVENT.brief(), log, 2)).hasSize(1);
+        assertThat(Today.strikes(BagLog.replay(EVENT.brief(), log), 1)).containsExactly(new Today.Strike(HERE, at("07:10")));
+        assertThat(Today.strikes(BagLog.replay(EVENT.brief(), log), 2)).hasSize(1);
     }
 }

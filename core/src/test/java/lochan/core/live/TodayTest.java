@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Instant;
 import java.util.List;
 import lochan.core.Sample;
+import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.Brief;
 import lochan.core.practice.Outcome;
@@ -28,27 +29,27 @@ class TodayTest {
     @Test
     void effortRunsFromOneWordOfWhatIsFishedToTheNext() {
         List<Entry> log = List.of(fishing("w1", "06:30", GRASS), fishing("w2", "08:00", null), fishing("w3", "08:20", LEDGE));
-        assertThat(Today.of(BRIEF, log, 1, at("09:00")).efforts()).containsExactly(new Today.Effort(GRASS, at("06:30"), at("08:00")), new Today.Effort(LEDGE, at("08:20"), at("09:00")));
-        assertThat(Today.fishing(BRIEF, log, 1, at("07:00"))).isEqualTo(GRASS);
-        assertThat(Today.fishing(BRIEF, log, 1, at("08:10"))).isNull();
-        assertThat(Today.fishing(BRIEF, log, 1, at("09:00"))).isEqualTo(LEDGE);
+        assertThat(Today.of(BagLog.replay(BRIEF, log), 1, at("09:00")).efforts()).containsExactly(new Today.Effort(GRASS, at("06:30"), at("08:00")), new Today.Effort(LEDGE, at("08:20"), at("09:00")));
+        assertThat(Today.fishing(BagLog.replay(BRIEF, log), 1, at("07:00"))).isEqualTo(GRASS);
+        assertThat(Today.fishing(BagLog.replay(BRIEF, log), 1, at("08:10"))).isNull();
+        assertThat(Today.fishing(BagLog.replay(BRIEF, log), 1, at("09:00"))).isEqualTo(LEDGE);
     }
 
     @Test
     void aVoidWordIsAsIfItHadNotBeenSaid() {
         List<Entry> log = List.of(fishing("w1", "06:30", GRASS), fishing("w2", "07:00", LEDGE), new Entry.Void("v", at("07:05"), "w2"));
-        assertThat(Today.of(BRIEF, log, 1, at("09:00")).efforts()).containsExactly(new Today.Effort(GRASS, at("06:30"), at("09:00")));
+        assertThat(Today.of(BagLog.replay(BRIEF, log), 1, at("09:00")).efforts()).containsExactly(new Today.Effort(GRASS, at("06:30"), at("09:00")));
     }
 
     @Test
     void noEffortRunsOnAfterCheckIn() {
-        assertThat(Today.of(BRIEF, List.of(fishing("w1", "14:00", GRASS)), 1, at("18:00")).efforts()).containsExactly(new Today.Effort(GRASS, at("14:00"), BRIEF.day(1).checkIn()));
+        assertThat(Today.of(BagLog.replay(BRIEF, List.of(fishing("w1", "14:00", GRASS))), 1, at("18:00")).efforts()).containsExactly(new Today.Effort(GRASS, at("14:00"), BRIEF.day(1).checkIn()));
     }
 
     @Test
     void strikesAreTheFishAndWhatWasNotLandedWhereTheirCellIsKnown() {
         List<Entry> log = List.of(new Entry.Strike("s1", at("07:00"), "grass-1", "walker", Outcome.LOST), new Entry.Strike("s2", at("07:10"), null, null, Outcome.MISSED),
                 new Entry.Catch("c1", at("07:20"), null, 900.0, null, "ledge-1", "swim-jig", true, null, null), new Entry.Void("v", at("07:30"), "s1"));
-        assertThat(Today.of(BRIEF, log, 1, at("09:00")).strikes()).containsExactly(new Today.Strike(LEDGE, at("07:20")));
+        assertThat(Today.of(BagLog.replay(BRIEF, log), 1, at("09:00")).strikes()).containsExactly(new Today.Strike(LEDGE, at("07:20")));
     }
 }

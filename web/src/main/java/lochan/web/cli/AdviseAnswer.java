@@ -74,7 +74,7 @@ final class AdviseAnswer {
         return days.computeIfAbsent(number, n -> {
             DayModel model = new DayModel(event, n, Assumptions.DEFAULTS);
             ScenarioSet few = new ScenarioSet(model, PLANNED_SCENARIOS, seed);
-            List<PlanStop> given = event.plans().stream().filter(p -> p.day() == n && !p.stops().isEmpty()).findFirst().map(Plan::stops).orElse(List.of());
+            List<PlanStop> given = given(n);
             List<PlanStop> plan = given.isEmpty() ? new DayPlanner(few, runs, DayPlanner.Wishes.of(Stance.STEADY), seed).plan(PLANNED_ROUNDS, i -> true) : given;
             return new OfDay(new Advisor(model, runs, seed), plan, given.isEmpty() ? new Backups.Ladder(null, List.of())
                     : Backups.of(few, runs, plan, seed, PLANNED_ROUNDS));
@@ -88,19 +88,13 @@ final class AdviseAnswer {
         return this;
     }
 
-    /** The plan's fishing of a day until a time, where the log has entries of that day before it. */
-    private Today planned(int day, Instant until) {
-        boolean fished = log.rows().stream().anyMatch(r -> r.day() == day && r.entry().at().isBefore(until));
-        if (log.rows().stream().anyMatch(r -> r.day() == day && r.entry() instanceof Entry.Fishing)) {
-            return Today.of(event.brief(), entries, day, until);
-        }
-        Today today = Today.NOTHING;
-        for (PlanStop s : fished && event.plans().stream().anyMatch(p -> p.day() == day) ? day(day).plan() : List.<PlanStop>of()) {
-            if (s.arrive().isBefore(until)) {
-                today = today.fishedOn(Cell.of(s), s.arrive(), s.leave().isBefore(until) ? s.leave() : until);
-            }
-        }
-        return today;
+    /** What was done on a day until a time, as the log says or else the plan. */
+    private Today done(int day, Instant until) {
+        return Today.of(log, day, until, given(day));
+    }
+
+    private List<PlanStop> given(int day) {
+        return event.plans().stream().filter(p -> p.day() == day && !p.stops().isEmpty()).findFirst().map(Plan::stops).orElse(List.of());
     }
 
     /**
@@ -112,10 +106,11 @@ final class AdviseAnswer {
         Instant at = time(text);
         int number = log.dayOf(at);
         List<Entry> until = entries.stream().filter(e -> !e.at().isAfter(at)).toList();
-        boolean told = until.stream().anyMatch(e -> e instanceof Entry.Fishing && log.dayOf(e.at()) == number);
-        Today today = told ? Today.of(event.brief(), until, number, at) : new Today(planned(number, at).efforts(), Today.strikes(event.brief(), until, number));
-        Cell fishing = told ? Today.fishing(event.brief(), until, number, at) : today.efforts().stream().filter(e -> e.to().equals(at)).map(Today.Effort::cell).findFirst().orElse(null);
-        return answer(number, at, null, fishing, today, BagLog.replay(event.brief(), until));
+        BagLog then = BagLog.replay(event.brief(), until);
+        Today today = done(number, at).with(Today.strikes(then, number));
+        Cell fishing = Today.fishing(log, number, at);
+        Cell planned = today.efforts().stream().filter(e -> e.to().equals(at)).map(Today.Effort::cell).findFirst().orElse(null);
+        return answer(number, at, null, fishing == null ? planned : fishing, today, then);
     }
 
     private Instant time(String text) throws UsageException {
@@ -160,14 +155,14 @@ final class AdviseAnswer {
         }
         int number = log.dayOf(at);
         if (lineBefore == null || log.dayOf(lineBefore) != number) {
-            efforts = planned(number, since);
+            efforts = done(number, since);
             lineBefore = null;
         }
         if (fishing != null) {
             efforts = efforts.fishedOn(fishing, lineBefore != null && lineBefore.isAfter(since) ? lineBefore : since, at);
         }
         lineBefore = at;
-        return answer(number, at, position, fishing, new Today(efforts.efforts(), Today.strikes(event.brief(), entries, number)), log);
+        return answer(number, at, position, fishing, efforts.with(Today.strikes(log, number)), log);
     }
 
     private Cell fishing(JsonNode line) throws UsageException {

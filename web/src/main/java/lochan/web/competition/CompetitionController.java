@@ -12,7 +12,6 @@ import lochan.core.deck.GearCheck;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.live.Today;
 import lochan.core.quantity.Units;
 import lochan.page.bag.BagView;
 import lochan.page.bag.EntryFields;
@@ -88,7 +87,7 @@ class CompetitionController {
         model.addAttribute("rest", said.map(s -> restOfDay.said(key, event, day, units)).orElse(null));
         said.ifPresent(s -> model.addAttribute("nextHour", s));
         model.addAttribute("freshCode", UUID.randomUUID().toString());
-        model.addAttribute("fishing", Today.fishing(event.brief(), entries, day, now));
+        model.addAttribute("fishing", said.map(NextHour.Said::cell).orElse(null));
         return said;
     }
 

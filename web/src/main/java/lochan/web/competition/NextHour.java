@@ -45,7 +45,8 @@ class NextHour {
     /**
      * What the page says.
      *
-     * @param fishing what is fished now, in words; null: nothing
+     * @param cell    what is fished now; null: nothing
+     * @param fishing the same in words; null: nothing
      * @param act     what to do, in words; null: nothing can be said
      * @param why     what both are worth
      * @param tone    {@code go} or {@code stay}
@@ -54,7 +55,7 @@ class NextHour {
      * @param next    the plan's next stop, and when to leave for it, in words; null: none
      * @param ahead   how the day is likely to end; null while it is reckoned
      */
-    record Said(String fishing, String act, String why, String tone, Cell best, Instant leaveAt, String next, String asOf, DayAhead ahead) { }
+    record Said(Cell cell, String fishing, String act, String why, String tone, Cell best, Instant leaveAt, String next, String asOf, DayAhead ahead) { }
 
     /** A day that is fished, as it stands. */
     private record Now(EventKey key, EventData event, int day, StayOrGo.Standing standing, Units units) {
@@ -83,8 +84,9 @@ class NextHour {
 
     /** Where things stand at a time by the log. */
     static StayOrGo.Standing standing(EventData event, int day, List<Entry> entries, Instant now, Position position) {
-        Cell fishing = known(Today.fishing(event.brief(), entries, day, now), event);
-        return new StayOrGo.Standing(now, position, fishing, known(Today.of(event.brief(), entries, day, now), event), BagLog.replay(event.brief(), entries).bag(day));
+        BagLog log = BagLog.replay(event.brief(), entries);
+        Cell fishing = known(Today.fishing(log, day, now), event);
+        return new StayOrGo.Standing(now, position, fishing, known(Today.of(log, day, now), event), log.bag(day));
     }
 
     private Said said(Now now) {
@@ -95,7 +97,7 @@ class NextHour {
         DayAhead ahead = advisors.ready(now.key(), now.event(), now.day()).map(Calibration::factor)
                 .map(factor -> DayAhead.of(advisor.advice(now.standing(), plan, ladder, factor), now.standing(), plan, now.event(), now.units())).orElse(null);
         Cell fishing = now.standing().fishing();
-        return new Said(fishing == null ? null : name(fishing, now.event()), act(found, now), why(found, now.units()), found.go() ? "go" : "stay", found.best() == null ? null : found.best().cell(),
+        return new Said(fishing, fishing == null ? null : name(fishing, now.event()), act(found, now), why(found, now.units()), found.go() ? "go" : "stay", found.best() == null ? null : found.best().cell(),
                 found.mustLeave(), next(plan, now), now.clock(now.standing().now()), ahead);
     }
 

@@ -4,10 +4,12 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,6 +19,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.Rules;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -32,6 +35,7 @@ class Speed {
     private static final int SPOTS = 50;
     private static final int TRACK_SECONDS = 86_400;
     private static final int TIMES = 30;
+    private static final int ENTRIES = 60;
     private static final List<String> KINDS = List.of("point", "hump", "dock", "ledge", "pocket", "flat", "bluff");
     private static final List<String> LURES = List.of("Swim jig", "Square crank", "Drop shot", "Football jig", "Jerkbait", "Frog");
     private static final List<String> OUTCOMES = List.of("landed", "landed", "landed", "lost", "missed", "shaken");
@@ -59,7 +63,35 @@ class Speed {
         }
         byte[] day = track();
         measure("read a track of 24 h at 1 Hz, " + day.length / 1_000_000 + " MB", 5, () -> angler.upload(event + "/practice/track", "file", "day.gpx", day));
-        Files.writeString(Path.of(System.getProperty("lochan.speed")), report);
+        write();
+    }
+
+    /** A competition morning: an entry, then the advice that follows from it. */
+    @Test
+    void measureAdvice(@RunningApp.Demo RunningApp demo) throws IOException {
+        Visitor angler = demo.demoAngler();
+        String event = Rules.demoAgain(angler);
+        angler.post("/demo/clock", "moment", "DAY_1_MORNING");
+        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/advice").page().select("[data-again]").isEmpty());
+        long[] after = new long[ENTRIES];
+        for (int i = 0; i < ENTRIES; i++) {
+            if (i % 2 == 0) {
+                angler.post(event + "/competition/entries", "type", "catch", "code", "speed-" + i, "species", "largemouth", "weight", "1-" + i % 16, "spot", "pale-hump", "presentation", "drop-shot");
+            } else {
+                angler.post(event + "/competition/entries", "type", "strike", "code", "speed-" + i, "spot", "pale-hump", "presentation", "drop-shot", "outcome", "lost");
+            }
+            Instant start = Instant.now();
+            angler.get(event + "/competition/advice");
+            after[i] = Duration.between(start, Instant.now()).toMillis();
+        }
+        Arrays.sort(after);
+        report.append(String.format(Locale.ROOT, "%-46s %5d ms in the middle, %d for 95 of 100, %d at most%n", "advice after an entry, " + ENTRIES + " entries", after[ENTRIES / 2],
+                after[ENTRIES * 95 / 100], after[ENTRIES - 1]));
+        write();
+    }
+
+    private void write() throws IOException {
+        Files.writeString(Path.of(System.getProperty("lochan.speed")), report, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
     }
 
     private void once(String what, Runnable work) {
