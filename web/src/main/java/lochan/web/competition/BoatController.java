@@ -49,7 +49,7 @@ class BoatController {
 
     @GetMapping(path = "/events/{eventId}/competition/log", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> log(EventKey key) {
-        return ResponseEntity.ok(boatLog.json(key, events.event(key), accounts.units(key.accountId())));
+        return ResponseEntity.ok(boatLog.json(events.event(key), accounts.units(key.accountId())));
     }
 
     /**
@@ -71,7 +71,7 @@ class BoatController {
         }
         ObjectNode answer = JsonNodeFactory.instance.objectNode();
         answer.set("refused", refused);
-        answer.set("log", boatLog.node(key, events.event(key), accounts.units(key.accountId())));
+        answer.set("log", boatLog.node(events.event(key), accounts.units(key.accountId())));
         return ResponseEntity.ok(answer.toString());
     }
 

@@ -7,7 +7,6 @@ import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.water.Spot;
 import lochan.page.bag.Names;
-import lochan.web.brief.EventKey;
 import lochan.web.eventfile.EventFileWriter;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.node.ObjectNode;
@@ -22,12 +21,12 @@ class BoatLog {
         this.log = log;
     }
 
-    String json(EventKey key, EventData event, Units units) {
-        return node(key, event, units).toString();
+    String json(EventData event, Units units) {
+        return node(event, units).toString();
     }
 
-    ObjectNode node(EventKey key, EventData event, Units units) {
-        ObjectNode node = EventFileWriter.log(event.brief(), log.shown(key));
+    ObjectNode node(EventData event, Units units) {
+        ObjectNode node = EventFileWriter.log(event.brief(), log.shown(event.competition()));
         node.putObject("units").put("weight", units.weight().code()).put("length", units.length().code()).put("temperature", units.temperature().code());
         Names names = names(event);
         ObjectNode called = node.putObject("names");

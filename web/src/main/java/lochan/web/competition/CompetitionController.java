@@ -62,14 +62,14 @@ class CompetitionController {
         model.addAttribute("data", event);
         model.addAttribute("form", form);
         Instant now = log.now();
-        List<Entry> entries = log.shown(key);
+        List<Entry> entries = log.shown(event.competition());
         int today = new BagLog(event.brief()).dayOf(now);
         int shown = day == null ? today : Math.clamp(day, 1, event.brief().days().size());
         CompetitionDay hours = event.brief().day(shown);
         Units units = accounts.units(key.accountId());
         Instant leave = advise(key, event, shown, null, units, model).map(NextHour.Said::leaveAt).orElse(null);
         model.addAttribute("page", BagView.of(event.brief(), BoatLog.names(event), entries, new BagView.Moment(shown, now, leave), units));
-        model.addAttribute("boatLog", boatLog.json(key, event, units));
+        model.addAttribute("boatLog", boatLog.json(event, units));
         model.addAttribute("hazards", now.isBefore(hours.checkIn()) ? Hazards.of(event, shown, now, units) : List.of());
         model.addAttribute("due", FishWords.due(event, now, hours.checkIn(), units));
         if (now.isBefore(hours.start())) {
@@ -81,7 +81,7 @@ class CompetitionController {
 
     /** What the page shows of stay or go. */
     private Optional<NextHour.Said> advise(EventKey key, EventData event, int day, Position position, Units units, Model model) {
-        List<Entry> entries = log.shown(key);
+        List<Entry> entries = log.shown(event.competition());
         Instant now = log.now();
         Optional<NextHour.Said> said = nextHour.at(key, event, day, entries, now, position, units);
         model.addAttribute("rest", said.map(s -> restOfDay.said(key, event, day, units)).orElse(null));
@@ -113,7 +113,7 @@ class CompetitionController {
     @PostMapping("/events/{eventId}/competition/rest")
     String look(EventKey key, @RequestParam(required = false) Double lat, @RequestParam(required = false) Double lon) {
         EventData event = events.event(key);
-        restOfDay.look(key, event, today(event), log.shown(key), log.now(), position(lat, lon));
+        restOfDay.look(key, event, today(event), log.shown(event.competition()), log.now(), position(lat, lon));
         return "redirect:/events/" + key.eventId() + "/competition";
     }
 

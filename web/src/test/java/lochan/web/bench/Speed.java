@@ -35,7 +35,7 @@ class Speed {
     private static final int SPOTS = 50;
     private static final int TRACK_SECONDS = 86_400;
     private static final int TIMES = 30;
-    private static final int ENTRIES = 60;
+    private static final int ENTRIES = 200;
     private static final List<String> KINDS = List.of("point", "hump", "dock", "ledge", "pocket", "flat", "bluff");
     private static final List<String> LURES = List.of("Swim jig", "Square crank", "Drop shot", "Football jig", "Jerkbait", "Frog");
     private static final List<String> OUTCOMES = List.of("landed", "landed", "landed", "lost", "missed", "shaken");
@@ -73,6 +73,7 @@ class Speed {
         String event = Rules.demoAgain(angler);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
         Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/advice").page().select("[data-again]").isEmpty());
+        IntStream.range(0, 2 * TIMES).forEach(i -> angler.get(event + "/competition/advice"));
         long[] after = new long[ENTRIES];
         for (int i = 0; i < ENTRIES; i++) {
             if (i % 2 == 0) {
@@ -85,7 +86,7 @@ class Speed {
             after[i] = Duration.between(start, Instant.now()).toMillis();
         }
         Arrays.sort(after);
-        report.append(String.format(Locale.ROOT, "%-46s %5d ms in the middle, %d for 95 of 100, %d at most%n", "advice after an entry, " + ENTRIES + " entries", after[ENTRIES / 2],
+        report.append(String.format(Locale.ROOT, "%-46s %5d ms in the middle, %d for 95 of 100, %d at most%n", "advice after an entry, " + ENTRIES + " entries, when warm", after[ENTRIES / 2],
                 after[ENTRIES * 95 / 100], after[ENTRIES - 1]));
         write();
     }
