@@ -226,7 +226,7 @@ class BoatPage {
 
   /** What is still reckoned is asked for again. */
   askAgain() {
-    if (this.content.querySelector('#advice [data-again]')) this.adviceTimer = setTimeout(() => this.askAdvice().catch(() => {}), AGAIN_MILLIS);
+    if (this.content.querySelector('#advice [data-soon]')) this.adviceTimer = setTimeout(() => this.askAdvice().catch(() => {}), AGAIN_MILLIS);
   }
 
   /** Asks the server to do something; without a signal the page stays and says so. */

@@ -84,6 +84,16 @@ public final class BagLog {
         return well(day).bag();
     }
 
+    /** The entries of a day that are not void, in the order written. */
+    public List<Entry> standing(int day) {
+        return rows.stream().filter(r -> r.day() == day && !isVoided(r.entry().id())).map(BagRow::entry).toList();
+    }
+
+    /** A fish as the log knows it now, kept or not. */
+    public Fish fish(String catchId) {
+        return well(catches.get(catchId).day()).fish(catchId);
+    }
+
     public boolean isVoided(String entryId) {
         return voided.contains(entryId);
     }

@@ -230,7 +230,7 @@ final class Well {
         return grams == null ? 0 : grams;
     }
 
-    private Fish fish(String id) {
+    Fish fish(String id) {
         CatchRecord record = catches.get(id);
         return new Fish(id, record.entry().species(), record.grams(), byLength() ? measure(id) : record.mm(), record.alive(), isShort(id), tags.get(id));
     }

@@ -49,6 +49,11 @@ public record EventData(Brief brief, Boat boat, List<BoatRun> runs, Lake lake, L
         return new EventData(brief, boat, runs, lake, spots, marks, presentations, otherStops, forecast, List.of(), List.of(), notebook);
     }
 
+    /** The same with other stops. */
+    public EventData withStops(List<PracticeStop> others) {
+        return new EventData(brief, boat, runs, lake, spots, marks, presentations, others, forecast, plans, competition, notebook);
+    }
+
     /** The same with another notebook. */
     public EventData noting(Notebook other) {
         return new EventData(brief, boat, runs, lake, spots, marks, presentations, stops, forecast, plans, competition, other);

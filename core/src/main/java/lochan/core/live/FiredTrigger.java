@@ -12,11 +12,16 @@ import lochan.core.scenario.ScenarioSet;
 /**
  * A trigger of the plan that has fired: the stop had fewer strikes by its time.
  *
- * @param to     the pattern to go over to
+ * @param backup where to go over to
  * @param seen   strikes the stop had
  * @param chance how often such a stop has so few by then, 0 to 1
  */
-public record FiredTrigger(Backups.Trigger trigger, Pattern to, int seen, double chance) {
+public record FiredTrigger(Backups.Trigger trigger, Backups.Backup backup, int seen, double chance) {
+
+    /** The pattern to go over to. */
+    public Pattern to() {
+        return backup.pattern();
+    }
 
     /**
      * Those of a plan that have fired by now, of each stop the one whose backup is best.
@@ -32,7 +37,7 @@ public record FiredTrigger(Backups.Trigger trigger, Pattern to, int seen, double
                 if (fished && !t.at().isAfter(now) && fired.stream().noneMatch(f -> f.trigger().spotId().equals(t.spotId()))) {
                     int seen = (int) today.strikes().stream().filter(s -> s.cell().equals(Cell.of(stop)) && !s.at().isBefore(stop.arrive()) && s.at().isBefore(t.at())).count();
                     if (seen < t.strikesUnder()) {
-                        fired.add(new FiredTrigger(t, backup.pattern(), seen, Outlooks.chanceOfSoFew(set, Cell.of(stop), stop.arrive(), t.at(), seen)));
+                        fired.add(new FiredTrigger(t, backup, seen, Outlooks.chanceOfSoFew(set, Cell.of(stop), stop.arrive(), t.at(), seen)));
                     }
                 }
             }

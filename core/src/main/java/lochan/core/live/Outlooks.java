@@ -86,22 +86,57 @@ public final class Outlooks {
 
     /** Reckons one. */
     public Outlook of(Today today, Asked asked) {
+        Drawn drawn = drawn(today, today, asked);
+        return summed(drawn.totals(), added(drawn.lightest(), asked.fish()), asked, drawn.weights());
+    }
+
+    /**
+     * What a day might have come to had it gone on otherwise from some time on.
+     *
+     * @param chanceOfMore  that the bag would have been heavier than it was
+     * @param p10MoreGrams  g more that one such day in ten stays below; less than 0: it would have been lighter
+     * @param meanMoreGrams on average
+     * @param p90MoreGrams  that one in ten is above
+     */
+    public record Hindsight(double chanceOfMore, double p10MoreGrams, double meanMoreGrams, double p90MoreGrams) { }
+
+    /**
+     * Looks back on a day, by all that was seen on it.
+     *
+     * @param whole       what was done on the whole day
+     * @param until       what was done by the time of the other way
+     * @param other       the other way from then on, with the bag of then
+     * @param actualGrams what the day came to
+     */
+    public Hindsight had(Today whole, Today until, Asked other, double actualGrams) {
+        double[] totals = drawn(whole, until, other).totals();
+        double[] more = Arrays.stream(totals).map(t -> t - actualGrams).sorted().toArray();
+        return new Hindsight(Arrays.stream(more).filter(m -> m > HELPS_GRAMS).count() / (double) more.length, quantile(more, 0.1), Arrays.stream(more).average().orElse(0), quantile(more, 0.9));
+    }
+
+    private record Drawn(double[] totals, double[] lightest, double[] weights) { }
+
+    /**
+     * @param seen   what scenarios are weighed by
+     * @param struck whose fish are gone
+     */
+    private Drawn drawn(Today seen, Today struck, Asked asked) {
         double[] logs = {};
         double[] weights = {};
         int used = 0;
         for (; used < MOST_SETS && (used == 0 || effective(weights) < ENOUGH); used++) {
-            logs = joined(logs, logLikelihoods(set(used), today));
+            logs = joined(logs, logLikelihoods(set(used), seen));
             weights = weights(logs);
         }
         int[] days = days(weights, DAYS);
         double[] totals = {};
         double[] lightest = {};
         for (int k = 0; k < used; k++) {
-            DrawnDays drawn = new PlanValuer(after(set(k), today), asked.bag()).drawn(asked.rest(), Arrays.copyOfRange(days, k * SCENARIOS, (k + 1) * SCENARIOS));
+            DrawnDays drawn = new PlanValuer(after(set(k), struck), asked.bag()).drawn(asked.rest(), Arrays.copyOfRange(days, k * SCENARIOS, (k + 1) * SCENARIOS));
             totals = joined(totals, drawn.totals());
             lightest = joined(lightest, drawn.lightest());
         }
-        return summed(totals, added(lightest, asked.fish()), asked, weights);
+        return new Drawn(totals, lightest, weights);
     }
 
     /** By the scenarios as they are, without asking for any more fish. */
@@ -231,6 +266,13 @@ public final class Outlooks {
             }
         }
         return rest;
+    }
+
+    /** Strikes to be expected of an undisturbed spot. */
+    public static double expectedStrikes(ScenarioSet set, Cell of, Instant from, Instant to) {
+        CellScenarios cell = set.cell(of);
+        double[] hours = hours(set.model().bins(), from, to);
+        return IntStream.range(0, set.count()).mapToDouble(j -> cell.strikes(undiminished(cell, hours, j))).average().orElse(0);
     }
 
     /**

@@ -5,8 +5,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import lochan.core.competition.BagLog;
-import lochan.core.competition.BagRow;
 import lochan.core.competition.Entry;
+import lochan.core.competition.Fished;
 import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
 
@@ -41,7 +41,7 @@ public record Today(List<Effort> efforts, List<Strike> strikes) {
     /** The strikes of a day that the log tells of; a void entry tells nothing, nor does one that names no spot or no presentation. */
     public static List<Strike> strikes(BagLog log, int day) {
         List<Strike> strikes = new ArrayList<>();
-        for (Entry entry : standing(log, day)) {
+        for (Entry entry : log.standing(day)) {
             switch (entry) {
                 case Entry.Catch c -> add(strikes, c.spotId(), c.presentationId(), c.at());
                 case Entry.Strike s -> add(strikes, s.spotId(), s.presentationId(), s.at());
@@ -58,47 +58,24 @@ public record Today(List<Effort> efforts, List<Strike> strikes) {
         return strikes;
     }
 
-    private static List<Entry> standing(BagLog log, int day) {
-        return log.rows().stream().filter(r -> r.day() == day && !log.isVoided(r.entry().id())).map(BagRow::entry).toList();
-    }
-
-    private static List<Entry.Fishing> said(BagLog log, int day) {
-        return standing(log, day).stream().filter(Entry.Fishing.class::isInstance).map(Entry.Fishing.class::cast).sorted(Comparator.comparing(Entry.Fishing::at)).toList();
-    }
-
-    /** What the log tells of a day until a time: efforts by what was said to be fished, each until the next was said or the day's check-in. */
+    /** What the log tells of a day until a time. */
     public static Today of(BagLog log, int day, Instant until) {
-        List<Entry.Fishing> said = said(log, day);
-        Instant checkIn = log.brief().day(day).checkIn();
-        Instant end = until.isBefore(checkIn) ? until : checkIn;
-        Today today = NOTHING;
-        for (int i = 0; i < said.size(); i++) {
-            Entry.Fishing f = said.get(i);
-            Instant to = i + 1 < said.size() && said.get(i + 1).at().isBefore(end) ? said.get(i + 1).at() : end;
-            if (f.spotId() != null && f.presentationId() != null) {
-                today = today.fishedOn(new Cell(f.spotId(), f.presentationId()), f.at(), to);
-            }
-        }
-        return today.with(strikes(log, day).stream().filter(s -> !s.at().isAfter(until)).toList());
+        return of(log, day, until, List.of());
     }
 
     /** The same; where the log never says what is fished, but has other entries of the day by then, what the day's plan has. */
     public static Today of(BagLog log, int day, Instant until, List<PlanStop> plan) {
-        Today told = of(log, day, until);
-        if (!said(log, day).isEmpty() || standing(log, day).stream().noneMatch(e -> e.at().isBefore(until))) {
-            return told;
+        Today today = NOTHING;
+        for (Fished f : Fished.of(log, day, until, plan)) {
+            today = today.fishedOn(new Cell(f.spotId(), f.presentationId()), f.from(), f.to());
         }
-        Today planned = NOTHING;
-        for (PlanStop s : plan) {
-            planned = planned.fishedOn(Cell.of(s), s.arrive(), s.leave().isBefore(until) ? s.leave() : until);
-        }
-        return planned.with(told.strikes());
+        return today.with(strikes(log, day).stream().filter(s -> !s.at().isAfter(until)).toList());
     }
 
     /** What the log says is fished at a time; null: nothing. */
     public static Cell fishing(BagLog log, int day, Instant at) {
-        return said(log, day).stream().filter(f -> !f.at().isAfter(at)).reduce((earlier, later) -> later)
-                .filter(f -> f.spotId() != null && f.presentationId() != null).map(f -> new Cell(f.spotId(), f.presentationId())).orElse(null);
+        Fished now = Fished.at(log, day, at);
+        return now == null ? null : new Cell(now.spotId(), now.presentationId());
     }
 
     /** The same efforts with other strikes. */

@@ -85,6 +85,11 @@ public final class Backups {
         return main.isEmpty() ? new Ladder(null, List.of()) : new Backups(scenarios, runs, main, seed, rounds).ranked();
     }
 
+    /** A backup's stops when it is gone to from a spot at a time, as long as the day allows; none where there is no way or no time. */
+    public static List<PlanStop> goneTo(Backup backup, String here, Instant at, ScenarioSet scenarios, DayRuns runs) {
+        return new Backups(scenarios, runs, List.of(), scenarios.seed(), 1).from(here, at, backup.stops());
+    }
+
     private Ladder ranked() {
         Pattern group = mainPattern();
         ScenarioSet failing = failing(group);

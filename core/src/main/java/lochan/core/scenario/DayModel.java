@@ -15,6 +15,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.advice.Advice;
+import lochan.core.eventdata.CompetitionStops;
 import lochan.core.evidence.Bin;
 import lochan.core.evidence.Slice;
 import lochan.core.eventdata.EventData;
@@ -69,16 +70,16 @@ public final class DayModel {
      */
     public DayModel(EventData event, int day, Assumptions assumptions, Map<Pattern, Double> strengths) {
         this.strengths = Map.copyOf(strengths);
-        this.event = event;
+        this.event = CompetitionStops.before(event, day);
         this.day = day;
         this.assumptions = assumptions;
         this.bins = List.copyOf(Bin.ofDay(event, day, assumptions));
-        this.slices = Slice.of(event, assumptions);
-        this.situations = new Situations(event, assumptions);
+        this.slices = Slice.of(this.event, assumptions);
+        this.situations = new Situations(this.event, assumptions);
         event.spots().forEach(s -> spots.put(s.id(), s));
-        event.presentations().forEach(p -> landing.put(p.id(), LandingChance.of(p, event.stops(), event.notebook().changes(), assumptions.landing(), assumptions.notebook().rerigged())));
-        this.mix = new SpeciesMix(event, assumptions.size());
-        this.sizes = SizeModel.fit(event, mix, assumptions);
+        event.presentations().forEach(p -> landing.put(p.id(), LandingChance.of(p, this.event.stops(), event.notebook().changes(), assumptions.landing(), assumptions.notebook().rerigged())));
+        this.mix = new SpeciesMix(this.event, assumptions.size());
+        this.sizes = SizeModel.fit(this.event, mix, assumptions);
         this.knownFish = event.notebook().fishThere().stream().filter(f -> spots.containsKey(f.spotId()) && !event.offLimits(spots.get(f.spotId())))
                 .map(f -> KnownFishChance.of(f, event, sizes, assumptions)).filter(f -> f.chance() > LEAST_CHANCE).sorted(Comparator.comparingDouble(f -> -f.chance() * f.grams())).limit(MOST_KNOWN_FISH).toList();
     }

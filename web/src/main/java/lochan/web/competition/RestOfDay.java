@@ -77,7 +77,7 @@ class RestOfDay {
     record Said(boolean running, boolean failed, String stops, String adds, String asOf) { }
 
     private static List<Object> basis(EventData event, int day) {
-        return List.of(DayModels.basis(event), DayAdvisors.plan(event, day));
+        return List.of(DayModels.basis(event, day), DayAdvisors.plan(event, day));
     }
 
     /** Null: nothing was looked for since practice or plan changed. */

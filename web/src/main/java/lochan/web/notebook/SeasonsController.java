@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import lochan.core.Assumptions;
+import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
 import lochan.core.learning.History;
 import lochan.core.notebook.CarriedRate;
@@ -92,7 +93,7 @@ class SeasonsController {
     }
 
     private List<EventData> all(EventKey key) {
-        return briefs.all(key.accountId()).stream().map(events::event).filter(e -> !e.stops().isEmpty())
+        return briefs.all(key.accountId()).stream().map(events::event).map(CompetitionStops::all).filter(e -> !e.stops().isEmpty())
                 .sorted(Comparator.comparing(e -> e.brief().days().getFirst().date())).toList();
     }
 
@@ -129,7 +130,7 @@ class SeasonsController {
     /** Carries what other events say into this one, or what is carried away again. */
     @PostMapping("/events/{eventId}/deck/seasons/carry")
     String carry(EventKey key, @RequestParam boolean on, RedirectAttributes flash) {
-        List<EventData> others = briefs.all(key.accountId()).stream().filter(k -> !k.equals(key)).map(events::event).filter(e -> !e.stops().isEmpty()).toList();
+        List<EventData> others = briefs.all(key.accountId()).stream().filter(k -> !k.equals(key)).map(events::event).map(CompetitionStops::all).filter(e -> !e.stops().isEmpty()).toList();
         Set<String> known = events.event(key).presentations().stream().map(Presentation::id).collect(Collectors.toSet());
         List<CarriedRate> carried = on ? History.of(others, ASSUMPTIONS).carried().stream().filter(c -> known.contains(c.presentationId())).toList() : List.of();
         Notebook.Leanings now = notebooks.notebook(key).leanings();

@@ -1,7 +1,10 @@
 package lochan.web.plan;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
@@ -13,8 +16,10 @@ import lochan.core.event.Brief;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
 import lochan.core.planning.Calibration;
 import lochan.core.planning.PlanValuer;
+import lochan.core.review.DayForecast;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
 import lochan.web.brief.Briefs;
@@ -27,6 +32,7 @@ import org.springframework.stereotype.Service;
 public class Forecasts {
 
     private static final int SCENARIOS = 200;
+    private static final int DAYS_PER_SCENARIO = 20;
     /** Enough to learn from; older ones say little of the angler of today. */
     private static final int LATEST_EVENTS = 20;
     private static final long SEED = 1;
@@ -41,14 +47,70 @@ public class Forecasts {
         this.clock = clock;
     }
 
+    /** A finished day that has both a plan and an official weight. */
+    private record Finished(EventData event, int day, List<PlanStop> stops, double actualGrams) {
+
+        Instant start() {
+            return event.brief().day(day).start();
+        }
+
+        /** Null: the plan promised nothing. */
+        Calibration.Result result() {
+            double forecast = new PlanValuer(scenarios()).formula(stops);
+            return forecast > 0 ? new Calibration.Result(actualGrams, forecast) : null;
+        }
+
+        ScenarioSet scenarios() {
+            return new ScenarioSet(new DayModel(event, day, Assumptions.DEFAULTS), SCENARIOS, SEED);
+        }
+
+        DayForecast forecast(double factor) {
+            int[] days = new int[SCENARIOS];
+            Arrays.fill(days, DAYS_PER_SCENARIO);
+            return DayForecast.of(Arrays.stream(new PlanValuer(scenarios()).drawn(stops, days).totals()).map(t -> factor * t).toArray(), actualGrams);
+        }
+    }
+
+    /**
+     * A finished day with its forecast as it stood that morning.
+     *
+     * @param event its name
+     */
+    public record Scored(String event, int day, Instant start, DayForecast forecast) { }
+
     public Calibration calibration(long accountId) {
-        List<Calibration.Result> results = new ArrayList<>();
-        briefs.all(accountId).reversed().stream().limit(LATEST_EVENTS).filter(this::over).map(events::event)
+        return calibration(finished(accountId));
+    }
+
+    /** As it stood before a time. */
+    public Calibration calibrationBefore(long accountId, Instant time) {
+        return calibration(finished(accountId).stream().filter(f -> f.start().isBefore(time)).toList());
+    }
+
+    private static Calibration calibration(List<Finished> days) {
+        return Calibration.of(days.stream().map(Finished::result).filter(Objects::nonNull).toList(), Assumptions.DEFAULTS.forecast());
+    }
+
+    /** All finished days, the first first, each by what those before it had taught. */
+    public List<Scored> scores(long accountId) {
+        List<Scored> scores = new ArrayList<>();
+        List<Calibration.Result> before = new ArrayList<>();
+        for (Finished f : finished(accountId)) {
+            double factor = Calibration.of(before, Assumptions.DEFAULTS.forecast()).factor();
+            scores.add(new Scored(f.event().brief().name(), f.day(), f.start(), f.forecast(factor)));
+            Calibration.Result result = f.result();
+            if (result != null) {
+                before.add(result);
+            }
+        }
+        return scores;
+    }
+
+    private List<Finished> finished(long accountId) {
+        return briefs.all(accountId).reversed().stream().limit(LATEST_EVENTS).filter(this::over).map(events::event)
                 .filter(e -> e.brief().format() != Format.LIMIT_LENGTH && e.competition().stream().anyMatch(Entry.Official.class::isInstance))
-                .forEach(e -> IntStream.rangeClosed(1, e.brief().days().size())
-                        .filter(day -> clock.instant().isAfter(e.brief().day(day).checkIn()))
-                        .mapToObj(day -> result(e, day)).filter(Objects::nonNull).forEach(results::add));
-        return Calibration.of(results, Assumptions.DEFAULTS.forecast());
+                .flatMap(e -> IntStream.rangeClosed(1, e.brief().days().size()).filter(day -> clock.instant().isAfter(e.brief().day(day).checkIn())).mapToObj(day -> finished(e, day)))
+                .filter(Objects::nonNull).sorted(Comparator.comparing(Finished::start)).toList();
     }
 
     /** Whether a day of the event has ended: only then is the rest of it worth reading. */
@@ -58,13 +120,10 @@ public class Forecasts {
     }
 
     /** A day that has both a plan and an official weight; else null. */
-    private static Calibration.Result result(EventData event, int day) {
+    private static Finished finished(EventData event, int day) {
         Bag bag = BagLog.replay(event.brief(), event.competition()).bag(day);
         Plan plan = event.plans().stream().filter(p -> p.day() == day && !p.stops().isEmpty()).findFirst().orElse(null);
-        if (plan == null || bag.official() == null || bag.official().grams() == null || !(bag.official().grams() > 0)) {
-            return null;
-        }
-        double forecast = new PlanValuer(new ScenarioSet(new DayModel(event, day, Assumptions.DEFAULTS), SCENARIOS, SEED)).formula(plan.stops());
-        return forecast > 0 ? new Calibration.Result(bag.official().grams(), forecast) : null;
+        boolean weighed = bag.official() != null && bag.official().grams() != null && bag.official().grams() > 0;
+        return plan == null || !weighed ? null : new Finished(event, day, plan.stops(), bag.official().grams());
     }
 }

@@ -41,7 +41,7 @@ public class PlanBackups {
     }
 
     private static List<Object> basis(EventData e, Plan plan) {
-        return List.of(plan.day(), plan.stops(), DayModels.basis(e));
+        return List.of(plan.day(), plan.stops(), DayModels.basis(e, plan.day()));
     }
 
     /** Begins, unless it is under way or done for the plan as it stands. */

@@ -89,7 +89,7 @@ class PlanSearch {
     }
 
     private static List<Object> basis(EventData e, int day) {
-        return List.of(day, DayModels.basis(e), PlanReckoning.dayBefore(e, day));
+        return List.of(day, DayModels.basis(e, day), PlanReckoning.dayBefore(e, day));
     }
 
     void begin(EventKey key, long id, EventData event, Plan plan, Wanted wanted) {

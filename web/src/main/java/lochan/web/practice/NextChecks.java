@@ -40,13 +40,13 @@ class NextChecks {
 
     /** What is known for the event as it stands. */
     Optional<Work.State<List<NextCheck.Look>>> state(EventKey key, EventData event) {
-        return work.state(key, DayModels.basis(event));
+        return work.state(key, DayModels.basis(event, 1));
     }
 
     /** Begins, unless it is under way or done for the event as it stands. */
     void begin(EventKey key, EventData event) {
         Instant now = clock.instant();
-        work.begin(key, DayModels.basis(event), LOOKS, progress -> looks(event, now, progress));
+        work.begin(key, DayModels.basis(event, 1), LOOKS, progress -> looks(event, now, progress));
     }
 
     void stop(EventKey key) {

@@ -5,8 +5,10 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Arrays;
 import java.util.List;
 import lochan.core.Assumptions;
+import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.Notebook;
+import lochan.core.plan.Plan;
 import lochan.core.scenario.DayModel;
 import lochan.web.brief.EventKey;
 import org.springframework.stereotype.Component;
@@ -17,9 +19,11 @@ public class DayModels {
 
     private static final int KEPT = 8;
 
-    private final Cache<OfDay, DayModel> models = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<OfDay, Known> models = Caffeine.newBuilder().maximumSize(KEPT).build();
 
     private record OfDay(EventKey key, int day) { }
+
+    private record Known(List<Object> basis, DayModel model) { }
 
     /**
      * @param event the event as it stands
@@ -27,18 +31,25 @@ public class DayModels {
      */
     public DayModel of(EventKey key, EventData event, int day) {
         int there = Math.clamp(day, 1, event.brief().days().size());
-        DayModel known = models.getIfPresent(new OfDay(key, there));
-        if (known == null || !basis(known.event()).equals(basis(event))) {
-            known = new DayModel(event, there, Assumptions.DEFAULTS);
+        List<Object> basis = basis(event, there);
+        Known known = models.getIfPresent(new OfDay(key, there));
+        if (known == null || !known.basis().equals(basis)) {
+            known = new Known(basis, new DayModel(event, there, Assumptions.DEFAULTS));
             models.put(new OfDay(key, there), known);
         }
-        return known;
+        return known.model();
     }
 
-    /** What a day's reckoning rests on: plans, competition, marks, trials and runs of the boat say nothing of what practice says. */
-    public static List<Object> basis(EventData e) {
+    /**
+     * What a day's reckoning rests on: its own competition, marks, trials and runs of the boat say nothing of what practice says; of the competition days
+     * before it the log does, and their plans where the log does not say what was fished.
+     */
+    public static List<Object> basis(EventData e, int day) {
+        boolean later = day > 1 && !e.competition().isEmpty();
+        List<Entry> before = later ? e.competition().stream().filter(x -> x.at().isBefore(e.brief().day(Math.min(day, e.brief().days().size())).start())).toList() : List.of();
+        List<Plan> plans = later ? e.plans().stream().filter(p -> p.day() < day).toList() : List.of();
         Notebook n = e.notebook();
         return Arrays.asList(e.brief(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), n.fish(), n.changes(), n.leanings(),
-                n.leanings().byHistory() ? n.carried() : null);
+                n.leanings().byHistory() ? n.carried() : null, before, plans);
     }
 }

@@ -72,7 +72,7 @@ class Speed {
         Visitor angler = demo.demoAngler();
         String event = Rules.demoAgain(angler);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
-        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/advice").page().select("[data-again]").isEmpty());
+        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/advice").page().select("[data-soon]").isEmpty());
         IntStream.range(0, 2 * TIMES).forEach(i -> angler.get(event + "/competition/advice"));
         long[] after = new long[ENTRIES];
         for (int i = 0; i < ENTRIES; i++) {

@@ -192,7 +192,7 @@ class CompetitionPagesTest {
     }
 
     private static Visitor.Answer ready(Visitor angler, String event) {
-        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/advice").page().select("[data-again]").isEmpty());
+        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/advice").page().select("[data-soon]").isEmpty());
         return angler.get(event + "/competition/advice");
     }
 
@@ -237,5 +237,23 @@ class CompetitionPagesTest {
         assertThat(warm.texts("section:has(#well-care) > p:not([hidden])")).anyMatch(t -> t.startsWith("Warm from about 75 °F on")).anyMatch(t -> t.contains("Its water: 79 °F at 09:40"))
                 .noneMatch(t -> t.startsWith("Look at the well"));
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
+    }
+
+    @Test
+    void afterTheWeighInThePlanLiesBesideWhatHappened(@RunningApp.Demo RunningApp demo) {
+        Visitor angler = demo.demoAngler();
+        String event = angler.get("/events").page().selectFirst("a:contains(April Shakedown)").attr("href").replace("/brief", "");
+        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/review").page().select("[data-again]").isEmpty());
+        Visitor.Answer review = angler.get(event + "/competition/review");
+        assertThat(review.text()).contains("13 lb 8 oz official").contains("The bag by the clock").contains("Your scale made the bag 13 lb 11 oz, the official one 13 lb 8 oz")
+                .contains("fell between the outer marks");
+        assertThat(review.texts("section:has(#stops) tbody tr")).hasSize(3).first().asString().contains("Maudlin Point").contains("3, 3 landed");
+        assertThat(review.page().select(".clock-fan path")).hasSize(3);
+        assertThat(review.page().select("section:has(#scores) tbody tr").size()).isEqualTo(review.page().select(".calibration circle").size()).isPositive();
+
+        Visitor other = demo.angler();
+        assertThat(other.get(event + "/competition/review").status()).isEqualTo(404);
+        String empty = Rules.event(other, "Not yet");
+        assertThat(other.get(empty + "/competition/review").text()).contains("The day is not over").contains("Nothing official yet");
     }
 }

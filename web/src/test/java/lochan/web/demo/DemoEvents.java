@@ -209,11 +209,17 @@ public final class DemoEvents {
                 plan("2027-04-24", "dam-riprap", "medium-crankbait", "09:00", "10:15"), plan("2027-04-24", "sill-ledge", "carolina-rig", "10:35", "14:20")));
         String date = "2027-04-24T";
         List<Entry> log = new ArrayList<>();
-        String[][] fish = {{"b1", "07:26", "1-12"}, {"b2", "07:51", "2-1"}, {"b3", "08:33", "1-10"}, {"b4", "09:20", "1-14"}, {"b5", "09:58", "2-4"},
-            {"b6", "10:51", "2-15"}, {"b7", "11:14", "1-8"}};
-        for (String[] f : fish) {
-            log.add(caught(f[0], at(date + f[1]), Species.LARGEMOUTH, f[2], null, null, null));
+        log.add(fishing("w1", date + "07:16", "maudlin-point", "medium-crankbait"));
+        for (String[] f : new String[][] {{"b1", "07:26", "1-12"}, {"b2", "07:51", "2-1"}, {"b3", "08:33", "1-10"}}) {
+            log.add(caught(f[0], at(date + f[1]), Species.LARGEMOUTH, f[2], null, "maudlin-point", "medium-crankbait"));
         }
+        log.add(fishing("w2", date + "08:50", "dam-riprap", "medium-crankbait"));
+        for (String[] f : new String[][] {{"b4", "09:20", "1-14"}, {"b5", "09:58", "2-4"}}) {
+            log.add(caught(f[0], at(date + f[1]), Species.LARGEMOUTH, f[2], null, "dam-riprap", "medium-crankbait"));
+        }
+        log.add(fishing("w3", date + "10:33", "sill-ledge", "carolina-rig"));
+        log.add(caught("b6", at(date + "10:51"), Species.LARGEMOUTH, "2-15", null, "sill-ledge", "carolina-rig"));
+        log.add(caught("b7", at(date + "11:14"), Species.LARGEMOUTH, "1-8", null, "sill-ledge", "carolina-rig"));
         log.add(new Entry.Correct("b8", at(date + "11:20"), "b6", grams("2-13"), null, "2-13"));
         log.add(caught("b9", at(date + "11:47"), Species.SMALLMOUTH, "1-12", null, "sill-ledge", "carolina-rig"));
         log.add(new Entry.Balance("b10", at(date + "11:49"), "b9", "b1"));
@@ -221,13 +227,19 @@ public final class DemoEvents {
         log.add(caught("b12", at(date + "12:30"), Species.LARGEMOUTH, "4-3", null, "sill-ledge", "carolina-rig"));
         log.add(new Entry.Died("b13", at(date + "13:05"), "b2"));
         log.add(caught("b14", at(date + "13:22"), Species.LARGEMOUTH, "2-8", null, "sill-ledge", "carolina-rig"));
+        log.add(fishing("w4", date + "13:35", "sill-ledge", "drop-shot"));
         log.add(caught("b15", at(date + "13:50"), Species.LARGEMOUTH, "5-0", null, "sill-ledge", "drop-shot"));
         log.add(new Entry.Void("b16", at(date + "13:51"), "b15"));
         log.add(caught("b17", at(date + "13:52"), Species.LARGEMOUTH, "2-2", null, "sill-ledge", "drop-shot"));
+        log.add(fishing("w5", date + "14:21", null, null));
         log.add(new Entry.Official("b18", at(date + "15:40"), grams("13-8"), 1));
         List<Spot> spots = spots().stream().filter(s -> List.of("maudlin-point", "split-point", "dam-riprap", "cold-wall", "sill-ledge",
                 "fallen-alder", "pale-hump", "raven-wall").contains(s.id())).toList();
         return new EventData(brief, new Boat(20, 12, 4, null, null), null, spots, PRESENTATIONS, stops, List.of(), List.of(plan), log);
+    }
+
+    private static Entry fishing(String id, String time, String spot, String presentation) {
+        return new Entry.Fishing(id, at(time), spot, presentation);
     }
 
     private static LocalDate day(String date) {
