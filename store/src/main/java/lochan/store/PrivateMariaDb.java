@@ -20,18 +20,22 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 
 /**
  * A MariaDB server of our own: its data in a folder of ours, listening on loopback alone, at a free port of its own. It never touches a
- * server of the system. One process at a time holds the folder, by a lock that dies with it.
+ * server of the system. One process at a time holds the folder, by a lock that dies with it. A server that dies is started again at its port.
  */
 public final class PrivateMariaDb implements AutoCloseable {
 
     private static final Duration START_LIMIT = Duration.ofSeconds(60);
     private static final Duration STOP_LIMIT = Duration.ofSeconds(60);
     private static final long POLL_MILLIS = 50;
+    private static final Duration LEAST_LIFE = Duration.ofSeconds(2);
+    private static final Duration REST = Duration.ofSeconds(1);
+    private static final int MOST_RESTS = 30;
     /** A socket's path may have 107 characters. */
     private static final int LONGEST_SOCKET_PATH = 107;
     private static final String SCHEMA = "lochan";
@@ -39,14 +43,48 @@ public final class PrivateMariaDb implements AutoCloseable {
 
     private final Path folder;
     private final FileChannel lockFile;
-    private final Process server;
+    private final List<String> command;
     private final int port;
+    private Process server;
+    private Instant started;
+    private boolean answered;
+    private boolean closing;
+    private int quickDeaths;
 
-    private PrivateMariaDb(Path folder, FileChannel lockFile, Process server, int port) {
+    private PrivateMariaDb(Path folder, FileChannel lockFile, List<String> command, int port) throws IOException {
         this.folder = folder;
         this.lockFile = lockFile;
-        this.server = server;
+        this.command = List.copyOf(command);
         this.port = port;
+        launch();
+    }
+
+    private void launch() throws IOException {
+        started = Instant.now();
+        server = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(folder.resolve("mariadb.log").toFile())).start();
+        server.onExit().thenRun(this::revive);
+    }
+
+    /** A server that died is started again: at once, or where it dies as soon as it is started, after a while that grows. */
+    private synchronized void revive() {
+        quickDeaths = Instant.now().isBefore(started.plus(LEAST_LIFE)) ? quickDeaths + 1 : 0;
+        if (answered && !closing) {
+            Duration rest = REST.multipliedBy(Math.min(quickDeaths, MOST_RESTS));
+            CompletableFuture.delayedExecutor(rest.toMillis(), TimeUnit.MILLISECONDS).execute(this::launchAgain);
+        }
+    }
+
+    private synchronized void launchAgain() {
+        if (closing) {
+            return;
+        }
+        System.err.println("lochan: MariaDB died and is started again; nothing that was acknowledged is lost.");
+        try {
+            Files.deleteIfExists(folder.resolve("mariadb.pid"));
+            launch();
+        } catch (IOException e) {
+            System.err.println("lochan: MariaDB cannot be started again (" + e.getMessage() + "): end Lochan and start it anew.");
+        }
     }
 
     /**
@@ -87,10 +125,10 @@ public final class PrivateMariaDb implements AutoCloseable {
         if (!keepSafe) {
             command.addAll(List.of("--innodb-flush-log-at-trx-commit=0", "--skip-innodb-doublewrite", "--sync-binlog=0"));
         }
-        Process server = new ProcessBuilder(command).redirectErrorStream(true)
-                .redirectOutput(folder.resolve("mariadb.log").toFile()).start();
-        PrivateMariaDb db = new PrivateMariaDb(folder, lock, server, port);
+        Files.deleteIfExists(folder.resolve("mariadb.log"));
+        PrivateMariaDb db = new PrivateMariaDb(folder, lock, command, port);
         db.awaitAnswer();
+        db.nowAnswers();
         return db;
     }
 
@@ -110,10 +148,11 @@ public final class PrivateMariaDb implements AutoCloseable {
     /** Stops the server cleanly and gives the folder free. */
     @Override
     public void close() {
-        server.destroy();
+        Process last = ending();
+        last.destroy();
         try {
-            if (!server.waitFor(STOP_LIMIT.toSeconds(), TimeUnit.SECONDS)) {
-                server.destroyForcibly();
+            if (!last.waitFor(STOP_LIMIT.toSeconds(), TimeUnit.SECONDS)) {
+                last.destroyForcibly();
             }
             lockFile.close();
         } catch (InterruptedException e) {
@@ -123,16 +162,29 @@ public final class PrivateMariaDb implements AutoCloseable {
         }
     }
 
+    private synchronized Process ending() {
+        closing = true;
+        return server;
+    }
+
+    private synchronized void nowAnswers() {
+        answered = true;
+    }
+
+    private synchronized boolean lives() {
+        return server.isAlive();
+    }
+
     private void awaitAnswer() {
         Instant limit = Instant.now().plus(START_LIMIT);
-        while (Instant.now().isBefore(limit) && server.isAlive()) {
+        while (Instant.now().isBefore(limit) && lives()) {
             try (Connection connection = DriverManager.getConnection(url(), user(), password())) {
                 return;
             } catch (SQLException notYet) {
                 pause();
             }
         }
-        server.destroyForcibly();
+        ending().destroyForcibly();
         throw new StoreException("MariaDB did not start: read " + folder.resolve("mariadb.log") + ". " + lastLogLine());
     }
 

@@ -11,6 +11,7 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,11 +23,14 @@ import org.jsoup.nodes.Element;
 /** A browser without scripts: keeps its cookies, follows redirects, sends the token of the page it read last. */
 public final class Visitor {
 
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
+
     private final URI address;
     private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
     private String token = "";
 
-    Visitor(URI address) {
+    /** @param address of a running application */
+    public Visitor(URI address) {
         this.address = address;
     }
 
@@ -126,6 +130,11 @@ public final class Visitor {
         fields.forEach((k, v) -> pairs.add(encoded(k) + "=" + encoded(v)));
         return send(HttpRequest.newBuilder(address.resolve(path)).header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(BodyPublishers.ofString(String.join("&", pairs))));
+    }
+
+    /** Posts as a page's script does. */
+    public Answer postJson(String path, String body) {
+        return send(HttpRequest.newBuilder(address.resolve(path)).timeout(PATIENCE).header("Content-Type", "application/json").header("X-CSRF-TOKEN", token).POST(BodyPublishers.ofString(body)));
     }
 
     /** Sends a file as a form of several parts. */

@@ -1,0 +1,175 @@
+package lochan.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import lochan.core.competition.BagLog;
+import lochan.core.competition.Entry;
+import lochan.core.eventdata.EventData;
+import lochan.store.PrivateMariaDb;
+import lochan.web.eventfile.EventFileReader;
+import lochan.web.testing.Rules;
+import lochan.web.testing.Visitor;
+import org.awaitility.Awaitility;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** A day of 200 entries, during which a process is killed (SIGKILL) twenty times at random moments: what was acknowledged is there, once, and the bag is the same. */
+class CrashTest {
+
+    private static final int ENTRIES = 200;
+    private static final int KILLS = 20;
+    /** An answer takes less: kills fall before, while and after an entry is written. */
+    private static final int WITHIN_MILLIS = 60;
+    private static final Duration START = Duration.ofMinutes(2);
+    private static final String PASSWORD = "four words in a row";
+
+    private final Random random = new Random(11);
+    private Path home;
+    private Path said;
+    private int port;
+    private Process app;
+    private Visitor angler;
+    private String event;
+
+    @BeforeEach
+    void begin() throws IOException {
+        home = Files.createTempDirectory("lochan-crash");
+        said = Files.createTempFile("lochan-crash", ".log");
+        try (ServerSocket free = new ServerSocket(0)) {
+            port = free.getLocalPort();
+        }
+        start();
+        angler = new Visitor(URI.create("http://127.0.0.1:" + port));
+        angler.post("/setup", "name", "Ines", "password", PASSWORD, "again", PASSWORD);
+        event = Rules.event(angler, "A rough day");
+        angler.get(event + "/competition");
+    }
+
+    @AfterEach
+    void end() throws IOException, InterruptedException {
+        app.destroy();
+        app.waitFor(1, TimeUnit.MINUTES);
+        PrivateMariaDb.delete(home);
+        Files.delete(said);
+    }
+
+    private void start() {
+        try {
+            ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xmx192m", "-cp",
+                    System.getProperty("java.class.path"), Lochan.class.getName(), "serve").redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(said.toFile()));
+            builder.environment().putAll(Map.of("LOCHAN_HOME", home.toString(), "LOCHAN_PORT", Integer.toString(port)));
+            app = builder.start();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        Awaitility.await(said.toString()).atMost(START).ignoreExceptions().until(() -> new Visitor(URI.create("http://127.0.0.1:" + port)).get("/sign-in").status() == 200);
+    }
+
+    private List<Entry> day() {
+        List<Entry> entries = new ArrayList<>();
+        Instant at = Instant.now().truncatedTo(ChronoUnit.SECONDS);
+        for (int i = 0; i < ENTRIES; i++) {
+            String id = "e" + i;
+            entries.add(i % 10 == 9 ? new Entry.Void(id, at, "e" + (i - 1)) : new Entry.Catch(id, at, lochan.core.event.Species.LARGEMOUTH, 500 + 3000 * random.nextDouble(), null, null, null, true, null, null));
+        }
+        return entries;
+    }
+
+    private static String json(Entry entry) {
+        String head = "{\"id\":\"" + entry.id() + "\",\"at\":\"" + entry.at() + "\",";
+        return "{\"entries\":[" + head + (entry instanceof Entry.Void v ? "\"type\":\"void\",\"entry\":\"" + v.entryId() + "\"}"
+                : "\"type\":\"catch\",\"species\":\"largemouth\",\"alive\":true,\"grams\":" + ((Entry.Catch) entry).grams() + "}") + "]}";
+    }
+
+    private boolean acknowledged(Entry entry) {
+        try {
+            Visitor.Answer answer = angler.postJson(event + "/competition/log", json(entry));
+            return answer.status() == 200 && answer.body().contains("\"refused\":[]");
+        } catch (UncheckedIOException away) {
+            return false;
+        }
+    }
+
+    /** Logs a day; now and then something is killed soon after an entry was sent. */
+    private List<Entry> logged(Runnable kill, Runnable mend) {
+        List<Entry> day = day();
+        Set<Integer> kills = random.ints(0, ENTRIES).distinct().limit(KILLS).boxed().collect(Collectors.toSet());
+        for (int i = 0; i < ENTRIES; i++) {
+            CompletableFuture<Void> killed = kills.contains(i)
+                    ? CompletableFuture.runAsync(kill, CompletableFuture.delayedExecutor(random.nextInt(WITHIN_MILLIS), TimeUnit.MILLISECONDS)) : CompletableFuture.completedFuture(null);
+            Entry entry = day.get(i);
+            boolean first = acknowledged(entry);
+            killed.join();
+            if (!first) {
+                Awaitility.await().atMost(START).until(() -> {
+                    mend.run();
+                    return acknowledged(entry);
+                });
+            }
+        }
+        return day;
+    }
+
+    private void everythingIsThereOnce(List<Entry> day) throws Exception {
+        EventData data = EventFileReader.read(new ByteArrayInputStream(angler.get(event + "/export").body().getBytes(StandardCharsets.UTF_8))).data();
+        assertThat(data.competition()).extracting(Entry::id).containsExactlyElementsOf(day.stream().map(Entry::id).toList());
+        assertThat(BagLog.replay(data.brief(), data.competition()).bag(1)).isEqualTo(BagLog.replay(data.brief(), day).bag(1));
+    }
+
+    @Test
+    void theApplicationIsKilled() throws Exception {
+        int[] died = {0};
+        List<Entry> day = logged(() -> {
+            app.destroyForcibly();
+            died[0]++;
+        }, () -> {
+            if (!app.isAlive()) {
+                start();
+            }
+        });
+        if (!app.isAlive()) {
+            start();
+        }
+        assertThat(died[0]).isEqualTo(KILLS);
+        everythingIsThereOnce(day);
+    }
+
+    @Test
+    void theDatabaseIsKilled() throws Exception {
+        int[] died = {0};
+        List<Entry> day = logged(() -> died[0] += killed(), () -> { });
+        assertThat(died[0]).isEqualTo(KILLS);
+        assertThat(app.isAlive()).isTrue();
+        everythingIsThereOnce(day);
+    }
+
+    /** Kills the database of the application as it is now, once it has come to life. */
+    private int killed() {
+        ProcessHandle[] found = new ProcessHandle[1];
+        Awaitility.await().atMost(START).until(() -> {
+            found[0] = app.descendants().filter(p -> p.info().command().orElse("").endsWith("mariadbd")).findFirst().orElse(null);
+            return found[0] != null;
+        });
+        return found[0].destroyForcibly() ? 1 : 0;
+    }
+}
