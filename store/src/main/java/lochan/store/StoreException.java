@@ -9,7 +9,7 @@ public final class StoreException extends RuntimeException {
         super(message);
     }
 
-    StoreException(String message, Throwable cause) {
+    public StoreException(String message, Throwable cause) {
         super(message, cause);
     }
 }

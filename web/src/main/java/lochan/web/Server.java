@@ -8,9 +8,13 @@ import java.nio.file.Path;
 import java.security.SecureRandom;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.time.Clock;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lochan.store.PrivateMariaDb;
 import lochan.store.StoreException;
 import org.flywaydb.core.api.FlywayException;
@@ -21,7 +25,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 
 /**
  * Starts the web application beside its own MariaDB, or on a server elsewhere. The environment says how: {@code LOCHAN_PORT},
- * {@code LOCHAN_HOME}, {@code LOCHAN_BIND}, {@code LOCHAN_DB_URL} with {@code LOCHAN_DB_USER} and {@code LOCHAN_DB_PASSWORD}.
+ * {@code LOCHAN_HOME}, {@code LOCHAN_BIND}, {@code LOCHAN_TLS} with {@code LOCHAN_TLS_NAMES}, {@code LOCHAN_DB_URL} with {@code LOCHAN_DB_USER} and {@code LOCHAN_DB_PASSWORD}.
  */
 @SpringBootApplication(exclude = org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration.class)
 public class Server {
@@ -30,8 +34,20 @@ public class Server {
     private static final int CANNOT_START = 1;
     private static final int CODE_DIGITS = 8;
 
+    /**
+     * Whether pages go over TLS by a certificate of our own.
+     *
+     * @param names of this machine besides those it knows of itself
+     */
+    record Tls(boolean own, List<String> names) {
+
+        Tls {
+            names = List.copyOf(names);
+        }
+    }
+
     /** What the environment asks for. */
-    record Wishes(boolean demo, int port, String bind, Path home, String dbUrl, String dbUser, String dbPassword) {
+    record Wishes(boolean demo, int port, String bind, Path home, Tls tls, String dbUrl, String dbUser, String dbPassword) {
 
         static Wishes of(boolean demo, Map<String, String> environment) {
             String port = environment.getOrDefault("LOCHAN_PORT", Integer.toString(USUAL_PORT));
@@ -39,9 +55,17 @@ public class Server {
                 throw new StoreException("LOCHAN_PORT is " + port + ": expected a number from 0 to 65535.");
             }
             String home = environment.getOrDefault("LOCHAN_HOME", demo ? ".lochan/demo" : ".lochan/data");
-            return new Wishes(demo, Integer.parseInt(port), environment.getOrDefault("LOCHAN_BIND", "127.0.0.1"), Path.of(home),
+            return new Wishes(demo, Integer.parseInt(port), environment.getOrDefault("LOCHAN_BIND", "127.0.0.1"), Path.of(home), tls(environment),
                     environment.get("LOCHAN_DB_URL"), environment.getOrDefault("LOCHAN_DB_USER", "lochan"),
                     environment.getOrDefault("LOCHAN_DB_PASSWORD", ""));
+        }
+
+        private static Tls tls(Map<String, String> environment) {
+            String wish = environment.getOrDefault("LOCHAN_TLS", "off");
+            if (!wish.equals("own") && !wish.equals("off")) {
+                throw new StoreException("LOCHAN_TLS is " + wish + ": expected own, for a certificate that Lochan makes itself, or off.");
+            }
+            return new Tls(wish.equals("own"), Stream.of(environment.getOrDefault("LOCHAN_TLS_NAMES", "").split(",")).map(String::strip).filter(n -> !n.isEmpty()).toList());
         }
 
         InetAddress address() {
@@ -119,6 +143,11 @@ public class Server {
         if (code != null) {
             settings.put("lochan.setup-code", code);
         }
+        BoatCertificate certificate = wishes.tls().own() ? BoatCertificate.of(wishes.home(), wishes.tls().names(), Clock.systemUTC()) : null;
+        if (certificate != null) {
+            settings.putAll(Map.of("server.ssl.key-store", certificate.keys().toUri().toString(), "server.ssl.key-store-type", "PKCS12", "server.ssl.key-store-password", certificate.password(),
+                    "server.ssl.key-alias", "server", "server.servlet.session.cookie.secure", true, "lochan.authority", certificate.authority().toString()));
+        }
         SpringApplication application = new SpringApplication(Server.class);
         application.setRegisterShutdownHook(wishes.dbUrl() != null);
         application.setDefaultProperties(settings);
@@ -133,8 +162,17 @@ public class Server {
         if (code != null) {
             out.println("The page that makes the first account asks for this code: " + code);
         }
-        out.println("Lochan answers at http://" + host + ":" + port + "/   (Ctrl-C ends it)");
+        out.println("Lochan answers at " + (certificate == null ? "http://" : "https://") + host + ":" + port + "/   (Ctrl-C ends it)");
+        if (certificate != null) {
+            tellPhones(certificate, wishes, port, out);
+        }
         return context;
+    }
+
+    private static void tellPhones(BoatCertificate certificate, Wishes wishes, String port, PrintStream out) {
+        String at = (wishes.address().isAnyLocalAddress() ? BoatCertificate.addresses().stream() : Stream.of(wishes.bind())).map(a -> "https://" + a + ":" + port + "/lochan.crt").collect(Collectors.joining(" or "));
+        out.println("A phone gets the certificate to trust at " + at);
+        out.println("Its SHA-256 fingerprint, to be compared on the phone: " + certificate.fingerprint());
     }
 
     /** The one line behind a failed start. */

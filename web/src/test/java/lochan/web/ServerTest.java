@@ -3,15 +3,30 @@ package lochan.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.KeyStore;
+import java.security.MessageDigest;
+import java.security.cert.CertificateFactory;
+import java.security.cert.X509Certificate;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import javax.net.ssl.SSLContext;
+import javax.net.ssl.TrustManagerFactory;
 import lochan.store.StoreException;
+import lochan.web.testing.RunningApp;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -20,6 +35,8 @@ class ServerTest {
 
     private static final Path PREPARE = Path.of("../scripts/prepare.sh").toAbsolutePath().normalize();
     private static final Path START = Path.of("../lochan").toAbsolutePath().normalize();
+
+    private static final Clock CLOCK = Clock.systemUTC();
 
     @TempDir
     Path folder;
@@ -58,6 +75,48 @@ class ServerTest {
 
         assertThatThrownBy(() -> Server.start(wishes, System.out)).isInstanceOf(StoreException.class)
                 .hasMessageContaining("jdbc:mariadb://127.0.0.1:1/lochan cannot be used").hasMessageContaining("LOCHAN_DB_URL");
+    }
+
+    @Test
+    void aPhoneThatTrustsTheBoatsCertificateIsServedOverTls() throws Exception {
+        assertThatThrownBy(() -> Server.Wishes.of(false, Map.of("LOCHAN_TLS", "yes"))).isInstanceOf(StoreException.class).hasMessageContaining("expected own");
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (RunningApp app = TestServers.start(false, Map.of("LOCHAN_TLS", "own", "LOCHAN_TLS_NAMES", "boat.local, 10.1.2.3"), out)) {
+            byte[] authority = Files.readAllBytes(Path.of(app.context().getEnvironment().getProperty("lochan.authority")));
+            X509Certificate trusted = (X509Certificate) CertificateFactory.getInstance("X.509").generateCertificate(new ByteArrayInputStream(authority));
+            HttpClient phone = HttpClient.newBuilder().sslContext(trusting(trusted)).build();
+            assertThat(phone.send(HttpRequest.newBuilder(app.address().resolve("/setup")).build(), HttpResponse.BodyHandlers.ofString()).headers().firstValue("set-cookie").orElse("")).contains("Secure");
+            HttpResponse<byte[]> given = phone.send(HttpRequest.newBuilder(app.address().resolve("/lochan.crt")).build(), HttpResponse.BodyHandlers.ofByteArray());
+            assertThat(given.body()).isEqualTo(authority);
+            assertThat(given.headers().firstValue("content-type")).hasValue("application/x-x509-ca-cert");
+            assertThat(out.toString()).contains("https://127.0.0.1:").contains(HexFormat.ofDelimiter(":").withUpperCase().formatHex(MessageDigest.getInstance("SHA-256").digest(trusted.getEncoded())));
+            assertThatThrownBy(() -> HttpClient.newHttpClient().send(HttpRequest.newBuilder(app.address()).build(), HttpResponse.BodyHandlers.ofString())).hasMessageContaining("certification path");
+        }
+    }
+
+    private static SSLContext trusting(X509Certificate authority) throws Exception {
+        KeyStore store = KeyStore.getInstance("PKCS12");
+        store.load(null, null);
+        store.setCertificateEntry("authority", authority);
+        TrustManagerFactory trust = TrustManagerFactory.getInstance(TrustManagerFactory.getDefaultAlgorithm());
+        trust.init(store);
+        SSLContext context = SSLContext.getInstance("TLS");
+        context.init(null, trust.getTrustManagers(), null);
+        return context;
+    }
+
+    @Test
+    void theBoatsCertificateIsKeptWhileItsNamesAreTheSameAndItsAuthorityForGood() throws Exception {
+        BoatCertificate first = BoatCertificate.of(folder, List.of("boat.local"), CLOCK);
+        byte[] keys = Files.readAllBytes(first.keys());
+        assertThat(Files.readAllBytes(BoatCertificate.of(folder, List.of("boat.local"), CLOCK).keys())).isEqualTo(keys);
+        BoatCertificate moved = BoatCertificate.of(folder, List.of("boat.local", "10.9.9.9"), CLOCK);
+        assertThat(Files.readAllBytes(moved.keys())).isNotEqualTo(keys);
+        Files.copy(moved.keys(), folder.resolve("before"));
+        assertThat(moved.fingerprint()).isEqualTo(first.fingerprint());
+        assertThat(Files.readAllBytes(BoatCertificate.of(folder, List.of("boat.local", "10.9.9.9"), Clock.offset(CLOCK, Duration.ofDays(380))).keys())).as("it runs out soon").isNotEqualTo(Files.readAllBytes(folder.resolve("before")));
+        assertThat(Files.getPosixFilePermissions(folder.resolve("tls"))).doesNotContain(java.nio.file.attribute.PosixFilePermission.OTHERS_READ, java.nio.file.attribute.PosixFilePermission.GROUP_READ);
+        assertThatThrownBy(() -> BoatCertificate.of(folder, List.of("no name"), CLOCK)).isInstanceOf(StoreException.class).hasMessageContaining("as boat.local,10.0.0.4");
     }
 
     private record Said(int exit, String text) { }

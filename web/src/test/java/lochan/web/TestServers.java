@@ -92,13 +92,18 @@ public final class TestServers implements ParameterResolver {
 
     /** Starts an application of its own, to be closed by the caller. */
     public static RunningApp start(boolean demo, String bind, OutputStream out) {
+        return start(demo, Map.of("LOCHAN_BIND", bind), out);
+    }
+
+    static RunningApp start(boolean demo, Map<String, String> wishes, OutputStream out) {
         try {
             Path home = Files.createTempDirectory("lochan-test");
             PrivateMariaDb db = PrivateMariaDb.start(home, false);
-            Map<String, String> environment = new HashMap<>(Map.of("LOCHAN_PORT", "0", "LOCHAN_HOME", home.toString(), "LOCHAN_BIND", bind));
+            Map<String, String> environment = new HashMap<>(Map.of("LOCHAN_PORT", "0", "LOCHAN_HOME", home.toString(), "LOCHAN_BIND", "127.0.0.1"));
+            environment.putAll(wishes);
             ConfigurableApplicationContext context = Server.run(Server.Wishes.of(demo, environment), db.url(), db.user(), db.password(),
                     new PrintStream(out, true));
-            URI address = URI.create("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
+            URI address = URI.create((wishes.containsKey("LOCHAN_TLS") ? "https" : "http") + "://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
             return new RunningApp(address, context, () -> {
                 context.close();
                 db.close();

@@ -1,0 +1,175 @@
+package lochan.web;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.net.Inet4Address;
+import java.net.InetAddress;
+import java.net.NetworkInterface;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.security.GeneralSecurityException;
+import java.security.MessageDigest;
+import java.security.SecureRandom;
+import java.security.cert.CertificateFactory;
+import java.security.cert.X509Certificate;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import lochan.store.StoreException;
+
+/**
+ * A certificate for the network on the boat: an authority of Lochan's own, which a phone is told to trust once, and a certificate by it for this
+ * machine's names and addresses, made anew when they change or it runs out. Made by the JDK's keytool; the keys never leave their folder.
+ */
+final class BoatCertificate {
+
+    /** Phones take none that holds longer. */
+    private static final int HOLDS_DAYS = 397;
+    private static final int AUTHORITY_DAYS = 3650;
+    private static final Duration RENEWED_BEFORE = Duration.ofDays(30);
+    private static final int PASSWORD_BYTES = 24;
+
+    private final Path folder;
+    private final String password;
+
+    private BoatCertificate(Path folder, String password) {
+        this.folder = folder;
+        this.password = password;
+    }
+
+    /**
+     * The certificate of a data folder, made when there is none that holds.
+     *
+     * @param others names and addresses besides those that this machine knows of itself
+     */
+    static BoatCertificate of(Path home, List<String> others, Clock clock) {
+        try {
+            Path folder = Files.createDirectories(home.toAbsolutePath().normalize().resolve("tls"));
+            Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwx------"));
+            Path secret = folder.resolve("password");
+            if (!Files.exists(secret)) {
+                byte[] random = new byte[PASSWORD_BYTES];
+                new SecureRandom().nextBytes(random);
+                Files.writeString(secret, HexFormat.of().formatHex(random));
+            }
+            BoatCertificate certificate = new BoatCertificate(folder, Files.readString(secret));
+            certificate.make(names(others), clock.instant());
+            return certificate;
+        } catch (IOException | GeneralSecurityException e) {
+            throw new StoreException("The certificate in " + home.resolve("tls") + " cannot be made or read (" + e.getMessage() + "): give its owner the right to write there, or remove that folder to make a new one.", e);
+        }
+    }
+
+    /** Names and addresses of this machine, as a certificate lists them. */
+    private static List<String> names(List<String> others) throws IOException {
+        TreeSet<String> names = new TreeSet<>(List.of("dns:localhost", "ip:127.0.0.1"));
+        String host = InetAddress.getLocalHost().getHostName();
+        if (host.matches("[A-Za-z0-9-]+")) {
+            names.add("dns:" + host);
+            names.add("dns:" + host + ".local");
+        }
+        for (NetworkInterface net : Collections.list(NetworkInterface.getNetworkInterfaces())) {
+            net.getInterfaceAddresses().stream().map(a -> a.getAddress()).filter(Inet4Address.class::isInstance).forEach(a -> names.add("ip:" + a.getHostAddress()));
+        }
+        for (String other : others) {
+            if (!other.matches("[A-Za-z0-9.-]+")) {
+                throw new StoreException("LOCHAN_TLS_NAMES has “" + other + "”: expected names or addresses with commas between them, as boat.local,10.0.0.4.");
+            }
+            names.add((other.matches("[0-9.]+") ? "ip:" : "dns:") + other);
+        }
+        return List.copyOf(names);
+    }
+
+    private void make(List<String> names, Instant now) throws IOException, GeneralSecurityException {
+        Path made = folder.resolve("names");
+        boolean same = Files.exists(made) && Files.readAllLines(made).equals(names);
+        if (same && Files.exists(keys()) && Files.exists(authority()) && read(folder.resolve("server.crt")).getNotAfter().toInstant().isAfter(now.plus(RENEWED_BEFORE))) {
+            return;
+        }
+        Path authorityKeys = folder.resolve("authority.p12");
+        if (!Files.exists(authorityKeys) || !Files.exists(authority())) {
+            Files.deleteIfExists(authorityKeys);
+            keytool("-genkeypair", "-alias", "authority", "-keyalg", "EC", "-groupname", "secp256r1", "-dname", "CN=Lochan on " + InetAddress.getLocalHost().getHostName(), "-ext", "bc:c=ca:true,pathlen:0",
+                    "-ext", "ku:c=keyCertSign,cRLSign", "-validity", Integer.toString(AUTHORITY_DAYS), "-keystore", authorityKeys.toString());
+            keytool("-exportcert", "-rfc", "-alias", "authority", "-keystore", authorityKeys.toString(), "-file", authority().toString());
+        }
+        Files.deleteIfExists(keys());
+        keytool("-genkeypair", "-alias", "server", "-keyalg", "EC", "-groupname", "secp256r1", "-dname", "CN=Lochan", "-keystore", keys().toString());
+        Path request = folder.resolve("server.csr");
+        keytool("-certreq", "-alias", "server", "-keystore", keys().toString(), "-file", request.toString());
+        keytool("-gencert", "-rfc", "-alias", "authority", "-keystore", authorityKeys.toString(), "-infile", request.toString(), "-outfile", folder.resolve("server.crt").toString(), "-validity",
+                Integer.toString(HOLDS_DAYS), "-ext", "san=" + String.join(",", names), "-ext", "ku:c=digitalSignature", "-ext", "eku=serverAuth");
+        keytool("-importcert", "-noprompt", "-alias", "authority", "-keystore", keys().toString(), "-file", authority().toString());
+        keytool("-importcert", "-noprompt", "-alias", "server", "-keystore", keys().toString(), "-file", folder.resolve("server.crt").toString());
+        Files.write(made, names);
+    }
+
+    private void keytool(String... arguments) throws IOException {
+        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "keytool").toString()));
+        command.addAll(List.of(arguments));
+        // The password goes by the environment: a command line can be read by others.
+        command.addAll(List.of("-storetype", "PKCS12", "-storepass:env", "LOCHAN_STORE_PASSWORD"));
+        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
+        builder.environment().put("LOCHAN_STORE_PASSWORD", password);
+        Process process = builder.start();
+        String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        try {
+            if (process.waitFor() != 0) {
+                throw new IOException(said.lines().findFirst().orElse("keytool failed"));
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException("interrupted", e);
+        }
+    }
+
+    private static X509Certificate read(Path file) throws IOException, GeneralSecurityException {
+        try (InputStream in = Files.newInputStream(file)) {
+            return (X509Certificate) CertificateFactory.getInstance("X.509").generateCertificate(in);
+        }
+    }
+
+    /** Keys and certificates for the server. */
+    Path keys() {
+        return folder.resolve("server.p12");
+    }
+
+    String password() {
+        return password;
+    }
+
+    /** The certificate that a phone is told to trust, as PEM. */
+    Path authority() {
+        return folder.resolve("authority.crt");
+    }
+
+    /** Of the authority, as phones show it: SHA-256, in pairs. */
+    String fingerprint() {
+        try {
+            return HexFormat.ofDelimiter(":").withUpperCase().formatHex(MessageDigest.getInstance("SHA-256").digest(read(authority()).getEncoded()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (GeneralSecurityException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Where a phone on the boat's network finds this machine: its addresses but loopback. */
+    static List<String> addresses() {
+        try {
+            return Collections.list(NetworkInterface.getNetworkInterfaces()).stream().flatMap(n -> n.getInterfaceAddresses().stream()).map(a -> a.getAddress())
+                    .filter(a -> a instanceof Inet4Address && !a.isLoopbackAddress()).map(InetAddress::getHostAddress).collect(Collectors.toList());
+        } catch (java.net.SocketException e) {
+            return List.of();
+        }
+    }
+}
