@@ -55,9 +55,9 @@ async function page(request, url) {
   }
 }
 
-/** Tells the page that it comes from the device. */
+/** Tells the page that it comes from the device; until its script is ready a tap would go to a server that is away. */
 async function marked(known) {
-  return new Response((await known.text()).replace(' data-boat=', ' data-kept="true" data-boat='), { headers: known.headers });
+  return new Response((await known.text()).replace(' data-boat=', ' data-kept="true" inert data-boat='), { headers: known.headers });
 }
 
 function tooLong() {

@@ -348,5 +348,6 @@ if (content) {
     follow.hidden = false;
     follow.addEventListener('click', () => page.follow(follow));
   }
+  content.inert = false;
   content.dataset.ready = 'true';
 }

@@ -22,6 +22,10 @@ class ArchitectureTest {
             .should().dependOnClassesThat().resideInAPackage("org.springframework..");
 
     @ArchTest
+    static final ArchRule WHAT_RUNS_IN_THE_PAGE_KNOWS_NO_SERVER = noClasses().that().resideInAPackage("lochan.page..")
+            .should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "org.jooq..", "lochan.store..", "lochan.web..", "java.sql..", "java.net..", "java.io..");
+
+    @ArchTest
     static final ArchRule CONTROLLERS_AND_REPOSITORIES_STAY_IN_THEIR_FEATURE = classes().that().haveSimpleNameEndingWith("Controller")
             .or().haveSimpleNameEndingWith("Repository").or().haveSimpleNameEndingWith("Form").and().doNotHaveSimpleName("Form")
             .should().notBePublic();
@@ -31,7 +35,7 @@ class ArchitectureTest {
             .should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "org.jooq..", "lochan.store..", "java.sql..");
 
     @ArchTest
-    static final ArchRule TIME_COMES_FROM_THE_ONE_CLOCK = noClasses().that().resideInAPackage("lochan.web..")
+    static final ArchRule TIME_COMES_FROM_THE_ONE_CLOCK = noClasses().that().resideInAnyPackage("lochan.web..", "lochan.page..")
             .should().callMethod(java.time.Instant.class, "now").orShould().callMethod(java.time.LocalDate.class, "now")
             .orShould().callMethod(System.class, "currentTimeMillis");
 }

@@ -8,8 +8,6 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.competition.Fish;
 import lochan.core.competition.Fished;
-import lochan.core.plan.Plan;
-import lochan.core.plan.PlanStop;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.FishSize;
@@ -51,10 +49,9 @@ public final class CompetitionStops {
     private record At(String spot, String presentation, Instant at, Bite bite) { }
 
     private static List<PracticeStop> ofDay(EventData event, BagLog log, int day) {
-        List<PlanStop> plan = event.plans().stream().filter(p -> p.day() == day && !p.stops().isEmpty()).findFirst().map(Plan::stops).orElse(List.of());
         List<At> bites = new ArrayList<>(log.standing(day).stream().map(e -> bite(e, log)).filter(Objects::nonNull).filter(b -> known(event, b.spot(), b.presentation())).toList());
         List<PracticeStop> stops = new ArrayList<>();
-        for (Fished f : Fished.of(log, day, event.brief().day(day).checkIn(), plan)) {
+        for (Fished f : Fished.of(log, day, event.brief().day(day).checkIn(), event.planOf(day))) {
             if (known(event, f.spotId(), f.presentationId())) {
                 List<At> here = bites.stream().filter(b -> b.spot().equals(f.spotId()) && b.presentation().equals(f.presentationId()) && !b.at().isBefore(f.from()) && b.at().isBefore(f.to())).toList();
                 bites.removeAll(here);

@@ -8,6 +8,7 @@ import lochan.core.event.BoatRun;
 import lochan.core.event.Brief;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
@@ -65,6 +66,11 @@ public record EventData(Brief brief, Boat boat, List<BoatRun> runs, Lake lake, L
 
     public Optional<Presentation> presentation(String id) {
         return presentations.stream().filter(p -> p.id().equals(id)).findFirst();
+    }
+
+    /** What a competition day is fished by: the stops of its first plan that has any; none where there is no plan. */
+    public List<PlanStop> planOf(int day) {
+        return plans.stream().filter(p -> p.day() == day && !p.stops().isEmpty()).findFirst().map(Plan::stops).orElse(List.of());
     }
 
     /** Whether the event's brief puts a spot off limits. */

@@ -21,7 +21,6 @@ import lochan.core.live.Advisor;
 import lochan.core.live.Outlook;
 import lochan.core.live.StayOrGo;
 import lochan.core.live.Today;
-import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
 import lochan.core.planning.DayPlanner;
@@ -74,7 +73,7 @@ final class AdviseAnswer {
         return days.computeIfAbsent(number, n -> {
             DayModel model = new DayModel(event, n, Assumptions.DEFAULTS);
             ScenarioSet few = new ScenarioSet(model, PLANNED_SCENARIOS, seed);
-            List<PlanStop> given = given(n);
+            List<PlanStop> given = event.planOf(n);
             List<PlanStop> plan = given.isEmpty() ? new DayPlanner(few, runs, DayPlanner.Wishes.of(Stance.STEADY), seed).plan(PLANNED_ROUNDS, i -> true) : given;
             return new OfDay(new Advisor(model, runs, seed), plan, given.isEmpty() ? new Backups.Ladder(null, List.of())
                     : Backups.of(few, runs, plan, seed, PLANNED_ROUNDS));
@@ -90,11 +89,7 @@ final class AdviseAnswer {
 
     /** What was done on a day until a time, as the log says or else the plan. */
     private Today done(int day, Instant until) {
-        return Today.of(log, day, until, given(day));
-    }
-
-    private List<PlanStop> given(int day) {
-        return event.plans().stream().filter(p -> p.day() == day && !p.stops().isEmpty()).findFirst().map(Plan::stops).orElse(List.of());
+        return Today.of(log, day, until, event.planOf(day));
     }
 
     /**

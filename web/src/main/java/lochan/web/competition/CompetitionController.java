@@ -12,6 +12,7 @@ import lochan.core.deck.GearCheck;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.plan.PlanStop;
 import lochan.core.quantity.Units;
 import lochan.page.bag.BagView;
 import lochan.page.bag.EntryFields;
@@ -73,8 +74,8 @@ class CompetitionController {
         model.addAttribute("hazards", now.isBefore(hours.checkIn()) ? Hazards.of(event, shown, now, units) : List.of());
         model.addAttribute("due", FishWords.due(event, now, hours.checkIn(), units));
         if (now.isBefore(hours.start())) {
-            model.addAttribute("gear", event.plans().stream().filter(p -> p.day() == shown && !p.stops().isEmpty()).findFirst()
-                    .map(p -> decks.check(key, event, p.stops()).stream().map(GearCheck::words).toList()).orElse(List.of()));
+            List<PlanStop> plan = event.planOf(shown);
+            model.addAttribute("gear", plan.isEmpty() ? List.of() : decks.check(key, event, plan).stream().map(GearCheck::words).toList());
         }
         return "competition/competition";
     }

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import lochan.core.eventdata.EventData;
 import lochan.core.live.Advisor;
-import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Calibration;
 import lochan.core.scenario.DayModel;
@@ -60,18 +59,13 @@ class DayAdvisors {
     /** By what forecasts are scaled, once the advisor has its scenarios; empty while they are drawn, which this begins. */
     Optional<Calibration> ready(EventKey key, EventData event, int day) {
         Advisor advisor = of(key, event, day);
-        List<PlanStop> plan = plan(event, day);
+        List<PlanStop> plan = event.planOf(day);
         OfDay of = new OfDay(key, day);
         readying.begin(of, advisor, 1, progress -> {
             advisor.ready(plan);
             return forecasts.calibration(key.accountId());
         });
         return readying.state(of, advisor).map(Work.State::result);
-    }
-
-    /** The stops that a day is fished by; none where there is no plan. */
-    static List<PlanStop> plan(EventData event, int day) {
-        return event.plans().stream().filter(p -> p.day() == day && !p.stops().isEmpty()).findFirst().map(Plan::stops).orElse(List.of());
     }
 
     @PreDestroy

@@ -57,7 +57,7 @@ class DayReviews {
 
     /** Empty while it is reckoned, which this begins. */
     Optional<Work.State<Found>> of(EventKey key, EventData event, int day) {
-        List<PlanStop> plan = DayAdvisors.plan(event, day);
+        List<PlanStop> plan = event.planOf(day);
         List<Object> basis = List.of(DayModels.basis(event, day), plan, event.competition());
         OfDay of = new OfDay(key, day);
         work.begin(of, basis, 1, progress -> new Found(plan.isEmpty() || dayModels.of(key, event, day).cells().isEmpty() ? null : review(key, event, day, plan), forecasts.scores(key.accountId())));

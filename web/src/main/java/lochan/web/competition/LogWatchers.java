@@ -11,6 +11,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import lochan.web.brief.EventKey;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -73,6 +74,15 @@ class LogWatchers {
     @PreDestroy
     void end() {
         teller.shutdownNow();
-        open.values().forEach(pages -> pages.forEach(SseEmitter::complete));
+        open.values().forEach(pages -> pages.forEach(LogWatchers::end));
+    }
+
+    private static void end(SseEmitter page) {
+        try {
+            page.complete();
+        } catch (IllegalStateException e) {
+            // Its reader went away meanwhile: nobody is left to be told.
+            LoggerFactory.getLogger(LogWatchers.class).debug("a page was gone already", e);
+        }
     }
 }

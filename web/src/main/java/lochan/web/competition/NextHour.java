@@ -92,7 +92,7 @@ class NextHour {
     private Said said(Now now) {
         Advisor advisor = advisors.of(now.key(), now.event(), now.day());
         StayOrGo.Found found = advisor.ask(now.standing());
-        List<PlanStop> plan = DayAdvisors.plan(now.event(), now.day());
+        List<PlanStop> plan = now.event().planOf(now.day());
         Backups.Ladder ladder = backups.ofDay(now.key(), now.event(), now.day());
         DayAhead ahead = advisors.ready(now.key(), now.event(), now.day()).map(Calibration::factor)
                 .map(factor -> DayAhead.of(advisor.advice(now.standing(), plan, ladder, factor), now.standing(), plan, now.event(), now.units())).orElse(null);

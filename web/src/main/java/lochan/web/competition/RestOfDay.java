@@ -4,6 +4,7 @@ import jakarta.annotation.PreDestroy;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import lochan.core.competition.Bag;
 import lochan.core.competition.Entry;
@@ -77,7 +78,7 @@ class RestOfDay {
     record Said(boolean running, boolean failed, String stops, String adds, String asOf) { }
 
     private static List<Object> basis(EventData event, int day) {
-        return List.of(DayModels.basis(event, day), DayAdvisors.plan(event, day));
+        return List.of(DayModels.basis(event, day), event.planOf(day));
     }
 
     /** Null: nothing was looked for since practice or plan changed. */
@@ -96,7 +97,7 @@ class RestOfDay {
         DayModel model = advisors.model(key, event, day);
         StayOrGo.Standing standing = NextHour.standing(event, day, entries, now, position);
         Position here = position != null ? position : standing.fishing() == null ? event.brief().launch() : model.spot(standing.fishing().spotId()).position();
-        List<PlanStop> plan = DayAdvisors.plan(event, day);
+        List<PlanStop> plan = event.planOf(day);
         work.beginAnew(new OfDay(key, day), basis(event, day), DayPlanner.done(ROUNDS), progress -> {
             ScenarioSet likely = Outlooks.likely(model, standing.today(), DRAWN, SCENARIOS, SEED);
             DayStart begin = DayStart.now(model, now, here, standing.bag());
@@ -114,7 +115,7 @@ class RestOfDay {
     }
 
     private static double grams(Bag bag) {
-        return bag.well().stream().map(Fish::grams).filter(java.util.Objects::nonNull).mapToDouble(Double::doubleValue).sum();
+        return bag.well().stream().map(Fish::grams).filter(Objects::nonNull).mapToDouble(Double::doubleValue).sum();
     }
 
     /**
@@ -128,7 +129,7 @@ class RestOfDay {
             return Optional.empty();
         }
         List<PlanStop> stops = new ArrayList<>();
-        for (PlanStop s : DayAdvisors.plan(event, day)) {
+        for (PlanStop s : event.planOf(day)) {
             if (s.arrive().isBefore(found.at())) {
                 stops.add(s.leave().isAfter(found.at()) ? s.during(s.arrive(), found.at()) : s);
             }

@@ -15,7 +15,6 @@ import lochan.core.competition.Entry;
 import lochan.core.event.Brief;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
-import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Calibration;
 import lochan.core.planning.PlanValuer;
@@ -122,8 +121,7 @@ public class Forecasts {
     /** A day that has both a plan and an official weight; else null. */
     private static Finished finished(EventData event, int day) {
         Bag bag = BagLog.replay(event.brief(), event.competition()).bag(day);
-        Plan plan = event.plans().stream().filter(p -> p.day() == day && !p.stops().isEmpty()).findFirst().orElse(null);
         boolean weighed = bag.official() != null && bag.official().grams() != null && bag.official().grams() > 0;
-        return plan == null || !weighed ? null : new Finished(event, day, plan.stops(), bag.official().grams());
+        return event.planOf(day).isEmpty() || !weighed ? null : new Finished(event, day, event.planOf(day), bag.official().grams());
     }
 }

@@ -61,7 +61,7 @@ class PlanReckoning {
 
     /** The first plan with stops of the day before; its fish are missing. No stops where there is none. */
     static List<PlanStop> dayBefore(EventData event, int day) {
-        return event.plans().stream().filter(p -> p.day() == day - 1 && !p.stops().isEmpty()).findFirst().map(Plan::stops).orElse(List.of());
+        return event.planOf(day - 1);
     }
 
     /** The scenarios of a day, after the plan of the day before where there is one. */

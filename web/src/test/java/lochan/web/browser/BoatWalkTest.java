@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.net.URI;
 import lochan.web.TestServers;
@@ -21,6 +22,8 @@ class BoatWalkTest extends Walk {
 
     private static final String KEPT = "async path => !!(await (await caches.open('lochan-pages')).match(path))";
 
+    private static final Locator.WaitForOptions PATIENT = new Locator.WaitForOptions().setTimeout(120_000);
+
     private void openAndKeep(String event) {
         page.navigate(event + "/competition");
         assertThat(page.locator("[data-ready]")).isAttached();
@@ -29,6 +32,7 @@ class BoatWalkTest extends Walk {
     }
 
     private void logFish(Page on, String weight, String decision) {
+        assertThat(on.locator("[data-ready]")).isAttached();
         on.getByLabel("Weight", new Page.GetByLabelOptions().setExact(true)).first().fill(weight);
         on.getByText("Log it and decide").click();
         assertThat(on.locator(".verdict .act-words")).hasText(decision);
@@ -53,7 +57,7 @@ class BoatWalkTest extends Walk {
         assertThat(page.locator(".log [data-voided=true]")).hasCount(1);
         field("Weight").first().fill("heavy");
         button("Log it and decide").click();
-        assertThat(page.locator("[data-errors]")).containsText("“heavy” is no weight");
+        assertThat(page.locator(".pad [data-errors]")).containsText("“heavy” is no weight");
         field("Weight").first().fill("");
         page.reload();
         assertThat(page.locator("[data-unsent]")).containsText("3 entries are kept on this device");
@@ -113,5 +117,37 @@ class BoatWalkTest extends Walk {
         assertThat(page.locator("[data-clashes] .note")).hasCount(0);
         assertThat(mate.locator(".log > li")).hasCount(4);
         mates.close();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"360, 740", "820, 1180"})
+    void theDayAheadItsRestTheWellAndTheReviewAreAtHand(int width, int height, @RunningApp.Demo RunningApp demo) {
+        Visitor ashore = signIn(demo, width, height);
+        String path = Rules.demoAgain(ashore);
+        ashore.post("/demo/clock", "moment", "DAY_1_MORNING");
+        openAndKeep(demo.address() + path);
+        page.locator(".outlook").waitFor(PATIENT);
+        button("Plan the rest of the day from here").click();
+        page.locator(".found").waitFor(PATIENT);
+        looksRight("Competition");
+        button("Put it in my plan").click();
+        assertThat(page.getByText("The rest of the day is in your plan.")).isVisible();
+        assertThat(page.locator("[data-ready]")).isAttached();
+        field("Its temperature").fill("79");
+        page.locator("section:has(#well-care) button").click();
+        assertThat(page.locator("section:has(#well-care)")).containsText("Warm from about 75 °F on");
+
+        page.locator(".outlook").waitFor(PATIENT);
+        page.context().setOffline(true);
+        button("Plan the rest of the day from here").click();
+        assertThat(page.locator(".ahead [data-errors]")).hasText("No signal: this needs the server. Try again where there is one.");
+        page.context().setOffline(false);
+
+        ashore.post("/demo/clock", "moment", "AFTER_WEIGH_IN");
+        page.navigate(demo.address() + path + "/competition/review?day=1");
+        page.locator("#scores").waitFor(PATIENT);
+        assertThat(page.locator("#content")).containsText("Stop by stop");
+        looksRight("Review");
+        ashore.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
     }
 }

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class Screenshots {
 
     private static final String EVENT = "Two Arms Open";
+    private static final String FINISHED = "April Shakedown";
     private final Path folder = Path.of(System.getProperty("lochan.screenshots", "."));
     private String address;
 
@@ -59,6 +60,12 @@ class Screenshots {
         shoot(page, "advice");
         page.navigate(event + "/deck/path?spot=split-point&lure=medium-crankbait");
         shoot(page, "cast");
+        setClock(page, "After the weigh-in");
+        page.navigate(address + "/events");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(FINISHED)).first().click();
+        page.navigate(page.url().replaceAll("/brief$", "") + "/competition/review");
+        page.locator("#scores").waitFor();
+        shoot(page, "weigh-in");
     }
 
     private void phone(Page page) {
@@ -66,6 +73,7 @@ class Screenshots {
         setClock(page, "Day 1, 09:40");
         String event = open(page);
         page.navigate(event + "/competition");
+        page.locator(".outlook").waitFor();
         shoot(page, "competition-phone");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Before dawn")).click();
         page.navigate(event + "/competition");
@@ -80,8 +88,6 @@ class Screenshots {
         page.navigate(page.url());
         page.locator("section table a").first().click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete this stop")).click();
-        page.navigate(event + "/deck/fish");
-        shoot(page, "fish-phone");
         page.navigate(event + "/water");
         shoot(page, "water-phone");
         page.navigate(event + "/plan");
