@@ -72,7 +72,6 @@ class CompetitionController {
         model.addAttribute("page", BagView.of(event.brief(), BoatLog.names(event), entries, new BagView.Moment(shown, now, leave), units));
         model.addAttribute("boatLog", boatLog.json(event, units));
         model.addAttribute("hazards", now.isBefore(hours.checkIn()) ? Hazards.of(event, shown, now, units) : List.of());
-        model.addAttribute("due", FishWords.due(event, now, hours.checkIn(), units));
         if (now.isBefore(hours.start())) {
             List<PlanStop> plan = event.planOf(shown);
             model.addAttribute("gear", plan.isEmpty() ? List.of() : decks.check(key, event, plan).stream().map(GearCheck::words).toList());
@@ -85,6 +84,8 @@ class CompetitionController {
         List<Entry> entries = log.shown(event.competition());
         Instant now = log.now();
         Optional<NextHour.Said> said = nextHour.at(key, event, day, entries, now, position, units);
+        CompetitionDay hours = event.brief().day(day);
+        model.addAttribute("due", now.isBefore(hours.checkIn()) ? FishWords.due(event, now, hours.checkIn(), units) : null);
         model.addAttribute("rest", said.map(s -> restOfDay.said(key, event, day, units)).orElse(null));
         said.ifPresent(s -> model.addAttribute("nextHour", s));
         model.addAttribute("freshCode", UUID.randomUUID().toString());

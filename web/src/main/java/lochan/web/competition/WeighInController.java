@@ -4,12 +4,16 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import lochan.core.Assumptions;
 import lochan.core.competition.Bag;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Fish;
 import lochan.core.event.Format;
+import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
+import lochan.core.learning.History;
 import lochan.core.live.Outlooks;
+import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.rate.Cell;
 import lochan.core.review.DayForecast;
@@ -73,6 +77,7 @@ class WeighInController {
         model.addAttribute("day", shown);
         model.addAttribute("over", over);
         model.addAttribute("byLength", event.brief().format() == Format.LIMIT_LENGTH);
+        model.addAttribute("carried", over ? carried(event) : List.of());
         if (over && event.brief().format() != Format.LIMIT_LENGTH) {
             Work.State<DayReviews.Found> state = reviews.of(key, event, shown).orElse(null);
             model.addAttribute("job", state);
@@ -82,6 +87,12 @@ class WeighInController {
             model.addAttribute("scales", scales(key, event, shown, units));
         }
         return "competition/review";
+    }
+
+    /** What this event's practice and competition say to later ones, in words. */
+    private static List<String> carried(EventData event) {
+        return History.of(List.of(CompetitionStops.all(event)), Assumptions.DEFAULTS).carried().stream().map(c -> event.presentation(c.presentationId()).map(Presentation::name).orElse(c.presentationId())
+                + String.format(Locale.ROOT, " × %.2f (%d strikes in %.1f line-hours)", c.ratio(), c.strikes(), c.lineHours())).toList();
     }
 
     private static void found(DayReviews.Found found, EventData event, int day, Units units, Model model) {

@@ -230,7 +230,7 @@ class CompetitionPagesTest {
         String event = Rules.demoAgain(angler);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
         Visitor.Answer page = angler.get(event + "/competition");
-        assertThat(page.text()).contains("in your forecast 13:00 to").contains("Look at the well");
+        assertThat(page.text()).contains("in your forecast 13:00 to").contains("Look at the well").contains("due since 09:30");
         assertThat(rack(page).getFirst()).contains("1 h 12 min");
         assertThat(angler.post(event + "/competition/entries", "type", "well-water", "code", "well-0", "well", "200 F").status()).isEqualTo(422);
         Visitor.Answer warm = angler.post(event + "/competition/entries", "type", "well-water", "code", "well-1", "well", "79");
@@ -246,7 +246,7 @@ class CompetitionPagesTest {
         Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/review").page().select("[data-again]").isEmpty());
         Visitor.Answer review = angler.get(event + "/competition/review");
         assertThat(review.text()).contains("13 lb 8 oz official").contains("The bag by the clock").contains("Your scale made the bag 13 lb 11 oz, the official one 13 lb 8 oz")
-                .contains("fell between the outer marks");
+                .contains("fell between the outer marks").contains("Carolina rig × ");
         assertThat(review.texts("section:has(#stops) tbody tr")).hasSize(3).first().asString().contains("Maudlin Point").contains("3, 3 landed");
         assertThat(review.page().select(".clock-fan path")).hasSize(3);
         assertThat(review.page().select("section:has(#scores) tbody tr").size()).isEqualTo(review.page().select(".calibration circle").size()).isPositive();
