@@ -1,0 +1,67 @@
+package lochan.web.competition;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import lochan.core.event.Boat;
+import lochan.core.eventdata.EventData;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.quantity.Units;
+import lochan.web.eventfile.EventFileReader;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+class HazardsTest {
+
+    private static final double MPH = 0.44704;
+
+    private static EventData event;
+
+    @BeforeAll
+    static void read() throws Exception {
+        try (var in = Files.newInputStream(Path.of("src/main/resources/demo/two-arms-open.event.json"))) {
+            event = EventFileReader.read(in).data();
+        }
+    }
+
+    private static Instant at(String time) {
+        return event.brief().day(1).date().atTime(LocalTime.parse(time)).atZone(event.brief().timeZone()).toInstant();
+    }
+
+    private static ForecastPeriod part(String from, String to, double mph, boolean lightning) {
+        return new ForecastPeriod(at(from), at(to), mph * MPH, null, null, null, null, lightning ? Boolean.TRUE : null);
+    }
+
+    private static List<String> told(Boat boat, String now, ForecastPeriod... parts) {
+        EventData e = event;
+        EventData with = new EventData(e.brief(), boat, e.runs(), e.lake(), e.spots(), e.marks(), e.presentations(), e.stops(), List.of(parts), e.plans(), e.competition(), e.notebook());
+        return new ArrayList<>(Hazards.of(with, 1, at(now), Units.USUAL));
+    }
+
+    @Test
+    void neighbouringHoursAreToldAsOneAndLightningFirst() {
+        assertThat(told(Boat.USUAL, "06:30", part("12:00", "13:00", 20, true), part("08:00", "10:00", 16, false), part("10:00", "11:00", 18, false), part("13:00", "14:00", 5, true)))
+                .satisfiesExactly(l -> assertThat(l).startsWith("Lightning in your forecast 12:00 to 14:00: no run then."),
+                        w -> assertThat(w).startsWith("Wind up to 18 mph in your forecast 08:00 to 11:00:"), w -> assertThat(w).startsWith("Wind up to 20 mph in your forecast 12:00 to 13:00:"));
+    }
+
+    @Test
+    void whatIsOverOrOutsideTheDayIsNotTold() {
+        assertThat(told(Boat.USUAL, "11:00", part("08:00", "11:00", 25, true), part("18:00", "20:00", 30, true))).isEmpty();
+        assertThat(told(Boat.USUAL, "10:59", part("08:00", "11:00", 25, true))).hasSize(2);
+    }
+
+    @Test
+    void aBoatThatTakesLessWindIsWarnedSooner() {
+        Boat light = new Boat(18, 9, 4, 8 * MPH, null, null, Map.of());
+        ForecastPeriod breeze = part("08:00", "12:00", 10, false);
+        assertThat(told(Boat.USUAL, "06:30", breeze)).isEmpty();
+        assertThat(told(light, "06:30", breeze)).singleElement().asString().contains("Wind up to 10 mph");
+    }
+}
