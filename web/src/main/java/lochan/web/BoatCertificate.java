@@ -77,9 +77,7 @@ final class BoatCertificate {
             names.add("dns:" + host);
             names.add("dns:" + host + ".local");
         }
-        for (NetworkInterface net : Collections.list(NetworkInterface.getNetworkInterfaces())) {
-            net.getInterfaceAddresses().stream().map(a -> a.getAddress()).filter(Inet4Address.class::isInstance).forEach(a -> names.add("ip:" + a.getHostAddress()));
-        }
+        addresses().forEach(a -> names.add("ip:" + a));
         for (String other : others) {
             if (!other.matches("[A-Za-z0-9.-]+")) {
                 throw new StoreException("LOCHAN_TLS_NAMES has “" + other + "”: expected names or addresses with commas between them, as boat.local,10.0.0.4.");

@@ -270,27 +270,28 @@ class BoatPage {
     }
   }
 
-  /** Follows the boat, so that runs and the time to leave are reckoned from where it is. */
+  /** Follows the boat, so that runs and the time to leave are reckoned from where it is, or no longer. */
   follow(button) {
-    const on = !this.position && !this.following;
-    if (this.following) navigator.geolocation.clearWatch(this.following);
-    this.following = on ? navigator.geolocation.watchPosition(({ coords }) => {
+    if (this.following) {
+      this.stopFollowing(button);
+      return;
+    }
+    button.setAttribute('aria-pressed', 'true');
+    this.following = navigator.geolocation.watchPosition(({ coords }) => {
       const first = !this.position;
       this.position = { lat: coords.latitude.toFixed(5), lon: coords.longitude.toFixed(5) };
       if (first) this.askAdvice().catch(() => {});
     }, () => {
-      this.stopFollowing(button, 'This device does not tell where it is: runs are reckoned from the spot you fish.');
-    }, { enableHighAccuracy: true, maximumAge: MINUTE }) : null;
-    if (!on) this.stopFollowing(button);
-    else button.setAttribute('aria-pressed', 'true');
+      this.stopFollowing(button);
+      this.showErrors(button, [{ message: 'This device does not tell where it is: runs are reckoned from the spot you fish.' }]);
+    }, { enableHighAccuracy: true, maximumAge: MINUTE });
   }
 
-  stopFollowing(button, words) {
-    if (this.following) navigator.geolocation.clearWatch(this.following);
+  stopFollowing(button) {
+    navigator.geolocation.clearWatch(this.following);
     this.following = null;
     this.position = null;
     button.setAttribute('aria-pressed', 'false');
-    if (words) this.showErrors(button, [{ message: words }]);
   }
 
   watch() {

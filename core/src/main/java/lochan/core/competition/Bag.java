@@ -1,6 +1,7 @@
 package lochan.core.competition;
 
 import java.util.List;
+import java.util.Objects;
 
 /**
  * The bag of one day, as the log gives it: the well, or in a length event the photographs that count.
@@ -47,6 +48,11 @@ public record Bag(List<Fish> well, Fish inHand, Verdict pending, int weighings, 
 
     public Double needsGrams() {
         return weight.needs();
+    }
+
+    /** Weight of the fish that are weighed, g. */
+    public double weighedGrams() {
+        return well.stream().map(Fish::grams).filter(Objects::nonNull).mapToDouble(Double::doubleValue).sum();
     }
 
     public boolean isFull() {

@@ -30,12 +30,12 @@ public record WellCare(Map<String, Duration> inWell, Double celsius, Instant mea
     public static WellCare of(Brief brief, BagLog log, int day, Instant now) {
         Map<String, Instant> caught = new HashMap<>();
         Entry.WellWater last = null;
-        for (BagRow row : log.rows()) {
-            if (row.day() == day && !log.isVoided(row.entry().id()) && !row.entry().at().isAfter(now)) {
-                if (row.entry() instanceof Entry.Catch c) {
+        for (Entry entry : log.standing(day)) {
+            if (!entry.at().isAfter(now)) {
+                if (entry instanceof Entry.Catch c) {
                     caught.put(c.id(), c.at());
                 }
-                last = row.entry() instanceof Entry.WellWater w && (last == null || !w.at().isBefore(last.at())) ? w : last;
+                last = entry instanceof Entry.WellWater w && (last == null || !w.at().isBefore(last.at())) ? w : last;
             }
         }
         Map<String, Duration> times = new LinkedHashMap<>();

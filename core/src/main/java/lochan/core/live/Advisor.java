@@ -1,8 +1,11 @@
 package lochan.core.live;
 
+import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.competition.BagLog;
+import lochan.core.event.Position;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
 import lochan.core.planning.DayRuns;
@@ -25,14 +28,14 @@ public final class Advisor {
     }
 
     /**
-     * What was found.
+     * How the day is likely to end.
      *
      * @param kinds    the fish that the outlook's additions are of; null where no size is known
      * @param triggers of the plan, that have fired
      */
-    public record Advice(StayOrGo.Found found, Outlook outlook, Kinds kinds, List<FiredTrigger> triggers) {
+    public record Ahead(Outlook outlook, Kinds kinds, List<FiredTrigger> triggers) {
 
-        public Advice {
+        public Ahead {
             triggers = List.copyOf(triggers);
         }
     }
@@ -61,26 +64,38 @@ public final class Advisor {
         return this;
     }
 
-    /** Whether to stay or go alone, which takes no time. */
+    /** Whether to stay or go, which takes no time. */
     public StayOrGo.Found ask(StayOrGo.Standing standing) {
         synchronized (stayOrGo) {
             return stayOrGo.ask(standing);
         }
     }
 
+    /** Where the boat is: where it says, fishes, or starts. */
+    public Position position(StayOrGo.Standing standing) {
+        return stayOrGo.position(standing);
+    }
+
+    /** The way from where the boat is to a spot, with settling; empty: there is none by water. */
+    public Optional<Duration> way(StayOrGo.Standing standing, Position to) {
+        synchronized (stayOrGo) {
+            return stayOrGo.way(standing.now(), stayOrGo.position(standing), to);
+        }
+    }
+
     /**
-     * Asks for all of it.
+     * Asks how the day is likely to end.
      *
+     * @param found  what {@link #ask} found of the same standing
      * @param ladder of the plan; without rungs nothing is said of triggers
      * @param factor by which what is to come is scaled, as {@link Outlooks.Asked} has it
      */
-    public Advice advice(StayOrGo.Standing standing, List<PlanStop> plan, Backups.Ladder ladder, double factor) {
-        StayOrGo.Found found = ask(standing);
+    public Ahead ahead(StayOrGo.Standing standing, StayOrGo.Found found, List<PlanStop> plan, Backups.Ladder ladder, double factor) {
         Cell fished = standing.fishing() != null ? standing.fishing() : found.best() == null ? null : found.best().cell();
         Kinds kinds = fished == null ? null : kinds(fished);
         synchronized (outlooks) {
             Outlook outlook = outlooks.of(standing.today(), new Outlooks.Asked(Outlooks.rest(plan, standing.now()), standing.bag(), kinds == null ? List.of() : kinds.grams(), factor));
-            return new Advice(found, outlook, kinds, FiredTrigger.of(plan, ladder, standing.today(), standing.now(), outlooks.scenarios()));
+            return new Ahead(outlook, kinds, FiredTrigger.of(plan, ladder, standing.today(), standing.now(), outlooks.scenarios()));
         }
     }
 

@@ -7,14 +7,13 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.stream.IntStream;
 import lochan.core.competition.Bag;
-import lochan.core.competition.Fish;
 import lochan.core.evidence.Bin;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.DrawnDays;
 import lochan.core.planning.PlanValuer;
+import lochan.core.planning.Quantile;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.CellScenarios;
 import lochan.core.scenario.DayModel;
@@ -111,7 +110,7 @@ public final class Outlooks {
     public Hindsight had(Today whole, Today until, Asked other, double actualGrams) {
         double[] totals = drawn(whole, until, other).totals();
         double[] more = Arrays.stream(totals).map(t -> t - actualGrams).sorted().toArray();
-        return new Hindsight(Arrays.stream(more).filter(m -> m > HELPS_GRAMS).count() / (double) more.length, quantile(more, 0.1), Arrays.stream(more).average().orElse(0), quantile(more, 0.9));
+        return new Hindsight(Arrays.stream(more).filter(m -> m > HELPS_GRAMS).count() / (double) more.length, Quantile.of(more, 0.1), Arrays.stream(more).average().orElse(0), Quantile.of(more, 0.9));
     }
 
     private record Drawn(double[] totals, double[] lightest, double[] weights) { }
@@ -245,16 +244,12 @@ public final class Outlooks {
     }
 
     private Outlook summed(double[] drawn, List<Double> adds, Asked asked, double[] weights) {
-        double now = asked.bag().well().stream().map(Fish::grams).filter(Objects::nonNull).mapToDouble(Double::doubleValue).sum();
+        double now = asked.bag().weighedGrams();
         double more = Arrays.stream(drawn).filter(t -> t > now + HELPS_GRAMS).count() / (double) drawn.length;
         Double target = model.event().brief().targetGrams();
         double[] totals = Arrays.stream(drawn).map(t -> now + asked.factor() * (t - now)).sorted().toArray();
         Double reached = target == null ? null : Double.valueOf(Arrays.stream(totals).filter(t -> t >= target).count() / (double) totals.length);
-        return new Outlook(quantile(totals, 0.1), quantile(totals, 0.5), quantile(totals, 0.9), reached, more, adds, effective(weights), weights.length);
-    }
-
-    private static double quantile(double[] rising, double p) {
-        return rising[(int) Math.min(rising.length - 1.0, p * rising.length)];
+        return new Outlook(Quantile.of(totals, 0.1), Quantile.of(totals, 0.5), Quantile.of(totals, 0.9), reached, more, adds, effective(weights), weights.length);
     }
 
     /** What is left of a plan's stops from a time on. */

@@ -121,7 +121,8 @@ public final class StayOrGo {
         return new Found(now.stay, mustLeave, new Move(now.best.cell, last, now.best.gain), mustLeave);
     }
 
-    private Position position(Standing s) {
+    /** Where the boat is. */
+    public Position position(Standing s) {
         return s.position() != null ? s.position() : s.fishing() != null ? model.spot(s.fishing().spotId()).position() : event.brief().launch();
     }
 
@@ -200,7 +201,8 @@ public final class StayOrGo {
         return Optional.of(new Option(cell, strikes(cell, spot, s.today(), from, to), to, share, 0));
     }
 
-    private Optional<Duration> way(Instant leaving, Position from, Position to) {
+    /** The way from a place to another with settling, found once; empty: there is none by water. */
+    public Optional<Duration> way(Instant leaving, Position from, Position to) {
         return ways.computeIfAbsent(new Way(runs.isRough(leaving), from, to), w -> runs.at(leaving).runAndSettle(from, to));
     }
 

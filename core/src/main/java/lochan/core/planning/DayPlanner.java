@@ -1,6 +1,7 @@
 package lochan.core.planning;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -137,29 +138,25 @@ public final class DayPlanner {
         return new DayTours(scenarios, begin, of.cells(), of.promises(), wishes.locked(), wishes.stance(), count, runs);
     }
 
-    /** Cells to plan with, the most promising first. */
+    /** Cells to plan with, the most promising first; promises are sharpened, since most cells are never worth a stop. */
     private record Candidates(List<Cell> cells, double[] promises) { }
 
     private Candidates candidates() {
         PlanValuer valuer = new PlanValuer(scenarios, begin.well());
         FishVisits fishVisits = FishVisits.of(scenarios.model());
-        record Promising(Cell cell, double promise) { }
-        List<Promising> best = scenarios.model().cells().stream().filter(wishes.usable()).filter(scenarios.model()::isOpen)
-                .map(c -> new Promising(c, promise(c, valuer, fishVisits))).sorted(Comparator.comparingDouble(Promising::promise).reversed()).limit(CANDIDATES).toList();
-        return new Candidates(best.stream().map(Promising::cell).toList(), best.stream().mapToDouble(Promising::promise).toArray());
-    }
-
-    /** What an hour there adds at the better time of what is left of the day, sharpened: most cells are never worth a stop. */
-    private double promise(Cell cell, PlanValuer valuer, FishVisits fishVisits) {
         List<Bin> bins = scenarios.model().bins();
         int first = (int) bins.stream().limit(bins.size() - 1L).takeWhile(b -> !b.end().isAfter(begin.at())).count();
+        int[] looked = {first, first + (bins.size() - first) / 2};
         double nothing = score(valuer, List.of());
-        double best = 0;
-        for (int bin : new int[] {first, first + (bins.size() - first) / 2}) {
-            best = Math.max(best, score(valuer, List.of(new Schedule.Segment(cell, bin, 1))) - nothing);
-        }
-        best += fishVisits.promise(cell.spotId()).orElse(0);
-        return best * best * best;
+        record Promising(Cell cell, double promise) { }
+        List<Promising> best = scenarios.model().cells().stream().filter(wishes.usable()).filter(scenarios.model()::isOpen)
+                .map(c -> new Promising(c, promise(c, looked, nothing, valuer) + fishVisits.promise(c.spotId()).orElse(0))).sorted(Comparator.comparingDouble(Promising::promise).reversed()).limit(CANDIDATES).toList();
+        return new Candidates(best.stream().map(Promising::cell).toList(), best.stream().mapToDouble(b -> b.promise() * b.promise() * b.promise()).toArray());
+    }
+
+    /** What an hour there adds to what there is at the better of some bins, of what is left of the day. */
+    private double promise(Cell cell, int[] looked, double nothing, PlanValuer valuer) {
+        return Arrays.stream(looked).mapToDouble(bin -> score(valuer, List.of(new Schedule.Segment(cell, bin, 1))) - nothing).reduce(0, Math::max);
     }
 
     private double score(PlanValuer valuer, List<Schedule.Segment> fishing) {

@@ -1,6 +1,5 @@
 package lochan.core.planning;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -153,13 +152,9 @@ final class Simulation {
         double variance = Arrays.stream(sorted).map(t -> (t - mean) * (t - mean)).sum() / Math.max(1, days - 1);
         Double target = brief.targetGrams();
         Double chanceOfTarget = target == null ? null : Double.valueOf(Arrays.stream(sorted).filter(t -> t >= target).count() / (double) days);
-        return new PlanValue(factor * formulaGrams, mean, Math.sqrt(variance / days), quantile(sorted, 0.1), quantile(sorted, 0.5),
-                quantile(sorted, 0.9), limits / (double) days, chanceOfTarget,
+        return new PlanValue(factor * formulaGrams, mean, Math.sqrt(variance / days), Quantile.of(sorted, 0.1), Quantile.of(sorted, 0.5),
+                Quantile.of(sorted, 0.9), limits / (double) days, chanceOfTarget,
                 IntStream.range(0, hours).mapToObj(h -> factor * IntStream.range(0, days).mapToDouble(d -> byHour[d * hours + h]).sum() / days).toList());
-    }
-
-    private static double quantile(double[] sorted, double p) {
-        return sorted[(int) Math.min(sorted.length - 1.0, p * sorted.length)];
     }
 
     /** The well of one simulated day: filled and culled millions of times. */

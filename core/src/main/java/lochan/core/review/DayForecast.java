@@ -1,6 +1,7 @@
 package lochan.core.review;
 
 import java.util.Arrays;
+import lochan.core.planning.Quantile;
 
 /**
  * What was forecast of a competition day beside what it came to.
@@ -29,23 +30,19 @@ public record DayForecast(double p10Grams, double p50Grams, double p90Grams, dou
     public static DayForecast of(double[] totals, double actualGrams) {
         double[] sorted = Arrays.stream(totals).sorted().toArray();
         double lighter = Arrays.stream(sorted).map(t -> t < actualGrams ? 1 : t == actualGrams ? 0.5 : 0).sum();
-        double middle = quantile(sorted, 0.5);
-        return new DayForecast(quantile(sorted, 0.1), middle, quantile(sorted, 0.9), actualGrams, lighter / sorted.length, logGain(sorted, actualGrams, Math.max(1, 2 * middle)));
+        double middle = Quantile.of(sorted, 0.5);
+        return new DayForecast(Quantile.of(sorted, 0.1), middle, Quantile.of(sorted, 0.9), actualGrams, lighter / sorted.length, logGain(sorted, actualGrams, Math.max(1, 2 * middle)));
     }
 
     /** ln(f·width) of the kernel density f of the drawn days (Silverman 1986, 3.31), an even spread of some width mixed in. */
     private static double logGain(double[] sorted, double x, double width) {
         double mean = Arrays.stream(sorted).average().orElse(0);
         double sd = Math.sqrt(Arrays.stream(sorted).map(t -> (t - mean) * (t - mean)).average().orElse(0));
-        double quartiles = (quantile(sorted, 0.75) - quantile(sorted, 0.25)) / NORMAL_QUARTILES;
+        double quartiles = (Quantile.of(sorted, 0.75) - Quantile.of(sorted, 0.25)) / NORMAL_QUARTILES;
         double spread = quartiles > 0 ? Math.min(sd, quartiles) : sd;
         double h = Math.max(1, SILVERMAN * spread * Math.pow(sorted.length, -0.2));
         double density = Arrays.stream(sorted).map(t -> Math.exp(-0.5 * (t - x) * (t - x) / (h * h))).sum() / (sorted.length * h * Math.sqrt(2 * Math.PI));
         return Math.log((1 - UNTHOUGHT) * density * width + UNTHOUGHT);
-    }
-
-    private static double quantile(double[] sorted, double p) {
-        return sorted[(int) Math.min(sorted.length - 1.0, p * sorted.length)];
     }
 
     /** Whether it came to something between the two outer marks, as four days in five do. */

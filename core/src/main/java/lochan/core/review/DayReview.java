@@ -5,12 +5,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Objects;
 import lochan.core.competition.Bag;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.BagRow;
 import lochan.core.competition.Entry;
-import lochan.core.competition.Fish;
 import lochan.core.competition.Fished;
 import lochan.core.event.CompetitionDay;
 import lochan.core.live.FiredTrigger;
@@ -21,6 +19,7 @@ import lochan.core.planning.Backups;
 import lochan.core.planning.DayRuns;
 import lochan.core.planning.DrawnDays;
 import lochan.core.planning.PlanValuer;
+import lochan.core.planning.Quantile;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
@@ -107,7 +106,7 @@ public record DayReview(List<Hour> fan, List<Moment> bag, List<Stop> stops, int 
             int hour = h;
             double[] sorted = Arrays.stream(byHour).mapToDouble(d -> factor * d[hour]).sorted().toArray();
             Instant end = day.start().plus(Duration.ofHours(h + 1L));
-            fan.add(new Hour(end.isAfter(day.checkIn()) ? day.checkIn() : end, sorted[sorted.length / 10], sorted[sorted.length / 2], sorted[sorted.length * 9 / 10]));
+            fan.add(new Hour(end.isAfter(day.checkIn()) ? day.checkIn() : end, Quantile.of(sorted, 0.1), Quantile.of(sorted, 0.5), Quantile.of(sorted, 0.9)));
         }
         return fan;
     }
@@ -115,16 +114,12 @@ public record DayReview(List<Hour> fan, List<Moment> bag, List<Stop> stops, int 
     private static List<Moment> bag(BagLog log, int day) {
         List<Moment> moments = new ArrayList<>();
         for (BagRow row : log.rows()) {
-            double grams = grams(row.bag());
+            double grams = row.bag().weighedGrams();
             if (row.day() == day && (moments.isEmpty() ? grams > 0 : moments.getLast().grams() != grams)) {
                 moments.add(new Moment(row.entry().at(), grams));
             }
         }
         return moments;
-    }
-
-    private static double grams(Bag bag) {
-        return bag.well().stream().map(Fish::grams).filter(Objects::nonNull).mapToDouble(Double::doubleValue).sum();
     }
 
     private static Stop stop(PlanStop stop, Looked looked, int day, ScenarioSet scenarios) {

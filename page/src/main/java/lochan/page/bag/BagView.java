@@ -120,7 +120,7 @@ public record BagView(int day, String clock, Hours hours, String total, String n
             Words words = row.verdict() == null ? null : Words.of(row, seen::get, brief, units);
             if (row.day() == moment.day()) {
                 told = words;
-                Line line = line(row, log, words, seen::get, names, zone, units);
+                Line line = line(row, log, bag, words, seen::get, names, zone, units);
                 last = line.mayVoid() && !(row.entry() instanceof Entry.Void) ? new Last(line.id(), line.what()) : last;
                 lines.add(line);
             }
@@ -146,13 +146,14 @@ public record BagView(int day, String clock, Hours hours, String total, String n
         }
     }
 
-    private static Line line(BagRow row, BagLog log, Words words, Function<String, Fish> fish, Names names, ZoneId zone, Units units) {
+    /** @param bag of the day as it is now */
+    private static Line line(BagRow row, BagLog log, Bag bag, Words words, Function<String, Fish> fish, Names names, ZoneId zone, Units units) {
         Entry entry = row.entry();
         String id = entry.id();
         boolean inWell = row.bag().well().stream().anyMatch(f -> f.id().equals(id));
         return new Line(id, Times.clock(entry.at(), zone), Words.of(entry, fish, names, units),
                 words == null ? "" : words.act(), entry instanceof Entry.Catch, log.isVoided(id), !log.isVoided(id) && !undoesAnUndo(entry, log),
-                entry instanceof Entry.Catch && inWell && log.bag(row.day()).well().stream().anyMatch(f -> f.id().equals(id) && f.alive()));
+                entry instanceof Entry.Catch && inWell && bag.well().stream().anyMatch(f -> f.id().equals(id) && f.alive()));
     }
 
     private static boolean undoesAnUndo(Entry entry, BagLog log) {

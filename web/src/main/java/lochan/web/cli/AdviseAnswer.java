@@ -199,8 +199,9 @@ final class AdviseAnswer {
 
     private ObjectNode answer(int number, Instant at, Position position, Cell fishing, Today today, BagLog bags) {
         OfDay of = day(number);
-        Advisor.Advice advice = of.advisor().advice(new StayOrGo.Standing(at, position, fishing, today, bags.bag(number)), of.plan(), of.ladder(), 1);
-        StayOrGo.Found found = advice.found();
+        StayOrGo.Standing standing = new StayOrGo.Standing(at, position, fishing, today, bags.bag(number));
+        StayOrGo.Found found = of.advisor().ask(standing);
+        Advisor.Ahead ahead = of.advisor().ahead(standing, found, of.plan(), of.ladder(), 1);
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         if (found.stay() == null) {
             node.putNull("stay");
@@ -215,15 +216,15 @@ final class AdviseAnswer {
                     .put("gainGrams", found.best().gainGrams());
         }
         node.put("mustLeave", found.mustLeave() == null ? null : text(found.mustLeave()));
-        Outlook outlook = advice.outlook();
+        Outlook outlook = ahead.outlook();
         node.putObject("projected").put("p10", outlook.p10Grams()).put("p50", outlook.p50Grams()).put("p90", outlook.p90Grams()).put("effectiveSample", Math.round(outlook.effectiveSample()));
         node.put("chanceOfTarget", outlook.chanceOfTarget()).put("chanceOfMore", outlook.chanceOfMore());
         ArrayNode adds = node.putArray("adds");
         for (int i = 0; i < outlook.adds().size(); i++) {
-            adds.addObject().put("grams", advice.kinds().grams().get(i)).put("addsGrams", outlook.adds().get(i));
+            adds.addObject().put("grams", ahead.kinds().grams().get(i)).put("addsGrams", outlook.adds().get(i));
         }
         ArrayNode triggers = node.putArray("triggers");
-        advice.triggers().forEach(t -> triggers.addObject().put("spot", t.trigger().spotId()).put("at", text(t.trigger().at()))
+        ahead.triggers().forEach(t -> triggers.addObject().put("spot", t.trigger().spotId()).put("at", text(t.trigger().at()))
                 .put("strikesUnder", t.trigger().strikesUnder()).put("seen", t.seen()).put("chance", t.chance()).put("placeClass", t.to().placeClass())
                 .put("presentation", t.to().presentationId()));
         return node;

@@ -10,6 +10,7 @@ import lochan.core.live.Advisor;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Calibration;
 import lochan.core.scenario.DayModel;
+import lochan.web.brief.DayKey;
 import lochan.web.brief.EventKey;
 import lochan.web.plan.Forecasts;
 import lochan.web.standings.DayModels;
@@ -28,16 +29,14 @@ class DayAdvisors {
     private final DayModels dayModels;
     private final Waters waters;
     private final Forecasts forecasts;
-    private final Cache<OfDay, Known> advisors = Caffeine.newBuilder().maximumSize(KEPT).build();
-    private final Work<OfDay, Calibration> readying = new Work<>("advice", KEPT);
+    private final Cache<DayKey, Known> advisors = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Work<DayKey, Calibration> readying = new Work<>("advice", KEPT);
 
     DayAdvisors(DayModels dayModels, Waters waters, Forecasts forecasts) {
         this.dayModels = dayModels;
         this.waters = waters;
         this.forecasts = forecasts;
     }
-
-    private record OfDay(EventKey key, int day) { }
 
     private record Known(DayModel model, Advisor advisor) { }
 
@@ -48,10 +47,10 @@ class DayAdvisors {
     /** A day's, as practice stands. */
     Advisor of(EventKey key, EventData event, int day) {
         DayModel model = model(key, event, day);
-        Known known = advisors.getIfPresent(new OfDay(key, day));
+        Known known = advisors.getIfPresent(new DayKey(key, day));
         if (known == null || known.model() != model) {
             known = new Known(model, new Advisor(model, waters.dayRuns(event), SEED));
-            advisors.put(new OfDay(key, day), known);
+            advisors.put(new DayKey(key, day), known);
         }
         return known.advisor();
     }
@@ -60,7 +59,7 @@ class DayAdvisors {
     Optional<Calibration> ready(EventKey key, EventData event, int day) {
         Advisor advisor = of(key, event, day);
         List<PlanStop> plan = event.planOf(day);
-        OfDay of = new OfDay(key, day);
+        DayKey of = new DayKey(key, day);
         readying.begin(of, advisor, 1, progress -> {
             advisor.ready(plan);
             return forecasts.calibration(key.accountId());

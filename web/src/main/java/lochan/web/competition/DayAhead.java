@@ -30,6 +30,8 @@ import lochan.web.standings.PatternWords;
  */
 record DayAhead(int rest, String low, String middle, String high, String target, String more, List<Kind> kinds, List<Fired> fired) {
 
+    private static final String NOTHING = "nothing";
+
     DayAhead {
         kinds = List.copyOf(kinds);
         fired = List.copyOf(fired);
@@ -51,29 +53,24 @@ record DayAhead(int rest, String low, String middle, String high, String target,
      */
     record Fired(String what, String backup) { }
 
-    static DayAhead of(Advisor.Advice advice, StayOrGo.Standing standing, List<PlanStop> plan, EventData event, Units units) {
-        Outlook o = advice.outlook();
+    static DayAhead of(Advisor.Ahead ahead, StayOrGo.Standing standing, List<PlanStop> plan, EventData event, Units units) {
+        Outlook o = ahead.outlook();
         boolean full = standing.bag().isFull();
         return new DayAhead(Outlooks.rest(plan, standing.now()).size(), units.weight(o.p10Grams()), units.weight(o.p50Grams()), units.weight(o.p90Grams()),
                 o.chanceOfTarget() == null ? null : units.weight(event.brief().targetGrams()) + " or more: " + PlanWords.chance(o.chanceOfTarget()),
-                full ? PlanWords.chance(o.chanceOfMore()) : null, kinds(advice, standing, units), advice.triggers().stream().map(t -> fired(t, event)).toList());
+                full ? PlanWords.chance(o.chanceOfMore()) : null, kinds(ahead, standing, units), ahead.triggers().stream().map(t -> fired(t, event)).toList());
     }
 
-    private static List<Kind> kinds(Advisor.Advice advice, StayOrGo.Standing standing, Units units) {
-        if (advice.kinds() == null) {
+    private static List<Kind> kinds(Advisor.Ahead ahead, StayOrGo.Standing standing, Units units) {
+        if (ahead.kinds() == null) {
             return List.of();
         }
         List<String> names = List.of("A small keeper", "A usual keeper", "A kicker");
         Double least = standing.bag().isFull() ? standing.bag().well().stream().filter(Fish::alive).map(Fish::grams).filter(Objects::nonNull).min(Double::compare).orElse(null) : Double.valueOf(0);
         return IntStream.range(0, names.size()).mapToObj(i -> {
-            double grams = advice.kinds().grams().get(i);
-            return new Kind(names.get(i), units.weight(grams), least == null ? "" : added(Math.max(0, grams - least), units), added(advice.outlook().adds().get(i), units));
+            double grams = ahead.kinds().grams().get(i);
+            return new Kind(names.get(i), units.weight(grams), least == null ? "" : PlanWords.difference(Math.max(0, grams - least), units, NOTHING), PlanWords.difference(ahead.outlook().adds().get(i), units, NOTHING));
         }).toList();
-    }
-
-    private static String added(double grams, Units units) {
-        String words = PlanWords.difference(grams, units);
-        return words.startsWith("no ") ? "nothing" : words;
     }
 
     private static Fired fired(FiredTrigger t, EventData event) {

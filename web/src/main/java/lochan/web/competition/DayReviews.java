@@ -13,8 +13,10 @@ import lochan.core.planning.DayRuns;
 import lochan.core.review.DayReview;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
+import lochan.web.brief.DayKey;
 import lochan.web.brief.EventKey;
 import lochan.web.plan.Forecasts;
+import lochan.web.plan.PlanBackups;
 import lochan.web.standings.DayModels;
 import lochan.web.water.Waters;
 import lochan.web.work.Work;
@@ -26,21 +28,20 @@ class DayReviews {
 
     private static final int KEPT = 8;
     private static final int SCENARIOS = 200;
-    private static final int ROUNDS = 3;
     private static final long SEED = 1;
 
     private final DayModels dayModels;
     private final Waters waters;
     private final Forecasts forecasts;
-    private final Work<OfDay, Found> work = new Work<>("day-reviews", KEPT);
+    private final PlanBackups backups;
+    private final Work<DayKey, Found> work = new Work<>("day-reviews", KEPT);
 
-    DayReviews(DayModels dayModels, Waters waters, Forecasts forecasts) {
+    DayReviews(DayModels dayModels, Waters waters, Forecasts forecasts, PlanBackups backups) {
+        this.backups = backups;
         this.dayModels = dayModels;
         this.waters = waters;
         this.forecasts = forecasts;
     }
-
-    private record OfDay(EventKey key, int day) { }
 
     /**
      * What was found.
@@ -59,7 +60,7 @@ class DayReviews {
     Optional<Work.State<Found>> of(EventKey key, EventData event, int day) {
         List<PlanStop> plan = event.planOf(day);
         List<Object> basis = List.of(DayModels.basis(event, day), plan, event.competition());
-        OfDay of = new OfDay(key, day);
+        DayKey of = new DayKey(key, day);
         work.begin(of, basis, 1, progress -> new Found(plan.isEmpty() || dayModels.of(key, event, day).cells().isEmpty() ? null : review(key, event, day, plan), forecasts.scores(key.accountId())));
         return work.state(of, basis);
     }
@@ -71,7 +72,7 @@ class DayReviews {
         BagLog log = BagLog.replay(event.brief(), event.competition());
         EventResult.Day result = EventResult.of(event.brief(), log).days().get(day - 1);
         double factor = forecasts.calibrationBefore(key.accountId(), event.brief().day(day).start()).factor();
-        Backups.Ladder ladder = Backups.of(scenarios, runs, plan, SEED, ROUNDS);
+        Backups.Ladder ladder = backups.of(scenarios, event, plan);
         return DayReview.of(new DayReview.Looked(log, plan, ladder, factor, result.brought()), scenarios, new Outlooks(model, SEED), runs);
     }
 

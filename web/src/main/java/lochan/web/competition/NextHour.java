@@ -25,7 +25,6 @@ import lochan.page.bag.Times;
 import lochan.web.brief.EventKey;
 import lochan.web.page.Dates;
 import lochan.web.plan.PlanBackups;
-import lochan.web.water.Waters;
 import org.springframework.stereotype.Component;
 
 /** Whether to stay or go and how the day is likely to end, in words, while it is fished. */
@@ -34,12 +33,10 @@ class NextHour {
 
     private final DayAdvisors advisors;
     private final PlanBackups backups;
-    private final Waters waters;
 
-    NextHour(DayAdvisors advisors, PlanBackups backups, Waters waters) {
+    NextHour(DayAdvisors advisors, PlanBackups backups) {
         this.advisors = advisors;
         this.backups = backups;
-        this.waters = waters;
     }
 
     /**
@@ -95,10 +92,10 @@ class NextHour {
         List<PlanStop> plan = now.event().planOf(now.day());
         Backups.Ladder ladder = backups.ofDay(now.key(), now.event(), now.day());
         DayAhead ahead = advisors.ready(now.key(), now.event(), now.day()).map(Calibration::factor)
-                .map(factor -> DayAhead.of(advisor.advice(now.standing(), plan, ladder, factor), now.standing(), plan, now.event(), now.units())).orElse(null);
+                .map(factor -> DayAhead.of(advisor.ahead(now.standing(), found, plan, ladder, factor), now.standing(), plan, now.event(), now.units())).orElse(null);
         Cell fishing = now.standing().fishing();
         return new Said(fishing, fishing == null ? null : name(fishing, now.event()), act(found, now), why(found, now.units()), found.go() ? "go" : "stay", found.best() == null ? null : found.best().cell(),
-                found.mustLeave(), next(plan, now), now.clock(now.standing().now()), ahead);
+                found.mustLeave(), next(plan, advisor, now), now.clock(now.standing().now()), ahead);
     }
 
     private static String act(StayOrGo.Found found, Now now) {
@@ -122,17 +119,14 @@ class NextHour {
     }
 
     /** The plan's next stop, with the time to leave here for it. */
-    private String next(List<PlanStop> plan, Now now) {
+    private static String next(List<PlanStop> plan, Advisor advisor, Now now) {
         PlanStop next = plan.stream().filter(s -> s.arrive().isAfter(now.standing().now()) && now.event().spot(s.spotId()).isPresent()).findFirst().orElse(null);
         if (next == null) {
             return null;
         }
         Cell fishing = now.standing().fishing();
-        Position here = now.standing().position() != null ? now.standing().position()
-                : fishing == null ? now.event().brief().launch() : now.event().spot(fishing.spotId()).orElseThrow().position();
-        Position there = now.event().spot(next.spotId()).orElseThrow().position();
         Optional<Duration> way = fishing != null && fishing.spotId().equals(next.spotId()) ? Optional.of(Duration.ZERO)
-                : waters.dayRuns(now.event()).at(now.standing().now()).runAndSettle(here, there);
+                : advisor.way(now.standing(), now.event().spot(next.spotId()).orElseThrow().position());
         String leave = way.filter(Duration::isPositive).map(w -> next.arrive().minus(w)).map(at -> at.isAfter(now.standing().now()) ? "; leave here by " + now.clock(at) + ", in "
                 + Times.span(Duration.between(now.standing().now(), at)) : "; to be there in time you had to leave by " + now.clock(at)).orElse("");
         return "Next in your plan: " + now.clock(next.arrive()) + " " + name(Cell.of(next), now.event()) + leave + ".";

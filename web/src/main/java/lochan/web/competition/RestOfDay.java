@@ -4,11 +4,8 @@ import jakarta.annotation.PreDestroy;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
-import lochan.core.competition.Bag;
 import lochan.core.competition.Entry;
-import lochan.core.competition.Fish;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.live.Outlooks;
@@ -21,6 +18,7 @@ import lochan.core.planning.Stance;
 import lochan.core.quantity.Units;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
+import lochan.web.brief.DayKey;
 import lochan.web.brief.EventKey;
 import lochan.web.page.Dates;
 import lochan.web.plan.Forecasts;
@@ -45,7 +43,7 @@ class RestOfDay {
     private final Waters waters;
     private final Forecasts forecasts;
     private final Plans plans;
-    private final Work<OfDay, Found> work = new Work<>("rest-of-day", KEPT);
+    private final Work<DayKey, Found> work = new Work<>("rest-of-day", KEPT);
 
     RestOfDay(DayAdvisors advisors, Waters waters, Forecasts forecasts, Plans plans) {
         this.advisors = advisors;
@@ -53,8 +51,6 @@ class RestOfDay {
         this.forecasts = forecasts;
         this.plans = plans;
     }
-
-    private record OfDay(EventKey key, int day) { }
 
     /**
      * What was found.
@@ -83,7 +79,7 @@ class RestOfDay {
 
     /** Null: nothing was looked for since practice or plan changed. */
     Said said(EventKey key, EventData event, int day, Units units) {
-        Work.State<Found> state = work.state(new OfDay(key, day), basis(event, day)).orElse(null);
+        Work.State<Found> state = work.state(new DayKey(key, day), basis(event, day)).orElse(null);
         if (state == null || state.result() == null) {
             return state == null ? null : new Said(state.running(), state.failed(), null, null, null);
         }
@@ -96,9 +92,9 @@ class RestOfDay {
     void look(EventKey key, EventData event, int day, List<Entry> entries, Instant now, Position position) {
         DayModel model = advisors.model(key, event, day);
         StayOrGo.Standing standing = NextHour.standing(event, day, entries, now, position);
-        Position here = position != null ? position : standing.fishing() == null ? event.brief().launch() : model.spot(standing.fishing().spotId()).position();
+        Position here = advisors.of(key, event, day).position(standing);
         List<PlanStop> plan = event.planOf(day);
-        work.beginAnew(new OfDay(key, day), basis(event, day), DayPlanner.done(ROUNDS), progress -> {
+        work.beginAnew(new DayKey(key, day), basis(event, day), DayPlanner.done(ROUNDS), progress -> {
             ScenarioSet likely = Outlooks.likely(model, standing.today(), DRAWN, SCENARIOS, SEED);
             DayStart begin = DayStart.now(model, now, here, standing.bag());
             List<PlanStop> locked = Outlooks.rest(plan, begin.at()).stream().filter(s -> s.locked() && !s.arrive().isBefore(begin.at())).toList();
@@ -106,16 +102,12 @@ class RestOfDay {
             List<PlanStop> stops = (planner.keepsLocked() ? planner : planner(likely, event, begin, List.of())).plan(ROUNDS, progress::goOn);
             PlanValuer valuer = new PlanValuer(likely, standing.bag());
             double factor = forecasts.calibration(key.accountId()).factor();
-            return new Found(now, stops, factor * (valuer.formula(stops) - grams(standing.bag())), factor * (valuer.formula(Outlooks.rest(plan, now)) - grams(standing.bag())));
+            return new Found(now, stops, factor * (valuer.formula(stops) - standing.bag().weighedGrams()), factor * (valuer.formula(Outlooks.rest(plan, now)) - standing.bag().weighedGrams()));
         });
     }
 
     private DayPlanner planner(ScenarioSet likely, EventData event, DayStart begin, List<PlanStop> locked) {
         return new DayPlanner(likely, waters.dayRuns(event), begin, new DayPlanner.Wishes(Stance.STEADY, locked, c -> true), SEED);
-    }
-
-    private static double grams(Bag bag) {
-        return bag.well().stream().map(Fish::grams).filter(Objects::nonNull).mapToDouble(Double::doubleValue).sum();
     }
 
     /**
@@ -124,7 +116,7 @@ class RestOfDay {
      * @return where a POST takes it back; empty: nothing is known any more
      */
     Optional<String> take(EventKey key, EventData event, int day) {
-        Found found = work.state(new OfDay(key, day), basis(event, day)).map(Work.State::result).orElse(null);
+        Found found = work.state(new DayKey(key, day), basis(event, day)).map(Work.State::result).orElse(null);
         if (found == null) {
             return Optional.empty();
         }
@@ -140,7 +132,7 @@ class RestOfDay {
     }
 
     void drop(EventKey key, int day) {
-        work.forget(new OfDay(key, day));
+        work.forget(new DayKey(key, day));
     }
 
     @PreDestroy

@@ -54,8 +54,8 @@ public class Forecasts {
         }
 
         /** Null: the plan promised nothing. */
-        Calibration.Result result() {
-            double forecast = new PlanValuer(scenarios()).formula(stops);
+        Calibration.Result result(ScenarioSet scenarios) {
+            double forecast = new PlanValuer(scenarios).formula(stops);
             return forecast > 0 ? new Calibration.Result(actualGrams, forecast) : null;
         }
 
@@ -63,10 +63,10 @@ public class Forecasts {
             return new ScenarioSet(new DayModel(event, day, Assumptions.DEFAULTS), SCENARIOS, SEED);
         }
 
-        DayForecast forecast(double factor) {
+        DayForecast forecast(ScenarioSet scenarios, double factor) {
             int[] days = new int[SCENARIOS];
             Arrays.fill(days, DAYS_PER_SCENARIO);
-            return DayForecast.of(Arrays.stream(new PlanValuer(scenarios()).drawn(stops, days).totals()).map(t -> factor * t).toArray(), actualGrams);
+            return DayForecast.of(Arrays.stream(new PlanValuer(scenarios).drawn(stops, days).totals()).map(t -> factor * t).toArray(), actualGrams);
         }
     }
 
@@ -87,7 +87,7 @@ public class Forecasts {
     }
 
     private static Calibration calibration(List<Finished> days) {
-        return Calibration.of(days.stream().map(Finished::result).filter(Objects::nonNull).toList(), Assumptions.DEFAULTS.forecast());
+        return Calibration.of(days.stream().map(f -> f.result(f.scenarios())).filter(Objects::nonNull).toList(), Assumptions.DEFAULTS.forecast());
     }
 
     /** All finished days, the first first, each by what those before it had taught. */
@@ -95,9 +95,10 @@ public class Forecasts {
         List<Scored> scores = new ArrayList<>();
         List<Calibration.Result> before = new ArrayList<>();
         for (Finished f : finished(accountId)) {
+            ScenarioSet scenarios = f.scenarios();
             double factor = Calibration.of(before, Assumptions.DEFAULTS.forecast()).factor();
-            scores.add(new Scored(f.event().brief().name(), f.day(), f.start(), f.forecast(factor)));
-            Calibration.Result result = f.result();
+            scores.add(new Scored(f.event().brief().name(), f.day(), f.start(), f.forecast(scenarios, factor)));
+            Calibration.Result result = f.result(scenarios);
             if (result != null) {
                 before.add(result);
             }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
@@ -48,8 +49,13 @@ public class PlanBackups {
     void begin(EventKey key, long id, EventData event, Plan plan) {
         work.begin(new OfPlan(key, id), basis(event, plan), 1, progress -> {
             ScenarioSet scenarios = new ScenarioSet(new DayModel(event, plan.day(), Assumptions.DEFAULTS), SCENARIOS, SEED);
-            return Backups.of(scenarios, waters.dayRuns(event), plan.stops(), SEED, ROUNDS);
+            return of(scenarios, event, plan.stops());
         });
+    }
+
+    /** Reckons the backups of some stops, which takes seconds. */
+    public Backups.Ladder of(ScenarioSet scenarios, EventData event, List<PlanStop> stops) {
+        return Backups.of(scenarios, waters.dayRuns(event), stops, SEED, ROUNDS);
     }
 
     /** The backups of a day's plan; while they are reckoned, which this begins, or where there is no plan, a ladder without rungs. */

@@ -18,6 +18,7 @@ import lochan.core.planning.TwoDays;
 import lochan.core.planning.WhatIf;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
+import lochan.web.brief.DayKey;
 import lochan.web.brief.EventKey;
 import lochan.web.standings.DayModels;
 import lochan.web.water.Waters;
@@ -38,14 +39,12 @@ class PlanReckoning {
 
     private final DayModels dayModels;
     private final Waters waters;
-    private final Cache<OfDay, Drawn> drawn = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<DayKey, Drawn> drawn = Caffeine.newBuilder().maximumSize(KEPT).build();
 
     PlanReckoning(DayModels dayModels, Waters waters) {
         this.dayModels = dayModels;
         this.waters = waters;
     }
-
-    private record OfDay(EventKey key, int day) { }
 
     private record Drawn(DayModel model, List<PlanStop> dayBefore, ScenarioSet scenarios) { }
 
@@ -68,10 +67,10 @@ class PlanReckoning {
     ScenarioSet scenarios(EventKey key, EventData event, int day) {
         DayModel model = dayModels.of(key, event, day);
         List<PlanStop> before = dayBefore(event, day);
-        Drawn known = drawn.getIfPresent(new OfDay(key, day));
+        Drawn known = drawn.getIfPresent(new DayKey(key, day));
         if (known == null || known.model() != model || !Objects.equals(known.dayBefore(), before)) {
             known = new Drawn(model, before, after(new ScenarioSet(model, SCENARIOS, SEED), day, before));
-            drawn.put(new OfDay(key, day), known);
+            drawn.put(new DayKey(key, day), known);
         }
         return known.scenarios();
     }

@@ -24,8 +24,13 @@ public final class PlanWords {
 
     /** A difference of weights with its sign, as "+3 oz". */
     public static String difference(double grams, Units units) {
+        return difference(grams, units, "no difference");
+    }
+
+    /** @param none said where it is nothing */
+    public static String difference(double grams, Units units, String none) {
         String size = units.weight(Math.abs(grams));
-        return size.equals(units.weight(0.0)) ? "no difference" : (grams < 0 ? "−" : "+") + size.replaceFirst("^0 lb ", "");
+        return size.equals(units.weight(0.0)) ? none : (grams < 0 ? "−" : "+") + size.replaceFirst("^0 lb ", "");
     }
 
     static String spot(String id, EventData event) {

@@ -10,6 +10,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.core.scenario.DayModel;
+import lochan.web.brief.DayKey;
 import lochan.web.brief.EventKey;
 import org.springframework.stereotype.Component;
 
@@ -19,9 +20,7 @@ public class DayModels {
 
     private static final int KEPT = 8;
 
-    private final Cache<OfDay, Known> models = Caffeine.newBuilder().maximumSize(KEPT).build();
-
-    private record OfDay(EventKey key, int day) { }
+    private final Cache<DayKey, Known> models = Caffeine.newBuilder().maximumSize(KEPT).build();
 
     private record Known(List<Object> basis, DayModel model) { }
 
@@ -32,10 +31,10 @@ public class DayModels {
     public DayModel of(EventKey key, EventData event, int day) {
         int there = Math.clamp(day, 1, event.brief().days().size());
         List<Object> basis = basis(event, there);
-        Known known = models.getIfPresent(new OfDay(key, there));
+        Known known = models.getIfPresent(new DayKey(key, there));
         if (known == null || !known.basis().equals(basis)) {
             known = new Known(basis, new DayModel(event, there, Assumptions.DEFAULTS));
-            models.put(new OfDay(key, there), known);
+            models.put(new DayKey(key, there), known);
         }
         return known.model();
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
+import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
 import lochan.core.evidence.Bin;
 import lochan.core.practice.PracticeStop;
@@ -150,7 +151,7 @@ class StandingsController {
     }
 
     /** The slices of one stop. */
-    record StopEvidence(PracticeStop stop, String date, List<SliceRow> slices) { }
+    record StopEvidence(PracticeStop stop, boolean competition, String date, List<SliceRow> slices) { }
 
     record SliceRow(String time, Standings.Evidence evidence) { }
 
@@ -185,7 +186,7 @@ class StandingsController {
     }
 
     private static List<StopEvidence> stops(List<Standings.Evidence> evidence, ZoneId zone) {
-        return evidence.stream().map(e -> e.slice().stop()).distinct().map(stop -> new StopEvidence(stop,
+        return evidence.stream().map(e -> e.slice().stop()).distinct().map(stop -> new StopEvidence(stop, CompetitionStops.isOne(stop),
                 Dates.longDay(stop.start().atZone(zone).toLocalDate()),
                 evidence.stream().filter(e -> e.slice().stop() == stop).map(e -> new SliceRow(time(e, zone), e)).toList())).toList();
     }

@@ -11,6 +11,7 @@ import lochan.core.planning.Worth;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
+import lochan.web.brief.DayKey;
 import lochan.web.brief.EventKey;
 import lochan.web.water.Waters;
 import lochan.web.work.Work;
@@ -25,13 +26,11 @@ class StandingsWorth {
     private static final long SEED = 1;
 
     private final Waters waters;
-    private final Work<OfDay, Found> work = new Work<>("worth");
+    private final Work<DayKey, Found> work = new Work<>("worth");
 
     StandingsWorth(Waters waters) {
         this.waters = waters;
     }
-
-    private record OfDay(EventKey key, int day) { }
 
     /** What was found for a day. */
     record Found(Worth worth, Map<Cell, TwoHourValue.TwoHours> twoHours) {
@@ -46,7 +45,7 @@ class StandingsWorth {
         if (model.cells().isEmpty() || model.event().brief().format() == lochan.core.event.Format.LIMIT_LENGTH) {
             return Optional.empty();
         }
-        OfDay day = new OfDay(key, model.day());
+        DayKey day = new DayKey(key, model.day());
         // The model is made anew when anything it rests on is another.
         work.begin(day, List.of(model), 1, progress -> reckoned(model));
         return work.state(day, List.of(model));

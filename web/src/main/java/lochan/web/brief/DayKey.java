@@ -1,0 +1,8 @@
+package lochan.web.brief;
+
+/**
+ * A competition day of an event.
+ *
+ * @param day number of the day, from 1
+ */
+public record DayKey(EventKey event, int day) { }
