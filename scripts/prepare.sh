@@ -26,7 +26,7 @@ need_package() {
   if ! { as_root apt-get update -qq && as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$package"; } >"$log" 2>&1 </dev/null; then
     [ -z "$made" ] || as_root rm -f "$policy"
     tail -3 "$log" >&2
-    stop 1 "$package could not be installed: mend what stands above, then start again (all of it: $log)."
+    stop 1 "$package could not be installed: fix what stands above, then start again (all of it: $log)."
   fi
   [ -z "$made" ] || as_root rm -f "$policy"
   rm -f "$log"
@@ -48,7 +48,29 @@ need_java() {
 # heap, so that it takes less than 512 MiB in all; commands on a file take what they need.
 jvm=(-XX:+UseSerialGC -XX:MaxMetaspaceSize=160m -XX:ReservedCodeCacheSize=64m -Xlog:disable -Xlog:all=error:stderr
   --enable-native-access=ALL-UNNAMED)
-small=(-Xmx256m -Xss512k)
+small=(-Xmx256m -Xss512k -XX:+ExitOnOutOfMemoryError)
+
+# keep_running COMMAND …: runs the application, passes on what tells it to end, and starts it again when it broke down: out of memory (3) or
+# ended by the system (SIGABRT, SIGKILL, SIGSEGV). One that breaks down again and again within a minute is given up.
+keep_running() {
+  local child='' ended='' code began quick=0
+  trap 'ended=yes; [ -z "$child" ] || kill -TERM "$child" 2>/dev/null' INT TERM HUP
+  while :; do
+    began=$SECONDS
+    "$@" </dev/null &
+    child=$!
+    # A wait that a signal interrupts is no end yet.
+    while :; do
+      code=0; wait "$child" || code=$?
+      kill -0 "$child" 2>/dev/null || break
+    done
+    [ -z "$ended" ] || exit "$code"
+    case $code in 3|134|137|139) ;; *) exit "$code" ;; esac
+    [ $((SECONDS - began)) -lt 60 ] && quick=$((quick + 1)) || quick=0
+    [ "$quick" -lt 3 ] || stop 1 "Lochan broke down three times within a minute of its start (status $code): what stands above says why."
+    say "Lochan broke down (status $code) and is started again; nothing that was acknowledged is lost."
+  done
+}
 
 # Sets $run, the words that start the JVM, and $program, what -jar is to run. Builds it first when a source is newer.
 need_program() {

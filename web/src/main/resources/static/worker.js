@@ -3,7 +3,7 @@
 const PARTS = 'lochan-parts';
 const PAGES = 'lochan-pages';
 const PATIENCE_MILLIS = 3000;
-const OF_PARTS = ['/assets/lochan.css', '/assets/cairn.svg', '/assets/lochan.webmanifest', '/js/app.js', '/js/work.js', '/js/boat.js', '/js/fill.js', '/js/outbox.js', '/js/boat/bag.js',
+const OF_PARTS = ['/assets/lochan.css', '/assets/cairn.svg', '/assets/lochan.webmanifest', '/js/app.js', '/js/leaving.js', '/js/sign-out.js', '/js/work.js', '/js/boat.js', '/js/fill.js', '/js/outbox.js', '/js/boat/bag.js',
   ...['latin', 'latin-ext'].flatMap((script) => [400, 600, 700].map((weight) => `/assets/fonts/source-sans-3-${script}-${weight}-normal.woff2`))];
 const COMPETITION = /^\/events\/\d+\/competition$/;
 

@@ -6,11 +6,13 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
+import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.nio.file.attribute.UserPrincipal;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -19,6 +21,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
@@ -27,6 +30,9 @@ import java.util.stream.Stream;
 /**
  * A MariaDB server of our own: its data in a folder of ours, listening on loopback alone, at a free port of its own. It never touches a
  * server of the system. One process at a time holds the folder, by a lock that dies with it. A server that dies is started again at its port.
+ *
+ * <p>Only the account of {@link DatabaseAccess} can sign in, with a random password that stands in a file of the folder's owner; it has the
+ * rights of its own schema and no others. What older versions left open is closed at every start, before the server takes connections.
  */
 public final class PrivateMariaDb implements AutoCloseable {
 
@@ -38,28 +44,33 @@ public final class PrivateMariaDb implements AutoCloseable {
     private static final int MOST_RESTS = 30;
     /** A socket's path may have 107 characters. */
     private static final int LONGEST_SOCKET_PATH = 107;
-    private static final String SCHEMA = "lochan";
+    private static final int LONGEST_PID_FILE = 20;
+    /** A transaction that waits longer for a row is told so, before its connection is given up. */
+    private static final int LOCK_WAIT_SECONDS = 3;
     private static final List<String> SERVER_PLACES = List.of("/usr/sbin/mariadbd", "/usr/libexec/mariadbd", "/usr/bin/mariadbd");
 
     private final Path folder;
     private final FileChannel lockFile;
-    private final List<String> command;
-    private final int port;
+    private final boolean keepSafe;
+    private DatabaseAccess access;
+    private List<String> command = List.of();
+    private Process install;
     private Process server;
     private Instant started;
     private boolean answered;
     private boolean closing;
     private int quickDeaths;
 
-    private PrivateMariaDb(Path folder, FileChannel lockFile, List<String> command, int port) throws IOException {
+    private PrivateMariaDb(Path folder, FileChannel lockFile, boolean keepSafe) {
         this.folder = folder;
         this.lockFile = lockFile;
-        this.command = List.copyOf(command);
-        this.port = port;
-        launch();
+        this.keepSafe = keepSafe;
     }
 
-    private void launch() throws IOException {
+    /** Never begins a server that nobody would end: once this is closing, none is started. */
+    private synchronized void launch() throws IOException {
+        stopWhenClosing();
+        access.writeInitFile(serverUser());
         started = Instant.now();
         server = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(folder.resolve("mariadb.log").toFile())).start();
         server.onExit().thenRun(this::revive);
@@ -83,7 +94,7 @@ public final class PrivateMariaDb implements AutoCloseable {
             Files.deleteIfExists(folder.resolve("mariadb.pid"));
             launch();
         } catch (IOException e) {
-            System.err.println("lochan: MariaDB cannot be started again (" + e.getMessage() + "): end Lochan and start it anew.");
+            System.err.println("lochan: MariaDB cannot be started again (" + e.getMessage() + "): stop Lochan and start it again.");
         }
     }
 
@@ -95,76 +106,117 @@ public final class PrivateMariaDb implements AutoCloseable {
      * @throws StoreException with the remedy, when it cannot be started
      */
     public static PrivateMariaDb start(Path home, boolean keepSafe) {
+        PrivateMariaDb db = in(home, keepSafe);
+        db.start();
+        return db;
+    }
+
+    /**
+     * Holds a data folder for a server that is not started yet: closing it ends whatever {@link #start()} has begun until then.
+     *
+     * @throws StoreException with the remedy, when the folder cannot be held
+     */
+    public static PrivateMariaDb in(Path home, boolean keepSafe) {
         try {
             Path folder = Files.createDirectories(home.toAbsolutePath().normalize());
-            FileChannel lock = lock(folder);
-            try {
-                return start(folder, lock, keepSafe);
-            } catch (RuntimeException | IOException e) {
-                lock.close();
-                throw e;
-            }
+            return new PrivateMariaDb(folder, lock(folder), keepSafe);
         } catch (IOException e) {
-            throw new StoreException("The data folder " + home + " cannot be used (" + e.getMessage()
-                    + "): give its owner the right to write there, or choose another with LOCHAN_HOME.", e);
+            throw unusable(home, e);
         }
     }
 
-    private static PrivateMariaDb start(Path folder, FileChannel lock, boolean keepSafe) throws IOException {
-        Path pidFile = folder.resolve("mariadb.pid");
-        stopLeftOver(folder, pidFile);
+    private static StoreException unusable(Path home, IOException e) {
+        return DiskSpace.isMissing(e) ? new StoreException(DiskSpace.words(home), e)
+                : new StoreException("The data folder " + home + " cannot be used (" + e.getMessage()
+                        + "): give its owner the right to write there, or choose another with LOCHAN_HOME.", e);
+    }
+
+    /**
+     * Starts the server, making its data folder when there is none. When this fails, nothing of it is left running.
+     *
+     * @throws StoreException with the remedy, when it cannot be started or is closed meanwhile
+     */
+    public void start() {
+        try {
+            begin();
+        } catch (IOException e) {
+            close();
+            throw unusable(folder, e);
+        } catch (RuntimeException e) {
+            close();
+            throw e;
+        }
+    }
+
+    private void begin() throws IOException {
+        stopLeftOver(folder, folder.resolve("mariadb.pid"));
         Path data = folder.resolve("db");
-        makeData(folder, data);
-        int port = freePort();
-        Path socket = socket(folder);
-        List<String> command = new ArrayList<>(List.of(serverProgram(), "--no-defaults", "--datadir=" + data, "--socket=" + socket,
-                "--pid-file=" + pidFile, "--bind-address=127.0.0.1", "--port=" + port, "--skip-name-resolve", "--character-set-server=utf8mb4",
-                "--collation-server=utf8mb4_bin", "--innodb-buffer-pool-size=64M", "--innodb-log-file-size=48M", "--performance-schema=OFF",
-                "--max-connections=40", "--max-allowed-packet=64M"));
-        command.addAll(asUser());
-        if (!keepSafe) {
-            command.addAll(List.of("--innodb-flush-log-at-trx-commit=0", "--skip-innodb-doublewrite", "--sync-binlog=0"));
+        makeData(data);
+        synchronized (this) {
+            access = DatabaseAccess.in(folder, freePort(), !keepSafe);
+            command = command(data);
         }
         Files.deleteIfExists(folder.resolve("mariadb.log"));
-        PrivateMariaDb db = new PrivateMariaDb(folder, lock, command, port);
-        db.awaitAnswer();
-        db.nowAnswers();
-        return db;
+        launch();
+        awaitAnswer();
+        nowAnswers();
+    }
+
+    private List<String> command(Path data) {
+        List<String> words = new ArrayList<>(List.of(serverProgram(), "--no-defaults", "--datadir=" + data, "--socket=" + socket(folder),
+                "--pid-file=" + folder.resolve("mariadb.pid"), "--init-file=" + access.initFile(), "--bind-address=127.0.0.1", "--port=" + access.port(),
+                "--skip-name-resolve", "--character-set-server=utf8mb4", "--collation-server=utf8mb4_bin", "--innodb-buffer-pool-size=48M",
+                "--innodb-log-file-size=48M", "--innodb-lock-wait-timeout=" + LOCK_WAIT_SECONDS, "--performance-schema=OFF", "--max-connections=40",
+                "--max-allowed-packet=64M"));
+        words.addAll(asUser());
+        if (!keepSafe) {
+            words.addAll(List.of("--innodb-flush-log-at-trx-commit=0", "--skip-innodb-doublewrite", "--sync-binlog=0"));
+        }
+        return List.copyOf(words);
     }
 
     /** JDBC address of the application's schema. */
     public String url() {
-        return "jdbc:mariadb://127.0.0.1:" + port + "/" + SCHEMA + "?createDatabaseIfNotExist=true";
+        return access.url();
     }
 
     public String user() {
-        return "root";
+        return access.user();
     }
 
     public String password() {
-        return "";
+        return access.password();
     }
 
     /** Stops the server cleanly and gives the folder free. */
     @Override
     public void close() {
-        Process last = ending();
-        last.destroy();
-        try {
-            if (!last.waitFor(STOP_LIMIT.toSeconds(), TimeUnit.SECONDS)) {
-                last.destroyForcibly();
+        for (Process last : ending()) {
+            last.destroy();
+            try {
+                if (!last.waitFor(STOP_LIMIT.toSeconds(), TimeUnit.SECONDS)) {
+                    last.destroyForcibly();
+                }
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
             }
+        }
+        try {
             lockFile.close();
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    private synchronized Process ending() {
+    private synchronized List<Process> ending() {
         closing = true;
-        return server;
+        return Stream.of(install, server).filter(Objects::nonNull).toList();
+    }
+
+    private synchronized void stopWhenClosing() {
+        if (closing) {
+            throw new StoreException("Lochan was stopped while it started.");
+        }
     }
 
     private synchronized void nowAnswers() {
@@ -184,7 +236,10 @@ public final class PrivateMariaDb implements AutoCloseable {
                 pause();
             }
         }
-        ending().destroyForcibly();
+        stopWhenClosing();
+        if (DiskSpace.isMissing(folder)) {
+            throw new StoreException(DiskSpace.words(folder));
+        }
         throw new StoreException("MariaDB did not start: read " + folder.resolve("mariadb.log") + ". " + lastLogLine());
     }
 
@@ -217,8 +272,9 @@ public final class PrivateMariaDb implements AutoCloseable {
         if (!Files.exists(pidFile)) {
             return;
         }
-        Optional<ProcessHandle> left = Files.readString(pidFile).strip().chars().allMatch(Character::isDigit)
-                ? ProcessHandle.of(Long.parseLong("0" + Files.readString(pidFile).strip())) : Optional.empty();
+        // A file that something else wrote, or half of one, names no process.
+        String written = Files.size(pidFile) > LONGEST_PID_FILE ? "" : Files.readString(pidFile).strip();
+        Optional<ProcessHandle> left = written.matches("\\d{1,10}") ? ProcessHandle.of(Long.parseLong(written)) : Optional.empty();
         Optional<ProcessHandle> ours = left.filter(p -> commandLine(p).contains("--datadir=" + folder.resolve("db")));
         if (ours.isPresent()) {
             ours.get().destroy();
@@ -243,7 +299,8 @@ public final class PrivateMariaDb implements AutoCloseable {
     }
 
     /** Data is made beside its place and moved there whole, so that a folder half made is never taken for data. */
-    private static void makeData(Path folder, Path data) throws IOException {
+    private void makeData(Path data) throws IOException {
+        close(folder);
         if (Files.exists(data)) {
             if (!Files.isDirectory(data.resolve("mysql"))) {
                 throw new StoreException("The data folder " + data + " is not whole (it has no system tables): put back its backup, or move it "
@@ -255,20 +312,18 @@ public final class PrivateMariaDb implements AutoCloseable {
         delete(fresh);
         Files.createDirectory(fresh);
         List<String> command = new ArrayList<>(List.of(program("mariadb-install-db", List.of("/usr/bin/mariadb-install-db")), "--no-defaults",
-                "--datadir=" + fresh, "--auth-root-authentication-method=normal", "--skip-test-db"));
+                "--datadir=" + fresh, "--auth-root-authentication-method=socket", "--auth-root-socket-user=root", "--skip-test-db"));
         command.addAll(asUser());
         if (runsAsRoot()) {
-            openTheWay(folder);
             own(fresh);
-            own(folder);
-        } else {
-            Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwx------"));
         }
         Path log = folder.resolve("install.log");
-        Process install = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile()).start();
+        installBy(new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile()));
         try {
             if (install.waitFor() != 0) {
-                throw new StoreException("The data folder " + data + " could not be made: read " + log + ", mend what it names and start again.");
+                stopWhenClosing();
+                throw new StoreException(DiskSpace.isMissing(folder) ? DiskSpace.words(folder)
+                        : "The data folder " + data + " could not be made: read " + log + ", fix what it names and start again.");
             }
         } catch (InterruptedException e) {
             install.destroy();
@@ -276,6 +331,20 @@ public final class PrivateMariaDb implements AutoCloseable {
             throw new StoreException("Making the data folder was interrupted: start again.", e);
         }
         Files.move(fresh, data, StandardCopyOption.ATOMIC_MOVE);
+    }
+
+    private synchronized void installBy(ProcessBuilder builder) throws IOException {
+        stopWhenClosing();
+        install = builder.start();
+    }
+
+    /** The folder is its owner's alone: that is the user that the server runs as, who must be able to reach it. */
+    private static void close(Path folder) throws IOException {
+        if (runsAsRoot()) {
+            openTheWay(folder);
+            own(folder);
+        }
+        Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwx------"));
     }
 
     private static boolean runsAsRoot() {
@@ -286,8 +355,12 @@ public final class PrivateMariaDb implements AutoCloseable {
         return runsAsRoot() ? List.of("--user=mysql") : List.of();
     }
 
+    private static UserPrincipal serverUser() throws IOException {
+        return FileSystems.getDefault().getUserPrincipalLookupService().lookupPrincipalByName(runsAsRoot() ? "mysql" : System.getProperty("user.name"));
+    }
+
     private static void own(Path path) throws IOException {
-        Files.setOwner(path, path.getFileSystem().getUserPrincipalLookupService().lookupPrincipalByName("mysql"));
+        Files.setOwner(path, serverUser());
     }
 
     /** As root the server runs as {@code mysql}, who must be able to pass through the folders above. */

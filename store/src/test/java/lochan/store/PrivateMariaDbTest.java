@@ -6,11 +6,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermission;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -57,6 +59,93 @@ class PrivateMariaDbTest {
             assertThat(ask(db, "SELECT @@innodb_flush_log_at_trx_commit")).isEqualTo("1");
             assertThat(ask(db, "SELECT @@port")).isNotEqualTo("3306");
             assertThat(db.url()).contains("127.0.0.1");
+        }
+    }
+
+    private static Connection as(PrivateMariaDb db, String user, String password) throws SQLException {
+        return DriverManager.getConnection(db.url(), user, password);
+    }
+
+    @Test
+    void onlyTheOwnersPasswordOpensItAndOnlyItsOwnSchema() throws Exception {
+        try (PrivateMariaDb db = PrivateMariaDb.start(home, true)) {
+            assertThat(db.password()).hasSize(48);
+            for (String user : new String[] {"root", "", "mysql", "lochan"}) {
+                assertThatThrownBy(() -> as(db, user, "")).as(user).isInstanceOf(SQLException.class);
+            }
+            assertThat(ask(db, "SHOW GRANTS")).startsWith("GRANT USAGE ON *.*");
+            assertThatThrownBy(() -> ask(db, "SELECT COUNT(*) FROM mysql.global_priv")).hasMessageContaining("denied");
+            assertThat(Files.getPosixFilePermissions(home)).hasSize(3);
+            for (String secret : new String[] {"database.cnf", "access.sql"}) {
+                assertThat(Files.getPosixFilePermissions(home.resolve(secret))).as(secret)
+                        .containsExactlyInAnyOrder(PosixFilePermission.OWNER_READ, PosixFilePermission.OWNER_WRITE);
+            }
+        }
+    }
+
+    /** As the version before left them: root without a password. */
+    @Test
+    void dataThatWasOpenIsClosedWhenItIsNextStarted() throws Exception {
+        String before;
+        try (PrivateMariaDb db = PrivateMariaDb.start(home, true)) {
+            before = db.password();
+            ask(db, "CREATE TABLE kept (weight INT)");
+        }
+        Files.delete(home.resolve("database.cnf"));
+        Files.writeString(home.resolve("access.sql"), "");
+        opened(home);
+
+        try (PrivateMariaDb db = PrivateMariaDb.start(home, true)) {
+            assertThat(ask(db, "SELECT COUNT(*) FROM kept")).isEqualTo("0");
+            assertThatThrownBy(() -> as(db, "root", "")).isInstanceOf(SQLException.class);
+            assertThatThrownBy(() -> as(db, "lochan", before)).as("the password is another one").isInstanceOf(SQLException.class);
+        }
+    }
+
+    /** Starts a server on the folder by hand, which lets root in from anywhere. */
+    private static void opened(Path home) throws Exception {
+        Path sql = home.resolve("open.sql");
+        Files.writeString(sql, "GRANT ALL ON *.* TO root@'127.0.0.1' IDENTIFIED BY '' WITH GRANT OPTION;\n");
+        boolean root = System.getProperty("user.name").equals("root");
+        if (root) {
+            Files.setOwner(sql, Files.getOwner(home.resolve("db")));
+        }
+        Process open = new ProcessBuilder("/usr/sbin/mariadbd", "--no-defaults", "--datadir=" + home.resolve("db"), "--socket=" + home.resolve("s"), "--skip-networking",
+                "--innodb-log-file-size=48M", "--init-file=" + sql, "--pid-file=" + home.resolve("open.pid"), root ? "--user=mysql" : "--user=" + System.getProperty("user.name"))
+                .redirectErrorStream(true).redirectOutput(home.resolve("open.log").toFile()).start();
+        Awaitility.await().until(() -> Files.exists(home.resolve("open.pid")) && Files.readString(home.resolve("open.log")).contains("ready for connections"));
+        open.destroy();
+        open.waitFor();
+    }
+
+    @Test
+    void whatIsClosedWhileItStartsLeavesNothingRunning() throws Exception {
+        for (int after : new int[] {0, 100, 400, 900}) {
+            Path folder = home.resolve("closed-" + after);
+            PrivateMariaDb db = PrivateMariaDb.in(folder, false);
+            Thread start = new Thread(() -> assertThatThrownBy(db::start).isInstanceOf(StoreException.class));
+            start.start();
+            start.join(after + 1L);
+            db.close();
+            start.join();
+            assertThat(ProcessHandle.allProcesses().filter(p -> commandLine(p).contains(folder.toString()))).as("after " + after + " ms").isEmpty();
+        }
+    }
+
+    private static String commandLine(ProcessHandle process) {
+        try {
+            return Files.readString(Path.of("/proc/" + process.pid() + "/cmdline"));
+        } catch (IOException e) {
+            return "";
+        }
+    }
+
+    @Test
+    void aPidFileThatIsNoneDoesNotMatter() throws IOException {
+        Files.writeString(home.resolve("mariadb.pid"), "9".repeat(400));
+
+        try (PrivateMariaDb db = PrivateMariaDb.start(home, false)) {
+            assertThat(ask(db, "SELECT 1")).isEqualTo("1");
         }
     }
 

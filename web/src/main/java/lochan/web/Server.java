@@ -2,7 +2,9 @@ package lochan.web;
 
 import java.io.PrintStream;
 import java.net.InetAddress;
+import java.net.NetworkInterface;
 import java.net.ServerSocket;
+import java.net.SocketException;
 import java.net.UnknownHostException;
 import java.nio.file.Path;
 import java.security.SecureRandom;
@@ -17,6 +19,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lochan.store.PrivateMariaDb;
 import lochan.store.StoreException;
+import lochan.web.account.Accounts;
 import org.flywaydb.core.api.FlywayException;
 import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.springframework.boot.SpringApplication;
@@ -25,7 +28,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 
 /**
  * Starts the web application beside its own MariaDB, or on a server elsewhere. The environment says how: {@code LOCHAN_PORT},
- * {@code LOCHAN_HOME}, {@code LOCHAN_BIND}, {@code LOCHAN_TLS} with {@code LOCHAN_TLS_NAMES}, {@code LOCHAN_DB_URL} with {@code LOCHAN_DB_USER} and {@code LOCHAN_DB_PASSWORD}.
+ * {@code LOCHAN_HOME}, {@code LOCHAN_BIND}, {@code LOCHAN_PROXY}, {@code LOCHAN_TLS} with {@code LOCHAN_TLS_NAMES}, {@code LOCHAN_DB_URL} with {@code LOCHAN_DB_USER} and {@code LOCHAN_DB_PASSWORD}.
  */
 @SpringBootApplication(exclude = org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration.class)
 public class Server {
@@ -46,8 +49,12 @@ public class Server {
         }
     }
 
-    /** What the environment asks for. */
-    record Wishes(boolean demo, int port, String bind, Path home, Tls tls, String dbUrl, String dbUser, String dbPassword) {
+    /**
+     * What the environment asks for.
+     *
+     * @param proxy whether a proxy on this machine is believed when it says who asks, and by TLS
+     */
+    record Wishes(boolean demo, int port, String bind, boolean proxy, Path home, Tls tls, String dbUrl, String dbUser, String dbPassword) {
 
         static Wishes of(boolean demo, Map<String, String> environment) {
             String port = environment.getOrDefault("LOCHAN_PORT", Integer.toString(USUAL_PORT));
@@ -55,9 +62,17 @@ public class Server {
                 throw new StoreException("LOCHAN_PORT is " + port + ": expected a number from 0 to 65535.");
             }
             String home = environment.getOrDefault("LOCHAN_HOME", demo ? ".lochan/demo" : ".lochan/data");
-            return new Wishes(demo, Integer.parseInt(port), environment.getOrDefault("LOCHAN_BIND", "127.0.0.1"), Path.of(home), tls(environment),
+            return new Wishes(demo, Integer.parseInt(port), environment.getOrDefault("LOCHAN_BIND", "127.0.0.1"), proxy(environment), Path.of(home), tls(environment),
                     environment.get("LOCHAN_DB_URL"), environment.getOrDefault("LOCHAN_DB_USER", "lochan"),
                     environment.getOrDefault("LOCHAN_DB_PASSWORD", ""));
+        }
+
+        private static boolean proxy(Map<String, String> environment) {
+            String wish = environment.getOrDefault("LOCHAN_PROXY", "off");
+            if (!wish.equals("local") && !wish.equals("off")) {
+                throw new StoreException("LOCHAN_PROXY is " + wish + ": expected local, for a proxy on this machine that ends TLS, or off.");
+            }
+            return wish.equals("local");
         }
 
         private static Tls tls(Map<String, String> environment) {
@@ -83,29 +98,81 @@ public class Server {
             System.err.println("lochan: expected one of demo, serve, rank FILE, value FILE, bag FILE, runs FILE, structure GRID, track GPX");
             System.exit(2);
         }
+        Ending ending = new Ending();
+        Runtime.getRuntime().addShutdownHook(new Thread(ending::run, "stop"));
         try {
-            start(Wishes.of(demo, System.getenv()), System.out);
-        } catch (StoreException e) {
-            System.err.println("lochan: " + e.getMessage());
+            start(Wishes.of(demo, System.getenv()), ending, System.out);
+        } catch (RuntimeException e) {
+            if (!ending.hasBegun() && !(e instanceof StoreException)) {
+                throw e;
+            }
+            if (!ending.hasBegun()) {
+                System.err.println("lochan: " + e.getMessage());
+            }
             System.exit(CANNOT_START);
         }
     }
 
-    /** Starts everything and tells the address. Ending the process ends both cleanly, the application first. */
-    static void start(Wishes wishes, PrintStream out) {
+    /**
+     * What ends when the process is told to: the application first, then its database. It is there before either is, so that whatever has
+     * begun is ended, whenever that happens.
+     */
+    static final class Ending implements Runnable {
+
+        private PrivateMariaDb database;
+        private ConfigurableApplicationContext application;
+        private boolean begun;
+
+        synchronized boolean hasBegun() {
+            return begun;
+        }
+
+        private synchronized void ends(PrivateMariaDb held) {
+            database = held;
+            stopIfBegun();
+        }
+
+        private synchronized void ends(ConfigurableApplicationContext running) {
+            application = running;
+            stopIfBegun();
+        }
+
+        private void stopIfBegun() {
+            if (begun) {
+                throw new StoreException("Lochan was stopped while it started.");
+            }
+        }
+
+        private synchronized void begin() {
+            begun = true;
+        }
+
+        /** While the application still starts, its database is what is waited for: what then fails in it is said to nobody. */
+        @Override
+        public void run() {
+            begin();
+            if (application != null) {
+                application.close();
+            }
+            if (database != null) {
+                database.close();
+            }
+        }
+    }
+
+    /** Starts everything and tells the address. */
+    static void start(Wishes wishes, Ending ending, PrintStream out) {
         if (wishes.dbUrl() != null) {
             checkDatabase(wishes);
-            run(wishes, wishes.dbUrl(), wishes.dbUser(), wishes.dbPassword(), out);
+            ending.ends(run(wishes, wishes.dbUrl(), wishes.dbUser(), wishes.dbPassword(), out));
             return;
         }
         checkPort(wishes);
-        PrivateMariaDb db = PrivateMariaDb.start(wishes.home(), true);
+        PrivateMariaDb db = PrivateMariaDb.in(wishes.home(), true);
         try {
-            ConfigurableApplicationContext application = run(wishes, db.url(), db.user(), db.password(), out);
-            Runtime.getRuntime().addShutdownHook(new Thread(() -> {
-                application.close();
-                db.close();
-            }, "stop"));
+            ending.ends(db);
+            db.start();
+            ending.ends(run(wishes, db.url(), db.user(), db.password(), out));
         } catch (RuntimeException e) {
             db.close();
             throw e;
@@ -126,6 +193,9 @@ public class Server {
     }
 
     private static void checkPort(Wishes wishes) {
+        if (!isOfThisMachine(wishes.address())) {
+            throw new StoreException("LOCHAN_BIND is " + wishes.bind() + ", which is no address of this machine: expected one that it has, or 0.0.0.0 for all.");
+        }
         try (ServerSocket probe = new ServerSocket(wishes.port(), 1, wishes.address())) {
             probe.setReuseAddress(true);
         } catch (java.io.IOException e) {
@@ -134,22 +204,37 @@ public class Server {
         }
     }
 
+    private static boolean isOfThisMachine(InetAddress address) {
+        try {
+            return address.isAnyLocalAddress() || address.isLoopbackAddress() || NetworkInterface.getByInetAddress(address) != null;
+        } catch (SocketException e) {
+            // Not known: the port is tried then.
+            return true;
+        }
+    }
+
     /** Starts the application on a database and tells the address. */
     static ConfigurableApplicationContext run(Wishes wishes, String url, String user, String password, PrintStream out) {
         Map<String, Object> settings = new HashMap<>(Map.of("server.port", wishes.port(), "server.address", wishes.bind(),
                 "spring.datasource.url", url, "spring.datasource.username", user, "spring.datasource.password", password,
+                // An upgrade of the records may take its time: it has connections of its own, without the pages' time-outs.
+                "spring.flyway.url", url, "spring.flyway.user", user, "spring.flyway.password", password,
                 "lochan.demo", wishes.demo()));
-        String code = wishes.address().isLoopbackAddress() ? null : setupCode();
+        String code = wishes.demo() ? null : setupCode();
         if (code != null) {
             settings.put("lochan.setup-code", code);
         }
+        if (wishes.proxy()) {
+            settings.put("server.forward-headers-strategy", "native");
+        }
+        settings.put("lochan.backups", wishes.home().resolve("backups").toString());
         BoatCertificate certificate = wishes.tls().own() ? BoatCertificate.of(wishes.home(), wishes.tls().names(), Clock.systemUTC()) : null;
         if (certificate != null) {
             settings.putAll(Map.of("server.ssl.key-store", certificate.keys().toUri().toString(), "server.ssl.key-store-type", "PKCS12", "server.ssl.key-store-password", certificate.password(),
                     "server.ssl.key-alias", "server", "server.servlet.session.cookie.secure", true, "lochan.authority", certificate.authority().toString()));
         }
         SpringApplication application = new SpringApplication(Server.class);
-        application.setRegisterShutdownHook(wishes.dbUrl() != null);
+        application.setRegisterShutdownHook(false);
         application.setDefaultProperties(settings);
         ConfigurableApplicationContext context;
         try {
@@ -159,7 +244,7 @@ public class Server {
         }
         String port = context.getEnvironment().getProperty("local.server.port");
         String host = wishes.address().isAnyLocalAddress() || wishes.address().isLoopbackAddress() ? "localhost" : wishes.bind();
-        if (code != null) {
+        if (code != null && context.getBean(Accounts.class).noneYet()) {
             out.println("The page that makes the first account asks for this code: " + code);
         }
         out.println("Lochan answers at " + (certificate == null ? "http://" : "https://") + host + ":" + port + "/   (Ctrl-C ends it)");
@@ -178,6 +263,9 @@ public class Server {
     /** The one line behind a failed start. */
     private static RuntimeException failure(RuntimeException e, String url) {
         for (Throwable t = e; t != null; t = t.getCause()) {
+            if (t instanceof StoreException told) {
+                return told;
+            }
             if (t instanceof FlywayValidateException) {
                 return new StoreException("The records in " + url.replaceAll("\\?.*", "") + " do not fit this version of Lochan: start the version they "
                         + "were made with, or choose another place for new ones with LOCHAN_HOME (or LOCHAN_DB_URL).");

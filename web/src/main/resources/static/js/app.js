@@ -1,4 +1,5 @@
 // What all pages do: each part looks for its own elements and leaves pages without them alone.
+import { finishSignOut, watchSignOut } from './sign-out.js';
 import { watchWork } from './work.js';
 
 /** Counts the minutes since a stop began. */
@@ -85,6 +86,8 @@ function keepForOffline() {
 
 // A part of a page that came anew has choices of its own.
 document.addEventListener('exchanged', watchChoices);
+finishSignOut();
+watchSignOut();
 showStation();
 watchWork();
 runClocks();

@@ -2,7 +2,8 @@
 // Java), and brings everything to the server in order as soon as it can be reached.
 import * as bag from './boat/bag.js';
 import { fill } from './fill.js';
-import { decision, freshCode, joined, Outbox } from './outbox.js';
+import { LEAVING } from './sign-out.js';
+import { decision, freshCode, joined, Outbox, OUTBOXES } from './outbox.js';
 
 const RETRY_MILLIS = 4000;
 const AGAIN_MILLIS = 2000;
@@ -10,6 +11,7 @@ const TICK_MILLIS = 15_000;
 const ADVICE_MILLIS = 15 * 60_000;
 const PATIENCE_MILLIS = 8000;
 const MINUTE = 60_000;
+const AT_ONCE = 200;
 
 class BoatPage {
   constructor(content) {
@@ -17,7 +19,7 @@ class BoatPage {
     this.root = content.dataset.boat;
     this.day = Number(content.dataset.day);
     this.token = content.dataset.token;
-    this.outbox = new Outbox(localStorage, `lochan-boat ${this.root}`);
+    this.outbox = new Outbox(localStorage, `${OUTBOXES}${this.root}`);
     const page = JSON.parse(document.getElementById('boat-log').dataset.log);
     // A page that comes from the device's own store is older than the log it keeps.
     const kept = this.outbox.read();
@@ -35,6 +37,8 @@ class BoatPage {
 
   keep(log) {
     this.log = log;
+    // A page that is being left keeps nothing more.
+    if (localStorage.getItem(LEAVING) !== null) return;
     this.outbox.change((kept) => {
       kept.log = log;
       kept.ahead = this.ahead;
@@ -156,7 +160,7 @@ class BoatPage {
 
   /** One exchange with the server; false when the angler has to sign in first. */
   async exchange() {
-    const waiting = this.outbox.read().unsent;
+    const waiting = this.outbox.read().unsent.slice(0, AT_ONCE);
     const signal = AbortSignal.timeout(PATIENCE_MILLIS);
     const answer = await fetch(`${this.root}/log`, waiting.length === 0 ? { signal, headers: { Accept: 'application/json' } }
       : { method: 'POST', signal, headers: { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': this.token }, body: JSON.stringify({ entries: waiting }) });
@@ -166,7 +170,7 @@ class BoatPage {
     }
     if (!answer.ok) throw new Error(`status ${answer.status}`);
     const said = await answer.json();
-    this.take(said.log ?? said, waiting, said.refused ?? []);
+    this.take(said.log ?? said, waiting, said.refused ?? [], said.moved ?? []);
     return true;
   }
 
@@ -184,7 +188,7 @@ class BoatPage {
     return false;
   }
 
-  take(log, sent, refused) {
+  take(log, sent, refused, moved) {
     this.ahead = log.now - performance.timeOrigin - performance.now();
     const not = new Map(refused.map((one) => [one.id, one.message]));
     const rows = bag.rows(log);
@@ -201,6 +205,10 @@ class BoatPage {
           kept.clashes.push({ id: entry.id, words: `Clash: this device said “${before.words || 'nothing'}” of ${line?.what ?? 'an entry'} at ${line?.time ?? ''}. With the entries of the other phone it reads “${line?.brought || 'nothing'}”. Look into the well and mend the log where it differs.` });
         }
         delete kept.told[entry.id];
+      }
+      for (const one of moved) {
+        const line = words.get(one.id);
+        kept.clashes.push({ id: `${one.id} moved`, words: `Taken with a change: ${line?.what ?? 'an entry'} of ${line?.time ?? 'this device'}. ${one.message}` });
       }
     });
     this.keep(log);

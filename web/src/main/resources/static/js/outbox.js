@@ -1,5 +1,8 @@
 // Entries of the competition log that the server has not acknowledged yet, kept on the device until it has.
 
+/** Keys of the outboxes in the device's storage begin with it. */
+export const OUTBOXES = 'lochan-boat ';
+
 /** An id for an entry: 128 random bits, which pages without TLS can make too. */
 export function freshCode(crypto) {
   return Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('');

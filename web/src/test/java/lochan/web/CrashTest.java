@@ -60,7 +60,7 @@ class CrashTest {
         }
         start();
         angler = new Visitor(URI.create("http://127.0.0.1:" + port));
-        angler.post("/setup", "name", "Ines", "password", PASSWORD, "again", PASSWORD);
+        angler.post("/setup", "name", "Ines", "password", PASSWORD, "again", PASSWORD, "code", Files.readString(said).replaceAll("(?s).*asks for this code: (\\d+).*", "$1"));
         event = Rules.event(angler, "A rough day");
         angler.get(event + "/competition");
     }

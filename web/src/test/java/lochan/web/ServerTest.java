@@ -62,7 +62,7 @@ class ServerTest {
         try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             Server.Wishes wishes = Server.Wishes.of(true, Map.of("LOCHAN_PORT", "" + taken.getLocalPort(), "LOCHAN_HOME", folder.toString()));
 
-            assertThatThrownBy(() -> Server.start(wishes, System.out)).isInstanceOf(StoreException.class)
+            assertThatThrownBy(() -> Server.start(wishes, new Server.Ending(), System.out)).isInstanceOf(StoreException.class)
                     .hasMessageContaining("Port " + taken.getLocalPort() + " of 127.0.0.1 is taken")
                     .hasMessageContaining("LOCHAN_PORT=" + (taken.getLocalPort() + 1) + " ./lochan demo");
             assertThat(folder).as("nothing was begun").isEmptyDirectory();
@@ -73,7 +73,7 @@ class ServerTest {
     void aServerElsewhereThatDoesNotAnswerIsNamed() {
         Server.Wishes wishes = Server.Wishes.of(false, Map.of("LOCHAN_PORT", "0", "LOCHAN_DB_URL", "jdbc:mariadb://127.0.0.1:1/lochan"));
 
-        assertThatThrownBy(() -> Server.start(wishes, System.out)).isInstanceOf(StoreException.class)
+        assertThatThrownBy(() -> Server.start(wishes, new Server.Ending(), System.out)).isInstanceOf(StoreException.class)
                 .hasMessageContaining("jdbc:mariadb://127.0.0.1:1/lochan cannot be used").hasMessageContaining("LOCHAN_DB_URL");
     }
 

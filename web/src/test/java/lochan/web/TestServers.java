@@ -95,7 +95,7 @@ public final class TestServers implements ParameterResolver {
         return start(demo, Map.of("LOCHAN_BIND", bind), out);
     }
 
-    static RunningApp start(boolean demo, Map<String, String> wishes, OutputStream out) {
+    public static RunningApp start(boolean demo, Map<String, String> wishes, OutputStream out) {
         try {
             Path home = Files.createTempDirectory("lochan-test");
             PrivateMariaDb db = PrivateMariaDb.start(home, false);

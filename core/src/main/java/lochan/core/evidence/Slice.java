@@ -41,7 +41,7 @@ public record Slice(PracticeStop stop, String presentationId, Instant start, Ins
         Map<LocalDate, Instant> sunrises = new HashMap<>();
         List<Slice> slices = new ArrayList<>();
         for (PracticeStop stop : event.stops()) {
-            if (stop.end() != null && stop.end().isAfter(stop.start())) {
+            if (stop.end() != null && PracticeStop.canRun(stop.start(), stop.end())) {
                 LocalDate date = stop.start().atZone(event.brief().timeZone()).toLocalDate();
                 Instant sunrise = sunrises.computeIfAbsent(date, d -> Sunrise.at(event.brief().launch(), d, event.brief().timeZone()));
                 slices.addAll(cut(stop, date, sunrise, assumptions.relevance().sliceMinutes()));

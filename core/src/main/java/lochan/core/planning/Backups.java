@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import lochan.core.plan.PlanStop;
@@ -66,7 +68,10 @@ public final class Backups {
         }
     }
 
-    private Backups(ScenarioSet all, DayRuns runs, List<PlanStop> main, long seed, int rounds) {
+    private final BooleanSupplier goOn;
+
+    private Backups(ScenarioSet all, DayRuns runs, List<PlanStop> main, long seed, int rounds, BooleanSupplier goOn) {
+        this.goOn = goOn;
         this.all = all;
         this.valuer = new PlanValuer(all);
         this.model = all.model();
@@ -82,12 +87,22 @@ public final class Backups {
      * @param rounds of the search for each plan that is compared
      */
     public static Ladder of(ScenarioSet scenarios, DayRuns runs, List<PlanStop> main, long seed, int rounds) {
-        return main.isEmpty() ? new Ladder(null, List.of()) : new Backups(scenarios, runs, main, seed, rounds).ranked();
+        return of(scenarios, runs, main, seed, rounds, () -> true);
+    }
+
+    /**
+     * The same as long as somebody waits for it.
+     *
+     * @param goOn asked again and again
+     * @throws CancellationException once it says no
+     */
+    public static Ladder of(ScenarioSet scenarios, DayRuns runs, List<PlanStop> main, long seed, int rounds, BooleanSupplier goOn) {
+        return main.isEmpty() ? new Ladder(null, List.of()) : new Backups(scenarios, runs, main, seed, rounds, goOn).ranked();
     }
 
     /** A backup's stops when it is gone to from a spot at a time, as long as the day allows; none where there is no way or no time. */
     public static List<PlanStop> goneTo(Backup backup, String here, Instant at, ScenarioSet scenarios, DayRuns runs) {
-        return new Backups(scenarios, runs, List.of(), scenarios.seed(), 1).from(here, at, backup.stops());
+        return new Backups(scenarios, runs, List.of(), scenarios.seed(), 1, () -> true).from(here, at, backup.stops());
     }
 
     private Ladder ranked() {
@@ -111,6 +126,9 @@ public final class Backups {
     }
 
     private List<PlanStop> best(ScenarioSet scenarios, Predicate<Cell> usable) {
+        if (!goOn.getAsBoolean()) {
+            throw new CancellationException();
+        }
         return new DayPlanner(scenarios, runs, new DayPlanner.Wishes(Stance.STEADY, List.of(), usable), seed).plan(rounds, i -> true);
     }
 

@@ -5,6 +5,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import lochan.core.plan.PlanStop;
@@ -27,13 +29,15 @@ public final class Worth {
     private final DayTours.RunTable table;
     private final long seed;
     private final int rounds;
+    private final BooleanSupplier goOn;
     private final PlanValuer valuer;
     private final List<PlanStop> plan;
     private final double grams;
     private final Map<Cell, Double> cells = new HashMap<>();
     private final Map<Pattern, Double> patterns = new HashMap<>();
 
-    private Worth(ScenarioSet scenarios, DayRuns runs, long seed, int rounds) {
+    private Worth(ScenarioSet scenarios, DayRuns runs, long seed, int rounds, BooleanSupplier goOn) {
+        this.goOn = goOn;
         this.scenarios = scenarios;
         this.model = scenarios.model();
         this.runs = runs;
@@ -52,10 +56,27 @@ public final class Worth {
 
     /** @param rounds of the search for each plan that is compared */
     public static Worth of(ScenarioSet scenarios, DayRuns runs, long seed, int rounds) {
-        return new Worth(scenarios, runs, seed, rounds);
+        return of(scenarios, runs, seed, rounds, () -> true);
+    }
+
+    /**
+     * The same as long as somebody waits for it.
+     *
+     * @param goOn asked again and again
+     * @throws CancellationException once it says no
+     */
+    public static Worth of(ScenarioSet scenarios, DayRuns runs, long seed, int rounds, BooleanSupplier goOn) {
+        return new Worth(scenarios, runs, seed, rounds, goOn);
+    }
+
+    private void stopWhenUnwanted() {
+        if (!goOn.getAsBoolean()) {
+            throw new CancellationException();
+        }
     }
 
     private List<PlanStop> best(Predicate<Cell> usable) {
+        stopWhenUnwanted();
         return new DayPlanner(scenarios, table, new DayPlanner.Wishes(Stance.STEADY, List.of(), usable), seed).plan(rounds, i -> true);
     }
 
@@ -64,6 +85,7 @@ public final class Worth {
     }
 
     private double gain(Cell cell) {
+        stopWhenUnwanted();
         return Math.max(0, DayTours.bestWith(scenarios, plan, cell, table) - grams);
     }
 

@@ -1,5 +1,6 @@
 package lochan.core.practice;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 
@@ -16,6 +17,14 @@ import java.util.List;
  */
 public record PracticeStop(String id, String spotId, Instant start, Instant end, int anglers, List<PresentationTime> presentations,
                            int follows, List<Bite> bites, Conditions conditions) {
+
+    /** No stop lasts longer: one that was never ended is taken to have ended then. */
+    public static final Duration LONGEST = Duration.ofHours(24);
+
+    /** Whether a stop may run from a time to another: it ends after it begins, within 24 hours. */
+    public static boolean canRun(Instant start, Instant end) {
+        return end.isAfter(start) && !end.isAfter(start.plus(LONGEST));
+    }
 
     public PracticeStop {
         presentations = List.copyOf(presentations);

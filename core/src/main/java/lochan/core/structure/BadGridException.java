@@ -5,7 +5,7 @@ public final class BadGridException extends Exception {
 
     private static final long serialVersionUID = 1L;
 
-    BadGridException(String message) {
+    public BadGridException(String message) {
         super(message);
     }
 }

@@ -17,7 +17,6 @@ public final class Contours {
     private final double level;
     /** From the edge of a square, by its number, to where its line goes on. */
     private final Map<Long, Long> next = new HashMap<>();
-    private final Map<Long, double[]> places = new HashMap<>();
 
     private Contours(double[] values, int columns, double level) {
         this.values = values;
@@ -41,13 +40,13 @@ public final class Contours {
         return contours.lines();
     }
 
-    /** Lines of one depth of a grid; land counts as just above the surface. */
-    public static List<double[][]> of(DepthGrid grid, double level) {
+    /** The values of a grid, to draw several depths of it; land counts as just above the surface. */
+    public static double[] values(DepthGrid grid) {
         double[] values = new double[grid.size()];
         for (int i = 0; i < values.length; i++) {
             values[i] = grid.isLand(i) ? -0.01 : grid.depth(i);
         }
-        return of(values, grid.columns(), level);
+        return values;
     }
 
     private double value(int c, int r) {
@@ -96,18 +95,22 @@ public final class Contours {
         next.put(from, to);
     }
 
-    /** Number and place of the line's crossing between a cell and the one east of it. */
+    /** Number of the line's crossing between a cell and the one east of it. */
     private long across(int c, int r) {
-        long key = 2L * (r * (long) columns + c);
-        places.computeIfAbsent(key, k -> new double[] {c + share(value(c, r), value(c + 1, r)), r});
-        return key;
+        return 2L * (r * (long) columns + c);
     }
 
     /** The same between a cell and the one south of it. */
     private long down(int c, int r) {
-        long key = 2L * (r * (long) columns + c) + 1;
-        places.computeIfAbsent(key, k -> new double[] {c, r + share(value(c, r), value(c, r + 1))});
-        return key;
+        return 2L * (r * (long) columns + c) + 1;
+    }
+
+    /** Where a crossing lies: only those that a line goes through are looked up. */
+    private double[] place(long crossing) {
+        int cell = (int) (crossing / 2);
+        int c = cell % columns;
+        int r = cell / columns;
+        return crossing % 2 == 0 ? new double[] {c + share(value(c, r), value(c + 1, r)), r} : new double[] {c, r + share(value(c, r), value(c, r + 1))};
     }
 
     private double share(double a, double b) {
@@ -129,9 +132,9 @@ public final class Contours {
     }
 
     private double[][] follow(long from, Map<Long, Long> left) {
-        List<double[]> line = new ArrayList<>(List.of(places.get(from)));
+        List<double[]> line = new ArrayList<>(List.of(place(from)));
         for (Long at = left.remove(from); at != null; at = left.remove(at)) {
-            line.add(places.get(at));
+            line.add(place(at));
         }
         return line.toArray(double[][]::new);
     }

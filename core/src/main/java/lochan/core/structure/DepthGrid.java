@@ -160,6 +160,44 @@ public final class DepthGrid {
         return deepest;
     }
 
+    /**
+     * The same water in larger cells, no more than some per side; this grid when it has no more. A larger cell is water where at least half of
+     * what it holds is, at their mean depth.
+     *
+     * @param most cells per side, 1 or more
+     */
+    public DepthGrid thinned(int most) {
+        int by = Math.ceilDiv(Math.max(columns, rows), most);
+        if (by == 1) {
+            return this;
+        }
+        int across = Math.ceilDiv(columns, by);
+        int down = Math.ceilDiv(rows, by);
+        float[] fewer = new float[across * down];
+        for (int i = 0; i < fewer.length; i++) {
+            fewer[i] = mean(i % across * by, i / across * by, by);
+        }
+        return new DepthGrid(across, down, west, south - (down * by - rows) * cellSize, cellSize * by, degrees, fewer);
+    }
+
+    /** Mean depth of a square of cells; NaN where most of it is land. */
+    private float mean(int column, int row, int side) {
+        double sum = 0;
+        int water = 0;
+        int all = 0;
+        for (int r = row; r < Math.min(rows, row + side); r++) {
+            for (int c = column; c < Math.min(columns, column + side); c++) {
+                float depth = depths[r * columns + c];
+                all++;
+                if (!Float.isNaN(depth)) {
+                    sum += depth;
+                    water++;
+                }
+            }
+        }
+        return 2 * water >= all ? (float) (sum / water) : Float.NaN;
+    }
+
     /** The up to eight neighbours of a cell; −1 fills the rest. */
     void neighbours(int cell, int[] found) {
         Arrays.fill(found, -1);

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import lochan.core.Coded;
+import lochan.core.Intake;
 import lochan.core.Violation;
 import lochan.core.event.Position;
 import lochan.core.quantity.BadQuantityException;
@@ -37,7 +38,7 @@ public final class Form {
 
     public Form(Map<String, String> values, Units units) {
         this(units);
-        values.forEach((k, v) -> this.values.put(k, v.strip()));
+        values.forEach((k, v) -> this.values.put(k, Intake.text(v).strip()));
     }
 
     /** A quantity's reader, as {@code QuantityText::grams}. */
@@ -144,11 +145,15 @@ public final class Form {
             return null;
         }
         try {
-            return Double.valueOf(value(name).replace(',', '.'));
+            double value = Double.parseDouble(value(name).replace(',', '.'));
+            if (Double.isFinite(value)) {
+                return value;
+            }
         } catch (NumberFormatException e) {
-            error(name, "“" + value(name) + "” is no number: type it as 12 or 12.5.");
-            return null;
+            // Told below, like what is no finite number.
         }
+        error(name, "“" + value(name) + "” is no number: type it as 12 or 12.5.");
+        return null;
     }
 
     public Integer whole(String name) {
@@ -168,11 +173,15 @@ public final class Form {
             return null;
         }
         try {
-            return LocalDate.parse(value(name));
+            LocalDate date = LocalDate.parse(value(name));
+            if (Intake.isDate(date)) {
+                return date;
+            }
         } catch (DateTimeException e) {
-            error(name, "“" + value(name) + "” is no date: type it as 2027-05-29.");
-            return null;
+            // Told below, like a year that cannot be meant.
         }
+        error(name, "“" + value(name) + "” is no date: type it as 2027-05-29.");
+        return null;
     }
 
     public LocalTime time(String name) {

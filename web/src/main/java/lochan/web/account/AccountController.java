@@ -4,27 +4,24 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
+import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
-import lochan.core.Coded;
 import lochan.core.quantity.Units;
 import lochan.page.form.Form;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** The first account, signing in, and settings. Signing out is Spring Security's. */
+/** The first account, joining by a code, and signing in. Signing out is Spring Security's. */
 @Controller
 class AccountController {
 
     static final String DEMO_NAME = "demo";
-    private static final String TOO_MANY = "Too many attempts. Wait a quarter of an hour and try again.";
 
     private final Accounts accounts;
     private final Access access;
@@ -53,14 +50,11 @@ class AccountController {
         }
         Form form = new Form(fields, Units.USUAL);
         String password = fields.getOrDefault("password", "");
-        Accounts.nameProblem(form.value("name")).ifPresent(p -> form.error("name", p));
-        Accounts.passwordProblem(password).ifPresent(p -> form.error("password", p));
-        if (!password.equals(fields.get("again"))) {
-            form.error("again", "The two passwords differ: type the same one twice.");
-        }
+        checkNew(form, password, fields.get("again"));
         if (access.setupCode() != null) {
-            if (!throttle.admits("setup", request.getRemoteAddr())) {
-                form.error("code", TOO_MANY);
+            Optional<Duration> wait = throttle.attempt(null, request.getRemoteAddr());
+            if (wait.isPresent()) {
+                form.error("code", tooMany(wait.get()));
             } else if (!same(access.setupCode(), form.value("code"))) {
                 form.error("code", "This is not the code: it stands in the terminal in which Lochan was started.");
             }
@@ -83,6 +77,49 @@ class AccountController {
         return MessageDigest.isEqual(a.getBytes(StandardCharsets.UTF_8), b.getBytes(StandardCharsets.UTF_8));
     }
 
+    @GetMapping("/join")
+    String join(Model model) {
+        model.addAttribute("form", new Form(Units.USUAL));
+        return "account/join";
+    }
+
+    @PostMapping("/join")
+    String join(@RequestParam Map<String, String> fields, Model model, HttpServletRequest request, HttpServletResponse response) {
+        Form form = new Form(fields, Units.USUAL);
+        String password = fields.getOrDefault("password", "");
+        checkNew(form, password, fields.get("again"));
+        Optional<Duration> wait = throttle.attempt(null, request.getRemoteAddr());
+        wait.ifPresent(w -> form.error("code", tooMany(w)));
+        if (form.ok()) {
+            Accounts.Joined joined = accounts.join(form.value("code"), form.value("name"), password);
+            if (joined.angler() != null) {
+                entrance.enter(joined.angler(), request, response);
+                return "redirect:/events";
+            }
+            if (joined.refused() == Accounts.Refused.NAME) {
+                form.error("name", "This name is taken: choose another.");
+            } else {
+                form.error("code", "This code does not hold: it was used, has run out, or is mistyped. Ask for another one.");
+            }
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        model.addAttribute("form", form);
+        return "account/join";
+    }
+
+    /** Adds what is wrong with the name and the password of a new account. */
+    private static void checkNew(Form form, String password, String again) {
+        Accounts.nameProblem(form.value("name")).ifPresent(p -> form.error("name", p));
+        checkPassword(form, password, again);
+    }
+
+    static void checkPassword(Form form, String password, String again) {
+        Accounts.passwordProblem(password).ifPresent(p -> form.error("password", p));
+        if (!password.equals(again)) {
+            form.error("again", "The two passwords differ: type the same one twice.");
+        }
+    }
+
     @GetMapping("/sign-in")
     String signIn(Model model) {
         return signInPage(new Form(Units.USUAL), model);
@@ -91,9 +128,11 @@ class AccountController {
     @PostMapping("/sign-in")
     String signIn(@RequestParam Map<String, String> fields, Model model, HttpServletRequest request, HttpServletResponse response) {
         Form form = new Form(fields, Units.USUAL);
-        if (!throttle.admits(form.value("name"), request.getRemoteAddr())) {
+        Long account = accounts.find(form.value("name")).map(Angler::accountId).orElse(null);
+        Optional<Duration> wait = throttle.attempt(account, request.getRemoteAddr());
+        if (wait.isPresent()) {
             response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
-            form.error("password", TOO_MANY);
+            form.error("password", tooMany(wait.get()));
             return signInPage(form, model);
         }
         Optional<Angler> angler = accounts.signIn(form.value("name"), fields.getOrDefault("password", ""));
@@ -102,9 +141,15 @@ class AccountController {
             form.error("password", "Name and password do not belong together: check both and try again.");
             return signInPage(form, model);
         }
-        throttle.clear(form.value("name"), request.getRemoteAddr());
+        throttle.succeeded(angler.get().accountId(), request.getRemoteAddr());
         entrance.enter(angler.get(), request, response);
         return "redirect:/events";
+    }
+
+    /** What is said to one who has to wait. */
+    static String tooMany(Duration wait) {
+        long seconds = Math.max(1, wait.plusMillis(999).toSeconds());
+        return "Too many tries from here: wait " + seconds + (seconds == 1 ? " second" : " seconds") + " and try again.";
     }
 
     private String signInPage(Form form, Model model) {
@@ -121,24 +166,5 @@ class AccountController {
         }
         entrance.enter(angler, request, response);
         return "redirect:/events";
-    }
-
-    @GetMapping("/settings")
-    String settings(@AuthenticationPrincipal Angler angler, Model model) {
-        model.addAttribute("chosen", accounts.units(angler.accountId()));
-        return "account/settings";
-    }
-
-    @PostMapping("/settings")
-    String settings(@AuthenticationPrincipal Angler angler, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
-        Units now = accounts.units(angler.accountId());
-        accounts.setUnits(angler.accountId(), new Units(
-                Coded.find(Units.Weight.class, fields.getOrDefault("weight", "")).orElse(now.weight()),
-                Coded.find(Units.Length.class, fields.getOrDefault("length", "")).orElse(now.length()),
-                Coded.find(Units.Depth.class, fields.getOrDefault("depth", "")).orElse(now.depth()),
-                Coded.find(Units.Temperature.class, fields.getOrDefault("temperature", "")).orElse(now.temperature()),
-                Coded.find(Units.Speed.class, fields.getOrDefault("speed", "")).orElse(now.speed())));
-        flash.addFlashAttribute("notice", "Units saved.");
-        return "redirect:/settings";
     }
 }

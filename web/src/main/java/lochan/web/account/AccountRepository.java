@@ -1,8 +1,12 @@
 package lochan.web.account;
 
 import static lochan.web.db.Tables.ACCOUNT;
+import static lochan.web.db.Tables.INVITATION;
 
+import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
@@ -35,8 +39,50 @@ class AccountRepository {
     }
 
     Optional<Stored> find(String name) {
-        return db.select(ACCOUNT.ID, ACCOUNT.NAME, ACCOUNT.PASSWORD_HASH).from(ACCOUNT).where(ACCOUNT.NAME.eq(name))
+        return fetch(ACCOUNT.NAME.eq(name));
+    }
+
+    Optional<Stored> find(long accountId) {
+        return fetch(ACCOUNT.ID.eq(accountId));
+    }
+
+    private Optional<Stored> fetch(Condition which) {
+        return db.select(ACCOUNT.ID, ACCOUNT.NAME, ACCOUNT.PASSWORD_HASH).from(ACCOUNT).where(which)
                 .fetchOptional(r -> new Stored(r.value1(), r.value2(), r.value3()));
+    }
+
+    /** The names of all accounts, the oldest first. */
+    List<Angler> all() {
+        return db.select(ACCOUNT.ID, ACCOUNT.NAME).from(ACCOUNT).orderBy(ACCOUNT.ID).fetch(r -> new Angler(r.value1(), r.value2()));
+    }
+
+    /** The oldest account there is. */
+    Optional<Long> first() {
+        return Optional.ofNullable(db.select(DSL.min(ACCOUNT.ID)).from(ACCOUNT).fetchSingle().value1());
+    }
+
+    void setPassword(long accountId, String passwordHash) {
+        db.update(ACCOUNT).set(ACCOUNT.PASSWORD_HASH, passwordHash).where(ACCOUNT.ID.eq(accountId)).execute();
+    }
+
+    void addInvitation(long accountId, String codeHash, Instant now, Instant until) {
+        db.insertInto(INVITATION).set(INVITATION.ACCOUNT_ID, accountId).set(INVITATION.CODE_HASH, codeHash).set(INVITATION.CREATED_AT, now)
+                .set(INVITATION.EXPIRES_AT, until).execute();
+    }
+
+    /** Takes a code that still holds, so that nobody else can; false when there is none. */
+    boolean takeInvitation(String codeHash, Instant now) {
+        return db.deleteFrom(INVITATION).where(INVITATION.CODE_HASH.eq(codeHash)).and(INVITATION.EXPIRES_AT.gt(now)).execute() == 1;
+    }
+
+    /** When the codes run out that still hold. */
+    List<Instant> invitations(long accountId, Instant now) {
+        return db.select(INVITATION.EXPIRES_AT).from(INVITATION).where(INVITATION.ACCOUNT_ID.eq(accountId)).and(INVITATION.EXPIRES_AT.gt(now))
+                .orderBy(INVITATION.EXPIRES_AT).fetch(INVITATION.EXPIRES_AT);
+    }
+
+    void deleteInvitations(long accountId) {
+        db.deleteFrom(INVITATION).where(INVITATION.ACCOUNT_ID.eq(accountId)).execute();
     }
 
     Optional<String> units(long accountId) {

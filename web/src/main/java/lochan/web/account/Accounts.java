@@ -1,5 +1,8 @@
 package lochan.web.account;
 
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -7,6 +10,7 @@ import lochan.core.Coded;
 import lochan.core.quantity.Units;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** The accounts and what each has chosen. */
 @Service
@@ -15,12 +19,17 @@ public class Accounts {
     private static final int SHORTEST_PASSWORD = 10;
     private static final int LONGEST_PASSWORD = 200;
     private static final int LONGEST_NAME = 80;
+    static final Duration INVITATION_HOLDS = Duration.ofDays(7);
 
     private final AccountRepository repository;
     private final PasswordEncoder encoder;
+    private final Removals removals;
+    private final Clock clock;
     private final AtomicBoolean someExist = new AtomicBoolean();
 
-    Accounts(AccountRepository repository, PasswordEncoder encoder) {
+    Accounts(AccountRepository repository, PasswordEncoder encoder, Removals removals, Clock clock) {
+        this.removals = removals;
+        this.clock = clock;
         this.repository = repository;
         this.encoder = encoder;
     }
@@ -48,6 +57,68 @@ public class Accounts {
     /** Makes the first account; empty when there is one already. */
     Optional<Angler> makeFirst(String name, String password) {
         return repository.addFirst(name.strip(), encoder.encode(password)).map(id -> new Angler(id, name.strip()));
+    }
+
+    /** Why somebody could not join. */
+    enum Refused { CODE, NAME }
+
+    /**
+     * Makes an account for one who has a code of the administrator's, which is used up by it.
+     *
+     * @return the angler, or why not; a name that is taken leaves the code as it was
+     */
+    @Transactional
+    Joined join(String code, String name, String password) {
+        if (repository.find(name.strip()).isPresent()) {
+            return new Joined(null, Refused.NAME);
+        }
+        if (!repository.takeInvitation(Secrets.hash(Secrets.plain(code)), clock.instant())) {
+            return new Joined(null, Refused.CODE);
+        }
+        return new Joined(new Angler(repository.add(name.strip(), encoder.encode(password)), name.strip()), null);
+    }
+
+    /** @param angler null when refused */
+    record Joined(Angler angler, Refused refused) { }
+
+    /** The oldest account adds others. */
+    boolean isAdministrator(long accountId) {
+        return repository.first().filter(id -> id == accountId).isPresent();
+    }
+
+    /** All accounts, the oldest first. */
+    List<Angler> all() {
+        return repository.all();
+    }
+
+    /** A code by which one account can be made; it is told once and kept as a hash only. */
+    String invite(long accountId) {
+        String code = Secrets.code();
+        repository.addInvitation(accountId, Secrets.hash(Secrets.plain(code)), clock.instant(), clock.instant().plus(INVITATION_HOLDS));
+        return code;
+    }
+
+    List<Instant> invitations(long accountId) {
+        return repository.invitations(accountId, clock.instant());
+    }
+
+    void withdrawInvitations(long accountId) {
+        repository.deleteInvitations(accountId);
+    }
+
+    /** Whether a password is the account's. */
+    boolean isPassword(long accountId, String password) {
+        return repository.find(accountId).filter(a -> encoder.matches(password, a.passwordHash())).isPresent();
+    }
+
+    void setPassword(long accountId, String password) {
+        repository.setPassword(accountId, encoder.encode(password));
+    }
+
+    /** Removes an account with everything that is its own, for good. */
+    public void delete(long accountId) {
+        removals.account(accountId);
+        someExist.set(false);
     }
 
     /** Makes an account, or finds the one of that name. */

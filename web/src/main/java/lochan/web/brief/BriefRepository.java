@@ -56,9 +56,19 @@ class BriefRepository {
         return db.fetchExists(EVENT, is(key).and(EVENT.DELETED_AT.isNull()));
     }
 
+    /** Holds an event until the transaction ends: whoever else writes to it waits. */
+    void hold(EventKey key) {
+        db.select(EVENT.ID).from(EVENT).where(is(key)).forUpdate().fetch();
+    }
+
     List<EventKey> all(long accountId) {
         return db.select(EVENT.ID).from(EVENT).where(EVENT.ACCOUNT_ID.eq(accountId)).and(EVENT.DELETED_AT.isNull()).orderBy(EVENT.ID)
                 .fetch(r -> new EventKey(accountId, r.value1()));
+    }
+
+    /** Events that were deleted before a time. */
+    List<EventKey> deletedBefore(Instant time) {
+        return db.select(EVENT.ACCOUNT_ID, EVENT.ID).from(EVENT).where(EVENT.DELETED_AT.lt(time)).fetch(r -> new EventKey(r.value1(), r.value2()));
     }
 
     Brief brief(EventKey key) {

@@ -2,6 +2,7 @@ package lochan.web.brief;
 
 import java.time.Clock;
 import java.time.ZoneId;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +12,7 @@ import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
 import lochan.core.event.Brief;
 import lochan.core.event.Species;
+import lochan.web.account.Removals;
 import lochan.web.page.NotThereException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,10 +21,15 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Briefs {
 
+    /** How long a deleted event can be brought back. */
+    static final Duration DELETED_KEPT = Duration.ofDays(30);
+
     private final BriefRepository repository;
+    private final Removals removals;
     private final Clock clock;
 
-    Briefs(BriefRepository repository, Clock clock) {
+    Briefs(BriefRepository repository, Removals removals, Clock clock) {
+        this.removals = removals;
         this.repository = repository;
         this.clock = clock;
     }
@@ -67,10 +74,12 @@ public class Briefs {
     }
 
     /** Adds runs; one that begins when another does is there already. */
+    @EventWrite
     public void addRuns(EventKey key, List<BoatRun> runs) {
         repository.addRuns(key, runs);
     }
 
+    @EventWrite
     public void updateBoat(EventKey key, Boat boat) {
         repository.updateBoat(key, boat);
     }
@@ -91,14 +100,22 @@ public class Briefs {
         return found;
     }
 
-    @Transactional
+    @EventWrite
     void update(EventKey key, Brief brief, Boat boat) {
         repository.update(key, brief);
         repository.updateBoat(key, boat);
     }
 
+    @EventWrite
     void delete(EventKey key) {
         repository.setDeleted(key, clock.instant());
+    }
+
+    /** Removes events for good that were deleted long ago; gives how many. */
+    int purge() {
+        List<EventKey> gone = repository.deletedBefore(clock.instant().minus(DELETED_KEPT));
+        gone.forEach(k -> removals.event(k.accountId(), k.eventId()));
+        return gone.size();
     }
 
     /** @throws NotThereException when the account never had that event */

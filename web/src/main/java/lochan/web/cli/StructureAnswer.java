@@ -13,6 +13,7 @@ import lochan.core.structure.Candidate;
 import lochan.core.structure.DepthGrid;
 import lochan.core.structure.EsriGrid;
 import lochan.core.structure.StructureFinder;
+import lochan.web.eventfile.BoundedLines;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -28,7 +29,7 @@ final class StructureAnswer {
             throw new UsageException("--crs is " + crs + ": expected EPSG:4326 or metres");
         }
         try (BufferedReader lines = Files.newBufferedReader(Path.of(file), StandardCharsets.UTF_8)) {
-            return EsriGrid.read(lines.lines().iterator(), crs == null ? null : Boolean.valueOf(crs.equals("EPSG:4326")));
+            return EsriGrid.read(new BoundedLines(lines), crs == null ? null : Boolean.valueOf(crs.equals("EPSG:4326")), new EsriGrid.Values.Depths());
         } catch (BadGridException e) {
             throw new UsageException(file + ": " + e.getMessage());
         } catch (NoSuchFileException e) {

@@ -1,17 +1,21 @@
 package lochan.web.competition;
 
-import java.time.Duration;
+import jakarta.servlet.http.HttpSession;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lochan.core.Violation;
 import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
+import lochan.core.practice.Presentation;
+import lochan.core.water.Spot;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;
+import lochan.web.eventfile.JsonLimits;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -30,8 +34,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Controller
 class BoatController {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
-    private static final Duration LATEST = Duration.ofDays(2);
+    private static final JsonMapper JSON = JsonLimits.reader();
 
     private final CompetitionLog log;
     private final LogWatchers watchers;
@@ -54,12 +57,14 @@ class BoatController {
 
     /**
      * Takes {@code {"entries": […]}} in the order they were made. Each stands or is refused by itself; one that is there already is not added again.
-     * Answers {@code {"refused": [{id, message}], "log": …}}.
+     * However old it is: a phone that had no signal for days delivers them all. Answers {@code {"refused": [{id, message}], "moved": [{id, message}], "log": …}}, where
+     * an entry is moved whose time the device cannot have meant.
      */
     @PostMapping(path = "/events/{eventId}/competition/log", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> add(EventKey key, @RequestBody String body) {
         EventData event = events.event(key);
         ArrayNode refused = JsonNodeFactory.instance.arrayNode();
+        ArrayNode moved = JsonNodeFactory.instance.arrayNode();
         JsonNode sent;
         try {
             sent = JSON.readTree(body).path("entries");
@@ -67,29 +72,64 @@ class BoatController {
             return ResponseEntity.badRequest().body("{\"error\": \"The entries are no JSON: load the page again.\"}");
         }
         for (JsonNode one : sent) {
-            refusal(key, event, one).ifPresent(message -> refused.addObject().put("id", one.path("id").asString("")).put("message", message));
+            take(key, event, one, refused, moved);
         }
         ObjectNode answer = JsonNodeFactory.instance.objectNode();
         answer.set("refused", refused);
+        answer.set("moved", moved);
         answer.set("log", boatLog.node(events.event(key), accounts.units(key.accountId())));
         return ResponseEntity.ok(answer.toString());
     }
 
-    private Optional<String> refusal(EventKey key, EventData event, JsonNode one) {
+    private void take(EventKey key, EventData event, JsonNode one, ArrayNode refused, ArrayNode moved) {
+        String id = one.path("id").asString("");
         try {
-            List<Entry> entries = EventFileReader.entries(JsonNodeFactory.instance.arrayNode().add(one), event);
-            Instant at = entries.getFirst().at();
-            if (at.isAfter(log.now().plusSeconds(60)) || at.isBefore(log.now().minus(LATEST))) {
-                return Optional.of("Its time is not of these days: set the clock of this device and log it again.");
+            List<String> changed = new ArrayList<>();
+            Entry entry = entry(event, one, changed);
+            Optional<String> refusal = log.append(key, entry).map(Violation::message);
+            refusal.ifPresent(message -> refused.addObject().put("id", id).put("message", message));
+            if (refusal.isEmpty() && !changed.isEmpty()) {
+                moved.addObject().put("id", id).put("message", String.join(" ", changed));
             }
-            return log.append(key, entries.getFirst()).map(Violation::message);
         } catch (EventFileException e) {
-            return Optional.of(e.problems().getFirst().toString());
+            refused.addObject().put("id", id).put("message", e.problems().getFirst().toString());
+        }
+    }
+
+    /**
+     * An entry as it can be taken: what it names may have been deleted at the desk meanwhile, and the device's clock may have been off.
+     *
+     * @param changed is given what had to be changed, in words
+     */
+    private Entry entry(EventData event, JsonNode sent, List<String> changed) throws EventFileException {
+        JsonNode known = sent.isObject() ? sent.deepCopy() : sent;
+        if (known instanceof ObjectNode fields) {
+            forget(fields, "spot", event.spots().stream().map(Spot::id).toList(), "its spot is no longer marked", changed);
+            forget(fields, "presentation", event.presentations().stream().map(Presentation::id).toList(), "its presentation is no longer there", changed);
+            forget(fields, "species", event.brief().species().stream().map(r -> r.species().code()).toList(), "its species is no longer in the rules", changed);
+        }
+        Entry entry = read(event, known);
+        Instant at = log.timed(event.brief(), entry.at());
+        if (!at.equals(entry.at())) {
+            changed.add("The clock of this device was off, so the entry stands at the time it arrived: set the clock.");
+            ((ObjectNode) known).put("at", at.toString());
+        }
+        return at.equals(entry.at()) ? entry : read(event, known);
+    }
+
+    private static Entry read(EventData event, JsonNode one) throws EventFileException {
+        return EventFileReader.entries(JsonNodeFactory.instance.arrayNode().add(one), event).getFirst();
+    }
+
+    private static void forget(ObjectNode fields, String name, List<String> known, String why, List<String> changed) {
+        if (fields.path(name).isString() && !known.contains(fields.path(name).asString())) {
+            fields.remove(name);
+            changed.add("It was taken without it: " + why + ".");
         }
     }
 
     @GetMapping(path = "/events/{eventId}/competition/changes", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter changes(EventKey key) {
-        return watchers.watch(key);
+    SseEmitter changes(EventKey key, HttpSession session) {
+        return watchers.watch(key, session.getId());
     }
 }

@@ -3,25 +3,33 @@ package lochan.web.competition;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import lochan.core.Violation;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.Brief;
+import lochan.core.event.CompetitionDay;
 import lochan.web.brief.Briefs;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventWrite;
 import lochan.web.clock.DemoClock;
 import lochan.web.page.Dates;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** The append-only log of an event. */
 @Service
 public class CompetitionLog {
+
+    private static final int DAYS_AROUND = 1;
+    private static final Duration RECENT = Duration.ofDays(2);
+    /** Clocks differ a little. */
+    private static final Duration AHEAD = Duration.ofMinutes(1);
 
     private final EntryRepository repository;
     private final Briefs briefs;
@@ -63,6 +71,7 @@ public class CompetitionLog {
         return Optional.empty();
     }
 
+    @EventWrite
     public void addAll(EventKey key, List<Entry> entries) {
         repository.add(key, entries);
     }
@@ -77,6 +86,21 @@ public class CompetitionLog {
         return clock.instant().truncatedTo(ChronoUnit.SECONDS);
     }
 
+    /**
+     * The time that an entry is taken at: its own, however long ago, when it lies in the days of the event or close to now; else this moment,
+     * since the device cannot have meant it.
+     */
+    Instant timed(Brief brief, Instant at) {
+        Instant now = now();
+        LocalDate first = Stream.concat(brief.practice().stream(), brief.days().stream().map(CompetitionDay::date)).min(LocalDate::compareTo).orElseThrow();
+        LocalDate last = brief.days().getLast().date();
+        Instant from = first.minusDays(DAYS_AROUND).atStartOfDay(brief.timeZone()).toInstant();
+        Instant to = last.plusDays(1L + DAYS_AROUND).atStartOfDay(brief.timeZone()).toInstant();
+        boolean inEvent = !at.isBefore(from) && at.isBefore(to);
+        boolean recent = !at.isBefore(now.minus(RECENT));
+        return !at.isAfter(now.plus(AHEAD)) && (inEvent || recent) ? at : now;
+    }
+
     Instant ago(long seconds) {
         return now().minusSeconds(Math.clamp(seconds, 0, Duration.ofDays(1).toSeconds()));
     }
@@ -86,9 +110,8 @@ public class CompetitionLog {
      *
      * @return what forbids it
      */
-    @Transactional
+    @EventWrite
     Optional<Violation> append(EventKey key, Entry entry) {
-        repository.lock(key);
         List<Entry> entries = repository.all(key);
         if (entries.stream().anyMatch(e -> e.id().equals(entry.id()))) {
             return Optional.empty();

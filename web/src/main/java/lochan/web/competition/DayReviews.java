@@ -34,7 +34,7 @@ class DayReviews {
     private final Waters waters;
     private final Forecasts forecasts;
     private final PlanBackups backups;
-    private final Work<DayKey, Found> work = new Work<>("day-reviews", KEPT);
+    private final Work<DayKey, Found> work = new Work<>("day-reviews", DayKey::event, KEPT);
 
     DayReviews(DayModels dayModels, Waters waters, Forecasts forecasts, PlanBackups backups) {
         this.backups = backups;
@@ -61,18 +61,18 @@ class DayReviews {
         List<PlanStop> plan = event.planOf(day);
         List<Object> basis = List.of(DayModels.basis(event, day), plan, event.competition());
         DayKey of = new DayKey(key, day);
-        work.begin(of, basis, 1, progress -> new Found(plan.isEmpty() || dayModels.of(key, event, day).cells().isEmpty() ? null : review(key, event, day, plan), forecasts.scores(key.accountId())));
+        work.begin(of, basis, 1, progress -> new Found(plan.isEmpty() || dayModels.of(key, event, day).cells().isEmpty() ? null : review(key, event, day, plan, progress), forecasts.scores(key.accountId())));
         return work.state(of, basis);
     }
 
-    private DayReview review(EventKey key, EventData event, int day, List<PlanStop> plan) {
+    private DayReview review(EventKey key, EventData event, int day, List<PlanStop> plan, Work.Progress progress) {
         DayModel model = dayModels.of(key, event, day);
         ScenarioSet scenarios = new ScenarioSet(model, SCENARIOS, SEED);
         DayRuns runs = waters.dayRuns(event);
         BagLog log = BagLog.replay(event.brief(), event.competition());
         EventResult.Day result = EventResult.of(event.brief(), log).days().get(day - 1);
         double factor = forecasts.calibrationBefore(key.accountId(), event.brief().day(day).start()).factor();
-        Backups.Ladder ladder = backups.of(scenarios, event, plan);
+        Backups.Ladder ladder = backups.of(scenarios, event, plan, progress);
         return DayReview.of(new DayReview.Looked(log, plan, ladder, factor, result.brought()), scenarios, new Outlooks(model, SEED), runs);
     }
 

@@ -1,7 +1,6 @@
 package lochan.web.competition;
 
 import static lochan.web.db.Tables.COMPETITION_ENTRY;
-import static lochan.web.db.Tables.EVENT;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -28,11 +27,6 @@ class EntryRepository {
 
     private static Condition in(EventKey key) {
         return COMPETITION_ENTRY.EVENT_ID.eq(key.eventId()).and(COMPETITION_ENTRY.ACCOUNT_ID.eq(key.accountId()));
-    }
-
-    /** Holds the log until the transaction ends, so that entries are judged and added one after another. */
-    void lock(EventKey key) {
-        db.select(EVENT.ID).from(EVENT).where(EVENT.ID.eq(key.eventId())).and(EVENT.ACCOUNT_ID.eq(key.accountId())).forUpdate().fetch();
     }
 
     List<Entry> all(EventKey key) {

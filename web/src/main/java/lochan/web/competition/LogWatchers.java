@@ -10,8 +10,12 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import lochan.web.account.AccountSessions;
+import lochan.web.account.SessionEnded;
 import lochan.web.brief.EventKey;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -23,30 +27,59 @@ class LogWatchers {
     private static final Duration BEAT = Duration.ofSeconds(20);
     private static final int MOST_PAGES = 12;
 
-    private final Map<EventKey, List<SseEmitter>> open = new ConcurrentHashMap<>();
+    /**
+     * A page that is open.
+     *
+     * @param session that it was opened in
+     */
+    private record Page(String session, SseEmitter stream) { }
+
+    private final AccountSessions sessions;
+    private final Map<EventKey, List<Page>> open = new ConcurrentHashMap<>();
     private final ScheduledExecutorService teller = Executors.newSingleThreadScheduledExecutor(r -> {
         Thread thread = new Thread(r, "log-watchers");
         thread.setDaemon(true);
         return thread;
     });
 
-    LogWatchers() {
-        teller.scheduleWithFixedDelay(() -> open.forEach((key, pages) -> pages.forEach(p -> send(key, p, SseEmitter.event().comment("beat")))), BEAT.toSeconds(), BEAT.toSeconds(), TimeUnit.SECONDS);
+    LogWatchers(AccountSessions sessions) {
+        this.sessions = sessions;
+        teller.scheduleWithFixedDelay(() -> open.forEach((key, pages) -> pages.forEach(p -> beat(key, p))), BEAT.toSeconds(), BEAT.toSeconds(), TimeUnit.SECONDS);
+    }
+
+    /** A session may also end while its page is being opened, or by running out. */
+    private void beat(EventKey key, Page page) {
+        try {
+            if (!sessions.isOpen(page.session())) {
+                end(page);
+                return;
+            }
+        } catch (DataAccessException e) {
+            LoggerFactory.getLogger(LogWatchers.class).debug("not known now whether a session goes on", e);
+        }
+        send(key, page, SseEmitter.event().comment("beat"));
     }
 
     /** A page that wants to be told; of too many the one longest open is let go. */
-    SseEmitter watch(EventKey key) {
-        SseEmitter page = new SseEmitter(LONGEST.toMillis());
-        page.onCompletion(() -> forget(key, page));
-        page.onTimeout(page::complete);
-        page.onError(e -> forget(key, page));
-        List<SseEmitter> pages = open.computeIfAbsent(key, k -> new CopyOnWriteArrayList<>());
+    SseEmitter watch(EventKey key, String session) {
+        SseEmitter stream = new SseEmitter(LONGEST.toMillis());
+        Page page = new Page(session, stream);
+        stream.onCompletion(() -> forget(key, page));
+        stream.onTimeout(stream::complete);
+        stream.onError(e -> forget(key, page));
+        List<Page> pages = open.computeIfAbsent(key, k -> new CopyOnWriteArrayList<>());
         pages.add(page);
         if (pages.size() > MOST_PAGES) {
-            pages.getFirst().complete();
+            pages.getFirst().stream().complete();
         }
-        teller.execute(() -> send(key, page, SseEmitter.event().comment("open")));
-        return page;
+        teller.execute(() -> beat(key, page));
+        return stream;
+    }
+
+    /** Who has signed out is told nothing more. */
+    @EventListener
+    void end(SessionEnded over) {
+        open.values().forEach(pages -> pages.stream().filter(p -> p.session().equals(over.sessionId())).forEach(LogWatchers::end));
     }
 
     /** Tells all pages of a log. */
@@ -56,15 +89,15 @@ class LogWatchers {
         }
     }
 
-    private void send(EventKey key, SseEmitter page, SseEmitter.SseEventBuilder what) {
+    private void send(EventKey key, Page page, SseEmitter.SseEventBuilder what) {
         try {
-            page.send(what);
+            page.stream().send(what);
         } catch (IOException | IllegalStateException e) {
             forget(key, page);
         }
     }
 
-    private void forget(EventKey key, SseEmitter page) {
+    private void forget(EventKey key, Page page) {
         open.computeIfPresent(key, (k, pages) -> {
             pages.remove(page);
             return pages.isEmpty() ? null : pages;
@@ -77,9 +110,9 @@ class LogWatchers {
         open.values().forEach(pages -> pages.forEach(LogWatchers::end));
     }
 
-    private static void end(SseEmitter page) {
+    private static void end(Page page) {
         try {
-            page.complete();
+            page.stream().complete();
         } catch (IllegalStateException e) {
             // Its reader went away meanwhile: nobody is left to be told.
             LoggerFactory.getLogger(LogWatchers.class).debug("a page was gone already", e);

@@ -43,7 +43,7 @@ class RestOfDay {
     private final Waters waters;
     private final Forecasts forecasts;
     private final Plans plans;
-    private final Work<DayKey, Found> work = new Work<>("rest-of-day", KEPT);
+    private final Work<DayKey, Found> work = new Work<>("rest-of-day", DayKey::event, KEPT);
 
     RestOfDay(DayAdvisors advisors, Waters waters, Forecasts forecasts, Plans plans) {
         this.advisors = advisors;
@@ -94,7 +94,7 @@ class RestOfDay {
         StayOrGo.Standing standing = NextHour.standing(event, day, entries, now, position);
         Position here = advisors.of(key, event, day).position(standing);
         List<PlanStop> plan = event.planOf(day);
-        work.beginAnew(new DayKey(key, day), basis(event, day), DayPlanner.done(ROUNDS), progress -> {
+        work.beginAgain(new DayKey(key, day), basis(event, day), DayPlanner.done(ROUNDS), progress -> {
             ScenarioSet likely = Outlooks.likely(model, standing.today(), DRAWN, SCENARIOS, SEED);
             DayStart begin = DayStart.now(model, now, here, standing.bag());
             List<PlanStop> locked = Outlooks.rest(plan, begin.at()).stream().filter(s -> s.locked() && !s.arrive().isBefore(begin.at())).toList();

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import lochan.core.Intake;
 
 /** Dates, times and words as spreadsheets and their owners write them. */
 public final class CellText {
@@ -44,7 +45,7 @@ public final class CellText {
     private static Optional<LocalDate> day(String year, String month, String day) {
         try {
             return Optional.of(LocalDate.of(year.length() == 2 ? CENTURY + Integer.parseInt(year) : Integer.parseInt(year), Integer.parseInt(month),
-                    Integer.parseInt(day)));
+                    Integer.parseInt(day))).filter(Intake::isDate);
         } catch (DateTimeException e) {
             return Optional.empty();
         }

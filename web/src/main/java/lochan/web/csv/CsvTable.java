@@ -10,6 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import lochan.core.Intake;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -130,7 +131,8 @@ public record CsvTable(List<String> header, List<Row> rows) {
 
     /** A cell without the apostrophe that {@link #guarded} put before it. */
     private static String plain(String cell) {
-        return (isGuarded(cell) ? cell.substring(1) : cell).strip();
+        String text = Intake.text(cell);
+        return (isGuarded(text) ? text.substring(1) : text).strip();
     }
 
     private static boolean isGuarded(String cell) {

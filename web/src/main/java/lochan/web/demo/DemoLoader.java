@@ -14,6 +14,7 @@ import lochan.core.structure.EsriGrid;
 import lochan.web.brief.Briefs;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
+import lochan.web.eventfile.BoundedLines;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;
 import lochan.web.eventfile.TackleFile;
@@ -66,7 +67,7 @@ class DemoLoader implements SmartInitializingSingleton {
 
     private void loadDepths(EventKey event) {
         try (BufferedReader lines = new BufferedReader(new InputStreamReader(new ClassPathResource(DEPTHS).getInputStream(), StandardCharsets.UTF_8))) {
-            waters.putDepths(event, EsriGrid.read(lines.lines().iterator(), null));
+            waters.putDepths(event, EsriGrid.read(new BoundedLines(lines), null));
         } catch (IOException | BadGridException e) {
             throw new IllegalStateException("the shipped file " + DEPTHS + " cannot be loaded: " + e.getMessage(), e);
         }

@@ -16,10 +16,10 @@ import tools.jackson.databind.json.JsonMapper;
 /** Lines of one depth from GeoJSON: lines or rings, each with its depth as a property. */
 public final class ContourText {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = JsonLimits.reader();
     private static final double DEEPEST_M = 2000;
     private static final double METRES_PER_FOOT = 0.3048;
-    private static final int MOST_PLACES = 2_000_000;
+    private static final int MOST_PLACES = 300_000;
     private static final int MOST_PROBLEMS = 100;
 
     private final double metresPerUnit;
@@ -40,7 +40,7 @@ public final class ContourText {
         try {
             text.read(JSON.readTree(in));
         } catch (JacksonException e) {
-            text.problem("", "is no JSON: export the contours as GeoJSON");
+            throw JsonLimits.refusal(e);
         }
         if (text.problems.isEmpty() && text.lines.isEmpty()) {
             text.problem("", "has no line with a depth: expected features with a property \"depthM\", \"depthFt\" or \"depth\"");
@@ -79,7 +79,7 @@ public final class ContourText {
                 default -> null;
             };
             if (unit != null) {
-                double depth = Math.abs(unit * (p.getValue().isNumber() ? p.getValue().asDouble() : number(p.getValue().asString(""))));
+                double depth = Math.abs(unit * (p.getValue().isNumber() ? p.getValue().asDouble(Double.NaN) : number(p.getValue().asString(""))));
                 if (depth <= DEEPEST_M) {
                     return Optional.of(depth);
                 }

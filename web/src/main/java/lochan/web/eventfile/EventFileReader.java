@@ -52,18 +52,13 @@ import lochan.core.water.Stock;
 import lochan.core.water.Zone;
 import lochan.web.eventfile.EventFileException.Problem;
 import tools.jackson.core.JacksonException;
-import tools.jackson.core.StreamReadFeature;
-import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Reads an event file whole or refuses it whole. */
 public final class EventFileReader {
 
-    private static final JsonMapper JSON = JsonMapper.builder()
-            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-            .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS, DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-            .build();
+    private static final JsonMapper JSON = JsonLimits.reader();
     private static final int MOST_PROBLEMS = 100;
     private static final double MUCH = 1e9;
     private static final int LONGEST_ENTERED = 80;
@@ -86,8 +81,7 @@ public final class EventFileReader {
         try {
             tree = JSON.readTree(in);
         } catch (JacksonException e) {
-            String where = e.getLocation() == null ? "" : " at line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr();
-            throw new EventFileException(List.of(new Problem("", "is no JSON" + where + ": " + e.getOriginalMessage().lines().findFirst().orElse(""))));
+            throw JsonLimits.refusal(e);
         }
         return new EventFileReader().read(tree);
     }
@@ -144,7 +138,7 @@ public final class EventFileReader {
         }
         replay(brief, entries);
         stopAt(!context.problems.isEmpty());
-        return new EventFile(data, context.extras);
+        return new EventFile(data, context.extras, context.leftOut);
     }
 
     private void stopAt(boolean end) throws EventFileException {
@@ -298,8 +292,9 @@ public final class EventFileReader {
         String spot = reference(f, "spot", spotIds, true);
         java.time.Instant start = f.time("start");
         java.time.Instant end = f.timeOrNull("end");
-        if (end != null && !end.isAfter(start)) {
-            f.problem("end", "the stop ends before it begins, expected a time after its start");
+        if (end != null && !PracticeStop.canRun(start, end)) {
+            f.problem("end", end.isAfter(start) ? "the stop lasts longer than a day, expected a time at most 24 hours after its start"
+                    : "the stop ends before it begins, expected a time after its start");
         }
         List<PresentationTime> presentations = f.list("presentations",
                 (p, i) -> new PresentationTime(reference(p, "id", presentationIds, true), p.numberOrNull("minutes", 0, 1440)));

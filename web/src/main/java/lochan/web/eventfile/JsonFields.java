@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.BiFunction;
 import lochan.core.Coded;
+import lochan.core.Intake;
 import lochan.core.Violation;
 import lochan.web.eventfile.EventFileException.Problem;
 import tools.jackson.databind.JsonNode;
@@ -24,6 +25,9 @@ final class JsonFields {
 
     private static final int LONGEST_TEXT = 10_000;
     private static final int LONGEST_SHOWN = 60;
+    private static final int LONGEST_POINTER = 255;
+    private static final int MOST_UNKNOWN = 2_000;
+    private static final int MOST_UNKNOWN_CHARACTERS = 1_000_000;
 
     private final JsonNode node;
     private final String pointer;
@@ -35,6 +39,19 @@ final class JsonFields {
     static final class Context {
         final List<Problem> problems = new ArrayList<>();
         final Map<String, String> extras = new java.util.LinkedHashMap<>();
+        int leftOut;
+        private int kept;
+
+        /** Keeps fields that nobody knows, as far as there is room for them. */
+        private void keep(String pointer, ObjectNode unknown) {
+            String text = unknown.toString();
+            if (pointer.length() > LONGEST_POINTER || extras.size() >= MOST_UNKNOWN || kept + text.length() > MOST_UNKNOWN_CHARACTERS) {
+                leftOut++;
+            } else {
+                kept += text.length();
+                extras.put(pointer, text);
+            }
+        }
     }
 
     /**
@@ -104,7 +121,7 @@ final class JsonFields {
         if (value == null) {
             return null;
         }
-        return value.isString() && value.asString().length() <= LONGEST_TEXT ? value.asString() : wrong(name, value, "text", null);
+        return value.isString() && value.asString().length() <= LONGEST_TEXT ? Intake.text(value.asString()) : wrong(name, value, "text", null);
     }
 
     /** Text with a greatest length, as the records hold it. */
@@ -117,21 +134,18 @@ final class JsonFields {
         return value;
     }
 
-    /** An id: 1 to 64 characters, none of them a control character. */
+    /** An id as {@link Intake#isId} has it. */
     String id(String name) {
-        String value = text(name);
-        if (has(name) && !isId(value)) {
-            return wrong(name, node.get(name), "an id of 1 to 64 characters", "");
+        JsonNode value = take(name);
+        if (value == null) {
+            return missing(name, "an id", "");
         }
-        return value;
+        return value.isString() && Intake.isId(value.asString()) ? value.asString()
+                : wrong(name, value, "an id of 1 to " + Intake.LONGEST_ID + " plain characters, no spaces at its ends", "");
     }
 
     String idOrNull(String name) {
         return has(name) ? id(name) : takeNull(name);
-    }
-
-    private static boolean isId(String value) {
-        return !value.isEmpty() && value.length() <= 64 && value.chars().noneMatch(Character::isISOControl);
     }
 
     private String takeNull(String name) {
@@ -157,8 +171,13 @@ final class JsonFields {
         if (!value.isNumber()) {
             return wrong(name, value, expected, null);
         }
-        double number = value.asDouble();
+        double number = number(value);
         return number >= least && number <= most ? Double.valueOf(number) : wrong(name, value, expected, null);
+    }
+
+    /** A number whatever its size: what is too large is infinite. */
+    private static double number(JsonNode value) {
+        return value.decimalValue().doubleValue();
     }
 
     private static String brief(double number) {
@@ -170,9 +189,9 @@ final class JsonFields {
         if (value == null) {
             return null;
         }
-        boolean whole = value.isNumber() && value.asDouble() == Math.rint(value.asDouble());
-        boolean fits = whole && value.asDouble() >= least && value.asDouble() <= most;
-        return fits ? Integer.valueOf((int) value.asDouble()) : wrong(name, value, "a whole number from " + least + " to " + most, null);
+        double number = value.isNumber() ? number(value) : Double.NaN;
+        boolean fits = number == Math.rint(number) && number >= least && number <= most;
+        return fits ? Integer.valueOf((int) number) : wrong(name, value, "a whole number from " + least + " to " + most, null);
     }
 
     int whole(String name, int least, int most, int instead) {
@@ -215,8 +234,7 @@ final class JsonFields {
         }
         try {
             Instant time = OffsetDateTime.parse(value.isString() ? value.asString() : "").toInstant().truncatedTo(ChronoUnit.MILLIS);
-            int year = time.atOffset(java.time.ZoneOffset.UTC).getYear();
-            if (year >= 1900 && year < 3000) {
+            if (Intake.isTime(time)) {
                 return time;
             }
         } catch (DateTimeException e) {
@@ -235,10 +253,14 @@ final class JsonFields {
 
     private LocalDate date(String name, JsonNode value) {
         try {
-            return LocalDate.parse(value.isString() ? value.asString() : "");
+            LocalDate date = LocalDate.parse(value.isString() ? value.asString() : "");
+            if (Intake.isDate(date)) {
+                return date;
+            }
         } catch (DateTimeException e) {
-            return wrong(name, value, "a date as 2027-05-29", LocalDate.EPOCH);
+            // Told below, like a year out of range.
         }
+        return wrong(name, value, "a date as 2027-05-29", LocalDate.EPOCH);
     }
 
     List<LocalDate> dates(String name) {
@@ -249,7 +271,7 @@ final class JsonFields {
 
     List<String> texts(String name) {
         List<String> texts = new ArrayList<>();
-        elements(name).forEach((i, value) -> texts.add(value.isString() ? value.asString() : wrong(name + "/" + i, value, "text", "")));
+        elements(name).forEach((i, value) -> texts.add(value.isString() ? Intake.text(value.asString()) : wrong(name + "/" + i, value, "text", "")));
         return texts;
     }
 
@@ -309,11 +331,11 @@ final class JsonFields {
             return Map.of();
         }
         if (value.isString()) {
-            return Map.of(only, value.asString());
+            return Map.of(only, Intake.text(value.asString()));
         }
         Map<String, String> entered = new HashMap<>();
         if (value.isObject()) {
-            value.properties().forEach(e -> entered.put(e.getKey(), e.getValue().isString() ? e.getValue().asString()
+            value.properties().forEach(e -> entered.put(Intake.text(e.getKey()), e.getValue().isString() ? Intake.text(e.getValue().asString())
                     : wrong("entered/" + e.getKey(), e.getValue(), "text", "")));
             return entered;
         }
@@ -325,7 +347,7 @@ final class JsonFields {
         ObjectNode rest = JsonNodeFactory.instance.objectNode();
         node.properties().stream().filter(e -> !known.contains(e.getKey())).forEach(e -> rest.set(e.getKey(), e.getValue()));
         if (!rest.isEmpty()) {
-            context.extras.put(keptAs, rest.toString());
+            context.keep(keptAs, rest);
         }
     }
 }

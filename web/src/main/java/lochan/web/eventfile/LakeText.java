@@ -11,7 +11,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** A lake as text: the member {@code lake} of an event file, without what it does not know. */
 public final class LakeText {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = JsonLimits.reader();
 
     private LakeText() { }
 
@@ -32,7 +32,7 @@ public final class LakeText {
         try {
             tree = JSON.readTree(in);
         } catch (JacksonException e) {
-            throw new EventFileException(List.of(new EventFileException.Problem("", "is no JSON: export it as GeoJSON")));
+            throw JsonLimits.refusal(e);
         }
         Lake lake = LakeJson.fromGeoJson(tree, context);
         if (!context.problems.isEmpty()) {

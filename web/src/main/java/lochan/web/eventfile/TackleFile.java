@@ -29,8 +29,6 @@ import lochan.core.tackle.SeasonStage;
 import lochan.core.tackle.Tackle;
 import lochan.web.eventfile.EventFileException.Problem;
 import tools.jackson.core.JacksonException;
-import tools.jackson.core.StreamReadFeature;
-import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -39,10 +37,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** Tackle as an open file: lures' sheets (the catalogue is one such file), rods, the box, what lures were seen to do. SI units. */
 public final class TackleFile {
 
-    private static final JsonMapper JSON = JsonMapper.builder()
-            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-            .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS, DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-            .build();
+    private static final JsonMapper JSON = JsonLimits.reader();
     private static final int LONGEST_NAME = 80;
     private static final double HEAVIEST_G = 1000;
     private static final double DEEPEST_M = 100;
@@ -63,7 +58,7 @@ public final class TackleFile {
         try {
             return JSON.readTree(in);
         } catch (JacksonException e) {
-            throw new EventFileException(List.of(new Problem("", "is no JSON: " + e.getOriginalMessage().lines().findFirst().orElse(""))));
+            throw JsonLimits.refusal(e);
         }
     }
 

@@ -8,6 +8,7 @@ import java.io.OutputStream;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import lochan.core.Intake;
 import lochan.core.event.Position;
 
 /** A plan's way as a GPX route that bends with the water, and its stops as waypoints. */
@@ -38,16 +39,12 @@ public final class GpxRoute {
                 named.add(p);
             }
         }
-        GPX gpx = GPX.builder("Lochan").wayPoints(named).addRoute(Route.builder().name(printable(name)).points(points).build()).build();
+        GPX gpx = GPX.builder("Lochan").wayPoints(named).addRoute(Route.builder().name(Intake.text(name)).points(points).build()).build();
         GPX.Writer.DEFAULT.write(gpx, out);
     }
 
     private static WayPoint point(Point p) {
-        return WayPoint.builder().lat(p.position().lat()).lon(p.position().lon()).name(p.name() == null ? null : printable(p.name())).time(p.at())
-                .desc(p.note() == null ? null : printable(p.note())).build();
-    }
-
-    private static String printable(String text) {
-        return text.replaceAll("\\p{Cntrl}", "");
+        return WayPoint.builder().lat(p.position().lat()).lon(p.position().lon()).name(p.name() == null ? null : Intake.text(p.name())).time(p.at())
+                .desc(p.note() == null ? null : Intake.text(p.note())).build();
     }
 }

@@ -8,14 +8,15 @@ import java.util.ArrayList;
 import java.util.List;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import lochan.core.Intake;
 import lochan.core.event.Position;
 import lochan.core.track.Fix;
 
 /** Reads the track points of a GPX file that have a time, whatever tracks and segments they stand in. */
 public final class GpxTrack {
 
-    /** A week at one fix a second. */
-    private static final int MOST_FIXES = 7 * 86_400;
+    /** Three days at one fix a second. */
+    private static final int MOST_FIXES = 3 * 86_400;
     private static final int LONGEST_SHOWN = 40;
 
     private GpxTrack() { }
@@ -58,18 +59,22 @@ public final class GpxTrack {
                         + ": export one track at a time");
             }
             if (fixes.size() == MOST_FIXES) {
-                throw new GpxException("the file has more than " + MOST_FIXES + " track points, a week at one a second: cut it into days");
+                throw new GpxException("the file has more than " + MOST_FIXES + " track points, three days at one a second: cut it into days");
             }
             fixes.add(fix);
         }
 
         private static Instant time(String text, int line) throws GpxException {
             try {
-                return OffsetDateTime.parse(text).toInstant();
+                Instant time = OffsetDateTime.parse(text).toInstant();
+                if (Intake.isTime(time)) {
+                    return time;
+                }
             } catch (DateTimeException e) {
-                throw new GpxException("line " + line + ": found the time \"" + (text.length() > LONGEST_SHOWN ? text.substring(0, LONGEST_SHOWN) + "…" : text)
-                        + "\", expected one as 2027-05-29T06:00:00Z");
+                // Told below, like a year that cannot be meant.
             }
+            throw new GpxException("line " + line + ": found the time \"" + (text.length() > LONGEST_SHOWN ? text.substring(0, LONGEST_SHOWN) + "…" : text)
+                    + "\", expected one as 2027-05-29T06:00:00Z");
         }
     }
 }

@@ -10,6 +10,7 @@ import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
+import lochan.core.Intake;
 import lochan.core.event.Position;
 import lochan.core.water.PlaceClass;
 import lochan.core.water.Spot;
@@ -62,7 +63,7 @@ public final class GpxWaypoints {
         }
 
         private static String text(XMLStreamReader xml) throws XMLStreamException {
-            String text = xml.getElementText().strip();
+            String text = Intake.text(xml.getElementText()).strip();
             return text.length() <= LONGEST_NAME ? text : text.substring(0, LONGEST_NAME);
         }
 
@@ -108,7 +109,7 @@ public final class GpxWaypoints {
 
     private static void element(XMLStreamWriter xml, String name, String text) throws XMLStreamException {
         xml.writeStartElement(name);
-        xml.writeCharacters(text.replaceAll("[\\p{Cntrl}&&[^\t\n]]", ""));
+        xml.writeCharacters(Intake.text(text));
         xml.writeEndElement();
     }
 }

@@ -10,10 +10,10 @@ import lochan.core.notebook.Notebook;
 import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventWrite;
 import lochan.web.page.Codes;
 import lochan.web.page.NotThereException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** The notebooks of events. */
 @Service
@@ -33,6 +33,7 @@ public class Notebooks {
     }
 
     /** Adds a whole one to a new event. */
+    @EventWrite
     public void add(EventKey key, Notebook notebook) {
         notebook.fish().forEach(f -> repository.put(key, f));
         notebook.trials().forEach(t -> repository.add(key, t));
@@ -51,45 +52,49 @@ public class Notebooks {
         return notebook(key).trials().stream().filter(t -> t.id().equals(code)).findFirst().orElseThrow(NotThereException::new);
     }
 
-    @Transactional
+    @EventWrite
     void put(EventKey key, KnownFish fish) {
         repository.put(key, fish);
     }
 
     /** Adds a try for a fish, once for its code, and settles when to come back. */
-    @Transactional
+    @EventWrite
     void tried(EventKey key, KnownFish fish, String code, KnownFish.Try tried, Instant next) {
         repository.addTry(key, fish.id(), code, tried);
         repository.put(key, fish.tried(tried, next));
     }
 
+    @EventWrite
     void setTryDeleted(EventKey key, String fish, String code, boolean deleted) {
         there(repository.setTryDeleted(key, fish, code, deleted ? clock.instant() : null));
     }
 
-    @Transactional
+    @EventWrite
     void add(EventKey key, Trial trial) {
         repository.add(key, trial);
     }
 
-    @Transactional
+    @EventWrite
     void addRound(EventKey key, String trial, String code, Trial.Round round) {
         repository.addRound(key, trial, code, round);
     }
 
+    @EventWrite
     void setRoundDeleted(EventKey key, String trial, String code, boolean deleted) {
         there(repository.setRoundDeleted(key, trial, code, deleted ? clock.instant() : null));
     }
 
-    @Transactional
+    @EventWrite
     void add(EventKey key, SetupChange change) {
         repository.add(key, change);
     }
 
+    @EventWrite
     void delete(NotebookRepository.Kind kind, EventKey key, String code) {
         there(repository.setDeleted(kind, key, code, clock.instant()));
     }
 
+    @EventWrite
     void restore(NotebookRepository.Kind kind, EventKey key, String code) {
         there(repository.setDeleted(kind, key, code, null));
     }
@@ -104,11 +109,12 @@ public class Notebooks {
         return Codes.of(name, c -> repository.isTaken(kind, key, c));
     }
 
-    @Transactional
+    @EventWrite
     void carry(EventKey key, List<CarriedRate> carried) {
         repository.setCarried(key, carried);
     }
 
+    @EventWrite
     public void lean(EventKey key, boolean onAdvice, boolean onHistory) {
         repository.setLeanings(key, onAdvice, onHistory);
     }
@@ -118,7 +124,7 @@ public class Notebooks {
         return repository.packed(key);
     }
 
-    @Transactional
+    @EventWrite
     public void pack(EventKey key, String code, boolean isPacked) {
         List<String> packed = new ArrayList<>(repository.packed(key));
         packed.remove(code);
@@ -128,7 +134,7 @@ public class Notebooks {
         repository.setPacked(key, packed);
     }
 
-    @Transactional
+    @EventWrite
     public void unpackAll(EventKey key) {
         repository.setPacked(key, List.of());
     }

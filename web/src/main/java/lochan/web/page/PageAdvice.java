@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.Map;
 import lochan.core.quantity.Units;
+import lochan.web.Lochan;
 import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
 import lochan.web.brief.Briefs;
@@ -12,14 +13,13 @@ import lochan.web.brief.EventKey;
 import lochan.web.clock.DemoClock;
 import lochan.web.clock.DemoMoments;
 import org.springframework.security.core.Authentication;
-import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.servlet.HandlerMapping;
 
 /** What every page knows: the angler's units, the event it is of, its dress and the demo's clock. */
-@ControllerAdvice(annotations = Controller.class)
+@ControllerAdvice(basePackageClasses = Lochan.class)
 class PageAdvice {
 
     private final Accounts accounts;

@@ -57,7 +57,7 @@ class EditController {
      *
      * @param op   what to do
      * @param stop index of the stop it is done to, from 0
-     * @param seen ordinal of the last change that the page knew of; another one means that the plan was changed elsewhere
+     * @param seen revision of the plan that the page showed; another one means that the plan was changed elsewhere
      */
     @PostMapping("/events/{eventId}/plan/edit")
     String edit(EventKey key, @RequestParam long plan, @RequestParam String op, @RequestParam(name = "index", defaultValue = "-1") int stop,
@@ -67,9 +67,8 @@ class EditController {
         StoredPlan of = plans.stored(key, plan);
         Plan kept = PlanPage.kept(of.plan(), event);
         boolean ofStop = !List.of("add", "close", "name").contains(op);
-        if (seen != null && seen != (of.last() == null ? 0 : of.last().ordinal()) || ofStop && (stop < 0 || stop >= kept.stops().size())) {
-            flash.addFlashAttribute("trouble", "The plan was changed in another window meanwhile; this is how it stands. Nothing was done.");
-            return PlanController.show(key, plan);
+        if (seen != null && seen != of.revision() || ofStop && (stop < 0 || stop >= kept.stops().size())) {
+            return changedElsewhere(key, plan, flash);
         }
         Form form = new Form(fields, accounts.units(key.accountId()));
         String name = op.equals("name") ? form.words("name", "The name", LONGEST_NAME) : of.plan().name();
@@ -81,7 +80,11 @@ class EditController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page.show(key, plan, form, Map.of(), model);
         }
-        plans.change(key, plan, edit.words(), name, edit.stops());
+        return plans.change(key, of, edit.words(), name, edit.stops()) ? PlanController.show(key, plan) : changedElsewhere(key, plan, flash);
+    }
+
+    private static String changedElsewhere(EventKey key, long plan, RedirectAttributes flash) {
+        flash.addFlashAttribute("trouble", "The plan was changed in another window meanwhile; this is how it stands. Nothing was done.");
         return PlanController.show(key, plan);
     }
 

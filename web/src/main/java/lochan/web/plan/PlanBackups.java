@@ -26,7 +26,7 @@ public class PlanBackups {
 
     private final Waters waters;
     private final Plans plans;
-    private final Work<OfPlan, Backups.Ladder> work = new Work<>("backups");
+    private final Work<OfPlan, Backups.Ladder> work = new Work<>("backups", OfPlan::key);
 
     PlanBackups(Waters waters, Plans plans) {
         this.plans = plans;
@@ -49,13 +49,13 @@ public class PlanBackups {
     void begin(EventKey key, long id, EventData event, Plan plan) {
         work.begin(new OfPlan(key, id), basis(event, plan), 1, progress -> {
             ScenarioSet scenarios = new ScenarioSet(new DayModel(event, plan.day(), Assumptions.DEFAULTS), SCENARIOS, SEED);
-            return of(scenarios, event, plan.stops());
+            return of(scenarios, event, plan.stops(), progress);
         });
     }
 
-    /** Reckons the backups of some stops, which takes seconds. */
-    public Backups.Ladder of(ScenarioSet scenarios, EventData event, List<PlanStop> stops) {
-        return Backups.of(scenarios, waters.dayRuns(event), stops, SEED, ROUNDS);
+    /** Computes the backups of some stops, which takes seconds. */
+    public Backups.Ladder of(ScenarioSet scenarios, EventData event, List<PlanStop> stops, Work.Progress progress) {
+        return Backups.of(scenarios, waters.dayRuns(event), stops, SEED, ROUNDS, () -> progress.goOn(0));
     }
 
     /** The backups of a day's plan; while they are reckoned, which this begins, or where there is no plan, a ladder without rungs. */

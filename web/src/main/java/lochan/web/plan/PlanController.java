@@ -123,7 +123,9 @@ class PlanController {
         boolean both = f.next() != null;
         String name = both ? f.savedSpotId() == null ? "Both days" : "Saving " + PlanWords.spot(f.savedSpotId(), event) : "Searched: " + PlanWords.stance(f.stance());
         if (of.plan().stops().isEmpty() && !both) {
-            plans.change(key, plan, "filled by a search", of.plan().name() == null ? name : of.plan().name(), f.stops());
+            if (!plans.change(key, of, "filled by a search", of.plan().name() == null ? name : of.plan().name(), f.stops())) {
+                flash.addFlashAttribute("trouble", "The plan was changed in another window meanwhile; this is how it stands. Nothing was done.");
+            }
             return show(key, plan);
         }
         String kept = fitting(name);

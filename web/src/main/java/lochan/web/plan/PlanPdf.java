@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
+import lochan.core.Intake;
 import lochan.web.deck.Decks;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.springframework.stereotype.Component;
@@ -49,7 +50,7 @@ class PlanPdf {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         new PdfRendererBuilder().useFastMode().useFont(() -> font("DejaVuSansCondensed.ttf"), "Sheet", 400, com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle.NORMAL, true)
                 .useFont(() -> font("DejaVuSansCondensed-Bold.ttf"), "Sheet", 700, com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle.NORMAL, true)
-                .withHtmlContent(templates.process("print/plan", context), null).toStream(out).run();
+                .withHtmlContent(Intake.text(templates.process("print/plan", context)), null).toStream(out).run();
         return out.toByteArray();
     }
 

@@ -40,7 +40,7 @@ class PlanSearch {
     private final PlanReckoning reckoning;
     private final Waters waters;
     private final Forecasts forecasts;
-    private final Work<OfPlan, List<Found>> work = new Work<>("plan-search");
+    private final Work<OfPlan, List<Found>> work = new Work<>("plan-search", OfPlan::key);
 
     PlanSearch(PlanReckoning reckoning, Waters waters, Forecasts forecasts) {
         this.reckoning = reckoning;
@@ -95,7 +95,7 @@ class PlanSearch {
     void begin(EventKey key, long id, EventData event, Plan plan, Wanted wanted) {
         List<PlanStop> locked = plan.stops().stream().filter(PlanStop::locked).toList();
         Calibration calibration = forecasts.calibration(key.accountId());
-        work.beginAnew(new OfPlan(key, id), basis(event, plan.day()), wanted.progressEnds(), progress -> wanted.bothDays()
+        work.beginAgain(new OfPlan(key, id), basis(event, plan.day()), wanted.progressEnds(), progress -> wanted.bothDays()
                 ? bothDays(key, event, plan.day(), locked, wanted, calibration, progress) : oneDay(key, event, plan.day(), locked, wanted, calibration, progress));
     }
 

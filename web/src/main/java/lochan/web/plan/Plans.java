@@ -6,9 +6,9 @@ import java.util.Objects;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventWrite;
 import lochan.web.page.NotThereException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** The plans of an event. */
 @Service
@@ -26,6 +26,7 @@ public class Plans {
         return repository.all(key).stream().map(StoredPlan::plan).toList();
     }
 
+    @EventWrite
     public void add(EventKey key, List<Plan> plans) {
         plans.forEach(p -> repository.add(key, p));
     }
@@ -49,18 +50,18 @@ public class Plans {
      * @param words what is done
      * @return where a POST takes it back
      */
-    @Transactional
+    @EventWrite
     public String replace(EventKey key, int day, String words, List<PlanStop> stops) {
         StoredPlan now = ofDay(key, day);
         String root = "/events/" + key.eventId() + "/plan/";
         if (now == null) {
             return root + "delete?plan=" + repository.add(key, new Plan(day, null, stops));
         }
-        change(key, now.id(), words, now.plan().name(), stops);
+        change(key, now, words, now.plan().name(), stops);
         return root + "undo?plan=" + now.id();
     }
 
-    @Transactional
+    @EventWrite
     long add(EventKey key, Plan plan) {
         return repository.add(key, plan);
     }
@@ -68,18 +69,24 @@ public class Plans {
     /**
      * Changes a plan so that it can be undone; what changes nothing is not kept.
      *
+     * @param from  the plan as it was when the change was thought of
      * @param words what is done
+     * @return false, and nothing is done, when the plan is another one meanwhile
      */
-    @Transactional
-    void change(EventKey key, long id, String words, String name, List<PlanStop> stops) {
-        StoredPlan now = stored(key, id);
+    @EventWrite
+    boolean change(EventKey key, StoredPlan from, String words, String name, List<PlanStop> stops) {
+        StoredPlan now = stored(key, from.id());
+        if (!now.equals(from)) {
+            return false;
+        }
         if (!stops.equals(now.plan().stops()) || !Objects.equals(name, now.plan().name())) {
             repository.change(key, now, words, name, stops);
         }
+        return true;
     }
 
     /** Takes the last change back; gives what it was, null when there is none. */
-    @Transactional
+    @EventWrite
     StoredPlan.Change undo(EventKey key, long id) {
         StoredPlan.Change last = stored(key, id).last();
         if (last != null) {
@@ -89,7 +96,7 @@ public class Plans {
     }
 
     /** Does the change again that was undone last; gives what it was, null when there is none. */
-    @Transactional
+    @EventWrite
     StoredPlan.Change redo(EventKey key, long id) {
         StoredPlan.Change undone = stored(key, id).undone();
         if (undone != null) {
@@ -98,11 +105,13 @@ public class Plans {
         return undone;
     }
 
+    @EventWrite
     void delete(EventKey key, long id) {
         stored(key, id);
         repository.setDeleted(key, id, clock.instant());
     }
 
+    @EventWrite
     void restore(EventKey key, long id) {
         if (!repository.setDeleted(key, id, null)) {
             throw new NotThereException();

@@ -39,7 +39,7 @@ record RouteMap(WaterMap water, String viewBox, List<String> runs, List<Stop> st
             PlanRules.passages(event, plan).forEach(p -> runs.at(p.leaving()).route(p.start(), p.end()).filter(way -> way.size() > 1)
                     .ifPresent(way -> paths.add(WaterMap.way(way, frame))));
         }
-        WaterMap water = WaterMap.of(event, null, units);
+        WaterMap water = WaterMap.of(event, units);
         return new RouteMap(water, viewBox(water, stops), paths, stops);
     }
 

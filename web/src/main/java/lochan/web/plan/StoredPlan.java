@@ -1,6 +1,7 @@
 package lochan.web.plan;
 
 import java.util.List;
+import java.util.Objects;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 
@@ -11,6 +12,11 @@ import lochan.core.plan.PlanStop;
  * @param undone  the change that was undone last and may be done again; null: none
  */
 record StoredPlan(long id, Plan plan, Change last, Change undone) {
+
+    /** Tells the plan as it stands from every other state of it. */
+    public int revision() {
+        return Objects.hash(plan, last == null ? 0 : last.ordinal());
+    }
 
     /**
      * A change of a plan.

@@ -25,6 +25,7 @@ import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventWrite;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvException;
 import lochan.web.csv.CsvTable;
@@ -36,7 +37,6 @@ import lochan.web.page.Undo;
 import lochan.web.spot.Spots;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -146,7 +146,7 @@ class LogController {
 
     /** Writes what the sheet says, all of it or nothing. */
     @PostMapping("/events/{eventId}/practice/sheet/take")
-    @Transactional
+    @EventWrite
     public String take(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         CsvTable table = sent(key, form.value("sheet"));

@@ -31,7 +31,7 @@ class NextChecks {
 
     private final Waters waters;
     private final Clock clock;
-    private final Work<EventKey, List<NextCheck.Look>> work = new Work<>("next-check");
+    private final Work<EventKey, List<NextCheck.Look>> work = new Work<>("next-check", k -> k);
 
     NextChecks(Waters waters, Clock clock) {
         this.waters = waters;

@@ -22,11 +22,11 @@ import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.track.TrackPlacing;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventWrite;
 import lochan.web.brief.EventRevisions;
 import lochan.web.page.Codes;
 import lochan.web.page.NotThereException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** What was fished in practice, and what struck. */
 @Service
@@ -55,11 +55,13 @@ public class Practice {
         return repository.presentations(key);
     }
 
+    @EventWrite
     public void addPresentations(EventKey key, List<Presentation> presentations) {
         repository.addPresentations(key, presentations);
     }
 
     /** Adds a presentation under a code of its own. */
+    @EventWrite
     void addPresentation(EventKey key, String name, Hooks hooks) {
         List<String> taken = repository.presentations(key).stream().map(Presentation::id).toList();
         repository.addPresentations(key, List.of(new Presentation(Codes.of(name, taken::contains), name, hooks)));
@@ -69,17 +71,18 @@ public class Practice {
         return repository.forecast(key);
     }
 
+    @EventWrite
     public void addForecast(EventKey key, List<ForecastPeriod> forecast) {
         repository.addForecast(key, forecast);
     }
 
-    @Transactional
+    @EventWrite
     void replaceForecast(EventKey key, List<ForecastPeriod> forecast) {
         repository.replaceForecast(key, forecast, clock.instant());
     }
 
     /** Brings back the forecast before this one; a second time this one again. */
-    @Transactional
+    @EventWrite
     void exchangeForecast(EventKey key) {
         repository.exchangeForecast(key, clock.instant());
     }
@@ -88,6 +91,7 @@ public class Practice {
         return logged(key).stream().map(LoggedStop::stop).toList();
     }
 
+    @EventWrite
     public void addStops(EventKey key, List<PracticeStop> stops) {
         repository.add(key, stops);
     }
@@ -135,12 +139,12 @@ public class Practice {
         return stops.stream().filter(s -> s.stop().end() == null).reduce((a, b) -> b);
     }
 
-    /** Starts a stop now; one still open ends where this begins. A code that is there already starts nothing. */
-    @Transactional
+    /** Starts a stop now; all that are still open end where this begins. A code that is there already starts nothing. */
+    @EventWrite
     void start(EventKey key, String code, String spot, List<String> presentations, int anglers, Instant at) {
         List<LoggedStop> stops = logged(key);
         if (stops.stream().noneMatch(s -> s.stop().id().equals(code))) {
-            open(stops).ifPresent(s -> end(key, s, at));
+            stops.stream().filter(s -> s.stop().end() == null).forEach(s -> end(key, s, at));
             Conditions carried = stops.isEmpty() ? Conditions.UNKNOWN : carriedOn(stops, at);
             repository.add(key, List.of(new PracticeStop(code, spot, at, null, anglers,
                     presentations.stream().map(p -> new PresentationTime(p, null)).toList(), 0, List.of(), carried)));
@@ -154,7 +158,7 @@ public class Practice {
         return fresh ? last.conditions().carriedOn() : Conditions.UNKNOWN;
     }
 
-    @Transactional
+    @EventWrite
     void end(EventKey key, String stop, Instant at) {
         LoggedStop logged = logged(key, stop);
         if (logged.stop().end() == null) {
@@ -165,22 +169,24 @@ public class Practice {
     private void end(EventKey key, LoggedStop logged, Instant at) {
         Instant earliest = logged.stop().bites().stream().map(Bite::at).filter(Objects::nonNull)
                 .reduce(logged.stop().start().plusSeconds(1), (a, b) -> a.isAfter(b) ? a : b);
-        save(key, logged.stop().withEnd(at.isAfter(earliest) ? at : earliest));
+        Instant latest = logged.stop().start().plus(PracticeStop.LONGEST);
+        Instant end = at.isAfter(earliest) ? at : earliest;
+        save(key, logged.stop().withEnd(end.isAfter(latest) ? latest : end));
     }
 
-    @Transactional
+    @EventWrite
     void reopen(EventKey key, String stop) {
         save(key, logged(key, stop).stop().withEnd(null));
     }
 
-    @Transactional
+    @EventWrite
     void addFollows(EventKey key, String stop, int more) {
         PracticeStop s = logged(key, stop).stop();
         save(key, s.withFollows(Math.max(0, s.follows() + more)));
     }
 
     /** Adds a finished stop, or saves one that is there. */
-    @Transactional
+    @EventWrite
     void save(EventKey key, PracticeStop stop) {
         if (repository.stop(key, stop.id()).isEmpty()) {
             repository.add(key, List.of(stop));
@@ -189,7 +195,7 @@ public class Practice {
     }
 
     /** Notes the conditions of a stop, with what can be computed filled in. */
-    @Transactional
+    @EventWrite
     void note(EventKey key, String stop, Conditions read, boolean north) {
         PracticeStop s = logged(key, stop).stop();
         save(key, filledIn(key, s.withConditions(read), s.conditions(), north));
@@ -209,7 +215,7 @@ public class Practice {
     }
 
     /** Logs a bite; its presentation counts as fished there from now on. Sent twice, it is there once. */
-    @Transactional
+    @EventWrite
     void addBite(EventKey key, String stop, LoggedBite bite) {
         PracticeStop s = logged(key, stop).stop();
         repository.addBite(key, stop, bite);
@@ -222,7 +228,7 @@ public class Practice {
     }
 
     /** Writes what a track made of practice: stops first, then strikes go to theirs. */
-    @Transactional
+    @EventWrite
     void place(EventKey key, TrackPlacing.Placed placed) {
         Map<String, LoggedStop> before = logged(key).stream().collect(Collectors.toMap(l -> l.stop().id(), l -> l));
         for (PracticeStop stop : placed.stops()) {
@@ -239,27 +245,32 @@ public class Practice {
         return logged(key, stop).bites().stream().filter(b -> b.code().equals(bite)).findFirst().orElseThrow(NotThereException::new);
     }
 
+    @EventWrite
     void updateBite(EventKey key, LoggedBite bite) {
         repository.updateBite(key, bite);
     }
 
+    @EventWrite
     void deleteBite(EventKey key, String bite) {
         if (!repository.setBiteDeleted(key, bite, clock.instant())) {
             throw new NotThereException();
         }
     }
 
+    @EventWrite
     void restoreBite(EventKey key, String bite) {
         if (!repository.setBiteDeleted(key, bite, null)) {
             throw new NotThereException();
         }
     }
 
+    @EventWrite
     void deleteStop(EventKey key, String stop) {
         logged(key, stop);
         repository.setStopDeleted(key, stop, clock.instant());
     }
 
+    @EventWrite
     void restoreStop(EventKey key, String stop) {
         if (!repository.setStopDeleted(key, stop, null)) {
             throw new NotThereException();
@@ -267,6 +278,7 @@ public class Practice {
     }
 
     /** Takes out the stops whose codes begin with a text; gives how many. */
+    @EventWrite
     int deleteBatch(EventKey key, String begin) {
         return repository.setBatchDeleted(key, begin, clock.instant());
     }

@@ -3,12 +3,14 @@ package lochan.web.practice;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import lochan.core.Intake;
 import lochan.core.event.BoatRun;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
@@ -26,6 +28,7 @@ import lochan.web.account.Accounts;
 import lochan.web.brief.BoatSpeeds;
 import lochan.web.brief.Briefs;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventWrite;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
 import lochan.web.gpx.GpxException;
@@ -33,12 +36,13 @@ import lochan.web.gpx.GpxTrack;
 import lochan.web.page.Dates;
 import lochan.web.page.NotThereException;
 import lochan.web.spot.Spots;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
@@ -110,20 +114,36 @@ class TrackController {
                 same == null ? null : same.id(), words);
     }
 
+    /** A time that the page itself wrote into its form. */
+    private static Instant time(Form form, String name) {
+        try {
+            Instant time = Instant.parse(form.value(name));
+            if (Intake.isTime(time)) {
+                return time;
+            }
+        } catch (DateTimeException e) {
+            // Answered below, like a time that cannot be meant.
+        }
+        throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
+    }
+
     /** Writes the stops chosen; strikes logged by hand go by their times to the stop that holds them. */
     @PostMapping("/events/{eventId}/practice/track/take")
-    @Transactional
+    @EventWrite
     public String take(EventKey key, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
         EventData event = events.event(key);
         Form form = new Form(fields, accounts.units(key.accountId()));
         List<PracticeStop> taken = new ArrayList<>();
         for (int i = 0; i < MOST_ROWS && form.has(i + "/start"); i++) {
             String chosen = form.value(i + "/spot");
-            Instant start = Instant.parse(form.value(i + "/start"));
-            Instant end = Instant.parse(form.value(i + "/end"));
+            Instant start = time(form, i + "/start");
+            Instant end = time(form, i + "/end");
+            if (!PracticeStop.canRun(start, end)) {
+                throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
+            }
             if (form.has(i + "/logged")) {
                 taken.add(practice.logged(key, form.value(i + "/logged")).stop().withTimes(start, end));
-            } else if (!chosen.isEmpty() && end.isAfter(start) && practice.find(key, code(start)).isEmpty()) {
+            } else if (!chosen.isEmpty() && practice.find(key, code(start)).isEmpty()) {
                 String spot = chosen.equals(NEW_SPOT) ? mark(key, event, form, i, start)
                         : event.spot(chosen).map(Spot::id).orElseThrow(NotThereException::new);
                 List<PresentationTime> fished = event.presentation(form.value(i + "/presentation")).stream()

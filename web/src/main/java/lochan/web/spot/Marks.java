@@ -6,6 +6,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import lochan.core.water.Mark;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventWrite;
 import lochan.web.page.NotThereException;
 import org.springframework.stereotype.Service;
 
@@ -25,11 +26,13 @@ public class Marks {
         return repository.all(key);
     }
 
+    @EventWrite
     public void addAll(EventKey key, List<Mark> marks) {
         repository.add(key, marks);
     }
 
     /** Makes a mark a note on a spot; a mark that is gone is left alone. */
+    @EventWrite
     public void putOn(EventKey key, String mark, String spot) {
         repository.find(key, mark).ifPresent(m -> repository.update(key, m.on(spot)));
     }
@@ -43,15 +46,18 @@ public class Marks {
         return clock.instant().truncatedTo(ChronoUnit.SECONDS);
     }
 
+    @EventWrite
     void update(EventKey key, Mark mark) {
         repository.update(key, mark);
     }
 
+    @EventWrite
     void delete(EventKey key, String code) {
         mark(key, code);
         repository.setDeleted(key, code, clock.instant());
     }
 
+    @EventWrite
     void restore(EventKey key, String code) {
         if (!repository.setDeleted(key, code, null)) {
             throw new NotThereException();

@@ -11,12 +11,12 @@ import java.util.Set;
 import lochan.core.water.PlaceClass;
 import lochan.core.water.Spot;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventWrite;
 import lochan.web.gpx.GpxException;
 import lochan.web.gpx.GpxWaypoints;
 import lochan.web.page.Codes;
 import lochan.web.page.Downloads;
 import org.springframework.stereotype.Controller;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -63,7 +63,7 @@ class SpotFilesController {
 
     /** Marks the waypoints of a file; those that are marked already are left alone. */
     @PostMapping("/events/{eventId}/spots/gpx")
-    @Transactional
+    @EventWrite
     public String importGpx(EventKey key, @RequestParam MultipartFile file, RedirectAttributes flash) throws IOException {
         try (InputStream in = new BufferedInputStream(file.getInputStream())) {
             List<GpxWaypoints.Waypoint> waypoints = GpxWaypoints.read(in);

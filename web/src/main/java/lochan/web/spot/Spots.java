@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.util.List;
 import lochan.core.water.Spot;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventWrite;
 import lochan.web.page.Codes;
 import lochan.web.page.NotThereException;
 import org.springframework.stereotype.Service;
@@ -29,6 +30,7 @@ public class Spots {
         return repository.find(key, code).orElseThrow(NotThereException::new);
     }
 
+    @EventWrite
     public void add(EventKey key, List<Spot> spots) {
         repository.add(key, spots);
     }
@@ -38,6 +40,7 @@ public class Spots {
         return Codes.of(name, c -> repository.isTaken(key, c));
     }
 
+    @EventWrite
     void update(EventKey key, Spot spot) {
         spot(key, spot.id());
         repository.update(key, spot);
@@ -48,11 +51,13 @@ public class Spots {
         return repository.isInCompetition(key, code);
     }
 
+    @EventWrite
     void delete(EventKey key, String code) {
         spot(key, code);
         repository.setDeleted(key, code, clock.instant());
     }
 
+    @EventWrite
     void restore(EventKey key, String code) {
         if (!repository.setDeleted(key, code, null)) {
             throw new NotThereException();

@@ -26,7 +26,7 @@ class StandingsWorth {
     private static final long SEED = 1;
 
     private final Waters waters;
-    private final Work<DayKey, Found> work = new Work<>("worth");
+    private final Work<DayKey, Found> work = new Work<>("worth", DayKey::event);
 
     StandingsWorth(Waters waters) {
         this.waters = waters;
@@ -47,17 +47,17 @@ class StandingsWorth {
         }
         DayKey day = new DayKey(key, model.day());
         // The model is made anew when anything it rests on is another.
-        work.begin(day, List.of(model), 1, progress -> reckoned(model));
+        work.begin(day, List.of(model), 1, progress -> computed(model, progress));
         return work.state(day, List.of(model));
     }
 
-    private Found reckoned(DayModel model) {
+    private Found computed(DayModel model, Work.Progress progress) {
         EventData event = model.event();
         ScenarioSet scenarios = new ScenarioSet(model, SCENARIOS, SEED);
         TwoHourValue value = new TwoHourValue(scenarios);
         Map<Cell, TwoHourValue.TwoHours> twoHours = new HashMap<>();
         model.cells().forEach(c -> twoHours.put(c, value.of(c)));
-        return new Found(Worth.of(scenarios, waters.dayRuns(event), SEED, ROUNDS), twoHours);
+        return new Found(Worth.of(scenarios, waters.dayRuns(event), SEED, ROUNDS, () -> progress.goOn(0)), twoHours);
     }
 
     @PreDestroy

@@ -7,10 +7,13 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import lochan.core.Coded;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
@@ -28,6 +31,7 @@ import lochan.core.water.Spot;
 import lochan.web.account.Accounts;
 import lochan.web.brief.EventKey;
 import lochan.web.eventbook.EventBook;
+import lochan.web.eventfile.BoundedLines;
 import lochan.web.eventfile.ContourText;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.LakeText;
@@ -35,6 +39,8 @@ import lochan.page.form.Form;
 import lochan.web.page.NotThereException;
 import lochan.web.page.Undo;
 import lochan.web.spot.Spots;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -48,7 +54,10 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class WaterController {
 
+    private static final Logger LOG = LoggerFactory.getLogger(WaterController.class);
     private static final int BAND_CELLS = 320;
+    /** Cells that are tried to see whether a grid lies on the lake. */
+    private static final int LOOKED_AT = 20_000;
 
     private final Waters waters;
     private final EventBook events;
@@ -70,17 +79,39 @@ class WaterController {
         model.addAttribute("kinds", Candidate.Kind.values());
         model.addAttribute("form", new Form(units));
         if (event.lake() != null) {
-            Optional<DepthGrid> grid = waters.depths(key);
             Form form = new Form(fields, units);
-            model.addAttribute("map", WaterMap.of(event, grid.orElse(null), units));
             model.addAttribute("form", form);
-            grid.ifPresent(g -> {
+            List<String> broken = new ArrayList<>();
+            model.addAttribute("map", drawn(key, event, units, broken));
+            part("What the depths show", broken, () -> waters.survey(key).ifPresent(g -> {
                 model.addAttribute("deepest", units.typedDepth((double) g.deepest()));
                 model.addAttribute("deepestWhole", Math.ceil(g.deepest() / units.depth().metres()));
                 model.addAttribute("suggestions", Suggestion.of(wanted(key, form), event, g, units, WaterMap.frame(event.lake())));
-            });
+            }));
+            model.addAttribute("broken", broken);
+        } else if (waters.isLakeBroken(key)) {
+            model.addAttribute("broken", List.of("The lake that is stored cannot be read: import its outline again."));
         }
         return "water/water";
+    }
+
+    /** The map; without depths where these cannot be drawn. */
+    private WaterMap drawn(EventKey key, EventData event, Units units, List<String> broken) {
+        return WaterMap.of(event, units, (frame, size) -> {
+            List<WaterMap.Line> lines = new ArrayList<>();
+            part("The depths", broken, () -> lines.addAll(waters.lines(key, frame, size, units)));
+            return lines;
+        });
+    }
+
+    /** Makes a part of the page. What is stored and cannot be shown is said; the rest of the page stays. */
+    private static void part(String what, List<String> broken, Runnable make) {
+        try {
+            make.run();
+        } catch (IllegalArgumentException | ArithmeticException | IndexOutOfBoundsException | NoSuchElementException e) {
+            LOG.warn("a part of a map cannot be shown", e);
+            broken.add(what + " cannot be shown: import the depths again.");
+        }
     }
 
     /** The candidates that a page's filters ask for. */
@@ -150,21 +181,54 @@ class WaterController {
         return back(key);
     }
 
+    /**
+     * Takes depths.
+     *
+     * @param values  {@code depths}, {@code heights}, or empty: as the file looks
+     * @param surface height of the lake's surface, in metres as the file is, for heights
+     */
     @PostMapping("/events/{eventId}/water/depths")
-    String importDepths(EventKey key, @RequestParam MultipartFile file, RedirectAttributes flash) throws IOException {
+    String importDepths(EventKey key, @RequestParam MultipartFile file, @RequestParam(defaultValue = "") String values,
+                        @RequestParam(defaultValue = "") String surface, RedirectAttributes flash) throws IOException {
         try (BufferedReader lines = new BufferedReader(new InputStreamReader(file.getInputStream(), StandardCharsets.UTF_8))) {
-            DepthGrid grid = EsriGrid.read(lines.lines().iterator(), null);
-            if (grid.degrees()) {
+            DepthGrid grid = EsriGrid.read(new BoundedLines(lines), null, values(values, surface));
+            if (!grid.degrees()) {
+                refused(file, "its cells are " + grid.cellSize() + " wide, which are metres: write the grid in longitude and latitude (EPSG:4326)", flash);
+            } else if (!reaches(waters.lake(key), grid)) {
+                refused(file, "no depth of it lies within the lake's outline: check its corner and cellsize, or import the right outline first", flash);
+            } else {
                 waters.putDepths(key, grid);
                 flash.addFlashAttribute("notice", grid.columns() + " × " + grid.rows() + " depths taken.");
-            } else {
-                flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken: its cells are " + grid.cellSize()
-                        + " wide, which are metres. Write the grid in longitude and latitude (EPSG:4326) and import it again.");
             }
         } catch (BadGridException | UncheckedIOException e) {
             refused(file, e.getMessage(), flash);
         }
         return back(key);
+    }
+
+    private static EsriGrid.Values values(String values, String surface) throws BadGridException {
+        return switch (values) {
+            case "depths" -> new EsriGrid.Values.Depths();
+            case "heights" -> {
+                Form form = new Form(Map.of("surface", surface), Units.USUAL);
+                Double metres = form.number("surface");
+                if (metres == null) {
+                    throw new BadGridException("the height of the lake's surface is missing: type it in metres, as the file has them, 0 when heights are told from the surface");
+                }
+                yield new EsriGrid.Values.Heights(metres);
+            }
+            default -> new EsriGrid.Values.Untold();
+        };
+    }
+
+    /** Whether any water of a grid lies within an outline; without an outline, everywhere. */
+    private static boolean reaches(Lake lake, DepthGrid grid) {
+        if (lake == null) {
+            return true;
+        }
+        int every = Math.max(1, grid.size() / LOOKED_AT);
+        return IntStream.iterate(0, i -> i < grid.size(), i -> i + every).filter(i -> !grid.isLand(i)).mapToObj(i -> new Position(grid.y(i), grid.x(i)))
+                .anyMatch(p -> lake.bodies().stream().anyMatch(b -> b.holds(p)));
     }
 
     @PostMapping("/events/{eventId}/water/contours")
@@ -179,7 +243,7 @@ class WaterController {
         try (InputStream in = file.getInputStream()) {
             List<ContourGrid.Line> lines = ContourText.read(in, depths.metres());
             waters.putDepths(key, ContourGrid.of(lake, lines));
-            flash.addFlashAttribute("notice", lines.size() + (lines.size() == 1 ? " line" : " lines") + " of depth taken; between them the depths are reckoned.");
+            flash.addFlashAttribute("notice", lines.size() + (lines.size() == 1 ? " line" : " lines") + " of depth taken; between them the depths are computed.");
         } catch (BadGridException e) {
             refused(file, e.getMessage(), flash);
         } catch (EventFileException e) {
@@ -199,7 +263,7 @@ class WaterController {
     /** Turns a candidate into a spot; the fields carry the filters of the page that showed it. */
     @PostMapping("/events/{eventId}/water/mark")
     String mark(EventKey key, @RequestParam int cell, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
-        DepthGrid grid = waters.depths(key).orElseThrow(NotThereException::new);
+        DepthGrid grid = waters.survey(key).orElseThrow(NotThereException::new);
         Candidate.Kind kind = Coded.find(Candidate.Kind.class, fields.get("kind")).orElseThrow(NotThereException::new);
         Units units = accounts.units(key.accountId());
         Candidate candidate = wanted(key, new Form(fields, units)).stream()

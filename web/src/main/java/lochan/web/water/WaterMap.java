@@ -1,12 +1,10 @@
 package lochan.web.water;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.quantity.Units;
-import lochan.core.structure.Contours;
 import lochan.core.structure.DepthGrid;
 import lochan.core.water.Lake;
 import lochan.core.water.Mark;
@@ -32,13 +30,6 @@ public record WaterMap(double width, double height, String water, List<Zone> zon
                 Point launch, Point checkIn) {
 
     private static final double MARGIN_M = 300;
-    /** Steps between lines of depth that people read. */
-    private static final double[] STEPS_FT = {5, 10, 20, 50, 100};
-    private static final double[] STEPS_M = {1, 2, 5, 10, 20, 50};
-    private static final int MOST_LINES = 8;
-    /** Points of a line nearer together than this share of the drawing are left out. */
-    private static final double DETAIL = 1 / 1500.0;
-
     public record Point(double x, double y) { }
 
     public record Zone(String path, String name) { }
@@ -64,8 +55,17 @@ public record WaterMap(double width, double height, String water, List<Zone> zon
         return new Frame(north + MARGIN_M / Position.METRES_PER_DEGREE, west - MARGIN_M / east, east);
     }
 
-    /** @param grid null: no depths are known */
-    public static WaterMap of(EventData event, DepthGrid grid, Units units) {
+    /** A lake with what lies on it, without depths. */
+    public static WaterMap of(EventData event, Units units) {
+        return of(event, units, (frame, size) -> List.of());
+    }
+
+    /** Draws lines of depth into a frame, for a drawing of some metres. */
+    interface Depths {
+        List<Line> lines(Frame frame, double size);
+    }
+
+    static WaterMap of(EventData event, Units units, Depths depths) {
         Lake lake = event.lake();
         Frame frame = frame(lake);
         double south = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lat).min().orElseThrow();
@@ -80,7 +80,7 @@ public record WaterMap(double width, double height, String water, List<Zone> zon
         List<Zone> closed = lake.offLimits().stream().map(o -> new Zone(path(o.areas(), frame), (o.name() == null ? "" : o.name() + ": ")
                 + "off limits by your brief")).toList();
         boolean elsewhere = !event.brief().checkInAt().equals(event.brief().launch());
-        return new WaterMap(width, height, path(lake.bodies(), frame), zones, closed, grid == null ? List.of() : lines(grid, frame, units, Math.max(width, height)),
+        return new WaterMap(width, height, path(lake.bodies(), frame), zones, closed, depths.lines(frame, Math.max(width, height)),
                 places, seen, frame.point(event.brief().launch()), elsewhere ? frame.point(event.brief().checkInAt()) : null);
     }
 
@@ -119,37 +119,6 @@ public record WaterMap(double width, double height, String water, List<Zone> zon
             path.append(path.isEmpty() ? 'M' : 'L').append(at.x()).append(' ').append(at.y());
         }
         return path.toString();
-    }
-
-    private static List<Line> lines(DepthGrid grid, Frame frame, Units units, double size) {
-        boolean feet = units.depth() == Units.Depth.FT;
-        double unit = units.depth().metres();
-        double deepest = grid.deepest() / unit;
-        double step = 0;
-        for (double s : feet ? STEPS_FT : STEPS_M) {
-            step = step == 0 && deepest / s <= MOST_LINES ? s : step;
-        }
-        List<Line> lines = new ArrayList<>();
-        for (double depth = step; step > 0 && depth < deepest; depth += step) {
-            StringBuilder path = new StringBuilder();
-            for (double[][] line : Contours.of(grid, depth * unit)) {
-                append(path, line, grid, frame, size * DETAIL);
-            }
-            lines.add(new Line(path.toString(), units.depth(depth * unit)));
-        }
-        return lines;
-    }
-
-    private static void append(StringBuilder path, double[][] line, DepthGrid grid, Frame frame, double detail) {
-        Point last = null;
-        for (int i = 0; i < line.length; i++) {
-            Point p = frame.point(new Position(grid.south() + (grid.rows() - line[i][1] - 0.5) * grid.cellSize(),
-                    grid.west() + (line[i][0] + 0.5) * grid.cellSize()));
-            if (last == null || i == line.length - 1 || Math.hypot(p.x() - last.x(), p.y() - last.y()) >= detail) {
-                path.append(last == null ? 'M' : 'L').append(p.x()).append(' ').append(p.y());
-                last = p;
-            }
-        }
     }
 
     /** The water of a band of depths, as a path of strips along the grid's rows; a large grid is read every few cells. */

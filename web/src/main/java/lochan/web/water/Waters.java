@@ -8,15 +8,19 @@ import lochan.core.Assumptions;
 import lochan.core.event.Boat;
 import lochan.core.eventdata.EventData;
 import lochan.core.planning.DayRuns;
+import lochan.core.quantity.Units;
 import lochan.core.structure.Candidate;
 import lochan.core.structure.DepthGrid;
 import lochan.core.structure.StructureFinder;
 import lochan.core.water.Lake;
 import lochan.core.water.Runs;
 import lochan.web.brief.EventKey;
+import lochan.web.brief.EventWrite;
 import lochan.web.eventfile.LakeText;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.JacksonException;
 
 /**
  * The lakes of events, their depths and the runs on them. All take a while to make, so the latest are kept: they are pure values of what
@@ -25,17 +29,24 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Waters {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Waters.class);
     private static final int KEPT = 10;
+    /** Cells per side of the grid that is drawn and searched. */
+    private static final int SURVEY_CELLS = 600;
 
     private record Running(Lake lake, Boat boat) { }
 
     private record Sought(String checksum, StructureFinder.Wanted wanted) { }
+
+    private record Drawn(String checksum, Units.Depth unit, WaterMap.Frame frame) { }
 
     private final LakeRepository lakeRepository;
     private final DepthRepository depthRepository;
     private final Cache<String, Lake> lakes = Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Cache<Running, Runs> runs = Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Cache<String, DepthGrid> grids = Caffeine.newBuilder().maximumSize(2).build();
+    private final Cache<String, DepthGrid> thinned = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<Drawn, List<WaterMap.Line>> drawings = Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Cache<Sought, List<Candidate>> structure = Caffeine.newBuilder().maximumSize(KEPT).build();
 
     Waters(LakeRepository lakeRepository, DepthRepository depthRepository) {
@@ -43,13 +54,27 @@ public class Waters {
         this.depthRepository = depthRepository;
     }
 
-    /** The lake of an event; null when it is not known. */
+    /** The lake of an event; null when it is not known, or when what is stored of it cannot be read any more. */
     public Lake lake(EventKey key) {
-        return lakeRepository.geoJson(key).map(text -> lakes.get(text, LakeText::read)).orElse(null);
+        return lakeRepository.geoJson(key).map(this::read).orElse(null);
+    }
+
+    private Lake read(String text) {
+        try {
+            return lakes.get(text, LakeText::read);
+        } catch (IllegalArgumentException | JacksonException e) {
+            LOG.warn("a stored lake cannot be read and is left out: {}", e.getMessage());
+            return null;
+        }
+    }
+
+    /** Whether a lake is stored that cannot be read. */
+    boolean isLakeBroken(EventKey key) {
+        return lakeRepository.geoJson(key).isPresent() && lake(key) == null;
     }
 
     /** @param lake null leaves it unknown */
-    @Transactional
+    @EventWrite
     public void putLake(EventKey key, Lake lake) {
         if (lake != null) {
             lakeRepository.put(key, LakeText.of(lake));
@@ -76,14 +101,28 @@ public class Waters {
     }
 
     /** @param grid in degrees */
-    @Transactional
+    @EventWrite
     public void putDepths(EventKey key, DepthGrid grid) {
         depthRepository.put(key, grid);
     }
 
+    /** The depths in cells that are large enough to be drawn and searched in a moment; by these cells candidates are known. */
+    Optional<DepthGrid> survey(EventKey key) {
+        return depthRepository.checksum(key).map(sum -> survey(key, sum));
+    }
+
+    private DepthGrid survey(EventKey key, String sum) {
+        return thinned.get(sum, s -> grids.get(s, c -> depthRepository.grid(key)).thinned(SURVEY_CELLS));
+    }
+
+    /** Lines of depth for a drawing, made once for each grid, unit and frame. */
+    List<WaterMap.Line> lines(EventKey key, WaterMap.Frame frame, double size, Units units) {
+        return depthRepository.checksum(key).map(sum -> drawings.get(new Drawn(sum, units.depth(), frame), d -> DepthLines.of(survey(key, sum), frame, size, units)))
+                .orElse(List.of());
+    }
+
     /** What the shape of the bottom makes worth a look; empty without depths. */
     List<Candidate> structure(EventKey key, StructureFinder.Wanted wanted) {
-        return depthRepository.checksum(key).map(sum -> structure.get(new Sought(sum, wanted),
-                s -> StructureFinder.find(grids.get(sum, c -> depthRepository.grid(key)), wanted))).orElse(List.of());
+        return depthRepository.checksum(key).map(sum -> structure.get(new Sought(sum, wanted), s -> StructureFinder.find(survey(key, sum), wanted))).orElse(List.of());
     }
 }

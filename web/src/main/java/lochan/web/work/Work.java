@@ -2,30 +2,56 @@ package lochan.web.work;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
+import com.github.benmanes.caffeine.cache.Ticker;
+import java.time.Duration;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Function;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
- * Reckoning of one kind in the background, one at a time. What was found holds as long as what it rests on is the same.
+ * Computation of one kind in the background, one at a time, and one at a time for each event whatever its kind. What was found holds as long as
+ * what it rests on is the same. Work that nobody asks about any more is dropped, whether it has begun or not.
  *
- * @param <K> what something is reckoned for
+ * @param <K> what something is computed for
  * @param <R> what is found
  */
 public final class Work<K, R> implements AutoCloseable {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Work.class);
     private static final int KEPT = 50;
+    /** A page that is looked at asks every second and a half. */
+    private static final Duration PATIENCE = Duration.ofSeconds(20);
+
+    /** Held while something of an event is computed. */
+    private static final LoadingCache<Object, ReentrantLock> GROUPS = Caffeine.newBuilder().weakValues().build(k -> new ReentrantLock(true));
 
     private final ExecutorService worker;
+    private final Function<K, ?> group;
+    private final Ticker ticker;
     private final Cache<K, Job<R>> jobs;
 
-    /** @param name of the thread it runs in */
-    public Work(String name) {
-        this(name, KEPT);
+    /**
+     * @param name  of the thread it runs in
+     * @param group the event that a key is of
+     */
+    public Work(String name, Function<K, ?> group) {
+        this(name, group, KEPT);
     }
 
     /** @param kept results at most: large ones are better few */
-    public Work(String name, int kept) {
+    public Work(String name, Function<K, ?> group, int kept) {
+        this(name, group, kept, Ticker.systemTicker());
+    }
+
+    Work(String name, Function<K, ?> group, int kept, Ticker ticker) {
+        this.group = group;
+        this.ticker = ticker;
         this.jobs = Caffeine.newBuilder().maximumSize(kept).build();
         this.worker = Executors.newSingleThreadExecutor(r -> {
             Thread thread = new Thread(r, name);
@@ -34,10 +60,11 @@ public final class Work<K, R> implements AutoCloseable {
         });
     }
 
-    /** What is to be reckoned. */
+    /** What is to be computed. */
     @FunctionalInterface
     public interface Task<R> {
-        R reckon(Progress progress);
+        /** @throws CancellationException when it was told not to go on, and has nothing yet */
+        R compute(Progress progress);
     }
 
     /** Told how far it is, answers whether to go on. */
@@ -47,7 +74,7 @@ public final class Work<K, R> implements AutoCloseable {
     }
 
     /**
-     * How a reckoning stands.
+     * How a computation stands.
      *
      * @param stopped whether it was told to stop: what was found is then what there was
      * @param of      what {@code done} goes up to
@@ -68,70 +95,95 @@ public final class Work<K, R> implements AutoCloseable {
 
         private final Object basis;
         private final int of;
+        private final Ticker ticker;
+        private volatile long asked;
         private volatile int done;
         private volatile boolean stopped;
+        /** Given up half-way: what there is of it is not what was asked for. */
+        private volatile boolean abandoned;
         private volatile boolean failed;
         private volatile R result;
 
-        private Job(Object basis, int of) {
+        private Job(Object basis, int of, Ticker ticker) {
             this.basis = basis;
             this.of = of;
+            this.ticker = ticker;
+            this.asked = ticker.read();
+        }
+
+        private boolean isWanted() {
+            return ticker.read() - asked <= PATIENCE.toNanos();
         }
 
         private boolean goOn(int nowDone) {
             done = Math.max(done, nowDone);
-            return !stopped;
+            abandoned |= !isWanted();
+            return !stopped && !abandoned;
         }
     }
 
     /**
      * What is known for a key.
      *
-     * @param basis what it rests on as it stands now; a reckoning on anything else is not told
+     * @param basis what it rests on as it stands now; a computation on anything else is not told
      */
     public Optional<State<R>> state(K key, Object basis) {
         return job(key, basis).map(j -> new State<>(j.failed, j.stopped, j.done, j.of, j.result));
     }
 
+    /** Who asks waits for it. */
     private Optional<Job<R>> job(K key, Object basis) {
-        return Optional.ofNullable(jobs.getIfPresent(key)).filter(j -> j.basis.equals(basis));
+        Optional<Job<R>> job = Optional.ofNullable(jobs.getIfPresent(key)).filter(j -> j.basis.equals(basis));
+        job.ifPresent(j -> j.asked = ticker.read());
+        return job;
     }
 
     /**
-     * Begins, unless it is under way or done on the same basis; a reckoning on another basis is stopped.
+     * Begins, unless it is under way or done on the same basis; a computation on another basis is stopped.
      *
      * @param of what the task's progress goes up to, 1 or more
      */
     public void begin(K key, Object basis, int of, Task<R> task) {
         if (job(key, basis).filter(j -> !j.failed && !j.stopped).isEmpty()) {
-            beginAnew(key, basis, of, task);
+            beginAgain(key, basis, of, task);
         }
     }
 
     /** Begins whatever there was before, which is stopped. */
-    public void beginAnew(K key, Object basis, int of, Task<R> task) {
+    public void beginAgain(K key, Object basis, int of, Task<R> task) {
         stop(key);
-        Job<R> job = new Job<>(basis, of);
+        Job<R> job = new Job<>(basis, of, ticker);
         jobs.put(key, job);
-        worker.execute(() -> reckon(job, task));
+        worker.execute(() -> compute(key, job, task));
     }
 
-    private void reckon(Job<R> job, Task<R> task) {
+    private void compute(K key, Job<R> job, Task<R> task) {
+        ReentrantLock turn = GROUPS.get(group.apply(key));
+        turn.lock();
         try {
             // What nobody waits for any more is not begun.
-            job.result = jobs.asMap().containsValue(job) ? task.reckon(job::goOn) : null;
-        } catch (RuntimeException e) {
+            R found = jobs.getIfPresent(key) == job && job.isWanted() ? task.compute(job::goOn) : null;
+            if (found == null || job.abandoned) {
+                jobs.asMap().remove(key, job);
+            } else {
+                job.result = found;
+            }
+        } catch (CancellationException e) {
+            jobs.asMap().remove(key, job);
+        } catch (Throwable e) {
             job.failed = true;
-            throw e;
+            LOG.error("a computation in the background failed", e);
+        } finally {
+            turn.unlock();
         }
     }
 
-    /** Asks a reckoning to end with what it has. */
+    /** Asks a computation to end with what it has. */
     public void stop(K key) {
         Optional.ofNullable(jobs.getIfPresent(key)).ifPresent(j -> j.stopped = true);
     }
 
-    /** Stops a reckoning and forgets what it found. */
+    /** Stops a computation and forgets what it found. */
     public void forget(K key) {
         stop(key);
         jobs.invalidate(key);

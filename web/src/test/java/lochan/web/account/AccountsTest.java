@@ -2,11 +2,19 @@ package lochan.web.account;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.github.bucket4j.TimeMeter;
 import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.Base64;
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lochan.web.TestServers;
+import lochan.web.testing.Rules;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
@@ -19,10 +27,11 @@ class AccountsTest {
 
     private static final String PASSWORD = "four words in a row";
 
-    @Test
-    void theFirstAccountIsMadeOnAPageThatAsksForTheTerminalsCodeWhenOthersCanReachIt() {
+    @ParameterizedTest
+    @ValueSource(strings = {"127.0.0.1", "0.0.0.0"})
+    void theFirstAccountIsMadeOnAPageThatAsksForTheTerminalsCode(String bind) {
         ByteArrayOutputStream terminal = new ByteArrayOutputStream();
-        try (RunningApp app = TestServers.start(false, "0.0.0.0", terminal)) {
+        try (RunningApp app = TestServers.start(false, bind, terminal)) {
             Visitor first = app.visitor();
             assertThat(first.get("/events").path()).isEqualTo("/setup");
             Matcher code = Pattern.compile("code: (\\d{8})").matcher(terminal.toString());
@@ -70,16 +79,97 @@ class AccountsTest {
     }
 
     @Test
-    void attemptsAreThrottledByNameAndARightOneClearsThem(RunningApp app) {
-        app.bean(Accounts.class).findOrMake("tried", PASSWORD);
-        Visitor visitor = app.visitor();
-        for (int i = 0; i < SignInThrottle.PER_NAME; i++) {
-            assertThat(visitor.post("/sign-in", "name", "tried", "password", "wrong " + i).status()).isEqualTo(401);
+    void whoGuessesWaitsAndTheOwnerDoesNot(RunningApp app) {
+        long account = app.bean(Accounts.class).findOrMake("Tomás", PASSWORD).accountId();
+        Visitor guesser = app.visitor();
+        List<String> spelt = List.of("Tomás", "TOMAS", "tomas ", "Tomàs");
+        for (int i = 0; i < SignInThrottle.FREE; i++) {
+            assertThat(guesser.post("/sign-in", "name", spelt.get(i), "password", "wrong " + i).status()).isEqualTo(401);
         }
 
-        assertThat(visitor.post("/sign-in", "name", "TRIED ", "password", PASSWORD).status()).isEqualTo(429);
-        assertThat(visitor.post("/sign-in", "name", "nobody", "password", PASSWORD).texts(".error")).singleElement().asString()
-                .contains("do not belong together");
+        Visitor.Answer waits = guesser.post("/sign-in", "name", "tomas", "password", PASSWORD);
+        assertThat(waits.status()).isEqualTo(429);
+        assertThat(waits.texts(".error")).singleElement().asString().matches("Too many tries from here: wait [12] seconds? and try again.");
+        assertThat(app.bean(SignInThrottle.class).attempt(account, "10.1.2.3")).as("the owner, from elsewhere").isEmpty();
+        assertThat(guesser.post("/sign-in", "name", "nobody", "password", PASSWORD).texts(".error")).singleElement().asString().contains("do not belong together");
+    }
+
+    @Test
+    void waitsGrowWithTheTries() {
+        AtomicLong now = new AtomicLong();
+        SignInThrottle throttle = new SignInThrottle(time(now));
+        int admitted = 0;
+        for (int minute = 0; minute < 60; minute++) {
+            for (int i = 0; i < 60; i++) {
+                admitted += throttle.attempt(7L, "10.1.2.3").isEmpty() ? 1 : 0;
+                now.addAndGet(1_000_000_000L);
+            }
+        }
+        assertThat(admitted).as("of 3600 guesses in an hour").isBetween(60, 90);
+        throttle.attempt(7L, "10.1.2.3");
+        assertThat(throttle.attempt(7L, "10.1.2.3")).get().satisfies(w -> assertThat(w).isBetween(Duration.ofSeconds(1), Duration.ofMinutes(1)));
+        throttle.succeeded(7, "10.1.2.3");
+        assertThat(throttle.attempt(7L, "10.1.2.3")).as("a right password").isEmpty();
+    }
+
+    @Test
+    void anAddressOfTheSixthVersionIsItsWholeNetwork() {
+        SignInThrottle throttle = new SignInThrottle(time(new AtomicLong()));
+        for (int i = 0; i < SignInThrottle.FREE_PER_ADDRESS; i++) {
+            assertThat(throttle.attempt(null, "2001:db8:1:2::" + i)).isEmpty();
+        }
+        assertThat(throttle.attempt(null, "2001:db8:1:2:ffff::1")).isPresent();
+        assertThat(throttle.attempt(null, "2001:db8:1:3::1")).isEmpty();
+    }
+
+    private static TimeMeter time(AtomicLong nanos) {
+        return new TimeMeter() {
+            @Override
+            public long currentTimeNanos() {
+                return nanos.get();
+            }
+
+            @Override
+            public boolean isWallClockBased() {
+                return false;
+            }
+        };
+    }
+
+    @Test
+    void whatAProxyWouldSayIsNotBelievedUnlessThereIsOne(RunningApp app) throws Exception {
+        for (int i = 0; i <= SignInThrottle.FREE_PER_ADDRESS; i++) {
+            app.bean(SignInThrottle.class).attempt(null, "10.9.9." + i);
+        }
+        var request = java.net.http.HttpRequest.newBuilder(app.address().resolve("/sign-in")).header("X-Forwarded-Proto", "https").build();
+        var answer = java.net.http.HttpClient.newHttpClient().send(request, java.net.http.HttpResponse.BodyHandlers.discarding());
+        assertThat(answer.headers().firstValue("set-cookie").orElse("")).doesNotContain("Secure");
+    }
+
+    @Test
+    void passwordsAreHashedFewAtATime() throws Exception {
+        AtomicInteger at = new AtomicInteger();
+        AtomicInteger most = new AtomicInteger();
+        BoundedPasswordEncoder encoder = new BoundedPasswordEncoder(new org.springframework.security.crypto.password.PasswordEncoder() {
+            @Override
+            public String encode(CharSequence password) {
+                most.accumulateAndGet(at.incrementAndGet(), Math::max);
+                Thread.yield();
+                at.decrementAndGet();
+                return "hash";
+            }
+
+            @Override
+            public boolean matches(CharSequence password, String hash) {
+                return encode(password).equals(hash);
+            }
+        });
+        try (var tried = java.util.concurrent.Executors.newVirtualThreadPerTaskExecutor()) {
+            for (int i = 0; i < 200; i++) {
+                tried.submit(() -> encoder.matches("x", "hash"));
+            }
+        }
+        assertThat(most).hasValueLessThanOrEqualTo(BoundedPasswordEncoder.AT_ONCE);
     }
 
     @ParameterizedTest
@@ -101,13 +191,107 @@ class AccountsTest {
     }
 
     @Test
-    void behindTlsTheSessionsCookieIsSecure(RunningApp app) throws Exception {
-        var request = java.net.http.HttpRequest.newBuilder(app.address().resolve("/sign-in")).header("X-Forwarded-Proto", "https").build();
-        var answer = java.net.http.HttpClient.newHttpClient().send(request, java.net.http.HttpResponse.BodyHandlers.discarding());
+    void behindAProxyThatIsToldOfTheSessionsCookieIsSecure() throws Exception {
+        try (RunningApp app = TestServers.start(false, Map.of("LOCHAN_PROXY", "local"), java.io.OutputStream.nullOutputStream())) {
+            var builder = java.net.http.HttpRequest.newBuilder(app.address().resolve("/setup")).header("X-Forwarded-Proto", "https");
+            var client = java.net.http.HttpClient.newHttpClient();
+            var local = client.send(builder.build(), java.net.http.HttpResponse.BodyHandlers.discarding());
+            assertThat(local.headers().firstValue("set-cookie")).get().asString().contains("Secure");
+            assertThat(local.headers().firstValue("Strict-Transport-Security")).as("another program may answer at this machine's own name").isEmpty();
+            var named = client.send(builder.header("X-Forwarded-Host", "bass.example").build(), java.net.http.HttpResponse.BodyHandlers.discarding());
+            assertThat(named.headers().firstValue("Strict-Transport-Security")).isPresent();
+        }
+    }
 
-        assertThat(answer.headers().firstValue("set-cookie")).get().asString().contains("Secure");
-        assertThat(answer.headers().firstValue("Strict-Transport-Security")).isPresent();
-        assertThat(app.visitor().get("/sign-in").header("set-cookie")).doesNotContain("Secure");
+    @Test
+    void noAnswerRepeatsTheNameItWasAskedBy(RunningApp app) throws Exception {
+        try (java.net.Socket socket = new java.net.Socket("127.0.0.1", app.address().getPort())) {
+            socket.getOutputStream().write("GET /events HTTP/1.1\r\nHost: elsewhere.example\r\nConnection: close\r\n\r\n".getBytes(StandardCharsets.US_ASCII));
+            assertThat(new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8)).startsWith("HTTP/1.1 302").contains("Location: /sign-in").doesNotContain("elsewhere");
+        }
+    }
+
+    private static String sessionOf(Visitor visitor, String path) {
+        return visitor.get(path).header("set-cookie");
+    }
+
+    @Test
+    void whatStandsInTheRecordsLetsNobodyIn(RunningApp app) {
+        Visitor visitor = app.visitor();
+        String token = new String(Base64.getDecoder().decode(sessionOf(visitor, "/sign-in").replaceAll("lochan=([^;]*);.*", "$1")), StandardCharsets.UTF_8);
+        List<String> stored = app.bean(org.jooq.DSLContext.class).fetch("SELECT SESSION_ID FROM SPRING_SESSION").getValues(0, String.class);
+
+        assertThat(stored).contains(Secrets.hash(token)).doesNotContain(token);
+    }
+
+    @Test
+    void theTokenOfAFormMadeBeforeSigningInDoesNotHoldAfterIt(RunningApp app) {
+        app.bean(Accounts.class).findOrMake("token", PASSWORD);
+        Visitor visitor = app.visitor();
+        String before = visitor.get("/sign-in").value("_csrf");
+        visitor.post("/sign-in", "name", "token", "password", PASSWORD);
+
+        assertThat(visitor.postAsIs("/settings", Map.of(), before).status()).isEqualTo(403);
+        assertThat(visitor.postAsIs("/settings", Map.of(), visitor.get("/settings").value("_csrf")).status()).isEqualTo(200);
+    }
+
+    @Test
+    void aChangedPasswordSignsOutOtherDevices(RunningApp app) {
+        RunningApp.Account account = app.account();
+        Visitor other = app.visitor();
+        other.post("/sign-in", "name", account.name(), "password", PASSWORD);
+        assertThat(account.visitor().get("/settings").text()).contains("2 devices are signed in");
+        assertThat(account.visitor().post("/settings/password", "current", "not it at all", "password", "five words all in a row", "again", "five words all in a row").texts(".error"))
+                .containsExactly("This is not your password: type the one you sign in with.");
+
+        Visitor.Answer changed = account.visitor().post("/settings/password", "current", PASSWORD, "password", "five words all in a row", "again", "five words all in a row");
+        assertThat(changed.text()).contains("Password changed. Other devices have to sign in again.");
+        assertThat(other.get("/events").path()).isEqualTo("/sign-in");
+        assertThat(other.post("/sign-in", "name", account.name(), "password", PASSWORD).status()).isEqualTo(401);
+        assertThat(other.post("/sign-in", "name", account.name(), "password", "five words all in a row").path()).isEqualTo("/events");
+        assertThat(other.post("/settings/sessions/end").text()).contains("One other device was signed out.");
+        assertThat(account.visitor().get("/events").path()).isEqualTo("/sign-in");
+    }
+
+    @Test
+    void theAdministratorLetsOthersInByACodeEach() {
+        try (RunningApp app = TestServers.start(false, "127.0.0.1", java.io.OutputStream.nullOutputStream())) {
+            Visitor first = app.angler();
+            Visitor.Answer made = first.post("/settings/accounts/invite");
+            String code = made.texts(".code").getFirst();
+            assertThat(code).matches("[A-Z2-9]{4}-[A-Z2-9]{4}-[A-Z2-9]{4}");
+            assertThat(first.get("/settings").text()).as("it is shown once").doesNotContain(code);
+
+            Visitor guest = app.visitor();
+            assertThat(guest.post("/join", "code", "ABCD-EFGH-JKMN", "name", "Tam", "password", PASSWORD, "again", PASSWORD).texts(".error")).singleElement().asString().contains("does not hold");
+            assertThat(guest.post("/join", "code", code.toLowerCase(java.util.Locale.ROOT).replace("-", " "), "name", "Tam", "password", PASSWORD, "again", PASSWORD).path()).isEqualTo("/events");
+            assertThat(app.visitor().post("/join", "code", code, "name", "Rab", "password", PASSWORD, "again", PASSWORD).texts(".error")).singleElement().asString().contains("does not hold");
+            assertThat(guest.post("/settings/accounts/invite").status()).as("others cannot").isEqualTo(404);
+            assertThat(guest.get("/settings").text()).doesNotContain("Make code");
+
+            first.post("/settings/accounts/invite");
+            assertThat(first.post("/settings/accounts/withdraw").text()).contains("Codes withdrawn");
+        }
+    }
+
+    @Test
+    void aDeletedAccountIsGoneWithEverythingAndWithItsSessions(RunningApp app) {
+        app.account();
+        RunningApp.Account account = app.account();
+        String event = Rules.practisedEvent(account.visitor(), "To be gone");
+        account.visitor().post(event + "/plan/new", "day", "1");
+        account.visitor().post(event + "/competition", "type", "catch", "weight", "3-4", "code", "c1", "species", "largemouth");
+        long id = app.bean(Accounts.class).find(account.name()).orElseThrow().accountId();
+        assertThat(account.visitor().post("/settings/account/delete", "deletePassword", "no").texts(".error")).singleElement().asString().contains("not your password");
+
+        assertThat(account.visitor().post("/settings/account/delete", "deletePassword", PASSWORD).path()).isEqualTo("/sign-in");
+        assertThat(account.visitor().get("/events").path()).isEqualTo("/sign-in");
+        org.jooq.DSLContext db = app.bean(org.jooq.DSLContext.class);
+        for (org.jooq.Table<?> table : lochan.web.db.DefaultSchema.DEFAULT_SCHEMA.getTables()) {
+            if (table.field("account_id") != null) {
+                assertThat(db.fetchCount(table, table.field("account_id", Long.class).eq(id))).as(table.getName()).isZero();
+            }
+        }
     }
 
     @Test

@@ -38,6 +38,30 @@ class BoatWalkTest extends Walk {
         assertThat(on.locator(".verdict .act-words")).hasText(decision);
     }
 
+    @Test
+    void signingOutWithoutASignalHidesAllAtOnceAndKeepsWhatWasNotSent(RunningApp app) {
+        Visitor ashore = signIn(app, 390, 844);
+        String path = Rules.event(ashore, "Secret open");
+        openAndKeep(app.address() + path);
+        page.context().setOffline(true);
+        logFish(page, "2-3", "Keep it. Tag Red.");
+        page.onDialog(dialog -> dialog.accept());
+        page.locator(".foot button").click();
+
+        assertThat(page.locator("h1")).hasText("The server cannot be reached");
+        assertThat(page.locator("body")).not().containsText("Competition of event");
+        assertThat((Boolean) page.evaluate(KEPT, path + "/competition")).as("the page is off the device").isFalse();
+        page.navigate(app.address() + path + "/competition");
+        assertThat(page.locator("h1")).hasText("The server cannot be reached");
+
+        page.context().setOffline(false);
+        page.navigate(app.address() + path + "/practice");
+        assertThat(page.locator("h1")).hasText("Sign in");
+        String storage = (String) page.evaluate("() => JSON.stringify(localStorage)");
+        assertThat(storage).contains("\\\"grams\\\"").doesNotContain("Secret open", "Reed Corner", "leaving");
+        assertThat(page.navigate(app.address() + "/events").url()).endsWith("/sign-in");
+    }
+
     @ParameterizedTest
     @CsvSource({"360, 740", "390, 844", "820, 1180"})
     void withoutASignalItOpensLogsDecidesAndBringsAllBackOnce(int width, int height, RunningApp app) {

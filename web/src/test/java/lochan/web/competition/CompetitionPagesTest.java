@@ -3,7 +3,12 @@ package lochan.web.competition;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -16,6 +21,8 @@ import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 @ExtendWith(TestServers.class)
 class CompetitionPagesTest {
@@ -255,5 +262,51 @@ class CompetitionPagesTest {
         assertThat(other.get(event + "/competition/review").status()).isEqualTo(404);
         String empty = Rules.event(other, "Not yet");
         assertThat(other.get(empty + "/competition/review").text()).contains("The day is not over").contains("Nothing official yet");
+    }
+
+    private static String entry(String id, Instant at, int grams, String more) {
+        return "{\"id\":\"" + id + "\",\"at\":\"" + at + "\",\"type\":\"catch\",\"alive\":true,\"grams\":" + grams + more + "}";
+    }
+
+    /** A phone that had no signal from Saturday to Tuesday, another whose clock was off, and a spot deleted at the desk meanwhile. */
+    @Test
+    void whateverAPhoneLoggedCanBeDeliveredHoweverLate(RunningApp app) {
+        Visitor angler = app.angler();
+        Instant now = Instant.now().truncatedTo(ChronoUnit.SECONDS);
+        Map<String, String> rules = Rules.brief("Late delivery");
+        rules.put("days/0/date", LocalDate.ofInstant(now.minus(Duration.ofDays(5)), ZoneId.of("America/Boise")).toString());
+        rules.put("practice/0", "");
+        String event = "/events/" + angler.post("/events/new", rules).numberAfter("events");
+        angler.post(event + "/spots/new", Rules.spot("Reed Corner"));
+        angler.post(event + "/spots/delete?spot=reed-corner");
+        Instant saturday = now.minus(Duration.ofDays(5));
+        angler.get(event + "/competition");
+
+        JsonNode answer = JsonMapper.shared().readTree(angler.postJson(event + "/competition/log", "{\"entries\":[" + String.join(",", entry("old", saturday, 1000, ""),
+                entry("gone", saturday.plusSeconds(1), 1100, ",\"spot\":\"reed-corner\""), entry("ahead", now.plus(Duration.ofDays(3)), 1200, ""), entry("dead-battery", Instant.parse("2001-01-01T00:00:00Z"), 1300, "")) + "]}").body());
+        assertThat(answer.path("refused").size()).as(answer.toString()).isZero();
+        assertThat(answer.path("moved").valueStream().map(m -> m.path("id").asString())).containsExactly("gone", "ahead", "dead-battery");
+        assertThat(answer.path("log").path("entries").valueStream().map(e -> e.path("id").asString())).containsExactly("old", "gone", "ahead", "dead-battery");
+        assertThat(Instant.parse(answer.path("log").path("entries").get(0).path("at").asString())).isEqualTo(saturday);
+        assertThat(Instant.parse(answer.path("log").path("entries").get(2).path("at").asString())).isBetween(now, now.plusSeconds(60));
+    }
+
+    @Test
+    void aBodyThatIsTooLargeIsRefusedBeforeItIsRead(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Large");
+        angler.get(event + "/competition");
+
+        assertThat(angler.postJson(event + "/competition/log", "{\"entries\":[\"" + "x".repeat(2_000_000) + "\"]}").status()).isEqualTo(413);
+        assertThat(angler.postJson(event + "/competition/log", "[".repeat(5000)).status()).isEqualTo(400);
+    }
+
+    @Test
+    void whoSignedOutIsToldNothingMore(RunningApp app) throws Exception {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Watched");
+        var stream = angler.open(event + "/competition/changes");
+        angler.post("/sign-out");
+        assertThat(stream.get(45, java.util.concurrent.TimeUnit.SECONDS)).as("it ends").doesNotContain("event:log");
     }
 }

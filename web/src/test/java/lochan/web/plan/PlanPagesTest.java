@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
 import lochan.web.TestServers;
 import lochan.web.testing.Rules;
 import lochan.web.testing.RunningApp;
@@ -215,5 +217,26 @@ class PlanPagesTest {
         assertThat(kept.text()).contains("The backup is a plan of its own now.").contains("Backup: ");
         angler.post(kept.page().selectFirst(".note form").attr("action"));
         assertThat(angler.post(event + "/plan/backups/keep?rung=99&" + backups.replaceAll(".*\\?", "")).text()).contains("reckon the backups anew");
+    }
+
+    /** Two windows of one plan save at the same moment: one change is made, the other is told; nothing is lost silently. */
+    @Test
+    void ofTwoChangesAtTheSameMomentOneIsMadeAndTheOtherIsTold(RunningApp app) throws Exception {
+        RunningApp.Account account = app.account();
+        Visitor one = account.visitor();
+        String event = Rules.practisedEvent(one, "Two windows");
+        String plan = id(one.post(event + "/plan/new", "day", "1"));
+        Visitor other = app.visitor();
+        other.post("/sign-in", "name", account.name(), "password", account.password());
+        for (int i = 0; i < 8; i++) {
+            String seen = one.get(event + "/plan?plan=" + plan).value("seen");
+            other.get(event + "/plan?plan=" + plan);
+            String name = "Name " + i;
+            var answers = Stream.of(one, other).map(v -> CompletableFuture.supplyAsync(() -> v.post(event + "/plan/edit", "plan", plan, "op", "name", "name", name + (v == one ? " of one" : " of the other"), "seen", seen)))
+                    .toList().stream().map(CompletableFuture::join).toList();
+
+            assertThat(answers).extracting(Visitor.Answer::status).containsOnly(200);
+            assertThat(answers.stream().filter(a -> a.text().contains("changed in another window")).count()).as("round " + i).isEqualTo(1);
+        }
     }
 }

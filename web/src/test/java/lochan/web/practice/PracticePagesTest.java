@@ -2,11 +2,15 @@ package lochan.web.practice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
 import lochan.web.TestServers;
 import lochan.web.testing.Rules;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
+import org.jooq.DSLContext;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -201,5 +205,50 @@ class PracticePagesTest {
 
         angler.post(gone.page().selectFirst(".note form").attr("action"));
         assertThat(angler.get(event + "/practice").text()).contains("3 strikes");
+    }
+
+    /** Two phones of a team tap at the same moment. */
+    @Test
+    void tapsOfTwoPhonesLeaveOneStopOpenAndEveryBiteWithAPlaceOfItsOwn(RunningApp app) {
+        RunningApp.Account account = app.account();
+        String event = Rules.practisedEvent(account.visitor(), "Two phones");
+        List<Visitor> phones = IntStream.range(0, 4).mapToObj(i -> {
+            Visitor phone = app.visitor();
+            phone.post("/sign-in", "name", account.name(), "password", account.password());
+            phone.get(event + "/practice");
+            return phone;
+        }).toList();
+        List<Visitor.Answer> started = together(phones, (phone, i) -> phone.post(event + "/practice/start", "spot", "reed-corner", "presentation", "swim-jig", "code", "start" + i));
+        assertThat(started).extracting(Visitor.Answer::status).containsOnly(200);
+        DSLContext db = app.bean(DSLContext.class);
+        long id = Long.parseLong(event.replaceAll("\\D", ""));
+        List<String> open = db.fetch("SELECT code FROM stop WHERE event_id = ? AND end_at IS NULL", id).getValues(0, String.class);
+        assertThat(open).hasSize(1);
+
+        for (int round = 0; round < 4; round++) {
+            String at = "-" + round;
+            assertThat(together(phones, (phone, i) -> phone.post(event + "/practice/bites?stop=" + open.getFirst(), "code", "tap" + i + at, "outcome", "missed", "presentation", "swim-jig")))
+                    .extracting(Visitor.Answer::status).containsOnly(200);
+        }
+        assertThat(db.fetch("SELECT ordinal FROM bite WHERE event_id = ? AND stop_code = ? ORDER BY ordinal", id, open.getFirst()).getValues(0, Integer.class))
+                .isEqualTo(IntStream.range(0, 16).boxed().toList());
+    }
+
+    private static List<Visitor.Answer> together(List<Visitor> phones, java.util.function.BiFunction<Visitor, Integer, Visitor.Answer> tap) {
+        return IntStream.range(0, phones.size()).mapToObj(i -> CompletableFuture.supplyAsync(() -> tap.apply(phones.get(i), i))).toList().stream().map(CompletableFuture::join).toList();
+    }
+
+    @Test
+    void aStopThatWasNeverEndedEndsAfterADay(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Forgotten");
+        angler.post(event + "/practice/start", "spot", "reed-corner", "code", "left");
+        DSLContext db = app.bean(DSLContext.class);
+        long id = Long.parseLong(event.replaceAll("\\D", ""));
+        db.execute("UPDATE stop SET start_at = start_at - INTERVAL 400 DAY WHERE event_id = ? AND code = 'left'", id);
+        angler.post(event + "/practice/end?stop=left");
+
+        assertThat(db.fetchValue("SELECT TIMESTAMPDIFF(HOUR, start_at, end_at) FROM stop WHERE event_id = ? AND code = 'left'", id)).isEqualTo(24L);
+        assertThat(angler.get(event + "/standings").status()).isEqualTo(200);
     }
 }

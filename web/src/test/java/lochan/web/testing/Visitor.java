@@ -89,6 +89,11 @@ public final class Visitor {
         return answer;
     }
 
+    /** What comes over a stream until it ends. */
+    public java.util.concurrent.CompletableFuture<String> open(String path) {
+        return client.sendAsync(HttpRequest.newBuilder(address.resolve(path)).GET().build(), BodyHandlers.ofString()).thenApply(HttpResponse::body);
+    }
+
     /** A file as it is. */
     public byte[] bytes(String path) {
         try {

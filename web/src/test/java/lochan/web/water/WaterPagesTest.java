@@ -134,7 +134,7 @@ class WaterPagesTest {
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
         "lake | {} | expected text", "lake | [1, 2 | is no JSON", "lake | {\"type\": \"Point\", \"coordinates\": [1, 2]} | expected a GeoJSON Polygon",
         "lake | {\"type\": \"FeatureCollection\", \"features\": []} | has no water in it", "depths | {\"type\": 1} | ncols",
-        "depths | ncols 2001 | ncols is 2001.0", "depths | ncols 1;nrows 1;xllcorner 0;yllcorner 0;cellsize 10;5 | Write the grid in longitude and latitude"})
+        "depths | ncols 2001 | ncols is 2001.0", "depths | ncols 1;nrows 1;xllcorner 0;yllcorner 0;cellsize 10;5 | write the grid in longitude and latitude"})
     void whatIsNoLakeIsRefusedAndChangesNothing(String what, String content, String message, RunningApp app) {
         Visitor angler = app.angler();
         String event = Rules.event(angler, "Refused water");

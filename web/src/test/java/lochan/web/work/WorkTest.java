@@ -4,13 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 class WorkTest {
 
-    private final Work<String, String> work = new Work<>("test-work");
+    private final Work<String, String> work = new Work<>("test-work", k -> k);
     private final CountDownLatch gate = new CountDownLatch(1);
 
     @AfterEach
@@ -33,7 +35,7 @@ class WorkTest {
     }
 
     @Test
-    void whatIsFoundHoldsAsLongAsItsBasisAndIsReckonedOnce() {
+    void whatIsFoundHoldsAsLongAsItsBasisAndIsComputedOnce() {
         AtomicInteger times = new AtomicInteger();
         work.begin("key", 1, 4, progress -> {
             times.incrementAndGet();
@@ -53,7 +55,7 @@ class WorkTest {
     }
 
     @Test
-    void aStoppedReckoningGivesWhatItHasAndMayBeginAnew() {
+    void aStoppedComputationGivesWhatItHasAndMayBeginAgain() {
         CountDownLatch running = new CountDownLatch(1);
         work.begin("key", 1, 10, progress -> {
             running.countDown();
@@ -79,8 +81,8 @@ class WorkTest {
         });
         await().dontCatchUncaughtExceptions().until(() -> state(1).failed());
         assertThat(state(1).running()).isFalse();
-        work.begin("key", 1, 1, progress -> "mended");
-        await().until(() -> "mended".equals(state(1).result()));
+        work.begin("key", 1, 1, progress -> "found");
+        await().until(() -> "found".equals(state(1).result()));
     }
 
     @Test
@@ -93,5 +95,59 @@ class WorkTest {
         await().until(() -> state(2) != null && "new".equals(state(2).result()));
 
         assertThat(begun).hasValue(0);
+    }
+
+    @Test
+    void evenAnErrorIsToldAsAFailure() {
+        work.begin("key", 1, 1, progress -> {
+            throw new StackOverflowError();
+        });
+        await().until(() -> state(1).failed());
+    }
+
+    /** Nobody asks about it for a minute. */
+    @Test
+    void whatNobodyAsksAboutAnyMoreIsGivenUpAndBegunAgainForTheNext() {
+        AtomicLong now = new AtomicLong();
+        AtomicInteger begun = new AtomicInteger();
+        CountDownLatch running = new CountDownLatch(1);
+        try (Work<String, String> left = new Work<>("left", k -> k, 8, now::get)) {
+            left.begin("key", 1, 10, progress -> {
+                begun.incrementAndGet();
+                running.countDown();
+                while (progress.goOn(1)) {
+                    Thread.onSpinWait();
+                }
+                return "half";
+            });
+            await().until(() -> running.getCount() == 0);
+            now.addAndGet(TimeUnit.MINUTES.toNanos(1));
+            await().until(() -> left.state("key", 1).isEmpty());
+            left.begin("key", 1, 10, progress -> "whole");
+            await().until(() -> left.state("key", 1).map(Work.State::result).filter("whole"::equals).isPresent());
+        }
+        assertThat(begun).hasValue(1);
+    }
+
+    @Test
+    void onlyOneComputationOfAnEventRunsAtATimeWhateverItsKind() {
+        AtomicInteger at = new AtomicInteger();
+        AtomicInteger most = new AtomicInteger();
+        Work.Task<String> task = progress -> {
+            most.accumulateAndGet(at.incrementAndGet(), Math::max);
+            for (int i = 0; i < 1000; i++) {
+                Thread.yield();
+            }
+            at.decrementAndGet();
+            return "done";
+        };
+        try (Work<Integer, String> one = new Work<>("one", k -> "event"); Work<Integer, String> other = new Work<>("other", k -> "event")) {
+            for (int i = 0; i < 10; i++) {
+                one.begin(i, 1, 1, task);
+                other.begin(i, 1, 1, task);
+            }
+            await().until(() -> java.util.stream.IntStream.range(0, 10).allMatch(i -> one.state(i, 1).map(s -> !s.running()).orElse(false) && other.state(i, 1).map(s -> !s.running()).orElse(false)));
+        }
+        assertThat(most).hasValue(1);
     }
 }

@@ -1,0 +1,34 @@
+package lochan.store;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+
+/** Whether a disk is full, and what is said then. */
+public final class DiskSpace {
+
+    /** With less than this MariaDB cannot even begin. */
+    private static final long LEAST_BYTES = 8L << 20;
+
+    private DiskSpace() { }
+
+    /** Whether a failure, or what caused it, says that there is no room. */
+    public static boolean isMissing(Throwable failure) {
+        return Stream.iterate(failure, t -> t != null, Throwable::getCause)
+                .anyMatch(t -> t.getMessage() != null && (t.getMessage().contains("No space left") || t.getMessage().contains("Disk full")));
+    }
+
+    /** Whether the disk of a folder has hardly any room left. */
+    static boolean isMissing(Path folder) {
+        try {
+            return Files.getFileStore(folder).getUsableSpace() < LEAST_BYTES;
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    static String words(Path folder) {
+        return "The disk that holds " + folder + " is full: make room there, or choose a folder elsewhere with LOCHAN_HOME, and start again.";
+    }
+}

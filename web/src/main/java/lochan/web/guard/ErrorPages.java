@@ -1,0 +1,63 @@
+package lochan.web.guard;
+
+import jakarta.servlet.RequestDispatcher;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.sql.SQLException;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.springframework.boot.webmvc.error.ErrorController;
+import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.transaction.TransactionException;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.RequestMapping;
+
+/** One plain page for whatever went wrong. It asks neither the session nor the records, which may be what went wrong. */
+@Controller
+class ErrorPages implements ErrorController {
+
+    /**
+     * What is said.
+     *
+     * @param status of the answer
+     */
+    record ErrorView(int status, String title, String words) { }
+
+    private static final Map<Integer, ErrorView> KNOWN = Map.of(
+            400, new ErrorView(400, "This could not be read", "Something in the address or the form is not as a page sends it. Go back, load the page again and repeat the step."),
+            403, new ErrorView(403, "The page was too old", "Its form could not be taken any more. Load the page again and repeat the step; what was acknowledged before is kept."),
+            404, new ErrorView(404, "This is not here", "It may have been deleted, or it belongs to somebody else."),
+            413, new ErrorView(413, "The file is too large", "An event file has at most 20 MB, a grid of depths or a track at most 50 MB."),
+            429, new ErrorView(429, "Too many tries", "Wait a while and try again."));
+    private static final ErrorView AWAY = new ErrorView(503, "The records cannot be reached",
+            "Lochan's database does not answer, or its disk is full. This step was not done; what was acknowledged before is kept. Try again in a moment. "
+                    + "When it goes on, look at the terminal in which Lochan runs, and at the section on backups in its README.");
+    private static final ErrorView BUSY = new ErrorView(503, "Lochan is busy", "Too many ask at once. This step was not done: try again in a moment.");
+
+    @RequestMapping("/error")
+    String error(HttpServletRequest request, HttpServletResponse response, Model model) {
+        Integer status = (Integer) request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
+        ErrorView view = view(status == null ? HttpStatus.NOT_FOUND.value() : status, (Throwable) request.getAttribute(RequestDispatcher.ERROR_EXCEPTION));
+        response.setStatus(view.status());
+        model.addAttribute("error", view);
+        return "error/page";
+    }
+
+    private static ErrorView view(int status, Throwable failure) {
+        if (isOfRecords(failure)) {
+            return AWAY;
+        }
+        if (status == AWAY.status()) {
+            return BUSY;
+        }
+        return KNOWN.getOrDefault(status, new ErrorView(status, "Something went wrong",
+                "This step was not done; what was acknowledged before is kept. Go back and try again. When it happens again, the terminal in which Lochan runs says why."));
+    }
+
+    private static boolean isOfRecords(Throwable failure) {
+        return Stream.iterate(failure, t -> t != null, Throwable::getCause)
+                .anyMatch(t -> t instanceof DataAccessException || t instanceof TransactionException || t instanceof SQLException);
+    }
+}

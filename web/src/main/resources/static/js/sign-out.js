@@ -1,0 +1,78 @@
+// Signing out takes what is secret off this device at once, also without a signal: the server is then told as soon as it can be reached. What
+// was logged and not sent yet stays, and nothing else.
+import { OUTBOXES } from './outbox.js';
+
+/** Set while the server is still to be told; holds the token of the form. */
+export const LEAVING = 'lochan-leaving';
+const PAGES = 'lochan-pages';
+const PATIENCE_MILLIS = 5000;
+
+function outboxes(storage) {
+  return Array.from({ length: storage.length }, (_, i) => storage.key(i)).filter((key) => key.startsWith(OUTBOXES));
+}
+
+/** How many entries of this device the server does not have. */
+export function waiting(storage) {
+  return outboxes(storage).reduce((sum, key) => {
+    const { unsent = [], refused = [] } = JSON.parse(storage.getItem(key) ?? '{}');
+    return sum + unsent.length + refused.length;
+  }, 0);
+}
+
+/** Takes logs, names and what was told off the device; of a log with entries that wait, these stay. */
+export function wipe(storage) {
+  for (const key of outboxes(storage)) {
+    const { unsent = [], refused = [] } = JSON.parse(storage.getItem(key) ?? '{}');
+    if (unsent.length + refused.length === 0) storage.removeItem(key);
+    else storage.setItem(key, JSON.stringify({ unsent, refused: refused.map((one) => ({ ...one, words: 'an entry of this device' })) }));
+  }
+}
+
+async function told(token) {
+  const answer = await fetch('/sign-out', { method: 'POST', body: new URLSearchParams({ _csrf: token }), redirect: 'manual', signal: AbortSignal.timeout(PATIENCE_MILLIS) });
+  return answer.type === 'opaqueredirect' || answer.ok;
+}
+
+/** The token of a form as the server makes it now; null when nobody is signed in any more. */
+async function freshToken() {
+  const answer = await fetch('/settings', { cache: 'no-store', signal: AbortSignal.timeout(PATIENCE_MILLIS) });
+  const form = new DOMParser().parseFromString(await answer.text(), 'text/html').querySelector('form[action$="/sign-out"]');
+  return form?.querySelector('[name=_csrf]')?.value ?? null;
+}
+
+/** Tells the server, if it is still to be told, and leads to the door. */
+export async function finishSignOut() {
+  const token = localStorage.getItem(LEAVING);
+  if (token === null) return;
+  try {
+    if (!(await told(token))) {
+      const fresh = await freshToken();
+      if (fresh !== null && !(await told(fresh))) throw new Error('not signed out');
+    }
+    localStorage.removeItem(LEAVING);
+  } catch {
+    // The server is away: told the next time a page is opened.
+  }
+  if (window.location.pathname !== '/sign-in' || localStorage.getItem(LEAVING) === null) window.location.replace('/sign-in');
+}
+
+/** Every form that signs out takes the way over this device first. */
+export function watchSignOut() {
+  for (const form of document.querySelectorAll('form[action$="/sign-out"]')) {
+    form.addEventListener('submit', (event) => {
+      event.preventDefault();
+      const left = waiting(localStorage);
+      const words = `${left} ${left === 1 ? 'entry is' : 'entries are'} not sent yet. They stay on this device, hidden, and are sent when you sign in again. Sign out?`;
+      if (left > 0 && !window.confirm(words)) return;
+      localStorage.setItem(LEAVING, form.querySelector('[name=_csrf]').value);
+      document.documentElement.hidden = true;
+      wipe(localStorage);
+      const pages = 'caches' in window ? caches.delete(PAGES) : Promise.resolve();
+      pages.catch(() => {}).then(finishSignOut);
+    });
+  }
+  // Another page of this device signed out.
+  window.addEventListener('storage', (event) => {
+    if (event.key === LEAVING && event.newValue !== null) window.location.replace('/sign-in');
+  });
+}
