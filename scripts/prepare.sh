@@ -1,3 +1,4 @@
+# shellcheck shell=bash
 # Sourced by the commands of this folder: finds or installs what they need. Messages go to standard error.
 # $here is the project's folder.
 

@@ -24,7 +24,9 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.stream.Stream;
 
 /**
@@ -192,13 +194,21 @@ public final class PrivateMariaDb implements AutoCloseable {
     @Override
     public void close() {
         for (Process last : ending()) {
+            // What makes the data folder is a script with children of its own, and what it made so far is thrown away: they need no time to end.
+            List<ProcessHandle> children = last.descendants().toList();
             last.destroy();
+            children.forEach(ProcessHandle::destroyForcibly);
             try {
                 if (!last.waitFor(STOP_LIMIT.toSeconds(), TimeUnit.SECONDS)) {
                     last.destroyForcibly();
                 }
+                for (ProcessHandle child : children) {
+                    child.onExit().get(STOP_LIMIT.toSeconds(), TimeUnit.SECONDS);
+                }
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
+            } catch (ExecutionException | TimeoutException e) {
+                throw new StoreException("A process that was ended goes on: look for mariadbd on " + folder + ".", e);
             }
         }
         try {
@@ -282,7 +292,7 @@ public final class PrivateMariaDb implements AutoCloseable {
                 ours.get().onExit().get(STOP_LIMIT.toSeconds(), TimeUnit.SECONDS);
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
-            } catch (java.util.concurrent.ExecutionException | java.util.concurrent.TimeoutException e) {
+            } catch (ExecutionException | TimeoutException e) {
                 throw new StoreException("An earlier MariaDB (process " + ours.get().pid() + ") still holds " + folder
                         + " and does not stop: end it with 'kill " + ours.get().pid() + "' and start again.", e);
             }

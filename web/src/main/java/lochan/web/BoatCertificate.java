@@ -9,6 +9,7 @@ import java.net.NetworkInterface;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.MessageDigest;
@@ -28,7 +29,10 @@ import lochan.store.StoreException;
 
 /**
  * A certificate for the network on the boat: an authority of Lochan's own, which a phone is told to trust once, and a certificate by it for this
- * machine's names and addresses, made anew when they change or it runs out. Made by the JDK's keytool; the keys never leave their folder.
+ * machine's names and addresses, made again when they change or it runs out. Made by the JDK's keytool.
+ *
+ * <p>The authority can vouch for this machine's names and for addresses of private networks only. Its key and password have a folder of their
+ * own, which is needed only when a certificate is made: it may lie on a stick that is kept elsewhere.
  */
 final class BoatCertificate {
 
@@ -39,34 +43,50 @@ final class BoatCertificate {
     private static final int PASSWORD_BYTES = 24;
 
     private final Path folder;
+    private final Path authorityFolder;
     private final String password;
+    private boolean madeAuthority;
 
-    private BoatCertificate(Path folder, String password) {
-        this.folder = folder;
-        this.password = password;
+    private BoatCertificate(Path folder, Path authorityFolder) throws IOException {
+        this.folder = closed(folder);
+        this.authorityFolder = authorityFolder;
+        this.password = secret(folder);
     }
 
     /**
      * The certificate of a data folder, made when there is none that holds.
      *
-     * @param others names and addresses besides those that this machine knows of itself
+     * @param home      the data folder; what the server needs lies in its folder {@code tls}
+     * @param authority folder of the authority's key; null: the folder {@code authority} of the data folder
+     * @param others    names and addresses besides those that this machine knows of itself
      */
-    static BoatCertificate of(Path home, List<String> others, Clock clock) {
+    static BoatCertificate of(Path home, Path authority, List<String> others, Clock clock) {
         try {
-            Path folder = Files.createDirectories(home.toAbsolutePath().normalize().resolve("tls"));
-            Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwx------"));
-            Path secret = folder.resolve("password");
-            if (!Files.exists(secret)) {
-                byte[] random = new byte[PASSWORD_BYTES];
-                new SecureRandom().nextBytes(random);
-                Files.writeString(secret, HexFormat.of().formatHex(random));
-            }
-            BoatCertificate certificate = new BoatCertificate(folder, Files.readString(secret));
-            certificate.make(names(others), clock.instant());
+            Path own = home.toAbsolutePath().normalize();
+            BoatCertificate certificate = new BoatCertificate(own.resolve("tls"), authority == null ? own.resolve("authority") : authority);
+            certificate.make(names(others), authority != null, clock.instant());
             return certificate;
         } catch (IOException | GeneralSecurityException e) {
             throw new StoreException("The certificate in " + home.resolve("tls") + " cannot be made or read (" + e.getMessage() + "): give its owner the right to write there, or remove that folder to make a new one.", e);
         }
+    }
+
+    private static Path closed(Path folder) throws IOException {
+        Files.createDirectories(folder);
+        Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwx------"));
+        return folder;
+    }
+
+    /** The password of the keys in a folder, drawn when there is none. */
+    private static String secret(Path folder) throws IOException {
+        Path secret = folder.resolve("password");
+        if (!Files.exists(secret)) {
+            byte[] random = new byte[PASSWORD_BYTES];
+            new SecureRandom().nextBytes(random);
+            Files.createFile(secret, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+            Files.writeString(secret, HexFormat.of().formatHex(random));
+        }
+        return Files.readString(secret);
     }
 
     /** Names and addresses of this machine, as a certificate lists them. */
@@ -87,37 +107,62 @@ final class BoatCertificate {
         return List.copyOf(names);
     }
 
-    private void make(List<String> names, Instant now) throws IOException, GeneralSecurityException {
+    private void make(List<String> names, boolean elsewhere, Instant now) throws IOException, GeneralSecurityException {
         Path made = folder.resolve("names");
         boolean same = Files.exists(made) && Files.readAllLines(made).equals(names);
-        if (same && Files.exists(keys()) && Files.exists(authority()) && read(folder.resolve("server.crt")).getNotAfter().toInstant().isAfter(now.plus(RENEWED_BEFORE))) {
+        if (same && Files.exists(keys()) && Files.exists(authority()) && isBound(read(authority())) && read(folder.resolve("server.crt")).getNotAfter().toInstant().isAfter(now.plus(RENEWED_BEFORE))) {
             return;
         }
-        Path authorityKeys = folder.resolve("authority.p12");
-        if (!Files.exists(authorityKeys) || !Files.exists(authority())) {
-            Files.deleteIfExists(authorityKeys);
-            keytool("-genkeypair", "-alias", "authority", "-keyalg", "EC", "-groupname", "secp256r1", "-dname", "CN=Lochan on " + InetAddress.getLocalHost().getHostName(), "-ext", "bc:c=ca:true,pathlen:0",
-                    "-ext", "ku:c=keyCertSign,cRLSign", "-validity", Integer.toString(AUTHORITY_DAYS), "-keystore", authorityKeys.toString());
-            keytool("-exportcert", "-rfc", "-alias", "authority", "-keystore", authorityKeys.toString(), "-file", authority().toString());
+        if (elsewhere && !Files.isDirectory(authorityFolder)) {
+            throw new StoreException("A certificate has to be made, since the names of this machine changed or the last one runs out, and the authority's folder " + authorityFolder
+                    + " is not there: put it back in its place and start again, or make an empty folder there for a new authority.");
         }
+        closed(authorityFolder);
+        Path authorityKeys = authorityFolder.resolve("authority.p12");
+        Path mayVouch = authorityFolder.resolve("names");
+        List<String> asked = PermittedNames.beyondPrivate(names);
+        boolean covers = Files.exists(authorityKeys) && Files.exists(mayVouch) && Files.readAllLines(mayVouch).containsAll(asked) && Files.exists(authorityFolder.resolve("authority.crt"));
+        if (!covers) {
+            Files.deleteIfExists(authorityKeys);
+            // As older versions left it: able to vouch for anything, with its password beside it.
+            Files.deleteIfExists(folder.resolve("authority.p12"));
+            keytool(authorityFolder, "-genkeypair", "-alias", "authority", "-keyalg", "EC", "-groupname", "secp256r1", "-dname", "CN=Lochan on " + InetAddress.getLocalHost().getHostName(), "-ext", "bc:c=ca:true,pathlen:0",
+                    "-ext", "ku:c=keyCertSign,cRLSign", "-ext", PermittedNames.OID + ":critical=" + PermittedNames.extension(asked), "-validity", Integer.toString(AUTHORITY_DAYS), "-keystore", authorityKeys.toString());
+            Files.deleteIfExists(authorityFolder.resolve("authority.crt"));
+            keytool(authorityFolder, "-exportcert", "-rfc", "-alias", "authority", "-keystore", authorityKeys.toString(), "-file", authorityFolder.resolve("authority.crt").toString());
+            Files.write(mayVouch, asked);
+            madeAuthority = true;
+        }
+        Files.copy(authorityFolder.resolve("authority.crt"), authority(), StandardCopyOption.REPLACE_EXISTING);
         Files.deleteIfExists(keys());
-        keytool("-genkeypair", "-alias", "server", "-keyalg", "EC", "-groupname", "secp256r1", "-dname", "CN=Lochan", "-keystore", keys().toString());
+        keytool(folder, "-genkeypair", "-alias", "server", "-keyalg", "EC", "-groupname", "secp256r1", "-dname", "CN=Lochan", "-keystore", keys().toString());
         Path request = folder.resolve("server.csr");
-        keytool("-certreq", "-alias", "server", "-keystore", keys().toString(), "-file", request.toString());
-        keytool("-gencert", "-rfc", "-alias", "authority", "-keystore", authorityKeys.toString(), "-infile", request.toString(), "-outfile", folder.resolve("server.crt").toString(), "-validity",
+        keytool(folder, "-certreq", "-alias", "server", "-keystore", keys().toString(), "-file", request.toString());
+        keytool(authorityFolder, "-gencert", "-rfc", "-alias", "authority", "-keystore", authorityKeys.toString(), "-infile", request.toString(), "-outfile", folder.resolve("server.crt").toString(), "-validity",
                 Integer.toString(HOLDS_DAYS), "-ext", "san=" + String.join(",", names), "-ext", "ku:c=digitalSignature", "-ext", "eku=serverAuth");
-        keytool("-importcert", "-noprompt", "-alias", "authority", "-keystore", keys().toString(), "-file", authority().toString());
-        keytool("-importcert", "-noprompt", "-alias", "server", "-keystore", keys().toString(), "-file", folder.resolve("server.crt").toString());
+        keytool(folder, "-importcert", "-noprompt", "-alias", "authority", "-keystore", keys().toString(), "-file", authority().toString());
+        keytool(folder, "-importcert", "-noprompt", "-alias", "server", "-keystore", keys().toString(), "-file", folder.resolve("server.crt").toString());
         Files.write(made, names);
     }
 
-    private void keytool(String... arguments) throws IOException {
+    /** Whether an authority may vouch for some names only. */
+    private static boolean isBound(X509Certificate authority) {
+        return authority.getExtensionValue(PermittedNames.OID) != null;
+    }
+
+    /** Whether phones have to be told to trust an authority that was not there before. */
+    boolean madeAuthority() {
+        return madeAuthority;
+    }
+
+    /** @param of folder whose password opens the keys */
+    private static void keytool(Path of, String... arguments) throws IOException {
         List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "keytool").toString()));
         command.addAll(List.of(arguments));
         // The password goes by the environment: a command line can be read by others.
         command.addAll(List.of("-storetype", "PKCS12", "-storepass:env", "LOCHAN_STORE_PASSWORD"));
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
-        builder.environment().put("LOCHAN_STORE_PASSWORD", password);
+        builder.environment().put("LOCHAN_STORE_PASSWORD", secret(of));
         Process process = builder.start();
         String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         try {

@@ -40,9 +40,10 @@ public class Server {
     /**
      * Whether pages go over TLS by a certificate of our own.
      *
-     * @param names of this machine besides those it knows of itself
+     * @param names     of this machine besides those it knows of itself
+     * @param authority folder of the authority's key; null: one in the data folder
      */
-    record Tls(boolean own, List<String> names) {
+    record Tls(boolean own, List<String> names, Path authority) {
 
         Tls {
             names = List.copyOf(names);
@@ -80,7 +81,8 @@ public class Server {
             if (!wish.equals("own") && !wish.equals("off")) {
                 throw new StoreException("LOCHAN_TLS is " + wish + ": expected own, for a certificate that Lochan makes itself, or off.");
             }
-            return new Tls(wish.equals("own"), Stream.of(environment.getOrDefault("LOCHAN_TLS_NAMES", "").split(",")).map(String::strip).filter(n -> !n.isEmpty()).toList());
+            return new Tls(wish.equals("own"), Stream.of(environment.getOrDefault("LOCHAN_TLS_NAMES", "").split(",")).map(String::strip).filter(n -> !n.isEmpty()).toList(),
+                    environment.containsKey("LOCHAN_TLS_AUTHORITY") ? Path.of(environment.get("LOCHAN_TLS_AUTHORITY")).toAbsolutePath() : null);
         }
 
         InetAddress address() {
@@ -228,7 +230,7 @@ public class Server {
             settings.put("server.forward-headers-strategy", "native");
         }
         settings.put("lochan.backups", wishes.home().resolve("backups").toString());
-        BoatCertificate certificate = wishes.tls().own() ? BoatCertificate.of(wishes.home(), wishes.tls().names(), Clock.systemUTC()) : null;
+        BoatCertificate certificate = wishes.tls().own() ? BoatCertificate.of(wishes.home(), wishes.tls().authority(), wishes.tls().names(), Clock.systemUTC()) : null;
         if (certificate != null) {
             settings.putAll(Map.of("server.ssl.key-store", certificate.keys().toUri().toString(), "server.ssl.key-store-type", "PKCS12", "server.ssl.key-store-password", certificate.password(),
                     "server.ssl.key-alias", "server", "server.servlet.session.cookie.secure", true, "lochan.authority", certificate.authority().toString()));
@@ -256,6 +258,9 @@ public class Server {
 
     private static void tellPhones(BoatCertificate certificate, Wishes wishes, String port, PrintStream out) {
         String at = (wishes.address().isAnyLocalAddress() ? BoatCertificate.addresses().stream() : Stream.of(wishes.bind())).map(a -> "https://" + a + ":" + port + "/lochan.crt").collect(Collectors.joining(" or "));
+        if (certificate.madeAuthority()) {
+            out.println("Its authority is new: every phone has to be told to trust it, also one that trusted an earlier one.");
+        }
         out.println("A phone gets the certificate to trust at " + at);
         out.println("Its SHA-256 fingerprint, to be compared on the phone: " + certificate.fingerprint());
     }

@@ -23,12 +23,21 @@ import java.time.Duration;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.TimeUnit;
 import javax.net.ssl.SSLContext;
 import javax.net.ssl.TrustManagerFactory;
+import lochan.store.PrivateMariaDb;
 import lochan.store.StoreException;
 import lochan.web.testing.RunningApp;
+import org.bouncycastle.asn1.ASN1OctetString;
+import org.bouncycastle.asn1.x509.GeneralName;
+import org.bouncycastle.asn1.x509.NameConstraintValidatorException;
+import org.bouncycastle.asn1.x509.NameConstraints;
+import org.bouncycastle.asn1.x509.PKIXNameConstraintValidator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Starting: what is in the way gets one clear line and the remedy. */
 class ServerTest {
@@ -107,16 +116,114 @@ class ServerTest {
 
     @Test
     void theBoatsCertificateIsKeptWhileItsNamesAreTheSameAndItsAuthorityForGood() throws Exception {
-        BoatCertificate first = BoatCertificate.of(folder, List.of("boat.local"), CLOCK);
+        BoatCertificate first = BoatCertificate.of(folder, null, List.of("boat.local"), CLOCK);
         byte[] keys = Files.readAllBytes(first.keys());
-        assertThat(Files.readAllBytes(BoatCertificate.of(folder, List.of("boat.local"), CLOCK).keys())).isEqualTo(keys);
-        BoatCertificate moved = BoatCertificate.of(folder, List.of("boat.local", "10.9.9.9"), CLOCK);
+        assertThat(Files.readAllBytes(BoatCertificate.of(folder, null, List.of("boat.local"), CLOCK).keys())).isEqualTo(keys);
+        BoatCertificate moved = BoatCertificate.of(folder, null, List.of("boat.local", "10.9.9.9"), CLOCK);
         assertThat(Files.readAllBytes(moved.keys())).isNotEqualTo(keys);
         Files.copy(moved.keys(), folder.resolve("before"));
         assertThat(moved.fingerprint()).isEqualTo(first.fingerprint());
-        assertThat(Files.readAllBytes(BoatCertificate.of(folder, List.of("boat.local", "10.9.9.9"), Clock.offset(CLOCK, Duration.ofDays(380))).keys())).as("it runs out soon").isNotEqualTo(Files.readAllBytes(folder.resolve("before")));
+        assertThat(Files.readAllBytes(BoatCertificate.of(folder, null, List.of("boat.local", "10.9.9.9"), Clock.offset(CLOCK, Duration.ofDays(380))).keys())).as("it runs out soon").isNotEqualTo(Files.readAllBytes(folder.resolve("before")));
         assertThat(Files.getPosixFilePermissions(folder.resolve("tls"))).doesNotContain(java.nio.file.attribute.PosixFilePermission.OTHERS_READ, java.nio.file.attribute.PosixFilePermission.GROUP_READ);
-        assertThatThrownBy(() -> BoatCertificate.of(folder, List.of("no name"), CLOCK)).isInstanceOf(StoreException.class).hasMessageContaining("as boat.local,10.0.0.4");
+        assertThatThrownBy(() -> BoatCertificate.of(folder, null, List.of("no name"), CLOCK)).isInstanceOf(StoreException.class).hasMessageContaining("as boat.local,10.0.0.4");
+    }
+
+    @Test
+    void theAuthorityVouchesForThisMachineAloneAndItsKeyMayLieElsewhere() throws Exception {
+        Path stick = folder.resolve("stick");
+        assertThatThrownBy(() -> BoatCertificate.of(folder.resolve("home"), stick, List.of(), CLOCK)).isInstanceOf(StoreException.class).hasMessageContaining("is not there");
+        Files.createDirectory(stick);
+        BoatCertificate made = BoatCertificate.of(folder.resolve("home"), stick, List.of("boat.local"), CLOCK);
+        assertThat(made.madeAuthority()).isTrue();
+        X509Certificate authority = certificate(Files.readAllBytes(made.authority()));
+        assertThat(authority.getCriticalExtensionOIDs()).contains("2.5.29.30");
+        PKIXNameConstraintValidator bounds = bounds(authority);
+        assertThat(List.of("boat.local", "localhost")).allMatch(n -> permits(bounds, GeneralName.dNSName, n));
+        assertThat(List.of("bank.example", "local", "notboat.local")).noneMatch(n -> permits(bounds, GeneralName.dNSName, n));
+        assertThat(List.of("127.0.0.1", "10.1.2.3", "172.31.0.9", "192.168.7.9", "169.254.1.1", "100.64.0.1")).allMatch(n -> permits(bounds, GeneralName.iPAddress, n));
+        assertThat(List.of("8.8.8.8", "172.32.0.1", "100.128.0.1", "11.0.0.1")).noneMatch(n -> permits(bounds, GeneralName.iPAddress, n));
+        assertThat(Files.walk(folder.resolve("home")).map(p -> p.getFileName().toString())).doesNotContain("authority.p12");
+
+        Files.move(stick, folder.resolve("drawer"));
+        assertThat(BoatCertificate.of(folder.resolve("home"), stick, List.of("boat.local"), CLOCK).madeAuthority()).as("not needed as long as it holds").isFalse();
+        Files.move(folder.resolve("drawer"), stick);
+        assertThat(BoatCertificate.of(folder.resolve("home"), stick, List.of("boat.local", "10.1.2.3"), CLOCK).madeAuthority()).as("a private address").isFalse();
+        assertThat(BoatCertificate.of(folder.resolve("home"), stick, List.of("other.local"), CLOCK).madeAuthority()).as("a name it cannot vouch for").isTrue();
+    }
+
+    private static X509Certificate certificate(byte[] pem) throws Exception {
+        return (X509Certificate) CertificateFactory.getInstance("X.509").generateCertificate(new ByteArrayInputStream(pem));
+    }
+
+    /** What an authority may vouch for. */
+    private static PKIXNameConstraintValidator bounds(X509Certificate authority) throws Exception {
+        byte[] value = ASN1OctetString.getInstance(authority.getExtensionValue("2.5.29.30")).getOctets();
+        PKIXNameConstraintValidator bounds = new PKIXNameConstraintValidator();
+        bounds.intersectPermittedSubtree(NameConstraints.getInstance(value).getPermittedSubtrees());
+        return bounds;
+    }
+
+    private static boolean permits(PKIXNameConstraintValidator bounds, int kind, String name) {
+        try {
+            bounds.checkPermitted(new GeneralName(kind, name));
+            return true;
+        } catch (NameConstraintValidatorException e) {
+            return false;
+        }
+    }
+
+    @Test
+    void anAddressThatIsNotOursAndAFullDiskGetALineEach() throws Exception {
+        assertThatThrownBy(() -> Server.start(Server.Wishes.of(false, Map.of("LOCHAN_BIND", "203.0.113.7", "LOCHAN_PORT", "0")), new Server.Ending(), System.out)).isInstanceOf(StoreException.class)
+                .hasMessage("LOCHAN_BIND is 203.0.113.7, which is no address of this machine: expected one that it has, or 0.0.0.0 for all.");
+        assertThatThrownBy(() -> Server.Wishes.of(false, Map.of("LOCHAN_PROXY", "yes"))).isInstanceOf(StoreException.class).hasMessageContaining("expected local");
+    }
+
+    /** Told to end while it starts, at any moment: nothing of it is left running. */
+    @ParameterizedTest
+    @CsvSource({"TERM, 300", "TERM, 1500", "HUP, 900", "HUP, 3500", "INT, 2200"})
+    void toldToEndWhileItStartsItLeavesNothingBehind(String signal, int afterMillis) throws Exception {
+        Path home = Files.createTempDirectory("lochan-ended");
+        ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-cp", System.getProperty("java.class.path"),
+                Lochan.class.getName(), "serve").redirectErrorStream(true).redirectOutput(folder.resolve("said").toFile());
+        builder.environment().putAll(Map.of("LOCHAN_HOME", home.toString(), "LOCHAN_PORT", "0"));
+        Process process = builder.start();
+        assertThat(process.waitFor(afterMillis, TimeUnit.MILLISECONDS)).isFalse();
+        assertThat(shell("kill -" + signal + " " + process.pid(), Map.of()).exit()).isZero();
+
+        assertThat(process.waitFor(1, TimeUnit.MINUTES)).isTrue();
+        assertThat(ProcessHandle.allProcesses().filter(ProcessHandle::isAlive).filter(p -> commandLine(p).contains(home.toString()))).isEmpty();
+        assertThat(Files.readString(folder.resolve("said"))).doesNotContain("Exception");
+        PrivateMariaDb.delete(home);
+    }
+
+    private static String commandLine(ProcessHandle process) {
+        try {
+            return Files.readString(Path.of("/proc/" + process.pid() + "/cmdline"));
+        } catch (IOException e) {
+            return "";
+        }
+    }
+
+    /** A program that breaks down twice and then ends: 3 is the JVM's status when it is out of memory. */
+    @Test
+    void theStartScriptStartsABrokenProgramAgainAndGivesUpOneThatBreaksDownAtOnce() throws Exception {
+        String twice = "n=$(cat " + folder + "/n 2>/dev/null || echo 0); echo $((n + 1)) > " + folder + "/n; [ $n -lt 2 ] && exit 3; exit 7";
+        Said again = shell(". " + PREPARE + "; keep_running " + folder + "/twice", Map.of("twice", twice));
+        assertThat(again.exit()).isEqualTo(7);
+        assertThat(again.text()).hasLineCount(2).contains("Lochan broke down (status 3) and is started again");
+
+        Said ever = shell(". " + PREPARE + "; keep_running " + folder + "/ever", Map.of("ever", "exit 134"));
+        assertThat(ever.exit()).isEqualTo(1);
+        assertThat(ever.text()).contains("broke down three times within a minute of its start (status 134)");
+        assertThat(shell("grep -c ExitOnOutOfMemoryError " + PREPARE, Map.of()).text().strip()).isEqualTo("1");
+    }
+
+    @Test
+    void theStartScriptPassesOnWhatTellsItToEnd() throws Exception {
+        Said said = shell(". " + PREPARE + "; (sleep 1; kill -HUP $$) & keep_running " + folder + "/waits", Map.of("waits", "trap 'echo told; exit 143' TERM; for i in $(seq 300); do sleep 0.1; done"));
+        assertThat(said.exit()).isEqualTo(143);
+        assertThat(said.text()).isEqualTo("told\n");
     }
 
     private record Said(int exit, String text) { }

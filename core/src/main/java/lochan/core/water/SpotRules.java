@@ -7,6 +7,8 @@ import lochan.core.Violation;
 /** Checks one spot; all violations are found at once. */
 public final class SpotRules {
 
+    private static final int LONGEST_CLASS = 64;
+
     private SpotRules() { }
 
     public static List<Violation> check(Spot spot) {
@@ -18,6 +20,8 @@ public final class SpotRules {
         }
         if (spot.placeClass() == null || spot.placeClass().isBlank()) {
             found.add(new Violation("placeClass", "The class of place is missing: patterns are built on it, so choose one."));
+        } else if (spot.placeClass().length() > LONGEST_CLASS) {
+            found.add(new Violation("placeClass", "The class of place has " + spot.placeClass().length() + " characters: " + LONGEST_CLASS + " at most."));
         }
         if (!(spot.radiusM() > 0 && spot.radiusM() <= 5000)) {
             found.add(new Violation("radiusM", "The radius is " + spot.radiusM() + " m: expected more than 0 and at most 5000 m."));

@@ -15,8 +15,8 @@ public record Names(Map<String, String> spots, Map<String, String> presentations
         presentations = Map.copyOf(presentations);
     }
 
-    /** As "Sill Ledge, Swim jig". */
+    /** As "Sill Ledge, Swim jig"; a presentation that is not noted (null) is left out. */
     String of(String spot, String presentation) {
-        return spots.getOrDefault(spot, spot) + ", " + presentations.getOrDefault(presentation, presentation);
+        return spots.getOrDefault(spot, spot) + (presentation == null ? "" : ", " + presentations.getOrDefault(presentation, presentation));
     }
 }

@@ -32,6 +32,7 @@ import lochan.core.event.Species;
 import lochan.core.event.Scoring;
 import lochan.core.event.SpeciesRule;
 import lochan.core.event.TieBreak;
+import lochan.web.db.tables.records.EventDayRecord;
 import lochan.web.db.tables.records.EventRecord;
 import lochan.web.page.JsonText;
 import org.jooq.Condition;
@@ -66,6 +67,17 @@ class BriefRepository {
                 .fetch(r -> new EventKey(accountId, r.value1()));
     }
 
+    List<Briefs.Head> heads(long accountId) {
+        Map<Long, List<CompetitionDay>> days = db.selectFrom(EVENT_DAY).where(EVENT_DAY.ACCOUNT_ID.eq(accountId)).orderBy(EVENT_DAY.EVENT_ID, EVENT_DAY.ORDINAL)
+                .fetchGroups(EVENT_DAY.EVENT_ID, BriefRepository::day);
+        return db.select(EVENT.ID, EVENT.NAME, EVENT.TIME_ZONE).from(EVENT).where(EVENT.ACCOUNT_ID.eq(accountId)).and(EVENT.DELETED_AT.isNull()).orderBy(EVENT.ID)
+                .fetch(r -> new Briefs.Head(new EventKey(accountId, r.value1()), r.value2(), ZoneId.of(r.value3()), days.get(r.value1())));
+    }
+
+    private static CompetitionDay day(EventDayRecord r) {
+        return new CompetitionDay(r.getDate(), r.getStartAt(), r.getCheckInAt());
+    }
+
     /** Events that were deleted before a time. */
     List<EventKey> deletedBefore(Instant time) {
         return db.select(EVENT.ACCOUNT_ID, EVENT.ID).from(EVENT).where(EVENT.DELETED_AT.lt(time)).fetch(r -> new EventKey(r.value1(), r.value2()));
@@ -83,7 +95,7 @@ class BriefRepository {
                 .fetch(PRACTICE_DAY.DATE);
         List<CompetitionDay> days = db.selectFrom(EVENT_DAY)
                 .where(EVENT_DAY.EVENT_ID.eq(key.eventId())).and(EVENT_DAY.ACCOUNT_ID.eq(key.accountId())).orderBy(EVENT_DAY.ORDINAL)
-                .fetch(r -> new CompetitionDay(r.getDate(), r.getStartAt(), r.getCheckInAt()));
+                .fetch(BriefRepository::day);
         return new Brief(e.getName(), ZoneId.of(e.getTimeZone()), Coded.find(Format.class, e.getFormat()).orElseThrow(), e.getBagLimit(),
                 e.getAnglers(), e.getTargetGrams(), e.getScaleGrams(), species, scoring(e),
                 new Penalties(e.getDeadFishGrams(), e.getLateGramsPerMinute(), e.getLateDisqualifyMinutes(), e.getShortFishGrams(), e.getOverLimitGrams()),

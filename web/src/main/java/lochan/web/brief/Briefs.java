@@ -11,6 +11,7 @@ import lochan.core.Violation;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
 import lochan.core.event.Brief;
+import lochan.core.event.CompetitionDay;
 import lochan.core.event.Species;
 import lochan.web.account.Removals;
 import lochan.web.page.NotThereException;
@@ -49,6 +50,18 @@ public class Briefs {
 
     public List<EventKey> all(long accountId) {
         return repository.all(accountId);
+    }
+
+    /**
+     * What a list shows of an event.
+     *
+     * @param days in their order, one or more
+     */
+    public record Head(EventKey key, String name, ZoneId timeZone, List<CompetitionDay> days) { }
+
+    /** The heads of all events of an account, the oldest first. */
+    public List<Head> heads(long accountId) {
+        return repository.heads(accountId);
     }
 
     public Brief brief(EventKey key) {

@@ -31,9 +31,8 @@ import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;
-import tools.jackson.core.JacksonException;
+import lochan.web.eventfile.JsonLimits;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -45,7 +44,6 @@ import tools.jackson.databind.node.ObjectNode;
  */
 final class AdviseAnswer {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int PLANNED_SCENARIOS = 200;
     private static final int PLANNED_ROUNDS = 1;
 
@@ -122,11 +120,10 @@ final class AdviseAnswer {
     /** The answer to a line of the stream; one that cannot be read is answered with what is wrong, and changes nothing. */
     ObjectNode line(String line) {
         try {
-            return answered(JSON.readTree(line));
-        } catch (JacksonException e) {
-            return wrong("no JSON: " + e.getOriginalMessage().lines().findFirst().orElse(""));
+            return answered(JsonLimits.read(line));
         } catch (EventFileException e) {
-            return wrong(e.problems().getFirst().toString());
+            EventFileException.Problem first = e.problems().getFirst();
+            return wrong(first.pointer().isEmpty() ? first.message().replaceFirst("^is ", "") : first.toString());
         } catch (UsageException e) {
             return wrong(e.getMessage());
         }

@@ -23,9 +23,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -33,8 +31,6 @@ import tools.jackson.databind.node.ObjectNode;
 /** The log as the page in the boat takes it along, and the entries that the page brings back. */
 @Controller
 class BoatController {
-
-    private static final JsonMapper JSON = JsonLimits.reader();
 
     private final CompetitionLog log;
     private final LogWatchers watchers;
@@ -67,8 +63,8 @@ class BoatController {
         ArrayNode moved = JsonNodeFactory.instance.arrayNode();
         JsonNode sent;
         try {
-            sent = JSON.readTree(body).path("entries");
-        } catch (JacksonException e) {
+            sent = JsonLimits.read(body).path("entries");
+        } catch (EventFileException e) {
             return ResponseEntity.badRequest().body("{\"error\": \"The entries are no JSON: load the page again.\"}");
         }
         for (JsonNode one : sent) {

@@ -10,8 +10,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
-import lochan.core.event.Brief;
-import lochan.core.eventdata.EventData;
+import java.util.Map;
 import lochan.web.account.Angler;
 import lochan.web.brief.Briefs;
 import lochan.web.brief.EventKey;
@@ -40,9 +39,11 @@ class EventsController {
 
     private final Briefs briefs;
     private final EventBook events;
+    private final EventCountsRepository counts;
     private final Clock clock;
 
-    EventsController(Briefs briefs, EventBook events, Clock clock) {
+    EventsController(Briefs briefs, EventBook events, EventCountsRepository counts, Clock clock) {
+        this.counts = counts;
         this.briefs = briefs;
         this.events = events;
         this.clock = clock;
@@ -70,28 +71,30 @@ class EventsController {
     }
 
     private String page(Angler angler, List<Problem> problems, Model model) {
-        List<Row> rows = briefs.all(angler.accountId()).stream().map(k -> row(k, events.event(k)))
-                .sorted(Comparator.comparing(Row::over).thenComparing(r -> Math.abs(r.daysToGo()))).toList();
+        long account = angler.accountId();
+        Map<Long, Integer> spots = counts.spots(account);
+        Map<Long, Integer> stops = counts.stops(account);
+        Map<Long, Integer> bites = counts.bites(account);
+        List<Row> rows = briefs.heads(account).stream().map(h -> row(h, spots.getOrDefault(h.key().eventId(), 0), stops.getOrDefault(h.key().eventId(), 0),
+                bites.getOrDefault(h.key().eventId(), 0))).sorted(Comparator.comparing(Row::over).thenComparing(r -> Math.abs(r.daysToGo()))).toList();
         model.addAttribute("events", rows);
         model.addAttribute("problems", problems);
         return "eventbook/events";
     }
 
-    private Row row(EventKey key, EventData event) {
-        Brief brief = event.brief();
+    private Row row(Briefs.Head event, int spots, int stops, int bites) {
         Instant now = clock.instant();
-        LocalDate today = LocalDate.ofInstant(now, brief.timeZone());
-        LocalDate first = brief.days().getFirst().date();
-        LocalDate last = brief.days().getLast().date();
+        LocalDate today = LocalDate.ofInstant(now, event.timeZone());
+        LocalDate first = event.days().getFirst().date();
+        LocalDate last = event.days().getLast().date();
         long toGo = ChronoUnit.DAYS.between(today, first);
-        boolean over = now.isAfter(brief.days().getLast().checkIn());
+        boolean over = now.isAfter(event.days().getLast().checkIn());
         boolean on = !over && toGo <= 0;
-        String state = over ? "finished" : on ? "competition" : event.stops().isEmpty() ? "map study" : "practice";
+        String state = over ? "finished" : on ? "competition" : stops == 0 ? "map study" : "practice";
         Next next = over || on ? new Next("competition", over ? "See the bag" : "Open the log")
-                : event.spots().isEmpty() ? new Next("spots", "Mark spots")
-                : toGo > 1 || event.stops().isEmpty() ? new Next("practice", "Log practice") : new Next("plan", "Plan tomorrow");
-        return new Row(key.eventId(), brief.name(), Dates.days(first, last), toGo, state,
-                event.spots().size(), event.stops().stream().mapToInt(s -> s.bites().size()).sum(), next, over);
+                : spots == 0 ? new Next("spots", "Mark spots")
+                : toGo > 1 || stops == 0 ? new Next("practice", "Log practice") : new Next("plan", "Plan tomorrow");
+        return new Row(event.key().eventId(), event.name(), Dates.days(first, last), toGo, state, spots, bites, next, over);
     }
 
     @PostMapping("/events/import")
@@ -100,7 +103,8 @@ class EventsController {
         try (InputStream in = file.getInputStream()) {
             EventFile read = EventFileReader.read(in);
             EventKey key = events.add(angler.accountId(), read);
-            flash.addFlashAttribute("notice", "“" + read.data().brief().name() + "” imported.");
+            flash.addFlashAttribute("notice", "“" + read.data().brief().name() + "” imported."
+                    + (read.leftOut() == 0 ? "" : " It has more fields that this version does not know than are kept: those of " + read.leftOut() + " objects were left out."));
             return "redirect:/events/" + key.eventId() + "/brief";
         } catch (EventFileException e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

@@ -9,14 +9,11 @@ import java.util.Optional;
 import lochan.core.event.Position;
 import lochan.core.structure.ContourGrid;
 import lochan.web.eventfile.EventFileException.Problem;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Lines of one depth from GeoJSON: lines or rings, each with its depth as a property. */
 public final class ContourText {
 
-    private static final JsonMapper JSON = JsonLimits.reader();
     private static final double DEEPEST_M = 2000;
     private static final double METRES_PER_FOOT = 0.3048;
     private static final int MOST_PLACES = 300_000;
@@ -37,11 +34,7 @@ public final class ContourText {
      */
     public static List<ContourGrid.Line> read(InputStream in, double metresPerUnit) throws EventFileException {
         ContourText text = new ContourText(metresPerUnit);
-        try {
-            text.read(JSON.readTree(in));
-        } catch (JacksonException e) {
-            throw JsonLimits.refusal(e);
-        }
+        text.read(JsonLimits.read(in));
         if (text.problems.isEmpty() && text.lines.isEmpty()) {
             text.problem("", "has no line with a depth: expected features with a property \"depthM\", \"depthFt\" or \"depth\"");
         }

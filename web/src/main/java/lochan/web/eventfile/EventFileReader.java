@@ -51,14 +51,12 @@ import lochan.core.water.SpotRules;
 import lochan.core.water.Stock;
 import lochan.core.water.Zone;
 import lochan.web.eventfile.EventFileException.Problem;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.JsonNodeFactory;
 
 /** Reads an event file whole or refuses it whole. */
 public final class EventFileReader {
 
-    private static final JsonMapper JSON = JsonLimits.reader();
     private static final int MOST_PROBLEMS = 100;
     private static final double MUCH = 1e9;
     private static final int LONGEST_ENTERED = 80;
@@ -77,13 +75,7 @@ public final class EventFileReader {
      * @throws IOException        when the stream cannot be read
      */
     public static EventFile read(InputStream in) throws EventFileException, IOException {
-        JsonNode tree;
-        try {
-            tree = JSON.readTree(in);
-        } catch (JacksonException e) {
-            throw JsonLimits.refusal(e);
-        }
-        return new EventFileReader().read(tree);
+        return new EventFileReader().read(JsonLimits.read(in));
     }
 
     /**
@@ -95,7 +87,7 @@ public final class EventFileReader {
         EventFileReader reader = new EventFileReader();
         event.spots().forEach(s -> reader.spotIds.add(s.id()));
         event.presentations().forEach(p -> reader.presentationIds.add(p.id()));
-        JsonNode wrapped = JSON.createObjectNode().set("entries", list);
+        JsonNode wrapped = JsonNodeFactory.instance.objectNode().set("entries", list);
         List<Entry> entries = new JsonFields(wrapped, "", "", reader.context).list("entries", "id", (f, i) -> reader.entry(f, event.brief()));
         reader.stopAt(!reader.context.problems.isEmpty());
         return entries;
@@ -264,8 +256,9 @@ public final class EventFileReader {
 
     private static BoatRun boatRun(JsonFields f) {
         BoatRun run = new BoatRun(f.time("start"), f.time("end"), f.number("metres", 0, MUCH), f.number("mps", 0, 60), f.numberOrNull("windMps", 0, 100));
-        if (!run.end().isAfter(run.start())) {
-            f.problem("end", "the run ends before it begins, expected a time after its start");
+        if (!PracticeStop.canRun(run.start(), run.end())) {
+            f.problem("end", run.end().isAfter(run.start()) ? "the run lasts longer than a day, expected a time at most 24 hours after its start"
+                    : "the run ends before it begins, expected a time after its start");
         }
         return run;
     }

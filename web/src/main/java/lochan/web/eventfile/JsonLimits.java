@@ -1,5 +1,6 @@
 package lochan.web.eventfile;
 
+import java.io.InputStream;
 import java.util.List;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
@@ -7,6 +8,7 @@ import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.exc.StreamConstraintsException;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** How large JSON from outside may be: it is refused while it is read, before all of it is in memory. */
@@ -22,20 +24,45 @@ public final class JsonLimits {
 
     private JsonLimits() { }
 
-    /** A reader within the limits; a field that an object has twice is refused. */
-    public static JsonMapper reader() {
+    private static final JsonMapper READER = reader();
+
+    /** A field that an object has twice is refused. */
+    private static JsonMapper reader() {
         JsonFactory factory = JsonFactory.builder().streamReadConstraints(StreamReadConstraints.builder().maxDocumentLength(MOST_BYTES).maxTokenCount(MOST_TOKENS)
                 .maxNestingDepth(DEEPEST).maxNumberLength(LONGEST_NUMBER).maxStringLength(LONGEST_TEXT).maxNameLength(LONGEST_NAME).build()).build();
         return JsonMapper.builder(factory).enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                 .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS, DeserializationFeature.FAIL_ON_TRAILING_TOKENS).build();
     }
 
-    /** What is wrong with a file that could not be read. */
-    static EventFileException refusal(JacksonException e) {
-        String where = e.getLocation() == null ? "" : " at line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr();
+    /**
+     * Reads a file.
+     *
+     * @throws EventFileException when it is none, or too large
+     */
+    static JsonNode read(InputStream in) throws EventFileException {
+        try {
+            return READER.readTree(in);
+        } catch (JacksonException | NumberFormatException e) {
+            throw refusal(e);
+        }
+    }
+
+    /** Reads a text, as {@link #read(InputStream)} does. */
+    public static JsonNode read(String text) throws EventFileException {
+        try {
+            return READER.readTree(text);
+        } catch (JacksonException | NumberFormatException e) {
+            throw refusal(e);
+        }
+    }
+
+    private static EventFileException refusal(RuntimeException e) {
+        JacksonException at = e instanceof JacksonException known ? known : null;
+        String where = at == null || at.getLocation() == null ? "" : " at line " + at.getLocation().getLineNr() + ", column " + at.getLocation().getColumnNr();
+        String words = at == null ? e.getMessage() : at.getOriginalMessage();
         String what = e instanceof StreamConstraintsException ? "is too large" + where + ": at most " + MOST_BYTES / 1_000_000 + " MB with " + MOST_TOKENS
                 + " values and names, nested " + DEEPEST + " deep, with texts of " + LONGEST_TEXT + " characters and numbers of " + LONGEST_NUMBER + " digits, are read"
-                : "is no JSON" + where + ": " + e.getOriginalMessage().lines().findFirst().orElse("");
+                : "is no JSON" + where + ": " + String.valueOf(words).lines().findFirst().orElse("");
         return new EventFileException(List.of(new EventFileException.Problem("", what)));
     }
 }

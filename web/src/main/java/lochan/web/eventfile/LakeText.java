@@ -3,7 +3,6 @@ package lochan.web.eventfile;
 import java.io.InputStream;
 import java.util.List;
 import lochan.core.water.Lake;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -11,7 +10,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** A lake as text: the member {@code lake} of an event file, without what it does not know. */
 public final class LakeText {
 
-    private static final JsonMapper JSON = JsonLimits.reader();
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private LakeText() { }
 
@@ -28,12 +27,7 @@ public final class LakeText {
      */
     public static Lake fromGeoJson(InputStream in) throws EventFileException {
         JsonFields.Context context = new JsonFields.Context();
-        JsonNode tree;
-        try {
-            tree = JSON.readTree(in);
-        } catch (JacksonException e) {
-            throw JsonLimits.refusal(e);
-        }
+        JsonNode tree = JsonLimits.read(in);
         Lake lake = LakeJson.fromGeoJson(tree, context);
         if (!context.problems.isEmpty()) {
             throw new EventFileException(context.problems);

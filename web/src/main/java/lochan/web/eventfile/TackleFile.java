@@ -28,7 +28,7 @@ import lochan.core.tackle.RodAction;
 import lochan.core.tackle.SeasonStage;
 import lochan.core.tackle.Tackle;
 import lochan.web.eventfile.EventFileException.Problem;
-import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -37,7 +37,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** Tackle as an open file: lures' sheets (the catalogue is one such file), rods, the box, what lures were seen to do. SI units. */
 public final class TackleFile {
 
-    private static final JsonMapper JSON = JsonLimits.reader();
+    private static final JsonMapper JSON = JsonMapper.builder().enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS).build();
     private static final int LONGEST_NAME = 80;
     private static final double HEAVIEST_G = 1000;
     private static final double DEEPEST_M = 100;
@@ -51,15 +51,7 @@ public final class TackleFile {
      * @throws EventFileException with everything wrong in it
      */
     public static Tackle read(InputStream in) throws EventFileException, IOException {
-        return read(parsed(in));
-    }
-
-    private static JsonNode parsed(InputStream in) throws EventFileException {
-        try {
-            return JSON.readTree(in);
-        } catch (JacksonException e) {
-            throw JsonLimits.refusal(e);
-        }
+        return read(JsonLimits.read(in));
     }
 
     /** One sheet as it is kept. */

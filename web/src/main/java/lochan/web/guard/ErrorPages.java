@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.TransactionException;
@@ -46,6 +47,9 @@ class ErrorPages implements ErrorController {
     }
 
     private static ErrorView view(int status, Throwable failure) {
+        if (causes(failure).anyMatch(DataIntegrityViolationException.class::isInstance)) {
+            return KNOWN.get(HttpStatus.BAD_REQUEST.value());
+        }
         if (isOfRecords(failure)) {
             return AWAY;
         }
@@ -56,8 +60,11 @@ class ErrorPages implements ErrorController {
                 "This step was not done; what was acknowledged before is kept. Go back and try again. When it happens again, the terminal in which Lochan runs says why."));
     }
 
+    private static Stream<Throwable> causes(Throwable failure) {
+        return Stream.iterate(failure, t -> t != null, Throwable::getCause);
+    }
+
     private static boolean isOfRecords(Throwable failure) {
-        return Stream.iterate(failure, t -> t != null, Throwable::getCause)
-                .anyMatch(t -> t instanceof DataAccessException || t instanceof TransactionException || t instanceof SQLException);
+        return causes(failure).anyMatch(t -> t instanceof DataAccessException || t instanceof TransactionException || t instanceof SQLException);
     }
 }

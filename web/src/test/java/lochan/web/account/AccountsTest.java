@@ -79,7 +79,14 @@ class AccountsTest {
     }
 
     @Test
-    void whoGuessesWaitsAndTheOwnerDoesNot(RunningApp app) {
+    void whoGuessesWaitsAndTheOwnerDoesNot() {
+        // One of its own: the waits of its address are nobody else's.
+        try (RunningApp app = TestServers.start(false, "127.0.0.1", java.io.OutputStream.nullOutputStream())) {
+            guessed(app);
+        }
+    }
+
+    private static void guessed(RunningApp app) {
         long account = app.bean(Accounts.class).findOrMake("Tomás", PASSWORD).accountId();
         Visitor guesser = app.visitor();
         List<String> spelt = List.of("Tomás", "TOMAS", "tomas ", "Tomàs");
@@ -138,9 +145,6 @@ class AccountsTest {
 
     @Test
     void whatAProxyWouldSayIsNotBelievedUnlessThereIsOne(RunningApp app) throws Exception {
-        for (int i = 0; i <= SignInThrottle.FREE_PER_ADDRESS; i++) {
-            app.bean(SignInThrottle.class).attempt(null, "10.9.9." + i);
-        }
         var request = java.net.http.HttpRequest.newBuilder(app.address().resolve("/sign-in")).header("X-Forwarded-Proto", "https").build();
         var answer = java.net.http.HttpClient.newHttpClient().send(request, java.net.http.HttpResponse.BodyHandlers.discarding());
         assertThat(answer.headers().firstValue("set-cookie").orElse("")).doesNotContain("Secure");

@@ -117,4 +117,26 @@ class BriefPagesTest {
         assertThat(app.angler().get("/events/none/brief").status()).isEqualTo(404);
         assertThat(app.angler().get("/nowhere").status()).isEqualTo(404);
     }
+
+    @Test
+    void aDeletedEventIsRemovedForGoodAfterThirtyDays(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Long gone");
+        String recent = Rules.practisedEvent(angler, "Just gone");
+        angler.post(event + "/plan/new", "day", "1");
+        angler.post(event + "/delete");
+        angler.post(recent + "/delete");
+        org.jooq.DSLContext db = app.bean(org.jooq.DSLContext.class);
+        long id = Long.parseLong(event.replaceAll("\\D", ""));
+        assertThat(db.execute("UPDATE event SET deleted_at = deleted_at - INTERVAL 31 DAY WHERE id = ?", id)).isEqualTo(1);
+
+        assertThat(app.bean(Briefs.class).purge()).isGreaterThanOrEqualTo(1);
+        for (org.jooq.Table<?> table : lochan.web.db.DefaultSchema.DEFAULT_SCHEMA.getTables()) {
+            if (table.field("event_id") != null) {
+                assertThat(db.fetchCount(table, table.field("event_id", Long.class).eq(id))).as(table.getName()).isZero();
+            }
+        }
+        assertThat(angler.post(event + "/restore").status()).isEqualTo(404);
+        assertThat(angler.post(recent + "/restore").status()).isEqualTo(200);
+    }
 }

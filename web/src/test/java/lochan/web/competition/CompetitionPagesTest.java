@@ -309,4 +309,17 @@ class CompetitionPagesTest {
         angler.post("/sign-out");
         assertThat(stream.get(45, java.util.concurrent.TimeUnit.SECONDS)).as("it ends").doesNotContain("event:log");
     }
+
+    /** What is fished was deleted at the desk, or half of it was never noted. */
+    @Test
+    void anEntryThatSaysHalfOfWhatIsFishedDoesNotBreakThePage(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.practisedEvent(angler, "Half said");
+        angler.get(event + "/competition");
+        String head = "{\"type\":\"fishing\",\"at\":\"2027-06-05T07:00:00-06:00\",";
+        assertThat(angler.postJson(event + "/competition/log", "{\"entries\":[" + head + "\"id\":\"f1\",\"spot\":\"reed-corner\"}," + head + "\"id\":\"f2\",\"presentation\":\"swim-jig\"}," + head
+                + "\"id\":\"f3\",\"spot\":\"reed-corner\",\"presentation\":\"deleted\"}]}").body()).contains("\"refused\":[]");
+
+        assertThat(angler.get(event + "/competition").text()).contains("Fishing Reed Corner").contains("Under way");
+    }
 }

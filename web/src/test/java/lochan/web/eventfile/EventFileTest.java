@@ -221,4 +221,55 @@ class EventFileTest {
 
         assertThat(problems(json)).hasSizeGreaterThan(20).anyMatch(p -> p.contains("/stock")).anyMatch(p -> p.contains("/outcome"));
     }
+
+    @Test
+    void aFileOfManySmallObjectsIsRefusedBeforeItIsInMemory() {
+        String many = "{\"lochan\": 1, \"unknown\": [" + "{\"a\":1},".repeat(700_000) + "{}]}";
+
+        assertThat(problems(many)).singleElement().asString().contains("is too large").contains("1500000 values and names");
+        assertThat(problems("{\"lochan\": 1, \"unknown\": " + "[".repeat(200) + "]".repeat(200) + "}")).singleElement().asString().contains("is too large");
+    }
+
+    @Test
+    void fieldsThatNobodyKnowsAreKeptOnlyAsFarAsThereIsRoom() throws Exception {
+        String json = Files.readString(DEMO);
+        String few = json.replaceFirst("\\{", "{\"mine\": {\"a\": 1},");
+        EventFile kept = read(few);
+        assertThat(kept.leftOut()).isZero();
+        assertThat(kept.extras().values()).anyMatch(v -> v.contains("mine"));
+        EventFile much = read(json.replaceFirst("\\{", "{\"mine\": [" + ("\"" + "x".repeat(1000) + "\",").repeat(1200) + "1],"));
+        assertThat(much.leftOut()).isEqualTo(1);
+        assertThat(much.data()).as("the rest is read").isEqualTo(kept.data());
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"1e999999999 | expected a number from", "-1e9999999999 | is no JSON", "9e400 | expected a number from", "\"2\" | expected a number from"})
+    void numbersOfAnySizeAreRefusedInWords(String number, String message) throws Exception {
+        assertThat(problems(Files.readString(DEMO).replaceFirst("\"deadFishGrams\": [0-9.]+", "\"deadFishGrams\": " + number))).anyMatch(p -> p.contains(message));
+        assertThat(problems(Files.readString(DEMO).replaceFirst("\"deadFishGrams\": [0-9.]+", "\"deadFishGrams\": " + "9".repeat(400)))).anyMatch(p -> p.contains("is too large"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"sill-ledge ", " x", "\\ud800", "a\\u0000b", "a\\nb", ""})
+    void idsThatCannotBeToldApartOrShownAreRefused(String id) throws Exception {
+        String json = Files.readString(DEMO);
+        String first = json.replaceAll("(?s).*?\"spots\": \\[\\s*\\{\\s*\"id\": \"([^\"]+)\".*", "$1");
+
+        assertThat(problems(json.replace("\"" + first + "\"", "\"" + id + "\""))).anyMatch(p -> p.startsWith("/spots/0/id: ") && p.contains("expected an id"));
+    }
+
+    @Test
+    void namesAreCleanedOfWhatNothingCanShow() throws Exception {
+        EventFile read = read(Files.readString(DEMO).replace("\"Two Arms", "\"\\u0007Tw\\u202e\\ud800o\\ufffe Arms"));
+
+        assertThat(read.data().brief().name()).startsWith("Two Arms");
+    }
+
+    @Test
+    void aStopOfMoreThanADayAndYearsThatNobodyMeansAreRefused() throws Exception {
+        String json = Files.readString(DEMO);
+        int stops = json.indexOf("\"stops\": [");
+        assertThat(problems(json.substring(0, stops) + json.substring(stops).replaceFirst("\"end\": \"2027", "\"end\": \"2126"))).anyMatch(p -> p.contains("the stop lasts longer than a day"));
+        assertThat(problems(json.replaceFirst("(\"practice\": \\[\\s*\")2027", "$1+99999"))).anyMatch(p -> p.contains("expected a date"));
+    }
 }

@@ -3,6 +3,7 @@ package lochan.web.water;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import lochan.web.TestServers;
 import lochan.web.testing.Rules;
 import lochan.web.testing.RunningApp;
@@ -153,5 +154,60 @@ class WaterPagesTest {
         assertThat(angler.get(event + "/water?shallowest=20&deepest=10").text()).contains("exchange them");
         assertThat(angler.get(event + "/water?prominence=much").text()).contains("is no depth");
         assertThat(angler.get(event + "/water/run?from=launch&to=nowhere").status()).isEqualTo(404);
+    }
+
+    /** A grid over the demo-like lake of these tests. */
+    private static String grid(String header, String value) {
+        return "ncols 3\nnrows 3\nxllcorner -116.915\nyllcorner 42.615\ncellsize 0.005\n" + header + "\n" + (value + " ").repeat(9);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "xllcorner -116.915 | xllcorner -200 | expected longitudes from -180 to 180", "yllcorner 42.615 | yllcorner 89.99 | latitudes from -90 to 90",
+        "5 5 5 | -5 -5 -5 | depths are negative: if the values are heights, say so", "5 5 5 5 5 5 5 5 5 | -9999 -9999 -9999 -9999 -9999 -9999 -9999 -9999 -9999 | there is no water in it",
+        "xllcorner -116.915 | xllcorner 10 | no depth of it lies within the lake's outline", "cellsize 0.005 | cellsize 1e400 | cellsize is Infinity"})
+    void plausibleWrongGridsAreRefusedInOneLineAndThePageGoesOn(String right, String wrong, String message, RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Wrong grids");
+        send(angler, event + "/water/lake", "lake.geojson", LAKE);
+
+        String file = grid("", "5").replaceAll(" +", " ").replace(right, wrong);
+        assertThat(file).isNotEqualTo(grid("", "5"));
+        assertThat(send(angler, event + "/water/depths", "wrong.asc", file).texts(".note.trouble")).singleElement().asString().contains(message);
+        assertThat(angler.get(event + "/water").page().select("#depthFile")).hasSize(1);
+    }
+
+    @Test
+    void heightsAreTakenWithTheHeightOfTheSurface(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Heights");
+        send(angler, event + "/water/lake", "lake.geojson", LAKE);
+        byte[] heights = grid("", "1200").getBytes(StandardCharsets.UTF_8);
+
+        assertThat(angler.upload(event + "/water/depths?values=heights", "file", "heights.asc", heights).text()).contains("the height of the lake's surface is missing");
+        assertThat(angler.upload(event + "/water/depths?values=heights&surface=1212", "file", "heights.asc", heights).text()).contains("3 × 3 depths taken.");
+        assertThat(angler.get(event + "/water").text()).as("12 m").contains("To, ft");
+    }
+
+    /** Stored by an older version, or damaged. */
+    @Test
+    void aPageDoesNotFailBecauseOfWhatIsStored(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = Rules.event(angler, "Stored");
+        send(angler, event + "/water/lake", "lake.geojson", LAKE);
+        send(angler, event + "/water/depths", "depths.asc", grid("", "5"));
+        org.jooq.DSLContext db = app.bean(org.jooq.DSLContext.class);
+        long id = Long.parseLong(event.replaceAll("\\D", ""));
+        db.execute("UPDATE depth_grid SET west = 500, checksum = 'other' WHERE event_id = ?", id);
+        Visitor.Answer page = angler.get(event + "/water");
+        assertThat(page.status()).isEqualTo(200);
+        assertThat(page.texts(".note.trouble")).anyMatch(t -> t.contains("cannot be shown: import the depths again."));
+        assertThat(page.page().select("svg .water, #depthFile")).hasSize(2);
+
+        db.execute("UPDATE lake SET geo_json = '{\"lake\": {\"outline\": 7}}' WHERE event_id = ?", id);
+        for (String path : List.of("/water", "/plan", "/spots", "/practice", "/competition")) {
+            assertThat(angler.get(event + path).status()).as(path).isEqualTo(200);
+        }
+        assertThat(angler.get(event + "/water").texts(".note.trouble")).containsExactly("The lake that is stored cannot be read: import its outline again.");
     }
 }
