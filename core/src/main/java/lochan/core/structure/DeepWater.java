@@ -26,13 +26,26 @@ final class DeepWater {
         }
     }
 
-    /** Metres from a cell to water at least 3 m deeper than a depth; null when there is none. */
+    /**
+     * Metres from a cell to water at least 3 m deeper than a depth; null when there is none. Blocks of cells are looked through ring by ring
+     * around the cell's own, as long as a nearer one may lie there.
+     */
     Double metres(int from, double depthM) {
         double wanted = depthM + DEEPER_M;
+        double cellM = Math.min(grid.widthM(), grid.heightM());
+        int column = grid.column(from) / BLOCK;
+        int row = grid.row(from) / BLOCK;
+        int blockRows = deepest.length / blockColumns;
         double best = Double.POSITIVE_INFINITY;
-        for (int block = 0; block < deepest.length; block++) {
-            if (deepest[block] >= wanted && atLeast(from, block) < best) {
-                best = Math.min(best, nearest(from, block, wanted));
+        for (int ring = 0; ring < Math.max(blockColumns, blockRows) && (ring - 1) * BLOCK * cellM < best; ring++) {
+            for (int r = Math.max(0, row - ring); r <= Math.min(blockRows - 1, row + ring); r++) {
+                int step = ring == 0 || Math.abs(r - row) == ring ? 1 : 2 * ring;
+                for (int c = column - ring; c <= column + ring; c += step) {
+                    int block = r * blockColumns + c;
+                    if (c >= 0 && c < blockColumns && deepest[block] >= wanted && atLeast(from, block) < best) {
+                        best = Math.min(best, nearest(from, block, wanted));
+                    }
+                }
             }
         }
         return Double.isInfinite(best) ? null : Double.valueOf(best);

@@ -2,7 +2,9 @@ package lochan.web.water;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.event.Boat;
@@ -31,6 +33,7 @@ public class Waters {
 
     private static final Logger LOG = LoggerFactory.getLogger(Waters.class);
     private static final int KEPT = 10;
+    private static final int MOST_OF_A_KIND = 300;
     /** Cells per side of the grid that is drawn and searched. */
     private static final int SURVEY_CELLS = 600;
 
@@ -123,6 +126,12 @@ public class Waters {
 
     /** What the shape of the bottom makes worth a look; empty without depths. */
     List<Candidate> structure(EventKey key, StructureFinder.Wanted wanted) {
-        return depthRepository.checksum(key).map(sum -> structure.get(new Sought(sum, wanted), s -> StructureFinder.find(survey(key, sum), wanted))).orElse(List.of());
+        return depthRepository.checksum(key).map(sum -> structure.get(new Sought(sum, wanted), s -> foremost(StructureFinder.find(survey(key, sum), wanted)))).orElse(List.of());
+    }
+
+    /** Of each kind those that stand out most: rough data shows tens of thousands. */
+    private static List<Candidate> foremost(List<Candidate> all) {
+        Map<Candidate.Kind, Integer> seen = new EnumMap<>(Candidate.Kind.class);
+        return all.stream().filter(c -> seen.merge(c.kind(), 1, Integer::sum) <= MOST_OF_A_KIND).toList();
     }
 }
