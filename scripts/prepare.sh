@@ -46,10 +46,11 @@ need_java() {
 }
 
 # One collector thread, no more compiled code than needed; nothing of the JVM's own is printed among answers. The application adds a small
-# heap, so that it takes less than 512 MiB in all; commands on a file take what they need.
+# heap, so that it has bounds (README, "Memory"); commands on a file take what they need.
 jvm=(-XX:+UseSerialGC -XX:MaxMetaspaceSize=160m -XX:ReservedCodeCacheSize=64m -Xlog:disable -Xlog:all=error:stderr
   --enable-native-access=ALL-UNNAMED)
-small=(-Xmx256m -Xss512k -XX:+ExitOnOutOfMemoryError)
+small=(-Xmx256m -Xss512k -XX:MaxDirectMemorySize=32m -XX:+ExitOnOutOfMemoryError)
+export MALLOC_ARENA_MAX=2
 
 # keep_running COMMAND …: runs the application, passes on what tells it to end, and starts it again when it broke down: out of memory (3) or
 # ended by the system (SIGABRT, SIGKILL, SIGSEGV). One that breaks down again and again within a minute is given up.

@@ -159,13 +159,21 @@ public final class PrivateMariaDb implements AutoCloseable {
             command = command(data);
         }
         Files.deleteIfExists(folder.resolve("mariadb.log"));
+        makeTemporary();
         launch();
         awaitAnswer();
         nowAnswers();
     }
 
+    /** A folder for what the server needs for a moment: its own, so that nothing that another left behind is in its way. */
+    private void makeTemporary() throws IOException {
+        delete(folder.resolve("tmp"));
+        Files.createDirectory(folder.resolve("tmp"), PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------")));
+        own(folder.resolve("tmp"));
+    }
+
     private List<String> command(Path data) {
-        List<String> words = new ArrayList<>(List.of(serverProgram(), "--no-defaults", "--datadir=" + data, "--socket=" + socket(folder),
+        List<String> words = new ArrayList<>(List.of(serverProgram(), "--no-defaults", "--datadir=" + data, "--tmpdir=" + folder.resolve("tmp"), "--socket=" + socket(folder),
                 "--pid-file=" + folder.resolve("mariadb.pid"), "--init-file=" + access.initFile(), "--bind-address=127.0.0.1", "--port=" + access.port(),
                 "--skip-name-resolve", "--character-set-server=utf8mb4", "--collation-server=utf8mb4_bin", "--innodb-buffer-pool-size=48M",
                 "--innodb-log-file-size=48M", "--innodb-lock-wait-timeout=" + LOCK_WAIT_SECONDS, "--performance-schema=OFF", "--max-connections=40",
