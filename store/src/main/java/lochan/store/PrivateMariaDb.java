@@ -255,7 +255,7 @@ public final class PrivateMariaDb implements AutoCloseable {
             }
         }
         stopWhenClosing();
-        if (DiskSpace.isMissing(folder)) {
+        if (DiskSpace.isMissing(folder, folder.resolve("mariadb.log"))) {
             throw new StoreException(DiskSpace.words(folder));
         }
         throw new StoreException("MariaDB did not start: read " + folder.resolve("mariadb.log") + ". " + lastLogLine());
@@ -340,7 +340,7 @@ public final class PrivateMariaDb implements AutoCloseable {
         try {
             if (install.waitFor() != 0) {
                 stopWhenClosing();
-                throw new StoreException(DiskSpace.isMissing(folder) ? DiskSpace.words(folder)
+                throw new StoreException(DiskSpace.isMissing(folder, log) ? DiskSpace.words(folder)
                         : "The data folder " + data + " could not be made: read " + log + ", fix what it names and start again.");
             }
         } catch (InterruptedException e) {
