@@ -30,7 +30,7 @@ class DayAdvisors {
     private final Waters waters;
     private final Forecasts forecasts;
     private final Cache<DayKey, Known> advisors = Caffeine.newBuilder().maximumSize(KEPT).build();
-    private final Work<DayKey, Calibration> readying = new Work<>("advice", DayKey::event, KEPT);
+    private final Work<DayKey, Calibration> readying = new Work<>("advice", DayKey::event, KEPT, Work.WHILE_LOOKED_AT);
 
     DayAdvisors(DayModels dayModels, Waters waters, Forecasts forecasts) {
         this.dayModels = dayModels;

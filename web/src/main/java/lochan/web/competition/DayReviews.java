@@ -34,7 +34,7 @@ class DayReviews {
     private final Waters waters;
     private final Forecasts forecasts;
     private final PlanBackups backups;
-    private final Work<DayKey, Found> work = new Work<>("day-reviews", DayKey::event, KEPT);
+    private final Work<DayKey, Found> work = new Work<>("day-reviews", DayKey::event, KEPT, Work.WHILE_LOOKED_AT);
 
     DayReviews(DayModels dayModels, Waters waters, Forecasts forecasts, PlanBackups backups) {
         this.backups = backups;

@@ -43,7 +43,7 @@ class RestOfDay {
     private final Waters waters;
     private final Forecasts forecasts;
     private final Plans plans;
-    private final Work<DayKey, Found> work = new Work<>("rest-of-day", DayKey::event, KEPT);
+    private final Work<DayKey, Found> work = new Work<>("rest-of-day", DayKey::event, KEPT, Work.ASKED_FOR);
 
     RestOfDay(DayAdvisors advisors, Waters waters, Forecasts forecasts, Plans plans) {
         this.advisors = advisors;

@@ -34,13 +34,14 @@ class PlanSearch {
 
     private static final int SIMULATED_DAYS = 10_000;
     private static final long SEED = 1;
+    private static final int KEPT = 50;
     /** Rounds for each of the plans that a spread over two days is compared by, as a share of those asked for. */
     private static final int TWO_DAYS_SHARE = 4;
 
     private final PlanReckoning reckoning;
     private final Waters waters;
     private final Forecasts forecasts;
-    private final Work<OfPlan, List<Found>> work = new Work<>("plan-search", OfPlan::key);
+    private final Work<OfPlan, List<Found>> work = new Work<>("plan-search", OfPlan::key, KEPT, Work.ASKED_FOR);
 
     PlanSearch(PlanReckoning reckoning, Waters waters, Forecasts forecasts) {
         this.reckoning = reckoning;

@@ -26,13 +26,16 @@ public final class Work<K, R> implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Work.class);
     private static final int KEPT = 50;
     /** A page that is looked at asks every second and a half. */
-    private static final Duration PATIENCE = Duration.ofSeconds(20);
+    public static final Duration WHILE_LOOKED_AT = Duration.ofSeconds(20);
+    /** What somebody asked for goes on while they look at another page for a moment. */
+    public static final Duration ASKED_FOR = Duration.ofMinutes(2);
 
     /** Held while something of an event is computed. */
     private static final LoadingCache<Object, ReentrantLock> GROUPS = Caffeine.newBuilder().weakValues().build(k -> new ReentrantLock(true));
 
     private final ExecutorService worker;
     private final Function<K, ?> group;
+    private final Duration patience;
     private final Ticker ticker;
     private final Cache<K, Job<R>> jobs;
 
@@ -41,15 +44,19 @@ public final class Work<K, R> implements AutoCloseable {
      * @param group the event that a key is of
      */
     public Work(String name, Function<K, ?> group) {
-        this(name, group, KEPT);
+        this(name, group, KEPT, WHILE_LOOKED_AT);
     }
 
-    /** @param kept results at most: large ones are better few */
-    public Work(String name, Function<K, ?> group, int kept) {
-        this(name, group, kept, Ticker.systemTicker());
+    /**
+     * @param kept     results at most: large ones are better few
+     * @param patience how long it goes on while nobody asks about it
+     */
+    public Work(String name, Function<K, ?> group, int kept, Duration patience) {
+        this(name, group, kept, patience, Ticker.systemTicker());
     }
 
-    Work(String name, Function<K, ?> group, int kept, Ticker ticker) {
+    Work(String name, Function<K, ?> group, int kept, Duration patience, Ticker ticker) {
+        this.patience = patience;
         this.group = group;
         this.ticker = ticker;
         this.jobs = Caffeine.newBuilder().maximumSize(kept).build();
@@ -95,6 +102,7 @@ public final class Work<K, R> implements AutoCloseable {
 
         private final Object basis;
         private final int of;
+        private final Duration patience;
         private final Ticker ticker;
         private volatile long asked;
         private volatile int done;
@@ -104,7 +112,8 @@ public final class Work<K, R> implements AutoCloseable {
         private volatile boolean failed;
         private volatile R result;
 
-        private Job(Object basis, int of, Ticker ticker) {
+        private Job(Object basis, int of, Duration patience, Ticker ticker) {
+            this.patience = patience;
             this.basis = basis;
             this.of = of;
             this.ticker = ticker;
@@ -112,7 +121,7 @@ public final class Work<K, R> implements AutoCloseable {
         }
 
         private boolean isWanted() {
-            return ticker.read() - asked <= PATIENCE.toNanos();
+            return ticker.read() - asked <= patience.toNanos();
         }
 
         private boolean goOn(int nowDone) {
@@ -152,7 +161,7 @@ public final class Work<K, R> implements AutoCloseable {
     /** Begins whatever there was before, which is stopped. */
     public void beginAgain(K key, Object basis, int of, Task<R> task) {
         stop(key);
-        Job<R> job = new Job<>(basis, of, ticker);
+        Job<R> job = new Job<>(basis, of, patience, ticker);
         jobs.put(key, job);
         worker.execute(() -> compute(key, job, task));
     }

@@ -111,7 +111,7 @@ class WorkTest {
         AtomicLong now = new AtomicLong();
         AtomicInteger begun = new AtomicInteger();
         CountDownLatch running = new CountDownLatch(1);
-        try (Work<String, String> left = new Work<>("left", k -> k, 8, now::get)) {
+        try (Work<String, String> left = new Work<>("left", k -> k, 8, Work.WHILE_LOOKED_AT, now::get)) {
             left.begin("key", 1, 10, progress -> {
                 begun.incrementAndGet();
                 running.countDown();
