@@ -20,10 +20,12 @@ import java.security.cert.CertificateFactory;
 import java.security.cert.X509Certificate;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import javax.net.ssl.SSLContext;
 import javax.net.ssl.TrustManagerFactory;
 import lochan.store.PrivateMariaDb;
@@ -44,6 +46,9 @@ class ServerTest {
 
     private static final Path PREPARE = Path.of("../scripts/prepare.sh").toAbsolutePath().normalize();
     private static final Path START = Path.of("../lochan").toAbsolutePath().normalize();
+
+    /** Tests that run in the background were told not to hear some signals, and would pass that on. */
+    private static final List<String> HEARING = List.of("/usr/bin/env", "--default-signal=HUP,INT,TERM");
 
     private static final Clock CLOCK = Clock.systemUTC();
 
@@ -184,8 +189,10 @@ class ServerTest {
     @CsvSource({"TERM, 300", "TERM, 1500", "HUP, 900", "HUP, 3500", "INT, 2200"})
     void toldToEndWhileItStartsItLeavesNothingBehind(String signal, int afterMillis) throws Exception {
         Path home = Files.createTempDirectory("lochan-ended");
-        ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-cp", System.getProperty("java.class.path"),
-                Lochan.class.getName(), "serve").redirectErrorStream(true).redirectOutput(folder.resolve("said").toFile());
+        List<String> words = new ArrayList<>(HEARING);
+        words.addAll(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-cp", System.getProperty("java.class.path"),
+                Lochan.class.getName(), "serve"));
+        ProcessBuilder builder = new ProcessBuilder(words).redirectErrorStream(true).redirectOutput(folder.resolve("said").toFile());
         builder.environment().putAll(Map.of("LOCHAN_HOME", home.toString(), "LOCHAN_PORT", "0"));
         Process process = builder.start();
         assertThat(process.waitFor(afterMillis, TimeUnit.MILLISECONDS)).isFalse();
@@ -235,7 +242,7 @@ class ServerTest {
             Files.writeString(file, "#!/bin/bash\n" + program.getValue() + "\n");
             Files.setPosixFilePermissions(file, java.nio.file.attribute.PosixFilePermissions.fromString("rwxr-xr-x"));
         }
-        Process process = new ProcessBuilder(List.of("/bin/bash", "-c", command)).redirectErrorStream(true).start();
+        Process process = new ProcessBuilder(Stream.concat(HEARING.stream(), Stream.of("/bin/bash", "-c", command)).toList()).redirectErrorStream(true).start();
         String text = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         return new Said(process.waitFor(), text);
     }
