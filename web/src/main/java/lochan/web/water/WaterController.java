@@ -242,7 +242,11 @@ class WaterController {
         }
         try (InputStream in = file.getInputStream()) {
             List<ContourGrid.Line> lines = ContourText.read(in, depths.metres());
-            waters.putDepths(key, ContourGrid.of(lake, lines));
+            DepthGrid grid = ContourGrid.of(lake, lines);
+            if (Float.isNaN(grid.deepest())) {
+                throw new BadGridException("no water lies among these lines: check the lake's outline and the lines' positions");
+            }
+            waters.putDepths(key, grid);
             flash.addFlashAttribute("notice", lines.size() + (lines.size() == 1 ? " line" : " lines") + " of depth taken; between them the depths are computed.");
         } catch (BadGridException e) {
             refused(file, e.getMessage(), flash);
