@@ -17,6 +17,7 @@ import java.util.function.Predicate;
 import java.util.zip.GZIPOutputStream;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationInfo;
+import org.flywaydb.core.api.MigrationInfoService;
 import org.flywaydb.core.api.MigrationState;
 import org.flywaydb.core.api.MigrationVersion;
 import org.mariadb.jdbc.Configuration;
@@ -42,14 +43,15 @@ public final class RecordsUpgrade {
 
     /** @throws StoreException when the records are of a newer version, or cannot be kept first */
     public void run(Flyway flyway, String url, String user, String password) {
-        List<MigrationInfo> all = List.of(flyway.info().all());
+        MigrationInfoService info = flyway.info();
+        List<MigrationInfo> all = List.of(info.all());
         MigrationVersion known = latest(all, MigrationState::isResolved);
         MigrationVersion applied = latest(all, MigrationState::isApplied);
         if (applied.compareTo(known) > 0) {
             throw new StoreException("The records were written by a newer Lochan: they are of version " + applied + ", this one knows up to " + known
                     + ". Start that one, or put back a backup from before it.");
         }
-        if (!applied.equals(MigrationVersion.EMPTY) && flyway.info().pending().length > 0) {
+        if (!applied.equals(MigrationVersion.EMPTY) && info.pending().length > 0) {
             keep(known, url, user, password);
         }
         flyway.migrate();

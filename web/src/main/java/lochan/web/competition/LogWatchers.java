@@ -17,6 +17,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The pages that are open on a log, told when it has grown: the phones of a team see each other's entries. */
@@ -54,7 +55,7 @@ class LogWatchers {
                 end(page);
                 return;
             }
-        } catch (DataAccessException e) {
+        } catch (DataAccessException | TransactionException e) {
             LoggerFactory.getLogger(LogWatchers.class).debug("not known now whether a session goes on", e);
         }
         send(key, page, SseEmitter.event().comment("beat"));
