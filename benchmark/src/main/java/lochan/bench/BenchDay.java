@@ -13,7 +13,7 @@ import lochan.core.plan.PlanStop;
 import lochan.core.planning.DayPlanner;
 import lochan.core.planning.DayRuns;
 import lochan.core.planning.PlanValuer;
-import lochan.core.planning.Stance;
+import lochan.core.planning.Strategy;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
@@ -34,7 +34,7 @@ final class BenchDay {
     final int grid = PLANNING.gridMinutes();
     final int budget;
     private final Instant start;
-    /** Minutes with settling from place to place, rounded up to the grid; the launch is the last. */
+    /** Minutes with set-up time from place to place, rounded up to the grid; the launch is the last. */
     private final int[][] run;
     private final double[] home;
     private final int[] placeOf;
@@ -47,20 +47,20 @@ final class BenchDay {
         this.cells = model.cells();
         Runs straight = Runs.straight(event.boat(), PLANNING);
         this.runs = DayRuns.always(straight);
-        CompetitionDay day = event.brief().day(1);
+        CompetitionDay day = event.day(1);
         this.start = day.start();
         this.budget = (int) Duration.between(day.start(), day.checkIn()).toMinutes() - PLANNING.checkInMarginMinutes();
         List<Position> places = new ArrayList<>(event.spots().stream().map(s -> s.position()).toList());
-        places.add(event.brief().launch());
+        places.add(event.launch());
         int n = places.size();
         this.run = new int[n][n];
         this.home = new double[n];
         for (int i = 0; i < n; i++) {
             for (int j = 0; j < n; j++) {
-                double minutes = i == j ? 0 : straight.runAndSettle(places.get(i), places.get(j)).orElseThrow().toMillis() / 60_000.0;
+                double minutes = i == j ? 0 : straight.runAndSetUp(places.get(i), places.get(j)).orElseThrow().toMillis() / 60_000.0;
                 run[i][j] = grid * (int) Math.ceil(minutes / grid - 1e-9);
             }
-            home[i] = straight.between(places.get(i), event.brief().checkInAt()).orElseThrow().time().toMillis() / 60_000.0;
+            home[i] = straight.between(places.get(i), event.checkInAt()).orElseThrow().time().toMillis() / 60_000.0;
         }
         this.placeOf = cells.stream().mapToInt(c -> IntStream.range(0, event.spots().size()).filter(s -> event.spots().get(s).id().equals(c.spotId())).findFirst().orElseThrow())
                 .toArray();
@@ -68,13 +68,13 @@ final class BenchDay {
 
     /** The planner's plan after so many rounds. */
     List<PlanStop> planned(int rounds, long seed) {
-        return new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(Stance.STEADY), seed).plan(rounds, i -> true);
+        return new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(Strategy.BALANCED), seed).plan(rounds, i -> true);
     }
 
     /** What it finds in a time; the last look is taken after it. */
     List<PlanStop> planned(Duration time, long seed) {
         long end = System.nanoTime() + time.toNanos();
-        return new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(Stance.STEADY), seed).plan(ENDLESS, i -> System.nanoTime() < end);
+        return new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(Strategy.BALANCED), seed).plan(ENDLESS, i -> System.nanoTime() < end);
     }
 
     /**

@@ -11,12 +11,13 @@ import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
 import lochan.core.event.Boat;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
+import lochan.core.event.Rules;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.eventdata.EventData;
@@ -74,10 +75,10 @@ final class BenchEvents {
             }
         }
         Instant start = at(DAY, 6 * 60);
-        Brief brief = new Brief("Bench Open", ZONE, Format.LIMIT_WEIGHT, 5, 1, 6000.0, null, List.of(new SpeciesRule(Species.LARGEMOUTH, 355.6, null)),
-                new Penalties(113.4, 453.6, 15.0, 453.6), Gear.FREE, List.of(DAY.minusDays(1)), List.of(new CompetitionDay(DAY, start, start.plus(length))),
-                LAUNCH, LAUNCH, Map.of());
-        return new EventData(brief, Boat.USUAL, null, marked, fished, stops, List.of(), List.of(), List.of());
+        Event event = new Event("Bench Open", ZONE, 1, List.of(DAY.minusDays(1)), List.of(new CompetitionDay(DAY, start, start.plus(length))),
+                new Event.Ramp(LAUNCH, LAUNCH), new Rules(Format.LIMIT_WEIGHT, 5, 6000.0, null, List.of(new SpeciesRule(Species.LARGEMOUTH, 355.6, null)),
+                new Penalties(113.4, 453.6, 15.0, 453.6), Gear.FREE), Map.of());
+        return new EventData(event, Boat.USUAL, null, marked, fished, stops, List.of(), List.of(), List.of());
     }
 
     private static Spot spot(int i, double side, Random random) {

@@ -10,7 +10,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import lochan.core.Assumptions;
-import lochan.core.advice.Advice;
+import lochan.core.advice.LureAdvice;
 import lochan.core.deck.DeckList;
 import lochan.core.eventdata.EventData;
 import lochan.core.evidence.Situations;
@@ -46,7 +46,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** What the Deck pages reckon: advice of a whole catalogue for the ten stops of a plan, its deck from nine rods, one cast. */
+/** What the Deck pages compute: advice of a whole catalogue for the ten stops of a plan, its deck from nine rods, one cast. */
 @State(Scope.Benchmark)
 @Fork(1)
 @BenchmarkMode(Mode.AverageTime)
@@ -77,7 +77,7 @@ public class DeckBenchmarks {
             rods.add(new Rod("r" + i, "Rod " + i, 2.1, Power.values()[1 + i % 4], RodAction.FAST, 0.7, new FishingLine(FishingLine.Kind.FLUOROCARBON, 6), null, true, Map.of()));
         }
         tackle = new Tackle(lures, rods, List.of(), List.of());
-        Instant start = event.brief().day(1).start();
+        Instant start = event.day(1).start();
         plan = new ArrayList<>();
         for (int i = 0; i < STOPS; i++) {
             plan.add(new PlanStop(event.spots().get(i).id(), "p" + i, start.plus(Duration.ofMinutes(50L * i)), start.plus(Duration.ofMinutes(50L * i + 40))));
@@ -94,9 +94,9 @@ public class DeckBenchmarks {
 
     /** Each of ten stops with the whole catalogue ranked. */
     @Benchmark
-    public List<List<Advice>> adviceForTenStops() {
+    public List<List<LureAdvice>> adviceForTenStops() {
         Situations situations = new Situations(event, ASSUMPTIONS);
-        return plan.stream().map(s -> Advice.ranked(tackle.lures(), situations.at(event.spot(s.spotId()).orElseThrow(), s.arrive()), Units.USUAL, Map.of(), ASSUMPTIONS.advice())).toList();
+        return plan.stream().map(s -> LureAdvice.ranked(tackle.lures(), situations.at(event.spot(s.spotId()).orElseThrow(), s.arrive()), Units.USUAL, Map.of(), ASSUMPTIONS.advice())).toList();
     }
 
     /** The exact choice among nine rods for ten different setups, and each rod left out. */

@@ -71,7 +71,7 @@ final class GeneralSolver {
     }
 
     /** What a day is worth. */
-    public static class Worth implements EasyScoreCalculator<Day, HardSoftScore> {
+    public static class PlanWorth implements EasyScoreCalculator<Day, HardSoftScore> {
 
         @Override
         public HardSoftScore calculateScore(Day day) {
@@ -105,7 +105,7 @@ final class GeneralSolver {
         int shortest = BenchDay.PLANNING.minDwellMinutes() / problem.grid;
         day.stays = IntStream.rangeClosed(shortest, problem.budget / problem.grid).boxed().toList();
         day.slots = new ArrayList<>(IntStream.range(0, SLOTS).mapToObj(i -> new Slot(i, FIRST_STAY)).toList());
-        SolverConfig config = new SolverConfig().withSolutionClass(Day.class).withEntityClasses(Slot.class).withEasyScoreCalculatorClass(Worth.class)
+        SolverConfig config = new SolverConfig().withSolutionClass(Day.class).withEntityClasses(Slot.class).withEasyScoreCalculatorClass(PlanWorth.class)
                 .withPhases(new LocalSearchPhaseConfig())
                 .withTerminationSpentLimit(Duration.ofMillis(time.toMillis())).withRandomSeed(seed);
         return tour(SolverFactory.<Day>create(config).buildSolver().solve(day)).stops();

@@ -1,35 +1,35 @@
 package lochan.core;
 
 /**
- * Every constant of the model in one place, with its meaning. The defaults are those the worked cases were reckoned with.
+ * Every constant of the model in one place, with its meaning. The defaults are those the worked cases were computed with.
  *
  * @param relevance  how much an hour of practice counts for an hour of competition
- * @param strikeRate how strike rates are shrunk towards their pattern, presentation and lake
+ * @param biteRate how bite rates are shrunk towards their pattern, presentation and lake
  * @param landing    prior landing chances by kind of hook
  * @param size       the mixed model of ln grams and the legal length
  * @param day        what makes days differ
  * @param depletion  how fast a spot is fished down
  * @param planning   the grid and margins of a day's plan
- * @param forecast   how far a plan's value is scaled where it is shown
+ * @param projection how far a plan's value is scaled where it is shown
  * @param advice     what the rules of advice go by
  * @param lurePath   how lures move
  * @param deck       what a rod that is not rigged for a stop is worth there
  * @param notebook   what the angler's notes beside the practice log say
  */
-public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing landing, Size size, DayEffect day,
-                          Depletion depletion, Planning planning, Forecast forecast, Advice advice, LureWays lurePath,
+public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landing, Size size, DayEffect day,
+                          Depletion depletion, Planning planning, Projection projection, LureAdvice advice, LureWays lurePath,
                           DeckCover deck, Notes notebook) {
 
     public static final Assumptions DEFAULTS = new Assumptions(
             new Relevance(5, 3, 0.4, 5, 1, 5, 0.6, 0.93, 30),
-            new StrikeRate(0.8, 2, 3, 3, 0.7),
+            new BiteRate(0.8, 2, 3, 3, 0.7),
             new Landing(8, 0.80, 0.68, 0.72),
-            new Size(Math.log(800), 0.45, 0.20, 0.15, 0.05, 0.10, 0.42, 0.15, 0.12, 0.15, 0.93, 0.04, 4),
+            new Size(Math.log(800), 0.45, 0.20, 0.25, 0.05, 0.10, 0.42, 0.15, 0.12, 0.15, 0.93, 0.04, 4),
             new DayEffect(0.5, 0.25, 0.25, 0.5, 0.8, 0.25),
             new Depletion(0.97, 0.93, 0.70, 0.6),
             new Planning(30, 5, 10, 15, 1.25, 6.7, 1000, 1.1, 0.5, 0.2),
-            new Forecast(4, 0.8),
-            new Advice(0.12, 0.6, 1.5, 0.3, 1.2, 0.6, 1.5, 6, 3.66, 1, 4, 0.8, 1, 0.35, 2, 0.5, 2.5, new Seasons(9, 15, 20, 24, 6, 9)),
+            new Projection(4, 0.8),
+            new LureAdvice(0.12, 0.6, 1.5, 0.3, 1.2, 0.6, 1.5, 6, 3.66, 1, 4, 0.8, 1, 0.35, 2, 0.5, 2.5, new Seasons(9, 15, 20, 24, 6, 9)),
             new LureWays(0.30, 30, 0.4, 0.577, 0.7, 0.4, 0.5, 2, 0.15, 0.6),
             new DeckCover(0.85, 0.5, 0.2, 0.5),
             new Notes(2, 0.35, 0.3, 0.5, 1, 5, 0.7, 0.9, 0.8, 5, 25));
@@ -49,21 +49,21 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
                             double claritySdLn, double windSdMps, double conditionFloor, double skyStep, int sliceMinutes) { }
 
     /**
-     * @param lakeMean               strikes per line-hour before any evidence
-     * @param lakeHours              line-hours that prior counts for
-     * @param presentationHours      line-hours the lake counts for in a presentation's mean
-     * @param patternHours           line-hours the presentation counts for in a pattern's mean
+     * @param lakeMean               bites per angler-hour before any evidence
+     * @param lakeHours              angler-hours that prior counts for
+     * @param presentationHours      angler-hours the lake counts for in a presentation's mean
+     * @param patternHours           angler-hours the presentation counts for in a pattern's mean
      * @param spotShape              shape κ of the gamma prior of a spot: small means spots of a kind differ much
      */
-    public record StrikeRate(double lakeMean, double lakeHours, double presentationHours, double patternHours, double spotShape) { }
+    public record BiteRate(double lakeMean, double lakeHours, double presentationHours, double patternHours, double spotShape) { }
 
     /**
-     * @param priorStrikes strikes the prior counts for
-     * @param single       chance to land a strike on one solid hook
+     * @param priorBites bites the prior counts for
+     * @param single       chance to land a bite on one solid hook
      * @param treble       the same on treble hooks
      * @param multi        the same on a rig of several baits
      */
-    public record Landing(double priorStrikes, double single, double treble, double multi) { }
+    public record Landing(double priorBites, double single, double treble, double multi) { }
 
     /**
      * Standard deviations are of ln grams.
@@ -76,7 +76,7 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
      * @param biasSd            spread of that bias
      * @param fishSd            spread between fish of one place
      * @param guessSd           extra noise of a guess
-     * @param lengthSd          extra noise of a weight reckoned from a length
+     * @param lengthSd          extra noise of a weight computed from a length
      * @param pairSd            noise of ln(guess / scale) for a fish both guessed and weighed
      * @param relativeWeight    weight of a fish of this water relative to the standard curve
      * @param legalLengthSd     spread of ln length at a weight
@@ -97,7 +97,7 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
     public record DayEffect(double sd, double dayShare, double zoneShare, double patternShare, double crowdedFactor, double blownFactor) { }
 
     /**
-     * ψ, the share of the strike rate left after one strike at a spot.
+     * ψ, the share of the bite rate left after one bite at a spot.
      *
      * @param school  a school
      * @param general fish spread over the place
@@ -126,12 +126,12 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
      * @param priorEvents events the prior counts for
      * @param priorFactor what a plan brings of its value, before any event was finished
      */
-    public record Forecast(double priorEvents, double priorFactor) { }
+    public record Projection(double priorEvents, double priorFactor) { }
 
     /**
      * Depths and visibilities are what anglers say: a foot, two, four, twelve.
      *
-     * @param lnPerPoint           what a point of advice adds to the ln of a strike rate: a judgement, ten points in all reach the bounds
+     * @param lnPerPoint           what a point of advice adds to the ln of a bite rate: a judgement, ten points in all reach the bounds
      * @param leastSuitability     the least that advice leaves of the prior of a pair never tried
      * @param mostSuitability      the most it makes of it
      * @param muddyM               visibility below which a lure must be felt, m
@@ -147,12 +147,12 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
      * @param pressuredFrom        crowd risk above which water is pressured
      * @param pressuredBoats       other boats in sight from which it is
      * @param moodFromHours        hours fished at a spot that tell the mood of its fish
-     * @param activeStrikesPerHour strikes an hour from which fish are active
+     * @param activeBitesPerHour bites an hour from which fish are active
      * @param seasons              the stages of the year
      */
-    public record Advice(double lnPerPoint, double leastSuitability, double mostSuitability, double muddyM, double clearM, double aboveFishM,
+    public record LureAdvice(double lnPerPoint, double leastSuitability, double mostSuitability, double muddyM, double clearM, double aboveFishM,
                          double missedDepthM, double missedTempC, double verticalFromM, double shallowM, double deepM, double lowLightHours,
-                         double steadyTempC, double pressuredFrom, int pressuredBoats, double moodFromHours, double activeStrikesPerHour, Seasons seasons) { }
+                         double steadyTempC, double pressuredFrom, int pressuredBoats, double moodFromHours, double activeBitesPerHour, Seasons seasons) { }
 
     /**
      * Water temperatures and months that part the year, months of the northern half.
@@ -176,12 +176,12 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
      * @param tightFall       share of the rate of fall that a tight line leaves
      * @param fallLinePower   rate of fall goes with (rated diameter / diameter) to this power, for lures light for their line
      * @param fallWeightPower rate of fall goes with (weight / usual weight) to this power: drag balance of one body, v ∝ √(weight)
-     * @param priorSights     observations the sheet counts for
+     * @param priorObservations     observations the sheet counts for
      * @param hopM            how high a hop lifts a lure, m
      * @param liftM           how high lift and fall does, m
      */
     public record LureWays(double ratedLineMm, double usualCastM, double diveLinePower, double steepestLine, double tightFall, double fallLinePower,
-                           double fallWeightPower, double priorSights, double hopM, double liftM) { }
+                           double fallWeightPower, double priorObservations, double hopM, double liftM) { }
 
     /**
      * What a stop loses that has to do with another rod; judgements.
@@ -196,16 +196,16 @@ public record Assumptions(Relevance relevance, StrikeRate strikeRate, Landing la
     /**
      * @param fishVisits      visits the prior of a known fish counts for
      * @param fishChance      chance that a known fish is caught in a visit, before any
-     * @param fishLook        what a look or a follow counts of a strike there
-     * @param rerigged        what strikes count for the landing chance that came before the hooks were changed
-     * @param historyHours    line-hours that all earlier seasons count for in a presentation's rate
-     * @param historyStrikes  expected strikes of earlier seasons at which half of what they say is believed
+     * @param fishLook        what a look or a follow counts of a bite there
+     * @param rerigged        what bites count for the landing chance that came before the hooks were changed
+     * @param historyHours    angler-hours that all earlier seasons count for in a presentation's rate
+     * @param historyBites  expected bites of earlier seasons at which half of what they say is believed
      * @param trialShape      shape of the prior rate of each side of a trial
      * @param sure            chance from which one side of a trial is called better
-     * @param sureOfLosses    chance that strikes are landed less than usual from which a change is suggested
-     * @param losses          strikes not landed from which it is
+     * @param sureOfLosses    chance that bites are landed less than usual from which a change is suggested
+     * @param losses          bites not landed from which it is
      * @param trialHours      longest trial that is looked for, hours a side
      */
-    public record Notes(double fishVisits, double fishChance, double fishLook, double rerigged, double historyHours, double historyStrikes,
+    public record Notes(double fishVisits, double fishChance, double fishLook, double rerigged, double historyHours, double historyBites,
                         double trialShape, double sure, double sureOfLosses, int losses, int trialHours) { }
 }

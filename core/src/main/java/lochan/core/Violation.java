@@ -1,7 +1,7 @@
 package lochan.core;
 
 /**
- * One thing wrong with what a person or a file gave, and how to mend it.
+ * One thing wrong with what a person or a file gave, and how to correct it.
  *
  * @param field   where: the field's name, or a path of names and positions from 0 with '/' between them ({@code days/0/checkIn})
  * @param message what was found, what was expected and the remedy, in one sentence

@@ -10,13 +10,14 @@ import java.util.Map;
 import java.util.Random;
 import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
 import lochan.core.event.Species;
+import lochan.core.event.Rules;
 import lochan.core.event.SpeciesRule;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
@@ -40,7 +41,7 @@ public final class Sample {
     public static final SpeciesRule LARGEMOUTH = new SpeciesRule(Species.LARGEMOUTH, 355.6, null);
     public static final SpeciesRule SPOTTED = new SpeciesRule(Species.SPOTTED, 304.8, null);
     public static final List<Presentation> PRESENTATIONS = List.of(new Presentation("swim-jig", "Swim jig", Hooks.SINGLE),
-            new Presentation("walker", "Topwater walker", Hooks.TREBLE));
+            new Presentation("walker", "Walking topwater", Hooks.TREBLE));
 
     private Sample() { }
 
@@ -49,20 +50,19 @@ public final class Sample {
         return LocalDateTime.parse("2027-" + local).atZone(ZONE).toInstant();
     }
 
-    public static Brief brief(int limit, List<SpeciesRule> species) {
-        return brief(Format.LIMIT_WEIGHT, limit, species, null);
+    public static Event tournament(int limit, List<SpeciesRule> species) {
+        return tournament(Format.LIMIT_WEIGHT, limit, species, null);
     }
 
-    public static Brief brief(Format format, Integer limit, List<SpeciesRule> species, Double scaleGrams) {
-        return new Brief("Test Open", ZONE, format, limit, 1, 6000.0, scaleGrams, species, new Penalties(113.4, 453.6, 15.0, 453.6), Gear.FREE,
-                List.of(LocalDate.of(2027, 6, 3)),
+    public static Event tournament(Format format, Integer limit, List<SpeciesRule> species, Double scaleGrams) {
+        return new Event("Test Open", ZONE, 1, List.of(LocalDate.of(2027, 6, 3)),
                 List.of(new CompetitionDay(LocalDate.of(2027, 6, 5), at("06-05T06:00"), at("06-05T15:00")),
                         new CompetitionDay(LocalDate.of(2027, 6, 6), at("06-06T06:00"), at("06-06T14:00"))),
-                LAUNCH, LAUNCH, Map.of());
+                new Event.Ramp(LAUNCH, LAUNCH), new Rules(format, limit, 6000.0, scaleGrams, species, new Penalties(113.4, 453.6, 15.0, 453.6), Gear.FREE), Map.of());
     }
 
-    public static Spot spot(String id, String placeClass, Zone zone, double kmNorth) {
-        return new Spot(id, id, new Position(LAUNCH.lat() + kmNorth / 111.2, LAUNCH.lon()), 60, placeClass, zone, null, null, 0.2,
+    public static Spot spot(String id, String spotType, Zone zone, double kmNorth) {
+        return new Spot(id, id, new Position(LAUNCH.lat() + kmNorth / 111.2, LAUNCH.lon()), 60, spotType, zone, null, null, 0.2,
                 Stock.GENERAL, Map.of());
     }
 
@@ -75,8 +75,8 @@ public final class Sample {
         return new Bite(at == null ? null : at(at), outcome, null, Species.LARGEMOUTH, size);
     }
 
-    public static EventData event(Brief brief, List<Spot> spots, List<PracticeStop> stops) {
-        return new EventData(brief, Boat.USUAL, null, spots, PRESENTATIONS, stops, List.of(), List.of(), List.of());
+    public static EventData event(Event event, List<Spot> spots, List<PracticeStop> stops) {
+        return new EventData(event, Boat.USUAL, null, spots, PRESENTATIONS, stops, List.of(), List.of(), List.of());
     }
 
     /** Five spots of three classes, some fished well, some badly, one never; sizes of all kinds. The same seed gives the same event. */
@@ -103,11 +103,11 @@ public final class Sample {
                         List.of(hour == 6 ? "walker" : "swim-jig"), bites));
             }
         }
-        return event(brief(limit, List.of(LARGEMOUTH, SPOTTED)), spots, stops);
+        return event(tournament(limit, List.of(LARGEMOUTH, SPOTTED)), spots, stops);
     }
 
     public static EventData withPlan(EventData e, Plan plan) {
-        return new EventData(e.brief(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), List.of(plan), e.competition());
+        return new EventData(e.event(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), List.of(plan), e.competition());
     }
 
     /** A live fish of a weight at its minute of the first competition day. */

@@ -84,7 +84,7 @@ function keepForOffline() {
   navigator.serviceWorker.register('/worker.js').then(() => navigator.serviceWorker.ready).then((worker) => competition && worker.active.postMessage({ keep: competition })).catch(() => {});
 }
 
-// A part of a page that came anew has choices of its own.
+// A part of a page that came again has choices of its own.
 document.addEventListener('exchanged', watchChoices);
 finishSignOut();
 watchSignOut();

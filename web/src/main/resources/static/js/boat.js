@@ -26,7 +26,7 @@ class BoatPage {
     const fromDevice = Boolean(content.dataset.kept && kept.log);
     this.log = fromDevice ? kept.log : page;
     this.ahead = fromDevice ? kept.ahead : page.now - performance.timeOrigin - performance.now();
-    this.mustLeave = Number(content.dataset.leave || NaN);
+    this.leaveBy = Number(content.dataset.leave || NaN);
     this.adviceAt = fromDevice ? page.now : this.now();
     this.keep(this.log);
   }
@@ -51,8 +51,8 @@ class BoatPage {
 
   /** Shows the log as it is known here. */
   show() {
-    const view = bag.view(this.known(), this.day, this.now(), this.mustLeave);
-    for (const line of view.lines) line.mend = `Mend the entry ${line.what} of ${line.time}`;
+    const view = bag.view(this.known(), this.day, this.now(), this.leaveBy);
+    for (const line of view.lines) line.correct = `Correct the entry ${line.what} of ${line.time}`;
     for (const part of this.content.querySelectorAll('[data-live]')) fill(part, view);
     this.showWaiting();
     this.listen();
@@ -202,7 +202,7 @@ class BoatPage {
           kept.refused.push({ id: entry.id, entry, words: before?.words || 'an entry of this device', message: not.get(entry.id) });
         } else if (before && before.told !== decision(rows, entry.id)) {
           const line = words.get(entry.id);
-          kept.clashes.push({ id: entry.id, words: `Clash: this device said “${before.words || 'nothing'}” of ${line?.what ?? 'an entry'} at ${line?.time ?? ''}. With the entries of the other phone it reads “${line?.brought || 'nothing'}”. Look into the well and mend the log where it differs.` });
+          kept.clashes.push({ id: entry.id, words: `Conflict: this device said “${before.words || 'nothing'}” of ${line?.what ?? 'an entry'} at ${line?.time ?? ''}. With the entries of the other phone it reads “${line?.brought || 'nothing'}”. Look into the well and correct the log where it differs.` });
         }
         delete kept.told[entry.id];
       }
@@ -226,13 +226,13 @@ class BoatPage {
     if (!answer.ok || answer.redirected) return;
     place.innerHTML = new DOMParser().parseFromString(await answer.text(), 'text/html').body.innerHTML;
     this.adviceAt = this.now();
-    this.mustLeave = Number(place.querySelector('[data-leave]')?.dataset.leave || NaN);
+    this.leaveBy = Number(place.querySelector('[data-leave]')?.dataset.leave || NaN);
     this.show();
     this.showAge();
     this.askAgain();
   }
 
-  /** What is still reckoned is asked for again. */
+  /** What is still computed is asked for again. */
   askAgain() {
     if (this.content.querySelector('#advice [data-soon]')) this.adviceTimer = setTimeout(() => this.askAdvice().catch(() => {}), AGAIN_MILLIS);
   }
@@ -278,7 +278,7 @@ class BoatPage {
     }
   }
 
-  /** Follows the boat, so that runs and the time to leave are reckoned from where it is, or no longer. */
+  /** Follows the boat, so that runs and the time to leave are computed from where it is, or no longer. */
   follow(button) {
     if (this.following) {
       this.stopFollowing(button);
@@ -291,7 +291,7 @@ class BoatPage {
       if (first) this.askAdvice().catch(() => {});
     }, () => {
       this.stopFollowing(button);
-      this.showErrors(button, [{ message: 'This device does not tell where it is: runs are reckoned from the spot you fish.' }]);
+      this.showErrors(button, [{ message: 'This device does not tell where it is: runs are computed from the spot you fish.' }]);
     }, { enableHighAccuracy: true, maximumAge: MINUTE });
   }
 

@@ -1,5 +1,5 @@
 // Puts a view's values into the page's own elements. What to put where stands in the markup: data-text, data-if, data-unless, data-attr="name:path; …"
-// and data-each with a <template> for one item. Nothing is reckoned here.
+// and data-each with a <template> for one item. Nothing is computed here.
 
 /** The value at a path as "told.act"; "." is the view itself. */
 export function at(view, path) {

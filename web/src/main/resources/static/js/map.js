@@ -1,4 +1,4 @@
-// The map of the water: moving it, a run between two places, a band of depths. What runs and bands are is reckoned by the server.
+// The map of the water: moving it, a run between two places, a band of depths. What runs and bands are is computed by the server.
 import { select, zoom, zoomIdentity } from '/assets/map-vendor.js';
 
 const CLOSEST = 24;

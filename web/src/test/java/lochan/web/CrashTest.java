@@ -26,7 +26,7 @@ import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
 import lochan.store.PrivateMariaDb;
 import lochan.web.eventfile.EventFileReader;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
@@ -61,7 +61,7 @@ class CrashTest {
         start();
         angler = new Visitor(URI.create("http://127.0.0.1:" + port));
         angler.post("/setup", "name", "Ines", "password", PASSWORD, "again", PASSWORD, "code", Files.readString(said).replaceAll("(?s).*asks for this code: (\\d+).*", "$1"));
-        event = Rules.event(angler, "A rough day");
+        event = SampleEvents.event(angler, "A rough day");
         angler.get(event + "/competition");
     }
 
@@ -111,7 +111,7 @@ class CrashTest {
     }
 
     /** Logs a day; now and then something is killed soon after an entry was sent. */
-    private List<Entry> logged(Runnable kill, Runnable mend) {
+    private List<Entry> logged(Runnable kill, Runnable correct) {
         List<Entry> day = day();
         Set<Integer> kills = random.ints(0, ENTRIES).distinct().limit(KILLS).boxed().collect(Collectors.toSet());
         for (int i = 0; i < ENTRIES; i++) {
@@ -122,7 +122,7 @@ class CrashTest {
             killed.join();
             if (!first) {
                 Awaitility.await().atMost(START).until(() -> {
-                    mend.run();
+                    correct.run();
                     return acknowledged(entry);
                 });
             }
@@ -133,7 +133,7 @@ class CrashTest {
     private void everythingIsThereOnce(List<Entry> day) throws Exception {
         EventData data = EventFileReader.read(new ByteArrayInputStream(angler.get(event + "/export").body().getBytes(StandardCharsets.UTF_8))).data();
         assertThat(data.competition()).extracting(Entry::id).containsExactlyElementsOf(day.stream().map(Entry::id).toList());
-        assertThat(BagLog.replay(data.brief(), data.competition()).bag(1)).isEqualTo(BagLog.replay(data.brief(), day).bag(1));
+        assertThat(BagLog.replay(data.event(), data.competition()).bag(1)).isEqualTo(BagLog.replay(data.event(), day).bag(1));
     }
 
     @Test

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
@@ -31,16 +31,16 @@ class OwnershipTest {
                 "type", "official", "weight", "3-4", "outcome", "landed"));
         owner.post(event + "/spots/marks", "code", "m1", "position", "42.63, -116.91", "note", "Secret water");
         known.put("mark", "m1");
-        owner.post(event + "/deck/fish/edit", "spot", "reed-corner", "kind", "bed", "guessGrams", "5-0");
-        owner.post(event + "/deck/trials/new", "of", "colour", "firstWay", "white", "secondWay", "green");
-        owner.post(event + "/deck/trials/change", "presentation", "swim-jig", "what", "hook");
+        owner.post(event + "/tackle/fish/edit", "spot", "reed-corner", "kind", "bed", "guessGrams", "5-0");
+        owner.post(event + "/tackle/trials/new", "of", "colour", "firstWay", "white", "secondWay", "green");
+        owner.post(event + "/tackle/trials/change", "presentation", "swim-jig", "what", "hook");
         known.putAll(Map.of("fish", "reed-corner-fish", "trial", "white-or-green", "change", "swim-jig", "reaction", "LOOKED", "ofFirst", "true", "minutes", "5", "gone", "true"));
         known.put("rung", "0");
         known.put("found", "0");
         known.put("op", "close");
         known.put("name", "Mine now");
         known.put("position", "42.6, -116.9");
-        known.put("placeClass", "hump");
+        known.put("spotType", "hump");
         known.put("zone", "deep");
         known.put("stock", "school");
         known.put("hooks", "single");
@@ -69,7 +69,7 @@ class OwnershipTest {
     @Test
     void anotherAccountsEventIsNotThereOnAnyRoute(RunningApp app) {
         Visitor owner = app.angler();
-        String event = Rules.practisedEvent(owner, "Secret water");
+        String event = SampleEvents.practisedEvent(owner, "Secret water");
         Map<String, String> parameters = parameters(owner, event);
         String before = owner.get(event + "/export").body();
         Visitor other = app.angler();
@@ -87,7 +87,7 @@ class OwnershipTest {
 
     @Test
     void withoutSigningInEveryRouteLeadsToTheDoor(RunningApp app) {
-        String event = Rules.practisedEvent(app.angler(), "Closed water");
+        String event = SampleEvents.practisedEvent(app.angler(), "Closed water");
         Visitor stranger = app.visitor();
 
         assertThat(eventRoutes(app).toList()).allSatisfy(route -> {
@@ -100,10 +100,10 @@ class OwnershipTest {
     @Test
     void idsOfAnotherEventAreNotThereUnderOnesOwn(RunningApp app) {
         Visitor owner = app.angler();
-        String event = Rules.practisedEvent(owner, "Owner's");
+        String event = SampleEvents.practisedEvent(owner, "Owner's");
         Map<String, String> parameters = parameters(owner, event);
         Visitor other = app.angler();
-        String own = "/events/" + other.post("/events/new", Rules.brief("Other's")).numberAfter("events");
+        String own = "/events/" + other.post("/events/new", SampleEvents.form("Other's")).numberAfter("events");
 
         for (String route : List.of("GET /events/{eventId}/spots/edit", "POST /events/{eventId}/spots/edit", "POST /events/{eventId}/spots/delete",
                 "POST /events/{eventId}/spots/restore", "GET /events/{eventId}/spots/marks/edit", "POST /events/{eventId}/spots/marks/edit",
@@ -115,11 +115,11 @@ class OwnershipTest {
                 "POST /events/{eventId}/plan/copy", "POST /events/{eventId}/plan/redo", "POST /events/{eventId}/plan/search", "POST /events/{eventId}/plan/search/stop",
                 "POST /events/{eventId}/plan/search/keep", "GET /events/{eventId}/plan/sheet", "GET /events/{eventId}/plan/route.gpx", "GET /events/{eventId}/plan/calendar",
                 "POST /events/{eventId}/plan/undo", "GET /events/{eventId}/plan/backups", "POST /events/{eventId}/plan/backups",
-                "POST /events/{eventId}/plan/backups/keep", "POST /events/{eventId}/plan/restore", "GET /events/{eventId}/standings/evidence",
-                "GET /events/{eventId}/deck", "GET /events/{eventId}/deck/advice", "GET /events/{eventId}/deck/path", "GET /events/{eventId}/deck/fish/edit", "POST /events/{eventId}/deck/fish/edit",
-                "POST /events/{eventId}/deck/fish/try", "POST /events/{eventId}/deck/fish/try/undo", "POST /events/{eventId}/deck/fish/gone", "POST /events/{eventId}/deck/fish/delete",
-                "POST /events/{eventId}/deck/fish/restore", "POST /events/{eventId}/deck/trials/round", "POST /events/{eventId}/deck/trials/round/undo", "POST /events/{eventId}/deck/trials/delete",
-                "POST /events/{eventId}/deck/trials/restore", "POST /events/{eventId}/deck/trials/change/delete", "POST /events/{eventId}/deck/trials/change/restore")) {
+                "POST /events/{eventId}/plan/backups/keep", "POST /events/{eventId}/plan/restore", "GET /events/{eventId}/rankings/evidence",
+                "GET /events/{eventId}/tackle", "GET /events/{eventId}/tackle/advice", "GET /events/{eventId}/tackle/path", "GET /events/{eventId}/tackle/fish/edit", "POST /events/{eventId}/tackle/fish/edit",
+                "POST /events/{eventId}/tackle/fish/try", "POST /events/{eventId}/tackle/fish/try/undo", "POST /events/{eventId}/tackle/fish/gone", "POST /events/{eventId}/tackle/fish/delete",
+                "POST /events/{eventId}/tackle/fish/restore", "POST /events/{eventId}/tackle/trials/round", "POST /events/{eventId}/tackle/trials/round/undo", "POST /events/{eventId}/tackle/trials/delete",
+                "POST /events/{eventId}/tackle/trials/restore", "POST /events/{eventId}/tackle/trials/change/delete", "POST /events/{eventId}/tackle/trials/change/restore")) {
             assertThat(call(other, route, own, parameters).status()).as(route).isEqualTo(404);
         }
         Map<String, String> planned = new LinkedHashMap<>(parameters);

@@ -216,11 +216,11 @@ class ServerTest {
     @Test
     void theStartScriptStartsABrokenProgramAgainAndGivesUpOneThatBreaksDownAtOnce() throws Exception {
         String twice = "n=$(cat " + folder + "/n 2>/dev/null || echo 0); echo $((n + 1)) > " + folder + "/n; [ $n -lt 2 ] && exit 3; exit 7";
-        Said again = shell(". " + PREPARE + "; keep_running " + folder + "/twice", Map.of("twice", twice));
+        Output again = shell(". " + PREPARE + "; keep_running " + folder + "/twice", Map.of("twice", twice));
         assertThat(again.exit()).isEqualTo(7);
         assertThat(again.text()).hasLineCount(2).contains("Lochan broke down (status 3) and is started again");
 
-        Said ever = shell(". " + PREPARE + "; keep_running " + folder + "/ever", Map.of("ever", "exit 134"));
+        Output ever = shell(". " + PREPARE + "; keep_running " + folder + "/ever", Map.of("ever", "exit 134"));
         assertThat(ever.exit()).isEqualTo(1);
         assertThat(ever.text()).contains("broke down three times within a minute of its start (status 134)");
         assertThat(shell("grep -c ExitOnOutOfMemoryError " + PREPARE, Map.of()).text().strip()).isEqualTo("1");
@@ -228,15 +228,15 @@ class ServerTest {
 
     @Test
     void theStartScriptPassesOnWhatTellsItToEnd() throws Exception {
-        Said said = shell(". " + PREPARE + "; (sleep 1; kill -HUP $$) & keep_running " + folder + "/waits", Map.of("waits", "trap 'echo told; exit 143' TERM; for i in $(seq 300); do sleep 0.1; done"));
+        Output said = shell(". " + PREPARE + "; (sleep 1; kill -HUP $$) & keep_running " + folder + "/waits", Map.of("waits", "trap 'echo told; exit 143' TERM; for i in $(seq 300); do sleep 0.1; done"));
         assertThat(said.exit()).isEqualTo(143);
         assertThat(said.text()).isEqualTo("told\n");
     }
 
-    private record Said(int exit, String text) { }
+    private record Output(int exit, String text) { }
 
     /** Runs a command of the shell beside programs that stand in for the system's. */
-    private Said shell(String command, Map<String, String> programs) throws Exception {
+    private Output shell(String command, Map<String, String> programs) throws Exception {
         for (Map.Entry<String, String> program : programs.entrySet()) {
             Path file = folder.resolve(program.getKey());
             Files.writeString(file, "#!/bin/bash\n" + program.getValue() + "\n");
@@ -244,12 +244,12 @@ class ServerTest {
         }
         Process process = new ProcessBuilder(Stream.concat(HEARING.stream(), Stream.of("/bin/bash", "-c", command)).toList()).redirectErrorStream(true).start();
         String text = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        return new Said(process.waitFor(), text);
+        return new Output(process.waitFor(), text);
     }
 
     @Test
     void aMissingPackageWithoutTheRightToInstallIsSaidInOneLine() throws Exception {
-        Said said = shell(". " + PREPARE + "; PATH=" + folder + "; need_package lochan-test-package no-such-program 'the test needs it'",
+        Output said = shell(". " + PREPARE + "; PATH=" + folder + "; need_package lochan-test-package no-such-program 'the test needs it'",
                 Map.of("apt-get", "exit 1", "id", "echo 1000", "sudo", "exit 1"));
 
         assertThat(said.exit()).isEqualTo(1);
@@ -262,7 +262,7 @@ class ServerTest {
         Path policy = Path.of("/usr/sbin/policy-rc.d");
         boolean before = Files.exists(policy);
 
-        Said said = shell(". " + PREPARE + "; PATH=" + folder + ":/usr/bin:/bin; need_package lochan-test-package no-such-program 'the test needs it'",
+        Output said = shell(". " + PREPARE + "; PATH=" + folder + ":/usr/bin:/bin; need_package lochan-test-package no-such-program 'the test needs it'",
                 Map.of("apt-get", "[ \"$1\" = update ] || { echo policy: $(cat /usr/sbin/policy-rc.d 2>/dev/null) >&2; exit 3; }",
                         "id", "echo 0"));
 
@@ -274,7 +274,7 @@ class ServerTest {
 
     @Test
     void unknownCommandsAndOptionsOfTheStartCommandAreRefused() throws Exception {
-        assertThat(shell(START + " dance", Map.of())).isEqualTo(new Said(2, "lochan: unknown command dance: expected one of demo, serve, rank, value, plan, route, bag, advise, runs, structure, track.\n"));
+        assertThat(shell(START + " dance", Map.of())).isEqualTo(new Output(2, "lochan: unknown command dance: expected one of demo, serve, rank, value, plan, route, bag, advise, runs, structure, track.\n"));
         assertThat(shell(START + " demo --fast", Map.of()).text()).contains("demo takes no options").hasLineCount(1);
     }
 }

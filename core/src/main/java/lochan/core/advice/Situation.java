@@ -1,7 +1,7 @@
 package lochan.core.advice;
 
 import lochan.core.practice.ClarityTrend;
-import lochan.core.practice.Struck;
+import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Forage;
@@ -20,7 +20,7 @@ import lochan.core.tackle.SeasonStage;
  * @param stage       where bass are in their year
  * @param forage      what they feed on
  * @param fishDepthM  how deep the fish are, m
- * @param struck      whether they take at the bottom, above it, or on the fall
+ * @param takenOn     whether they take at the bottom, above it, or on the fall
  * @param waterDepthM how deep the water is, m
  * @param mood        how willing they are
  * @param cover       what the lure has to come through
@@ -28,7 +28,7 @@ import lochan.core.tackle.SeasonStage;
  * @param front       whether a front went through in the last day or so
  */
 public record Situation(Double waterTempC, TempTrend tempTrend, Double visibilityM, ClarityTrend clarity, Light light, Surface surface,
-                        SeasonStage stage, Forage forage, Double fishDepthM, Struck struck, Double waterDepthM, Mood mood, Cover cover,
+                        SeasonStage stage, Forage forage, Double fishDepthM, TakenOn takenOn, Double waterDepthM, Mood mood, Cover cover,
                         Boolean pressured, Boolean front) {
 
     public static final Situation UNKNOWN = new Situation(null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
@@ -40,6 +40,6 @@ public record Situation(Double waterTempC, TempTrend tempTrend, Double visibilit
 
     /** Whether the fish hang above the bottom. */
     public boolean suspended() {
-        return struck == Struck.SUSPENDED || struck == Struck.FALL;
+        return takenOn == TakenOn.SUSPENDED || takenOn == TakenOn.FALL;
     }
 }

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Objects;
 
 /**
- * The bag of one day, as the log gives it: the well, or in a length event the photographs that count.
+ * The bag of one day, as the log gives it: the fish that count, in a length event the photographs that count.
  *
- * @param well        fish of the bag in the order they came
+ * @param fish        fish of the bag in the order they came
  * @param inHand      the fish waiting for the balance; null: none
  * @param pending     what it waits for; null: nothing
  * @param weighings   weighings it takes to settle that, whatever they say; 0: nothing waits
@@ -15,7 +15,7 @@ import java.util.Objects;
  * @param length      the bag by length; all null in other events
  * @param official    what the weigh-in said; null: not yet
  */
-public record Bag(List<Fish> well, Fish inHand, Verdict pending, int weighings, int limit, Sums weight, Sums length, Entry.Official official) {
+public record Bag(List<Fish> fish, Fish inHand, Verdict pending, int weighings, int limit, Sums weight, Sums length, Entry.Official official) {
 
     /**
      * What a bag comes to, g or mm.
@@ -31,7 +31,7 @@ public record Bag(List<Fish> well, Fish inHand, Verdict pending, int weighings, 
     }
 
     public Bag {
-        well = List.copyOf(well);
+        fish = List.copyOf(fish);
     }
 
     public Double totalGrams() {
@@ -52,10 +52,10 @@ public record Bag(List<Fish> well, Fish inHand, Verdict pending, int weighings, 
 
     /** Weight of the fish that are weighed, g. */
     public double weighedGrams() {
-        return well.stream().map(Fish::grams).filter(Objects::nonNull).mapToDouble(Double::doubleValue).sum();
+        return fish.stream().map(Fish::grams).filter(Objects::nonNull).mapToDouble(Double::doubleValue).sum();
     }
 
     public boolean isFull() {
-        return well.size() >= limit;
+        return fish.size() >= limit;
     }
 }

@@ -11,11 +11,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import lochan.core.Violation;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
 
 /**
- * Replays the append-only log of a competition under the rules of its brief. The well is never stored: it is what the entries give,
+ * Replays the append-only log of a competition under the rules of its rules. The livewell is never stored: it is what the entries give,
  * in their order. A released fish never comes back, whatever is corrected or voided later.
  */
 public final class BagLog {
@@ -25,24 +25,24 @@ public final class BagLog {
     /** A scale that is off by more of the known weight is no scale. */
     private static final double MOST_OFF = 0.5;
 
-    private final Brief brief;
+    private final Event event;
     private final Map<String, Entry> entries = new HashMap<>();
     private final Set<String> voided = new HashSet<>();
-    /** Catches that their void took out of the well, and may bring back. */
+    /** Catches that their void took out of the livewell, and may bring back. */
     private final Set<String> droppedByVoid = new HashSet<>();
     private final Map<String, CatchRecord> catches = new HashMap<>();
     private final Set<Entry.Balance> balances = new LinkedHashSet<>();
     private final ScaleChecks scale = new ScaleChecks();
-    private final Map<Integer, Well> wells = new TreeMap<>();
+    private final Map<Integer, Livewell> livewells = new TreeMap<>();
     private final List<BagRow> rows = new ArrayList<>();
 
-    public BagLog(Brief brief) {
-        this.brief = brief;
+    public BagLog(Event event) {
+        this.event = event;
     }
 
     /** The rules it is judged by. */
-    public Brief brief() {
-        return brief;
+    public Event event() {
+        return event;
     }
 
     /**
@@ -50,8 +50,8 @@ public final class BagLog {
      *
      * @throws IllegalArgumentException when an entry cannot stand where it is; {@link #append} tells more
      */
-    public static BagLog replay(Brief brief, List<Entry> entries) {
-        BagLog log = new BagLog(brief);
+    public static BagLog replay(Event event, List<Entry> entries) {
+        BagLog log = new BagLog(event);
         for (Entry entry : entries) {
             log.append(entry).ifPresent(v -> {
                 throw new IllegalArgumentException("entry " + entry.id() + ": " + v.message());
@@ -79,19 +79,19 @@ public final class BagLog {
         return List.copyOf(rows);
     }
 
-    /** The well of a day, empty when nothing was logged on it. */
+    /** The livewell of a day, empty when nothing was logged on it. */
     public Bag bag(int day) {
-        return well(day).bag();
+        return livewell(day).bag();
     }
 
     /** The entries of a day that are not void, in the order written. */
-    public List<Entry> standing(int day) {
+    public List<Entry> valid(int day) {
         return rows.stream().filter(r -> r.day() == day && !isVoided(r.entry().id())).map(BagRow::entry).toList();
     }
 
     /** A fish as the log knows it now, kept or not. */
     public Fish fish(String catchId) {
-        return well(catches.get(catchId).day()).fish(catchId);
+        return livewell(catches.get(catchId).day()).fish(catchId);
     }
 
     public boolean isVoided(String entryId) {
@@ -101,8 +101,8 @@ public final class BagLog {
     /** The number of the competition day that a time belongs to: the last one that has begun on its date, else the first. */
     public int dayOf(Instant at) {
         int day = 1;
-        for (int i = 1; i < brief.days().size(); i++) {
-            if (!at.isBefore(brief.days().get(i).date().atStartOfDay(brief.timeZone()).toInstant())) {
+        for (int i = 1; i < event.days().size(); i++) {
+            if (!at.isBefore(event.days().get(i).date().atStartOfDay(event.timeZone()).toInstant())) {
                 day = i + 1;
             }
         }
@@ -116,23 +116,23 @@ public final class BagLog {
         return switch (entry) {
             case Entry.Catch c -> refusal(c);
             case Entry.Balance b -> refusal(b);
-            case Entry.Died d -> notACatch("catch", d.catchId()).or(() -> inWellOrHand(d.catchId()));
+            case Entry.Died d -> notACatch("catch", d.catchId()).or(() -> inLivewellOrHand(d.catchId()));
             case Entry.Correct c -> refusal(c);
             case Entry.Void v -> refusal(v);
             case Entry.Official o -> refusal(o);
             case Entry.ScaleCheck s -> refusal(s);
-            case Entry.WellWater w -> refusal(w);
-            case Entry.Strike s -> Optional.empty();
+            case Entry.LivewellReading w -> refusal(w);
+            case Entry.Bite s -> Optional.empty();
             case Entry.Fishing f -> Optional.empty();
         };
     }
 
     private Optional<Violation> refusal(Entry.Catch entry) {
-        String waiting = well(dayOf(entry.at())).inHand();
+        String waiting = livewell(dayOf(entry.at())).inHand();
         if (waiting != null) {
             return violation("id", "The fish " + waiting + " is still in hand: settle it on the balance or correct its weight first.");
         }
-        if (brief.format() == Format.LIMIT_LENGTH && entry.mm() == null) {
+        if (event.rules().format() == Format.LIMIT_LENGTH && entry.mm() == null) {
             return violation("mm", "The length is missing: this event pays by length. Measure the fish before it goes back.");
         }
         return measures(entry.grams(), entry.mm());
@@ -156,9 +156,9 @@ public final class BagLog {
                 : violation("readGrams", "The scale reads " + s.readGrams() + " g for " + s.knownGrams() + " g: a scale that far off is broken, or one of the two is mistyped.");
     }
 
-    private static Optional<Violation> refusal(Entry.WellWater w) {
+    private static Optional<Violation> refusal(Entry.LivewellReading w) {
         return w.celsius() >= 0 && w.celsius() <= MOST_CELSIUS ? Optional.empty()
-                : violation("celsius", "The well's water is " + w.celsius() + " °C: expected 0 to 40 °C (32 to 104 °F).");
+                : violation("celsius", "The livewell's temperature is " + w.celsius() + " °C: expected 0 to 40 °C (32 to 104 °F).");
     }
 
     private Optional<Violation> refusal(Entry.Balance entry) {
@@ -195,14 +195,14 @@ public final class BagLog {
         }
         if (target instanceof Entry.Void undone && entries.get(undone.entryId()) instanceof Entry.Catch fish
                 && droppedByVoid.contains(fish.id()) && !canComeBack(fish.id())) {
-            return violation("entry", "There is no room in the well for " + fish.id() + " any more: log the fish again.");
+            return violation("entry", "There is no room in the bag for " + fish.id() + " any more: log the fish again.");
         }
         return Optional.empty();
     }
 
     private boolean canComeBack(String fish) {
-        Well well = wells.get(catches.get(fish).day());
-        return well.inHand() == null && well.hasRoomFor(fish);
+        Livewell livewell = livewells.get(catches.get(fish).day());
+        return livewell.inHand() == null && livewell.hasRoomFor(fish);
     }
 
     private static Optional<Violation> measures(Double grams, Double mm) {
@@ -220,10 +220,10 @@ public final class BagLog {
                 : violation(field, "There is no catch " + id + " before this entry: name a fish that was logged and is not void.");
     }
 
-    private Optional<Violation> inWellOrHand(String fish) {
-        Well well = wells.get(catches.get(fish).day());
-        return well.holds(fish) || fish.equals(well.inHand()) ? Optional.empty()
-                : violation("catch", "The fish " + fish + " is not in the well: only a fish in the well can die there.");
+    private Optional<Violation> inLivewellOrHand(String fish) {
+        Livewell livewell = livewells.get(catches.get(fish).day());
+        return livewell.holds(fish) || fish.equals(livewell.inHand()) ? Optional.empty()
+                : violation("catch", "The fish " + fish + " is not in the livewell: only a fish in it can die there.");
     }
 
     private static Optional<Violation> violation(String field, String message) {
@@ -235,7 +235,7 @@ public final class BagLog {
             case Entry.Catch c -> {
                 int day = dayOf(c.at());
                 catches.put(c.id(), new CatchRecord(c, day, scale.now()));
-                yield row(entry, day, well(day).take(c.id()), c.id());
+                yield row(entry, day, livewell(day).take(c.id()), c.id());
             }
             case Entry.Void v -> counted(v);
             case Entry.Balance b -> counted(b);
@@ -243,8 +243,8 @@ public final class BagLog {
             case Entry.Correct c -> counted(c);
             case Entry.Official o -> counted(o);
             case Entry.ScaleCheck s -> counted(s);
-            case Entry.Strike s -> row(entry, dayOf(s.at()), null, null);
-            case Entry.WellWater w -> row(entry, dayOf(w.at()), null, null);
+            case Entry.Bite s -> row(entry, dayOf(s.at()), null, null);
+            case Entry.LivewellReading w -> row(entry, dayOf(w.at()), null, null);
             case Entry.Fishing f -> row(entry, dayOf(f.at()), null, null);
         };
     }
@@ -267,7 +267,7 @@ public final class BagLog {
             case Entry.Died d -> catches.get(d.catchId()).died(d.id(), counts);
             case Entry.Correct c -> catches.get(c.catchId()).correct(c, scale.now(), counts);
             case Entry.ScaleCheck s -> scale.count(s, counts);
-            case Entry.Official o -> well(day(o)).official(counts ? o : null);
+            case Entry.Official o -> livewell(day(o)).official(counts ? o : null);
             case Entry.Void v -> {
                 if (counts) {
                     voided.add(v.entryId());
@@ -277,35 +277,35 @@ public final class BagLog {
                 count(entries.get(v.entryId()), !counts);
             }
             case Entry.Catch c -> countCatch(c.id(), counts);
-            case Entry.Strike s -> { }
-            case Entry.WellWater w -> { }
+            case Entry.Bite s -> { }
+            case Entry.LivewellReading w -> { }
             case Entry.Fishing f -> { }
         }
     }
 
     private void countCatch(String fish, boolean counts) {
-        Well well = wells.get(catches.get(fish).day());
+        Livewell livewell = livewells.get(catches.get(fish).day());
         if (counts) {
             if (droppedByVoid.remove(fish)) {
-                well.putBack(fish);
+                livewell.putBack(fish);
             }
         } else {
-            if (well.holds(fish)) {
+            if (livewell.holds(fish)) {
                 droppedByVoid.add(fish);
             }
-            well.drop(fish);
+            livewell.drop(fish);
         }
     }
 
     /** The row of an entry that may have settled the fish in hand. */
     private BagRow settled(Entry entry, int day) {
-        String fish = well(day).inHand();
-        return row(entry, day, fish == null ? null : well(day).take(fish), fish);
+        String fish = livewell(day).inHand();
+        return row(entry, day, fish == null ? null : livewell(day).take(fish), fish);
     }
 
     private BagRow row(Entry entry, int day, Verdict verdict, String fish) {
-        Well well = well(day);
-        return new BagRow(entry, verdict, fish, fish == null ? null : well.tag(fish), day, well.bag());
+        Livewell livewell = livewell(day);
+        return new BagRow(entry, verdict, fish, fish == null ? null : livewell.tag(fish), day, livewell.bag());
     }
 
     private int day(Entry entry) {
@@ -317,17 +317,17 @@ public final class BagLog {
             case Entry.Catch c -> dayOf(c.at());
             case Entry.Official o -> dayOf(o.at());
             case Entry.ScaleCheck s -> dayOf(s.at());
-            case Entry.Strike s -> dayOf(s.at());
-            case Entry.WellWater w -> dayOf(w.at());
+            case Entry.Bite s -> dayOf(s.at());
+            case Entry.LivewellReading w -> dayOf(w.at());
             case Entry.Fishing f -> dayOf(f.at());
         };
     }
 
-    private Well well(int day) {
-        return wells.computeIfAbsent(day, d -> new Well(brief, catches, balances));
+    private Livewell livewell(int day) {
+        return livewells.computeIfAbsent(day, d -> new Livewell(event, catches, balances));
     }
 
     private WeightOrder order() {
-        return new WeightOrder(id -> catches.get(id).grams(), balances, brief.scaleGrams());
+        return new WeightOrder(id -> catches.get(id).grams(), balances, event.rules().scaleGrams());
     }
 }

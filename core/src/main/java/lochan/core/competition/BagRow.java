@@ -8,6 +8,6 @@ package lochan.core.competition;
  * @param fish    the fish decided on; null: none
  * @param tag     the tag that fish was given; null: none
  * @param day     number of the competition day it belongs to, from 1
- * @param bag     the well of that day after it
+ * @param bag     the livewell of that day after it
  */
 public record BagRow(Entry entry, Verdict verdict, String fish, String tag, int day, Bag bag) { }

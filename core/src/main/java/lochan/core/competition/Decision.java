@@ -4,9 +4,9 @@ import lochan.core.Coded;
 
 /** What to do with the fish in hand. */
 public enum Decision implements Coded {
-    /** It goes into the well. */
+    /** It goes into the livewell. */
     KEEP("keep"),
-    /** It goes into the well and another fish goes back. */
+    /** It goes into the livewell and another fish goes back. */
     CULL("cull"),
     /** It goes back. */
     RELEASE("release"),

@@ -5,7 +5,7 @@ import lochan.core.event.Species;
 import lochan.core.practice.Outcome;
 
 /**
- * One entry of the competition's append-only log. Entries are never changed: a mistake is mended by a later entry.
+ * One entry of the competition's append-only log. Entries are never changed: a mistake is corrected by a later entry.
  */
 public sealed interface Entry {
 
@@ -32,7 +32,7 @@ public sealed interface Entry {
     /** Two fish on the balance beam. */
     record Balance(String id, Instant at, String heavier, String lighter) implements Entry { }
 
-    /** A fish of the well died. */
+    /** A fish of the livewell died. */
     record Died(String id, Instant at, String catchId) implements Entry { }
 
     /** A fish was measured again; null leaves that measure as it was. */
@@ -70,11 +70,11 @@ public sealed interface Entry {
         }
     }
 
-    /** The well was looked at: the temperature of its water. */
-    record WellWater(String id, Instant at, double celsius) implements Entry { }
+    /** The livewell was looked at: the temperature of its water. */
+    record LivewellReading(String id, Instant at, double celsius) implements Entry { }
 
-    /** A strike that was not landed. */
-    record Strike(String id, Instant at, String spotId, String presentationId, Outcome outcome) implements Entry { }
+    /** A bite that was not landed. */
+    record Bite(String id, Instant at, String spotId, String presentationId, Outcome outcome) implements Entry { }
 
     /** What is fished from then on; both null: nothing, the boat is under way. */
     record Fishing(String id, Instant at, String spotId, String presentationId) implements Entry { }

@@ -4,13 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Penalties;
 import lochan.core.event.Scoring;
 
 /**
- * What an event comes to over its days, by the brief alone: the director's sheet decides.
+ * What an event comes to over its days, by the rules alone: the director's sheet decides.
  *
  * @param days    one for each competition day
  * @param counted g, or mm in a length event, after penalties, over the days that have something to count; null: none has
@@ -35,24 +35,24 @@ public record EventResult(List<Day> days, Double counted, Double biggest, Boolea
         days = List.copyOf(days);
     }
 
-    public static EventResult of(Brief brief, BagLog log) {
+    public static EventResult of(Event event, BagLog log) {
         List<Day> days = new ArrayList<>();
-        IntStream.rangeClosed(1, brief.days().size()).forEach(n -> days.add(day(brief, log.bag(n), n)));
+        IntStream.rangeClosed(1, event.days().size()).forEach(n -> days.add(day(event, log.bag(n), n)));
         boolean any = days.stream().anyMatch(d -> d.counted() != null);
         Double counted = any ? Double.valueOf(days.stream().map(Day::counted).filter(Objects::nonNull).mapToDouble(Double::doubleValue).sum()) : null;
-        Double biggest = IntStream.rangeClosed(1, brief.days().size()).mapToObj(n -> biggest(log.bag(n))).filter(Objects::nonNull).max(Double::compare).orElse(null);
-        return new EventResult(days, counted, biggest, cut(brief.scoring().cut(), days));
+        Double biggest = IntStream.rangeClosed(1, event.days().size()).mapToObj(n -> biggest(log.bag(n))).filter(Objects::nonNull).max(Double::compare).orElse(null);
+        return new EventResult(days, counted, biggest, cut(event.rules().scoring().cut(), days));
     }
 
-    private static Day day(Brief brief, Bag bag, int number) {
-        boolean byLength = brief.format() == Format.LIMIT_LENGTH;
+    private static Day day(Event event, Bag bag, int number) {
+        boolean byLength = event.rules().format() == Format.LIMIT_LENGTH;
         Entry.Official said = bag.official();
         Double measured = said == null ? null : byLength ? said.mm() : said.grams();
-        Double bags = bag.well().isEmpty() ? null : byLength ? bag.length().total() : bag.weight().total();
+        Double bags = bag.fish().isEmpty() ? null : byLength ? bag.length().total() : bag.weight().total();
         Double brought = measured == null ? bags : measured;
-        double penalty = byLength ? 0 : said == null ? bag.well().isEmpty() || bags == null ? 0 : bags - bag.netGrams() : penalty(brief.penalties(), said);
-        boolean disqualified = said != null && said.lateMinutes() != null && brief.penalties().lateDisqualifyMinutes() != null
-                && said.lateMinutes() > 0 && said.lateMinutes() >= brief.penalties().lateDisqualifyMinutes();
+        double penalty = byLength ? 0 : said == null ? bag.fish().isEmpty() || bags == null ? 0 : bags - bag.netGrams() : penalty(event.rules().penalties(), said);
+        boolean disqualified = said != null && said.lateMinutes() != null && event.rules().penalties().lateDisqualifyMinutes() != null
+                && said.lateMinutes() > 0 && said.lateMinutes() >= event.rules().penalties().lateDisqualifyMinutes();
         Double counted = brought == null ? null : disqualified ? Double.valueOf(0) : Double.valueOf(Math.max(0, brought - penalty));
         return new Day(number, brought, penalty, counted, said != null, disqualified, said == null ? null : said.place());
     }
@@ -69,7 +69,7 @@ public record EventResult(List<Day> days, Double counted, Double biggest, Boolea
 
     private static Double biggest(Bag bag) {
         Double told = bag.official() == null ? null : bag.official().biggestGrams();
-        return told != null ? told : bag.well().stream().map(Fish::grams).filter(Objects::nonNull).max(Double::compare).orElse(null);
+        return told != null ? told : bag.fish().stream().map(Fish::grams).filter(Objects::nonNull).max(Double::compare).orElse(null);
     }
 
     private static Boolean cut(Scoring.Cut cut, List<Day> days) {

@@ -9,6 +9,6 @@ import lochan.core.event.Species;
  * @param grams latest weight; null: not weighed
  * @param mm    latest length, in a length event what it counts for; null: not measured
  * @param isShort whether it is now known to be under its minimum length
- * @param tag   tag it wears in the well; null: none
+ * @param tag   tag it wears in the livewell; null: none
  */
 public record Fish(String id, Species species, Double grams, Double mm, boolean alive, boolean isShort, String tag) { }

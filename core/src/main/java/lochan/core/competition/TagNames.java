@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
-/** Names of the tags fish wear in the well. */
+/** Names of the tags fish wear in the livewell. */
 public final class TagNames {
 
     private static final List<String> COLOURS = List.of("Red", "White", "Blue", "Yellow", "Green", "Orange", "Black", "Pink");

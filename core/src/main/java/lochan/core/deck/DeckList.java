@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
-import lochan.core.advice.Advice;
+import lochan.core.advice.LureAdvice;
 import lochan.core.advice.Rule;
 import lochan.core.advice.Situation;
 import lochan.core.eventdata.EventData;
@@ -169,7 +169,7 @@ public record DeckList(List<Row> rows, List<Demand> demands, List<Without> witho
             double[][] cover = new double[wants.size()][setups.size()];
             for (int d = 0; d < cover.length; d++) {
                 Want w = wants.get(d);
-                Advice own = advice(w.setup().lure(), w.at());
+                LureAdvice own = advice(w.setup().lure(), w.at());
                 for (int s = 0; s < setups.size(); s++) {
                     cover[d][s] = cover(w, own, setups.get(s));
                 }
@@ -184,18 +184,18 @@ public record DeckList(List<Row> rows, List<Demand> demands, List<Without> witho
             return new RodChoice.Problem(worth, cover, fit);
         }
 
-        private Advice advice(Lure lure, Situation at) {
-            return Advice.of(lure, at, units, weights, a.advice());
+        private LureAdvice advice(Lure lure, Situation at) {
+            return LureAdvice.of(lure, at, units, weights, a.advice());
         }
 
-        private double cover(Want w, Advice own, Setup by) {
+        private double cover(Want w, LureAdvice own, Setup by) {
             if (by.isLike(w.setup())) {
                 return 1;
             }
             if (by.lure().id().equals(w.setup().lure().id())) {
                 return a.deck().otherWeight();
             }
-            Advice other = advice(by.lure(), w.at());
+            LureAdvice other = advice(by.lure(), w.at());
             return other.ruledOut() ? 0 : a.deck().otherLure() * Math.min(1, other.suitability(a.advice()) / own.suitability(a.advice()));
         }
 

@@ -2,7 +2,7 @@ package lochan.core.deck;
 
 import java.util.ArrayList;
 import java.util.List;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
 
 /**
@@ -19,24 +19,24 @@ public record PackItem(String code, String words, boolean safety) {
      *
      * @param rows of the deck
      */
-    public static List<PackItem> of(Brief brief, List<DeckList.Row> rows) {
+    public static List<PackItem> of(Event event, List<DeckList.Row> rows) {
         List<PackItem> list = new ArrayList<>();
-        list.add(new PackItem("life-jackets", brief.anglers() == 1 ? "Life jacket, worn whenever the big motor runs" : "Life jackets for " + brief.anglers() + ", worn whenever the big motor runs", true));
+        list.add(new PackItem("life-jackets", event.anglers() == 1 ? "Life jacket, worn whenever the big motor runs" : "Life jackets for " + event.anglers() + ", worn whenever the big motor runs", true));
         list.add(new PackItem("lanyard", "Engine cut-off lanyard, clipped on and tried", true));
         list.add(new PackItem("lights-signals", "Lights, horn or whistle, throwable float, extinguisher, as local rules ask", true));
         list.add(new PackItem("weather", "Forecast read once more: wind, lightning, cold water", true));
         list.add(new PackItem("first-aid", "First-aid kit, side cutters for a hook in the hand, glasses against hooks", true));
         list.add(new PackItem("batteries", "Batteries charged, plugs out", false));
-        list.add(new PackItem("well-pump", "Well pumps run, spare fuse, thermometer, ice for warm water", false));
+        list.add(new PackItem("livewell-pump", "Livewell pumps run, spare fuse, thermometer, ice for warm water", false));
         list.add(new PackItem("pliers", "Pliers and line cutter: a deep hook is left, the line is cut", false));
-        if (brief.format() == Format.LIMIT_LENGTH) {
+        if (event.rules().format() == Format.LIMIT_LENGTH) {
             list.add(new PackItem("camera", "Camera charged, rule cards, something to lay the fish on wet", false));
         } else {
             list.add(new PackItem("scale", "Scale, tried with the check weight, and a spare cell", false));
             list.add(new PackItem("balance", "Balance beam", false));
         }
         list.add(new PackItem("board", "Measuring board, wet", false));
-        list.add(new PackItem("tags", (brief.limit() == null ? "Tags" : brief.limit() + " tags and a spare") + ", net, bag for the weigh-in", false));
+        list.add(new PackItem("tags", (event.rules().limit() == null ? "Tags" : event.rules().limit() + " tags and a spare") + ", net, bag for the weigh-in", false));
         list.add(new PackItem("hooks", hooks(rows), false));
         list.add(new PackItem("leaders", "Leader spools, line for one re-spool, scissors", false));
         list.add(new PackItem("papers", "Licence, entry, boat papers, the director's sheet", false));

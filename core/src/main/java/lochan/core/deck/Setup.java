@@ -29,7 +29,7 @@ public record Setup(Lure lure, double grams, ColourFamily colour) {
      * What a situation calls for. Deeper water, wind and thick grass want the heavier of the usual weights, fish that are not willing the lighter;
      * the angler's own lures in the boat go before what is usual.
      */
-    public static Setup of(Lure lure, Situation at, Tackle tackle, Assumptions.Advice a) {
+    public static Setup of(Lure lure, Situation at, Tackle tackle, Assumptions.LureAdvice a) {
         double wanted = lure.weights().get(weightIndex(lure, at));
         ColourFamily colour = colour(at, a);
         Setup ideal = new Setup(lure, wanted, colour);
@@ -49,7 +49,7 @@ public record Setup(Lure lure, double grams, ColourFamily colour) {
     }
 
     /** Bold under a foot of visibility, natural over four feet, mixed between, one step clearer where the water clears; null: unknown. */
-    public static ColourFamily colour(Situation at, Assumptions.Advice a) {
+    public static ColourFamily colour(Situation at, Assumptions.LureAdvice a) {
         if (at.visibilityM() == null) {
             return null;
         }

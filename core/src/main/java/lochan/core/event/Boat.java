@@ -9,13 +9,13 @@ import java.util.Map;
  *
  * @param runMps        running speed on calm water, m/s
  * @param roughMps      running speed on rough water, m/s
- * @param settleMinutes minutes from arriving at a spot to the first cast
- * @param mostWindMps   wind from which it cannot be held on a spot open to the wind, m/s; null: not watched
+ * @param setUpMinutes minutes from arriving at a spot to the first cast
+ * @param maxWindMps   wind from which it cannot be held on a spot open to the wind, m/s; null: not watched
  * @param fuelLitres    fuel on board; null: not watched
  * @param litresPerKm   fuel used; null: not watched
  * @param entered       quantities as they were typed, by field name
  */
-public record Boat(double runMps, double roughMps, double settleMinutes, Double mostWindMps, Double fuelLitres, Double litresPerKm,
+public record Boat(double runMps, double roughMps, double setUpMinutes, Double maxWindMps, Double fuelLitres, Double litresPerKm,
                    Map<String, String> entered) {
 
     public static final Boat USUAL = new Boat(18, 11, 4, null, null);
@@ -24,14 +24,14 @@ public record Boat(double runMps, double roughMps, double settleMinutes, Double 
         entered = Map.copyOf(entered);
     }
 
-    public Boat(double runMps, double roughMps, double settleMinutes, Double fuelLitres, Double litresPerKm) {
-        this(runMps, roughMps, settleMinutes, null, fuelLitres, litresPerKm, Map.of());
+    public Boat(double runMps, double roughMps, double setUpMinutes, Double fuelLitres, Double litresPerKm) {
+        this(runMps, roughMps, setUpMinutes, null, fuelLitres, litresPerKm, Map.of());
     }
 
     /** The same with other speeds, which nobody typed. */
     public Boat atSpeeds(double calmMps, double otherRoughMps) {
         Map<String, String> typed = new HashMap<>(entered);
         typed.keySet().removeAll(List.of("runMps", "roughMps"));
-        return new Boat(calmMps, otherRoughMps, settleMinutes, mostWindMps, fuelLitres, litresPerKm, typed);
+        return new Boat(calmMps, otherRoughMps, setUpMinutes, maxWindMps, fuelLitres, litresPerKm, typed);
     }
 }

@@ -3,7 +3,7 @@ package lochan.core.event;
 import java.util.List;
 
 /**
- * What the brief says of gear.
+ * What the rules say of gear.
  *
  * @param maxHooksPerRig  most hooks on one rig; null: not limited
  * @param banned          codes of banned presentations or kinds of lures

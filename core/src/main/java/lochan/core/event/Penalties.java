@@ -1,7 +1,7 @@
 package lochan.core.event;
 
 /**
- * What an event takes off; null where the brief says nothing.
+ * What an event takes off; null where the rules say nothing.
  *
  * @param deadFishGrams        for each dead fish
  * @param lateGramsPerMinute   for each minute after check-in
@@ -13,7 +13,7 @@ public record Penalties(Double deadFishGrams, Double lateGramsPerMinute, Double 
 
     public static final Penalties NONE = new Penalties(null, null, null, null, null);
 
-    /** Where the brief says nothing of fish above the limit. */
+    /** Where the rules say nothing of fish above the limit. */
     public Penalties(Double deadFishGrams, Double lateGramsPerMinute, Double lateDisqualifyMinutes, Double shortFishGrams) {
         this(deadFishGrams, lateGramsPerMinute, lateDisqualifyMinutes, shortFishGrams, null);
     }

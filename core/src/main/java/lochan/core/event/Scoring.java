@@ -5,7 +5,7 @@ import java.util.List;
 /**
  * How fish are kept, measured and ranked, beside format, limit and species.
  *
- * @param culling      whether a kept fish may be exchanged for a better one
+ * @param culling      whether a kept fish a kept fish may be culled
  * @param balanceOnly  whether no scale is used on board: fish are ordered by the balance alone
  * @param lengthStepMm in a length event, what lengths are rounded down to, mm (a quarter inch 6.35, a centimetre 10); null: they count as measured
  * @param tieBreak     what decides between equal totals

@@ -3,7 +3,7 @@ package lochan.core.event;
 import java.util.Map;
 
 /**
- * What the brief says of one species.
+ * What the rules say of one species.
  *
  * @param species     the species
  * @param minLengthMm shortest legal total length; null: every length is legal

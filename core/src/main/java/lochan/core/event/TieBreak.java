@@ -4,7 +4,7 @@ import lochan.core.Coded;
 
 /** What decides between equal totals. */
 public enum TieBreak implements Coded {
-    /** The brief says nothing. */
+    /** The rules say nothing. */
     NONE("none"),
     /** The biggest fish. */
     BIGGEST_FISH("biggest-fish");

@@ -1,11 +1,15 @@
 package lochan.core.eventdata;
 
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
-import lochan.core.event.Brief;
+import lochan.core.event.CompetitionDay;
+import lochan.core.event.Event;
+import lochan.core.event.Position;
+import lochan.core.event.Rules;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
@@ -13,25 +17,25 @@ import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.water.Lake;
-import lochan.core.water.Mark;
+import lochan.core.water.Waypoint;
 import lochan.core.water.Spot;
 
 /**
- * The whole of one event: its brief, the water, what practice and the forecast say, plans, and the log of the competition.
+ * The whole of one event: its rules, the water, what practice and the forecast say, plans, and the log of the competition.
  *
  * @param runs        the boat's runs as tracks showed them
  * @param lake        the water; null: not known, runs are straight lines lengthened
- * @param marks       what the electronics showed
+ * @param waypoints       what the electronics showed
  * @param competition the append-only log in the order it was written
  * @param notebook    what the angler notes beside the practice log
  */
-public record EventData(Brief brief, Boat boat, List<BoatRun> runs, Lake lake, List<Spot> spots, List<Mark> marks, List<Presentation> presentations,
+public record EventData(Event event, Boat boat, List<BoatRun> runs, Lake lake, List<Spot> spots, List<Waypoint> waypoints, List<Presentation> presentations,
                         List<PracticeStop> stops, List<ForecastPeriod> forecast, List<Plan> plans, List<Entry> competition, Notebook notebook) {
 
     public EventData {
         runs = List.copyOf(runs);
         spots = List.copyOf(spots);
-        marks = List.copyOf(marks);
+        waypoints = List.copyOf(waypoints);
         presentations = List.copyOf(presentations);
         stops = List.copyOf(stops);
         forecast = List.copyOf(forecast);
@@ -39,25 +43,63 @@ public record EventData(Brief brief, Boat boat, List<BoatRun> runs, Lake lake, L
         competition = List.copyOf(competition);
     }
 
-    /** Without marks, runs of the boat and notes. */
-    public EventData(Brief brief, Boat boat, Lake lake, List<Spot> spots, List<Presentation> presentations, List<PracticeStop> stops,
+    /** Without waypoints, runs of the boat and notebook. */
+    public EventData(Event event, Boat boat, Lake lake, List<Spot> spots, List<Presentation> presentations, List<PracticeStop> stops,
                      List<ForecastPeriod> forecast, List<Plan> plans, List<Entry> competition) {
-        this(brief, boat, List.of(), lake, spots, List.of(), presentations, stops, forecast, plans, competition, Notebook.EMPTY);
+        this(event, boat, List.of(), lake, spots, List.of(), presentations, stops, forecast, plans, competition, Notebook.EMPTY);
     }
 
     /** The same with other practice, and no plan or competition yet. */
     public EventData inPractice(List<PracticeStop> otherStops) {
-        return new EventData(brief, boat, runs, lake, spots, marks, presentations, otherStops, forecast, List.of(), List.of(), notebook);
+        return new EventData(event, boat, runs, lake, spots, waypoints, presentations, otherStops, forecast, List.of(), List.of(), notebook);
     }
 
     /** The same with other stops. */
     public EventData withStops(List<PracticeStop> others) {
-        return new EventData(brief, boat, runs, lake, spots, marks, presentations, others, forecast, plans, competition, notebook);
+        return new EventData(event, boat, runs, lake, spots, waypoints, presentations, others, forecast, plans, competition, notebook);
     }
 
     /** The same with another notebook. */
     public EventData noting(Notebook other) {
-        return new EventData(brief, boat, runs, lake, spots, marks, presentations, stops, forecast, plans, competition, other);
+        return new EventData(event, boat, runs, lake, spots, waypoints, presentations, stops, forecast, plans, competition, other);
+    }
+
+    /** The same event under other rules. */
+    public EventData withEvent(Event other) {
+        return new EventData(other, boat, runs, lake, spots, waypoints, presentations, stops, forecast, plans, competition, notebook);
+    }
+
+    public ZoneId timeZone() {
+        return event.timeZone();
+    }
+
+    public List<CompetitionDay> days() {
+        return event.days();
+    }
+
+    /** A competition day by its number, from 1; see {@link Event#day}. */
+    public CompetitionDay day(int number) {
+        return event.day(number);
+    }
+
+    public Position launch() {
+        return event.launch();
+    }
+
+    public Position checkInAt() {
+        return event.checkInAt();
+    }
+
+    public String name() {
+        return event.name();
+    }
+
+    public int anglers() {
+        return event.anglers();
+    }
+
+    public Rules rules() {
+        return event.rules();
     }
 
     public Optional<Spot> spot(String id) {
@@ -73,7 +115,7 @@ public record EventData(Brief brief, Boat boat, List<BoatRun> runs, Lake lake, L
         return plans.stream().filter(p -> p.day() == day && !p.stops().isEmpty()).findFirst().map(Plan::stops).orElse(List.of());
     }
 
-    /** Whether the event's brief puts a spot off limits. */
+    /** Whether the event's rules put a spot off limits. */
     public boolean offLimits(Spot spot) {
         return lake != null && lake.offLimitsAt(spot.position()).isPresent();
     }

@@ -21,9 +21,9 @@ public record Bin(LocalDate date, Instant start, Instant end, double hoursAfterS
 
     /** The bins from the day's start until check-in; the last one may reach past it. */
     public static List<Bin> ofDay(EventData event, int day, Assumptions assumptions) {
-        CompetitionDay competition = event.brief().day(day);
+        CompetitionDay competition = event.day(day);
         Duration length = Duration.ofMinutes(assumptions.planning().binMinutes());
-        Instant sunrise = Sunrise.at(event.brief().launch(), competition.date(), event.brief().timeZone());
+        Instant sunrise = Sunrise.at(event.launch(), competition.date(), event.timeZone());
         List<Bin> bins = new ArrayList<>();
         for (Instant t = competition.start(); t.isBefore(competition.checkIn()); t = t.plus(length)) {
             Instant middle = t.plus(length.dividedBy(2));

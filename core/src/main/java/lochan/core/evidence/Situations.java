@@ -22,7 +22,7 @@ import lochan.core.practice.Conditions;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Sky;
-import lochan.core.practice.Struck;
+import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Forage;
@@ -56,8 +56,8 @@ public final class Situations {
         ClarityTrend clarity = seenHere(spot, c -> c.signs().clarityTrend()).orElse(latest(c -> c.signs().clarityTrend()).orElse(null));
         Double depth = Stream.of(spot.depthMaxM(), spot.depthMinM()).filter(Objects::nonNull).findFirst().orElse(null);
         return new Situation(temp, trend, visibility, clarity, light(time, f.map(ForecastPeriod::sky).orElse(null)),
-                f.map(p -> Surface.ofWind(p.windMps())).orElse(null), stage(temp, time), forage(spot), fishDepth(spot), struck(spot), depth, mood(spot),
-                Cover.of(spot.placeClass()), isPressured(spot) ? true : null,
+                f.map(p -> Surface.ofWind(p.windMps())).orElse(null), stage(temp, time), forage(spot), fishDepth(spot), takenOn(spot), depth, mood(spot),
+                Cover.of(spot.spotType()), isPressured(spot) ? true : null,
                 latest(c -> c.signs().recentFront()).orElse(null));
     }
 
@@ -85,7 +85,7 @@ public final class Situations {
     }
 
     private LocalDate date(PracticeStop stop) {
-        return stop.start().atZone(event.brief().timeZone()).toLocalDate();
+        return stop.start().atZone(event.timeZone()).toLocalDate();
     }
 
     private double mean(LocalDate day) {
@@ -93,8 +93,8 @@ public final class Situations {
     }
 
     private Light light(Instant time, Sky sky) {
-        var zone = event.brief().timeZone();
-        Instant sunrise = sunrises.computeIfAbsent(time.atZone(zone).toLocalDate(), d -> Sunrise.at(event.brief().launch(), d, zone));
+        var zone = event.timeZone();
+        Instant sunrise = sunrises.computeIfAbsent(time.atZone(zone).toLocalDate(), d -> Sunrise.at(event.launch(), d, zone));
         double hours = Duration.between(sunrise, time).toMinutes() / 60.0;
         if (hours < assumptions.advice().lowLightHours()) {
             return Light.LOW;
@@ -113,8 +113,8 @@ public final class Situations {
             return null;
         }
         Assumptions.Seasons s = assumptions.advice().seasons();
-        LocalDate date = time.atZone(event.brief().timeZone()).toLocalDate();
-        int month = event.brief().launch().lat() >= 0 ? date.getMonthValue() : (date.getMonthValue() + 5) % 12 + 1;
+        LocalDate date = time.atZone(event.timeZone()).toLocalDate();
+        int month = event.launch().lat() >= 0 ? date.getMonthValue() : (date.getMonthValue() + 5) % 12 + 1;
         if (waterTempC < s.winterBelowC()) {
             return SeasonStage.WINTER;
         }
@@ -139,7 +139,7 @@ public final class Situations {
 
     private Double fishDepth(Spot spot) {
         double[] depths = Stream.concat(bites(spot).map(b -> b.notes().fishDepthM()),
-                event.marks().stream().filter(m -> spot.id().equals(m.spotId())).map(m -> m.fishDepthM())).filter(Objects::nonNull)
+                event.waypoints().stream().filter(m -> spot.id().equals(m.spotId())).map(m -> m.fishDepthM())).filter(Objects::nonNull)
                 .mapToDouble(Double::doubleValue).sorted().toArray();
         return depths.length == 0 ? null : depths[depths.length / 2];
     }
@@ -148,20 +148,20 @@ public final class Situations {
         return here(spot).flatMap(s -> s.bites().stream());
     }
 
-    /** Where most strikes with a note came; null without such notes. */
-    private Struck struck(Spot spot) {
-        List<Struck> noted = bites(spot).map(b -> b.notes().struck()).filter(Objects::nonNull).toList();
-        return Stream.of(Struck.values()).filter(s -> 2 * noted.stream().filter(n -> n == s).count() > noted.size()).findFirst().orElse(null);
+    /** Where most bites with a note came; null without such notes. */
+    private TakenOn takenOn(Spot spot) {
+        List<TakenOn> noted = bites(spot).map(b -> b.notes().takenOn()).filter(Objects::nonNull).toList();
+        return Stream.of(TakenOn.values()).filter(s -> 2 * noted.stream().filter(n -> n == s).count() > noted.size()).findFirst().orElse(null);
     }
 
-    /** Told by follows against strikes where the spot was fished for half an hour or more: follows without strikes are fish that look and do not take. */
+    /** Told by follows against bites where the spot was fished for half an hour or more: follows without bites are fish that look and do not take. */
     private Mood mood(Spot spot) {
         double hours = here(spot).filter(s -> s.end() != null).mapToDouble(s -> Duration.between(s.start(), s.end()).toMinutes() / 60.0).sum();
         int follows = here(spot).mapToInt(PracticeStop::follows).sum();
-        long strikes = bites(spot).count();
+        long bites = bites(spot).count();
         if (hours < assumptions.advice().moodFromHours()) {
             return null;
         }
-        return strikes / hours >= assumptions.advice().activeStrikesPerHour() ? Mood.ACTIVE : follows > strikes || strikes == 0 ? Mood.INACTIVE : Mood.NEUTRAL;
+        return bites / hours >= assumptions.advice().activeBitesPerHour() ? Mood.ACTIVE : follows > bites || bites == 0 ? Mood.INACTIVE : Mood.NEUTRAL;
     }
 }

@@ -18,12 +18,12 @@ import lochan.core.practice.PresentationTime;
 /**
  * A part [start, end) of a practice stop, as far as one presentation goes ({@code model.md} §1).
  *
- * @param effortLineHours   anglers × hours with that presentation
- * @param strikes           its strikes; a strike without a time, or without a presentation among several, counts in parts
+ * @param effortAnglerHours   anglers × hours with that presentation
+ * @param bites           its bites; a bite without a time, or without a presentation among several, counts in parts
  * @param date              practice date
  * @param hoursAfterSunrise of its middle
  */
-public record Slice(PracticeStop stop, String presentationId, Instant start, Instant end, double effortLineHours, double strikes,
+public record Slice(PracticeStop stop, String presentationId, Instant start, Instant end, double effortAnglerHours, double bites,
                     LocalDate date, double hoursAfterSunrise) {
 
     private static final double MINUTES_PER_HOUR = 60;
@@ -42,8 +42,8 @@ public record Slice(PracticeStop stop, String presentationId, Instant start, Ins
         List<Slice> slices = new ArrayList<>();
         for (PracticeStop stop : event.stops()) {
             if (stop.end() != null && PracticeStop.canRun(stop.start(), stop.end())) {
-                LocalDate date = stop.start().atZone(event.brief().timeZone()).toLocalDate();
-                Instant sunrise = sunrises.computeIfAbsent(date, d -> Sunrise.at(event.brief().launch(), d, event.brief().timeZone()));
+                LocalDate date = stop.start().atZone(event.timeZone()).toLocalDate();
+                Instant sunrise = sunrises.computeIfAbsent(date, d -> Sunrise.at(event.launch(), d, event.timeZone()));
                 slices.addAll(cut(stop, date, sunrise, assumptions.relevance().sliceMinutes()));
             }
         }
@@ -63,10 +63,10 @@ public record Slice(PracticeStop stop, String presentationId, Instant start, Ins
             boolean last = i == count - 1;
             for (var part : minutes.entrySet()) {
                 double share = allMinutes > 0 ? part.getValue() / allMinutes : 1.0 / minutes.size();
-                double strikes = stop.bites().stream()
+                double bites = stop.bites().stream()
                         .mapToDouble(b -> inSlice(b, from, to, last, count) * ofPresentation(stop, b, part.getKey(), share)).sum();
                 double effort = stop.anglers() * part.getValue() / MINUTES_PER_HOUR / count;
-                slices.add(new Slice(stop, part.getKey(), from, to, effort, strikes, date, middle));
+                slices.add(new Slice(stop, part.getKey(), from, to, effort, bites, date, middle));
             }
         }
         return slices;

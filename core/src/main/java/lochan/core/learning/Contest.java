@@ -14,45 +14,45 @@ import lochan.core.rate.GammaRate;
 import lochan.core.rate.LandingChance;
 
 /**
- * Two ways compared on strikes an hour and on landing.
+ * Two ways compared on bites an hour and on landing.
  *
  * @param first          what was seen of the first
  * @param second         of the second
- * @param firstStrikesMore chance that the first really brings more strikes an hour
- * @param firstLandsMore chance that more of its strikes are landed
+ * @param firstBitesMore chance that the first really brings more bites an hour
+ * @param firstLandsMore chance that more of its bites are landed
  * @param hoursToKnow    further hours a side after which one would be called better, if both go on as they are believed to; 0: it can be called
  *                       now, NaN: not within a season's days, they are too much alike
  */
-public record Contest(Side first, Side second, double firstStrikesMore, double firstLandsMore, double hoursToKnow) {
+public record Contest(Side first, Side second, double firstBitesMore, double firstLandsMore, double hoursToKnow) {
 
     /**
      * What was seen of a way.
      *
-     * @param hours   line-hours
-     * @param strikes had
-     * @param tried   strikes that were to be landed, shaken-off fish left out
+     * @param hours   angler-hours
+     * @param bites had
+     * @param tried   bites that were to be landed, shaken-off fish left out
      * @param landed  of them
      */
-    public record Side(double hours, int strikes, int tried, int landed) {
+    public record Side(double hours, int bites, int tried, int landed) {
 
         /**
-         * Gamma(0.7 + strikes, 0.7/m + hours), as a spot's rate is shrunk towards its pattern's.
+         * Gamma(0.7 + bites, 0.7/m + hours), as a spot's rate is shrunk towards its pattern's.
          *
-         * @param mean m, strikes an hour of both ways together
+         * @param mean m, bites an hour of both ways together
          */
         public GammaRate rate(double mean, Assumptions a) {
-            return new GammaRate(a.notebook().trialShape() + strikes, a.notebook().trialShape() / mean + hours);
+            return new GammaRate(a.notebook().trialShape() + bites, a.notebook().trialShape() / mean + hours);
         }
 
         /** Beta(8·q₀ + landed, 8·(1 − q₀) + not landed), q₀ of one solid hook for both. */
         public LandingChance landing(Assumptions a) {
             double prior = a.landing().single();
-            return new LandingChance(a.landing().priorStrikes() * prior + landed, a.landing().priorStrikes() * (1 - prior) + tried - landed);
+            return new LandingChance(a.landing().priorBites() * prior + landed, a.landing().priorBites() * (1 - prior) + tried - landed);
         }
 
-        /** Strikes an hour as seen; NaN before the first hour's part. */
+        /** Bites an hour as seen; NaN before the first hour's part. */
         public double perHour() {
-            return hours > 0 ? strikes / hours : Double.NaN;
+            return hours > 0 ? bites / hours : Double.NaN;
         }
     }
 
@@ -62,8 +62,8 @@ public record Contest(Side first, Side second, double firstStrikesMore, double f
     }
 
     private static Side side(List<Trial.Round> rounds) {
-        int strikes = rounds.stream().mapToInt(Trial.Round::strikes).sum();
-        return new Side(rounds.stream().mapToDouble(Trial.Round::minutes).sum() / 60, strikes, strikes, rounds.stream().mapToInt(Trial.Round::landed).sum());
+        int bites = rounds.stream().mapToInt(Trial.Round::bites).sum();
+        return new Side(rounds.stream().mapToDouble(Trial.Round::minutes).sum() / 60, bites, bites, rounds.stream().mapToInt(Trial.Round::landed).sum());
     }
 
     /** Of two presentations over all practice of an event; how spots and hours differ between them is not looked at. */
@@ -74,7 +74,7 @@ public record Contest(Side first, Side second, double firstStrikesMore, double f
     /** All practice with some presentations. */
     static Side side(EventData event, List<Presentation> of, Assumptions a) {
         Set<String> ids = of.stream().map(Presentation::id).collect(Collectors.toSet());
-        double hours = Slice.of(event, a).stream().filter(s -> ids.contains(s.presentationId())).mapToDouble(Slice::effortLineHours).sum();
+        double hours = Slice.of(event, a).stream().filter(s -> ids.contains(s.presentationId())).mapToDouble(Slice::effortAnglerHours).sum();
         List<Outcome> outcomes = event.stops().stream().flatMap(s -> s.bites().stream().filter(b -> ids.contains(s.presentationOf(b)))).map(Bite::outcome).toList();
         return new Side(hours, outcomes.size(), (int) outcomes.stream().filter(Outcome::triesLanding).count(),
                 (int) outcomes.stream().filter(o -> o == Outcome.LANDED).count());
@@ -86,9 +86,9 @@ public record Contest(Side first, Side second, double firstStrikesMore, double f
                 BetterChance.ofChances(first.landing(a), second.landing(a)), hoursToKnow(first, second, a));
     }
 
-    /** Strikes an hour of both together, shrunk towards the lake's prior as the lake's own are: (0.8·2 + Σ strikes) / (2 + Σ hours). */
+    /** Bites an hour of both together, shrunk towards the lake's prior as the lake's own are: (0.8·2 + Σ bites) / (2 + Σ hours). */
     private static double mean(Side first, Side second, Assumptions a) {
-        return (a.strikeRate().lakeMean() * a.strikeRate().lakeHours() + first.strikes + second.strikes) / (a.strikeRate().lakeHours() + first.hours + second.hours);
+        return (a.biteRate().lakeMean() * a.biteRate().lakeHours() + first.bites + second.bites) / (a.biteRate().lakeHours() + first.hours + second.hours);
     }
 
     /** The least hours a side, in halves, after which the chance is past what counts as sure when each side goes on at its believed rate. */
@@ -111,7 +111,7 @@ public record Contest(Side first, Side second, double firstStrikesMore, double f
         return new GammaRate(now.shape() + mean * hours, now.rate() + hours);
     }
 
-    /** Whether one of them can be called better on strikes. */
+    /** Whether one of them can be called better on bites. */
     public boolean isKnown() {
         return hoursToKnow == 0;
     }

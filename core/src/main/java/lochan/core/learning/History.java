@@ -34,26 +34,26 @@ public final class History {
      * @param lake           the lake, told by the first event on it
      * @param stage          null: temperature unknown
      * @param waterTempC     null: unknown
-     * @param hours          line-hours
-     * @param expected       strikes that its event as a whole would have brought in these hours
+     * @param hours          angler-hours
+     * @param expected       bites that its event as a whole would have brought in these hours
      */
     public record Entry(String event, String lake, LocalDate date, SeasonStage stage, Double waterTempC, String presentationId, String name,
-                        String placeClass, double hours, double strikes, double expected) { }
+                        String spotType, double hours, double bites, double expected) { }
 
     /**
      * What a group of entries comes to.
      *
-     * @param ratio strikes over what their events as a whole would have brought, shrunk towards 1
+     * @param ratio bites over what their events as a whole would have brought, shrunk towards 1
      */
-    public record Line(double hours, double strikes, double expected, double ratio, int days) {
+    public record Line(double hours, double bites, double expected, double ratio, int days) {
 
         public double perHour() {
-            return strikes / hours;
+            return bites / hours;
         }
     }
 
-    /** A day of practice by its strikes. */
-    public record Day(LocalDate date, String event, double hours, int strikes, int landed) { }
+    /** A day of practice by its bites. */
+    public record Day(LocalDate date, String event, double hours, int bites, int landed) { }
 
     private History(List<Entry> entries, Assumptions assumptions) {
         this.entries = List.copyOf(entries);
@@ -67,24 +67,24 @@ public final class History {
         for (EventData event : events) {
             String lake = lake(event, lakes);
             List<Slice> slices = Slice.of(event, a);
-            double perHour = slices.stream().mapToDouble(Slice::strikes).sum() / Math.max(1e-9, slices.stream().mapToDouble(Slice::effortLineHours).sum());
+            double perHour = slices.stream().mapToDouble(Slice::bites).sum() / Math.max(1e-9, slices.stream().mapToDouble(Slice::effortAnglerHours).sum());
             Situations situations = new Situations(event, a);
             for (Slice s : slices) {
                 Double temp = s.conditions().waterTempC();
-                entries.add(new Entry(event.brief().name(), lake, s.start().atZone(event.brief().timeZone()).toLocalDate(),
+                entries.add(new Entry(event.name(), lake, s.start().atZone(event.timeZone()).toLocalDate(),
                         situations.stage(temp, s.start()), temp, s.presentationId(),
-                        event.presentation(s.presentationId()).orElseThrow().name(), event.spot(s.spotId()).orElseThrow().placeClass(),
-                        s.effortLineHours(), s.strikes(), perHour * s.effortLineHours()));
+                        event.presentation(s.presentationId()).orElseThrow().name(), event.spot(s.spotId()).orElseThrow().spotType(),
+                        s.effortAnglerHours(), s.bites(), perHour * s.effortAnglerHours()));
             }
         }
         return new History(entries, a);
     }
 
     private static String lake(EventData event, Map<String, Position> lakes) {
-        Position launch = event.brief().launch();
+        Position launch = event.launch();
         return lakes.entrySet().stream().filter(l -> l.getValue().metresTo(launch) < SAME_LAKE_M).map(Map.Entry::getKey).findFirst().orElseGet(() -> {
-            lakes.put(event.brief().name(), launch);
-            return event.brief().name();
+            lakes.put(event.name(), launch);
+            return event.name();
         });
     }
 
@@ -97,7 +97,7 @@ public final class History {
         return new History(entries.stream().filter(which).toList(), assumptions);
     }
 
-    /** Entries put together by something of them, most strikes for their hours first; those of which it is unknown are left out. */
+    /** Entries put together by something of them, most bites for their hours first; those of which it is unknown are left out. */
     public <K> Map<K, Line> by(Function<Entry, K> key) {
         Map<K, List<Entry>> groups = new LinkedHashMap<>();
         for (Entry e : entries) {
@@ -112,36 +112,36 @@ public final class History {
         return lines;
     }
 
-    /** ratio = (5 + Σ strikes) / (5 + Σ expected): few strikes leave it near 1. */
+    /** ratio = (5 + Σ bites) / (5 + Σ expected): few bites leave it near 1. */
     private Line line(List<Entry> group) {
-        double strikes = group.stream().mapToDouble(Entry::strikes).sum();
+        double bites = group.stream().mapToDouble(Entry::bites).sum();
         double expected = group.stream().mapToDouble(Entry::expected).sum();
-        double prior = assumptions.notebook().historyStrikes();
-        return new Line(group.stream().mapToDouble(Entry::hours).sum(), strikes, expected, (prior + strikes) / (prior + expected),
+        double prior = assumptions.notebook().historyBites();
+        return new Line(group.stream().mapToDouble(Entry::hours).sum(), bites, expected, (prior + bites) / (prior + expected),
                 (int) group.stream().map(Entry::date).distinct().count());
     }
 
     /** What it says of each presentation, to be carried into an event. */
     public List<CarriedRate> carried() {
         return by(Entry::presentationId).entrySet().stream()
-                .map(e -> new CarriedRate(e.getKey(), e.getValue().ratio(), e.getValue().hours(), (int) Math.round(e.getValue().strikes()))).toList();
+                .map(e -> new CarriedRate(e.getKey(), e.getValue().ratio(), e.getValue().hours(), (int) Math.round(e.getValue().bites()))).toList();
     }
 
-    /** The days with most strikes an hour among those fished a line-hour or more, best first. */
+    /** The days with most bites an hour among those fished a angler-hour or more, best first. */
     public static List<Day> bestDays(List<EventData> events, int most) {
         List<Day> days = new ArrayList<>();
         for (EventData event : events) {
             Map<LocalDate, List<PracticeStop>> byDate = new LinkedHashMap<>();
             event.stops().stream().filter(s -> s.end() != null)
-                    .forEach(s -> byDate.computeIfAbsent(s.start().atZone(event.brief().timeZone()).toLocalDate(), d -> new ArrayList<>()).add(s));
+                    .forEach(s -> byDate.computeIfAbsent(s.start().atZone(event.timeZone()).toLocalDate(), d -> new ArrayList<>()).add(s));
             byDate.forEach((date, stops) -> {
                 List<Bite> bites = stops.stream().flatMap(s -> s.bites().stream()).toList();
                 double hours = stops.stream().mapToDouble(s -> s.anglers() * java.time.Duration.between(s.start(), s.end()).toMinutes() / 60.0).sum();
                 if (hours >= LEAST_HOURS) {
-                    days.add(new Day(date, event.brief().name(), hours, bites.size(), (int) bites.stream().filter(b -> b.outcome() == Outcome.LANDED).count()));
+                    days.add(new Day(date, event.name(), hours, bites.size(), (int) bites.stream().filter(b -> b.outcome() == Outcome.LANDED).count()));
                 }
             });
         }
-        return days.stream().sorted(Comparator.comparingDouble((Day d) -> -d.strikes() / d.hours())).limit(most).toList();
+        return days.stream().sorted(Comparator.comparingDouble((Day d) -> -d.bites() / d.hours())).limit(most).toList();
     }
 }

@@ -13,20 +13,20 @@ import lochan.core.practice.Presentation;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 
 /**
- * Presentations whose strikes are not landed as often as usual, since their hooks, leader or rod was changed last.
+ * Presentations whose bites are not landed as often as usual, since their hooks, leader or rod was changed last.
  *
  * @param presentation which
  * @param hooks        what it is hooked with
- * @param tried        strikes that were to be landed
- * @param missed       of them missed or struck short
+ * @param tried        bites that were to be landed
+ * @param missed       of them missed, or short bites
  * @param lost         of them lost at the hook-set or on the way
- * @param usual        share of strikes usually landed on such hooks
+ * @param usual        share of bites usually landed on such hooks
  * @param chance       chance that it lands less than that
  * @param suggestion   what to change, in words
  */
 public record LossSigns(Presentation presentation, Hooks hooks, int tried, int missed, int lost, double usual, double chance, String suggestion) {
 
-    /** Of every presentation that shows them; none before a few strikes were not landed. */
+    /** Of every presentation that shows them; none before a few bites were not landed. */
     public static List<LossSigns> of(EventData event, Assumptions a) {
         List<LossSigns> signs = new ArrayList<>();
         for (Presentation p : event.presentations()) {
@@ -53,14 +53,14 @@ public record LossSigns(Presentation presentation, Hooks hooks, int tried, int m
         int missed = (int) outcomes.stream().filter(o -> o == Outcome.MISSED).count();
         int lost = (int) outcomes.stream().filter(o -> o == Outcome.LOST).count();
         double usual = hooks.priorLanding(a.landing());
-        double n = a.landing().priorStrikes();
+        double n = a.landing().priorBites();
         double chance = BetaDistribution.of(n * usual + outcomes.size() - missed - lost, n * (1 - usual) + missed + lost).cumulativeProbability(usual);
         return new LossSigns(p, hooks, outcomes.size(), missed, lost, usual, chance, suggestion(hooks, missed, lost));
     }
 
     private static String suggestion(Hooks hooks, int missed, int lost) {
         if (missed >= lost) {
-            return hooks == Hooks.SINGLE ? "short strikes: a trailer hook, a shorter trailer, or a slower retrieve" : "short strikes: a smaller size, or a pause to let them take it";
+            return hooks == Hooks.SINGLE ? "short bites: a trailer hook, a shorter trailer, or a slower retrieve" : "short bites: a smaller size, or a pause to let them take it";
         }
         return switch (hooks) {
             case SINGLE -> "losses: check the point, then a wider gap, a heavier leader or a softer rod";

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.function.Predicate;
 import lochan.core.Assumptions;
 import lochan.core.Coded;
-import lochan.core.advice.Advice;
+import lochan.core.advice.LureAdvice;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.Presentation;
 import lochan.core.tackle.Lure;
@@ -47,8 +47,8 @@ public record Schools(Question question, List<Lure> first, List<Lure> second, Co
      * @param ranked advice, best first
      * @param lures  sheets of all that was fished
      */
-    public static List<Schools> of(List<Advice> ranked, EventData event, List<Lure> lures, Assumptions a) {
-        List<Lure> best = ranked.stream().filter(x -> !x.ruledOut()).map(Advice::lure).limit(IN_A_PLACE).toList();
+    public static List<Schools> of(List<LureAdvice> ranked, EventData event, List<Lure> lures, Assumptions a) {
+        List<Lure> best = ranked.stream().filter(x -> !x.ruledOut()).map(LureAdvice::lure).limit(IN_A_PLACE).toList();
         List<Schools> schools = new ArrayList<>();
         for (Question q : Question.values()) {
             if (best.stream().anyMatch(q::isFirst) && !best.stream().allMatch(q::isFirst)) {
@@ -64,7 +64,7 @@ public record Schools(Question question, List<Lure> first, List<Lure> second, Co
     }
 
     private static Contest.Side side(EventData event, List<Lure> lures, Predicate<Lure> which, Assumptions a) {
-        List<Presentation> own = event.presentations().stream().filter(p -> lures.stream().anyMatch(l -> l.id().equals(p.id()) && which.test(l))).toList();
+        List<Presentation> own = event.presentations().stream().filter(p -> lures.stream().anyMatch(l -> l.isOf(p.id()) && which.test(l))).toList();
         return Contest.side(event, own, a);
     }
 }

@@ -10,10 +10,10 @@ import lochan.core.rate.Pattern;
 import lochan.core.scenario.ScenarioSet;
 
 /**
- * A trigger of the plan that has fired: the stop had fewer strikes by its time.
+ * A trigger of the plan that has fired: the stop had fewer bites by its time.
  *
  * @param backup where to go over to
- * @param seen   strikes the stop had
+ * @param seen   bites the stop had
  * @param chance how often such a stop has so few by then, 0 to 1
  */
 public record FiredTrigger(Backups.Trigger trigger, Backups.Backup backup, int seen, double chance) {
@@ -35,8 +35,8 @@ public record FiredTrigger(Backups.Trigger trigger, Backups.Backup backup, int s
                 PlanStop stop = plan.stream().filter(s -> s.spotId().equals(t.spotId()) && !s.arrive().isAfter(t.at()) && !s.leave().isBefore(t.at())).findFirst().orElse(null);
                 boolean fished = stop != null && today.efforts().stream().anyMatch(e -> e.cell().equals(Cell.of(stop)) && !e.to().isBefore(t.at()));
                 if (fished && !t.at().isAfter(now) && fired.stream().noneMatch(f -> f.trigger().spotId().equals(t.spotId()))) {
-                    int seen = (int) today.strikes().stream().filter(s -> s.cell().equals(Cell.of(stop)) && !s.at().isBefore(stop.arrive()) && s.at().isBefore(t.at())).count();
-                    if (seen < t.strikesUnder()) {
+                    int seen = (int) today.bites().stream().filter(s -> s.cell().equals(Cell.of(stop)) && !s.at().isBefore(stop.arrive()) && s.at().isBefore(t.at())).count();
+                    if (seen < t.bitesBelow()) {
                         fired.add(new FiredTrigger(t, backup, seen, Outlooks.chanceOfSoFew(set, Cell.of(stop), stop.arrive(), t.at(), seen)));
                     }
                 }

@@ -75,17 +75,17 @@ public final class Outlooks {
      * @param fish   weights of fish to ask for what one more of them adds, g
      * @param factor by which what is to come is scaled: c of {@code model.md} §7, 1 for the scenarios as they are
      */
-    public record Asked(List<PlanStop> rest, Bag bag, List<Double> fish, double factor) {
+    public record Question(List<PlanStop> rest, Bag bag, List<Double> fish, double factor) {
 
-        public Asked {
+        public Question {
             rest = List.copyOf(rest);
             fish = List.copyOf(fish);
         }
     }
 
-    /** Reckons one. */
-    public Outlook of(Today today, Asked asked) {
-        Drawn drawn = drawn(today, today, asked);
+    /** Computes one. */
+    public Outlook of(Today today, Question asked) {
+        Sample drawn = drawn(today, today, asked);
         return summed(drawn.totals(), added(drawn.lightest(), asked.fish()), asked, drawn.weights());
     }
 
@@ -107,19 +107,19 @@ public final class Outlooks {
      * @param other       the other way from then on, with the bag of then
      * @param actualGrams what the day came to
      */
-    public Hindsight had(Today whole, Today until, Asked other, double actualGrams) {
+    public Hindsight had(Today whole, Today until, Question other, double actualGrams) {
         double[] totals = drawn(whole, until, other).totals();
         double[] more = Arrays.stream(totals).map(t -> t - actualGrams).sorted().toArray();
         return new Hindsight(Arrays.stream(more).filter(m -> m > HELPS_GRAMS).count() / (double) more.length, Quantile.of(more, 0.1), Arrays.stream(more).average().orElse(0), Quantile.of(more, 0.9));
     }
 
-    private record Drawn(double[] totals, double[] lightest, double[] weights) { }
+    private record Sample(double[] totals, double[] lightest, double[] weights) { }
 
     /**
      * @param seen   what scenarios are weighed by
-     * @param struck whose fish are gone
+     * @param bitten whose fish are gone
      */
-    private Drawn drawn(Today seen, Today struck, Asked asked) {
+    private Sample drawn(Today seen, Today bitten, Question asked) {
         double[] logs = {};
         double[] weights = {};
         int used = 0;
@@ -131,16 +131,16 @@ public final class Outlooks {
         double[] totals = {};
         double[] lightest = {};
         for (int k = 0; k < used; k++) {
-            DrawnDays drawn = new PlanValuer(after(set(k), struck), asked.bag()).drawn(asked.rest(), Arrays.copyOfRange(days, k * SCENARIOS, (k + 1) * SCENARIOS));
+            DrawnDays drawn = new PlanValuer(after(set(k), bitten), asked.bag()).drawn(asked.rest(), Arrays.copyOfRange(days, k * SCENARIOS, (k + 1) * SCENARIOS));
             totals = joined(totals, drawn.totals());
             lightest = joined(lightest, drawn.lightest());
         }
-        return new Drawn(totals, lightest, weights);
+        return new Sample(totals, lightest, weights);
     }
 
     /** By the scenarios as they are, without asking for any more fish. */
     public Outlook of(Today today, List<PlanStop> rest, Bag bag) {
-        return of(today, new Asked(rest, bag, List.of(), 1));
+        return of(today, new Question(rest, bag, List.of(), 1));
     }
 
     private static List<Double> added(double[] lightest, List<Double> fish) {
@@ -148,7 +148,7 @@ public final class Outlooks {
     }
 
     /**
-     * A sample of a day's scenarios as likely as what was seen makes them, with the fish gone that struck: to plan the rest of the day in.
+     * A sample of a day's scenarios as likely as what was seen makes them, with the fish gone that bit: to plan the rest of the day in.
      *
      * @param drawn scenarios weighed
      * @param kept  size of the sample
@@ -185,12 +185,12 @@ public final class Outlooks {
         return sum * sum / Arrays.stream(w).map(x -> x * x).sum();
     }
 
-    /** The same scenarios with the fish gone that struck today. */
+    /** The same scenarios with the fish gone that bit today. */
     private static ScenarioSet after(ScenarioSet set, Today today) {
         Map<String, double[]> missing = new HashMap<>();
-        for (Today.Strike s : today.strikes()) {
+        for (Today.Bite s : today.bites()) {
             missing.computeIfAbsent(s.cell().spotId(), spot -> {
-                int had = (int) today.strikes().stream().filter(x -> x.cell().spotId().equals(spot)).count();
+                int had = (int) today.bites().stream().filter(x -> x.cell().spotId().equals(spot)).count();
                 double[] undiminished = new double[set.count()];
                 Arrays.fill(undiminished, set.cell(s.cell()).undiminished(had));
                 return undiminished;
@@ -212,11 +212,11 @@ public final class Outlooks {
         for (Today.Effort e : today.efforts()) {
             CellScenarios cell = set.cell(e.cell());
             double[] before = fished.computeIfAbsent(e.cell().spotId(), x -> new double[logs.length]);
-            int seen = (int) today.strikes().stream().filter(s -> s.cell().equals(e.cell()) && !s.at().isBefore(e.from()) && s.at().isBefore(e.to())).count();
+            int seen = (int) today.bites().stream().filter(s -> s.cell().equals(e.cell()) && !s.at().isBefore(e.from()) && s.at().isBefore(e.to())).count();
             double[] hours = hours(set.model().bins(), e.from(), e.to());
             for (int j = 0; j < logs.length; j++) {
                 double more = undiminished(cell, hours, j);
-                double n = cell.strikes(before[j] + more) - cell.strikes(before[j]);
+                double n = cell.bites(before[j] + more) - cell.bites(before[j]);
                 before[j] += more;
                 logs[j] += seen == 0 ? -n : n > 0 ? seen * Math.log(n) - n : Double.NEGATIVE_INFINITY;
             }
@@ -227,7 +227,7 @@ public final class Outlooks {
     private static double undiminished(CellScenarios cell, double[] hours, int scenario) {
         double sum = 0;
         for (int bin = 0; bin < hours.length; bin++) {
-            sum += hours[bin] == 0 ? 0 : cell.strikesPerHour(scenario, bin) * hours[bin];
+            sum += hours[bin] == 0 ? 0 : cell.bitesPerHour(scenario, bin) * hours[bin];
         }
         return sum;
     }
@@ -243,10 +243,10 @@ public final class Outlooks {
         return hours;
     }
 
-    private Outlook summed(double[] drawn, List<Double> adds, Asked asked, double[] weights) {
+    private Outlook summed(double[] drawn, List<Double> adds, Question asked, double[] weights) {
         double now = asked.bag().weighedGrams();
         double more = Arrays.stream(drawn).filter(t -> t > now + HELPS_GRAMS).count() / (double) drawn.length;
-        Double target = model.event().brief().targetGrams();
+        Double target = model.event().rules().targetGrams();
         double[] totals = Arrays.stream(drawn).map(t -> now + asked.factor() * (t - now)).sorted().toArray();
         Double reached = target == null ? null : Double.valueOf(Arrays.stream(totals).filter(t -> t >= target).count() / (double) totals.length);
         return new Outlook(Quantile.of(totals, 0.1), Quantile.of(totals, 0.5), Quantile.of(totals, 0.9), reached, more, adds, effective(weights), weights.length);
@@ -263,15 +263,15 @@ public final class Outlooks {
         return rest;
     }
 
-    /** Strikes to be expected of an undisturbed spot. */
-    public static double expectedStrikes(ScenarioSet set, Cell of, Instant from, Instant to) {
+    /** Bites to be expected of an undisturbed spot. */
+    public static double expectedBites(ScenarioSet set, Cell of, Instant from, Instant to) {
         CellScenarios cell = set.cell(of);
         double[] hours = hours(set.model().bins(), from, to);
-        return IntStream.range(0, set.count()).mapToDouble(j -> cell.strikes(undiminished(cell, hours, j))).average().orElse(0);
+        return IntStream.range(0, set.count()).mapToDouble(j -> cell.bites(undiminished(cell, hours, j))).average().orElse(0);
     }
 
     /**
-     * How often an effort brings so few strikes.
+     * How often an effort brings so few bites.
      *
      * @param seen or fewer
      */
@@ -280,7 +280,7 @@ public final class Outlooks {
         double[] hours = hours(set.model().bins(), from, to);
         double sum = 0;
         for (int j = 0; j < set.count(); j++) {
-            double n = cell.strikes(undiminished(cell, hours, j));
+            double n = cell.bites(undiminished(cell, hours, j));
             sum += n > 0 ? PoissonDistribution.of(n).cumulativeProbability(seen) : 1;
         }
         return sum / set.count();

@@ -6,7 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
-import lochan.core.competition.Fished;
+import lochan.core.competition.FishedStretch;
 import lochan.core.plan.PlanStop;
 import lochan.core.rate.Cell;
 
@@ -14,9 +14,9 @@ import lochan.core.rate.Cell;
  * What was done on a competition day so far.
  *
  * @param efforts in the order of time, none overlapping another
- * @param strikes in the order of time; only those whose cell is known
+ * @param bites in the order of time; only those whose cell is known
  */
-public record Today(List<Effort> efforts, List<Strike> strikes) {
+public record Today(List<Effort> efforts, List<Bite> bites) {
 
     public static final Today NOTHING = new Today(List.of(), List.of());
 
@@ -30,32 +30,32 @@ public record Today(List<Effort> efforts, List<Strike> strikes) {
         }
     }
 
-    /** A strike at a cell, landed or not. */
-    public record Strike(Cell cell, Instant at) { }
+    /** A bite at a cell, landed or not. */
+    public record Bite(Cell cell, Instant at) { }
 
     public Today {
         efforts = List.copyOf(efforts);
-        strikes = strikes.stream().sorted(Comparator.comparing(Strike::at)).toList();
+        bites = bites.stream().sorted(Comparator.comparing(Bite::at)).toList();
     }
 
-    /** The strikes of a day that the log tells of; a void entry tells nothing, nor does one that names no spot or no presentation. */
-    public static List<Strike> strikes(BagLog log, int day) {
-        List<Strike> strikes = new ArrayList<>();
-        for (Entry entry : log.standing(day)) {
+    /** The bites of a day that the log tells of; a void entry tells nothing, nor does one that names no spot or no presentation. */
+    public static List<Bite> bites(BagLog log, int day) {
+        List<Bite> bites = new ArrayList<>();
+        for (Entry entry : log.valid(day)) {
             switch (entry) {
-                case Entry.Catch c -> add(strikes, c.spotId(), c.presentationId(), c.at());
-                case Entry.Strike s -> add(strikes, s.spotId(), s.presentationId(), s.at());
+                case Entry.Catch c -> add(bites, c.spotId(), c.presentationId(), c.at());
+                case Entry.Bite s -> add(bites, s.spotId(), s.presentationId(), s.at());
                 case Entry.Balance b -> { }
                 case Entry.Died d -> { }
                 case Entry.Correct c -> { }
                 case Entry.Void v -> { }
                 case Entry.Official o -> { }
                 case Entry.ScaleCheck s -> { }
-                case Entry.WellWater w -> { }
+                case Entry.LivewellReading w -> { }
                 case Entry.Fishing f -> { }
             }
         }
-        return strikes;
+        return bites;
     }
 
     /** What the log tells of a day until a time. */
@@ -66,46 +66,46 @@ public record Today(List<Effort> efforts, List<Strike> strikes) {
     /** The same; where the log never says what is fished, but has other entries of the day by then, what the day's plan has. */
     public static Today of(BagLog log, int day, Instant until, List<PlanStop> plan) {
         Today today = NOTHING;
-        for (Fished f : Fished.of(log, day, until, plan)) {
+        for (FishedStretch f : FishedStretch.of(log, day, until, plan)) {
             today = today.fishedOn(new Cell(f.spotId(), f.presentationId()), f.from(), f.to());
         }
-        return today.with(strikes(log, day).stream().filter(s -> !s.at().isAfter(until)).toList());
+        return today.with(bites(log, day).stream().filter(s -> !s.at().isAfter(until)).toList());
     }
 
     /** What the log says is fished at a time; null: nothing. */
     public static Cell fishing(BagLog log, int day, Instant at) {
-        Fished now = Fished.at(log, day, at);
+        FishedStretch now = FishedStretch.at(log, day, at);
         return now == null ? null : new Cell(now.spotId(), now.presentationId());
     }
 
-    /** The same efforts with other strikes. */
-    public Today with(List<Strike> others) {
+    /** The same efforts with other bites. */
+    public Today with(List<Bite> others) {
         return new Today(efforts, others);
     }
 
-    private static void add(List<Strike> strikes, String spot, String presentation, Instant at) {
+    private static void add(List<Bite> bites, String spot, String presentation, Instant at) {
         if (spot != null && presentation != null) {
-            strikes.add(new Strike(new Cell(spot, presentation), at));
+            bites.add(new Bite(new Cell(spot, presentation), at));
         }
     }
 
-    /** The same after fishing a cell until a time without another strike. */
+    /** The same after fishing a cell until a time without another bite. */
     public Today fishedOn(Cell cell, Instant from, Instant to) {
         if (!to.isAfter(from)) {
             return this;
         }
         List<Effort> more = new ArrayList<>(efforts);
         more.add(new Effort(cell, from, to));
-        return new Today(more, strikes);
+        return new Today(more, bites);
     }
 
-    /** Strikes had at a spot before a time. */
-    public int strikesAt(String spotId, Instant before) {
-        return (int) strikes.stream().filter(s -> s.cell().spotId().equals(spotId) && s.at().isBefore(before)).count();
+    /** Bites had at a spot before a time. */
+    public int bitesAt(String spotId, Instant before) {
+        return (int) bites.stream().filter(s -> s.cell().spotId().equals(spotId) && s.at().isBefore(before)).count();
     }
 
-    /** Strikes had at a cell. */
-    public int strikesAt(Cell cell) {
-        return (int) strikes.stream().filter(s -> s.cell().equals(cell)).count();
+    /** Bites had at a cell. */
+    public int bitesAt(Cell cell) {
+        return (int) bites.stream().filter(s -> s.cell().equals(cell)).count();
     }
 }

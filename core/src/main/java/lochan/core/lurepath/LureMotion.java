@@ -53,7 +53,7 @@ public final class LureMotion {
     }
 
     private double factor(List<Double> ratios) {
-        return Math.exp(ratios.stream().mapToDouble(Math::log).sum() / (a.priorSights() + ratios.size()));
+        return Math.exp(ratios.stream().mapToDouble(Math::log).sum() / (a.priorObservations() + ratios.size()));
     }
 
     public Lure lure() {

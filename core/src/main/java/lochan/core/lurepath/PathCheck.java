@@ -20,7 +20,7 @@ public record PathCheck(boolean kept, String words) {
     /** All rules that have to do with a cast: at the fish or up to 2 ft above and never below, 2 ft over brush, under the boat only in 12 ft, a crankbait must reach. */
     public static List<PathCheck> of(LureMotion lure, Cast cast, WaterSlice water, LurePath path, Units units, Assumptions assumptions) {
         List<PathCheck> checks = new ArrayList<>();
-        Assumptions.Advice a = assumptions.advice();
+        Assumptions.LureAdvice a = assumptions.advice();
         String near = units.depth(a.aboveFishM());
         if (!(lure.lure().motion() instanceof Motion.Surface)) {
             checks.add(path.belowShare() > A_LITTLE

@@ -20,7 +20,7 @@ import lochan.core.event.Species;
  * @param guessGrams  its guessed weight, g, more than 0
  * @param from        time of day from which light and sun are right; null: any time
  * @param to          until when; null: any time
- * @param mostWindMps wind above which it cannot be seen or fished, m/s; null: any
+ * @param maxWindMps wind above which it cannot be seen or fished, m/s; null: any
  * @param nextVisit   when to come back; null: not settled
  * @param gone        whether it was caught, or is no longer there
  * @param note        null: none
@@ -28,7 +28,7 @@ import lochan.core.event.Species;
  * @param entered     quantities as they were typed, by field name
  */
 public record KnownFish(String id, String spotId, String where, Kind kind, Species species, double guessGrams, LocalTime from, LocalTime to,
-                        Double mostWindMps, Instant nextVisit, boolean gone, String note, List<Try> tries, Map<String, String> entered) {
+                        Double maxWindMps, Instant nextVisit, boolean gone, String note, List<Try> tries, Map<String, String> entered) {
 
     public static final int LONGEST_WORDS = 120;
 
@@ -55,7 +55,7 @@ public record KnownFish(String id, String spotId, String where, Kind kind, Speci
 
     /** What a fish did when it was tried. */
     public enum Reaction implements Coded {
-        IGNORED, SPOOKED, LOOKED, STRUCK, CAUGHT;
+        IGNORED, SPOOKED, LOOKED, BIT, CAUGHT;
 
         @Override
         public String code() {
@@ -71,11 +71,11 @@ public record KnownFish(String id, String spotId, String where, Kind kind, Speci
     public record Try(Instant at, Reaction reaction, String presentationId) { }
 
     /**
-     * Chance that it is caught in a visit: the prior and each try so far, (2·0.35 + Σ r)/(2 + n), with r 1 for a strike or a catch, 0.3 for a look, else 0.
+     * Chance that it is caught in a visit: the prior and each try so far, (2·0.35 + Σ r)/(2 + n), with r 1 for a bite or a catch, 0.3 for a look, else 0.
      */
     public double chancePerVisit(Assumptions.Notes a) {
         double taken = tries.stream().mapToDouble(t -> switch (t.reaction()) {
-            case STRUCK, CAUGHT -> 1;
+            case BIT, CAUGHT -> 1;
             case LOOKED -> a.fishLook();
             case IGNORED, SPOOKED -> 0;
         }).sum();
@@ -106,11 +106,11 @@ public record KnownFish(String id, String spotId, String where, Kind kind, Speci
     public KnownFish tried(Try another, Instant next) {
         List<Try> all = new java.util.ArrayList<>(tries);
         all.add(another);
-        return new KnownFish(id, spotId, where, kind, species, guessGrams, from, to, mostWindMps, next, gone, note, all, entered);
+        return new KnownFish(id, spotId, where, kind, species, guessGrams, from, to, maxWindMps, next, gone, note, all, entered);
     }
 
     /** The same, gone or back. */
     public KnownFish gone(boolean isGone) {
-        return new KnownFish(id, spotId, where, kind, species, guessGrams, from, to, mostWindMps, nextVisit, isGone, note, tries, entered);
+        return new KnownFish(id, spotId, where, kind, species, guessGrams, from, to, maxWindMps, nextVisit, isGone, note, tries, entered);
     }
 }

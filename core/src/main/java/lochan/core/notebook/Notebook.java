@@ -13,11 +13,11 @@ import lochan.core.tackle.Lure;
  * @param trials   ways tried against each other
  * @param changes  of hooks, leaders and rods
  * @param carried  what earlier seasons say
- * @param leanings what besides the event's own practice may lean its rates
+ * @param priors what besides the event's own practice may lean its rates
  */
-public record Notebook(List<KnownFish> fish, List<Trial> trials, List<SetupChange> changes, List<CarriedRate> carried, Leanings leanings) {
+public record Notebook(List<KnownFish> fish, List<Trial> trials, List<SetupChange> changes, List<CarriedRate> carried, Priors priors) {
 
-    public static final Notebook EMPTY = new Notebook(List.of(), List.of(), List.of(), List.of(), Leanings.NONE);
+    public static final Notebook EMPTY = new Notebook(List.of(), List.of(), List.of(), List.of(), Priors.NONE);
 
     public Notebook {
         fish = List.copyOf(fish);
@@ -34,28 +34,28 @@ public record Notebook(List<KnownFish> fish, List<Trial> trials, List<SetupChang
      * @param lures     sheets the rules go by; empty: the rules say nothing
      * @param weights   of the rules that the angler gave other weights
      */
-    public record Leanings(boolean byAdvice, boolean byHistory, List<Lure> lures, Map<Rule, Double> weights) {
+    public record Priors(boolean byAdvice, boolean byHistory, List<Lure> lures, Map<Rule, Double> weights) {
 
-        public static final Leanings NONE = new Leanings(false, false, List.of(), Map.of());
+        public static final Priors NONE = new Priors(false, false, List.of(), Map.of());
 
-        public Leanings {
+        public Priors {
             lures = List.copyOf(lures);
             weights = Map.copyOf(weights);
         }
 
         /** The same with the sheets and weights the rules go by. */
-        public Leanings by(List<Lure> sheets, Map<Rule, Double> ruleWeights) {
-            return new Leanings(byAdvice, byHistory, sheets, ruleWeights);
+        public Priors by(List<Lure> sheets, Map<Rule, Double> ruleWeights) {
+            return new Priors(byAdvice, byHistory, sheets, ruleWeights);
         }
     }
 
-    public Notebook leaning(Leanings other) {
+    public Notebook leaning(Priors other) {
         return new Notebook(fish, trials, changes, carried, other);
     }
 
     /** Without fish at spots no longer marked. */
     public Notebook at(java.util.Set<String> spotIds) {
-        return new Notebook(fish.stream().filter(f -> spotIds.contains(f.spotId())).toList(), trials, changes, carried, leanings);
+        return new Notebook(fish.stream().filter(f -> spotIds.contains(f.spotId())).toList(), trials, changes, carried, priors);
     }
 
     /** Fish that may still be caught. */
@@ -68,6 +68,6 @@ public record Notebook(List<KnownFish> fish, List<Trial> trials, List<SetupChang
         List<KnownFish> all = new ArrayList<>(fish);
         all.removeIf(f -> f.id().equals(another.id()));
         all.add(another);
-        return new Notebook(all, trials, changes, carried, leanings);
+        return new Notebook(all, trials, changes, carried, priors);
     }
 }

@@ -4,7 +4,7 @@ import java.time.Instant;
 import lochan.core.practice.Hooks;
 
 /**
- * A change of hooks, leader or rod that a presentation is fished with: strikes before it say less of how many are landed after.
+ * A change of hooks, leader or rod that a presentation is fished with: bites before it say less of how many are landed after.
  *
  * @param id             unique in its event
  * @param presentationId of which

@@ -37,17 +37,17 @@ public record Trial(String id, Subject of, String first, String second, List<Rou
      *
      * @param ofFirst whether with the first
      * @param minutes how long, one line, more than 0
-     * @param strikes had, 0 or more
-     * @param landed  of them, 0 to strikes
+     * @param bites had, 0 or more
+     * @param landed  of them, 0 to bites
      */
-    public record Round(Instant at, boolean ofFirst, double minutes, int strikes, int landed) {
+    public record Round(Instant at, boolean ofFirst, double minutes, int bites, int landed) {
 
         public Round {
             if (!(minutes > 0)) {
                 throw new IllegalArgumentException("minutes is " + minutes + ", expected more than 0");
             }
-            if (strikes < 0 || landed < 0 || landed > strikes) {
-                throw new IllegalArgumentException("strikes is " + strikes + " with " + landed + " landed, expected 0 or more and no more landed than struck");
+            if (bites < 0 || landed < 0 || landed > bites) {
+                throw new IllegalArgumentException("bites is " + bites + " with " + landed + " landed, expected 0 or more and no more landed than bites");
             }
         }
     }

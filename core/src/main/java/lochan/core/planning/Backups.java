@@ -21,7 +21,7 @@ import org.apache.commons.statistics.distribution.PoissonDistribution;
 /**
  * What to do when the main pattern dies ({@code model.md} §9). The main pattern is the one of the plan with the largest worth. Over the
  * quarter of scenarios where its day effect is lowest, every other pattern is ranked by the best plan on it alone; each gets a trigger at each stop of
- * the main pattern: the time by which, with fewer strikes, going there is better than going on, the scenarios being weighed by what was seen.
+ * the main pattern: the time by which, with fewer bites, going there is better than going on, the scenarios being weighed by what was seen.
  */
 public final class Backups {
 
@@ -29,7 +29,7 @@ public final class Backups {
     private static final int MOST_TRIED = 8;
     private static final int MOST = 4;
     private static final Duration STEP = Duration.ofMinutes(10);
-    private static final int MOST_STRIKES = 6;
+    private static final int MOST_BITES = 6;
 
     private final ScenarioSet all;
     private final PlanValuer valuer;
@@ -40,11 +40,11 @@ public final class Backups {
     private final int rounds;
 
     /**
-     * Go over to the backup when, at a time, a stop of the main pattern had fewer strikes.
+     * Go over to the backup when, at a time, a stop of the main pattern had fewer bites.
      *
-     * @param strikesUnder 1 or more
+     * @param bitesBelow 1 or more
      */
-    public record Trigger(String spotId, Instant at, int strikesUnder) { }
+    public record Trigger(String spotId, Instant at, int bitesBelow) { }
 
     /**
      * Another pattern to live on.
@@ -129,7 +129,7 @@ public final class Backups {
         if (!goOn.getAsBoolean()) {
             throw new CancellationException();
         }
-        return new DayPlanner(scenarios, runs, new DayPlanner.Wishes(Stance.STEADY, List.of(), usable), seed).plan(rounds, i -> true);
+        return new DayPlanner(scenarios, runs, new DayPlanner.Wishes(Strategy.BALANCED, List.of(), usable), seed).plan(rounds, i -> true);
     }
 
     private Pattern pattern(PlanStop stop) {
@@ -160,12 +160,12 @@ public final class Backups {
         return triggers;
     }
 
-    /** The first time at which a blank makes the backup better, with the strikes under which it is. */
+    /** The first time at which a blank makes the backup better, with the bites under which it is. */
     private Optional<Trigger> trigger(int index, List<PlanStop> backup) {
         PlanStop stop = main.get(index);
         for (Instant t = stop.arrive().plus(STEP); !t.isAfter(stop.leave()); t = t.plus(STEP)) {
             int under = 0;
-            while (under < MOST_STRIKES && isBetter(index, t, under, backup)) {
+            while (under < MOST_BITES && isBetter(index, t, under, backup)) {
                 under++;
             }
             if (under > 0) {
@@ -175,7 +175,7 @@ public final class Backups {
         return Optional.empty();
     }
 
-    private boolean isBetter(int index, Instant time, int strikes, List<PlanStop> backup) {
+    private boolean isBetter(int index, Instant time, int bites, List<PlanStop> backup) {
         PlanStop stop = main.get(index);
         Cell cell = Cell.of(stop);
         List<PlanStop> rest = new ArrayList<>(main.subList(index + 1, main.size()));
@@ -183,27 +183,27 @@ public final class Backups {
             rest.addFirst(new PlanStop(stop.spotId(), stop.presentationId(), time, stop.leave()));
         }
         List<PlanStop> instead = from(stop.spotId(), time, backup);
-        double[] weights = weights(stop, time, strikes, all.cell(cell));
-        return !instead.isEmpty() && mean(instead, cell, strikes, weights) > mean(rest, cell, strikes, weights);
+        double[] weights = weights(stop, time, bites, all.cell(cell));
+        return !instead.isEmpty() && mean(instead, cell, bites, weights) > mean(rest, cell, bites, weights);
     }
 
-    /** How likely each scenario is to have given so many strikes by then. */
-    private double[] weights(PlanStop stop, Instant time, int strikes, CellScenarios cell) {
+    /** How likely each scenario is to have given so many bites by then. */
+    private double[] weights(PlanStop stop, Instant time, int bites, CellScenarios cell) {
         List<Schedule.Segment> seen = Schedule.segments(List.of(new PlanStop(stop.spotId(), stop.presentationId(), stop.arrive(), time)), model.bins());
         double[] weights = new double[all.count()];
         for (int j = 0; j < weights.length; j++) {
             double undiminished = 0;
             for (Schedule.Segment s : seen) {
-                undiminished += cell.strikesPerHour(j, s.bin()) * s.hours();
+                undiminished += cell.bitesPerHour(j, s.bin()) * s.hours();
             }
-            double expected = cell.strikes(undiminished);
-            weights[j] = expected <= 0 ? strikes == 0 ? 1 : 0 : PoissonDistribution.of(expected).probability(strikes);
+            double expected = cell.bites(undiminished);
+            weights[j] = expected <= 0 ? bites == 0 ? 1 : 0 : PoissonDistribution.of(expected).probability(bites);
         }
         return weights;
     }
 
-    private double mean(List<PlanStop> stops, Cell struck, int strikes, double[] weights) {
-        double[] grams = valuer.outcomesAfter(struck, strikes, stops).grams();
+    private double mean(List<PlanStop> stops, Cell bitten, int bites, double[] weights) {
+        double[] grams = valuer.outcomesAfter(bitten, bites, stops).grams();
         double sum = 0;
         double weight = 0;
         for (int j = 0; j < grams.length; j++) {
@@ -215,7 +215,7 @@ public final class Backups {
 
     /** The stops of a backup gone to at a time, one after the other as long as the day allows; the last for all that is left. */
     private List<PlanStop> from(String here, Instant time, List<PlanStop> backup) {
-        Instant backBy = model.event().brief().day(model.day()).checkIn().minus(Duration.ofMinutes(model.assumptions().planning().checkInMarginMinutes()));
+        Instant backBy = model.event().day(model.day()).checkIn().minus(Duration.ofMinutes(model.assumptions().planning().checkInMarginMinutes()));
         List<PlanStop> stops = new ArrayList<>();
         int place = runs.place(here);
         Instant now = time;

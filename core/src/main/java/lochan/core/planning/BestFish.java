@@ -6,7 +6,7 @@ import java.util.stream.DoubleStream;
 import lochan.core.size.Survival;
 
 /**
- * The expected weight of the best k fish when landed legal fish heavier than x are Poisson with mean Λ(x) and some are in the well
+ * The expected weight of the best k fish when landed legal fish heavier than x are Poisson with mean Λ(x) and some are in the bag
  * already ({@code model.md} §7):
  * <pre>V = ∫₀^∞ E[min(n_bag(x) + N(x), k)] dx</pre>
  * since the sum of the k best is ∫ min(number heavier than x, k) dx. Trapezoids in ln x, split where n_bag steps; below the grid the
@@ -25,12 +25,12 @@ public final class BestFish {
     private final int limit;
     private final double[][] tables;
     private double[] variances;
-    /** Weights in the well, g, rising. */
+    /** Weights in the bag, g, rising. */
     private final double[] bag;
 
     /**
      * @param limit    k, fish that count; {@link Integer#MAX_VALUE} when every fish does
-     * @param bagGrams weights of the fish in the well
+     * @param bagGrams weights of the fish in the bag
      */
     public BestFish(int limit, List<Double> bagGrams) {
         this.limit = limit;
@@ -49,7 +49,7 @@ public final class BestFish {
         double x = 0;
         double total = 0;
         if (bag.length == 0) {
-            return emptyWell(lambda);
+            return emptyBag(lambda);
         }
         for (int i = 0; i < lambda.length; i++) {
             double to = GRID[i];
@@ -67,8 +67,8 @@ public final class BestFish {
         return total;
     }
 
-    /** The same with nothing in the well, where no interval is split. */
-    private double emptyWell(double[] lambda) {
+    /** The same with nothing in the bag, where no interval is split. */
+    private double emptyBag(double[] lambda) {
         double first = GRID[0] * expected(lambda[0], 0);
         double sum = first / 2;
         for (int i = 1; i < lambda.length - 1; i++) {
@@ -78,7 +78,7 @@ public final class BestFish {
     }
 
     /**
-     * ∫ over [from, to] inside the grid's interval that ends at point i, with so many fish of the well heavier: those exactly, what is
+     * ∫ over [from, to] inside the grid's interval that ends at point i, with so many fish of the bag heavier: those exactly, what is
      * to come by a trapezoid.
      */
     private double piece(double[] lambda, int i, double from, double to, int heavier) {
@@ -99,7 +99,7 @@ public final class BestFish {
                 : lambda[i - 1] + (lambda[i] - lambda[i - 1]) * Math.log(x / GRID[i - 1]) / LN_STEP;
     }
 
-    /** Fish that are expected to count beside the heavier ones of the well. */
+    /** Fish that are expected to count beside the heavier ones of the bag. */
     private double expected(double lambda, int heavier) {
         return heavier >= limit ? 0 : tabulated(lambda, limit - heavier);
     }
@@ -123,7 +123,7 @@ public final class BestFish {
     }
 
     /**
-     * Standard deviation of the weight of the best k fish from an empty well, g. With M(x) = min(N(x), k),
+     * Standard deviation of the weight of the best k fish from an empty bag, g. With M(x) = min(N(x), k),
      * <pre>Var = 2 ∫∫_{x&lt;y} sd M(x) · sd M(y) · ρ(x, y) dy dx</pre>
      * where ρ is taken as √(Λ(y)/Λ(x)), which is exact for nested Poisson counts, k without limit.
      */
@@ -172,7 +172,7 @@ public final class BestFish {
         return Math.max(0, squares - sum * sum);
     }
 
-    /** The same with more fish in the well; what is tabulated is shared. */
+    /** The same with more fish in the bag; what is tabulated is shared. */
     BestFish with(List<Double> grams) {
         return new BestFish(this, grams);
     }
@@ -183,11 +183,11 @@ public final class BestFish {
         this.bag = DoubleStream.concat(Arrays.stream(of.bag), grams.stream().mapToDouble(Double::doubleValue)).sorted().toArray();
     }
 
-    int inWell() {
+    int inBag() {
         return bag.length;
     }
 
-    /** Chance of as many fish as count, when Λ of them are expected beside those in the well; 0 where every fish counts. */
+    /** Chance of as many fish as count, when Λ of them are expected beside those in the bag; 0 where every fish counts. */
     public double limitChance(double expected) {
         if (limit > LARGEST_TABULATED) {
             return 0;

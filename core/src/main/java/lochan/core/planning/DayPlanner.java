@@ -17,7 +17,7 @@ import lochan.core.search.TourSearch;
 import lochan.core.search.Visit;
 
 /**
- * Finds the plan of a competition day that is best by a stance: a search on some of the scenarios by two workers, whose best tours are made
+ * Finds the plan of a competition day that is best by a strategy: a search on some of the scenarios by two workers, whose best tours are made
  * better on more of them after 1, 3, 9, 27, … rounds; the best of all those on all scenarios. The same seed and rounds give the same plan,
  * and more rounds never a worse one.
  */
@@ -42,21 +42,21 @@ public final class DayPlanner {
      * @param locked stops that stay as they are, in their order
      * @param usable what else may be planned
      */
-    public record Wishes(Stance stance, List<PlanStop> locked, Predicate<Cell> usable) {
+    public record Wishes(Strategy strategy, List<PlanStop> locked, Predicate<Cell> usable) {
 
         public Wishes {
             locked = List.copyOf(locked);
         }
 
         /** Everything may be planned, nothing is locked. */
-        public static Wishes of(Stance stance) {
-            return new Wishes(stance, List.of(), c -> true);
+        public static Wishes of(Strategy strategy) {
+            return new Wishes(strategy, List.of(), c -> true);
         }
 
         /** @param avoid spots not to be planned */
-        public static Wishes avoiding(Stance stance, List<PlanStop> locked, Set<String> avoid) {
+        public static Wishes avoiding(Strategy strategy, List<PlanStop> locked, Set<String> avoid) {
             Set<String> spots = Set.copyOf(avoid);
-            return new Wishes(stance, locked, c -> !spots.contains(c.spotId()));
+            return new Wishes(strategy, locked, c -> !spots.contains(c.spotId()));
         }
     }
 
@@ -135,23 +135,23 @@ public final class DayPlanner {
     }
 
     private DayTours tours(Candidates of, int count) {
-        return new DayTours(scenarios, begin, of.cells(), of.promises(), wishes.locked(), wishes.stance(), count, runs);
+        return new DayTours(scenarios, begin, of.cells(), of.promises(), wishes.locked(), wishes.strategy(), count, runs);
     }
 
     /** Cells to plan with, the most promising first; promises are sharpened, since most cells are never worth a stop. */
     private record Candidates(List<Cell> cells, double[] promises) { }
 
     private Candidates candidates() {
-        PlanValuer valuer = new PlanValuer(scenarios, begin.well());
+        PlanValuer valuer = new PlanValuer(scenarios, begin.bag());
         FishVisits fishVisits = FishVisits.of(scenarios.model());
         List<Bin> bins = scenarios.model().bins();
         int first = (int) bins.stream().limit(bins.size() - 1L).takeWhile(b -> !b.end().isAfter(begin.at())).count();
         int[] looked = {first, first + (bins.size() - first) / 2};
         double nothing = score(valuer, List.of());
-        record Promising(Cell cell, double promise) { }
-        List<Promising> best = scenarios.model().cells().stream().filter(wishes.usable()).filter(scenarios.model()::isOpen)
-                .map(c -> new Promising(c, promise(c, looked, nothing, valuer) + fishVisits.promise(c.spotId()).orElse(0))).sorted(Comparator.comparingDouble(Promising::promise).reversed()).limit(CANDIDATES).toList();
-        return new Candidates(best.stream().map(Promising::cell).toList(), best.stream().mapToDouble(b -> b.promise() * b.promise() * b.promise()).toArray());
+        record Candidate(Cell cell, double promise) { }
+        List<Candidate> best = scenarios.model().cells().stream().filter(wishes.usable()).filter(scenarios.model()::isOpen)
+                .map(c -> new Candidate(c, promise(c, looked, nothing, valuer) + fishVisits.promise(c.spotId()).orElse(0))).sorted(Comparator.comparingDouble(Candidate::promise).reversed()).limit(CANDIDATES).toList();
+        return new Candidates(best.stream().map(Candidate::cell).toList(), best.stream().mapToDouble(b -> b.promise() * b.promise() * b.promise()).toArray());
     }
 
     /** What an hour there adds to what there is at the better of some bins, of what is left of the day. */
@@ -160,6 +160,6 @@ public final class DayPlanner {
     }
 
     private double score(PlanValuer valuer, List<Schedule.Segment> fishing) {
-        return wishes.stance().score(valuer.outcomes(fishing, Math.min(SEARCHED_SCENARIOS, scenarios.count()), wishes.stance().needsSpread()), scenarios.model().event().brief().targetGrams());
+        return wishes.strategy().score(valuer.outcomes(fishing, Math.min(SEARCHED_SCENARIOS, scenarios.count()), wishes.strategy().needsSpread()), scenarios.model().event().rules().targetGrams());
     }
 }

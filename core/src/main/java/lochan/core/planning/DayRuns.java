@@ -71,7 +71,7 @@ public final class DayRuns {
      * When to leave a place at the latest ({@code model.md} §10): check-in less the run on rough water and the margin, whatever the forecast
      * says; empty when there is no way by water.
      */
-    public Optional<Instant> mustLeave(Position from, Position checkInAt, Instant checkIn, Duration margin) {
+    public Optional<Instant> leaveBy(Position from, Position checkInAt, Instant checkIn, Duration margin) {
         return rough.between(from, checkInAt).map(r -> checkIn.minus(margin).minus(r.time()));
     }
 }

@@ -14,24 +14,24 @@ import lochan.core.scenario.DayModel;
  *
  * @param at   on the grid of plans
  * @param from where the boat is
- * @param well fish that are in it
+ * @param bag  fish that are in it
  */
-public record DayStart(Instant at, Position from, List<Fish> well) {
+public record DayStart(Instant at, Position from, List<Fish> bag) {
 
     public DayStart {
-        well = List.copyOf(well);
+        bag = List.copyOf(bag);
     }
 
-    /** The start at the launch with an empty well. */
+    /** The start at the launch with an empty bag. */
     public static DayStart of(DayModel model) {
-        return new DayStart(model.event().brief().day(model.day()).start(), model.event().brief().launch(), List.of());
+        return new DayStart(model.event().day(model.day()).start(), model.event().launch(), List.of());
     }
 
     /** The rest of a day, from the next step of the grid on. */
     public static DayStart now(DayModel model, Instant now, Position from, Bag bag) {
-        CompetitionDay day = model.event().brief().day(model.day());
+        CompetitionDay day = model.event().day(model.day());
         long grid = Duration.ofMinutes(model.assumptions().planning().gridMinutes()).toMillis();
         long steps = Math.max(0, Math.ceilDiv(Duration.between(day.start(), now).toMillis(), grid));
-        return new DayStart(day.start().plusMillis(steps * grid), from, bag.well());
+        return new DayStart(day.start().plusMillis(steps * grid), from, bag.fish());
     }
 }

@@ -8,7 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.plan.PlanStop;
@@ -23,7 +23,7 @@ import lochan.core.water.Runs;
 
 /**
  * A competition day as tours: items are cells that may be fished, then stops that are locked as they stand. A step is one of the grid's.
- * A stop begins on the grid, after the run and settling; no stop lies in hours marked for lightning; the boat is back by check-in less the
+ * A stop begins on the grid, after the run and set-up time; no stop lies in hours marked for lightning; the boat is back by check-in less the
  * margin.
  */
 final class DayTours implements Tours {
@@ -39,7 +39,7 @@ final class DayTours implements Tours {
     private final PlanValuer valuer;
     private final List<Cell> cells;
     private final List<PlanStop> locked;
-    private final Stance stance;
+    private final Strategy strategy;
     private final int scenarios;
     private final Double targetGrams;
     private final Instant start;
@@ -68,17 +68,17 @@ final class DayTours implements Tours {
      * @param scenarios so many of the set are looked at
      * @param table     runs from where the day begins
      */
-    DayTours(ScenarioSet set, DayStart begin, List<Cell> cells, double[] promises, List<PlanStop> locked, Stance stance, int scenarios, RunTable table) {
+    DayTours(ScenarioSet set, DayStart begin, List<Cell> cells, double[] promises, List<PlanStop> locked, Strategy strategy, int scenarios, RunTable table) {
         DayModel model = set.model();
-        Brief brief = model.event().brief();
-        CompetitionDay day = brief.day(model.day());
+        Event event = model.event().event();
+        CompetitionDay day = event.day(model.day());
         Assumptions.Planning planning = model.assumptions().planning();
-        this.valuer = new PlanValuer(set, begin.well());
+        this.valuer = new PlanValuer(set, begin.bag());
         this.cells = List.copyOf(cells);
         this.locked = List.copyOf(locked);
-        this.stance = stance;
+        this.strategy = strategy;
         this.scenarios = Math.min(scenarios, set.count());
-        this.targetGrams = brief.targetGrams();
+        this.targetGrams = event.rules().targetGrams();
         this.start = begin.at();
         this.grid = Duration.ofMinutes(planning.gridMinutes()).toMillis();
         this.backBy = millis(day.checkIn()) - Duration.ofMinutes(planning.checkInMarginMinutes()).toMillis();
@@ -169,7 +169,7 @@ final class DayTours implements Tours {
     @Override
     public double value(List<Visit> tour) {
         fish(tour);
-        return stance.score(valuer.outcomes(fishing, scenarios, stance.needsSpread()), targetGrams);
+        return strategy.score(valuer.outcomes(fishing, scenarios, strategy.needsSpread()), targetGrams);
     }
 
     /** Fills in what a tour fishes. */
@@ -196,7 +196,7 @@ final class DayTours implements Tours {
     /** Arrival and leaving of each visit by turns, ms after the start; null when they cannot be. */
     private long[] times(List<Visit> tour) {
         if (tour != timed) {
-            times = reckoned(tour);
+            times = computed(tour);
             timed = tour;
         }
         return times;
@@ -211,7 +211,7 @@ final class DayTours implements Tours {
         return false;
     }
 
-    private long[] reckoned(List<Visit> tour) {
+    private long[] computed(List<Visit> tour) {
         long[] at = new long[2 * tour.size()];
         long time = 0;
         int here = 0;
@@ -274,7 +274,7 @@ final class DayTours implements Tours {
         if (!cells.contains(cell)) {
             cells.add(cell);
         }
-        DayTours tours = new DayTours(set, DayStart.of(set.model()), cells, new double[cells.size()], List.of(), Stance.STEADY, set.count(), table);
+        DayTours tours = new DayTours(set, DayStart.of(set.model()), cells, new double[cells.size()], List.of(), Strategy.BALANCED, set.count(), table);
         List<Visit> now = plan.stream().map(s -> new Visit(cells.indexOf(Cell.of(s)), (int) (Duration.between(s.arrive(), s.leave()).toMillis() / tours.grid))).toList();
         List<List<Visit>> tries = new ArrayList<>();
         int item = cells.indexOf(cell);
@@ -293,7 +293,7 @@ final class DayTours implements Tours {
         return tries.stream().filter(t -> tours.slack(t) >= 0).mapToDouble(tours::value).max().orElse(0);
     }
 
-    /** Runs with settling between where the day begins and spots, ms, on calm and on rough water. */
+    /** Runs with set-up time between where the day begins and spots, ms, on calm and on rough water. */
     static final class RunTable {
 
         private final DayRuns runs;
@@ -304,7 +304,7 @@ final class DayTours implements Tours {
 
         /**
          * @param millis from place to place
-         * @param home   from each place to check-in, without settling
+         * @param home   from each place to check-in, without set-up time
          */
         private record Ways(long[][] millis, long[] home) {
 
@@ -314,7 +314,7 @@ final class DayTours implements Tours {
                 long[] home = new long[n];
                 for (int i = 0; i < n; i++) {
                     for (int j = 0; j < n; j++) {
-                        millis[i][j] = positions.get(i).equals(positions.get(j)) ? 0 : runs.runAndSettle(positions.get(i), positions.get(j)).map(Duration::toMillis).orElse(UNREACHABLE);
+                        millis[i][j] = positions.get(i).equals(positions.get(j)) ? 0 : runs.runAndSetUp(positions.get(i), positions.get(j)).map(Duration::toMillis).orElse(UNREACHABLE);
                     }
                     home[i] = runs.between(positions.get(i), checkInAt).map(r -> r.time().toMillis()).orElse(UNREACHABLE);
                 }
@@ -323,21 +323,21 @@ final class DayTours implements Tours {
         }
 
         RunTable(DayModel model, DayRuns runs) {
-            this(model, runs, model.event().brief().launch());
+            this(model, runs, model.event().launch());
         }
 
         RunTable(DayModel model, DayRuns runs, Position from) {
-            Brief brief = model.event().brief();
+            Event event = model.event().event();
             List<Position> positions = new ArrayList<>(List.of(from));
             model.event().spots().forEach(s -> {
                 places.put(s.id(), positions.size());
                 positions.add(s.position());
             });
-            CompetitionDay day = brief.day(model.day());
+            CompetitionDay day = event.day(model.day());
             boolean everRough = model.event().forecast().stream().anyMatch(f -> runs.isRough(f.from()) && f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start()));
             this.runs = runs;
-            this.calm = Ways.of(positions, brief.checkInAt(), runs.calm());
-            this.rough = everRough ? Ways.of(positions, brief.checkInAt(), runs.rough()) : calm;
+            this.calm = Ways.of(positions, event.checkInAt(), runs.calm());
+            this.rough = everRough ? Ways.of(positions, event.checkInAt(), runs.rough()) : calm;
         }
 
         int place(String spot) {

@@ -29,11 +29,11 @@ public final class FishVisits {
 
     private FishVisits(DayModel model) {
         EventData event = model.event();
-        CompetitionDay day = event.brief().day(model.day());
+        CompetitionDay day = event.day(model.day());
         this.fish = model.knownFish();
         this.dayStart = day.start();
         this.leastMinutes = model.assumptions().planning().minDwellMinutes();
-        this.zone = event.brief().timeZone();
+        this.zone = event.timeZone();
         this.forecast = event.forecast();
     }
 
@@ -76,7 +76,7 @@ public final class FishVisits {
     }
 
     private boolean isTooWindy(KnownFish f, Instant at) {
-        return f.mostWindMps() != null && forecast.stream().anyMatch(p -> p.holds(at) && p.windMps() != null && p.windMps() > f.mostWindMps());
+        return f.maxWindMps() != null && forecast.stream().anyMatch(p -> p.holds(at) && p.windMps() != null && p.windMps() > f.maxWindMps());
     }
 
     /** The fish that some visits catch in a scenario, as bits. */

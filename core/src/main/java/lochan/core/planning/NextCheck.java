@@ -24,16 +24,16 @@ import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
 
 /**
- * What half an hour of practice somewhere would be worth on the competition day ({@code model.md} §11): for 0, 1, 2 and 3 or more strikes,
+ * What half an hour of practice somewhere would be worth on the competition day ({@code model.md} §11): for 0, 1, 2 and 3 or more bites,
  * weighed by their predictive chances, the day is planned again with that stop in the log, and the mean gain over the plan without
- * looking is taken. Strikes at an unknown gamma rate are negative binomial: with shape α and rate β, and effort e,
+ * looking is taken. Bites at an unknown gamma rate are negative binomial: with shape α and rate β, and effort e,
  * <pre>P(0) = (β/(β+e))^α,  P(n) = P(n−1)·(α+n−1)/n·e/(β+e)</pre>
  * Both plans are valued with what is known after the look: one that changes no plan is worth nothing.
  */
 public final class NextCheck {
 
     private static final Duration LOOK = Duration.ofMinutes(30);
-    private static final int MOST_STRIKES = 3;
+    private static final int MOST_BITES = 3;
 
     private final EventData event;
     private final int day;
@@ -59,7 +59,7 @@ public final class NextCheck {
      * A place to look at.
      *
      * @param grams           what half an hour there is worth on the competition day, 0 or more
-     * @param chanceOfNothing chance of no strike
+     * @param chanceOfNothing chance of no bite
      * @param untriedOfKind   marked spots of its class where the presentation was never fished, itself included
      */
     public record Look(Cell cell, double grams, double chanceOfNothing, int untriedOfKind) { }
@@ -107,11 +107,11 @@ public final class NextCheck {
         double none = chance;
         double rest = 1;
         double mean = 0;
-        for (int strikes = 0; strikes <= MOST_STRIKES; strikes++) {
-            double weight = strikes == MOST_STRIKES ? rest : chance;
-            mean += weight * gain(with(cell, at, strikes), without);
+        for (int bites = 0; bites <= MOST_BITES; bites++) {
+            double weight = bites == MOST_BITES ? rest : chance;
+            mean += weight * gain(with(cell, at, bites), without);
             rest -= chance;
-            chance *= (rate.shape() + strikes) / (strikes + 1) * share;
+            chance *= (rate.shape() + bites) / (bites + 1) * share;
         }
         return new Look(cell, mean, none, untried(cell, now));
     }
@@ -124,18 +124,18 @@ public final class NextCheck {
     }
 
     /** The event with half an hour more of practice in its log. */
-    private EventData with(Cell cell, Instant at, int strikes) {
+    private EventData with(Cell cell, Instant at, int seen) {
         List<PracticeStop> stops = new ArrayList<>(event.stops());
-        List<Bite> bites = Collections.nCopies(strikes, new Bite(null, Outcome.SHAKEN, cell.presentationId(), null, null));
-        stops.add(new PracticeStop("look", cell.spotId(), at, at.plus(LOOK), event.brief().anglers(),
+        List<Bite> bites = Collections.nCopies(seen, new Bite(null, Outcome.SHAKEN, cell.presentationId(), null, null));
+        stops.add(new PracticeStop("look", cell.spotId(), at, at.plus(LOOK), event.anglers(),
                 List.of(new PresentationTime(cell.presentationId(), null)), 0, bites, Conditions.UNKNOWN));
         return event.inPractice(stops);
     }
 
     private int untried(Cell cell, DayModel now) {
-        String placeClass = now.spot(cell.spotId()).placeClass();
+        String spotType = now.spot(cell.spotId()).spotType();
         Set<String> tried = event.stops().stream().filter(s -> s.presentations().stream().anyMatch(p -> p.presentationId().equals(cell.presentationId())))
                 .map(PracticeStop::spotId).collect(Collectors.toSet());
-        return (int) event.spots().stream().filter(s -> s.placeClass().equals(placeClass) && !tried.contains(s.id())).count();
+        return (int) event.spots().stream().filter(s -> s.spotType().equals(spotType) && !tried.contains(s.id())).count();
     }
 }

@@ -7,9 +7,9 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  * What a plan comes to in each scenario. Within a scenario the bag is taken as normal about its mean.
  *
  * @param grams       mean bag, g
- * @param sdGrams     its standard deviation within the scenario, g; empty: not reckoned
- * @param limitChance chance of a limit; empty: not reckoned
- * @param keepers     mean number of landed legal fish; empty: not reckoned
+ * @param sdGrams     its standard deviation within the scenario, g; empty: not computed
+ * @param limitChance chance of a limit; empty: not computed
+ * @param keepers     mean number of landed legal fish; empty: not computed
  */
 record Outcomes(double[] grams, double[] sdGrams, double[] limitChance, double[] keepers) {
 

@@ -17,7 +17,7 @@ import lochan.core.plan.PlanStop;
 /**
  * Changes of a plan by hand. Each gives a new list of stops in which what comes after the change is put off as far as the runs need and no
  * farther, each stop keeping its length; a locked stop never moves, the one before it is cut shorter where it must be. A change may still
- * make a plan that breaks {@link PlanRules}: those say so.
+ * make a plan that breaks {@link PlanCheck}: those say so.
  */
 public final class PlanEdits {
 
@@ -33,7 +33,7 @@ public final class PlanEdits {
         this.event = event;
         this.runs = runs;
         this.dayNumber = day;
-        this.day = event.brief().day(day);
+        this.day = event.day(day);
         this.planning = planning;
         this.grid = Duration.ofMinutes(planning.gridMinutes());
         this.shortest = Duration.ofMinutes(planning.minDwellMinutes());
@@ -74,7 +74,7 @@ public final class PlanEdits {
         return rest;
     }
 
-    /** Every stop that is not locked as early as the runs allow. */
+    /** Start each stop as early as the runs allow. */
     public List<PlanStop> pulledUp(List<PlanStop> stops) {
         return pulledUp(stops, 0);
     }
@@ -98,7 +98,7 @@ public final class PlanEdits {
     /** Whether the boat reaches every stop in time, none overlap, and it is back with the margin in hand. */
     public boolean canBeKept(List<PlanStop> stops) {
         Plan plan = new Plan(dayNumber, null, stops);
-        return PlanRules.check(event, plan).isEmpty() && PlanRules.legs(event, plan, planning, runs).stream().allMatch(PlanRules.Leg::fits);
+        return PlanCheck.check(event, plan).isEmpty() && PlanCheck.legs(event, plan, planning, runs).stream().allMatch(PlanCheck.Leg::fits);
     }
 
     private List<PlanStop> pulledUp(List<PlanStop> stops, int first) {
@@ -128,7 +128,7 @@ public final class PlanEdits {
             PlanStop before = stops.get(i - 1);
             PlanStop s = stops.get(i);
             if (s.locked() && !before.locked()) {
-                Optional<Duration> run = runs.at(before.leave()).runAndSettle(position(before.spotId()), position(s.spotId()));
+                Optional<Duration> run = runs.at(before.leave()).runAndSetUp(position(before.spotId()), position(s.spotId()));
                 Instant latest = run.map(s.arrive()::minus).orElse(before.leave());
                 if (latest.isBefore(before.leave()) && !latest.isBefore(before.arrive().plus(shortest))) {
                     stops.set(i - 1, before.during(before.arrive(), latest));
@@ -141,8 +141,8 @@ public final class PlanEdits {
     /** The first time of the grid at which a spot can be fished after the stops before an index. */
     private Instant earliest(List<PlanStop> stops, int index, String spotId) {
         Instant left = index == 0 ? day.start() : stops.get(index - 1).leave();
-        Position here = index == 0 ? event.brief().launch() : position(stops.get(index - 1).spotId());
-        return onGrid(left.plus(runs.at(left).runAndSettle(here, position(spotId)).orElse(Duration.ZERO)));
+        Position here = index == 0 ? event.launch() : position(stops.get(index - 1).spotId());
+        return onGrid(left.plus(runs.at(left).runAndSetUp(here, position(spotId)).orElse(Duration.ZERO)));
     }
 
     private Position position(String spotId) {

@@ -12,8 +12,8 @@ import java.util.List;
  * @param p50            half of them do
  * @param p90            nine in ten do
  * @param chanceOfLimit  chance of a full limit
- * @param chanceOfTarget chance of the target; null: the brief has none
- * @param byHour         mean weight in the well at the end of each hour from the start
+ * @param chanceOfTarget chance of the target; null: the rules have none
+ * @param byHour         mean weight in the bag at the end of each hour from the start
  */
 public record PlanValue(double formulaGrams, double simulatedGrams, double standardError, double p10, double p50, double p90,
                         double chanceOfLimit, Double chanceOfTarget, List<Double> byHour) {

@@ -24,23 +24,23 @@ public final class PlanValuer {
     private final List<Fish> bag;
     private final BestFish bestFish;
     private final FishVisits fishVisits;
-    /** By the known fish that are caught, as bits: the well with them. */
+    /** By the known fish that are caught, as bits: the bag with them. */
     private final BestFish[] withFish;
 
-    /** @param bag what is in the well already; fish not weighed are left out */
+    /** @param bag what is in the bag already; fish not weighed are left out */
     public PlanValuer(ScenarioSet scenarios, Bag bag) {
-        this(scenarios, bag.well());
+        this(scenarios, bag.fish());
     }
 
-    /** Values from an empty well. */
+    /** Values from an empty bag. */
     public PlanValuer(ScenarioSet scenarios) {
         this(scenarios, List.of());
     }
 
-    PlanValuer(ScenarioSet scenarios, List<Fish> well) {
+    PlanValuer(ScenarioSet scenarios, List<Fish> fish) {
         this.scenarios = scenarios;
-        this.bag = well.stream().filter(f -> f.grams() != null).toList();
-        this.bestFish = new BestFish(scenarios.model().event().brief().countingFish(), bag.stream().map(Fish::grams).toList());
+        this.bag = fish.stream().filter(f -> f.grams() != null).toList();
+        this.bestFish = new BestFish(scenarios.model().event().rules().countingFish(), bag.stream().map(Fish::grams).toList());
         this.fishVisits = FishVisits.of(scenarios.model());
         this.withFish = new BestFish[1 << fishVisits.count()];
         this.withFish[0] = bestFish;
@@ -67,10 +67,10 @@ public final class PlanValuer {
         return outcomes(segments(fishing, new HashMap<>()), null, 0, first, spread);
     }
 
-    /** The same in all scenarios after some strikes of the day at a cell. */
-    Outcomes outcomesAfter(Cell struck, int strikesSoFar, List<PlanStop> stops) {
-        Fishing parts = parts(stops, new HashMap<>(Map.of(struck.spotId(), 0)));
-        return outcomes(parts, scenarios.cell(struck), strikesSoFar, scenarios.count(), false);
+    /** The same in all scenarios after some bites of the day at a cell. */
+    Outcomes outcomesAfter(Cell bitten, int bitesSoFar, List<PlanStop> stops) {
+        Fishing parts = parts(stops, new HashMap<>(Map.of(bitten.spotId(), 0)));
+        return outcomes(parts, scenarios.cell(bitten), bitesSoFar, scenarios.count(), false);
     }
 
     private Fishing parts(List<PlanStop> stops, Map<String, Integer> pools) {
@@ -158,48 +158,48 @@ public final class PlanValuer {
     }
 
     /**
-     * The same after some strikes of the day.
+     * The same after some bites of the day.
      *
-     * @param struck the cell they came at, its spot being number 0 of the parts; null: none came
+     * @param bitten the cell they came at, its spot being number 0 of the parts; null: none came
      */
-    private Outcomes outcomes(Fishing parts, CellScenarios struck, int strikesSoFar, int first, boolean spread) {
+    private Outcomes outcomes(Fishing parts, CellScenarios bitten, int bitesSoFar, int first, boolean spread) {
         Outcomes outcomes = new Outcomes(new double[first], new double[spread ? first : 0], new double[spread ? first : 0], new double[spread ? first : 0]);
         double[] lambda = new double[Survival.weights()];
         double[] fished = new double[Math.max(1, parts.spots())];
         for (int j = 0; j < first; j++) {
             Arrays.fill(lambda, 0);
             parts.fillFishedBefore(fished, scenarios, j);
-            if (struck != null) {
-                fished[0] += struck.undiminished(strikesSoFar);
-                struck.addLanded(lambda, strikesSoFar, j, scenarios.survival());
+            if (bitten != null) {
+                fished[0] += bitten.undiminished(bitesSoFar);
+                bitten.addLanded(lambda, bitesSoFar, j, scenarios.survival());
             }
             int i = 0;
             while (i < parts.count) {
-                // Neighbouring parts of one cell catch alike: their strikes are added before the sizes are.
+                // Neighbouring parts of one cell catch alike: their bites are added before the sizes are.
                 CellScenarios cell = parts.cells[i];
                 int pool = parts.pools[i];
                 double before = fished[pool];
                 while (i < parts.count && parts.cells[i] == cell) {
-                    fished[pool] += cell.strikesPerHour(j, parts.bins[i]) * parts.hours[i];
+                    fished[pool] += cell.bitesPerHour(j, parts.bins[i]) * parts.hours[i];
                     i++;
                 }
-                double strikes = cell.strikes(fished[pool]) - cell.strikes(before);
-                cell.addLanded(lambda, strikes, j, scenarios.survival());
+                double bites = cell.bites(fished[pool]) - cell.bites(before);
+                cell.addLanded(lambda, bites, j, scenarios.survival());
             }
             int caught = fishVisits.caught(parts.visits, scenarios, j);
-            BestFish well = well(caught);
-            outcomes.grams()[j] = well.value(lambda);
+            BestFish best = bestFish(caught);
+            outcomes.grams()[j] = best.value(lambda);
             if (spread) {
                 outcomes.keepers()[j] = lambda[0] + Integer.bitCount(caught);
                 outcomes.sdGrams()[j] = bestFish.spread(lambda);
-                outcomes.limitChance()[j] = well.limitChance(lambda[0]);
+                outcomes.limitChance()[j] = best.limitChance(lambda[0]);
             }
         }
         return outcomes;
     }
 
-    /** The well when some known fish are in it. */
-    private BestFish well(int caught) {
+    /** The bag when some known fish are in it. */
+    private BestFish bestFish(int caught) {
         if (withFish[caught] == null) {
             withFish[caught] = bestFish.with(IntStream.range(0, fishVisits.count()).filter(i -> (caught >> i & 1) == 1).mapToObj(fishVisits::grams).toList());
         }
@@ -216,7 +216,7 @@ public final class PlanValuer {
     }
 
     /** The same as it is shown: every weight scaled by what finished events taught. */
-    public PlanValue forecast(List<PlanStop> stops, int days, Calibration calibration) {
+    public PlanValue projection(List<PlanStop> stops, int days, Calibration calibration) {
         return simulated(stops, days, calibration.factor());
     }
 
@@ -236,11 +236,11 @@ public final class PlanValuer {
 
     private Simulation simulation(List<PlanStop> stops, IntUnaryOperator daysOf) {
         EventData event = scenarios.model().event();
-        Simulation simulation = new Simulation(event.brief(), bag, hours(), scenarios.seed(), scenarios.model().assumptions().size());
+        Simulation simulation = new Simulation(event.event(), bag, hours(), scenarios.seed(), scenarios.model().assumptions().size());
         List<Schedule.Segment> segments = Schedule.segments(stops, scenarios.model().bins());
         CellScenarios[] cells = segments.stream().map(s -> scenarios.cell(s.cell())).toArray(CellScenarios[]::new);
         int[] pools = pools(segments);
-        double[] strikes = new double[cells.length];
+        double[] bites = new double[cells.length];
         int[] hours = hourOf(segments);
         List<int[]> visits = stops.stream().map(s -> fishVisits.of(List.of(s))).toList();
         for (int j = 0; j < scenarios.count(); j++) {
@@ -252,9 +252,9 @@ public final class PlanValuer {
                 fished[pools[i]] = scenarios.fishedBefore(cells[i].cell().spotId(), j);
             }
             for (int i = 0; i < cells.length; i++) {
-                strikes[i] = strikes(cells[i], segments.get(i), j, fished, pools[i]);
+                bites[i] = bites(cells[i], segments.get(i), j, fished, pools[i]);
             }
-            simulation.days(daysOf.applyAsInt(j), cells, strikes, hours, new Simulation.Sure(fishVisits.none() ? List.of() : caught(stops, visits, j)), j, scenarios.model().assumptions().size());
+            simulation.days(daysOf.applyAsInt(j), cells, bites, hours, new Simulation.Sure(fishVisits.none() ? List.of() : caught(stops, visits, j)), j, scenarios.model().assumptions().size());
         }
         return simulation;
     }
@@ -279,11 +279,11 @@ public final class PlanValuer {
         return caught;
     }
 
-    /** Expected strikes of a segment in a scenario; what was fished at its spot before, by any presentation, is missing. */
-    private static double strikes(CellScenarios cell, Schedule.Segment segment, int scenario, double[] fished, int pool) {
+    /** Expected bites of a segment in a scenario; what was fished at its spot before, by any presentation, is missing. */
+    private static double bites(CellScenarios cell, Schedule.Segment segment, int scenario, double[] fished, int pool) {
         double before = fished[pool];
-        fished[pool] += cell.strikesPerHour(scenario, segment.bin()) * segment.hours();
-        return cell.strikes(fished[pool]) - cell.strikes(before);
+        fished[pool] += cell.bitesPerHour(scenario, segment.bin()) * segment.hours();
+        return cell.bites(fished[pool]) - cell.bites(before);
     }
 
     /** For each segment the number of its spot. */

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.competition.Fish;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.scenario.CellScenarios;
@@ -16,16 +16,16 @@ import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
 import org.apache.commons.rng.simple.RandomSource;
 
 /**
- * Draws competition days fish by fish: Poisson strikes, landed or not, species, size, legal or not, kept or not. Species limits are
+ * Draws competition days fish by fish: Poisson bites, landed or not, species, size, legal or not, kept or not. Species limits are
  * counted exactly; fish do not die.
  */
 final class Simulation {
 
     private static final int ROOM = 1024;
-    /** Fish that a well has room for at first. */
+    /** Fish that a bag has room for at first. */
     private static final int FISH = 8;
 
-    private final Brief brief;
+    private final Event event;
     private final LegalShare[] legal;
     private final double[] startGrams;
     private final int[] startSpecies;
@@ -40,11 +40,11 @@ final class Simulation {
     private int days;
     private int limits;
 
-    Simulation(Brief brief, List<Fish> start, int hours, long seed, Assumptions.Size a) {
-        this.brief = brief;
-        this.legal = brief.species().stream().map(r -> LegalShare.of(r, a)).toArray(LegalShare[]::new);
+    Simulation(Event event, List<Fish> start, int hours, long seed, Assumptions.Size a) {
+        this.event = event;
+        this.legal = event.rules().species().stream().map(r -> LegalShare.of(r, a)).toArray(LegalShare[]::new);
         this.startGrams = start.stream().mapToDouble(Fish::grams).toArray();
-        this.startSpecies = start.stream().mapToInt(f -> brief.species().stream().map(SpeciesRule::species).toList().indexOf(f.species())).toArray();
+        this.startSpecies = start.stream().mapToInt(f -> event.rules().species().stream().map(SpeciesRule::species).toList().indexOf(f.species())).toArray();
         this.random = RandomSource.XO_SHI_RO_256_PP.create(seed);
         this.normal = ZigguratSampler.NormalizedGaussian.of(random);
         this.keepers = new Keepers();
@@ -59,8 +59,8 @@ final class Simulation {
         record Fish(int hour, double grams, Species species) { }
     }
 
-    /** Simulates days of one scenario, given the expected strikes of each segment and the hour it lies in. */
-    void days(int count, CellScenarios[] cells, double[] strikes, int[] hourOf, Sure sure, int scenario, Assumptions.Size a) {
+    /** Simulates days of one scenario, given the expected bites of each segment and the hour it lies in. */
+    void days(int count, CellScenarios[] cells, double[] bites, int[] hourOf, Sure sure, int scenario, Assumptions.Size a) {
         for (int day = 0; day < count; day++) {
             makeRoom();
             keepers.empty();
@@ -76,7 +76,7 @@ final class Simulation {
                 for (; known < sure.fish().size() && sure.fish().get(known).hour() <= hourOf[i]; known++) {
                     keepers.take(sure.fish().get(known).grams(), number(sure.fish().get(known).species()));
                 }
-                fish(cells[i], strikes[i], scenario, a);
+                fish(cells[i], bites[i], scenario, a);
             }
             for (; known < sure.fish().size(); known++) {
                 keepers.take(sure.fish().get(known).grams(), number(sure.fish().get(known).species()));
@@ -89,7 +89,7 @@ final class Simulation {
     }
 
     private int number(Species species) {
-        return brief.species().stream().map(SpeciesRule::species).toList().indexOf(species);
+        return event.rules().species().stream().map(SpeciesRule::species).toList().indexOf(species);
     }
 
     private void fish(CellScenarios cell, double expected, int scenario, Assumptions.Size a) {
@@ -123,7 +123,7 @@ final class Simulation {
 
     private void record() {
         totals[days] = keepers.grams();
-        if (keepers.count() >= brief.countingFish()) {
+        if (keepers.count() >= event.rules().countingFish()) {
             limits++;
             lightest[days] = keepers.lightest();
         }
@@ -150,17 +150,17 @@ final class Simulation {
         double[] sorted = Arrays.stream(totals, 0, days).map(t -> factor * t).sorted().toArray();
         double mean = Arrays.stream(sorted).average().orElse(0);
         double variance = Arrays.stream(sorted).map(t -> (t - mean) * (t - mean)).sum() / Math.max(1, days - 1);
-        Double target = brief.targetGrams();
+        Double target = event.rules().targetGrams();
         Double chanceOfTarget = target == null ? null : Double.valueOf(Arrays.stream(sorted).filter(t -> t >= target).count() / (double) days);
         return new PlanValue(factor * formulaGrams, mean, Math.sqrt(variance / days), Quantile.of(sorted, 0.1), Quantile.of(sorted, 0.5),
                 Quantile.of(sorted, 0.9), limits / (double) days, chanceOfTarget,
                 IntStream.range(0, hours).mapToObj(h -> factor * IntStream.range(0, days).mapToDouble(d -> byHour[d * hours + h]).sum() / days).toList());
     }
 
-    /** The well of one simulated day: filled and culled millions of times. */
+    /** The bag of one simulated day: filled and culled millions of times. */
     private final class Keepers {
 
-        private double[] grams = new double[Math.min(brief.countingFish(), FISH)];
+        private double[] grams = new double[Math.min(event.rules().countingFish(), FISH)];
         private int[] species = new int[grams.length];
         private int count;
 
@@ -169,7 +169,7 @@ final class Simulation {
         }
 
         void take(double fishGrams, int fishSpecies) {
-            Integer most = fishSpecies < 0 ? null : brief.species().get(fishSpecies).bagLimit();
+            Integer most = fishSpecies < 0 ? null : event.rules().species().get(fishSpecies).bagLimit();
             int rivals = 0;
             int lightest = -1;
             int lightestRival = -1;
@@ -182,7 +182,7 @@ final class Simulation {
             }
             boolean speciesIsFull = most != null && rivals >= most;
             int out = speciesIsFull ? lightestRival : lightest;
-            if (!speciesIsFull && count < brief.countingFish()) {
+            if (!speciesIsFull && count < event.rules().countingFish()) {
                 add(fishGrams, fishSpecies);
             } else if (out >= 0 && grams[out] < fishGrams) {
                 grams[out] = fishGrams;

@@ -7,7 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.IntPredicate;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.plan.PlanStop;
 import lochan.core.scenario.CellScenarios;
 import lochan.core.scenario.DayModel;
@@ -44,14 +44,14 @@ public final class TwoDays {
     }
 
     /**
-     * Scenarios of a later day after a plan of an earlier one. What was fished is reckoned at the later day's rates for the same times of day.
+     * Scenarios of a later day after a plan of an earlier one. What was fished is computed at the later day's rates for the same times of day.
      *
      * @param earlier the earlier day's number
      */
     public static ScenarioSet after(ScenarioSet later, int earlier, List<PlanStop> fished) {
         DayModel model = later.model();
-        Brief brief = model.event().brief();
-        Duration ahead = Duration.between(brief.day(earlier).start(), brief.day(model.day()).start());
+        Event event = model.event().event();
+        Duration ahead = Duration.between(event.day(earlier).start(), event.day(model.day()).start());
         double share = model.assumptions().depletion().overnight();
         List<PlanStop> shifted = fished.stream().map(s -> s.during(s.arrive().plus(ahead), s.leave().plus(ahead))).toList();
         Map<String, double[]> missing = new HashMap<>();
@@ -59,7 +59,7 @@ public final class TwoDays {
             CellScenarios cell = later.cell(s.cell());
             double[] of = missing.computeIfAbsent(s.cell().spotId(), x -> new double[later.count()]);
             for (int j = 0; j < of.length; j++) {
-                of[j] += share * cell.strikesPerHour(j, s.bin()) * s.hours();
+                of[j] += share * cell.bitesPerHour(j, s.bin()) * s.hours();
             }
         }
         return later.after(missing, FishVisits.of(model).of(shifted));
@@ -69,7 +69,7 @@ public final class TwoDays {
      * The ways to spread two days, best first; the freely planned first day is among them.
      *
      * @param first  scenarios of the first day, whose number is one before the second's
-     * @param wishes for the first day; the second has its stance
+     * @param wishes for the first day; the second has its strategy
      * @param goOn   asked before each way with the number done; false ends it with what was found, one at least
      */
     public static List<Pair> ways(ScenarioSet first, ScenarioSet second, DayRuns runs, DayPlanner.Wishes wishes, long seed, int rounds, IntPredicate goOn) {
@@ -83,7 +83,7 @@ public final class TwoDays {
             if (!goOn.test(ways.size())) {
                 break;
             }
-            DayPlanner.Wishes without = new DayPlanner.Wishes(wishes.stance(), wishes.locked(), c -> wishes.usable().test(c) && !c.spotId().equals(spot));
+            DayPlanner.Wishes without = new DayPlanner.Wishes(wishes.strategy(), wishes.locked(), c -> wishes.usable().test(c) && !c.spotId().equals(spot));
             ways.add(pair(spot, first, second, runs, without, seed, rounds));
         }
         ways.sort(Comparator.comparingDouble(Pair::grams).reversed());
@@ -93,7 +93,7 @@ public final class TwoDays {
     private static Pair pair(String saved, ScenarioSet first, ScenarioSet second, DayRuns runs, DayPlanner.Wishes wishes, long seed, int rounds) {
         List<PlanStop> one = new DayPlanner(first, runs, wishes, seed).plan(rounds, i -> true);
         ScenarioSet left = after(second, first.model().day(), one);
-        List<PlanStop> two = new DayPlanner(left, runs, DayPlanner.Wishes.of(wishes.stance()), seed).plan(rounds, i -> true);
+        List<PlanStop> two = new DayPlanner(left, runs, DayPlanner.Wishes.of(wishes.strategy()), seed).plan(rounds, i -> true);
         return new Pair(saved, one, two, new PlanValuer(first).formula(one), new PlanValuer(left).formula(two));
     }
 }

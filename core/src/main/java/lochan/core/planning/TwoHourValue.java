@@ -11,7 +11,7 @@ import lochan.core.rate.Cell;
 import lochan.core.scenario.ScenarioSet;
 
 /**
- * V of two hours at one cell at its best half-hourly start, from an empty well, with no run charged ({@code model.md} §8). On a day
+ * V of two hours at one cell at its best half-hourly start, from an empty bag, with no run charged ({@code model.md} §8). On a day
  * shorter than that, of the whole day.
  */
 public final class TwoHourValue {
@@ -60,7 +60,7 @@ public final class TwoHourValue {
     }
 
     private List<List<PlanStop>> starts(Cell cell) {
-        Instant checkIn = scenarios.model().event().brief().day(scenarios.model().day()).checkIn();
+        Instant checkIn = scenarios.model().event().day(scenarios.model().day()).checkIn();
         List<List<PlanStop>> starts = new ArrayList<>();
         for (Bin bin : scenarios.model().bins()) {
             Instant end = bin.start().plus(LENGTH);

@@ -3,7 +3,7 @@ package lochan.core.planning;
 import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.rate.Pattern;
@@ -30,8 +30,8 @@ public record WhatIf(double moreWindMps, double boats, Pattern weakened, Double 
         List<ForecastPeriod> forecast = moreWindMps == 0 ? event.forecast()
                 : event.forecast().stream().map(f -> f.windMps() == null ? f : f.withWind(Math.max(0, f.windMps() + moreWindMps))).toList();
         List<Spot> spots = boats == 1 ? event.spots() : event.spots().stream().map(s -> s.withCrowdRisk(1 - Math.pow(1 - s.crowdRisk(), boats))).toList();
-        Brief brief = targetGrams == null ? event.brief() : event.brief().aimingAt(targetGrams);
-        return new EventData(brief, event.boat(), event.runs(), event.lake(), spots, event.marks(), event.presentations(), event.stops(), forecast,
+        Event supposed = targetGrams == null ? event.event() : event.event().withRules(event.rules().withTarget(targetGrams));
+        return new EventData(supposed, event.boat(), event.runs(), event.lake(), spots, event.waypoints(), event.presentations(), event.stops(), forecast,
                 event.plans(), event.competition(), event.notebook());
     }
 

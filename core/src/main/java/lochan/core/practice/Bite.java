@@ -4,7 +4,7 @@ import java.time.Instant;
 import lochan.core.event.Species;
 
 /**
- * One strike.
+ * One bite.
  *
  * @param at             when; null: some time during its stop
  * @param outcome        what became of it

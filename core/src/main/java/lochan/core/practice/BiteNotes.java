@@ -3,16 +3,16 @@ package lochan.core.practice;
 import java.util.Map;
 
 /**
- * How a strike came about; null where nobody noted it. Kept for the angler: nothing is reckoned with it.
+ * How a bite came about; null where nobody noted it. Kept for the angler: nothing is computed with it.
  *
  * @param retrieve    how the lure was worked
  * @param fishDepthM  how deep the fish was, m
  * @param waterDepthM how deep the water was, m
- * @param struck      where the lure was
+ * @param takenOn     where the lure was
  * @param onRig       where on the rig it bit, as "trailer" or "third arm"
  * @param entered     quantities as they were typed, by field name
  */
-public record BiteNotes(String retrieve, Double fishDepthM, Double waterDepthM, Struck struck, String onRig, Map<String, String> entered) {
+public record BiteNotes(String retrieve, Double fishDepthM, Double waterDepthM, TakenOn takenOn, String onRig, Map<String, String> entered) {
 
     public static final BiteNotes NONE = new BiteNotes(null, null, null, null, null, Map.of());
 
@@ -21,6 +21,6 @@ public record BiteNotes(String retrieve, Double fishDepthM, Double waterDepthM, 
     }
 
     public boolean isEmpty() {
-        return retrieve == null && fishDepthM == null && waterDepthM == null && struck == null && onRig == null;
+        return retrieve == null && fishDepthM == null && waterDepthM == null && takenOn == null && onRig == null;
     }
 }

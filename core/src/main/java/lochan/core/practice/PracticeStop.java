@@ -13,7 +13,7 @@ import java.util.List;
  * @param anglers       lines in the water
  * @param presentations what was fished; empty: not noted
  * @param follows       fish that followed without striking
- * @param bites         strikes in the order noted
+ * @param bites         bites in the order noted
  */
 public record PracticeStop(String id, String spotId, Instant start, Instant end, int anglers, List<PresentationTime> presentations,
                            int follows, List<Bite> bites, Conditions conditions) {

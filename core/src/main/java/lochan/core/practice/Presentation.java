@@ -13,14 +13,14 @@ public record Presentation(String id, String name, Hooks hooks) {
 
     /** Presentations by their common generic names, offered to a new event. */
     public static final List<Presentation> COMMON = List.of(
-            new Presentation("topwater-walker", "Topwater walker", Hooks.TREBLE),
+            new Presentation("walking-topwater", "Walking topwater", Hooks.TREBLE),
             new Presentation("swim-jig", "Swim jig", Hooks.SINGLE),
             new Presentation("spinnerbait", "Spinnerbait", Hooks.SINGLE),
             new Presentation("medium-crankbait", "Medium crankbait", Hooks.TREBLE),
             new Presentation("flipping-jig", "Flipping jig", Hooks.SINGLE),
             new Presentation("texas-rig", "Texas rig", Hooks.SINGLE),
             new Presentation("carolina-rig", "Carolina rig", Hooks.SINGLE),
-            new Presentation("shaky-head", "Shaky-head worm", Hooks.SINGLE),
+            new Presentation("shaky-head", "Shaky head", Hooks.SINGLE),
             new Presentation("drop-shot", "Drop shot", Hooks.SINGLE),
-            new Presentation("stick-worm", "Weightless stick worm", Hooks.SINGLE));
+            new Presentation("stick-worm", "Stick worm, weightless", Hooks.SINGLE));
 }

@@ -1,7 +1,7 @@
 package lochan.core.practice;
 
 /**
- * What anglers read besides temperature, clarity, wind and sky; null where nobody noted it. Kept for the angler: nothing is reckoned with it.
+ * What anglers read besides temperature, clarity, wind and sky; null where nobody noted it. Kept for the angler: nothing is computed with it.
  *
  * @param clarityTrend whether the water is clearing or muddying
  * @param windFromDeg  direction the wind comes from, degrees from north

@@ -3,10 +3,10 @@ package lochan.core.rate;
 import org.apache.commons.statistics.distribution.GammaDistribution;
 
 /**
- * A strike rate known as Gamma(shape α, rate β): mean α/β strikes per line-hour.
+ * A bite rate known as Gamma(shape α, rate β): mean α/β bites per angler-hour.
  *
- * @param shape α, strikes, more than 0
- * @param rate  β, line-hours, more than 0
+ * @param shape α, bites, more than 0
+ * @param rate  β, angler-hours, more than 0
  */
 public record GammaRate(double shape, double rate) {
 

@@ -13,7 +13,7 @@ import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 
 /**
- * The chance to land a strike, known as Beta(8·q₀ + landed, 8·(1 − q₀) + lost + missed) ({@code model.md} §3).
+ * The chance to land a bite, known as Beta(8·q₀ + landed, 8·(1 − q₀) + lost + missed) ({@code model.md} §3).
  *
  * @param alpha first shape
  * @param beta  second shape
@@ -25,10 +25,10 @@ public record LandingChance(double alpha, double beta) {
     }
 
     /**
-     * The same where hooks, leader or rod were changed: strikes before the last change say less, and the prior is of the hooks now.
+     * The same where hooks, leader or rod were changed: bites before the last change say less, and the prior is of the hooks now.
      *
      * @param changes  of any presentation
-     * @param rerigged what a strike before the last change counts, 0 to 1
+     * @param rerigged what a bite before the last change counts, 0 to 1
      */
     public static LandingChance of(Presentation presentation, List<PracticeStop> stops, List<SetupChange> changes, Assumptions.Landing a, double rerigged) {
         List<SetupChange> own = changes.stream().filter(c -> c.presentationId().equals(presentation.id())).sorted(Comparator.comparing(SetupChange::at)).toList();
@@ -49,7 +49,7 @@ public record LandingChance(double alpha, double beta) {
                 }
             }
         }
-        return new LandingChance(a.priorStrikes() * prior + landed, a.priorStrikes() * (1 - prior) + notLanded);
+        return new LandingChance(a.priorBites() * prior + landed, a.priorBites() * (1 - prior) + notLanded);
     }
 
     public double mean() {

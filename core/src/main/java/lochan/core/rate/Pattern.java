@@ -1,4 +1,4 @@
 package lochan.core.rate;
 
-/** A presentation on a class of place: "swim jig on grass edge". */
-public record Pattern(String placeClass, String presentationId) { }
+/** A presentation on a spot type: "swim jig on grass edge". */
+public record Pattern(String spotType, String presentationId) { }

@@ -11,13 +11,13 @@ public final class CellScenarios {
 
     private final Cell cell;
     private final int bins;
-    /** Strikes per hour by scenario, then bin: looked up far more often than drawn. */
-    private final float[] strikesPerHour;
+    /** Bites per hour by scenario, then bin: looked up far more often than drawn. */
+    private final float[] bitesPerHour;
     private final double[] landing;
     private final double[] mix;
     private final float[][] meanLnGrams;
     private final double decay;
-    /** Landed legal fish heavier than each x of one strike, by scenario; null until first asked for, the same whoever asks. */
+    /** Landed legal fish heavier than each x of one bite, by scenario; null until first asked for, the same whoever asks. */
     private final float[][] profiles;
 
     /** @param held what the wind leaves of the rate, by bin */
@@ -25,10 +25,10 @@ public final class CellScenarios {
                   float[][] meanLnGrams, double decay) {
         this.cell = cell;
         this.bins = curves.length;
-        this.strikesPerHour = new float[bins * rateScore.length];
+        this.bitesPerHour = new float[bins * rateScore.length];
         for (int j = 0; j < rateScore.length; j++) {
             for (int bin = 0; bin < bins; bin++) {
-                strikesPerHour[j * bins + bin] = (float) (curves[bin].at(rateScore[j]) * held[bin] * rateFactor[j]);
+                bitesPerHour[j * bins + bin] = (float) (curves[bin].at(rateScore[j]) * held[bin] * rateFactor[j]);
             }
         }
         this.landing = landing;
@@ -46,13 +46,13 @@ public final class CellScenarios {
     private CellScenarios(CellScenarios of, int[] which) {
         this.cell = of.cell;
         this.bins = of.bins;
-        this.strikesPerHour = new float[bins * which.length];
+        this.bitesPerHour = new float[bins * which.length];
         this.landing = new double[which.length];
         this.mix = of.mix;
         this.meanLnGrams = new float[of.meanLnGrams.length][which.length];
         this.decay = of.decay;
         for (int i = 0; i < which.length; i++) {
-            System.arraycopy(of.strikesPerHour, which[i] * bins, strikesPerHour, i * bins, bins);
+            System.arraycopy(of.bitesPerHour, which[i] * bins, bitesPerHour, i * bins, bins);
             landing[i] = of.landing[which[i]];
             for (int k = 0; k < meanLnGrams.length; k++) {
                 meanLnGrams[k][i] = of.meanLnGrams[k][which[i]];
@@ -65,21 +65,21 @@ public final class CellScenarios {
         return cell;
     }
 
-    /** Undiminished strikes that leave as few fish as some strikes did: the I of {@link #strikes}. */
-    public double undiminished(double strikes) {
-        return Math.expm1(decay * strikes) / decay;
+    /** Undiminished bites that leave as few fish as some bites did: the I of {@link #bites}. */
+    public double undiminished(double bites) {
+        return Math.expm1(decay * bites) / decay;
     }
 
-    /** Strikes per hour of all lines in a bin, before depletion: the same quantile of the rate in every bin. */
-    public double strikesPerHour(int scenario, int bin) {
-        return strikesPerHour[scenario * bins + bin];
+    /** Bites per hour of all lines in a bin, before depletion: the same quantile of the rate in every bin. */
+    public double bitesPerHour(int scenario, int bin) {
+        return bitesPerHour[scenario * bins + bin];
     }
 
     public double landing(int scenario) {
         return landing[scenario];
     }
 
-    /** Chance of each species, in the order of the brief. */
+    /** Chance of each species, in the order of the rules. */
     public double mix(int species) {
         return mix[species];
     }
@@ -92,26 +92,26 @@ public final class CellScenarios {
         return meanLnGrams[species][scenario];
     }
 
-    /** Expected strikes when I would have been had of undiminished fish: n(I) = ln(1 + d·I)/d ({@code model.md} §6). */
-    public double strikes(double undiminished) {
+    /** Expected bites when I would have been had of undiminished fish: n(I) = ln(1 + d·I)/d ({@code model.md} §6). */
+    public double bites(double undiminished) {
         double x = decay * undiminished;
         // The plain logarithm is far quicker, and as exact where x is not tiny.
         return (x > TINY ? Math.log(1 + x) : Math.log1p(x)) / decay;
     }
 
-    /** Adds the landed legal fish heavier than x of some strikes to each x of the grid. */
-    public void addLanded(double[] sum, double strikes, int scenario, Survival survival) {
+    /** Adds the landed legal fish heavier than x of some bites to each x of the grid. */
+    public void addLanded(double[] sum, double bites, int scenario, Survival survival) {
         if (landing.length <= PROFILED) {
             float[] profile = profile(scenario, survival);
             for (int i = 0; i < sum.length; i++) {
-                sum[i] += strikes * profile[i];
+                sum[i] += bites * profile[i];
             }
         } else {
-            addSpecies(sum, strikes, scenario, survival);
+            addSpecies(sum, bites, scenario, survival);
         }
     }
 
-    /** The same of one strike, kept: plans are tried on small sets many times. */
+    /** The same of one bite, kept: plans are tried on small sets many times. */
     private float[] profile(int scenario, Survival survival) {
         float[] profile = profiles[scenario];
         if (profile == null) {
@@ -126,8 +126,8 @@ public final class CellScenarios {
         return profile;
     }
 
-    private void addSpecies(double[] sum, double strikes, int scenario, Survival survival) {
-        double landed = strikes * landing[scenario];
+    private void addSpecies(double[] sum, double bites, int scenario, Survival survival) {
+        double landed = bites * landing[scenario];
         for (int k = 0; k < mix.length; k++) {
             survival.addTo(sum, landed * mix[k], k, meanLnGrams[k][scenario]);
         }

@@ -14,7 +14,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
-import lochan.core.advice.Advice;
+import lochan.core.advice.LureAdvice;
 import lochan.core.eventdata.CompetitionStops;
 import lochan.core.evidence.Bin;
 import lochan.core.evidence.Slice;
@@ -26,8 +26,8 @@ import lochan.core.quantity.Units;
 import lochan.core.rate.Cell;
 import lochan.core.rate.LandingChance;
 import lochan.core.rate.Pattern;
-import lochan.core.rate.RateLeanings;
-import lochan.core.rate.StrikeRates;
+import lochan.core.rate.RatePriors;
+import lochan.core.rate.BiteRates;
 import lochan.core.size.SizeModel;
 import lochan.core.size.SpeciesMix;
 import lochan.core.tackle.Lure;
@@ -49,7 +49,7 @@ public final class DayModel {
     private final List<Bin> bins;
     private final List<Slice> slices;
     private final Map<String, Spot> spots = new LinkedHashMap<>();
-    private final Map<Integer, StrikeRates> rates = new ConcurrentHashMap<>();
+    private final Map<Integer, BiteRates> rates = new ConcurrentHashMap<>();
     /** By spot, then bin: every presentation of a spot asks. */
     private final Map<String, double[]> held = new ConcurrentHashMap<>();
     private final Map<String, LandingChance> landing = new HashMap<>();
@@ -65,7 +65,7 @@ public final class DayModel {
     }
 
     /**
-     * @param strengths what is left of the strike rate of patterns that are supposed to do worse, or better, than practice says
+     * @param strengths what is left of the bite rate of patterns that are supposed to do worse, or better, than practice says
      * @throws IllegalArgumentException when the event has no such day
      */
     public DayModel(EventData event, int day, Assumptions assumptions, Map<Pattern, Double> strengths) {
@@ -117,25 +117,25 @@ public final class DayModel {
     }
 
     public Pattern pattern(Cell cell) {
-        return new Pattern(spots.get(cell.spotId()).placeClass(), cell.presentationId());
+        return new Pattern(spots.get(cell.spotId()).spotType(), cell.presentationId());
     }
 
     public LandingChance landing(String presentationId) {
         return landing.get(presentationId);
     }
 
-    /** Strike rates in a bin, reckoned when first asked for. */
-    public StrikeRates rates(int bin) {
-        return rates.computeIfAbsent(bin, b -> StrikeRates.in(bins.get(b), slices, this::pattern, assumptions, leanings(b)));
+    /** Bite rates in a bin, computed when first asked for. */
+    public BiteRates rates(int bin) {
+        return rates.computeIfAbsent(bin, b -> BiteRates.in(bins.get(b), slices, this::pattern, assumptions, priors(b)));
     }
 
-    private RateLeanings leanings(int bin) {
-        Notebook.Leanings wanted = event.notebook().leanings();
+    private RatePriors priors(int bin) {
+        Notebook.Priors wanted = event.notebook().priors();
         Map<String, Double> seasons = new HashMap<>();
         if (wanted.byHistory()) {
             event.notebook().carried().forEach(c -> seasons.put(c.presentationId(), c.ratio()));
         }
-        return new RateLeanings(seasons, assumptions.notebook().historyHours(), p -> suitability(p, bin));
+        return new RatePriors(seasons, assumptions.notebook().historyHours(), p -> suitability(p, bin));
     }
 
     /**
@@ -143,18 +143,18 @@ public final class DayModel {
      * wants it.
      */
     public double suitability(Pattern pattern, int bin) {
-        Optional<Lure> lure = leaningOn(pattern.presentationId());
+        Optional<Lure> lure = priorOn(pattern.presentationId());
         return lure.isEmpty() ? 1 : suitabilities.computeIfAbsent(bin, b -> new ConcurrentHashMap<>()).computeIfAbsent(pattern, p -> {
             Bin of = bins.get(bin);
-            return event.spots().stream().filter(s -> s.placeClass().equals(p.placeClass()))
-                    .mapToDouble(s -> Advice.of(lure.get(), situations.at(s, of.start()), Units.USUAL, event.notebook().leanings().weights(), assumptions.advice())
+            return event.spots().stream().filter(s -> s.spotType().equals(p.spotType()))
+                    .mapToDouble(s -> LureAdvice.of(lure.get(), situations.at(s, of.start()), Units.USUAL, event.notebook().priors().weights(), assumptions.advice())
                             .suitability(assumptions.advice())).average().orElse(1);
         });
     }
 
-    private Optional<Lure> leaningOn(String presentationId) {
-        Notebook.Leanings wanted = event.notebook().leanings();
-        return wanted.byAdvice() ? wanted.lures().stream().filter(l -> l.id().equals(presentationId)).findFirst() : Optional.empty();
+    private Optional<Lure> priorOn(String presentationId) {
+        Notebook.Priors wanted = event.notebook().priors();
+        return wanted.byAdvice() ? wanted.lures().stream().filter(l -> l.isOf(presentationId)).findFirst() : Optional.empty();
     }
 
     /** Known fish that a plan may visit, the one that promises most first. */
@@ -162,13 +162,13 @@ public final class DayModel {
         return knownFish;
     }
 
-    /** By what a pattern's strike rate is multiplied; 1 unless something else is supposed. */
+    /** By what a pattern's bite rate is multiplied; 1 unless something else is supposed. */
     double strength(Pattern pattern) {
         return strengths.getOrDefault(pattern, 1.0);
     }
 
     /**
-     * What the wind leaves of a spot's strike rate in a bin: 1, but less where it is open to a wind in which the boat cannot be held. Where the
+     * What the wind leaves of a spot's bite rate in a bin: 1, but less where it is open to a wind in which the boat cannot be held. Where the
      * lake or the direction is unknown, every spot is taken as sheltered.
      */
     double held(Spot spot, int bin) {
@@ -177,14 +177,14 @@ public final class DayModel {
 
     private double held(Spot spot, Bin bin) {
         Instant middle = bin.start().plus(Duration.between(bin.start(), bin.end()).dividedBy(2));
-        Double most = event.boat().mostWindMps();
+        Double most = event.boat().maxWindMps();
         boolean blown = most != null && event.lake() != null && event.forecast().stream().filter(f -> f.holds(middle))
                 .anyMatch(f -> f.windMps() != null && f.windMps() > most && f.windFromDeg() != null
                         && Fetch.isOver(event.lake(), spot.position(), f.windFromDeg(), assumptions.planning().exposedFetchM()));
         return blown ? assumptions.day().blownFactor() : 1;
     }
 
-    /** What the wind leaves of a spot's strike rate in a bin, 0 to 1. */
+    /** What the wind leaves of a spot's bite rate in a bin, 0 to 1. */
     public double leftByWind(String spotId, int bin) {
         return held(spots.get(spotId), bin);
     }
@@ -194,7 +194,7 @@ public final class DayModel {
         return IntStream.range(0, bins.size()).anyMatch(b -> bins.get(b).start().isBefore(to) && bins.get(b).end().isAfter(from) && held(spot, b) < 1);
     }
 
-    /** Whether a cell's spot may be fished by the event's brief. */
+    /** Whether a cell's spot may be fished by the event's rules. */
     public boolean isOpen(Cell cell) {
         return !event.offLimits(spots.get(cell.spotId()));
     }
@@ -209,7 +209,7 @@ public final class DayModel {
         List<Cell> cells = new ArrayList<>();
         for (Spot spot : event.spots()) {
             for (Presentation presentation : event.presentations()) {
-                if (fished.contains(new Pattern(spot.placeClass(), presentation.id())) || isForKnownFish(spot, presentation.id())
+                if (fished.contains(new Pattern(spot.spotType(), presentation.id())) || isForKnownFish(spot, presentation.id())
                         || isSuggested(spot, presentation.id())) {
                     cells.add(new Cell(spot.id(), presentation.id()));
                 }
@@ -225,6 +225,6 @@ public final class DayModel {
     }
 
     private boolean isSuggested(Spot spot, String presentationId) {
-        return leaningOn(presentationId).filter(l -> suitability(new Pattern(spot.placeClass(), presentationId), 0) > 1).isPresent();
+        return priorOn(presentationId).filter(l -> suitability(new Pattern(spot.spotType(), presentationId), 0) > 1).isPresent();
     }
 }

@@ -1,7 +1,7 @@
 package lochan.core.scenario;
 
 import lochan.core.Assumptions;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.SpeciesRule;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.KnownFish;
@@ -18,8 +18,7 @@ public record KnownFishChance(KnownFish fish, double grams, double chance) {
 
     static KnownFishChance of(KnownFish fish, EventData event, SizeModel sizes, Assumptions a) {
         double lnGrams = Math.log(fish.guessGrams()) - sizes.guessBias().mean();
-        Brief brief = event.brief();
-        SpeciesRule rule = fish.species() == null ? brief.species().getFirst() : brief.rule(fish.species()).orElse(null);
+        SpeciesRule rule = fish.species() == null ? event.rules().species().getFirst() : event.rules().rule(fish.species()).orElse(null);
         double legal = rule == null ? 0 : LegalShare.of(rule, a.size()).given(lnGrams);
         return new KnownFishChance(fish, Math.exp(lnGrams), legal * fish.chancePerVisit(a.notebook()));
     }

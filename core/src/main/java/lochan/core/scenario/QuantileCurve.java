@@ -17,7 +17,7 @@ final class QuantileCurve {
     private static final int NODES = (int) Math.round(2 * Z_MAX / Z_STEP) + 1;
     private static final double LN_SHAPE_STEP = 0.02;
     private static final NormalDistribution STANDARD = NormalDistribution.of(0, 1);
-    /** Standard gamma quantiles by the step of ln shape: pure values, reckoned once. */
+    /** Standard gamma quantiles by the step of ln shape: pure values, computed once. */
     private static final Map<Integer, double[]> GAMMA_ROWS = new ConcurrentHashMap<>();
 
     private final double[] values;

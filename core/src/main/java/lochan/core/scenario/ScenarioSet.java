@@ -54,7 +54,7 @@ public final class ScenarioSet {
         this.count = count;
         this.seed = seed;
         this.draws = new Draws(count, seed);
-        this.survival = new Survival(model.event().brief().species(), model.assumptions().size());
+        this.survival = new Survival(model.event().rules().species(), model.assumptions().size());
         this.sizeEffects = drawSizes();
         this.all = null;
         this.which = null;
@@ -196,7 +196,7 @@ public final class ScenarioSet {
         Assumptions.DayEffect a = model.assumptions().day();
         double[] z = dayScores(spot.zone(), pattern);
         double[] first = draws.normals("first/" + spot.id());
-        int lines = model.event().brief().anglers();
+        int lines = model.event().anglers();
         double strength = model.strength(pattern);
         double[] factors = new double[count];
         for (int j = 0; j < count; j++) {
@@ -208,7 +208,7 @@ public final class ScenarioSet {
 
     /** D of a pattern in each scenario of a whole set, the mean over the zones of its spots. */
     public synchronized double[] dayEffect(Pattern pattern) {
-        List<Spot> places = model.event().spots().stream().filter(s -> s.placeClass().equals(pattern.placeClass())).toList();
+        List<Spot> places = model.event().spots().stream().filter(s -> s.spotType().equals(pattern.spotType())).toList();
         List<Zone> zones = places.stream().map(Spot::zone).distinct().toList();
         double[] mean = new double[count];
         for (Zone zone : zones) {
@@ -226,7 +226,7 @@ public final class ScenarioSet {
         Assumptions.DayEffect a = model.assumptions().day();
         double[] day = draws.normals("day");
         double[] ofZone = draws.normals("zone/" + zone);
-        double[] own = draws.normals("pattern/" + pattern.placeClass() + "/" + pattern.presentationId());
+        double[] own = draws.normals("pattern/" + pattern.spotType() + "/" + pattern.presentationId());
         double[] z = new double[count];
         for (int j = 0; j < count; j++) {
             z[j] = Math.sqrt(a.dayShare()) * day[j] + Math.sqrt(a.zoneShare()) * ofZone[j] + Math.sqrt(a.patternShare()) * own[j];

@@ -17,7 +17,7 @@ import org.apache.commons.rng.simple.RandomSource;
 public final class TourSearch {
 
     private static final int STARTS = 3;
-    /** A tour that much below the best, as a share of it, is still gone on from; falls to nothing and begins anew. */
+    /** A tour that much below the best, as a share of it, is still gone on from; falls to nothing and begins again. */
     private static final double TOLERANCE = 0.03;
     private static final int COOLING_ROUNDS = 150;
     /** Items looked at for each insertion. */
@@ -35,19 +35,19 @@ public final class TourSearch {
     private final UniformRandomProvider random;
     private final List<Visit> given;
     private final double[] promises;
-    private final Map<List<Visit>, Found> seen = new HashMap<>();
-    private Found bestYet;
-    private Found current;
+    private final Map<List<Visit>, Result> seen = new HashMap<>();
+    private Result bestYet;
+    private Result current;
     private int done;
 
     /** A tour with its worth and what is left of the budget. */
-    public record Found(List<Visit> tour, double value, double slack) {
+    public record Result(List<Visit> tour, double value, double slack) {
 
-        public Found {
+        public Result {
             tour = List.copyOf(tour);
         }
 
-        boolean isBetterThan(Found other) {
+        boolean isBetterThan(Result other) {
             double least = SAME * Math.max(1, Math.abs(other.value));
             return value > other.value + least || value > other.value - least && slack > other.slack + SAME;
         }
@@ -65,7 +65,7 @@ public final class TourSearch {
         for (int i = 0; i < promises.length; i++) {
             promises[i] = tours.promise(i);
         }
-        Found first = found(this.given);
+        Result first = found(this.given);
         if (first.slack() < 0) {
             throw new IllegalArgumentException("the visits given do not fit into the budget");
         }
@@ -74,7 +74,7 @@ public final class TourSearch {
     }
 
     /** The best tour that small changes of one lead to. */
-    public static Found polished(Tours tours, List<Visit> tour, long seed) {
+    public static Result polished(Tours tours, List<Visit> tour, long seed) {
         TourSearch search = new TourSearch(tours, tour, seed);
         return search.improved(search.current, true);
     }
@@ -88,13 +88,13 @@ public final class TourSearch {
     }
 
     /** The best tour so far. */
-    public Found best() {
+    public Result best() {
         return bestYet;
     }
 
     private void round() {
-        Found begin = done < STARTS ? found(given) : found(ruined(current.tour()));
-        Found next = recreated(begin);
+        Result begin = done < STARTS ? found(given) : found(ruined(current.tour()));
+        Result next = recreated(begin);
         next = done < STARTS || next.value() >= bestYet.value() - tours.near() * Math.abs(bestYet.value()) ? improved(next, false) : next;
         bestYet = next.isBetterThan(bestYet) ? next : bestYet;
         double tolerance = TOLERANCE * (1 - done % COOLING_ROUNDS / (double) COOLING_ROUNDS);
@@ -107,11 +107,11 @@ public final class TourSearch {
     }
 
     /** Tours come up again and again: what they are worth is kept for a while. */
-    private Found found(List<Visit> tour) {
-        Found known = seen.get(tour);
+    private Result found(List<Visit> tour) {
+        Result known = seen.get(tour);
         if (known == null) {
             double slack = tours.slack(tour);
-            known = new Found(tour, slack < 0 ? Double.NEGATIVE_INFINITY : tours.value(tour), slack);
+            known = new Result(tour, slack < 0 ? Double.NEGATIVE_INFINITY : tours.value(tour), slack);
             if (seen.size() >= MOST_SEEN) {
                 seen.clear();
             }
@@ -141,17 +141,17 @@ public final class TourSearch {
     }
 
     /** Insertions by what they gain for the time they take, until none gains. */
-    private Found recreated(Found begin) {
-        Found now = begin;
+    private Result recreated(Result begin) {
+        Result now = begin;
         boolean gains = true;
         while (gains) {
-            Found best = null;
+            Result best = null;
             double bestRate = 0;
             for (int item : drawn(now.tour())) {
                 int[] stays = tours.stays(item);
                 int[] some = stays.length <= 2 ? stays : new int[] {stays[random.nextInt(stays.length)], stays[random.nextInt(stays.length)]};
                 for (int stay : some) {
-                    Found with = inserted(now, new Visit(item, stay));
+                    Result with = inserted(now, new Visit(item, stay));
                     double rate = with == null ? 0 : (with.value() - now.value()) / Math.max(SAME, now.slack() - with.slack());
                     if (rate > bestRate && random.nextDouble() >= BLINK) {
                         best = with;
@@ -179,7 +179,7 @@ public final class TourSearch {
     }
 
     /** The tour with a visit where it takes least time, or at times at a place drawn; null when it fits nowhere. */
-    private Found inserted(Found now, Visit visit) {
+    private Result inserted(Result now, Visit visit) {
         List<Visit> best = null;
         double bestSlack = -1;
         int places = now.tour().size() + 1;
@@ -204,9 +204,9 @@ public final class TourSearch {
      *
      * @param thorough whether until no change helps; else a few times over
      */
-    private Found improved(Found begin, boolean thorough) {
-        Found now = begin;
-        Found before;
+    private Result improved(Result begin, boolean thorough) {
+        Result now = begin;
+        Result before;
         int passes = 0;
         do {
             before = now;
@@ -217,8 +217,8 @@ public final class TourSearch {
     }
 
     /** Stays longer, shorter, or longer at one for shorter at another. */
-    private Found stretched(Found begin, boolean thorough) {
-        Found now = begin;
+    private Result stretched(Result begin, boolean thorough) {
+        Result now = begin;
         for (int by : SHIFTS) {
             boolean better = true;
             while (better) {
@@ -227,7 +227,7 @@ public final class TourSearch {
                     int tries = thorough ? now.tour().size() + 1 : Math.min(now.tour().size() + 1, PAIRS);
                     for (int k = 0; k < tries; k++) {
                         int j = k == 0 ? -1 : thorough ? k - 1 : random.nextInt(now.tour().size());
-                        Found next = i == j ? null : shifted(now, j, i, by);
+                        Result next = i == j ? null : shifted(now, j, i, by);
                         if (next != null && next.isBetterThan(now)) {
                             now = next;
                             better = thorough;
@@ -240,7 +240,7 @@ public final class TourSearch {
     }
 
     /** @param from the visit that gets shorter; -1: none */
-    private Found shifted(Found now, int from, int to, int by) {
+    private Result shifted(Result now, int from, int to, int by) {
         List<Visit> tour = new ArrayList<>(now.tour());
         if (!changeable(tour.get(to)) || from >= 0 && (!changeable(tour.get(from)) || tour.get(from).stay() - by < tours.shortestStay(tour.get(from).item()))) {
             return null;
@@ -257,8 +257,8 @@ public final class TourSearch {
     }
 
     /** Other items in the place of one, for as long. */
-    private Found exchanged(Found begin) {
-        Found now = begin;
+    private Result exchanged(Result begin) {
+        Result now = begin;
         for (int i = 0; i < now.tour().size(); i++) {
             if (tours.isFixed(now.tour().get(i).item())) {
                 continue;
@@ -268,7 +268,7 @@ public final class TourSearch {
             for (int item : drawn(others)) {
                 List<Visit> tour = new ArrayList<>(now.tour());
                 tour.set(i, new Visit(item, tour.get(i).stay() == 0 ? 0 : Math.max(tour.get(i).stay(), tours.shortestStay(item))));
-                Found next = found(tour);
+                Result next = found(tour);
                 if (next.isBetterThan(now)) {
                     now = next;
                 }
@@ -278,8 +278,8 @@ public final class TourSearch {
     }
 
     /** Visits at another time of the tour, and stretches of it turned round. */
-    private Found moved(Found begin) {
-        Found now = begin;
+    private Result moved(Result begin) {
+        Result now = begin;
         for (int i = 0; i < now.tour().size(); i++) {
             for (int j = 0; j < now.tour().size(); j++) {
                 if (i == j) {
@@ -291,7 +291,7 @@ public final class TourSearch {
                 } else {
                     tour.add(j, tour.remove(i));
                 }
-                Found next = found(tour);
+                Result next = found(tour);
                 if (next.isBetterThan(now)) {
                     now = next;
                 }

@@ -26,7 +26,7 @@ public interface Tours {
     /** What a tour within the budget is worth; more is better. */
     double value(List<Visit> tour);
 
-    /** A tour of a round that lies farther below the best than this share of it is not improved: less than 1 where a value is dear to reckon. */
+    /** A tour of a round that lies farther below the best than this share of it is not improved: less than 1 where a value is dear to compute. */
     default double near() {
         return 1;
     }

@@ -38,7 +38,7 @@ public record KeeperWeight(double legalShare, double meanGrams, double p10Grams,
         double[] shares = mix.of(pattern);
         List<Part> parts = new ArrayList<>();
         for (int k = 0; k < shares.length; k++) {
-            SpeciesRule rule = event.brief().species().get(k);
+            SpeciesRule rule = event.rules().species().get(k);
             SizeModel.Predictive p = sizes.predictive(rule.species(), pattern, spotId);
             parts.add(new Part(shares[k], p.mean(), p.newFishSd(), LegalShare.of(rule, a)));
         }

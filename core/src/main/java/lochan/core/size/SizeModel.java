@@ -37,7 +37,7 @@ public final class SizeModel {
 
     private SizeModel(EventData event, SpeciesMix mix, Set<Pattern> patterns, Assumptions.Size a) {
         this.assumptions = a;
-        event.brief().species().stream().map(SpeciesRule::species).forEach(this::unknown);
+        event.rules().species().stream().map(SpeciesRule::species).forEach(this::unknown);
         patterns.forEach(this::unknown);
         event.spots().stream().map(Spot::id).forEach(this::unknown);
         unknown(Bias.GUESS);
@@ -64,10 +64,10 @@ public final class SizeModel {
     public static SizeModel fit(EventData event, SpeciesMix mix, Assumptions assumptions) {
         Set<Pattern> patterns = new LinkedHashSet<>();
         for (PracticeStop stop : event.stops()) {
-            String placeClass = event.spot(stop.spotId()).orElseThrow().placeClass();
-            stop.presentations().forEach(p -> patterns.add(new Pattern(placeClass, p.presentationId())));
+            String spotType = event.spot(stop.spotId()).orElseThrow().spotType();
+            stop.presentations().forEach(p -> patterns.add(new Pattern(spotType, p.presentationId())));
             stop.bites().stream().map(stop::presentationOf).filter(java.util.Objects::nonNull)
-                    .forEach(p -> patterns.add(new Pattern(placeClass, p)));
+                    .forEach(p -> patterns.add(new Pattern(spotType, p)));
         }
         return new SizeModel(event, mix, patterns, assumptions.size());
     }
@@ -168,12 +168,12 @@ public final class SizeModel {
         Species usual = mix.mostCommon();
         List<Observation> all = new ArrayList<>();
         for (PracticeStop stop : event.stops()) {
-            String placeClass = event.spot(stop.spotId()).orElseThrow().placeClass();
+            String spotType = event.spot(stop.spotId()).orElseThrow().spotType();
             for (Bite bite : stop.bites()) {
                 String presentation = stop.presentationOf(bite);
                 if (bite.size() != null && presentation != null) {
                     Species species = bite.species() != null ? bite.species() : usual;
-                    int[] at = effects(species, new Pattern(placeClass, presentation), stop.spotId());
+                    int[] at = effects(species, new Pattern(spotType, presentation), stop.spotId());
                     all.addAll(observations(bite.size(), species, at, a));
                 }
             }

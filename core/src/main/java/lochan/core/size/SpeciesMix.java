@@ -15,7 +15,7 @@ import lochan.core.rate.Pattern;
 
 /**
  * Chances of the species on a pattern: the lake's mix (1 + n_k)/(K + n) counts for 4 fish, then (4·lake + n_k,ap)/(4 + n_ap), with n
- * landed fish of known species ({@code model.md} §4). Species are indexed in the order of the brief.
+ * landed fish of known species ({@code model.md} §4). Species are indexed in the order of the rules.
  */
 public final class SpeciesMix {
 
@@ -26,18 +26,18 @@ public final class SpeciesMix {
     private final double lakeFish;
 
     public SpeciesMix(EventData event, Assumptions.Size a) {
-        this.species = event.brief().species().stream().map(SpeciesRule::species).toList();
+        this.species = event.rules().species().stream().map(SpeciesRule::species).toList();
         this.lakeFish = a.lakeMixFish();
         this.landed = new int[species.size()];
         for (PracticeStop stop : event.stops()) {
-            String placeClass = event.spot(stop.spotId()).orElseThrow().placeClass();
+            String spotType = event.spot(stop.spotId()).orElseThrow().spotType();
             for (Bite bite : stop.bites()) {
                 int k = species.indexOf(bite.species());
                 if (k >= 0 && bite.outcome() == Outcome.LANDED) {
                     landed[k]++;
                     String presentation = stop.presentationOf(bite);
                     if (presentation != null) {
-                        byPattern.computeIfAbsent(new Pattern(placeClass, presentation), p -> new int[species.size()])[k]++;
+                        byPattern.computeIfAbsent(new Pattern(spotType, presentation), p -> new int[species.size()])[k]++;
                     }
                 }
             }
@@ -61,7 +61,7 @@ public final class SpeciesMix {
         return mix;
     }
 
-    /** The lake's most common species; of equally common ones the first of the brief. */
+    /** The lake's most common species; of equally common ones the first of the rules. */
     Species mostCommon() {
         int best = 0;
         for (int k = 1; k < landed.length; k++) {

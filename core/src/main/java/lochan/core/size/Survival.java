@@ -39,7 +39,7 @@ public final class Survival {
     /**
      * Adds weight × K(x) to each x of the grid.
      *
-     * @param species index of the species in the brief
+     * @param species index of the species in the rules
      * @param mean    mean ln grams of its fish
      */
     public void addTo(double[] sum, double weight, int species, double mean) {

@@ -21,12 +21,12 @@ public final class StructureFinder {
      * @param deepestM     candidates in deeper water are left out; null: none are
      * @param prominenceM  how far humps, saddles, points and ledges stand out at least, m
      */
-    public record Wanted(Double shallowestM, Double deepestM, double prominenceM) {
+    public record Filter(Double shallowestM, Double deepestM, double prominenceM) {
 
-        public static final Wanted USUAL = new Wanted(null, null, 1);
+        public static final Filter USUAL = new Filter(null, null, 1);
 
         /** @throws IllegalArgumentException when the band runs backwards or the prominence is negative */
-        public Wanted {
+        public Filter {
             if (shallowestM != null && deepestM != null && !(shallowestM <= deepestM)) {
                 throw new IllegalArgumentException("the band runs from " + shallowestM + " to " + deepestM + " m: give the shallower end first");
             }
@@ -41,13 +41,13 @@ public final class StructureFinder {
     }
 
     private final DepthGrid grid;
-    private final Wanted wanted;
+    private final Filter wanted;
     private final DeepWater deepWater;
     private final float[] toShore;
     private final boolean[] onHump;
     private final List<Candidate> found = new ArrayList<>();
 
-    private StructureFinder(DepthGrid grid, Wanted wanted) {
+    private StructureFinder(DepthGrid grid, Filter wanted) {
         this.grid = grid;
         this.wanted = wanted;
         this.deepWater = new DeepWater(grid);
@@ -56,7 +56,7 @@ public final class StructureFinder {
     }
 
     /** Candidates by kind, within a kind those that stand out most first. */
-    public static List<Candidate> find(DepthGrid grid, Wanted wanted) {
+    public static List<Candidate> find(DepthGrid grid, Filter wanted) {
         StructureFinder finder = new StructureFinder(grid, wanted);
         finder.humpsAndSaddles();
         finder.points();

@@ -16,8 +16,8 @@ public enum Cover implements Coded {
         return Coded.spelt(this);
     }
 
-    /** What a common class of place is covered with; open water for every other. */
-    public static Cover of(String placeClass) {
-        return BY_PLACE.getOrDefault(placeClass, OPEN);
+    /** What a common spot type is covered with; open water for every other. */
+    public static Cover of(String spotType) {
+        return BY_PLACE.getOrDefault(spotType, OPEN);
     }
 }

@@ -2,6 +2,7 @@ package lochan.core.tackle;
 
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import lochan.core.Coded;
 
@@ -25,6 +26,8 @@ public record Lure(String id, String name, Family family, boolean power, boolean
                    double speedMps, List<Retrieve> retrieves, double sight, Set<Cover> cover, Range temperature, Set<SeasonStage> stages,
                    Set<Mood> moods, Set<Forage> forage, List<Double> weights, Outfit tackle) {
 
+    private static final Map<String, String> FORMER_IDS = Map.of("topwater-walker", "walking-topwater", "buzzing-bait", "buzzbait",
+            "nose-weighted-worm", "neko-rig", "mid-hooked-worm", "wacky-rig", "heavy-cover-rig", "punch-rig");
     private static final int LONGEST_NAME = 80;
 
     /** @throws IllegalArgumentException when something is missing or out of its range */
@@ -43,6 +46,16 @@ public record Lure(String id, String name, Family family, boolean power, boolean
         moods = Set.copyOf(moods);
         forage = Set.copyOf(forage);
         weights = List.copyOf(weights);
+    }
+
+    /** The catalogue's id of a lure that was once known under another one; any other id as it is. */
+    public static String currentId(String id) {
+        return FORMER_IDS.getOrDefault(id, id);
+    }
+
+    /** Whether this is the sheet of a presentation: the one of its id, or of the id that took its place. */
+    public boolean isOf(String presentationId) {
+        return id.equals(presentationId) || id.equals(currentId(presentationId));
     }
 
     /**

@@ -24,7 +24,7 @@ public record Tackle(List<Lure> lures, List<Rod> rods, List<BoxItem> box, List<L
 
     /** The sheet of a presentation; empty when neither catalogue nor angler has one. */
     public Optional<Lure> lure(String presentationId) {
-        return lures.stream().filter(l -> l.id().equals(presentationId)).findFirst();
+        return lures.stream().filter(l -> l.isOf(presentationId)).findFirst();
     }
 
     public List<Rod> rodsInBoat() {
@@ -33,6 +33,6 @@ public record Tackle(List<Lure> lures, List<Rod> rods, List<BoxItem> box, List<L
 
     /** Lures in the boat of one sheet. */
     public List<BoxItem> inBoat(String lureId) {
-        return box.stream().filter(i -> i.kind() == BoxItem.Kind.LURE && i.inBoat() && i.count() > 0 && lureId.equals(i.lureId())).toList();
+        return box.stream().filter(i -> i.kind() == BoxItem.Kind.LURE && i.inBoat() && i.count() > 0 && Lure.currentId(lureId).equals(i.lureId())).toList();
     }
 }

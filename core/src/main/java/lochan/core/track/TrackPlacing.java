@@ -15,7 +15,7 @@ import lochan.core.practice.PresentationTime;
 
 /**
  * Brings practice that was logged by hand together with what a track shows: a logged stop takes over the times of the track's stop that it
- * shares most time with, and strikes go by their times to the stop of the track that holds them. Strikes without a time, and those no stop
+ * shares most time with, and bites go by their times to the stop of the track that holds them. Bites without a time, and those no stop
  * of the track holds, stay with the stop they were logged at, whose times then reach as far as they need. Nothing logged is lost.
  */
 public final class TrackPlacing {
@@ -23,8 +23,8 @@ public final class TrackPlacing {
     private TrackPlacing() { }
 
     /**
-     * The logged stop that each stop of a track mends: the one it shares most time with, half of the shorter of both at least; a logged stop
-     * mends one stop of the track only.
+     * The logged stop that each stop of a track corrects: the one it shares most time with, half of the shorter of both at least; a logged stop
+     * corrects one stop of the track only.
      *
      * @return by position of the track's stop
      */
@@ -64,12 +64,12 @@ public final class TrackPlacing {
     /**
      * What taking stops of a track makes of practice.
      *
-     * @param stops new or changed ones, with their strikes
-     * @param moved strikes that went from one stop to another
+     * @param stops new or changed ones, with their bites
+     * @param moved bites that went from one stop to another
      */
-    public record Placed(List<PracticeStop> stops, List<Moved> moved) {
+    public record Result(List<PracticeStop> stops, List<BiteMove> moved) {
 
-        public Placed {
+        public Result {
             stops = List.copyOf(stops);
             moved = List.copyOf(moved);
         }
@@ -77,20 +77,20 @@ public final class TrackPlacing {
 
     /**
      * @param from  the stop it was logged at
-     * @param index of the strike there
+     * @param index of the bite there
      * @param to    the stop it belongs to by its time
      */
-    public record Moved(String from, int index, String to) { }
+    public record BiteMove(String from, int index, String to) { }
 
     /**
      * @param logged all practice of the event
-     * @param taken  stops as the track has them, each under the id of the logged stop it mends, or under a new one
+     * @param taken  stops as the track has them, each under the id of the logged stop it corrects, or under a new one
      */
-    public static Placed place(List<PracticeStop> logged, List<PracticeStop> taken) {
+    public static Result place(List<PracticeStop> logged, List<PracticeStop> taken) {
         Map<String, PracticeStop> before = new HashMap<>();
         logged.forEach(l -> before.put(l.id(), l));
         Map<String, List<Bite>> bites = new HashMap<>();
-        List<Moved> moved = new ArrayList<>();
+        List<BiteMove> moved = new ArrayList<>();
         for (PracticeStop l : logged) {
             for (int i = 0; i < l.bites().size(); i++) {
                 Bite bite = l.bites().get(i);
@@ -98,7 +98,7 @@ public final class TrackPlacing {
                 boolean moves = !to.equals(l.id());
                 bites.computeIfAbsent(to, k -> new ArrayList<>()).add(moves ? bite.on(l.presentationOf(bite)) : bite);
                 if (moves) {
-                    moved.add(new Moved(l.id(), i, to));
+                    moved.add(new BiteMove(l.id(), i, to));
                 }
             }
         }
@@ -113,21 +113,21 @@ public final class TrackPlacing {
                 changed.add(l.withBites(bites.getOrDefault(l.id(), List.of())));
             }
         }
-        return new Placed(changed, moved);
+        return new Result(changed, moved);
     }
 
     private static boolean holds(PracticeStop stop, Bite bite) {
         return bite.at() != null && !bite.at().isBefore(stop.start()) && bite.at().isBefore(stop.end());
     }
 
-    /** A stop widened as far as its strikes need; what they bit on was fished there. */
+    /** A stop widened as far as its bites need; what they bit on was fished there. */
     private static PracticeStop reaching(PracticeStop stop) {
         List<PresentationTime> fished = new ArrayList<>(stop.presentations());
         stop.bites().stream().map(Bite::presentationId).filter(java.util.Objects::nonNull).distinct()
                 .filter(id -> fished.stream().noneMatch(f -> f.presentationId().equals(id))).forEach(id -> fished.add(new PresentationTime(id, null)));
-        List<Instant> strikes = stop.bites().stream().map(Bite::at).filter(java.util.Objects::nonNull).sorted().toList();
-        Instant from = strikes.isEmpty() || stop.start().isBefore(strikes.getFirst()) ? stop.start() : strikes.getFirst();
-        Instant to = strikes.isEmpty() || stop.end().isAfter(strikes.getLast()) ? stop.end() : strikes.getLast().plusSeconds(1);
+        List<Instant> bites = stop.bites().stream().map(Bite::at).filter(java.util.Objects::nonNull).sorted().toList();
+        Instant from = bites.isEmpty() || stop.start().isBefore(bites.getFirst()) ? stop.start() : bites.getFirst();
+        Instant to = bites.isEmpty() || stop.end().isAfter(bites.getLast()) ? stop.end() : bites.getLast().plusSeconds(1);
         return stop.withTimes(from, to).withPresentations(fished);
     }
 }

@@ -11,7 +11,7 @@ import lochan.core.event.Position;
  *
  * @param bodies    pieces of water that do not touch
  * @param slowZones where the boat may not run at its own speed
- * @param offLimits where the event's brief lets nobody fish; runs may cross it
+ * @param offLimits where the event's rules let nobody fish; runs may cross it
  */
 public record Lake(List<Body> bodies, List<SlowZone> slowZones, List<OffLimits> offLimits) {
 
@@ -84,7 +84,7 @@ public record Lake(List<Body> bodies, List<SlowZone> slowZones, List<OffLimits> 
     }
 
     /**
-     * Water that the event's brief puts off limits.
+     * Water that the event's rules put off limits.
      *
      * @param name what it is called; null: nothing
      */

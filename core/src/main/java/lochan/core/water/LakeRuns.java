@@ -197,8 +197,8 @@ public final class LakeRuns implements Runs {
     }
 
     @Override
-    public Duration settling() {
-        return Runs.seconds(60 * boat.settleMinutes());
+    public Duration setUpTime() {
+        return Runs.seconds(60 * boat.setUpMinutes());
     }
 
     @Override

@@ -10,14 +10,14 @@ import lochan.core.event.Position;
 /** Runs of the boat from one place to another. */
 public interface Runs {
 
-    /** Runs shorter than this do not leave the place: no settling is needed. */
+    /** Runs shorter than this do not leave the place: no set-up time is needed. */
     Duration SAME_PLACE = Duration.ofMillis(600);
 
     /**
      * A run.
      *
      * @param metres way of it
-     * @param time   under way, settling not included
+     * @param time   under way, set-up time not included
      */
     record Run(double metres, Duration time) { }
 
@@ -28,11 +28,11 @@ public interface Runs {
     Optional<List<Position>> route(Position from, Position to);
 
     /** Time from arriving at a place to the first cast. */
-    Duration settling();
+    Duration setUpTime();
 
-    /** Time from leaving one spot to the first cast at another, no settling when they are one place; empty when there is no run. */
-    default Optional<Duration> runAndSettle(Position from, Position to) {
-        return between(from, to).map(r -> r.time().compareTo(SAME_PLACE) < 0 ? Duration.ZERO : r.time().plus(settling()));
+    /** Time from leaving one spot to the first cast at another, no set-up time when they are one place; empty when there is no run. */
+    default Optional<Duration> runAndSetUp(Position from, Position to) {
+        return between(from, to).map(r -> r.time().compareTo(SAME_PLACE) < 0 ? Duration.ZERO : r.time().plus(setUpTime()));
     }
 
     /** The runs of a boat on a lake; straight ones when none is known. */

@@ -10,7 +10,7 @@ import lochan.core.event.Position;
  * @param name       what the angler calls it
  * @param position   its middle
  * @param radiusM    how far it reaches, m
- * @param placeClass class of place, as {@code grass-edge}
+ * @param spotType spot type, as {@code grass-edge}
  * @param zone       depth zone
  * @param depthMinM  shallowest water fished, m; null: unknown
  * @param depthMaxM  deepest water fished, m; null: unknown
@@ -18,7 +18,7 @@ import lochan.core.event.Position;
  * @param stock      how fast it is fished down
  * @param entered    quantities as they were typed, by field name
  */
-public record Spot(String id, String name, Position position, double radiusM, String placeClass, Zone zone, Double depthMinM,
+public record Spot(String id, String name, Position position, double radiusM, String spotType, Zone zone, Double depthMinM,
                    Double depthMaxM, double crowdRisk, Stock stock, Map<String, String> entered) {
 
     public static final double USUAL_RADIUS_M = 60;
@@ -29,11 +29,11 @@ public record Spot(String id, String name, Position position, double radiusM, St
 
     /** The same with another chance that a boat got there first. */
     public Spot withCrowdRisk(double risk) {
-        return new Spot(id, name, position, radiusM, placeClass, zone, depthMinM, depthMaxM, risk, stock, entered);
+        return new Spot(id, name, position, radiusM, spotType, zone, depthMinM, depthMaxM, risk, stock, entered);
     }
 
     /** A new spot of which only the place is known, in shallow water until told otherwise. */
-    public static Spot fresh(String id, String name, Position position, String placeClass) {
-        return new Spot(id, name, position, USUAL_RADIUS_M, placeClass, Zone.SHALLOW, null, null, 0, Stock.GENERAL, Map.of());
+    public static Spot fresh(String id, String name, Position position, String spotType) {
+        return new Spot(id, name, position, USUAL_RADIUS_M, spotType, Zone.SHALLOW, null, null, 0, Stock.GENERAL, Map.of());
     }
 }

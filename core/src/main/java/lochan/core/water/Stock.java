@@ -23,7 +23,7 @@ public enum Stock implements Coded {
         return code;
     }
 
-    /** d = −ln ψ, the decay of the strike rate for each strike had. */
+    /** d = −ln ψ, the decay of the bite rate for each bite had. */
     public double decay(Assumptions.Depletion depletion) {
         return -Math.log(switch (this) {
             case SCHOOL -> depletion.school();

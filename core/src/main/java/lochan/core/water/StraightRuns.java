@@ -21,8 +21,8 @@ record StraightRuns(Boat boat, double factor) implements Runs {
     }
 
     @Override
-    public Duration settling() {
-        return Runs.seconds(60 * boat.settleMinutes());
+    public Duration setUpTime() {
+        return Runs.seconds(60 * boat.setUpMinutes());
     }
 
     @Override

@@ -9,8 +9,9 @@ import java.util.List;
 import java.util.Map;
 import lochan.core.Sample;
 import lochan.core.Violation;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
+import lochan.core.event.Rules;
 import lochan.core.event.Scoring;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
@@ -18,7 +19,7 @@ import org.junit.jupiter.api.Test;
 
 class BagLogTest {
 
-    private static final Brief TWO_FISH = Sample.brief(2, List.of(Sample.LARGEMOUTH));
+    private static final Event TWO_FISH = Sample.tournament(2, List.of(Sample.LARGEMOUTH));
 
     private static Entry.Correct correct(String id, String fish, Double grams) {
         return new Entry.Correct(id, at("06-05T09:00"), fish, grams, null, null);
@@ -29,7 +30,7 @@ class BagLogTest {
     }
 
     private static List<String> well(BagLog log) {
-        return log.bag(1).well().stream().map(Fish::id).toList();
+        return log.bag(1).fish().stream().map(Fish::id).toList();
     }
 
     private static Verdict last(BagLog log) {
@@ -41,7 +42,7 @@ class BagLogTest {
         BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), fish("b", 900), fish("c", 1100)));
 
         assertThat(last(log)).isEqualTo(Verdict.cull("b"));
-        assertThat(log.bag(1).well()).extracting(Fish::tag).containsExactly("Red", "White");
+        assertThat(log.bag(1).fish()).extracting(Fish::tag).containsExactly("Red", "White");
         assertThat(log.rows().getLast().tag()).isEqualTo("White");
         assertThat(log.bag(1).needsGrams()).isEqualTo(1000);
     }
@@ -51,7 +52,7 @@ class BagLogTest {
         Entry.Catch blue = new Entry.Catch("b", at("06-05T07:00"), Species.LARGEMOUTH, 900.0, null, null, null, true, "Blue", null);
         Entry.Catch again = new Entry.Catch("c", at("06-05T07:10"), Species.LARGEMOUTH, 950.0, null, null, null, true, "Blue", null);
 
-        assertThat(BagLog.replay(TWO_FISH, List.of(blue, again)).bag(1).well()).extracting(Fish::tag).containsExactly("Blue", "Red");
+        assertThat(BagLog.replay(TWO_FISH, List.of(blue, again)).bag(1).fish()).extracting(Fish::tag).containsExactly("Blue", "Red");
     }
 
     @Test
@@ -84,7 +85,7 @@ class BagLogTest {
 
     @Test
     void weightsCloserThanTheScaleCanTellGoOnTheBalance() {
-        Brief scale = Sample.brief(Format.LIMIT_WEIGHT, 1, List.of(Sample.LARGEMOUTH), 20.0);
+        Event scale = Sample.tournament(Format.LIMIT_WEIGHT, 1, List.of(Sample.LARGEMOUTH), 20.0);
         BagLog log = BagLog.replay(scale, List.of(fish("a", 1000), fish("b", 1019)));
 
         assertThat(log.bag(1).pending()).isEqualTo(Verdict.balance("b", "a"));
@@ -98,7 +99,7 @@ class BagLogTest {
 
     @Test
     void aCorrectionSettlesTheFishInHand() {
-        BagLog log = BagLog.replay(Sample.brief(1, List.of(Sample.LARGEMOUTH)), List.of(fish("a", 1000), fish("b", 1000)));
+        BagLog log = BagLog.replay(Sample.tournament(1, List.of(Sample.LARGEMOUTH)), List.of(fish("a", 1000), fish("b", 1000)));
         log.append(correct("k", "b", 1010.0));
 
         assertThat(last(log)).isEqualTo(Verdict.cull("a"));
@@ -130,7 +131,7 @@ class BagLogTest {
         BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), sunday));
 
         assertThat(well(log)).containsExactly("a");
-        assertThat(log.bag(2).well()).extracting(Fish::id).containsExactly("s");
+        assertThat(log.bag(2).fish()).extracting(Fish::id).containsExactly("s");
     }
 
     @Test
@@ -157,7 +158,7 @@ class BagLogTest {
 
     @Test
     void theBalanceCannotContradictItself() {
-        Brief one = Sample.brief(1, List.of(Sample.LARGEMOUTH));
+        Event one = Sample.tournament(1, List.of(Sample.LARGEMOUTH));
         BagLog log = BagLog.replay(one, List.of(fish("a", Species.LARGEMOUTH, null, null), fish("b", Species.LARGEMOUTH, null, null),
                 new Entry.Balance("x", at("06-05T08:00"), "b", "a")));
 
@@ -165,15 +166,16 @@ class BagLogTest {
                 .contains("already says");
     }
 
-    private static Brief with(SpeciesRule rule, boolean culling) {
-        Brief b = Sample.brief(3, List.of(rule));
-        return new Brief(b.name(), b.timeZone(), b.format(), b.limit(), b.anglers(), b.targetGrams(), b.scaleGrams(), b.species(), Scoring.DEFAULT.withCulling(culling), b.penalties(), b.gear(), b.practice(), b.days(),
-                b.launch(), b.checkInAt(), b.entered());
+    private static Event with(SpeciesRule rule, boolean culling) {
+        Event event = Sample.tournament(3, List.of(rule));
+        Rules rules = event.rules();
+        return event.withRules(new Rules(rules.format(), rules.limit(), rules.targetGrams(), rules.scaleGrams(), rules.species(), Scoring.DEFAULT.withCulling(culling),
+                rules.penalties(), rules.gear()));
     }
 
     @Test
     void betweenTheEndsOfASlotNoneIsKeptAndOverItOne() {
-        Brief slot = with(new SpeciesRule(Species.LARGEMOUTH, 300.0, null, new SpeciesRule.Slot(350, 450, 1), null, Map.of()), true);
+        Event slot = with(new SpeciesRule(Species.LARGEMOUTH, 300.0, null, new SpeciesRule.Slot(350, 450, 1), null, Map.of()), true);
         BagLog log = new BagLog(slot);
         log.append(fish("low", Species.LARGEMOUTH, 500.0, 340.0));
         assertThat(last(log).decision()).isEqualTo(Decision.KEEP);

@@ -11,7 +11,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
 import lochan.core.Sample;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
@@ -30,11 +30,11 @@ class BagPropertiesTest {
     }
 
     /** A limit of 1 to 6, and for each species perhaps a minimum length, a least weight, a slot and a limit of its own. */
-    private static Brief brief(Random random, Double scaleGrams) {
+    private static Event event(Random random, Double scaleGrams) {
         List<SpeciesRule> rules = SPECIES.stream().map(s -> new SpeciesRule(s, random.nextBoolean() ? 300.0 : null, random.nextInt(4) == 0 ? 400.0 : null,
                 random.nextBoolean() ? new SpeciesRule.Slot(320, 345, random.nextBoolean() ? random.nextInt(3) : null) : null,
                 random.nextBoolean() ? random.nextInt(4) : null, java.util.Map.of())).toList();
-        return Sample.brief(Format.LIMIT_WEIGHT, 1 + random.nextInt(6), rules, scaleGrams);
+        return Sample.tournament(Format.LIMIT_WEIGHT, 1 + random.nextInt(6), rules, scaleGrams);
     }
 
     private static List<Entry.Catch> catches(Random random, int most) {
@@ -52,40 +52,40 @@ class BagPropertiesTest {
     @MethodSource("seeds")
     void inAnyOrderTheWellHoldsTheBestLegalFish(int seed) {
         Random random = new Random(seed);
-        Brief brief = brief(random, null);
+        Event event = event(random, null);
         List<Entry.Catch> catches = new ArrayList<>(catches(random, 10));
-        double best = bestLegal(brief, catches);
+        double best = bestLegal(event, catches);
 
         for (int order = 0; order < 5; order++) {
             Collections.shuffle(catches, random);
-            assertThat(total(BagLog.replay(brief, List.copyOf(catches)))).isCloseTo(best, within(GRAM));
+            assertThat(total(BagLog.replay(event, List.copyOf(catches)))).isCloseTo(best, within(GRAM));
         }
     }
 
     /** The heaviest set of legal fish within all limits, by trying them all. */
-    private static double bestLegal(Brief brief, List<Entry.Catch> catches) {
+    private static double bestLegal(Event event, List<Entry.Catch> catches) {
         double best = 0;
         for (int set = 0; set < 1 << catches.size(); set++) {
             int chosen = set;
             List<Entry.Catch> fish = IntStream.range(0, catches.size()).filter(i -> (chosen >> i & 1) == 1).mapToObj(catches::get).toList();
-            if (fish.size() <= brief.limit() && fish.stream().allMatch(f -> isLegal(brief, f)) && keepsSpeciesLimits(brief, fish)) {
+            if (fish.size() <= event.rules().limit() && fish.stream().allMatch(f -> isLegal(event, f)) && keepsSpeciesLimits(event, fish)) {
                 best = Math.max(best, fish.stream().mapToDouble(Entry.Catch::grams).sum());
             }
         }
         return best;
     }
 
-    private static boolean isLegal(Brief brief, Entry.Catch fish) {
-        SpeciesRule rule = brief.rule(fish.species()).orElseThrow();
+    private static boolean isLegal(Event event, Entry.Catch fish) {
+        SpeciesRule rule = event.rules().rule(fish.species()).orElseThrow();
         boolean longEnough = rule.minLengthMm() == null || fish.mm() == null || fish.mm() >= rule.minLengthMm();
         boolean heavyEnough = rule.minGrams() == null || fish.grams() >= rule.minGrams();
         return longEnough && heavyEnough && !(rule.slot() != null && fish.mm() != null && rule.slot().holds(fish.mm()));
     }
 
-    private static boolean keepsSpeciesLimits(Brief brief, List<Entry.Catch> fish) {
-        return brief.species().stream().allMatch(r -> r.bagLimit() == null
+    private static boolean keepsSpeciesLimits(Event event, List<Entry.Catch> fish) {
+        return event.rules().species().stream().allMatch(r -> r.bagLimit() == null
                 || fish.stream().filter(f -> f.species() == r.species()).count() <= r.bagLimit())
-                && brief.species().stream().allMatch(r -> r.slot() == null || r.slot().over() == null
+                && event.rules().species().stream().allMatch(r -> r.slot() == null || r.slot().over() == null
                 || fish.stream().filter(f -> f.species() == r.species() && f.mm() != null && f.mm() > r.slot().toMm()).count() <= r.slot().over());
     }
 
@@ -93,8 +93,8 @@ class BagPropertiesTest {
     @MethodSource("seeds")
     void noEntryBringsTheWellOverAnyLimitOrBringsAReleasedFishBack(int seed) {
         Random random = new Random(seed);
-        Brief brief = brief(random, random.nextBoolean() ? 40.0 : null);
-        BagLog log = new BagLog(brief);
+        Event event = event(random, random.nextBoolean() ? 40.0 : null);
+        BagLog log = new BagLog(event);
         Set<String> released = new HashSet<>();
         List<String> ids = new ArrayList<>();
         for (int i = 0; i < 40; i++) {
@@ -109,11 +109,11 @@ class BagPropertiesTest {
             if (row.verdict() != null && row.verdict().released() != null) {
                 released.add(row.verdict().released());
             }
-            List<Fish> well = row.bag().well();
-            assertThat(well.size()).isLessThanOrEqualTo(brief.limit());
-            assertThat(well).extracting(Fish::id).doesNotHaveDuplicates().noneMatch(released::contains);
-            assertThat(well).extracting(Fish::tag).doesNotHaveDuplicates().doesNotContainNull();
-            brief.species().forEach(r -> assertThat(well.stream().filter(f -> f.species() == r.species()).count())
+            List<Fish> fish = row.bag().fish();
+            assertThat(fish.size()).isLessThanOrEqualTo(event.rules().limit());
+            assertThat(fish).extracting(Fish::id).doesNotHaveDuplicates().noneMatch(released::contains);
+            assertThat(fish).extracting(Fish::tag).doesNotHaveDuplicates().doesNotContainNull();
+            event.rules().species().forEach(r -> assertThat(fish.stream().filter(f -> f.species() == r.species()).count())
                     .isLessThanOrEqualTo(r.bagLimit() == null ? Long.MAX_VALUE : r.bagLimit()));
         }
         assertThat(ids).hasSizeGreaterThan(10);
@@ -135,7 +135,7 @@ class BagPropertiesTest {
     @MethodSource("seeds")
     void loggingAFishNeverMakesTheBagLighter(int seed) {
         Random random = new Random(seed);
-        BagLog log = new BagLog(brief(random, null));
+        BagLog log = new BagLog(event(random, null));
         double before = 0;
         for (Entry.Catch fish : catches(random, 30)) {
             assertThat(log.append(fish)).isEmpty();
@@ -149,10 +149,10 @@ class BagPropertiesTest {
     void aBalanceAloneFindsTheHeaviestFishToo(int seed) {
         Random random = new Random(seed);
         int limit = 1 + random.nextInt(4);
-        Brief brief = Sample.brief(limit, List.of(Sample.LARGEMOUTH));
+        Event event = Sample.tournament(limit, List.of(Sample.LARGEMOUTH));
         List<Integer> truth = new ArrayList<>(IntStream.range(0, 8).boxed().toList());
         Collections.shuffle(truth, random);
-        BagLog log = new BagLog(brief);
+        BagLog log = new BagLog(event);
         for (int i = 0; i < truth.size(); i++) {
             assertThat(log.append(Sample.fish("c" + i, Species.LARGEMOUTH, null, null))).isEmpty();
             for (int asked = 0; log.bag(1).pending() != null; asked++) {
@@ -163,7 +163,7 @@ class BagPropertiesTest {
                 assertThat(asked).as("weighings for one fish").isLessThan(2 * limit);
             }
         }
-        assertThat(log.bag(1).well().stream().map(f -> truth.get(number(f.id()))).sorted().toList())
+        assertThat(log.bag(1).fish().stream().map(f -> truth.get(number(f.id()))).sorted().toList())
                 .isEqualTo(IntStream.range(8 - limit, 8).boxed().toList());
     }
 

@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
 import lochan.core.Sample;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.Species;
 import org.junit.jupiter.api.Test;
 
@@ -71,12 +71,12 @@ class WeighingsTest {
 
     @Test
     void asManyWeighingsAsSaidAndNoWayTakesFewer() {
-        Brief brief = Sample.brief(3, List.of(Sample.LARGEMOUTH));
+        Event event = Sample.tournament(3, List.of(Sample.LARGEMOUTH));
         for (List<Integer> truth : days(FISH)) {
-            BagLog log = new BagLog(brief);
+            BagLog log = new BagLog(event);
             List<int[]> weighed = new ArrayList<>();
             for (int i = 0; i < truth.size(); i++) {
-                List<Integer> there = new ArrayList<>(log.bag(1).well().stream().map(f -> number(f.id())).toList());
+                List<Integer> there = new ArrayList<>(log.bag(1).fish().stream().map(f -> number(f.id())).toList());
                 assertThat(log.append(Sample.fish("c" + i, Species.LARGEMOUTH, null, null))).isEmpty();
                 there.add(i);
                 int said = log.bag(1).weighings();
@@ -91,7 +91,7 @@ class WeighingsTest {
                 }
                 assertThat(asked).isEqualTo(said);
             }
-            assertThat(log.bag(1).well().stream().map(f -> truth.get(number(f.id()))).sorted().toList()).isEqualTo(List.of(4, 5, 6));
+            assertThat(log.bag(1).fish().stream().map(f -> truth.get(number(f.id()))).sorted().toList()).isEqualTo(List.of(4, 5, 6));
         }
     }
 
@@ -108,10 +108,10 @@ class WeighingsTest {
     /** Sorting the five and finding each later fish's place by halves takes 8 weighings at best for the five and 2 or 3 for each later one. */
     @Test
     void overADayItTakesFewerWeighingsThanKeepingTheWellInOrder() {
-        Brief brief = Sample.brief(5, List.of(Sample.LARGEMOUTH));
+        Event event = Sample.tournament(5, List.of(Sample.LARGEMOUTH));
         double all = 0;
         for (List<Integer> truth : days(15)) {
-            BagLog log = new BagLog(brief);
+            BagLog log = new BagLog(event);
             for (int i = 0; i < truth.size(); i++) {
                 log.append(Sample.fish("c" + i, Species.LARGEMOUTH, null, null));
                 for (Verdict p = log.bag(1).pending(); p != null; p = log.bag(1).pending()) {

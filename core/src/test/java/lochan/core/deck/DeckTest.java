@@ -130,11 +130,11 @@ class DeckTest {
         Presentation umbrella = new Presentation("umbrella-rig", "Umbrella rig", Hooks.MULTI);
         Presentation walker = new Presentation("walker", "Walker", Hooks.TREBLE);
         Presentation own = new Presentation("minnow", "Live minnow", Hooks.SINGLE);
-        assertThat(found(new Gear(null, List.of("umbrella-rigs")), 3, umbrella, walker)).containsExactly("Umbrella rig: your brief bans “umbrella rigs”. Tie on something else.");
-        assertThat(found(new Gear(null, List.of("topwater")), 3, walker)).singleElement().asString().startsWith("Walker: your brief bans");
-        assertThat(found(new Gear(3, List.of()), 3, umbrella)).containsExactly("Umbrella rig: 5 hooks, your brief says 3 at most on one rig. Put teasers without hooks on 2 more arms.");
-        assertThat(found(new Gear(1, List.of()), 3, walker)).containsExactly("Walker: 2 hooks, your brief says 1 at most on one rig. Take off 1 hook.");
-        assertThat(found(new Gear(null, List.of(), 6, null), 8)).containsExactly("8 rods are rigged: your brief says 6 at most. Unrig 2.");
+        assertThat(found(new Gear(null, List.of("umbrella-rigs")), 3, umbrella, walker)).containsExactly("Umbrella rig: your rules ban “umbrella rigs”. Tie on something else.");
+        assertThat(found(new Gear(null, List.of("topwater")), 3, walker)).singleElement().asString().startsWith("Walker: your rules ban");
+        assertThat(found(new Gear(3, List.of()), 3, umbrella)).containsExactly("Umbrella rig: 5 hooks, your rules say 3 at most on one rig. Put teasers without hooks on 2 more arms.");
+        assertThat(found(new Gear(1, List.of()), 3, walker)).containsExactly("Walker: 2 hooks, your rules say 1 at most on one rig. Take off 1 hook.");
+        assertThat(found(new Gear(null, List.of(), 6, null), 8)).containsExactly("8 rods are rigged: your rules say 6 at most. Unrig 2.");
         assertThat(found(Gear.FREE, 20, umbrella, walker, own)).isEmpty();
         assertThat(found(new Gear(3, List.of("minnow")), 3, own)).hasSize(1);
     }
@@ -151,10 +151,10 @@ class DeckTest {
 
     @Test
     void thePackingListStartsWithWhatLifeHangsOnAndKnowsTheFormat() {
-        List<PackItem> list = PackItem.of(EVENT.brief(), List.of());
-        assertThat(list).extracting(PackItem::code).startsWith("life-jackets", "lanyard").contains("scale", "balance", "well-pump", "batteries", "pliers", "tags", "hooks").doesNotHaveDuplicates();
+        List<PackItem> list = PackItem.of(EVENT.event(), List.of());
+        assertThat(list).extracting(PackItem::code).startsWith("life-jackets", "lanyard").contains("scale", "balance", "livewell-pump", "batteries", "pliers", "tags", "hooks").doesNotHaveDuplicates();
         assertThat(list.subList(0, 5)).allSatisfy(i -> assertThat(i.safety()).isTrue());
-        List<PackItem> length = PackItem.of(Sample.brief(lochan.core.event.Format.LIMIT_LENGTH, 5, List.of(Sample.LARGEMOUTH), null), List.of());
+        List<PackItem> length = PackItem.of(Sample.tournament(lochan.core.event.Format.LIMIT_LENGTH, 5, List.of(Sample.LARGEMOUTH), null), List.of());
         assertThat(length).extracting(PackItem::code).contains("camera").doesNotContain("scale");
     }
 }

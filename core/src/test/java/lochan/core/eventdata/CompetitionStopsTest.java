@@ -30,7 +30,7 @@ class CompetitionStopsTest {
 
     private static EventData with(List<Plan> plans, Entry... entries) {
         EventData e = EVENT;
-        return new EventData(e.brief(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), plans, List.of(entries));
+        return new EventData(e.event(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), plans, List.of(entries));
     }
 
     private static Entry.Catch fish(String id, String time, double grams, String spot) {
@@ -43,13 +43,13 @@ class CompetitionStopsTest {
     }
 
     private static double hours(EventData event) {
-        return Slice.of(CompetitionStops.all(event), Assumptions.DEFAULTS).stream().mapToDouble(Slice::effortLineHours).sum();
+        return Slice.of(CompetitionStops.all(event), Assumptions.DEFAULTS).stream().mapToDouble(Slice::effortAnglerHours).sum();
     }
 
     @Test
-    void whatWasFishedBecomesAStopWithItsStrikesAndLatestWeights() {
+    void whatWasFishedBecomesAStopWithItsBitesAndLatestWeights() {
         EventData event = with(List.of(), new Entry.Fishing("f1", at("06:30"), "grass-1", "walker"), fish("a", "07:00", 900, "grass-1"),
-                new Entry.Correct("k", at("07:01"), "a", 1100.0, null, null), new Entry.Strike("s", at("07:20"), "grass-1", "walker", Outcome.LOST), fish("v", "07:30", 500, "grass-1"),
+                new Entry.Correct("k", at("07:01"), "a", 1100.0, null, null), new Entry.Bite("s", at("07:20"), "grass-1", "walker", Outcome.LOST), fish("v", "07:30", 500, "grass-1"),
                 new Entry.Void("x", at("07:31"), "v"), new Entry.Fishing("f2", at("08:00"), null, null));
         assertThat(added(event)).singleElement().satisfies(s -> {
             assertThat(s.start()).isEqualTo(at("06:30"));
@@ -62,14 +62,14 @@ class CompetitionStopsTest {
     }
 
     @Test
-    void whereTheLogNeverSaysWhatIsFishedThePlanDoesAndAStrikeElsewhereTellsOfSizeAlone() {
+    void whereTheLogNeverSaysWhatIsFishedThePlanDoesAndABiteElsewhereTellsOfSizeAlone() {
         Plan plan = new Plan(1, null, List.of(new PlanStop("grass-1", "walker", at("06:30"), at("09:00"))));
         EventData event = with(List.of(plan), fish("a", "07:00", 900, "grass-1"), fish("b", "10:00", 1500, "ledge-1"));
         List<PracticeStop> stops = added(event);
         assertThat(stops).hasSize(2);
         assertThat(stops.getFirst().bites()).hasSize(1);
         assertThat(stops.getLast().start()).isEqualTo(stops.getLast().end());
-        assertThat(hours(event) - hours(EVENT)).isCloseTo(2.5 * EVENT.brief().anglers(), within(1e-9));
+        assertThat(hours(event) - hours(EVENT)).isCloseTo(2.5 * EVENT.anglers(), within(1e-9));
     }
 
     @Test

@@ -31,7 +31,7 @@ class EvidenceTest {
     private static final double EXACT = 1e-9;
 
     private static EventData with(PracticeStop stop) {
-        return Sample.event(Sample.brief(5, List.of(Sample.LARGEMOUTH)), List.of(Sample.spot("s", "hump", Zone.DEEP, 1)), List.of(stop));
+        return Sample.event(Sample.tournament(5, List.of(Sample.LARGEMOUTH)), List.of(Sample.spot("s", "hump", Zone.DEEP, 1)), List.of(stop));
     }
 
     private static List<Slice> slices(PracticeStop stop) {
@@ -44,8 +44,8 @@ class EvidenceTest {
                 bite("06-03T07:24", Outcome.LANDED, null), bite("06-03T07:25", Outcome.MISSED, null), bite(null, Outcome.LOST, null)));
 
         assertThat(slices).extracting(Slice::start).containsExactly(at("06-03T07:00"), at("06-03T07:25"));
-        assertThat(slices).extracting(Slice::strikes).containsExactly(1.5, 1.5);
-        assertThat(slices).allSatisfy(s -> assertThat(s.effortLineHours()).isCloseTo(25 / 60.0, within(EXACT)));
+        assertThat(slices).extracting(Slice::bites).containsExactly(1.5, 1.5);
+        assertThat(slices).allSatisfy(s -> assertThat(s.effortAnglerHours()).isCloseTo(25 / 60.0, within(EXACT)));
     }
 
     @Test
@@ -56,8 +56,8 @@ class EvidenceTest {
 
         List<Slice> slices = slices(stop);
 
-        assertThat(slices).extracting(Slice::effortLineHours).containsExactly(2 * 20 / 60.0, 2 * 10 / 60.0);
-        assertThat(slices).extracting(Slice::strikes).as("a strike on one of several is shared by their time").containsExactly(2 / 3.0, 1 / 3.0);
+        assertThat(slices).extracting(Slice::effortAnglerHours).containsExactly(2 * 20 / 60.0, 2 * 10 / 60.0);
+        assertThat(slices).extracting(Slice::bites).as("a bite on one of several is shared by their time").containsExactly(2 / 3.0, 1 / 3.0);
     }
 
     static IntStream seeds() {
@@ -66,15 +66,15 @@ class EvidenceTest {
 
     @ParameterizedTest
     @MethodSource("seeds")
-    void slicesLoseNoEffortAndNoStrike(int seed) {
+    void slicesLoseNoEffortAndNoBite(int seed) {
         EventData event = Sample.practiced(5, seed);
         double hours = event.stops().stream().mapToDouble(s -> s.anglers() * Duration.between(s.start(), s.end()).toMillis() / 3.6e6).sum();
         int bites = event.stops().stream().mapToInt(s -> s.bites().size()).sum();
 
         List<Slice> slices = Slice.of(event, Assumptions.DEFAULTS);
 
-        assertThat(slices.stream().mapToDouble(Slice::effortLineHours).sum()).isCloseTo(hours, within(EXACT));
-        assertThat(slices.stream().mapToDouble(Slice::strikes).sum()).isCloseTo(bites, within(EXACT));
+        assertThat(slices.stream().mapToDouble(Slice::effortAnglerHours).sum()).isCloseTo(hours, within(EXACT));
+        assertThat(slices.stream().mapToDouble(Slice::bites).sum()).isCloseTo(bites, within(EXACT));
     }
 
     @Test
@@ -88,7 +88,7 @@ class EvidenceTest {
         EventData event = with(stop);
         ForecastPeriod forecast = new ForecastPeriod(at("06-05T00:00"), at("06-06T00:00"), now.windMps(), null, now.sky(), now.waterTempC(),
                 now.visibilityM(), null);
-        EventData forecasted = new EventData(event.brief(), event.boat(), null, event.spots(), event.presentations(), event.stops(),
+        EventData forecasted = new EventData(event.event(), event.boat(), null, event.spots(), event.presentations(), event.stops(),
                 List.of(forecast), List.of(), List.of());
         Bin bin = Bin.ofDay(forecasted, 1, Assumptions.DEFAULTS).get(3);
         return Relevance.of(Slice.of(forecasted, Assumptions.DEFAULTS).getFirst(), bin, Assumptions.DEFAULTS.relevance());
@@ -121,7 +121,7 @@ class EvidenceTest {
         assertThat(List.of(r.temperature(), r.clarity(), r.wind())).containsOnly(0.6);
     }
 
-    /** Reckoned for 42°36′ N, 116°54′ W by Meeus (1998), chapters 15, 25 and 28, with the sun's upper rim at −50′. */
+    /** Computed for 42°36′ N, 116°54′ W by Meeus (1998), chapters 15, 25 and 28, with the sun's upper rim at −50′. */
     @ParameterizedTest
     @CsvSource({"2027-06-05, 2027-06-05T12:11:00Z", "2027-12-21, 2027-12-21T15:14:12Z", "2027-03-20, 2027-03-20T13:51:00Z"})
     void sunriseIsThatOfThePlace(LocalDate date, java.time.Instant sunrise) {

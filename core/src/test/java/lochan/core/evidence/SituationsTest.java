@@ -20,7 +20,7 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
-import lochan.core.practice.Struck;
+import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Mood;
@@ -35,8 +35,8 @@ class SituationsTest {
 
     private static final Spot SPOT = Sample.spot("brush-1", "brush-pile", Zone.MID, 1);
 
-    private static Bite bite(double depthM, Struck struck) {
-        return new Bite(null, Outcome.LANDED, null, null, null, new BiteNotes(null, depthM, null, struck, null, Map.of()));
+    private static Bite bite(double depthM, TakenOn takenOn) {
+        return new Bite(null, Outcome.LANDED, null, null, null, new BiteNotes(null, depthM, null, takenOn, null, Map.of()));
     }
 
     private static PracticeStop stop(String id, String day, double tempC, int follows, Bite... bites) {
@@ -45,8 +45,8 @@ class SituationsTest {
     }
 
     private static EventData event(List<PracticeStop> stops, ForecastPeriod... forecast) {
-        EventData e = Sample.event(Sample.brief(5, List.of(Sample.LARGEMOUTH)), List.of(SPOT), stops);
-        return new EventData(e.brief(), e.boat(), null, e.spots(), e.presentations(), e.stops(), List.of(forecast), List.of(), List.of());
+        EventData e = Sample.event(Sample.tournament(5, List.of(Sample.LARGEMOUTH)), List.of(SPOT), stops);
+        return new EventData(e.event(), e.boat(), null, e.spots(), e.presentations(), e.stops(), List.of(forecast), List.of(), List.of());
     }
 
     private static Situation at(EventData event, String time) {
@@ -55,7 +55,7 @@ class SituationsTest {
 
     @Test
     void practiceAndForecastTellTheSituation() {
-        EventData event = event(List.of(stop("a", "06-01", 19, 0, bite(3, Struck.SUSPENDED), bite(4, Struck.FALL), bite(5, Struck.SUSPENDED)), stop("b", "06-03", 22, 5)),
+        EventData event = event(List.of(stop("a", "06-01", 19, 0, bite(3, TakenOn.SUSPENDED), bite(4, TakenOn.FALL), bite(5, TakenOn.SUSPENDED)), stop("b", "06-03", 22, 5)),
                 new ForecastPeriod(Sample.at("06-05T06:00"), Sample.at("06-05T15:00"), 5.0, null, Sky.CLEAR, 23.0, null, null));
         Situation noon = at(event, "12:00");
         assertThat(noon.waterTempC()).isEqualTo(23);
@@ -66,7 +66,7 @@ class SituationsTest {
         assertThat(noon.surface()).isEqualTo(Surface.CHOP);
         assertThat(noon.stage()).isEqualTo(SeasonStage.POST_SPAWN);
         assertThat(noon.fishDepthM()).isEqualTo(4);
-        assertThat(noon.struck()).isEqualTo(Struck.SUSPENDED);
+        assertThat(noon.takenOn()).isEqualTo(TakenOn.SUSPENDED);
         assertThat(noon.cover()).isEqualTo(Cover.BRUSH);
         assertThat(noon.mood()).isEqualTo(Mood.INACTIVE);
         assertThat(at(event, "06:05").light()).isEqualTo(Light.LOW);

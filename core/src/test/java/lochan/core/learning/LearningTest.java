@@ -55,13 +55,13 @@ class LearningTest {
     @Test
     void aTrialTellsWhoIsBetterAndWhatItTakesToKnow() {
         Contest clear = Contest.of(trial(120, 12, 1), A);
-        assertThat(clear.firstStrikesMore()).isGreaterThan(0.99);
+        assertThat(clear.firstBitesMore()).isGreaterThan(0.99);
         assertThat(clear.isKnown()).isTrue();
         Contest open = Contest.of(trial(60, 3, 2), A);
         assertThat(open.isKnown()).isFalse();
         assertThat(open.hoursToKnow()).isBetween(1.0, 25.0);
         Contest alike = Contest.of(trial(60, 2, 2), A);
-        assertThat(alike.firstStrikesMore()).isCloseTo(0.5, within(1e-9));
+        assertThat(alike.firstBitesMore()).isCloseTo(0.5, within(1e-9));
         assertThat(alike.hoursToKnow()).isNaN();
         assertThat(open.firstLandsMore()).isGreaterThan(0.8);
     }
@@ -70,14 +70,14 @@ class LearningTest {
     void whatWasNotFishedIsNotCalledBetterOrWorse() {
         Contest one = Contest.of(new Contest.Side(2, 14, 14, 10), new Contest.Side(0, 0, 0, 0), A);
         assertThat(one.isKnown()).isFalse();
-        assertThat(one.firstStrikesMore()).isBetween(0.4, 0.89);
+        assertThat(one.firstBitesMore()).isBetween(0.4, 0.89);
     }
 
     @Test
     void theTrialTurnedRoundSaysTheOpposite() {
         Contest one = Contest.of(trial(90, 5, 3), A);
         Contest other = Contest.of(trial(90, 3, 5), A);
-        assertThat(one.firstStrikesMore()).isCloseTo(1 - other.firstStrikesMore(), within(EXACT));
+        assertThat(one.firstBitesMore()).isCloseTo(1 - other.firstBitesMore(), within(EXACT));
         assertThat(one.hoursToKnow()).isEqualTo(other.hoursToKnow());
     }
 
@@ -85,7 +85,7 @@ class LearningTest {
     void moreHoursAtTheSameRatesOnlyMakeItSurer() {
         double before = 0.5;
         for (int hours = 1; hours <= 16; hours *= 2) {
-            double chance = Contest.of(trial(60 * hours, 3 * hours, hours), A).firstStrikesMore();
+            double chance = Contest.of(trial(60 * hours, 3 * hours, hours), A).firstBitesMore();
             assertThat(chance).isGreaterThan(before);
             before = chance;
         }
@@ -97,7 +97,7 @@ class LearningTest {
             bites.add(Sample.bite("06-03T07:10", o, null));
         }
         PracticeStop stop = Sample.stop("p1", "grass-1", "06-03T07:00", "06-03T08:00", List.of("walker"), bites.toArray(Bite[]::new));
-        return Sample.event(Sample.brief(5, List.of(Sample.LARGEMOUTH)), List.of(Sample.spot("grass-1", "grass-edge", Zone.SHALLOW, 1)), List.of(stop));
+        return Sample.event(Sample.tournament(5, List.of(Sample.LARGEMOUTH)), List.of(Sample.spot("grass-1", "grass-edge", Zone.SHALLOW, 1)), List.of(stop));
     }
 
     private static Outcome[] outcomes(int landed, int missed, int lost) {
@@ -106,8 +106,8 @@ class LearningTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"2, 6, 1, short strikes", "2, 1, 6, losses"})
-    void repeatedShortStrikesOrLossesSuggestAChangeWithTheirEvidence(int landed, int missed, int lost, String says) {
+    @CsvSource({"2, 6, 1, short bites", "2, 1, 6, losses"})
+    void repeatedShortBitesOrLossesSuggestAChangeWithTheirEvidence(int landed, int missed, int lost, String says) {
         assertThat(LossSigns.of(fished(outcomes(landed, missed, lost)), A)).singleElement().satisfies(s -> {
             assertThat(s.suggestion()).startsWith(says);
             assertThat(s.tried()).isEqualTo(9);
@@ -122,10 +122,10 @@ class LearningTest {
     }
 
     @Test
-    void aChangeOfHooksBeginsAnewAndOldStrikesCountHalf() {
+    void aChangeOfHooksBeginsAgainAndOldBitesCountHalf() {
         EventData event = fished(outcomes(2, 6, 0));
         SetupChange change = new SetupChange("c", "walker", Sample.at("06-03T09:00"), "one solid hook", Hooks.SINGLE);
-        EventData changed = event.noting(new Notebook(List.of(), List.of(), List.of(change), List.of(), Notebook.Leanings.NONE));
+        EventData changed = event.noting(new Notebook(List.of(), List.of(), List.of(change), List.of(), Notebook.Priors.NONE));
         assertThat(LossSigns.of(changed, A)).isEmpty();
         LandingChance before = LandingChance.of(Sample.PRESENTATIONS.get(1), event.stops(), A.landing());
         LandingChance after = LandingChance.of(Sample.PRESENTATIONS.get(1), event.stops(), List.of(change), A.landing(), A.notebook().rerigged());
@@ -139,10 +139,10 @@ class LearningTest {
     void historyComparesEachPresentationWithItsOwnEvents() {
         EventData poor = Sample.practiced(5, 1);
         History history = History.of(List.of(poor, fished(outcomes(9, 0, 0))), A);
-        double strikes = history.entries().stream().mapToDouble(History.Entry::strikes).sum();
-        assertThat(history.entries().stream().mapToDouble(History.Entry::expected).sum()).isCloseTo(strikes, within(1e-6));
+        double bites = history.entries().stream().mapToDouble(History.Entry::bites).sum();
+        assertThat(history.entries().stream().mapToDouble(History.Entry::expected).sum()).isCloseTo(bites, within(1e-6));
         assertThat(history.by(History.Entry::presentationId)).allSatisfy((id, line) ->
-                assertThat(line.ratio()).isCloseTo((5 + line.strikes()) / (5 + line.expected()), within(EXACT)));
+                assertThat(line.ratio()).isCloseTo((5 + line.bites()) / (5 + line.expected()), within(EXACT)));
         assertThat(history.carried()).extracting(c -> c.presentationId()).containsExactlyInAnyOrder("swim-jig", "walker");
         assertThat(history.entries()).extracting(History.Entry::lake).containsOnly("Test Open");
         assertThat(history.by(History.Entry::stage)).isEmpty();

@@ -37,18 +37,18 @@ class OutlooksTest {
     }
 
     private static Bag bag(double... grams) {
-        BagLog log = new BagLog(EVENT.brief());
+        BagLog log = new BagLog(EVENT.event());
         IntStream.range(0, grams.length).forEach(i -> log.append(Sample.fish("f" + i, grams[i])));
         return log.bag(1);
     }
 
-    private static Today seen(int strikes, String from, String to) {
+    private static Today seen(int bites, String from, String to) {
         return new Today(List.of(new Today.Effort(GRASS, at(from), at(to))),
-                Stream.generate(() -> new Today.Strike(GRASS, at(from).plusSeconds(600))).limit(strikes).toList());
+                Stream.generate(() -> new Today.Bite(GRASS, at(from).plusSeconds(600))).limit(bites).toList());
     }
 
     @Test
-    void beforeAnythingWasSeenItIsThePlansOwnForecast() {
+    void beforeAnythingWasSeenItIsThePlansOwnProjection() {
         Outlook outlook = OUTLOOKS.of(Today.NOTHING, PLAN, bag());
         PlanValue plan = new PlanValuer(new ScenarioSet(MODEL, 4000, 9)).value(PLAN, 100_000);
         assertThat(outlook.p50Grams()).isCloseTo(plan.p50(), within(SAMPLED * plan.p50()));
@@ -76,16 +76,16 @@ class OutlooksTest {
     @Test
     void oneMoreFishAddsItsWeightWhereThereIsRoomAndWhatItBeatsTheLightestByWhereThereIsNone() {
         List<Double> fish = List.of(500.0, 2000.0);
-        Outlook room = OUTLOOKS.of(Today.NOTHING, new Outlooks.Asked(List.of(), bag(1500, 900), fish, 1));
-        Outlook full = OUTLOOKS.of(Today.NOTHING, new Outlooks.Asked(List.of(), bag(1500, 900, 1000, 1100, 1200), fish, 1));
-        Outlook early = OUTLOOKS.of(Today.NOTHING, new Outlooks.Asked(PLAN, bag(1500, 900), fish, 1));
+        Outlook room = OUTLOOKS.of(Today.NOTHING, new Outlooks.Question(List.of(), bag(1500, 900), fish, 1));
+        Outlook full = OUTLOOKS.of(Today.NOTHING, new Outlooks.Question(List.of(), bag(1500, 900, 1000, 1100, 1200), fish, 1));
+        Outlook early = OUTLOOKS.of(Today.NOTHING, new Outlooks.Question(PLAN, bag(1500, 900), fish, 1));
         assertThat(room.adds()).containsExactly(500.0, 2000.0);
         assertThat(full.adds()).containsExactly(0.0, 1100.0);
         assertThat(early.adds().getFirst()).isBetween(0.0, 500.0);
         assertThat(early.adds().getLast()).isBetween(early.adds().getFirst(), 2000.0);
         assertThat(room.chanceOfMore()).isZero();
         assertThat(early.chanceOfMore()).isGreaterThan(0.5);
-        assertThat(OUTLOOKS.of(Today.NOTHING, new Outlooks.Asked(PLAN, bag(1500, 900), fish, 0.5)).p50Grams()).isCloseTo(2400 + (early.p50Grams() - 2400) / 2, within(1e-6));
+        assertThat(OUTLOOKS.of(Today.NOTHING, new Outlooks.Question(PLAN, bag(1500, 900), fish, 0.5)).p50Grams()).isCloseTo(2400 + (early.p50Grams() - 2400) / 2, within(1e-6));
     }
 
     @Test
@@ -125,7 +125,7 @@ class OutlooksTest {
                 List.of(new Backups.Trigger("grass-1", at("08:00"), 1)))));
         ScenarioSet set = OUTLOOKS.scenarios();
         assertThat(FiredTrigger.of(PLAN, ladder, seen(0, "06:30", "08:30"), at("08:30"), set)).singleElement().satisfies(t -> {
-            assertThat(t.to().placeClass()).isEqualTo("channel-ledge");
+            assertThat(t.to().spotType()).isEqualTo("channel-ledge");
             assertThat(t.seen()).isZero();
             assertThat(t.chance()).isBetween(0.0, 1.0);
         });
@@ -134,7 +134,7 @@ class OutlooksTest {
     }
 
     @Test
-    void fewStrikesAreLessUsualTheLongerItWasFished() {
+    void fewBitesAreLessUsualTheLongerItWasFished() {
         double hour = Outlooks.chanceOfSoFew(OUTLOOKS.scenarios(), GRASS, at("06:30"), at("07:30"), 0);
         double three = Outlooks.chanceOfSoFew(OUTLOOKS.scenarios(), GRASS, at("06:30"), at("09:30"), 0);
         assertThat(three).isLessThan(hour);

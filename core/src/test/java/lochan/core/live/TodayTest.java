@@ -7,14 +7,14 @@ import java.util.List;
 import lochan.core.Sample;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.practice.Outcome;
 import lochan.core.rate.Cell;
 import org.junit.jupiter.api.Test;
 
 class TodayTest {
 
-    private static final Brief BRIEF = Sample.practiced(5, 1).brief();
+    private static final Event BRIEF = Sample.practiced(5, 1).event();
     private static final Cell GRASS = new Cell("grass-1", "walker");
     private static final Cell LEDGE = new Cell("ledge-1", "swim-jig");
 
@@ -47,9 +47,9 @@ class TodayTest {
     }
 
     @Test
-    void strikesAreTheFishAndWhatWasNotLandedWhereTheirCellIsKnown() {
-        List<Entry> log = List.of(new Entry.Strike("s1", at("07:00"), "grass-1", "walker", Outcome.LOST), new Entry.Strike("s2", at("07:10"), null, null, Outcome.MISSED),
+    void bitesAreTheFishAndWhatWasNotLandedWhereTheirCellIsKnown() {
+        List<Entry> log = List.of(new Entry.Bite("s1", at("07:00"), "grass-1", "walker", Outcome.LOST), new Entry.Bite("s2", at("07:10"), null, null, Outcome.MISSED),
                 new Entry.Catch("c1", at("07:20"), null, 900.0, null, "ledge-1", "swim-jig", true, null, null), new Entry.Void("v", at("07:30"), "s1"));
-        assertThat(Today.of(BagLog.replay(BRIEF, log), 1, at("09:00")).strikes()).containsExactly(new Today.Strike(LEDGE, at("07:20")));
+        assertThat(Today.of(BagLog.replay(BRIEF, log), 1, at("09:00")).bites()).containsExactly(new Today.Bite(LEDGE, at("07:20")));
     }
 }

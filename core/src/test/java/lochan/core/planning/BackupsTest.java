@@ -37,7 +37,7 @@ class BackupsTest {
         assertThat(ladder.main()).isEqualTo(MAIN);
         assertThat(backups).isNotEmpty().noneMatch(b -> b.pattern().equals(MAIN))
                 .isSortedAccordingTo((a, b) -> Double.compare(b.grams(), a.grams())).allSatisfy(b -> {
-                    assertThat(PlanRules.check(EVENT, new Plan(1, "", b.stops()))).isEmpty();
+                    assertThat(PlanCheck.check(EVENT, new Plan(1, "", b.stops()))).isEmpty();
                     assertThat(b.stops()).allMatch(s -> set().model().pattern(new Cell(s.spotId(), s.presentationId())).equals(b.pattern()));
                 });
         assertThat(Backups.of(set(), RUNS, PLAN, 1, 2)).isEqualTo(ladder);
@@ -45,12 +45,12 @@ class BackupsTest {
     }
 
     @Test
-    void triggersStandAtStopsOfTheMainPatternAndAskForAStrikeAtLeast() {
+    void triggersStandAtStopsOfTheMainPatternAndAskForABiteAtLeast() {
         assertThat(Backups.of(set(), RUNS, PLAN, 1, 2).backups()).flatExtracting(Backups.Backup::triggers).isNotEmpty().allSatisfy(t -> {
             PlanStop stop = PLAN.stream().filter(s -> s.spotId().equals(t.spotId())).findFirst().orElseThrow();
             assertThat(stop.spotId()).startsWith("grass");
             assertThat(t.at()).isAfter(stop.arrive()).isBeforeOrEqualTo(stop.leave());
-            assertThat(t.strikesUnder()).isPositive();
+            assertThat(t.bitesBelow()).isPositive();
         });
     }
 

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 class CalibrationTest {
 
     private static Calibration after(Calibration.Result... results) {
-        return Calibration.of(List.of(results), Assumptions.DEFAULTS.forecast());
+        return Calibration.of(List.of(results), Assumptions.DEFAULTS.projection());
     }
 
     @Test
@@ -26,21 +26,21 @@ class CalibrationTest {
         assertThat(after().factor()).isCloseTo(0.8, within(1e-12));
         assertThat(after(new Calibration.Result(5000, 5000)).factor()).isCloseTo(Math.pow(0.8, 0.8), within(1e-12));
         Calibration.Result half = new Calibration.Result(3000, 6000);
-        assertThat(Calibration.of(Collections.nCopies(400, half), Assumptions.DEFAULTS.forecast()).factor()).isCloseTo(0.5, within(0.005));
+        assertThat(Calibration.of(Collections.nCopies(400, half), Assumptions.DEFAULTS.projection()).factor()).isCloseTo(0.5, within(0.005));
     }
 
     @Test
-    void aForecastScalesEveryWeightAndTheChanceOfTheTarget() {
+    void aProjectionScalesEveryWeightAndTheChanceOfTheTarget() {
         EventData event = Sample.practiced(5, 3);
         PlanValuer valuer = new PlanValuer(new ScenarioSet(new DayModel(event, 1, Assumptions.DEFAULTS), 400, 7));
         List<PlanStop> stops = List.of(new PlanStop("grass-1", "swim-jig", at("06-05T08:00"), at("06-05T12:00")));
         PlanValue value = valuer.value(stops, 20_000);
-        PlanValue forecast = valuer.forecast(stops, 20_000, after());
+        PlanValue projection = valuer.projection(stops, 20_000, after());
 
-        assertThat(forecast.formulaGrams()).isCloseTo(0.8 * value.formulaGrams(), within(1e-6));
-        assertThat(forecast.p90()).isCloseTo(0.8 * value.p90(), within(1e-6));
-        assertThat(forecast.chanceOfLimit()).isEqualTo(value.chanceOfLimit());
-        assertThat(forecast.chanceOfTarget()).isLessThanOrEqualTo(value.chanceOfTarget());
+        assertThat(projection.formulaGrams()).isCloseTo(0.8 * value.formulaGrams(), within(1e-6));
+        assertThat(projection.p90()).isCloseTo(0.8 * value.p90(), within(1e-6));
+        assertThat(projection.chanceOfLimit()).isEqualTo(value.chanceOfLimit());
+        assertThat(projection.chanceOfTarget()).isLessThanOrEqualTo(value.chanceOfTarget());
     }
 
     @Test

@@ -44,7 +44,7 @@ class KnownFishTest {
     void triesTellTheChance() {
         Assumptions.Notes a = Assumptions.DEFAULTS.notebook();
         assertThat(fish(2000, null, null).chancePerVisit(a)).isEqualTo(0.35);
-        assertThat(fish(2000, null, null, Reaction.STRUCK, Reaction.LOOKED).chancePerVisit(a)).isCloseTo((0.7 + 1.3) / 4, within(1e-12));
+        assertThat(fish(2000, null, null, Reaction.BIT, Reaction.LOOKED).chancePerVisit(a)).isCloseTo((0.7 + 1.3) / 4, within(1e-12));
         assertThat(fish(2000, null, null, Reaction.IGNORED, Reaction.SPOOKED).chancePerVisit(a)).isCloseTo(0.7 / 4, within(1e-12));
     }
 
@@ -60,7 +60,7 @@ class KnownFishTest {
 
     @Test
     void theFormulaAgreesWithTheSimulatedDays() {
-        PlanValue value = new PlanValuer(set(fish(2600, null, null, Reaction.STRUCK), 1)).value(visit("09:00", "10:00"), 120_000);
+        PlanValue value = new PlanValuer(set(fish(2600, null, null, Reaction.BIT), 1)).value(visit("09:00", "10:00"), 120_000);
         assertThat(value.simulatedGrams()).isCloseTo(value.formulaGrams(), within(FOUR_SIGMA * value.standardError() + 0.01 * value.formulaGrams()));
     }
 
@@ -75,9 +75,9 @@ class KnownFishTest {
 
     @Test
     void theSearchGoesToABigOneThatBites() {
-        ScenarioSet set = set(fish(4000, LocalTime.of(9, 0), LocalTime.of(12, 0), Reaction.STRUCK, Reaction.STRUCK, Reaction.STRUCK), 1);
+        ScenarioSet set = set(fish(4000, LocalTime.of(9, 0), LocalTime.of(12, 0), Reaction.BIT, Reaction.BIT, Reaction.BIT), 1);
         DayRuns runs = DayRuns.of(set.model().event(), Assumptions.DEFAULTS.planning());
-        List<PlanStop> plan = new DayPlanner(set, runs, DayPlanner.Wishes.of(Stance.STEADY), 1).plan(9, i -> true);
+        List<PlanStop> plan = new DayPlanner(set, runs, DayPlanner.Wishes.of(Strategy.BALANCED), 1).plan(9, i -> true);
         FishVisits visits = FishVisits.of(set.model());
         assertThat(visits.of(plan)[0]).isPositive();
         Instant first = visits.firstVisit(set.model().knownFish().getFirst().fish(), plan);
@@ -86,7 +86,7 @@ class KnownFishTest {
 
     @Test
     void whatTheFirstDayCatchesIsNotThereOnTheSecond() {
-        KnownFish fish = fish(3500, null, null, Reaction.STRUCK, Reaction.STRUCK);
+        KnownFish fish = fish(3500, null, null, Reaction.BIT, Reaction.BIT);
         ScenarioSet later = set(fish, 2);
         ScenarioSet left = TwoDays.after(later, 1, visit("09:00", "10:00"));
         for (int j = 0; j < later.count(); j++) {

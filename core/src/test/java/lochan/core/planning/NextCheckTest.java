@@ -26,7 +26,7 @@ class NextCheckTest {
     private static final DayRuns RUNS = DayRuns.always(Runs.straight(Boat.USUAL, Assumptions.DEFAULTS.planning()));
 
     private static List<PlanStop> searched(ScenarioSet set) {
-        return new DayPlanner(set, RUNS, DayPlanner.Wishes.of(Stance.STEADY), 1).plan(2, i -> true);
+        return new DayPlanner(set, RUNS, DayPlanner.Wishes.of(Strategy.BALANCED), 1).plan(2, i -> true);
     }
 
     private static NextCheck check(EventData event, Function<ScenarioSet, List<PlanStop>> planner) {
@@ -85,7 +85,7 @@ class NextCheckTest {
     void waterNeverFishedIsTheMostPromising() {
         EventData event = Sample.practiced(5, 2);
         List<lochan.core.practice.PracticeStop> without = event.stops().stream().filter(s -> !s.spotId().equals("grass-3")).toList();
-        EventData unfished = Sample.event(event.brief(), event.spots(), without);
+        EventData unfished = Sample.event(event.event(), event.spots(), without);
 
         assertThat(check(unfished, NextCheckTest::searched).promising(2)).extracting(Cell::spotId).contains("grass-3");
     }

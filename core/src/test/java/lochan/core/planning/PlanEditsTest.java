@@ -51,8 +51,8 @@ class PlanEditsTest {
         for (int i = 0; i < 40; i++) {
             int at = random.nextInt(stops.size());
             stops = edited(stops, at, random);
-            assertThat(PlanRules.check(EVENT, new Plan(1, null, stops))).isEmpty();
-            List<PlanRules.Leg> legs = PlanRules.legs(EVENT, new Plan(1, null, stops), Assumptions.DEFAULTS.planning(), RUNS);
+            assertThat(PlanCheck.check(EVENT, new Plan(1, null, stops))).isEmpty();
+            List<PlanCheck.Leg> legs = PlanCheck.legs(EVENT, new Plan(1, null, stops), Assumptions.DEFAULTS.planning(), RUNS);
             assertThat(legs.subList(0, stops.size())).allMatch(l -> l.reachable() && l.shortMinutes() == 0);
             assertThat(stops).allMatch(s -> length(s).toMinutes() >= 10);
         }
@@ -113,7 +113,7 @@ class PlanEditsTest {
     }
 
     @Test
-    void aNewStopComesWhereItIsWorthMostAndBehindAllWhenTheDayIsFull() {
+    void anotherStopComesWhereItIsWorthMostAndBehindAllWhenTheDayIsFull() {
         List<PlanStop> first = EDITS.with(PLAN, "grass-2", "walker", Duration.ofMinutes(20), stops -> stops.getFirst().spotId().equals("grass-2") ? 1 : 0);
         assertThat(first).hasSize(4).first().extracting(PlanStop::spotId).isEqualTo("grass-2");
         assertThat(EDITS.canBeKept(first)).isTrue();

@@ -92,7 +92,7 @@ class PlanningTest {
         EventData event = Sample.practiced(2, 4);
         ScenarioSet set = scenarios(event, 500);
         List<PlanStop> stops = List.of(new PlanStop("grass-1", "swim-jig", at("06-05T08:00"), at("06-05T10:00")));
-        BagLog well = BagLog.replay(event.brief(), List.of(Sample.fish("a", 1500), Sample.fish("b", 1400)));
+        BagLog well = BagLog.replay(event.event(), List.of(Sample.fish("a", 1500), Sample.fish("b", 1400)));
 
         double empty = new PlanValuer(set).formula(stops);
         double full = new PlanValuer(set, well.bag(1)).formula(stops);
@@ -105,7 +105,7 @@ class PlanningTest {
     void worthIsWhatThePlanLosesOrGainsAndPatternsAreWorthNoLessThanTheirBestSpot() {
         EventData event = Sample.practiced(5, 2);
         ScenarioSet set = scenarios(event, 60);
-        Worth worth = Worth.of(set, RUNS, 1, 3);
+        AddedValue worth = AddedValue.of(set, RUNS, 1, 3);
 
         assertThat(set.model().cells()).anySatisfy(c -> assertThat(worth.ofCell(c)).isPositive());
         assertThat(set.model().cells()).allSatisfy(c -> {
@@ -135,7 +135,7 @@ class PlanningTest {
         Plan plan = new Plan(3, null, List.of(new PlanStop("nowhere", "spoon", at("06-05T09:00"), at("06-05T09:00")),
                 new PlanStop("grass-1", "swim-jig", at("06-05T08:00"), at("06-05T08:30"))));
 
-        assertThat(PlanRules.check(event, plan)).extracting(Violation::field)
+        assertThat(PlanCheck.check(event, plan)).extracting(Violation::field)
                 .containsExactly("day", "stops/0/spot", "stops/0/presentation", "stops/0/leave", "stops/1/arrive");
     }
 
@@ -143,14 +143,14 @@ class PlanningTest {
     @Test
     void aRunHalfASecondShortDoesNotFit() {
         EventData event = Sample.practiced(5, 1);
-        Duration needed = RUNS.at(at("06-05T06:00")).runAndSettle(Sample.LAUNCH, event.spot("grass-3").orElseThrow().position()).orElseThrow();
+        Duration needed = RUNS.at(at("06-05T06:00")).runAndSetUp(Sample.LAUNCH, event.spot("grass-3").orElseThrow().position()).orElseThrow();
         PlanEdits edits = new PlanEdits(event, 1, Assumptions.DEFAULTS.planning(), RUNS);
         List<PlanStop> justFits = List.of(new PlanStop("grass-3", "swim-jig", at("06-05T06:00").plus(needed), at("06-05T08:00")));
         List<PlanStop> tooShort = List.of(justFits.getFirst().during(justFits.getFirst().arrive().minusMillis(500), at("06-05T08:00")));
 
         assertThat(edits.canBeKept(justFits)).isTrue();
         assertThat(edits.canBeKept(tooShort)).isFalse();
-        assertThat(PlanRules.legs(event, new Plan(1, null, tooShort), Assumptions.DEFAULTS.planning(), RUNS).getFirst().shortMinutes()).isEqualTo(1);
+        assertThat(PlanCheck.legs(event, new Plan(1, null, tooShort), Assumptions.DEFAULTS.planning(), RUNS).getFirst().shortMinutes()).isEqualTo(1);
     }
 
     @Test
@@ -159,14 +159,14 @@ class PlanningTest {
         Plan plan = new Plan(1, null, List.of(new PlanStop("grass-1", "swim-jig", at("06-05T06:30"), at("06-05T07:00")),
                 new PlanStop("ledge-1", "walker", at("06-05T08:00"), at("06-05T09:00"))));
 
-        List<PlanRules.Passage> passages = PlanRules.passages(event, plan);
+        List<PlanCheck.Passage> passages = PlanCheck.passages(event, plan);
 
-        assertThat(passages).extracting(PlanRules.Passage::from).containsExactly("launch", "grass-1", "ledge-1");
-        assertThat(passages).extracting(PlanRules.Passage::to).containsExactly("grass-1", "ledge-1", "checkIn");
-        assertThat(passages).extracting(PlanRules.Passage::leaving).containsExactly(at("06-05T06:00"), at("06-05T07:00"), at("06-05T09:00"));
+        assertThat(passages).extracting(PlanCheck.Passage::from).containsExactly("launch", "grass-1", "ledge-1");
+        assertThat(passages).extracting(PlanCheck.Passage::to).containsExactly("grass-1", "ledge-1", "checkIn");
+        assertThat(passages).extracting(PlanCheck.Passage::leaving).containsExactly(at("06-05T06:00"), at("06-05T07:00"), at("06-05T09:00"));
         assertThat(passages.get(1).start()).isEqualTo(passages.get(0).end());
-        assertThat(PlanRules.passages(event, new Plan(1, null, List.of()))).singleElement()
-                .isEqualTo(new PlanRules.Passage("launch", "checkIn", Sample.LAUNCH, Sample.LAUNCH, at("06-05T06:00")));
+        assertThat(PlanCheck.passages(event, new Plan(1, null, List.of()))).singleElement()
+                .isEqualTo(new PlanCheck.Passage("launch", "checkIn", Sample.LAUNCH, Sample.LAUNCH, at("06-05T06:00")));
     }
 
     @Test
@@ -174,17 +174,17 @@ class PlanningTest {
         EventData event = Sample.practiced(5, 1);
         Plan late = new Plan(1, null, List.of(new PlanStop("grass-3", "swim-jig", at("06-05T06:01"), at("06-05T14:58"))));
 
-        List<PlanRules.Leg> legs = PlanRules.legs(event, late, Assumptions.DEFAULTS.planning(), RUNS);
+        List<PlanCheck.Leg> legs = PlanCheck.legs(event, late, Assumptions.DEFAULTS.planning(), RUNS);
 
-        assertThat(legs).extracting(PlanRules.Leg::to).containsExactly("grass-3", "checkIn");
-        assertThat(legs.get(0).shortMinutes()).as("4 km × 1.25 at 18 m/s and 4 min settling, 1 min given").isEqualTo(8);
+        assertThat(legs).extracting(PlanCheck.Leg::to).containsExactly("grass-3", "checkIn");
+        assertThat(legs.get(0).shortMinutes()).as("4 km × 1.25 at 18 m/s and 4 min set-up time, 1 min given").isEqualTo(8);
         assertThat(legs.get(1).shortMinutes()).as("4.6 min home and 15 min margin, 2 min given").isEqualTo(18);
     }
 
     @Test
     void everyFishEventsAreValuedToo() {
         EventData sample = Sample.practiced(5, 3);
-        EventData event = Sample.event(Sample.brief(Format.EVERY_FISH, null, sample.brief().species(), null), sample.spots(), sample.stops());
+        EventData event = Sample.event(Sample.tournament(Format.EVERY_FISH, null, sample.rules().species(), null), sample.spots(), sample.stops());
         List<PlanStop> stops = List.of(new PlanStop("grass-1", "swim-jig", at("06-05T08:00"), at("06-05T12:00")));
 
         PlanValue value = new PlanValuer(scenarios(event, 1_000)).value(stops, 50_000);
@@ -200,18 +200,18 @@ class PlanningTest {
         Position grass = open.spot("grass-1").orElseThrow().position();
         Lake.Body around = new Lake.Body(List.of(new Position(grass.lat() - 0.001, grass.lon() - 0.001), new Position(grass.lat() - 0.001, grass.lon() + 0.001),
                 new Position(grass.lat() + 0.001, grass.lon())), List.of());
-        EventData closed = new EventData(open.brief(), open.boat(), new Lake(List.of(), List.of(), List.of(new Lake.OffLimits(null, List.of(around)))),
+        EventData closed = new EventData(open.event(), open.boat(), new Lake(List.of(), List.of(), List.of(new Lake.OffLimits(null, List.of(around)))),
                 open.spots(), open.presentations(), open.stops(), List.of(), List.of(), List.of());
 
         assertThat(suggested(open)).extracting(PlanStop::spotId).contains("grass-1");
         List<PlanStop> stops = suggested(closed);
         assertThat(stops).isNotEmpty().extracting(PlanStop::spotId).doesNotContain("grass-1");
-        assertThat(PlanRules.offLimits(closed, new Plan(1, null, stops))).isEmpty();
-        assertThat(PlanRules.offLimits(closed, new Plan(1, null, List.of(new PlanStop("grass-1", "walker", Sample.at("06-05T06:30"), Sample.at("06-05T07:00"))))))
+        assertThat(PlanCheck.offLimits(closed, new Plan(1, null, stops))).isEmpty();
+        assertThat(PlanCheck.offLimits(closed, new Plan(1, null, List.of(new PlanStop("grass-1", "walker", Sample.at("06-05T06:30"), Sample.at("06-05T07:00"))))))
                 .extracting(Spot::id).containsExactly("grass-1");
     }
 
     private static List<PlanStop> suggested(EventData event) {
-        return new DayPlanner(scenarios(event, 32), RUNS, DayPlanner.Wishes.of(Stance.STEADY), 1).plan(4, i -> true);
+        return new DayPlanner(scenarios(event, 32), RUNS, DayPlanner.Wishes.of(Strategy.BALANCED), 1).plan(4, i -> true);
     }
 }

@@ -35,12 +35,12 @@ class WindAndDaysTest {
     private static final List<PlanStop> MORNING = List.of(new PlanStop("grass-1", "walker", at("06-05T06:20"), at("06-05T09:00")));
 
     /** The same event on a square lake, with a wind forecast for the first day from noon on. */
-    private static EventData inWind(double mps, double fromDeg, Double mostWindMps) {
+    private static EventData inWind(double mps, double fromDeg, Double maxWindMps) {
         List<Position> shore = List.of(new Position(42.55, -116.95), new Position(42.65, -116.95), new Position(42.65, -116.899), new Position(42.55, -116.899));
         Lake lake = new Lake(List.of(new Lake.Body(shore, List.of())), List.of());
-        Boat boat = new Boat(18, 6, 4, mostWindMps, null, null, Map.of());
+        Boat boat = new Boat(18, 6, 4, maxWindMps, null, null, Map.of());
         ForecastPeriod afternoon = new ForecastPeriod(at("06-05T12:00"), at("06-05T18:00"), mps, fromDeg, null, null, null, null);
-        return new EventData(CALM.brief(), boat, lake, CALM.spots(), CALM.presentations(), CALM.stops(), List.of(afternoon), List.of(), List.of());
+        return new EventData(CALM.event(), boat, lake, CALM.spots(), CALM.presentations(), CALM.stops(), List.of(afternoon), List.of(), List.of());
     }
 
     private static ScenarioSet set(EventData event, int day) {
@@ -48,7 +48,7 @@ class WindAndDaysTest {
     }
 
     private static List<PlanStop> planned(ScenarioSet set, DayRuns runs) {
-        return new DayPlanner(set, runs, DayPlanner.Wishes.of(Stance.STEADY), 1).plan(4, i -> true);
+        return new DayPlanner(set, runs, DayPlanner.Wishes.of(Strategy.BALANCED), 1).plan(4, i -> true);
     }
 
     @Test
@@ -61,9 +61,9 @@ class WindAndDaysTest {
 
         assertThat(afternoon).isCloseTo(morning.multipliedBy(3), Duration.ofSeconds(1));
         List<PlanStop> stops = planned(set(event, 1), runs);
-        assertThat(PlanRules.legs(event, new Plan(1, null, stops), ASSUMPTIONS.planning(), runs)).allMatch(PlanRules.Leg::fits);
-        Instant mustLeave = runs.mustLeave(north, Sample.LAUNCH, at("06-05T15:00"), Duration.ofMinutes(15)).orElseThrow();
-        assertThat(mustLeave).isEqualTo(at("06-05T14:45").minus(afternoon));
+        assertThat(PlanCheck.legs(event, new Plan(1, null, stops), ASSUMPTIONS.planning(), runs)).allMatch(PlanCheck.Leg::fits);
+        Instant leaveBy = runs.leaveBy(north, Sample.LAUNCH, at("06-05T15:00"), Duration.ofMinutes(15)).orElseThrow();
+        assertThat(leaveBy).isEqualTo(at("06-05T14:45").minus(afternoon));
     }
 
     @Test
@@ -82,7 +82,7 @@ class WindAndDaysTest {
         assertThat(CALM.spots()).noneMatch(s -> sheltering.isBlown(s, START, at("06-05T15:00")));
         assertThat(windy.isBlown(spot, at("06-05T08:00"), at("06-05T12:00"))).as("before the wind").isFalse();
         assertThat(windy.isBlown(spot, at("06-05T08:00"), at("06-05T12:10"))).isTrue();
-        assertThat(set(inWind(9, 180, 8.0), 1).cell(cell).strikesPerHour(0, 2)).as("the morning is calm").isEqualTo(set(CALM, 1).cell(cell).strikesPerHour(0, 2));
+        assertThat(set(inWind(9, 180, 8.0), 1).cell(cell).bitesPerHour(0, 2)).as("the morning is calm").isEqualTo(set(CALM, 1).cell(cell).bitesPerHour(0, 2));
     }
 
     @Test
@@ -107,7 +107,7 @@ class WindAndDaysTest {
         assertThat(value(new WhatIf(0, 3, null, null))).isLessThan(usual);
         assertThat(value(new WhatIf(0, 0, null, null))).isGreaterThan(usual);
         assertThat(value(new WhatIf(0, 1, null, 9000.0))).isCloseTo(usual, within(1e-9));
-        assertThat(new WhatIf(0, 1, null, 9000.0).on(CALM).brief().targetGrams()).isEqualTo(9000);
+        assertThat(new WhatIf(0, 1, null, 9000.0).on(CALM).rules().targetGrams()).isEqualTo(9000);
         assertThat(new WhatIf(8, 1, null, null).on(inWind(3, 0, null)).forecast()).extracting(ForecastPeriod::windMps).containsOnly(11.0);
         assertThat(new WhatIf(-8, 1, null, null).on(inWind(3, 0, null)).forecast()).extracting(ForecastPeriod::windMps).containsOnly(0.0);
     }
@@ -136,13 +136,13 @@ class WindAndDaysTest {
     @Test
     void ofTheWaysToSpreadTwoDaysTheBestComesFirstAndASavedSpotIsNotFished() {
         DayRuns runs = DayRuns.of(CALM, ASSUMPTIONS.planning());
-        List<TwoDays.Pair> ways = TwoDays.ways(set(CALM, 1), set(CALM, 2), runs, DayPlanner.Wishes.of(Stance.STEADY), 1, 3, done -> done < 3);
+        List<TwoDays.Pair> ways = TwoDays.ways(set(CALM, 1), set(CALM, 2), runs, DayPlanner.Wishes.of(Strategy.BALANCED), 1, 3, done -> done < 3);
 
         assertThat(ways).hasSize(3).isSortedAccordingTo((a, b) -> Double.compare(b.grams(), a.grams()));
         assertThat(ways).filteredOn(w -> w.savedSpotId() == null).hasSize(1);
         assertThat(ways).allSatisfy(w -> {
             assertThat(w.first()).noneMatch(s -> s.spotId().equals(w.savedSpotId()));
-            assertThat(PlanRules.legs(CALM, new Plan(2, null, w.second()), ASSUMPTIONS.planning(), runs)).allMatch(PlanRules.Leg::fits);
+            assertThat(PlanCheck.legs(CALM, new Plan(2, null, w.second()), ASSUMPTIONS.planning(), runs)).allMatch(PlanCheck.Leg::fits);
         });
     }
 }

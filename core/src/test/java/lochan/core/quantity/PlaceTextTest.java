@@ -85,9 +85,9 @@ class PlaceTextTest {
         "left side, 90 ft | 0 | 27.432", "left 90 | 0 | 27.432", "on the right, 20 m | 180 | 20", "2 o'clock, 70 ft | 150 | 21.336", "12 o'clock 100 ft | 90 | 30.48",
         "10:30 o'clock, 100 ft | 45 | 30.48", "bearing 240, 300 ft | 240 | 91.44", "240, 100 yd | 240 | 91.44", "astern 15 m | 270 | 15", "straight ahead 50 m | 90 | 50"})
     void aMarkLiesWhereItIsSeenFromTheBoat(String typed, double azimuth, double metres) throws BadQuantityException {
-        Position mark = MarkText.read(typed, Units.USUAL).from(BOAT, 90);
-        double north = (mark.lat() - BOAT.lat()) * 111_085;
-        double east = (mark.lon() - BOAT.lon()) * 82_082;
+        Position waypoint = WaypointText.read(typed, Units.USUAL).from(BOAT, 90);
+        double north = (waypoint.lat() - BOAT.lat()) * 111_085;
+        double east = (waypoint.lon() - BOAT.lon()) * 82_082;
 
         assertThat(north).isCloseTo(metres * Math.cos(Math.toRadians(azimuth)), within(0.02 + 0.002 * metres));
         assertThat(east).isCloseTo(metres * Math.sin(Math.toRadians(azimuth)), within(0.02 + 0.002 * metres));
@@ -96,6 +96,6 @@ class PlaceTextTest {
     @ParameterizedTest
     @ValueSource(strings = {"over there", "13 o'clock, 70 ft", "bearing 400, 10 ft", "left", "left, far", "left, 5000 m", "left, 0 ft"})
     void refusesWhatTellsNoPlace(String typed) {
-        assertThatThrownBy(() -> MarkText.read(typed, Units.USUAL)).isInstanceOf(BadQuantityException.class);
+        assertThatThrownBy(() -> WaypointText.read(typed, Units.USUAL)).isInstanceOf(BadQuantityException.class);
     }
 }

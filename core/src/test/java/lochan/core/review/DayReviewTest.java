@@ -44,39 +44,39 @@ class DayReviewTest {
     }
 
     private static DayReview review(Double actual, Entry... entries) {
-        return DayReview.of(new DayReview.Looked(BagLog.replay(EVENT.brief(), List.of(entries)), PLAN, LADDER, 1, actual), SCENARIOS, new Outlooks(MODEL, 4), RUNS);
+        return DayReview.of(new DayReview.Input(BagLog.replay(EVENT.event(), List.of(entries)), PLAN, LADDER, 1, actual), SCENARIOS, new Outlooks(MODEL, 4), RUNS);
     }
 
     @Test
-    void theFanRisesToThePlansOwnForecastAndTheBagStandsBesideIt() {
+    void theFanRisesToThePlansOwnProjectionAndTheBagStandsBesideIt() {
         DayReview review = review(2400.0, fish("a", "07:00", 1000, "grass-1", "walker"), fish("b", "10:00", 1400, "ledge-1", "swim-jig"), new Entry.Void("v", at("10:05"), "a"),
                 new Entry.Void("w", at("10:06"), "v"));
         PlanValue plan = new PlanValuer(SCENARIOS).value(PLAN, 60_000);
         assertThat(review.fan()).isSortedAccordingTo(java.util.Comparator.comparing(DayReview.Hour::at)).isSortedAccordingTo(java.util.Comparator.comparing(DayReview.Hour::p50Grams));
         assertThat(review.fan().getLast().p50Grams()).isCloseTo(plan.p50(), within(0.05 * plan.p50()));
-        assertThat(review.fan().getLast().at()).isEqualTo(EVENT.brief().day(1).checkIn());
+        assertThat(review.fan().getLast().at()).isEqualTo(EVENT.day(1).checkIn());
         assertThat(review.bag()).extracting(DayReview.Moment::grams).containsExactly(1000.0, 2400.0, 1400.0, 2400.0);
-        assertThat(review.forecast().actualGrams()).isEqualTo(2400);
-        assertThat(review.forecast().p50Grams()).isCloseTo(review.fan().getLast().p50Grams(), within(1e-6));
+        assertThat(review.projection().actualGrams()).isEqualTo(2400);
+        assertThat(review.projection().p50Grams()).isCloseTo(review.fan().getLast().p50Grams(), within(1e-6));
     }
 
     @Test
-    void aStopHasTheStrikesOfItsSpotInItsTimeAndTheRestCameElsewhere() {
+    void aStopHasTheBitesOfItsSpotInItsTimeAndTheRestCameElsewhere() {
         DayReview review = review(null, new Entry.Fishing("f1", at("06:30"), "grass-1", "walker"), fish("a", "07:00", 1000, "grass-1", "walker"),
-                new Entry.Strike("s", at("07:30"), "grass-1", "swim-jig", Outcome.LOST), new Entry.Fishing("f2", at("08:00"), "grass-2", "walker"), fish("b", "08:30", 900, "grass-2", "walker"),
+                new Entry.Bite("s", at("07:30"), "grass-1", "swim-jig", Outcome.LOST), new Entry.Fishing("f2", at("08:00"), "grass-2", "walker"), fish("b", "08:30", 900, "grass-2", "walker"),
                 new Entry.Fishing("f3", at("09:45"), "ledge-1", "swim-jig"));
         assertThat(review.stops()).satisfiesExactly(s -> {
-            assertThat(s.strikes()).isEqualTo(2);
+            assertThat(s.bites()).isEqualTo(2);
             assertThat(s.landed()).isEqualTo(1);
             assertThat(s.fished()).isEqualTo(Duration.ofMinutes(90));
-            assertThat(s.expectedStrikes()).isPositive();
+            assertThat(s.expectedBites()).isPositive();
         }, s -> {
-            assertThat(s.strikes()).isZero();
+            assertThat(s.bites()).isZero();
             assertThat(s.fished()).isEqualTo(Duration.between(at("09:45"), at("14:00")));
             assertThat(s.chanceOfSoFew()).isBetween(0.0, 1.0);
         });
         assertThat(review.elsewhere()).isEqualTo(1);
-        assertThat(review.forecast()).isNull();
+        assertThat(review.projection()).isNull();
     }
 
     @Test

@@ -26,7 +26,7 @@ class ScenarioSetTest {
 
     private static double[] rates(ScenarioSet set, Cell cell, int bin) {
         CellScenarios scenarios = set.cell(cell);
-        return IntStream.range(0, set.count()).mapToDouble(j -> scenarios.strikesPerHour(j, bin)).toArray();
+        return IntStream.range(0, set.count()).mapToDouble(j -> scenarios.bitesPerHour(j, bin)).toArray();
     }
 
     private static double mean(double[] x) {
@@ -92,13 +92,13 @@ class ScenarioSetTest {
     }
 
     @Test
-    void strikesDeplete() {
+    void bitesDeplete() {
         CellScenarios cell = new ScenarioSet(MODEL, 1, 1).cell(GRASS);
         double decay = -Math.log(0.93);
 
-        assertThat(cell.strikes(0)).isZero();
-        assertThat(cell.strikes(4)).isCloseTo(Math.log(1 + 4 * decay) / decay, within(1e-12));
-        assertThat(cell.strikes(8) - cell.strikes(4)).isLessThan(cell.strikes(4));
+        assertThat(cell.bites(0)).isZero();
+        assertThat(cell.bites(4)).isCloseTo(Math.log(1 + 4 * decay) / decay, within(1e-12));
+        assertThat(cell.bites(8) - cell.bites(4)).isLessThan(cell.bites(4));
     }
 
     @ParameterizedTest

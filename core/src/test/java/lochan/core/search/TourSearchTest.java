@@ -39,7 +39,7 @@ class TourSearchTest {
     void findsWhatEnumerationFinds(long seed) {
         Orienteering o = scattered(10, 22, seed);
 
-        TourSearch.Found found = new TourSearch(o, List.of(), seed).rounds(60, i -> true).best();
+        TourSearch.Result found = new TourSearch(o, List.of(), seed).rounds(60, i -> true).best();
 
         assertThat(found.value()).isEqualTo(enumerated(o, List.of(), 0));
         assertThat(o.length(found.tour())).isLessThanOrEqualTo(22);
@@ -50,7 +50,7 @@ class TourSearchTest {
         Orienteering o = scattered(30, 40, 9);
         double before = 0;
         for (int rounds : new int[] {1, 5, 20, 80}) {
-            TourSearch.Found found = new TourSearch(o, List.of(), 4).rounds(rounds, i -> true).best();
+            TourSearch.Result found = new TourSearch(o, List.of(), 4).rounds(rounds, i -> true).best();
             assertThat(new TourSearch(o, List.of(), 4).rounds(rounds, i -> true).best()).isEqualTo(found);
             assertThat(found.value()).isGreaterThanOrEqualTo(before);
             before = found.value();

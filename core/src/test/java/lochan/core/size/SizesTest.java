@@ -27,7 +27,7 @@ class SizesTest {
     private static final double EXACT = 1e-9;
 
     private static EventData with(List<SpeciesRule> species, Bite... bites) {
-        return Sample.event(Sample.brief(5, species), List.of(Sample.spot("s", "hump", Zone.DEEP, 1), Sample.spot("t", "hump", Zone.DEEP, 2)),
+        return Sample.event(Sample.tournament(5, species), List.of(Sample.spot("s", "hump", Zone.DEEP, 1), Sample.spot("t", "hump", Zone.DEEP, 2)),
                 List.of(Sample.stop("p", "s", "06-03T08:00", "06-03T09:00", List.of("swim-jig"), bites)));
     }
 
@@ -44,13 +44,13 @@ class SizesTest {
         SizeModel.Predictive p = model(with(List.of(Sample.LARGEMOUTH), landed(null))).predictive(Species.LARGEMOUTH, ON_HUMP, "s");
 
         assertThat(p.mean()).isCloseTo(Math.log(800), within(EXACT));
-        assertThat(p.newFishSd()).isCloseTo(Math.sqrt(0.45 * 0.45 + 0.2 * 0.2 + 0.15 * 0.15 + 0.42 * 0.42), within(EXACT));
+        assertThat(p.newFishSd()).isCloseTo(Math.sqrt(0.45 * 0.45 + 0.2 * 0.2 + 0.25 * 0.25 + 0.42 * 0.42), within(EXACT));
     }
 
     /** One fish on the scale: the sum of the effects is one normal, updated by one observation. */
     @Test
     void oneWeightMovesTheMeanByItsShareOfTheVariance() {
-        double prior = 0.45 * 0.45 + 0.2 * 0.2 + 0.15 * 0.15;
+        double prior = 0.45 * 0.45 + 0.2 * 0.2 + 0.25 * 0.25;
         double gain = prior / (prior + 0.42 * 0.42);
         SizeModel.Predictive p = model(with(List.of(Sample.LARGEMOUTH), landed(FishSize.scale(2000)))).predictive(Species.LARGEMOUTH, ON_HUMP, "s");
 
@@ -126,7 +126,7 @@ class SizesTest {
         Random random = new Random(seed);
         int n = 100_000;
         double[] legal = IntStream.range(0, n).mapToDouble(i -> {
-            SpeciesRule rule = event.brief().species().get(random.nextDouble() < mix.of(pattern)[0] ? 0 : 1);
+            SpeciesRule rule = event.rules().species().get(random.nextDouble() < mix.of(pattern)[0] ? 0 : 1);
             SizeModel.Predictive p = sizes.predictive(rule.species(), pattern, "grass-1");
             double ln = p.mean() + p.newFishSd() * random.nextGaussian();
             double lnLengthMm = (ln - Math.log(0.93) - rule.species().intercept() * Math.log(10)) / rule.species().slope();

@@ -54,7 +54,7 @@ class ContourGridTest {
     void theStructureFoundIsThatOfTheLines() throws BadGridException {
         DepthGrid grid = ContourGrid.of(lake(), List.of(new ContourGrid.Line(12, ring(800, 0, 0)), new ContourGrid.Line(6, ring(120, 300, 0)),
                 new ContourGrid.Line(9, ring(220, 300, 0))));
-        List<Candidate> humps = StructureFinder.find(grid, StructureFinder.Wanted.USUAL).stream().filter(c -> c.kind() == Candidate.Kind.HUMP).toList();
+        List<Candidate> humps = StructureFinder.find(grid, StructureFinder.Filter.USUAL).stream().filter(c -> c.kind() == Candidate.Kind.HUMP).toList();
 
         assertThat(humps).singleElement().satisfies(h -> {
             assertThat(h.depthM()).isCloseTo(6, within(0.1));

@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.function.DoubleBinaryOperator;
 import lochan.core.structure.Candidate.Kind;
-import lochan.core.structure.StructureFinder.Wanted;
+import lochan.core.structure.StructureFinder.Filter;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -21,7 +21,7 @@ class StructureFinderTest {
         return Terrain.basin(x, y, SIDE, 0.05, FLOOR);
     }
 
-    private static List<Candidate> find(double cellM, Wanted wanted, DoubleBinaryOperator depth) {
+    private static List<Candidate> find(double cellM, Filter wanted, DoubleBinaryOperator depth) {
         return StructureFinder.find(grid(cellM, depth), wanted);
     }
 
@@ -36,7 +36,7 @@ class StructureFinderTest {
     @ParameterizedTest
     @ValueSource(doubles = {5, 10, 20})
     void aPlainBasinHasNoHumpSaddleOrPoint(double cellM) {
-        List<Candidate> all = find(cellM, Wanted.USUAL, StructureFinderTest::basin);
+        List<Candidate> all = find(cellM, Filter.USUAL, StructureFinderTest::basin);
 
         assertThat(all).extracting(Candidate::kind).doesNotContain(Kind.HUMP, Kind.SADDLE, Kind.POINT, Kind.LEDGE, Kind.BLUFF, Kind.POCKET);
     }
@@ -49,7 +49,7 @@ class StructureFinderTest {
                 - Math.max(Terrain.bump(x, y, 1300, 1700, 8, 150), Terrain.bump(x, y, 1650, 1700, 6, 150)) - Terrain.bump(x, y, 2200, 2300, 4, 90)
                 - Terrain.ridge(x, y, 900, 600, 5, 70) - Terrain.ridge(x, y, 2100, 500, 4, 60);
         DepthGrid grid = grid(cellM, depth);
-        List<Candidate> all = StructureFinder.find(grid, Wanted.USUAL);
+        List<Candidate> all = StructureFinder.find(grid, Filter.USUAL);
 
         List<Candidate> humps = of(all, Kind.HUMP);
         assertThat(humps).hasSize(3);
@@ -76,7 +76,7 @@ class StructureFinderTest {
     @Test
     void aHumpsProminenceAndAreaEndAtTheSaddleThatClosesIt() {
         DepthGrid grid = grid(5, (x, y) -> basin(x, y) - Terrain.bump(x, y, 1500, 1500, 6, 100));
-        Candidate hump = of(StructureFinder.find(grid, Wanted.USUAL), Kind.HUMP).getFirst();
+        Candidate hump = of(StructureFinder.find(grid, Filter.USUAL), Kind.HUMP).getFirst();
 
         assertThat(hump.depthM()).isCloseTo(FLOOR - 6, within(0.05));
         assertThat(hump.prominenceM()).isCloseTo(6, within(0.05));
@@ -87,7 +87,7 @@ class StructureFinderTest {
     @Test
     void aHumpNearTheShoreIsClosedByTheSaddleBetween() {
         DepthGrid grid = grid(5, (x, y) -> basin(x, y) - Terrain.bump(x, y, 1500, 300, 7, 40));
-        List<Candidate> all = StructureFinder.find(grid, Wanted.USUAL);
+        List<Candidate> all = StructureFinder.find(grid, Filter.USUAL);
 
         assertThat(of(all, Kind.HUMP)).hasSize(1);
         assertThat(of(all, Kind.SADDLE)).singleElement().satisfies(s -> {
@@ -102,23 +102,23 @@ class StructureFinderTest {
     void smallRisesAreLeftOutUntilTheyAreAskedFor() {
         DoubleBinaryOperator depth = (x, y) -> basin(x, y) - Terrain.bump(x, y, 1500, 1500, 0.6, 60);
 
-        assertThat(of(find(10, Wanted.USUAL, depth), Kind.HUMP)).isEmpty();
-        assertThat(of(find(10, new Wanted(null, null, 0.5), depth), Kind.HUMP)).hasSize(1);
+        assertThat(of(find(10, Filter.USUAL, depth), Kind.HUMP)).isEmpty();
+        assertThat(of(find(10, new Filter(null, null, 0.5), depth), Kind.HUMP)).hasSize(1);
     }
 
     @Test
     void aBandKeepsWhatLiesInIt() {
         DoubleBinaryOperator depth = (x, y) -> basin(x, y) - Terrain.bump(x, y, 1000, 1500, 9, 100) - Terrain.bump(x, y, 2000, 1500, 3, 100);
 
-        assertThat(of(find(10, new Wanted(4.0, 8.0, 1), depth), Kind.HUMP)).singleElement()
+        assertThat(of(find(10, new Filter(4.0, 8.0, 1), depth), Kind.HUMP)).singleElement()
                 .satisfies(h -> assertThat(h.depthM()).isCloseTo(6, within(0.1)));
-        assertThatThrownBy(() -> new Wanted(8.0, 4.0, 1)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("shallower end first");
+        assertThatThrownBy(() -> new Filter(8.0, 4.0, 1)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("shallower end first");
     }
 
     @Test
     void aChannelEdgeIsALedge() {
         DoubleBinaryOperator channel = (x, y) -> Math.min(basin(x, y), 5 + 6 / (1 + Math.exp(-(60 - Math.abs(x - 1500)) / 6)));
-        List<Candidate> ledges = of(find(5, Wanted.USUAL, channel), Kind.LEDGE);
+        List<Candidate> ledges = of(find(5, Filter.USUAL, channel), Kind.LEDGE);
 
         assertThat(ledges).as("both sides of the channel").hasSize(2);
         assertThat(ledges).allSatisfy(l -> assertThat(l.prominenceM()).isBetween(2.5, 6.0));
@@ -127,7 +127,7 @@ class StructureFinderTest {
     @Test
     void aSteepShoreIsABluff() {
         DepthGrid grid = grid(5, (x, y) -> Math.min(FLOOR, Math.min(Math.min((x - 100) * 0.05, (SIDE - x - 100) * 0.8), Math.min(y - 100, SIDE - y - 100) * 0.05)));
-        List<Candidate> bluffs = of(StructureFinder.find(grid, Wanted.USUAL), Kind.BLUFF);
+        List<Candidate> bluffs = of(StructureFinder.find(grid, Filter.USUAL), Kind.BLUFF);
 
         assertThat(bluffs).singleElement().satisfies(b -> assertThat(grid.x(b.cell())).isGreaterThan(SIDE - 140));
     }
@@ -141,7 +141,7 @@ class StructureFinderTest {
             return main ? Math.min(9, 1 + (y - 1000) * 0.02) : mouth || bay ? 1.5 : -1;
         };
         DepthGrid grid = grid(5, lake);
-        List<Candidate> all = StructureFinder.find(grid, Wanted.USUAL);
+        List<Candidate> all = StructureFinder.find(grid, Filter.USUAL);
 
         assertThat(of(all, Kind.POCKET)).singleElement().satisfies(p -> {
             assertPlace(grid, p, 1500, 750, 60);
@@ -154,7 +154,7 @@ class StructureFinderTest {
     void levelWaterInTheBandIsAFlat() {
         DoubleBinaryOperator shelf = (x, y) -> basin(x, y) <= 0 ? -1 : x < 1200 ? Math.min(3, basin(x, y)) : Math.min(FLOOR, 3 + (x - 1200) * 0.05);
 
-        assertThat(of(find(10, new Wanted(2.0, 4.0, 1), shelf), Kind.FLAT)).isNotEmpty().first()
+        assertThat(of(find(10, new Filter(2.0, 4.0, 1), shelf), Kind.FLAT)).isNotEmpty().first()
                 .satisfies(f -> assertThat(f.areaM2()).isGreaterThan(1_000_000));
     }
 }

@@ -176,7 +176,7 @@ class TrackCutterTest {
 
     private static Spot spot(String id, Position at, double radiusM) {
         Spot like = Sample.spot(id, "hump", Zone.DEEP, 0);
-        return new Spot(id, id, at, radiusM, like.placeClass(), like.zone(), null, null, 0, like.stock(), like.entered());
+        return new Spot(id, id, at, radiusM, like.spotType(), like.zone(), null, null, 0, like.stock(), like.entered());
     }
 
     @Test

@@ -28,13 +28,13 @@ class TrackPlacingTest {
         assertThat(TrackPlacing.matches(track, List.of(logged))).containsOnlyKeys(1).containsEntry(1, logged);
     }
 
-    /** One stop left open all morning: its strikes go where the boat was. */
+    /** One stop left open all morning: its bites go where the boat was. */
     @Test
-    void strikesGoToTheStopThatHoldsTheirTime() {
+    void bitesGoToTheStopThatHoldsTheirTime() {
         PracticeStop logged = Sample.stop("hand", "grass-1", "06-03T06:00", "06-03T09:00", List.of("walker"), EARLY, LATER, UNTIMED);
         PracticeStop first = Sample.stop("hand", "grass-1", "06-03T06:02", "06-03T07:00", List.of());
         PracticeStop second = Sample.stop("track-2", "grass-2", "06-03T08:00", "06-03T08:45", List.of("swim-jig"));
-        TrackPlacing.Placed placed = TrackPlacing.place(List.of(logged), List.of(first, second));
+        TrackPlacing.Result placed = TrackPlacing.place(List.of(logged), List.of(first, second));
 
         assertThat(placed.stops()).hasSize(2);
         assertThat(placed.stops().get(0)).satisfies(s -> {
@@ -45,13 +45,13 @@ class TrackPlacingTest {
         });
         assertThat(placed.stops().get(1).bites()).containsExactly(LATER.on("walker"));
         assertThat(placed.stops().get(1).presentations()).extracting(PresentationTime::presentationId).containsExactly("swim-jig", "walker");
-        assertThat(placed.moved()).containsExactly(new TrackPlacing.Moved("hand", 1, "track-2"));
+        assertThat(placed.moved()).containsExactly(new TrackPlacing.BiteMove("hand", 1, "track-2"));
     }
 
     @Test
-    void aStopReachesAsFarAsTheStrikesThatNoOtherHolds() {
+    void aStopReachesAsFarAsTheBitesThatNoOtherHolds() {
         PracticeStop logged = Sample.stop("hand", "grass-1", "06-03T06:00", "06-03T09:00", List.of("walker"), EARLY, LATER);
-        TrackPlacing.Placed placed = TrackPlacing.place(List.of(logged), List.of(Sample.stop("hand", "grass-1", "06-03T06:30", "06-03T08:00", List.of())));
+        TrackPlacing.Result placed = TrackPlacing.place(List.of(logged), List.of(Sample.stop("hand", "grass-1", "06-03T06:30", "06-03T08:00", List.of())));
 
         assertThat(placed.moved()).isEmpty();
         assertThat(placed.stops()).singleElement().satisfies(s -> {

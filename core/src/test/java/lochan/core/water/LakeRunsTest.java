@@ -111,8 +111,8 @@ class LakeRunsTest {
         LakeRuns runs = new LakeRuns(two, Boat.USUAL);
 
         assertThat(runs.between(at(500, 500), at(2500, 500))).isEmpty();
-        assertThat(runs.runAndSettle(at(500, 500), at(2500, 500))).isEmpty();
-        assertThat(runs.runAndSettle(at(2500, 500), at(2500, 500))).contains(java.time.Duration.ZERO);
+        assertThat(runs.runAndSetUp(at(500, 500), at(2500, 500))).isEmpty();
+        assertThat(runs.runAndSetUp(at(2500, 500), at(2500, 500))).contains(java.time.Duration.ZERO);
     }
 
     static IntStream seeds() {

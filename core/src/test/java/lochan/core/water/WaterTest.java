@@ -38,27 +38,27 @@ class WaterTest {
         double straight = Sample.LAUNCH.metresTo(there);
 
         assertThat(RUNS.between(Sample.LAUNCH, there).orElseThrow().time().toSeconds()).isEqualTo((long) (1.25 * straight / 18));
-        assertThat(RUNS.runAndSettle(Sample.LAUNCH, there)).contains(RUNS.between(Sample.LAUNCH, there).orElseThrow().time().plusMinutes(4));
+        assertThat(RUNS.runAndSetUp(Sample.LAUNCH, there)).contains(RUNS.between(Sample.LAUNCH, there).orElseThrow().time().plusMinutes(4));
     }
 
     @Test
-    void needsNoSettlingWithoutLeavingThePlace() {
-        assertThat(RUNS.runAndSettle(Sample.LAUNCH, Sample.LAUNCH)).contains(Duration.ZERO);
+    void needsNoSetUpWithoutLeavingThePlace() {
+        assertThat(RUNS.runAndSetUp(Sample.LAUNCH, Sample.LAUNCH)).contains(Duration.ZERO);
     }
 
     @Test
     void findsAllThatIsWrongWithASpot() {
         Spot spot = new Spot("s", "", Sample.LAUNCH, Double.NaN, " ", Zone.DEEP, 5.0, 2.0, 1.5, Stock.SCHOOL, Map.of());
 
-        assertThat(SpotRules.check(spot)).extracting(Violation::field)
-                .containsExactlyInAnyOrder("name", "placeClass", "radiusM", "crowdRisk", "depthMaxM");
-        assertThat(SpotRules.check(Sample.spot("s", "hump", Zone.DEEP, 1))).isEmpty();
+        assertThat(SpotCheck.check(spot)).extracting(Violation::field)
+                .containsExactlyInAnyOrder("name", "spotType", "radiusM", "crowdRisk", "depthMaxM");
+        assertThat(SpotCheck.check(Sample.spot("s", "hump", Zone.DEEP, 1))).isEmpty();
     }
 
     @Test
     void aClassOfPlaceKeepsItsWords() {
-        assertThat(PlaceClass.code(" Grass edge ")).isEqualTo("grass-edge");
-        assertThat(PlaceClass.words(PlaceClass.code("Grass edge"))).isEqualTo("grass edge");
+        assertThat(SpotType.code(" Grass edge ")).isEqualTo("grass-edge");
+        assertThat(SpotType.words(SpotType.code("Grass edge"))).isEqualTo("grass edge");
     }
 
     @Test

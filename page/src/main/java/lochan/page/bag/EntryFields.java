@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import lochan.core.Violation;
 import lochan.core.competition.Entry;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Species;
 import lochan.core.practice.Outcome;
@@ -20,14 +20,14 @@ public final class EntryFields {
     private static final int LONGEST_ENTERED = 80;
 
     private final Form form;
-    private final Brief brief;
+    private final Event event;
     private final Names names;
     private final String code;
     private final Instant at;
 
-    private EntryFields(Form form, Brief brief, Names names, String code, Instant at) {
+    private EntryFields(Form form, Event event, Names names, String code, Instant at) {
         this.form = form;
-        this.brief = brief;
+        this.event = event;
         this.names = names;
         this.code = code;
         this.at = at;
@@ -39,11 +39,11 @@ public final class EntryFields {
      * @param code the entry's id
      * @return empty when something is wrong
      */
-    public static Optional<Entry> read(Form form, Brief brief, Names names, String code, Instant at) {
+    public static Optional<Entry> read(Form form, Event event, Names names, String code, Instant at) {
         if (code.isBlank() || code.length() > LONGEST_CODE || code.chars().anyMatch(Character::isISOControl)) {
             form.error("code", "The entry has no id of 1 to 64 characters: load the page again and log the fish once more.");
         }
-        Entry entry = new EntryFields(form, brief, names, code, at).entry(form.value("type"));
+        Entry entry = new EntryFields(form, event, names, code, at).entry(form.value("type"));
         return form.ok() ? Optional.of(entry) : Optional.empty();
     }
 
@@ -54,7 +54,7 @@ public final class EntryFields {
             case "grams" -> new Violation("weight", v.message());
             case "knownGrams" -> new Violation("known", v.message());
             case "readGrams" -> new Violation("reads", v.message());
-            case "celsius" -> new Violation("well", v.message());
+            case "celsius" -> new Violation("livewell", v.message());
             case "id" -> new Violation("weight", v.message());
             default -> v;
         };
@@ -69,9 +69,9 @@ public final class EntryFields {
             case "void" -> new Entry.Void(code, at, form.value("entry"));
             case "official" -> official();
             case "scale-check" -> scaleCheck();
-            case "well-water" -> wellWater();
+            case "livewell" -> livewell();
             case "fishing" -> fishing();
-            case "strike" -> strike();
+            case "bite" -> bite();
             default -> {
                 form.error("type", "“" + type + "” is no kind of entry: load the page again.");
                 yield null;
@@ -81,7 +81,7 @@ public final class EntryFields {
 
     private Entry caught() {
         Species species = form.choice("species", Species.class);
-        if (species != null && brief.rule(species).isEmpty()) {
+        if (species != null && event.rules().rule(species).isEmpty()) {
             form.error("species", species.code() + " does not count in this event: choose one that does.");
         }
         Double grams = form.quantity("weight", QuantityText::grams);
@@ -106,15 +106,15 @@ public final class EntryFields {
     private Entry fishing() {
         place();
         if (form.has("spot") != form.has("presentation")) {
-            form.error(form.has("spot") ? "presentation" : "spot", "Say both where you fish and with what, or neither when you are under way.");
+            form.error(form.has("spot") ? "presentation" : "spot", "Choose both spot and lure, or neither.");
         }
         return new Entry.Fishing(code, at, orNull("spot"), orNull("presentation"));
     }
 
-    /** A strike that was not landed, where and on what is fished. */
-    private Entry strike() {
+    /** A bite that was not landed, where and on what is fished. */
+    private Entry bite() {
         place();
-        return new Entry.Strike(code, at, orNull("spot"), orNull("presentation"), form.choice("outcome", Outcome.class));
+        return new Entry.Bite(code, at, orNull("spot"), orNull("presentation"), form.choice("outcome", Outcome.class));
     }
 
     private void place() {
@@ -138,14 +138,14 @@ public final class EntryFields {
         return known == null || reads == null ? null : new Entry.ScaleCheck(code, at, known, reads);
     }
 
-    private Entry wellWater() {
-        form.need("well", "The temperature is missing: type what the thermometer in the well shows.");
-        Double celsius = form.quantity("well", QuantityText::celsius);
-        return celsius == null ? null : new Entry.WellWater(code, at, celsius);
+    private Entry livewell() {
+        form.need("livewell", "The temperature is missing: type what the thermometer in the livewell shows.");
+        Double celsius = form.quantity("livewell", QuantityText::celsius);
+        return celsius == null ? null : new Entry.LivewellReading(code, at, celsius);
     }
 
     private Entry official() {
-        boolean byLength = brief.format() == Format.LIMIT_LENGTH;
+        boolean byLength = event.rules().format() == Format.LIMIT_LENGTH;
         form.need("official", byLength ? "The official length is missing." : "The official weight is missing.");
         Double measure = form.quantity("official", byLength ? QuantityText::mm : QuantityText::grams);
         return new Entry.Official(code, at, byLength ? null : measure, byLength ? measure : null, form.whole("deadFish"), form.number("lateMinutes"), form.whole("shortFish"),

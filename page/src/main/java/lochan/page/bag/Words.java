@@ -5,7 +5,7 @@ import lochan.core.competition.BagRow;
 import lochan.core.competition.Entry;
 import lochan.core.competition.Fish;
 import lochan.core.competition.Verdict;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.SpeciesRule;
 import lochan.core.quantity.Units;
@@ -20,15 +20,15 @@ import lochan.core.quantity.Units;
 public record Words(String act, String why, String tone) {
 
     /** What a row's verdict says, given the fish as the log knew them before it. */
-    static Words of(BagRow row, Function<String, Fish> before, Brief brief, Units units) {
+    static Words of(BagRow row, Function<String, Fish> before, Event event, Units units) {
         Verdict verdict = row.verdict();
         Fish fish = before.apply(row.fish());
         return switch (verdict.decision()) {
-            case KEEP -> new Words(keep(row, brief.format()), room(row, brief), "keep");
-            case CULL -> cull(before.apply(verdict.released()), row, brief, units);
+            case KEEP -> new Words(keep(row, event.rules().format()), room(row, event), "keep");
+            case CULL -> cull(before.apply(verdict.released()), row, event, units);
             case BALANCE -> new Words("Put " + label(before.apply(verdict.first()), row.fish()) + " and " + label(before.apply(verdict.second()), row.fish())
-                    + " on the balance.", (brief.scoring().balanceOnly() ? "" : "The scale cannot tell them apart. ") + "Nothing else is logged until this is settled.", "balance");
-            case RELEASE -> new Words("Release the new fish.", why(verdict, fish, row, brief, units), "release");
+                    + " on the balance.", (event.rules().scoring().balanceOnly() ? "" : "The scale cannot tell them apart. ") + "Decide this before logging anything else.", "balance");
+            case RELEASE -> new Words("Release the new fish.", why(verdict, fish, row, event, units), "release");
         };
     }
 
@@ -40,35 +40,35 @@ public record Words(String act, String why, String tone) {
         };
     }
 
-    private static String room(BagRow row, Brief brief) {
-        int fish = row.bag().well().size();
-        return brief.format() == Format.EVERY_FISH ? "Every fish counts: " + fish + " so far. Let it go at once."
-                : "There is room: fish " + fish + (brief.limit() == null ? "." : " of " + brief.limit() + ".");
+    private static String room(BagRow row, Event event) {
+        int fish = row.bag().fish().size();
+        return event.rules().format() == Format.EVERY_FISH ? "Every fish counts: " + fish + " so far. Let it go at once."
+                : "There is room: fish " + fish + (event.rules().limit() == null ? "." : " of " + event.rules().limit() + ".");
     }
 
-    private static Words cull(Fish out, BagRow row, Brief brief, Units units) {
-        return brief.format() == Format.LIMIT_LENGTH
+    private static Words cull(Fish out, BagRow row, Event event, Units units) {
+        return event.rules().format() == Format.LIMIT_LENGTH
                 ? new Words("It counts instead of the " + units.length(out.mm()) + ". Photograph it, then release it.", "The new fish is the longer one.", "cull")
                 : new Words("Cull " + name(out, units) + ". Put " + row.tag() + " on the new fish.", "The new fish is the heavier one.", "cull");
     }
 
-    private static String why(Verdict verdict, Fish fish, BagRow row, Brief brief, Units units) {
-        boolean byLength = brief.format() == Format.LIMIT_LENGTH;
-        String least = byLength ? "the shortest that counts" : "the lightest fish in the well";
+    private static String why(Verdict verdict, Fish fish, BagRow row, Event event, Units units) {
+        boolean byLength = event.rules().format() == Format.LIMIT_LENGTH;
+        String least = byLength ? "the shortest that counts" : "the lightest fish of the bag";
         return switch (verdict.reason()) {
-            case SHORT -> "Short: " + units.length(fish.mm()) + ", your brief says "
-                    + units.length(brief.rule(fish.species()).map(SpeciesRule::minLengthMm).orElse(null)) + " at least for " + fish.species().code() + ".";
+            case SHORT -> "Short: " + units.length(fish.mm()) + ", your rules say "
+                    + units.length(event.rules().rule(fish.species()).map(SpeciesRule::minLengthMm).orElse(null)) + " at least for " + fish.species().code() + ".";
             case TOO_LIGHT -> "It does not beat " + least + (byLength ? after(units.length(row.bag().length().smallest()))
                     : row.bag().smallestGrams() == null ? "." : after(units.weight(row.bag().smallestGrams())));
-            case SPECIES_FULL -> "Your brief's limit for " + fish.species().code() + " is full, and it does not beat the least of them.";
-            case NOTHING_TO_CULL -> "The limit is full and every fish in the well is dead: a dead fish cannot be culled.";
-            case LIGHT -> "Light: " + units.weight(fish.grams()) + ", your brief says " + units.weight(brief.rule(fish.species()).map(SpeciesRule::minGrams).orElse(null)) + " at least.";
+            case SPECIES_FULL -> "Your limit for " + fish.species().code() + " is full, and it is no better than the smallest of them.";
+            case NOTHING_TO_CULL -> "The limit is full and every fish in the livewell is dead: a dead fish cannot be culled.";
+            case LIGHT -> "Light: " + units.weight(fish.grams()) + ", your rules say " + units.weight(event.rules().rule(fish.species()).map(SpeciesRule::minGrams).orElse(null)) + " at least.";
             case IN_SLOT -> {
-                SpeciesRule.Slot slot = brief.rule(fish.species()).map(SpeciesRule::slot).orElseThrow();
-                yield "In the slot: " + units.length(fish.mm()) + ", your brief protects " + units.length(slot.fromMm()) + " to " + units.length(slot.toMm()) + ".";
+                SpeciesRule.Slot slot = event.rules().rule(fish.species()).map(SpeciesRule::slot).orElseThrow();
+                yield "In the slot: " + units.length(fish.mm()) + ", your rules protect " + units.length(slot.fromMm()) + " to " + units.length(slot.toMm()) + ".";
             }
-            case OVER_FULL -> "Your brief lets no more " + fish.species().code() + " over the slot into the well, and it does not beat the least of them.";
-            case NO_CULLING -> "The limit is full, and your brief says that a kept fish may not be exchanged.";
+            case OVER_FULL -> "Your rules allow no more " + fish.species().code() + " over the slot, and it is no better than the smallest of them.";
+            case NO_CULLING -> "The limit is full, and your rules do not allow culling.";
             case ROOM, HEAVIER, TOO_CLOSE -> "";
         };
     }
@@ -95,9 +95,9 @@ public record Words(String act, String why, String tone) {
             case Entry.Void v -> "Voided an entry";
             case Entry.Official o -> "Official " + measures(o.grams(), o.mm(), units) + (o.deadFish() == null || o.deadFish() == 0 ? "" : ", " + o.deadFish() + " dead");
             case Entry.ScaleCheck s -> "Scale reads " + units.weight(s.readGrams()) + " for " + units.weight(s.knownGrams());
-            case Entry.WellWater w -> "Well " + units.temperature(w.celsius());
+            case Entry.LivewellReading w -> "Well " + units.temperature(w.celsius());
             case Entry.Fishing f -> f.spotId() == null ? "Under way" : "Fishing " + names.of(f.spotId(), f.presentationId());
-            case Entry.Strike s -> "Strike " + (s.outcome() == null ? "" : s.outcome().code());
+            case Entry.Bite s -> "Bite " + (s.outcome() == null ? "" : s.outcome().code());
         };
     }
 

@@ -1,2 +1,2 @@
-/** The bag of a competition day in words, the same wherever it is reckoned. */
+/** The bag of a competition day in words, the same wherever it is computed. */
 package lochan.page.bag;

@@ -11,7 +11,7 @@ import lochan.core.competition.Decision;
 import lochan.core.competition.Entry;
 import lochan.core.competition.Fish;
 import lochan.core.competition.Verdict;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.page.bag.BagView;
 import lochan.page.bag.EntryFields;
@@ -22,7 +22,7 @@ import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 
 /**
- * What the page in the boat calls. A {@code log} is {@code {event, units: {weight, length, temperature}, names: {spots, presentations}, entries}} with brief and entries as
+ * What the page in the boat calls. A {@code log} is {@code {event, units: {weight, length, temperature}, names: {spots, presentations}, entries}} with event and entries as
  * in an event file; times cross as milliseconds of the epoch.
  */
 public final class BoatModule {
@@ -45,15 +45,15 @@ public final class BoatModule {
      * A day of the log in words.
      *
      * @param day       its number; 0: the one that {@code now} belongs to
-     * @param mustLeave when to leave for check-in; NaN: not known
+     * @param leaveBy when to leave for check-in; NaN: not known
      */
     @JSExport
-    public static JSObject view(JSObject log, int day, double now, double mustLeave) {
+    public static JSObject view(JSObject log, int day, double now, double leaveBy) {
         JsFields f = new JsFields(log);
-        Brief brief = LogJson.brief(f.object("event"));
+        Event event = LogJson.event(f.object("event"));
         Instant at = Instant.ofEpochMilli((long) now);
-        int number = day == 0 ? new BagLog(brief).dayOf(at) : day;
-        BagView view = BagView.of(brief, names(f), entries(f), new BagView.Moment(number, at, Double.isNaN(mustLeave) ? null : Instant.ofEpochMilli((long) mustLeave)),
+        int number = day == 0 ? new BagLog(event).dayOf(at) : day;
+        BagView view = BagView.of(event, names(f), entries(f), new BagView.Moment(number, at, Double.isNaN(leaveBy) ? null : Instant.ofEpochMilli((long) leaveBy)),
                 LogJson.units(f.object("units")));
         return of(view).done();
     }
@@ -61,7 +61,7 @@ public final class BoatModule {
     private static JsObject of(BagView v) {
         return new JsObject().put("day", v.day()).put("clock", v.clock()).put("hours", of(v.hours())).put("total", v.total()).put("net", v.net()).put("count", v.count())
                 .put("needs", v.needs()).put("told", of(v.told())).put("last", v.last() == null ? null : new JsObject().put("id", v.last().id()).put("what", v.last().what()))
-                .put("pair", of(v.pair())).put("rack", v.rack(), BoatModule::of).put("lines", v.lines(), BoatModule::of).put("well", of(v.well())).put("tags", v.tags()).put("results", v.results()).put("sum", v.sum());
+                .put("pair", of(v.pair())).put("slots", v.slots(), BoatModule::of).put("lines", v.lines(), BoatModule::of).put("livewell", of(v.livewell())).put("tags", v.tags()).put("results", v.results()).put("sum", v.sum());
     }
 
     private static JsObject of(BagView.Hours h) {
@@ -76,7 +76,7 @@ public final class BoatModule {
         return p == null ? null : new JsObject().put("first", p.first()).put("firstName", p.firstName()).put("second", p.second()).put("secondName", p.secondName()).put("left", p.left());
     }
 
-    private static JsObject of(BagView.Well w) {
+    private static JsObject of(BagView.LivewellView w) {
         return w == null ? null : new JsObject().put("state", w.state()).put("look", w.look()).put("warm", w.warm());
     }
 
@@ -97,10 +97,10 @@ public final class BoatModule {
     @JSExport
     public static JSObject entry(JSObject log, JSObject fields, String id, double at) {
         JsFields f = new JsFields(log);
-        Brief brief = LogJson.brief(f.object("event"));
+        Event event = LogJson.event(f.object("event"));
         Form form = new Form(new JsFields(fields).all(), LogJson.units(f.object("units")));
-        Optional<Entry> entry = EntryFields.read(form, brief, names(f), id, Instant.ofEpochMilli((long) at));
-        entry.flatMap(e -> BagLog.replay(brief, entries(f)).append(e)).map(EntryFields::onForm).ifPresent(v -> form.error(v.field(), v.message()));
+        Optional<Entry> entry = EntryFields.read(form, event, names(f), id, Instant.ofEpochMilli((long) at));
+        entry.flatMap(e -> BagLog.replay(event, entries(f)).append(e)).map(EntryFields::onForm).ifPresent(v -> form.error(v.field(), v.message()));
         return form.ok() ? new JsObject().put("entry", LogJson.of(entry.orElseThrow())).done()
                 : new JsObject().put("errors", form.allErrors().entrySet().stream().flatMap(e -> e.getValue().stream().map(m -> new Violation(e.getKey(), m))).toList(),
                         v -> new JsObject().put("field", v.field()).put("message", v.message())).done();
@@ -110,15 +110,15 @@ public final class BoatModule {
     @JSExport
     public static String refusal(JSObject log, JSObject entry) {
         JsFields f = new JsFields(log);
-        return BagLog.replay(LogJson.brief(f.object("event")), entries(f)).append(LogJson.entry(new JsFields(entry))).map(Violation::message).orElse(null);
+        return BagLog.replay(LogJson.event(f.object("event")), entries(f)).append(LogJson.entry(new JsFields(entry))).map(Violation::message).orElse(null);
     }
 
     /** One row for each entry, as the command {@code bag} prints them. */
     @JSExport
     public static JSObject rows(JSObject log) {
         JsFields f = new JsFields(log);
-        Brief brief = LogJson.brief(f.object("event"));
-        return JsObject.listOf(BagLog.replay(brief, entries(f)).rows(), row -> row(row, brief.format() == Format.LIMIT_LENGTH));
+        Event event = LogJson.event(f.object("event"));
+        return JsObject.listOf(BagLog.replay(event, entries(f)).rows(), row -> row(row, event.rules().format() == Format.LIMIT_LENGTH));
     }
 
     private static JsObject row(BagRow row, boolean byLength) {
@@ -128,7 +128,7 @@ public final class BoatModule {
         if (verdict != null && verdict.first() != null && !verdict.first().equals(row.fish())) {
             o.put("weigh", verdict.first());
         }
-        o.put("bag", row.bag().well().stream().map(Fish::id).toList()).put("totalGrams", row.bag().totalGrams()).put("netGrams", row.bag().netGrams())
+        o.put("bag", row.bag().fish().stream().map(Fish::id).toList()).put("totalGrams", row.bag().totalGrams()).put("netGrams", row.bag().netGrams())
                 .put("smallestGrams", row.bag().smallestGrams()).put("needsGrams", row.bag().needsGrams());
         if (row.bag().weighings() > 0) {
             o.put("weighings", row.bag().weighings());

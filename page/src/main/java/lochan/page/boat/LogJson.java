@@ -6,12 +6,13 @@ import java.util.List;
 import java.util.Map;
 import lochan.core.Coded;
 import lochan.core.competition.Entry;
-import lochan.core.event.Brief;
 import lochan.core.event.CompetitionDay;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
+import lochan.core.event.Rules;
 import lochan.core.event.Scoring;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
@@ -19,18 +20,20 @@ import lochan.core.event.TieBreak;
 import lochan.core.practice.Outcome;
 import lochan.core.quantity.Units;
 
-/** Brief and entries as the event file has them. The server has checked them; nothing is checked here again. */
+/** Event and entries as the event file has them. The server has checked them; nothing is checked here again. */
 final class LogJson {
 
     private LogJson() { }
 
-    static Brief brief(JsFields f) {
+    static Event event(JsFields f) {
         Position launch = new Position(f.object("launch").number("lat"), f.object("launch").number("lon"));
         JsFields p = f.object("penalties");
         Penalties penalties = p == null ? Penalties.NONE : new Penalties(p.number("deadFishGrams"), p.number("lateGramsPerMinute"), p.number("lateDisqualifyMinutes"), p.number("shortFishGrams"), p.number("overLimitGrams"));
         List<CompetitionDay> days = f.list("days", d -> new CompetitionDay(LocalDate.parse(d.text("date")), d.time("start"), d.time("checkIn")));
-        return new Brief(f.text("name"), ZoneId.of(f.text("timeZone")), code(Format.class, f.text("format")), f.whole("limit"), f.has("anglers") ? f.whole("anglers") : 1,
-                f.number("targetGrams"), f.number("scaleGrams"), f.list("species", LogJson::species), scoring(f), penalties, Gear.FREE, List.of(), days, launch, launch, Map.of());
+        Rules rules = new Rules(code(Format.class, f.text("format")), f.whole("limit"), f.number("targetGrams"), f.number("scaleGrams"),
+                f.list("species", LogJson::species), scoring(f), penalties, Gear.FREE);
+        int anglers = f.has("anglers") ? f.whole("anglers") : 1;
+        return new Event(f.text("name"), ZoneId.of(f.text("timeZone")), anglers, List.of(), days, new Event.Ramp(launch, launch), rules, Map.of());
     }
 
     private static SpeciesRule species(JsFields f) {
@@ -71,8 +74,8 @@ final class LogJson {
             case "official" -> new Entry.Official(id, at, f.number("grams"), f.number("mm"), f.whole("deadFish"), f.number("lateMinutes"), f.whole("shortFish"), f.whole("overLimit"), f.whole("place"),
                     f.number("biggestGrams"));
             case "scale-check" -> new Entry.ScaleCheck(id, at, f.number("knownGrams"), f.number("readGrams"));
-            case "well-water" -> new Entry.WellWater(id, at, f.number("celsius"));
-            case "strike" -> new Entry.Strike(id, at, f.text("spot"), f.text("presentation"), code(Outcome.class, f.text("outcome")));
+            case "livewell" -> new Entry.LivewellReading(id, at, f.number("celsius"));
+            case "bite" -> new Entry.Bite(id, at, f.text("spot"), f.text("presentation"), code(Outcome.class, f.text("outcome")));
             case "fishing" -> new Entry.Fishing(id, at, f.text("spot"), f.text("presentation"));
             default -> throw new IllegalArgumentException("unknown type of entry " + f.text("type"));
         };
@@ -90,8 +93,8 @@ final class LogJson {
             case Entry.Official c -> o.put("type", "official").put("grams", c.grams()).put("mm", c.mm()).put("deadFish", c.deadFish()).put("lateMinutes", c.lateMinutes())
                     .put("shortFish", c.shortFish()).put("overLimit", c.overLimit()).put("place", c.place()).put("biggestGrams", c.biggestGrams());
             case Entry.ScaleCheck s -> o.put("type", "scale-check").put("knownGrams", Double.valueOf(s.knownGrams())).put("readGrams", Double.valueOf(s.readGrams()));
-            case Entry.WellWater w -> o.put("type", "well-water").put("celsius", Double.valueOf(w.celsius()));
-            case Entry.Strike s -> o.put("type", "strike").put("spot", s.spotId()).put("presentation", s.presentationId()).put("outcome", s.outcome() == null ? null : s.outcome().code());
+            case Entry.LivewellReading w -> o.put("type", "livewell").put("celsius", Double.valueOf(w.celsius()));
+            case Entry.Bite s -> o.put("type", "bite").put("spot", s.spotId()).put("presentation", s.presentationId()).put("outcome", s.outcome() == null ? null : s.outcome().code());
             case Entry.Fishing f -> o.put("type", "fishing").put("spot", f.spotId()).put("presentation", f.presentationId());
         }
         return o.put("id", entry.id()).put("at", JsObject.iso(entry.at().toEpochMilli()));

@@ -91,15 +91,15 @@ class AccountController {
         Optional<Duration> wait = throttle.attempt(null, request.getRemoteAddr());
         wait.ifPresent(w -> form.error("code", tooMany(w)));
         if (form.ok()) {
-            Accounts.Joined joined = accounts.join(form.value("code"), form.value("name"), password);
+            Accounts.Registration joined = accounts.join(form.value("code"), form.value("name"), password);
             if (joined.angler() != null) {
                 entrance.enter(joined.angler(), request, response);
                 return "redirect:/events";
             }
-            if (joined.refused() == Accounts.Refused.NAME) {
+            if (joined.refused() == Accounts.Refusal.NAME) {
                 form.error("name", "This name is taken: choose another.");
             } else {
-                form.error("code", "This code does not hold: it was used, has run out, or is mistyped. Ask for another one.");
+                form.error("code", "This code is not valid: it was used, has expired, or is mistyped. Ask for another one.");
             }
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -138,7 +138,7 @@ class AccountController {
         Optional<Angler> angler = accounts.signIn(form.value("name"), fields.getOrDefault("password", ""));
         if (angler.isEmpty()) {
             response.setStatus(HttpStatus.UNAUTHORIZED.value());
-            form.error("password", "Name and password do not belong together: check both and try again.");
+            form.error("password", "Name or password is wrong: check both and try again.");
             return signInPage(form, model);
         }
         throttle.succeeded(angler.get().accountId(), request.getRemoteAddr());

@@ -20,7 +20,7 @@ class AccountRepository {
         this.db = db;
     }
 
-    record Stored(long id, String name, String passwordHash) { }
+    record AccountRow(long id, String name, String passwordHash) { }
 
     boolean isEmpty() {
         return !db.fetchExists(ACCOUNT);
@@ -30,7 +30,7 @@ class AccountRepository {
     Optional<Long> addFirst(String name, String passwordHash) {
         int added = db.insertInto(ACCOUNT, ACCOUNT.NAME, ACCOUNT.PASSWORD_HASH)
                 .select(DSL.select(DSL.val(name), DSL.val(passwordHash)).whereNotExists(DSL.selectOne().from(ACCOUNT))).execute();
-        return added == 0 ? Optional.empty() : find(name).map(Stored::id);
+        return added == 0 ? Optional.empty() : find(name).map(AccountRow::id);
     }
 
     long add(String name, String passwordHash) {
@@ -38,17 +38,17 @@ class AccountRepository {
                 .returningResult(ACCOUNT.ID).fetchSingle().value1();
     }
 
-    Optional<Stored> find(String name) {
+    Optional<AccountRow> find(String name) {
         return fetch(ACCOUNT.NAME.eq(name));
     }
 
-    Optional<Stored> find(long accountId) {
+    Optional<AccountRow> find(long accountId) {
         return fetch(ACCOUNT.ID.eq(accountId));
     }
 
-    private Optional<Stored> fetch(Condition which) {
+    private Optional<AccountRow> fetch(Condition which) {
         return db.select(ACCOUNT.ID, ACCOUNT.NAME, ACCOUNT.PASSWORD_HASH).from(ACCOUNT).where(which)
-                .fetchOptional(r -> new Stored(r.value1(), r.value2(), r.value3()));
+                .fetchOptional(r -> new AccountRow(r.value1(), r.value2(), r.value3()));
     }
 
     /** The names of all accounts, the oldest first. */

@@ -60,7 +60,7 @@ public class Accounts {
     }
 
     /** Why somebody could not join. */
-    enum Refused { CODE, NAME }
+    enum Refusal { CODE, NAME }
 
     /**
      * Makes an account for one who has a code of the administrator's, which is used up by it.
@@ -68,18 +68,18 @@ public class Accounts {
      * @return the angler, or why not; a name that is taken leaves the code as it was
      */
     @Transactional
-    Joined join(String code, String name, String password) {
+    Registration join(String code, String name, String password) {
         if (repository.find(name.strip()).isPresent()) {
-            return new Joined(null, Refused.NAME);
+            return new Registration(null, Refusal.NAME);
         }
         if (!repository.takeInvitation(Secrets.hash(Secrets.plain(code)), clock.instant())) {
-            return new Joined(null, Refused.CODE);
+            return new Registration(null, Refusal.CODE);
         }
-        return new Joined(new Angler(repository.add(name.strip(), encoder.encode(password)), name.strip()), null);
+        return new Registration(new Angler(repository.add(name.strip(), encoder.encode(password)), name.strip()), null);
     }
 
     /** @param angler null when refused */
-    record Joined(Angler angler, Refused refused) { }
+    record Registration(Angler angler, Refusal refused) { }
 
     /** The oldest account adds others. */
     boolean isAdministrator(long accountId) {
@@ -132,8 +132,8 @@ public class Accounts {
 
     /** The angler when the password is right. A name that is not there takes as long to refuse as a wrong password. */
     Optional<Angler> signIn(String name, String password) {
-        Optional<AccountRepository.Stored> account = repository.find(name.strip());
-        boolean right = encoder.matches(password, account.map(AccountRepository.Stored::passwordHash).orElse(NOBODY));
+        Optional<AccountRepository.AccountRow> account = repository.find(name.strip());
+        boolean right = encoder.matches(password, account.map(AccountRepository.AccountRow::passwordHash).orElse(NOBODY));
         return account.filter(a -> right).map(a -> new Angler(a.id(), a.name()));
     }
 

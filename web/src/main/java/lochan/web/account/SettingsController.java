@@ -114,7 +114,7 @@ class SettingsController {
         } else if (accounts.isPassword(angler.accountId(), password)) {
             throttle.succeeded(angler.accountId(), request.getRemoteAddr());
         } else {
-            form.error(field, "This is not your password: type the one you sign in with.");
+            form.error(field, "The password is wrong.");
         }
     }
 
@@ -154,7 +154,7 @@ class SettingsController {
     String withdraw(@AuthenticationPrincipal Angler angler, RedirectAttributes flash) {
         needAdministrator(angler);
         accounts.withdrawInvitations(angler.accountId());
-        flash.addFlashAttribute("notice", "Codes withdrawn: they let nobody in any more.");
+        flash.addFlashAttribute("notice", "Codes withdrawn.");
         return BACK;
     }
 

@@ -17,15 +17,15 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.live.Advisor;
+import lochan.core.live.LiveAdvisor;
 import lochan.core.live.Outlook;
-import lochan.core.live.StayOrGo;
+import lochan.core.live.MoveAdvice;
 import lochan.core.live.Today;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
 import lochan.core.planning.DayPlanner;
 import lochan.core.planning.DayRuns;
-import lochan.core.planning.Stance;
+import lochan.core.planning.Strategy;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
@@ -61,24 +61,24 @@ final class AdviseAnswer {
         this.seed = seed;
         this.runs = DayRuns.of(event, Assumptions.DEFAULTS.planning());
         this.entries = new ArrayList<>(event.competition());
-        this.log = BagLog.replay(event.brief(), entries);
+        this.log = BagLog.replay(event.event(), entries);
     }
 
-    /** What is reckoned once for a day. */
-    private record OfDay(Advisor advisor, List<PlanStop> plan, Backups.Ladder ladder) { }
+    /** What is computed once for a day. */
+    private record OfDay(LiveAdvisor advisor, List<PlanStop> plan, Backups.Ladder ladder) { }
 
     private OfDay day(int number) {
         return days.computeIfAbsent(number, n -> {
             DayModel model = new DayModel(event, n, Assumptions.DEFAULTS);
             ScenarioSet few = new ScenarioSet(model, PLANNED_SCENARIOS, seed);
             List<PlanStop> given = event.planOf(n);
-            List<PlanStop> plan = given.isEmpty() ? new DayPlanner(few, runs, DayPlanner.Wishes.of(Stance.STEADY), seed).plan(PLANNED_ROUNDS, i -> true) : given;
-            return new OfDay(new Advisor(model, runs, seed), plan, given.isEmpty() ? new Backups.Ladder(null, List.of())
+            List<PlanStop> plan = given.isEmpty() ? new DayPlanner(few, runs, DayPlanner.Wishes.of(Strategy.BALANCED), seed).plan(PLANNED_ROUNDS, i -> true) : given;
+            return new OfDay(new LiveAdvisor(model, runs, seed), plan, given.isEmpty() ? new Backups.Ladder(null, List.of())
                     : Backups.of(few, runs, plan, seed, PLANNED_ROUNDS));
         });
     }
 
-    /** Reckons beforehand what an answer on the first day takes longest for. */
+    /** Computes beforehand what an answer on the first day takes longest for. */
     AdviseAnswer ready() {
         OfDay first = day(1);
         first.advisor().ready(first.plan());
@@ -99,8 +99,8 @@ final class AdviseAnswer {
         Instant at = time(text);
         int number = log.dayOf(at);
         List<Entry> until = entries.stream().filter(e -> !e.at().isAfter(at)).toList();
-        BagLog then = BagLog.replay(event.brief(), until);
-        Today today = done(number, at).with(Today.strikes(then, number));
+        BagLog then = BagLog.replay(event.event(), until);
+        Today today = done(number, at).with(Today.bites(then, number));
         Cell fishing = Today.fishing(log, number, at);
         Cell planned = today.efforts().stream().filter(e -> e.to().equals(at)).map(Today.Effort::cell).findFirst().orElse(null);
         return answer(number, at, null, fishing == null ? planned : fishing, today, then);
@@ -111,7 +111,7 @@ final class AdviseAnswer {
             throw new UsageException("no time: give --at as 09:40 or with its offset, or --stream");
         }
         try {
-            return text.length() <= 5 ? event.brief().day(1).date().atTime(LocalTime.parse(text)).atZone(event.brief().timeZone()).toInstant() : OffsetDateTime.parse(text).toInstant();
+            return text.length() <= 5 ? event.day(1).date().atTime(LocalTime.parse(text)).atZone(event.timeZone()).toInstant() : OffsetDateTime.parse(text).toInstant();
         } catch (DateTimeException e) {
             throw new UsageException("--at is " + text + ": expected a time as 09:40 or 2027-05-29T09:40:00-06:00");
         }
@@ -154,7 +154,7 @@ final class AdviseAnswer {
             efforts = efforts.fishedOn(fishing, lineBefore != null && lineBefore.isAfter(since) ? lineBefore : since, at);
         }
         lineBefore = at;
-        return answer(number, at, position, fishing, efforts.with(Today.strikes(log, number)), log);
+        return answer(number, at, position, fishing, efforts.with(Today.bites(log, number)), log);
     }
 
     private Cell fishing(JsonNode line) throws UsageException {
@@ -196,9 +196,9 @@ final class AdviseAnswer {
 
     private ObjectNode answer(int number, Instant at, Position position, Cell fishing, Today today, BagLog bags) {
         OfDay of = day(number);
-        StayOrGo.Standing standing = new StayOrGo.Standing(at, position, fishing, today, bags.bag(number));
-        StayOrGo.Found found = of.advisor().ask(standing);
-        Advisor.Ahead ahead = of.advisor().ahead(standing, found, of.plan(), of.ladder(), 1);
+        MoveAdvice.State standing = new MoveAdvice.State(at, position, fishing, today, bags.bag(number));
+        MoveAdvice.Answer found = of.advisor().ask(standing);
+        LiveAdvisor.Ahead ahead = of.advisor().ahead(standing, found, of.plan(), of.ladder(), 1);
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         if (found.stay() == null) {
             node.putNull("stay");
@@ -212,7 +212,7 @@ final class AdviseAnswer {
             node.putObject("best").put("spot", found.best().cell().spotId()).put("presentation", found.best().cell().presentationId()).put("leaveAt", text(found.best().leaveAt()))
                     .put("gainGrams", found.best().gainGrams());
         }
-        node.put("mustLeave", found.mustLeave() == null ? null : text(found.mustLeave()));
+        node.put("leaveBy", found.leaveBy() == null ? null : text(found.leaveBy()));
         Outlook outlook = ahead.outlook();
         node.putObject("projected").put("p10", outlook.p10Grams()).put("p50", outlook.p50Grams()).put("p90", outlook.p90Grams()).put("effectiveSample", Math.round(outlook.effectiveSample()));
         node.put("chanceOfTarget", outlook.chanceOfTarget()).put("chanceOfMore", outlook.chanceOfMore());
@@ -222,12 +222,12 @@ final class AdviseAnswer {
         }
         ArrayNode triggers = node.putArray("triggers");
         ahead.triggers().forEach(t -> triggers.addObject().put("spot", t.trigger().spotId()).put("at", text(t.trigger().at()))
-                .put("strikesUnder", t.trigger().strikesUnder()).put("seen", t.seen()).put("chance", t.chance()).put("placeClass", t.to().placeClass())
+                .put("bitesBelow", t.trigger().bitesBelow()).put("seen", t.seen()).put("chance", t.chance()).put("spotType", t.to().spotType())
                 .put("presentation", t.to().presentationId()));
         return node;
     }
 
     private String text(Instant at) {
-        return DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(at.atZone(event.brief().timeZone()));
+        return DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(at.atZone(event.timeZone()));
     }
 }

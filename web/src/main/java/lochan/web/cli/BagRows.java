@@ -31,7 +31,7 @@ public final class BagRows {
             node.put("weigh", verdict.first());
         }
         ArrayNode bag = node.putArray("bag");
-        row.bag().well().stream().map(Fish::id).forEach(bag::add);
+        row.bag().fish().stream().map(Fish::id).forEach(bag::add);
         node.put("totalGrams", row.bag().totalGrams());
         node.put("netGrams", row.bag().netGrams());
         node.put("smallestGrams", row.bag().smallestGrams());

@@ -25,7 +25,7 @@ import lochan.core.event.Format;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.core.planning.PlanValuer;
-import lochan.core.planning.Stance;
+import lochan.core.planning.Strategy;
 import lochan.core.scenario.DayModel;
 import lochan.core.search.Orienteering;
 import lochan.core.search.TourSearch;
@@ -77,7 +77,7 @@ public final class CommandLine {
             JsonNode answer = switch (arguments[0]) {
                 case "rank" -> rank(Options.parse(rest, Map.of("--day", 1, "--at", 1, "--scenarios", 1, "--seed", 1)));
                 case "value" -> value(Options.parse(rest, Map.of("--plan", 1, "--scenarios", 1, "--seed", 1, "--bag", 0)));
-                case "plan" -> plan(Options.parse(rest, Map.of("--stance", 1, "--day", 1, "--seconds", 1, "--seed", 1)));
+                case "plan" -> plan(Options.parse(rest, Map.of("--strategy", 1, "--day", 1, "--seconds", 1, "--seed", 1)));
                 case "route" -> route(Options.parse(rest, Map.of("--seconds", 1, "--seed", 1)));
                 case "runs" -> RunsAnswer.json(read(Options.parse(rest, Map.of()).file()));
                 case "structure" -> structure(Options.parse(rest, Map.of("--crs", 1, "--band", 2, "--prominence", 1)));
@@ -105,7 +105,7 @@ public final class CommandLine {
     }
 
     private static int day(Options options, EventData event) throws UsageException {
-        return options.whole("--day", 1, 1, event.brief().days().size());
+        return options.whole("--day", 1, 1, event.days().size());
     }
 
     private static int bin(String at, DayModel model) throws UsageException {
@@ -113,7 +113,7 @@ public final class CommandLine {
             return 0;
         }
         try {
-            Instant time = LocalTime.parse(at).atDate(model.bins().getFirst().date()).atZone(model.event().brief().timeZone()).toInstant();
+            Instant time = LocalTime.parse(at).atDate(model.bins().getFirst().date()).atZone(model.event().timeZone()).toInstant();
             for (int i = 0; i < model.bins().size(); i++) {
                 Bin bin = model.bins().get(i);
                 if (!time.isBefore(bin.start()) && time.isBefore(bin.end())) {
@@ -134,22 +134,22 @@ public final class CommandLine {
         Plan plan = event.plans().get(options.whole("--plan", 1, 1, event.plans().size()) - 1);
         DayModel model = new DayModel(event, plan.day(), Assumptions.DEFAULTS);
         ScenarioSet scenarios = new ScenarioSet(model, options.whole("--scenarios", VALUE_SCENARIOS, 1, MOST_SCENARIOS), options.seed());
-        Bag bag = BagLog.replay(event.brief(), options.has("--bag") ? event.competition() : List.of()).bag(plan.day());
+        Bag bag = BagLog.replay(event.event(), options.has("--bag") ? event.competition() : List.of()).bag(plan.day());
         return ValueAnswer.json(new PlanValuer(scenarios, bag).value(plan.stops(), LEAST_SIMULATED_DAYS), model);
     }
 
     private JsonNode plan(Options options) throws UsageException {
         EventData event = weighed(read(options.file()));
-        String wanted = options.has("--stance") ? options.text("--stance") : Stance.STEADY.code();
-        Stance stance = Coded.find(Stance.class, wanted)
-                .orElseThrow(() -> new UsageException("--stance is " + wanted + ": expected one of " + Coded.choices(Stance.class)));
-        if (stance == Stance.TARGET && event.brief().targetGrams() == null) {
-            throw new UsageException("--stance is target, and the event has none: add /event/targetGrams");
+        String wanted = options.has("--strategy") ? options.text("--strategy") : Strategy.BALANCED.code();
+        Strategy strategy = Coded.find(Strategy.class, wanted)
+                .orElseThrow(() -> new UsageException("--strategy is " + wanted + ": expected one of " + Coded.choices(Strategy.class)));
+        if (strategy == Strategy.TARGET && event.rules().targetGrams() == null) {
+            throw new UsageException("--strategy is target, and the event has none: add /event/targetGrams");
         }
         double seconds = options.has("--seconds") ? options.number("--seconds", 0, 0, MOST_SECONDS) : PLAN_SECONDS;
         long deadline = System.nanoTime() + (long) (1e9 * seconds);
         return new PlanAnswer(new DayModel(event, day(options, event), Assumptions.DEFAULTS), options.seed())
-                .json(stance, seconds, i -> i == 0 || System.nanoTime() < deadline);
+                .json(strategy, seconds, i -> i == 0 || System.nanoTime() < deadline);
     }
 
     private JsonNode route(Options options) throws UsageException {
@@ -182,7 +182,7 @@ public final class CommandLine {
 
     private JsonNode bag(Options options) throws UsageException {
         EventData event = read(options.file());
-        return BagRows.json(BagLog.replay(event.brief(), event.competition()), event.brief().format() == Format.LIMIT_LENGTH);
+        return BagRows.json(BagLog.replay(event.event(), event.competition()), event.rules().format() == Format.LIMIT_LENGTH);
     }
 
     private static JsonNode track(Options options) throws UsageException {
@@ -195,22 +195,22 @@ public final class CommandLine {
         if (shallowest != null && shallowest > deepest) {
             throw new UsageException("--band is " + shallowest + " " + deepest + ": give the shallower end first");
         }
-        double prominence = options.has("--prominence") ? options.number("--prominence", 0, 0, MOST_DEPTH_M) : StructureFinder.Wanted.USUAL.prominenceM();
+        double prominence = options.has("--prominence") ? options.number("--prominence", 0, 0, MOST_DEPTH_M) : StructureFinder.Filter.USUAL.prominenceM();
         return StructureAnswer.json(StructureAnswer.grid(options.file(), options.text("--crs")),
-                new StructureFinder.Wanted(shallowest, deepest, prominence));
+                new StructureFinder.Filter(shallowest, deepest, prominence));
     }
 
-    /** The value of events paid by length is not reckoned yet. */
+    /** The value of events paid by length is not computed yet. */
     private static EventData weighed(EventData event) throws UsageException {
-        if (event.brief().format() == Format.LIMIT_LENGTH) {
-            throw new UsageException("/event/format: found limit-length, expected limit-weight or every-fish: only the bag is reckoned by length, not what practice is worth");
+        if (event.rules().format() == Format.LIMIT_LENGTH) {
+            throw new UsageException("/event/format: found limit-length, expected limit-weight or every-fish: only the bag is computed by length, not what practice is worth");
         }
         return event;
     }
 
     /** Where the event wants the rules of advice to lean its rates, they go by the catalogue: a file holds no tackle. */
     private static EventData leaning(EventData event) {
-        Notebook.Leanings wanted = event.notebook().leanings();
+        Notebook.Priors wanted = event.notebook().priors();
         return wanted.byAdvice() ? event.noting(event.notebook().leaning(wanted.by(Catalogue.lures(), Map.of()))) : event;
     }
 

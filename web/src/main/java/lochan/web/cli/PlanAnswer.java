@@ -13,14 +13,14 @@ import lochan.core.planning.Backups;
 import lochan.core.planning.DayPlanner;
 import lochan.core.planning.DayRuns;
 import lochan.core.planning.PlanValuer;
-import lochan.core.planning.Stance;
+import lochan.core.planning.Strategy;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The answer of {@code plan}: the day's plan by a stance, what it is worth, and what to do when its main pattern dies. */
+/** The answer of {@code plan}: the day's plan by a strategy, what it is worth, and what to do when its main pattern dies. */
 final class PlanAnswer {
 
     private static final int SCENARIOS = 400;
@@ -41,30 +41,30 @@ final class PlanAnswer {
     }
 
     /** @param goOn asked before each round; false ends the search with what it has */
-    ObjectNode json(Stance stance, double seconds, IntPredicate goOn) {
+    ObjectNode json(Strategy strategy, double seconds, IntPredicate goOn) {
         ScenarioSet scenarios = new ScenarioSet(model, SCENARIOS, seed);
-        List<PlanStop> stops = new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(stance), seed)
+        List<PlanStop> stops = new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(strategy), seed)
                 .plan(Math.max(2, (int) (seconds * ROUNDS_PER_SECOND)), goOn);
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         addStops(node.putArray("stops"), stops);
-        node.put("leaveForCheckIn", stops.isEmpty() ? null : time(mustLeave(stops.getLast())));
+        node.put("leaveBy", stops.isEmpty() ? null : time(leaveBy(stops.getLast())));
         node.set("value", ValueAnswer.json(new PlanValuer(new ScenarioSet(model, VALUED_SCENARIOS, seed)).value(stops, SIMULATED_DAYS), model));
         ArrayNode backups = node.putArray("backups");
         for (Backups.Backup b : Backups.of(scenarios, runs, stops, seed, Math.max(2, (int) (seconds * BACKUP_ROUNDS_PER_SECOND))).backups()) {
-            ObjectNode backup = backups.addObject().put("placeClass", b.pattern().placeClass()).put("presentation", b.pattern().presentationId())
+            ObjectNode backup = backups.addObject().put("spotType", b.pattern().spotType()).put("presentation", b.pattern().presentationId())
                     .put("valueWhenMainFailsGrams", b.grams());
             addStops(backup.putArray("stops"), b.stops());
             ArrayNode triggers = backup.putArray("triggers");
-            b.triggers().forEach(t -> triggers.addObject().put("spot", t.spotId()).put("at", time(t.at())).put("strikesUnder", t.strikesUnder()));
+            b.triggers().forEach(t -> triggers.addObject().put("spot", t.spotId()).put("at", time(t.at())).put("bitesBelow", t.bitesBelow()));
         }
         return node;
     }
 
     /** Check-in less the run from the last stop on rough water and the margin. */
-    private Instant mustLeave(PlanStop last) {
+    private Instant leaveBy(PlanStop last) {
         EventData event = model.event();
         Assumptions.Planning planning = model.assumptions().planning();
-        return runs.mustLeave(event.spot(last.spotId()).orElseThrow().position(), event.brief().checkInAt(), event.brief().day(model.day()).checkIn(),
+        return runs.leaveBy(event.spot(last.spotId()).orElseThrow().position(), event.checkInAt(), event.day(model.day()).checkIn(),
                 Duration.ofMinutes(planning.checkInMarginMinutes())).orElse(last.leave()).truncatedTo(ChronoUnit.MINUTES);
     }
 
@@ -74,6 +74,6 @@ final class PlanAnswer {
     }
 
     private String time(Instant at) {
-        return DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(at.atZone(model.event().brief().timeZone()));
+        return DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(at.atZone(model.event().timeZone()));
     }
 }

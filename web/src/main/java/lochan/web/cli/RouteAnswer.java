@@ -70,7 +70,7 @@ final class RouteAnswer {
     }
 
     /** The path names nodes by their place in the file: 0 the start, 1 the end. */
-    static ObjectNode json(Orienteering problem, TourSearch.Found found) {
+    static ObjectNode json(Orienteering problem, TourSearch.Result found) {
         ObjectNode answer = JSON.createObjectNode().put("score", found.value()).put("length", problem.length(found.tour()));
         ArrayNode path = answer.putArray("path").add(0);
         found.tour().forEach(v -> path.add(v.item() + 2));

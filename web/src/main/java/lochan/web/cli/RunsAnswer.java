@@ -11,7 +11,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The answer of {@code runs}: the quickest runs between launch, check-in and all spots, settling not included. */
+/** The answer of {@code runs}: the quickest runs between launch, check-in and all spots, set-up time not included. */
 final class RunsAnswer {
 
     private static final double SECONDS_PER_MINUTE = 60;
@@ -20,7 +20,7 @@ final class RunsAnswer {
 
     static ObjectNode json(EventData event) {
         Runs runs = Runs.of(event.lake(), event.boat(), Assumptions.DEFAULTS.planning());
-        List<Position> places = new ArrayList<>(List.of(event.brief().launch(), event.brief().checkInAt()));
+        List<Position> places = new ArrayList<>(List.of(event.launch(), event.checkInAt()));
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         ArrayNode names = node.putArray("places").add("launch").add("checkIn");
         event.spots().forEach(s -> {

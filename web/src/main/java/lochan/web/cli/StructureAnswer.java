@@ -41,7 +41,7 @@ final class StructureAnswer {
         }
     }
 
-    static ObjectNode json(DepthGrid grid, StructureFinder.Wanted wanted) {
+    static ObjectNode json(DepthGrid grid, StructureFinder.Filter wanted) {
         ObjectNode node = JsonNodeFactory.instance.objectNode().put("type", "FeatureCollection");
         ArrayNode features = node.putArray("features");
         StructureFinder.find(grid, wanted).forEach(c -> features.add(feature(grid, c)));

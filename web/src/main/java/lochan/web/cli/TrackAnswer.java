@@ -45,7 +45,7 @@ final class TrackAnswer {
     /** @param event null: no spots, times in UTC */
     static ObjectNode json(List<Fix> fixes, EventData event) {
         Track track = TrackCutter.cut(fixes, event == null ? List.of() : event.spots());
-        return new TrackAnswer(event == null ? ZoneOffset.UTC : event.brief().timeZone()).json(track);
+        return new TrackAnswer(event == null ? ZoneOffset.UTC : event.timeZone()).json(track);
     }
 
     private ObjectNode json(Track track) {

@@ -24,7 +24,7 @@ final class ValueAnswer {
         Instant start = model.bins().getFirst().start();
         for (int i = 0; i < value.byHour().size(); i++) {
             Instant at = start.plus(Duration.ofHours(i + 1));
-            hours.addObject().put("at", DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(at.atZone(model.event().brief().timeZone())))
+            hours.addObject().put("at", DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(at.atZone(model.event().timeZone())))
                     .put("grams", value.byHour().get(i));
         }
         return node;

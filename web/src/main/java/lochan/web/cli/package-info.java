@@ -1,2 +1,2 @@
-/** The command line: reckons on an event file, with no database. */
+/** The command line: computes on an event file, with no database. */
 package lochan.web.cli;

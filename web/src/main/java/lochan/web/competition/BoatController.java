@@ -11,7 +11,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.practice.Presentation;
 import lochan.core.water.Spot;
 import lochan.web.account.Accounts;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;
@@ -100,12 +100,12 @@ class BoatController {
     private Entry entry(EventData event, JsonNode sent, List<String> changed) throws EventFileException {
         JsonNode known = sent.isObject() ? sent.deepCopy() : sent;
         if (known instanceof ObjectNode fields) {
-            forget(fields, "spot", event.spots().stream().map(Spot::id).toList(), "its spot is no longer marked", changed);
-            forget(fields, "presentation", event.presentations().stream().map(Presentation::id).toList(), "its presentation is no longer there", changed);
-            forget(fields, "species", event.brief().species().stream().map(r -> r.species().code()).toList(), "its species is no longer in the rules", changed);
+            forget(fields, "spot", event.spots().stream().map(Spot::id).toList(), "its spot was deleted", changed);
+            forget(fields, "presentation", event.presentations().stream().map(Presentation::id).toList(), "its lure was deleted", changed);
+            forget(fields, "species", event.rules().species().stream().map(r -> r.species().code()).toList(), "its species is no longer in the rules", changed);
         }
         Entry entry = read(event, known);
-        Instant at = log.timed(event.brief(), entry.at());
+        Instant at = log.timed(event.event(), entry.at());
         if (!at.equals(entry.at())) {
             changed.add("The clock of this device was off, so the entry stands at the time it arrived: set the clock.");
             ((ObjectNode) known).put("at", at.toString());

@@ -11,7 +11,7 @@ import lochan.web.eventfile.EventFileWriter;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What the page in the boat must know to keep the bag by itself: brief, log, names, units, and the time at the server. */
+/** What the page in the boat must know to keep the bag by itself: event, log, names, units, and the time at the server. */
 @Component
 class BoatLog {
 
@@ -26,7 +26,7 @@ class BoatLog {
     }
 
     ObjectNode node(EventData event, Units units) {
-        ObjectNode node = EventFileWriter.log(event.brief(), log.shown(event.competition()));
+        ObjectNode node = EventFileWriter.log(event.event(), log.shown(event.competition()));
         node.putObject("units").put("weight", units.weight().code()).put("length", units.length().code()).put("temperature", units.temperature().code());
         Names names = names(event);
         ObjectNode called = node.putObject("names");

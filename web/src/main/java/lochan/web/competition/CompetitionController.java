@@ -17,11 +17,11 @@ import lochan.core.quantity.Units;
 import lochan.page.bag.BagView;
 import lochan.page.bag.EntryFields;
 import lochan.web.account.Accounts;
-import lochan.web.brief.EventKey;
-import lochan.web.deck.Decks;
+import lochan.web.rules.EventKey;
+import lochan.web.tackle.Decks;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
-import lochan.web.notebook.FishWords;
+import lochan.web.tackle.FishWords;
 import lochan.web.page.Undo;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -39,11 +39,11 @@ class CompetitionController {
     private final EventBook events;
     private final Accounts accounts;
     private final Decks decks;
-    private final NextHour nextHour;
+    private final MoveAdviceView nextHour;
     private final BoatLog boatLog;
     private final RestOfDay restOfDay;
 
-    CompetitionController(CompetitionLog log, EventBook events, Accounts accounts, Decks decks, NextHour nextHour, BoatLog boatLog, RestOfDay restOfDay) {
+    CompetitionController(CompetitionLog log, EventBook events, Accounts accounts, Decks decks, MoveAdviceView nextHour, BoatLog boatLog, RestOfDay restOfDay) {
         this.restOfDay = restOfDay;
         this.boatLog = boatLog;
         this.nextHour = nextHour;
@@ -64,12 +64,12 @@ class CompetitionController {
         model.addAttribute("form", form);
         Instant now = log.now();
         List<Entry> entries = log.shown(event.competition());
-        int today = new BagLog(event.brief()).dayOf(now);
-        int shown = day == null ? today : Math.clamp(day, 1, event.brief().days().size());
-        CompetitionDay hours = event.brief().day(shown);
+        int today = new BagLog(event.event()).dayOf(now);
+        int shown = day == null ? today : Math.clamp(day, 1, event.days().size());
+        CompetitionDay hours = event.day(shown);
         Units units = accounts.units(key.accountId());
-        Instant leave = advise(key, event, shown, null, units, model).map(NextHour.Said::leaveAt).orElse(null);
-        model.addAttribute("page", BagView.of(event.brief(), BoatLog.names(event), entries, new BagView.Moment(shown, now, leave), units));
+        Instant leave = advise(key, event, shown, null, units, model).map(MoveAdviceView.View::leaveAt).orElse(null);
+        model.addAttribute("page", BagView.of(event.event(), BoatLog.names(event), entries, new BagView.Moment(shown, now, leave), units));
         model.addAttribute("boatLog", boatLog.json(event, units));
         model.addAttribute("hazards", now.isBefore(hours.checkIn()) ? Hazards.of(event, shown, now, units) : List.of());
         if (now.isBefore(hours.start())) {
@@ -80,16 +80,16 @@ class CompetitionController {
     }
 
     /** What the page shows of stay or go. */
-    private Optional<NextHour.Said> advise(EventKey key, EventData event, int day, Position position, Units units, Model model) {
+    private Optional<MoveAdviceView.View> advise(EventKey key, EventData event, int day, Position position, Units units, Model model) {
         List<Entry> entries = log.shown(event.competition());
         Instant now = log.now();
-        Optional<NextHour.Said> said = nextHour.at(key, event, day, entries, now, position, units);
-        CompetitionDay hours = event.brief().day(day);
+        Optional<MoveAdviceView.View> said = nextHour.at(key, event, day, entries, now, position, units);
+        CompetitionDay hours = event.day(day);
         model.addAttribute("due", now.isBefore(hours.checkIn()) ? FishWords.due(event, now, hours.checkIn(), units) : null);
         model.addAttribute("rest", said.map(s -> restOfDay.said(key, event, day, units)).orElse(null));
         said.ifPresent(s -> model.addAttribute("nextHour", s));
         model.addAttribute("freshCode", UUID.randomUUID().toString());
-        model.addAttribute("fishing", said.map(NextHour.Said::cell).orElse(null));
+        model.addAttribute("fishing", said.map(MoveAdviceView.View::cell).orElse(null));
         return said;
     }
 
@@ -103,7 +103,7 @@ class CompetitionController {
     }
 
     private int today(EventData event) {
-        return new BagLog(event.brief()).dayOf(log.now());
+        return new BagLog(event.event()).dayOf(log.now());
     }
 
     /** Where the boat says it is; null when it does not, or is nowhere. */
@@ -122,8 +122,8 @@ class CompetitionController {
     @PostMapping("/events/{eventId}/competition/rest/take")
     String take(EventKey key, RedirectAttributes flash) {
         EventData event = events.event(key);
-        restOfDay.take(key, event, today(event)).ifPresentOrElse(back -> Undo.offer(flash, "The rest of the day is in your plan.", back),
-                () -> flash.addFlashAttribute("trouble", "Practice or the plan has changed since: look for the rest of the day anew."));
+        restOfDay.take(key, event, today(event)).ifPresentOrElse(back -> Undo.offer(flash, "Your plan now has the new rest of the day.", back),
+                () -> flash.addFlashAttribute("trouble", "Practice or the plan has changed: plan the rest of the day again."));
         return "redirect:/events/" + key.eventId() + "/competition";
     }
 
@@ -141,7 +141,7 @@ class CompetitionController {
                @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
         EventData event = events.event(key);
         Form form = new Form(fields, accounts.units(key.accountId()));
-        EntryFields.read(form, event.brief(), BoatLog.names(event), code, log.ago(ago)).flatMap(e -> log.append(key, e)).map(EntryFields::onForm)
+        EntryFields.read(form, event.event(), BoatLog.names(event), code, log.ago(ago)).flatMap(e -> log.append(key, e)).map(EntryFields::onForm)
                 .ifPresent(v -> form.error(v.field(), v.message()));
         if (!form.ok()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

@@ -11,11 +11,11 @@ import java.util.stream.Stream;
 import lochan.core.Violation;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
-import lochan.web.brief.Briefs;
-import lochan.web.brief.EventKey;
-import lochan.web.brief.EventWrite;
+import lochan.web.rules.EventRules;
+import lochan.web.rules.EventKey;
+import lochan.web.rules.EventWrite;
 import lochan.web.clock.DemoClock;
 import lochan.web.page.Dates;
 import org.springframework.stereotype.Service;
@@ -32,14 +32,14 @@ public class CompetitionLog {
     private static final Duration AHEAD = Duration.ofMinutes(1);
 
     private final EntryRepository repository;
-    private final Briefs briefs;
+    private final EventRules eventRules;
     private final LogWatchers watchers;
     private final Clock clock;
 
-    CompetitionLog(EntryRepository repository, Briefs briefs, LogWatchers watchers, Clock clock) {
+    CompetitionLog(EntryRepository repository, EventRules eventRules, LogWatchers watchers, Clock clock) {
         this.watchers = watchers;
         this.repository = repository;
-        this.briefs = briefs;
+        this.eventRules = eventRules;
         this.clock = clock;
     }
 
@@ -58,12 +58,12 @@ public class CompetitionLog {
     }
 
     /** What forbids other rules: an entry of the log that could not stand under them. */
-    public Optional<Violation> conflict(EventKey key, Brief brief) {
-        BagLog log = new BagLog(brief);
+    public Optional<Violation> conflict(EventKey key, Event event) {
+        BagLog log = new BagLog(event);
         for (Entry entry : repository.all(key)) {
             Optional<Violation> refusal = log.append(entry);
             if (refusal.isPresent()) {
-                String time = Dates.clock(entry.at(), brief.timeZone());
+                String time = Dates.clock(entry.at(), event.timeZone());
                 return Optional.of(new Violation("limit", "Under these rules the entry of " + time + " in the competition log could not stand ("
                         + refusal.get().message() + ") Void or correct it first, or keep the rules."));
             }
@@ -90,12 +90,12 @@ public class CompetitionLog {
      * The time that an entry is taken at: its own, however long ago, when it lies in the days of the event or close to now; else this moment,
      * since the device cannot have meant it.
      */
-    Instant timed(Brief brief, Instant at) {
+    Instant timed(Event event, Instant at) {
         Instant now = now();
-        LocalDate first = Stream.concat(brief.practice().stream(), brief.days().stream().map(CompetitionDay::date)).min(LocalDate::compareTo).orElseThrow();
-        LocalDate last = brief.days().getLast().date();
-        Instant from = first.minusDays(DAYS_AROUND).atStartOfDay(brief.timeZone()).toInstant();
-        Instant to = last.plusDays(1L + DAYS_AROUND).atStartOfDay(brief.timeZone()).toInstant();
+        LocalDate first = Stream.concat(event.practice().stream(), event.days().stream().map(CompetitionDay::date)).min(LocalDate::compareTo).orElseThrow();
+        LocalDate last = event.days().getLast().date();
+        Instant from = first.minusDays(DAYS_AROUND).atStartOfDay(event.timeZone()).toInstant();
+        Instant to = last.plusDays(1L + DAYS_AROUND).atStartOfDay(event.timeZone()).toInstant();
         boolean inEvent = !at.isBefore(from) && at.isBefore(to);
         boolean recent = !at.isBefore(now.minus(RECENT));
         return !at.isAfter(now.plus(AHEAD)) && (inEvent || recent) ? at : now;
@@ -119,8 +119,8 @@ public class CompetitionLog {
         if (shown(entries).size() < entries.size()) {
             return Optional.of(new Violation("id", "The demo's clock stands before entries of this log: set it to a later time first."));
         }
-        Brief brief = briefs.brief(key);
-        Optional<Violation> refusal = BagLog.replay(brief, entries).append(entry);
+        Event event = eventRules.event(key);
+        Optional<Violation> refusal = BagLog.replay(event, entries).append(entry);
         if (refusal.isEmpty()) {
             repository.add(key, List.of(entry));
             whenKept(() -> watchers.changed(key));

@@ -13,13 +13,13 @@ import lochan.core.planning.DayRuns;
 import lochan.core.review.DayReview;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
-import lochan.web.brief.DayKey;
-import lochan.web.brief.EventKey;
-import lochan.web.plan.Forecasts;
+import lochan.web.modelling.DayKey;
+import lochan.web.rules.EventKey;
+import lochan.web.plan.Projections;
 import lochan.web.plan.PlanBackups;
-import lochan.web.standings.DayModels;
-import lochan.web.water.Waters;
-import lochan.web.work.Work;
+import lochan.web.modelling.DayModels;
+import lochan.web.map.Lakes;
+import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Component;
 
 /** Looks back on fished days, in the background. What was found holds as long as log, plan and practice are the same. */
@@ -31,16 +31,16 @@ class DayReviews {
     private static final long SEED = 1;
 
     private final DayModels dayModels;
-    private final Waters waters;
-    private final Forecasts forecasts;
+    private final Lakes lakes;
+    private final Projections projections;
     private final PlanBackups backups;
-    private final Work<DayKey, Found> work = new Work<>("day-reviews", DayKey::event, KEPT, Work.WHILE_LOOKED_AT);
+    private final BackgroundComputation<DayKey, Result> work = new BackgroundComputation<>("day-reviews", DayKey::event, KEPT, BackgroundComputation.WHILE_LOOKED_AT);
 
-    DayReviews(DayModels dayModels, Waters waters, Forecasts forecasts, PlanBackups backups) {
+    DayReviews(DayModels dayModels, Lakes lakes, Projections projections, PlanBackups backups) {
         this.backups = backups;
         this.dayModels = dayModels;
-        this.waters = waters;
-        this.forecasts = forecasts;
+        this.lakes = lakes;
+        this.projections = projections;
     }
 
     /**
@@ -49,31 +49,31 @@ class DayReviews {
      * @param review of the day; null: it had no plan
      * @param scores of all finished days
      */
-    record Found(DayReview review, List<Forecasts.Scored> scores) {
+    record Result(DayReview review, List<Projections.ScoredDay> scores) {
 
-        Found {
+        Result {
             scores = List.copyOf(scores);
         }
     }
 
-    /** Empty while it is reckoned, which this begins. */
-    Optional<Work.State<Found>> of(EventKey key, EventData event, int day) {
+    /** Empty while it is computed, which this begins. */
+    Optional<BackgroundComputation.State<Result>> of(EventKey key, EventData event, int day) {
         List<PlanStop> plan = event.planOf(day);
         List<Object> basis = List.of(DayModels.basis(event, day), plan, event.competition());
         DayKey of = new DayKey(key, day);
-        work.begin(of, basis, 1, progress -> new Found(plan.isEmpty() || dayModels.of(key, event, day).cells().isEmpty() ? null : review(key, event, day, plan, progress), forecasts.scores(key.accountId())));
+        work.begin(of, basis, 1, progress -> new Result(plan.isEmpty() || dayModels.of(key, event, day).cells().isEmpty() ? null : review(key, event, day, plan, progress), projections.scores(key.accountId())));
         return work.state(of, basis);
     }
 
-    private DayReview review(EventKey key, EventData event, int day, List<PlanStop> plan, Work.Progress progress) {
+    private DayReview review(EventKey key, EventData event, int day, List<PlanStop> plan, BackgroundComputation.Progress<?> progress) {
         DayModel model = dayModels.of(key, event, day);
         ScenarioSet scenarios = new ScenarioSet(model, SCENARIOS, SEED);
-        DayRuns runs = waters.dayRuns(event);
-        BagLog log = BagLog.replay(event.brief(), event.competition());
-        EventResult.Day result = EventResult.of(event.brief(), log).days().get(day - 1);
-        double factor = forecasts.calibrationBefore(key.accountId(), event.brief().day(day).start()).factor();
+        DayRuns runs = lakes.dayRuns(event);
+        BagLog log = BagLog.replay(event.event(), event.competition());
+        EventResult.Day result = EventResult.of(event.event(), log).days().get(day - 1);
+        double factor = projections.calibrationBefore(key.accountId(), event.day(day).start()).factor();
         Backups.Ladder ladder = backups.of(scenarios, event, plan, progress);
-        return DayReview.of(new DayReview.Looked(log, plan, ladder, factor, result.brought()), scenarios, new Outlooks(model, SEED), runs);
+        return DayReview.of(new DayReview.Input(log, plan, ladder, factor, result.brought()), scenarios, new Outlooks(model, SEED), runs);
     }
 
     @PreDestroy

@@ -8,7 +8,7 @@ import lochan.core.Coded;
 import lochan.core.competition.Entry;
 import lochan.core.event.Species;
 import lochan.core.practice.Outcome;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventKey;
 import lochan.web.db.tables.records.CompetitionEntryRecord;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -59,8 +59,8 @@ class EntryRepository {
             case Entry.Official o -> r.setType("official").setGrams(o.grams()).setMm(o.mm()).setDeadFish(o.deadFish()).setLateMinutes(o.lateMinutes()).setShortFish(o.shortFish())
                     .setOverLimit(o.overLimit()).setPlace(o.place()).setBiggestGrams(o.biggestGrams());
             case Entry.ScaleCheck s -> r.setType("scale-check").setKnownGrams(s.knownGrams()).setGrams(s.readGrams());
-            case Entry.WellWater w -> r.setType("well-water").setCelsius(w.celsius());
-            case Entry.Strike s -> r.setType("strike").setSpotCode(s.spotId()).setPresentationCode(s.presentationId())
+            case Entry.LivewellReading w -> r.setType("livewell").setCelsius(w.celsius());
+            case Entry.Bite s -> r.setType("bite").setSpotCode(s.spotId()).setPresentationCode(s.presentationId())
                     .setOutcome(s.outcome() == null ? null : s.outcome().code());
             case Entry.Fishing f -> r.setType("fishing").setSpotCode(f.spotId()).setPresentationCode(f.presentationId());
         };
@@ -78,8 +78,8 @@ class EntryRepository {
             case "official" -> new Entry.Official(r.getCode(), r.getAt(), r.getGrams(), r.getMm(), r.getDeadFish(), r.getLateMinutes(), r.getShortFish(), r.getOverLimit(), r.getPlace(),
                     r.getBiggestGrams());
             case "scale-check" -> new Entry.ScaleCheck(r.getCode(), r.getAt(), r.getKnownGrams(), r.getGrams());
-            case "well-water" -> new Entry.WellWater(r.getCode(), r.getAt(), r.getCelsius());
-            case "strike" -> new Entry.Strike(r.getCode(), r.getAt(), r.getSpotCode(), r.getPresentationCode(),
+            case "livewell" -> new Entry.LivewellReading(r.getCode(), r.getAt(), r.getCelsius());
+            case "bite" -> new Entry.Bite(r.getCode(), r.getAt(), r.getSpotCode(), r.getPresentationCode(),
                     r.getOutcome() == null ? null : Coded.find(Outcome.class, r.getOutcome()).orElseThrow());
             case "fishing" -> new Entry.Fishing(r.getCode(), r.getAt(), r.getSpotCode(), r.getPresentationCode());
             default -> throw new IllegalStateException("unknown type of entry " + r.getType());

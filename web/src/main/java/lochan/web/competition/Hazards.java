@@ -19,14 +19,14 @@ final class Hazards {
     private Hazards() { }
 
     static List<String> of(EventData event, int day, Instant now, Units units) {
-        CompetitionDay hours = event.brief().day(day);
+        CompetitionDay hours = event.day(day);
         List<ForecastPeriod> left = event.forecast().stream().filter(f -> f.to().isAfter(now) && f.to().isAfter(hours.start()) && f.from().isBefore(hours.checkIn()))
                 .sorted(Comparator.comparing(ForecastPeriod::from)).toList();
         List<String> words = new ArrayList<>();
         for (Span s : spans(left, f -> Boolean.TRUE.equals(f.lightning()))) {
             words.add("Lightning in your forecast " + s.words(event) + ": no run then. Off the water when thunder is heard, and 30 minutes after the last.");
         }
-        Double most = event.boat().mostWindMps();
+        Double most = event.boat().maxWindMps();
         double rough = most == null ? Assumptions.DEFAULTS.planning().roughWindMps() : Math.min(most, Assumptions.DEFAULTS.planning().roughWindMps());
         for (Span s : spans(left, f -> f.windMps() != null && f.windMps() >= rough)) {
             double wind = left.stream().filter(f -> !f.from().isBefore(s.from()) && !f.to().isAfter(s.to())).map(ForecastPeriod::windMps).filter(Objects::nonNull).max(Double::compare).orElse(rough);
@@ -38,7 +38,7 @@ final class Hazards {
     private record Span(Instant from, Instant to) {
 
         String words(EventData event) {
-            return Dates.clock(from, event.brief().timeZone()) + " to " + Dates.clock(to, event.brief().timeZone());
+            return Dates.clock(from, event.timeZone()) + " to " + Dates.clock(to, event.timeZone());
         }
     }
 

@@ -9,24 +9,24 @@ import lochan.core.competition.Entry;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.live.Outlooks;
-import lochan.core.live.StayOrGo;
+import lochan.core.live.MoveAdvice;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.DayPlanner;
 import lochan.core.planning.DayStart;
 import lochan.core.planning.PlanValuer;
-import lochan.core.planning.Stance;
+import lochan.core.planning.Strategy;
 import lochan.core.quantity.Units;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
-import lochan.web.brief.DayKey;
-import lochan.web.brief.EventKey;
+import lochan.web.modelling.DayKey;
+import lochan.web.rules.EventKey;
 import lochan.web.page.Dates;
-import lochan.web.plan.Forecasts;
+import lochan.web.plan.Projections;
 import lochan.web.plan.PlanWords;
 import lochan.web.plan.Plans;
-import lochan.web.standings.DayModels;
-import lochan.web.water.Waters;
-import lochan.web.work.Work;
+import lochan.web.modelling.DayModels;
+import lochan.web.map.Lakes;
+import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Component;
 
 /** Plans what is left of a day from where the boat is, in days like this one so far. What is found lies beside the plan until the angler takes it. */
@@ -39,16 +39,16 @@ class RestOfDay {
     private static final int ROUNDS = 9;
     private static final long SEED = 1;
 
-    private final DayAdvisors advisors;
-    private final Waters waters;
-    private final Forecasts forecasts;
+    private final LiveAdvisors advisors;
+    private final Lakes lakes;
+    private final Projections projections;
     private final Plans plans;
-    private final Work<DayKey, Found> work = new Work<>("rest-of-day", DayKey::event, KEPT, Work.ASKED_FOR);
+    private final BackgroundComputation<DayKey, Result> work = new BackgroundComputation<>("rest-of-day", DayKey::event, KEPT, BackgroundComputation.ASKED_FOR);
 
-    RestOfDay(DayAdvisors advisors, Waters waters, Forecasts forecasts, Plans plans) {
+    RestOfDay(LiveAdvisors advisors, Lakes lakes, Projections projections, Plans plans) {
         this.advisors = advisors;
-        this.waters = waters;
-        this.forecasts = forecasts;
+        this.lakes = lakes;
+        this.projections = projections;
         this.plans = plans;
     }
 
@@ -60,7 +60,7 @@ class RestOfDay {
      * @param grams     that they add to the bag on average
      * @param planGrams that the rest of the plan adds
      */
-    private record Found(Instant at, List<PlanStop> stops, double grams, double planGrams) { }
+    private record Result(Instant at, List<PlanStop> stops, double grams, double planGrams) { }
 
     /**
      * How the looking stands, in words.
@@ -71,27 +71,27 @@ class RestOfDay {
      * @param adds    what that adds to the bag
      * @param asOf    when it was looked for
      */
-    record Said(boolean running, boolean failed, String stops, String adds, String asOf) { }
+    record View(boolean running, boolean failed, String stops, String adds, String asOf) { }
 
     private static List<Object> basis(EventData event, int day) {
         return List.of(DayModels.basis(event, day), event.planOf(day));
     }
 
     /** Null: nothing was looked for since practice or plan changed. */
-    Said said(EventKey key, EventData event, int day, Units units) {
-        Work.State<Found> state = work.state(new DayKey(key, day), basis(event, day)).orElse(null);
+    View said(EventKey key, EventData event, int day, Units units) {
+        BackgroundComputation.State<Result> state = work.state(new DayKey(key, day), basis(event, day)).orElse(null);
         if (state == null || state.result() == null) {
-            return state == null ? null : new Said(state.running(), state.failed(), null, null, null);
+            return state == null ? null : new View(state.running(), state.failed(), null, null, null);
         }
-        Found f = state.result();
-        String words = f.stops().isEmpty() ? "No stop is worth its run any more: fish where you are." : PlanWords.stops(f.stops(), event) + ".";
-        return new Said(false, false, words, "It adds " + units.weight(f.grams()) + " to the bag on average, the rest of your plan " + units.weight(f.planGrams()) + ".",
-                Dates.clock(f.at(), event.brief().timeZone()));
+        Result f = state.result();
+        String words = f.stops().isEmpty() ? "No stop pays for its run any more: stay." : PlanWords.stops(f.stops(), event) + ".";
+        return new View(false, false, words, "It adds " + units.weight(f.grams()) + " to the bag on average, the rest of your plan " + units.weight(f.planGrams()) + ".",
+                Dates.clock(f.at(), event.timeZone()));
     }
 
     void look(EventKey key, EventData event, int day, List<Entry> entries, Instant now, Position position) {
         DayModel model = advisors.model(key, event, day);
-        StayOrGo.Standing standing = NextHour.standing(event, day, entries, now, position);
+        MoveAdvice.State standing = MoveAdviceView.standing(event, day, entries, now, position);
         Position here = advisors.of(key, event, day).position(standing);
         List<PlanStop> plan = event.planOf(day);
         work.beginAgain(new DayKey(key, day), basis(event, day), DayPlanner.done(ROUNDS), progress -> {
@@ -101,13 +101,13 @@ class RestOfDay {
             DayPlanner planner = planner(likely, event, begin, locked);
             List<PlanStop> stops = (planner.keepsLocked() ? planner : planner(likely, event, begin, List.of())).plan(ROUNDS, progress::goOn);
             PlanValuer valuer = new PlanValuer(likely, standing.bag());
-            double factor = forecasts.calibration(key.accountId()).factor();
-            return new Found(now, stops, factor * (valuer.formula(stops) - standing.bag().weighedGrams()), factor * (valuer.formula(Outlooks.rest(plan, now)) - standing.bag().weighedGrams()));
+            double factor = projections.calibration(key.accountId()).factor();
+            return new Result(now, stops, factor * (valuer.formula(stops) - standing.bag().weighedGrams()), factor * (valuer.formula(Outlooks.rest(plan, now)) - standing.bag().weighedGrams()));
         });
     }
 
     private DayPlanner planner(ScenarioSet likely, EventData event, DayStart begin, List<PlanStop> locked) {
-        return new DayPlanner(likely, waters.dayRuns(event), begin, new DayPlanner.Wishes(Stance.STEADY, locked, c -> true), SEED);
+        return new DayPlanner(likely, lakes.dayRuns(event), begin, new DayPlanner.Wishes(Strategy.BALANCED, locked, c -> true), SEED);
     }
 
     /**
@@ -116,7 +116,7 @@ class RestOfDay {
      * @return where a POST takes it back; empty: nothing is known any more
      */
     Optional<String> take(EventKey key, EventData event, int day) {
-        Found found = work.state(new DayKey(key, day), basis(event, day)).map(Work.State::result).orElse(null);
+        Result found = work.state(new DayKey(key, day), basis(event, day)).map(BackgroundComputation.State::result).orElse(null);
         if (found == null) {
             return Optional.empty();
         }
@@ -128,7 +128,7 @@ class RestOfDay {
         }
         stops.addAll(found.stops());
         drop(key, day);
-        return Optional.of(plans.replace(key, day, "Rest of the day planned anew at " + Dates.clock(found.at(), event.brief().timeZone()), stops));
+        return Optional.of(plans.replace(key, day, "Rest of the day planned again at " + Dates.clock(found.at(), event.timeZone()), stops));
     }
 
     void drop(EventKey key, int day) {

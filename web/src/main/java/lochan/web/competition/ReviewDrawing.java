@@ -10,13 +10,13 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lochan.core.event.CompetitionDay;
 import lochan.core.quantity.Units;
-import lochan.core.review.DayForecast;
+import lochan.core.review.DayProjection;
 import lochan.core.review.DayReview;
 import lochan.web.page.Dates;
-import lochan.web.plan.Forecasts;
+import lochan.web.plan.Projections;
 
 /**
- * The bag by the clock over its forecast, as a drawing {@value #WIDTH} by {@value #HEIGHT}.
+ * The bag by the clock over its projection, as a drawing {@value #WIDTH} by {@value #HEIGHT}.
  *
  * @param fan     outline between the lighter and the heavier days, as a path
  * @param middle  the middle day, as a path
@@ -95,10 +95,10 @@ record ReviewDrawing(String fan, String middle, String bag, List<Tick> hours, Li
         return rows;
     }
 
-    static List<Dot> dots(List<Forecasts.Scored> scores) {
-        List<Forecasts.Scored> rising = scores.stream().sorted(java.util.Comparator.comparingDouble(s -> s.forecast().below())).toList();
+    static List<Dot> dots(List<Projections.ScoredDay> scores) {
+        List<Projections.ScoredDay> rising = scores.stream().sorted(java.util.Comparator.comparingDouble(s -> s.projection().below())).toList();
         return IntStream.range(0, rising.size()).mapToObj(i -> {
-            DayForecast f = rising.get(i).forecast();
+            DayProjection f = rising.get(i).projection();
             return new Dot(200 * (i + 0.5) / rising.size(), 200 * (1 - f.below()), rising.get(i).event() + ", day " + rising.get(i).day());
         }).toList();
     }

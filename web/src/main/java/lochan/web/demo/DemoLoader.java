@@ -11,15 +11,15 @@ import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
 import lochan.core.structure.BadGridException;
 import lochan.core.structure.EsriGrid;
-import lochan.web.brief.Briefs;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventRules;
+import lochan.web.rules.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventfile.BoundedLines;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;
 import lochan.web.eventfile.TackleFile;
 import lochan.web.tackle.Tackles;
-import lochan.web.water.Waters;
+import lochan.web.map.Lakes;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.io.ClassPathResource;
@@ -37,17 +37,17 @@ class DemoLoader implements SmartInitializingSingleton {
     private static final String DEPTHS = "demo/velmarrow.asc";
 
     private final Accounts accounts;
-    private final Briefs briefs;
+    private final EventRules eventRules;
     private final EventBook events;
-    private final Waters waters;
+    private final Lakes lakes;
     private final Tackles tackles;
     private final TransactionTemplate transaction;
 
-    DemoLoader(Accounts accounts, Briefs briefs, EventBook events, Waters waters, Tackles tackles, TransactionTemplate transaction) {
+    DemoLoader(Accounts accounts, EventRules eventRules, EventBook events, Lakes lakes, Tackles tackles, TransactionTemplate transaction) {
         this.tackles = tackles;
-        this.waters = waters;
+        this.lakes = lakes;
         this.accounts = accounts;
-        this.briefs = briefs;
+        this.eventRules = eventRules;
         this.events = events;
         this.transaction = transaction;
     }
@@ -57,17 +57,17 @@ class DemoLoader implements SmartInitializingSingleton {
     public void afterSingletonsInstantiated() {
         transaction.executeWithoutResult(t -> {
             Angler demo = accounts.findOrMake("demo", UUID.randomUUID().toString());
-            if (briefs.all(demo.accountId()).isEmpty()) {
+            if (eventRules.all(demo.accountId()).isEmpty()) {
                 FILES.forEach(f -> load(demo, f));
                 loadTackle(demo);
-                loadDepths(briefs.all(demo.accountId()).getFirst());
+                loadDepths(eventRules.all(demo.accountId()).getFirst());
             }
         });
     }
 
     private void loadDepths(EventKey event) {
         try (BufferedReader lines = new BufferedReader(new InputStreamReader(new ClassPathResource(DEPTHS).getInputStream(), StandardCharsets.UTF_8))) {
-            waters.putDepths(event, EsriGrid.read(new BoundedLines(lines), null));
+            lakes.putDepths(event, EsriGrid.read(new BoundedLines(lines), null));
         } catch (IOException | BadGridException e) {
             throw new IllegalStateException("the shipped file " + DEPTHS + " cannot be loaded: " + e.getMessage(), e);
         }

@@ -6,19 +6,19 @@ import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
-import lochan.core.water.Mark;
+import lochan.core.water.Waypoint;
 import lochan.core.water.Spot;
-import lochan.web.brief.Briefs;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventRules;
+import lochan.web.rules.EventKey;
 import lochan.web.competition.CompetitionLog;
 import lochan.web.eventfile.EventFile;
-import lochan.web.spot.Marks;
-import lochan.web.notebook.Notebooks;
+import lochan.web.spot.Waypoints;
+import lochan.web.tackle.Notebooks;
 import lochan.web.plan.Plans;
 import lochan.web.practice.Practice;
 import lochan.web.spot.Spots;
 import lochan.web.tackle.Tackles;
-import lochan.web.water.Waters;
+import lochan.web.map.Lakes;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,24 +26,24 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class EventBook {
 
-    private final Briefs briefs;
+    private final EventRules eventRules;
     private final Spots spots;
-    private final Marks marks;
+    private final Waypoints waypoints;
     private final Practice practice;
     private final Plans plans;
     private final CompetitionLog competition;
-    private final Waters water;
+    private final Lakes water;
     private final Notebooks notebooks;
     private final Tackles tackles;
 
-    EventBook(Briefs briefs, Spots spots, Marks marks, Practice practice, Plans plans, CompetitionLog competition, Waters water,
+    EventBook(EventRules eventRules, Spots spots, Waypoints waypoints, Practice practice, Plans plans, CompetitionLog competition, Lakes water,
               Notebooks notebooks, Tackles tackles) {
         this.notebooks = notebooks;
         this.tackles = tackles;
         this.water = water;
-        this.briefs = briefs;
+        this.eventRules = eventRules;
         this.spots = spots;
-        this.marks = marks;
+        this.waypoints = waypoints;
         this.practice = practice;
         this.plans = plans;
         this.competition = competition;
@@ -56,33 +56,33 @@ public class EventBook {
         Set<String> codes = marked.stream().map(Spot::id).collect(Collectors.toSet());
         List<Plan> kept = plans.all(key).stream().map(p -> new Plan(p.day(), p.name(),
                 p.stops().stream().filter(s -> codes.contains(s.spotId())).toList())).toList();
-        List<Mark> noted = marks.all(key).stream().filter(m -> m.spotId() == null || codes.contains(m.spotId())).toList();
-        return new EventData(briefs.brief(key), briefs.boat(key), briefs.runs(key), water.lake(key), marked, noted, practice.presentations(key), practice.stops(key),
+        List<Waypoint> noted = waypoints.all(key).stream().filter(m -> m.spotId() == null || codes.contains(m.spotId())).toList();
+        return new EventData(eventRules.event(key), eventRules.boat(key), eventRules.runs(key), water.lake(key), marked, noted, practice.presentations(key), practice.stops(key),
                 practice.forecast(key), kept, competition.entries(key), notebook(key, codes));
     }
 
     /** The notebook with the sheets that the rules of advice go by, where they may lean rates. */
     private Notebook notebook(EventKey key, Set<String> spotCodes) {
         Notebook notebook = notebooks.notebook(key).at(spotCodes);
-        return !notebook.leanings().byAdvice() ? notebook
-                : notebook.leaning(notebook.leanings().by(tackles.lures(key.accountId()), tackles.weights(key.accountId())));
+        return !notebook.priors().byAdvice() ? notebook
+                : notebook.leaning(notebook.priors().by(tackles.lures(key.accountId()), tackles.weights(key.accountId())));
     }
 
     @Transactional(readOnly = true)
     public EventFile file(EventKey key) {
-        return new EventFile(event(key), briefs.extras(key));
+        return new EventFile(event(key), eventRules.extras(key));
     }
 
     /** Adds an event whole. */
     @Transactional
     public EventKey add(long accountId, EventFile file) {
         EventData data = file.data();
-        EventKey key = briefs.add(accountId, data.brief(), data.boat());
-        briefs.addExtras(key, file.extras());
+        EventKey key = eventRules.add(accountId, data.event(), data.boat());
+        eventRules.addExtras(key, file.extras());
         water.putLake(key, data.lake());
-        briefs.addRuns(key, data.runs());
+        eventRules.addRuns(key, data.runs());
         spots.add(key, data.spots());
-        marks.addAll(key, data.marks());
+        waypoints.addAll(key, data.waypoints());
         practice.addPresentations(key, data.presentations());
         practice.addStops(key, data.stops());
         practice.addForecast(key, data.forecast());

@@ -12,8 +12,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import lochan.web.account.Angler;
-import lochan.web.brief.Briefs;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventRules;
+import lochan.web.rules.EventKey;
 import lochan.web.eventfile.EventFile;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileException.Problem;
@@ -37,14 +37,14 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class EventsController {
 
-    private final Briefs briefs;
+    private final EventRules eventRules;
     private final EventBook events;
     private final EventCountsRepository counts;
     private final Clock clock;
 
-    EventsController(Briefs briefs, EventBook events, EventCountsRepository counts, Clock clock) {
+    EventsController(EventRules eventRules, EventBook events, EventCountsRepository counts, Clock clock) {
         this.counts = counts;
-        this.briefs = briefs;
+        this.eventRules = eventRules;
         this.events = events;
         this.clock = clock;
     }
@@ -55,7 +55,7 @@ class EventsController {
      * @param daysToGo to its first competition day; 0 or less once that has come
      * @param state    in words
      */
-    record Row(long id, String name, String dates, long daysToGo, String state, int spots, int strikes, Next next, boolean over) { }
+    record Row(long id, String name, String dates, long daysToGo, String state, int spots, int bites, Next next, boolean over) { }
 
     /** The station that matters now. */
     record Next(String station, String label) { }
@@ -75,14 +75,14 @@ class EventsController {
         Map<Long, Integer> spots = counts.spots(account);
         Map<Long, Integer> stops = counts.stops(account);
         Map<Long, Integer> bites = counts.bites(account);
-        List<Row> rows = briefs.heads(account).stream().map(h -> row(h, spots.getOrDefault(h.key().eventId(), 0), stops.getOrDefault(h.key().eventId(), 0),
+        List<Row> rows = eventRules.heads(account).stream().map(h -> row(h, spots.getOrDefault(h.key().eventId(), 0), stops.getOrDefault(h.key().eventId(), 0),
                 bites.getOrDefault(h.key().eventId(), 0))).sorted(Comparator.comparing(Row::over).thenComparing(r -> Math.abs(r.daysToGo()))).toList();
         model.addAttribute("events", rows);
         model.addAttribute("problems", problems);
         return "eventbook/events";
     }
 
-    private Row row(Briefs.Head event, int spots, int stops, int bites) {
+    private Row row(EventRules.Head event, int spots, int stops, int bites) {
         Instant now = clock.instant();
         LocalDate today = LocalDate.ofInstant(now, event.timeZone());
         LocalDate first = event.days().getFirst().date();
@@ -103,9 +103,9 @@ class EventsController {
         try (InputStream in = file.getInputStream()) {
             EventFile read = EventFileReader.read(in);
             EventKey key = events.add(angler.accountId(), read);
-            flash.addFlashAttribute("notice", "“" + read.data().brief().name() + "” imported."
+            flash.addFlashAttribute("notice", "“" + read.data().name() + "” imported."
                     + (read.leftOut() == 0 ? "" : " It has more fields that this version does not know than are kept: those of " + read.leftOut() + " objects were left out."));
-            return "redirect:/events/" + key.eventId() + "/brief";
+            return "redirect:/events/" + key.eventId() + "/rules";
         } catch (EventFileException e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("fileName", file.getOriginalFilename());
@@ -116,7 +116,7 @@ class EventsController {
     @GetMapping("/events/{eventId}/export")
     void export(EventKey key, HttpServletResponse response) throws IOException {
         EventFile file = events.file(key);
-        String name = Codes.of(file.data().brief().name(), c -> false) + ".event.json";
+        String name = Codes.of(file.data().name(), c -> false) + ".event.json";
         Downloads.attach(response, name, MediaType.APPLICATION_JSON_VALUE);
         try (OutputStream out = response.getOutputStream()) {
             EventFileWriter.write(file, out);

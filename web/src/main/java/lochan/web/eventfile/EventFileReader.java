@@ -7,18 +7,20 @@ import java.time.ZoneId;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import lochan.core.Violation;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
-import lochan.core.event.Brief;
-import lochan.core.event.BriefRules;
+import lochan.core.event.Event;
+import lochan.core.event.EventCheck;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
 import lochan.core.event.Species;
+import lochan.core.event.Rules;
 import lochan.core.event.Scoring;
 import lochan.core.event.SpeciesRule;
 import lochan.core.event.TieBreak;
@@ -26,7 +28,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.PlanRules;
+import lochan.core.planning.PlanCheck;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.ClarityTrend;
@@ -42,20 +44,24 @@ import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
-import lochan.core.practice.Struck;
+import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
 import lochan.core.water.Lake;
-import lochan.core.water.Mark;
+import lochan.core.water.FishPosition;
+import lochan.core.water.Waypoint;
 import lochan.core.water.Spot;
-import lochan.core.water.SpotRules;
+import lochan.core.water.SpotCheck;
 import lochan.core.water.Stock;
 import lochan.core.water.Zone;
 import lochan.web.eventfile.EventFileException.Problem;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Reads an event file whole or refuses it whole. */
 public final class EventFileReader {
+
+    static final int VERSION = 2;
 
     private static final int MOST_PROBLEMS = 100;
     private static final double MUCH = 1e9;
@@ -75,7 +81,17 @@ public final class EventFileReader {
      * @throws IOException        when the stream cannot be read
      */
     public static EventFile read(InputStream in) throws EventFileException, IOException {
-        return new EventFileReader().read(JsonLimits.read(in));
+        JsonNode tree = JsonLimits.read(in);
+        boolean old = tree instanceof ObjectNode file && file.path("lochan").isInt() && file.path("lochan").asInt() == Version1.NUMBER;
+        if (!old) {
+            return new EventFileReader().read(tree);
+        }
+        Version1.upgrade((ObjectNode) tree);
+        try {
+            return new EventFileReader().read(tree);
+        } catch (EventFileException e) {
+            throw new EventFileException(e.problems().stream().map(p -> new Problem(Version1.pointerInFile(p.pointer()), p.message())).toList());
+        }
     }
 
     /**
@@ -87,8 +103,13 @@ public final class EventFileReader {
         EventFileReader reader = new EventFileReader();
         event.spots().forEach(s -> reader.spotIds.add(s.id()));
         event.presentations().forEach(p -> reader.presentationIds.add(p.id()));
+        list.forEach(entry -> {
+            if (entry instanceof ObjectNode object) {
+                Version1.entry(object);
+            }
+        });
         JsonNode wrapped = JsonNodeFactory.instance.objectNode().set("entries", list);
-        List<Entry> entries = new JsonFields(wrapped, "", "", reader.context).list("entries", "id", (f, i) -> reader.entry(f, event.brief()));
+        List<Entry> entries = new JsonFields(wrapped, "", "", reader.context).list("entries", "id", (f, i) -> reader.entry(f, event.event()));
         reader.stopAt(!reader.context.problems.isEmpty());
         return entries;
     }
@@ -96,39 +117,39 @@ public final class EventFileReader {
     private EventFile read(JsonNode tree) throws EventFileException {
         JsonFields root = new JsonFields(tree, "", "", context);
         if (tree == null || !tree.isObject() || !root.has("lochan")) {
-            throw new EventFileException(List.of(new Problem("/lochan", "missing, expected the version of an event file, 1")));
+            throw new EventFileException(List.of(new Problem("/lochan", "missing, expected the version of an event file, " + VERSION)));
         }
-        Integer version = root.wholeOrNull("lochan", 1, 1);
+        Integer version = root.wholeOrNull("lochan", Version1.NUMBER, VERSION);
         stopAt(version == null);
         if (!root.has("event")) {
-            root.problem("event", "missing, expected the event's brief");
+            root.problem("event", "missing, expected the event's rules");
             stopAt(true);
         }
-        Brief brief = brief(root.object("event"));
+        Event event = event(root.object("event"));
         // Without its zone, days and rules nothing else can be judged.
-        stopAt(brief == null);
+        stopAt(event == null);
         JsonFields boatFields = root.object("boat");
         List<BoatRun> runs = boatFields.list("runs", (f, i) -> boatRun(f));
         Boat boat = boat(root, boatFields);
         Lake lake = LakeJson.read(root);
         List<Spot> spots = root.list("spots", "id", (f, i) -> spot(f));
         spots.forEach(s -> spotIds.add(s.id()));
-        List<Mark> marks = root.list("marks", "id", (f, i) -> mark(f));
+        List<Waypoint> waypoints = root.list("waypoints", "id", (f, i) -> waypoint(f));
         List<Presentation> presentations = root.list("presentations", "id", (f, i) -> presentation(f));
         presentations.forEach(p -> presentationIds.add(p.id()));
-        List<PracticeStop> stops = root.list("stops", "id", (f, i) -> stop(f, brief));
+        List<PracticeStop> stops = root.list("stops", "id", (f, i) -> stop(f, event));
         List<ForecastPeriod> forecast = root.list("forecast", (f, i) -> forecast(f));
         List<Plan> plans = root.list("plans", (f, i) -> plan(f));
-        List<Entry> entries = root.list("competition", "id", (f, i) -> entry(f, brief));
-        Notebook notebook = new NotebookJson(brief, spotIds, presentationIds).read(root);
+        List<Entry> entries = root.list("competition", "id", (f, i) -> entry(f, event));
+        Notebook notebook = new NotebookJson(event, spotIds, presentationIds).read(root);
         root.keepUnknown();
         stopAt(!context.problems.isEmpty());
-        EventData data = new EventData(brief, boat, runs, lake, spots, marks, presentations, stops, forecast, plans, entries, notebook);
+        EventData data = new EventData(event, boat, runs, lake, spots, waypoints, presentations, stops, forecast, plans, entries, notebook);
         for (int i = 0; i < plans.size(); i++) {
             String pointer = "/plans/" + i + "/";
-            PlanRules.check(data, plans.get(i)).forEach(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
+            PlanCheck.check(data, plans.get(i)).forEach(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
         }
-        replay(brief, entries);
+        replay(event, entries);
         stopAt(!context.problems.isEmpty());
         return new EventFile(data, context.extras, context.leftOut);
     }
@@ -139,15 +160,15 @@ public final class EventFileReader {
         }
     }
 
-    private void replay(Brief brief, List<Entry> entries) {
-        BagLog log = new BagLog(brief);
+    private void replay(Event event, List<Entry> entries) {
+        BagLog log = new BagLog(event);
         for (int i = 0; i < entries.size(); i++) {
             String pointer = "/competition/" + i + "/";
             log.append(entries.get(i)).ifPresent(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
         }
     }
 
-    private Brief brief(JsonFields f) {
+    private Event event(JsonFields f) {
         ZoneId zone = zone(f);
         Format format = f.choice("format", Format.class);
         JsonFields penalties = f.object("penalties");
@@ -176,11 +197,11 @@ public final class EventFileReader {
         if (!context.problems.isEmpty() || !whole) {
             return null;
         }
-        Brief brief = new Brief(name, zone, format, limit, anglers, target, scale, species, scoring, off, allowed, practice, days, launch,
-                checkInAt == null ? launch : checkInAt, entered);
-        List<lochan.core.Violation> violations = BriefRules.check(brief);
+        Event event = new Event(name, zone, anglers, practice, days, new Event.Ramp(launch, checkInAt == null ? launch : checkInAt),
+                new Rules(format, limit, target, scale, species, scoring, off, allowed), entered);
+        List<Violation> violations = EventCheck.check(event);
         f.violations(violations);
-        return violations.isEmpty() ? brief : null;
+        return violations.isEmpty() ? event : null;
     }
 
     private static Scoring scoring(JsonFields event) {
@@ -238,8 +259,8 @@ public final class EventFileReader {
         if (!root.has("boat")) {
             return Boat.USUAL;
         }
-        Boat boat = new Boat(f.number("runMps", 0.5, 60), f.number("roughMps", 0.5, 60), f.number("settleMinutes", 0, 120),
-                f.numberOrNull("mostWindMps", 1, 40), f.numberOrNull("fuelLitres", 0, MUCH), f.numberOrNull("litresPerKm", 0, MUCH), f.entered("runMps"));
+        Boat boat = new Boat(f.number("runMps", 0.5, 60), f.number("roughMps", 0.5, 60), f.number("setUpMinutes", 0, 120),
+                f.numberOrNull("maxWindMps", 1, 40), f.numberOrNull("fuelLitres", 0, MUCH), f.numberOrNull("litresPerKm", 0, MUCH), f.entered("runMps"));
         f.keepUnknown();
         return boat;
     }
@@ -247,10 +268,10 @@ public final class EventFileReader {
     private static Spot spot(JsonFields f) {
         Double radius = f.numberOrNull("radiusM", -MUCH, MUCH);
         Spot spot = new Spot(f.id("id"), f.text("name"), position(f), radius == null ? Spot.USUAL_RADIUS_M : radius,
-                f.shortText("placeClass", 64), f.choice("zone", Zone.class), f.numberOrNull("depthMinM", -MUCH, MUCH),
+                f.shortText("type", 64), f.choice("zone", Zone.class), f.numberOrNull("depthMinM", -MUCH, MUCH),
                 f.numberOrNull("depthMaxM", -MUCH, MUCH), f.has("crowdRisk") ? f.number("crowdRisk", -MUCH, MUCH) : missingCrowdRisk(f),
                 f.choice("stock", Stock.class), f.entered("depthMaxM"));
-        f.violations(SpotRules.check(spot));
+        f.violations(SpotCheck.check(spot).stream().map(v -> v.field().equals("spotType") ? new Violation("type", v.message()) : v).toList());
         return spot;
     }
 
@@ -263,10 +284,10 @@ public final class EventFileReader {
         return run;
     }
 
-    private Mark mark(JsonFields f) {
-        return new Mark(f.id("id"), f.time("at"), position(f), reference(f, "spot", spotIds, false), f.numberOrNull("fishDepthM", 0, DEEPEST_M),
-                f.numberOrNull("waterDepthM", 0, DEEPEST_M), f.choiceOrNull("bottom", Mark.Bottom.class), f.truthOrNull("bait"),
-                f.choiceOrNull("holding", Mark.Holding.class), f.shortText("note", Mark.LONGEST_NOTE), f.entered("fishDepthM"));
+    private Waypoint waypoint(JsonFields f) {
+        return new Waypoint(f.id("id"), f.time("at"), position(f), reference(f, "spot", spotIds, false), f.numberOrNull("fishDepthM", 0, DEEPEST_M),
+                f.numberOrNull("waterDepthM", 0, DEEPEST_M), f.choiceOrNull("bottom", Waypoint.Bottom.class), f.truthOrNull("bait"),
+                f.choiceOrNull("position", FishPosition.class), f.shortText("note", Waypoint.LONGEST_NOTE), f.entered("fishDepthM"));
     }
 
     private static double missingCrowdRisk(JsonFields f) {
@@ -280,7 +301,7 @@ public final class EventFileReader {
         return new Presentation(id, name == null ? id : name, f.choice("hooks", Hooks.class));
     }
 
-    private PracticeStop stop(JsonFields f, Brief brief) {
+    private PracticeStop stop(JsonFields f, Event event) {
         String id = f.id("id");
         String spot = reference(f, "spot", spotIds, true);
         java.time.Instant start = f.time("start");
@@ -291,7 +312,7 @@ public final class EventFileReader {
         }
         List<PresentationTime> presentations = f.list("presentations",
                 (p, i) -> new PresentationTime(reference(p, "id", presentationIds, true), p.numberOrNull("minutes", 0, 1440)));
-        List<Bite> bites = f.list("bites", (b, i) -> bite(b, brief, start, end));
+        List<Bite> bites = f.list("bites", (b, i) -> bite(b, event, start, end));
         JsonFields c = f.object("conditions");
         Conditions conditions = new Conditions(c.numberOrNull("waterTempC", -5, 50), c.numberOrNull("visibilityM", 0.01, 100),
                 c.numberOrNull("windMps", 0, 100), c.choiceOrNull("sky", Sky.class), c.wholeOrNull("boatsNear", 0, 1000), signs(c),
@@ -307,24 +328,24 @@ public final class EventFileReader {
                 c.choiceOrNull("current", Current.class), c.truthOrNull("baitSeen"), c.numberOrNull("baitDepthM", 0, DEEPEST_M));
     }
 
-    private Bite bite(JsonFields f, Brief brief, java.time.Instant start, java.time.Instant end) {
+    private Bite bite(JsonFields f, Event event, java.time.Instant start, java.time.Instant end) {
         java.time.Instant at = f.timeOrNull("at");
         if (at != null && (at.isBefore(start) || end != null && at.isAfter(end))) {
-            f.problem("at", "the strike lies outside its stop, expected a time in it, or null");
+            f.problem("at", "the bite lies outside its stop, expected a time in it, or null");
         }
-        Species species = species(f, brief);
+        Species species = species(f, event);
         return new Bite(at, f.choice("outcome", Outcome.class), reference(f, "presentation", presentationIds, false), species, size(f), notes(f));
     }
 
     private static BiteNotes notes(JsonFields f) {
         return new BiteNotes(f.shortText("retrieve", LONGEST_ENTERED), f.numberOrNull("fishDepthM", 0, DEEPEST_M),
-                f.numberOrNull("waterDepthM", 0, DEEPEST_M), f.choiceOrNull("struck", Struck.class), f.shortText("onRig", LONGEST_ENTERED),
+                f.numberOrNull("waterDepthM", 0, DEEPEST_M), f.choiceOrNull("takenOn", TakenOn.class), f.shortText("onRig", LONGEST_ENTERED),
                 f.entered("fishDepthM"));
     }
 
-    static Species species(JsonFields f, Brief brief) {
+    static Species species(JsonFields f, Event event) {
         Species species = f.choiceOrNull("species", Species.class);
-        if (species != null && brief.rule(species).isEmpty()) {
+        if (species != null && event.rules().rule(species).isEmpty()) {
             f.problem("species", "found \"" + species.code() + "\", expected a species of the event, or null");
         }
         return species;
@@ -378,12 +399,12 @@ public final class EventFileReader {
                 f.list("stops", (s, i) -> new PlanStop(s.id("spot"), s.id("presentation"), s.time("arrive"), s.time("leave"), Boolean.TRUE.equals(s.truthOrNull("locked")))));
     }
 
-    private Entry entry(JsonFields f, Brief brief) {
+    private Entry entry(JsonFields f, Event event) {
         String type = f.text("type");
         String id = f.id("id");
         java.time.Instant at = f.time("at");
         return switch (type) {
-            case "catch" -> new Entry.Catch(id, at, species(f, brief), f.numberOrNull("grams", 1e-6, 30_000), f.numberOrNull("mm", 1e-6, 1500),
+            case "catch" -> new Entry.Catch(id, at, species(f, event), f.numberOrNull("grams", 1e-6, 30_000), f.numberOrNull("mm", 1e-6, 1500),
                     reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false),
                     f.truthOrNull("alive") instanceof Boolean alive ? alive : true, f.shortText("tag", 40),
                     f.shortText("entered", LONGEST_ENTERED));
@@ -395,13 +416,13 @@ public final class EventFileReader {
             case "official" -> new Entry.Official(id, at, f.numberOrNull("grams", 0, MUCH), f.numberOrNull("mm", 0, MUCH), f.wholeOrNull("deadFish", 0, 1000),
                     f.numberOrNull("lateMinutes", 0, 1440), f.wholeOrNull("shortFish", 0, 1000), f.wholeOrNull("overLimit", 0, 1000), f.wholeOrNull("place", 1, 1_000_000),
                     f.numberOrNull("biggestGrams", 0, 30_000));
-            case "well-water" -> new Entry.WellWater(id, at, f.number("celsius", 0, 40));
+            case "livewell" -> new Entry.LivewellReading(id, at, f.number("celsius", 0, 40));
             case "scale-check" -> new Entry.ScaleCheck(id, at, f.number("knownGrams", 1e-6, 30_000), f.number("readGrams", 1e-6, 30_000));
-            case "strike" -> new Entry.Strike(id, at, reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false),
+            case "bite" -> new Entry.Bite(id, at, reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false),
                     f.choice("outcome", Outcome.class));
             case "fishing" -> new Entry.Fishing(id, at, reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false));
             default -> {
-                f.problem("type", "found \"" + type + "\", expected one of catch, balance, died, correct, void, official, strike, fishing, scale-check, well-water");
+                f.problem("type", "found \"" + type + "\", expected one of catch, balance, died, correct, void, official, bite, fishing, scale-check, livewell");
                 yield null;
             }
         };

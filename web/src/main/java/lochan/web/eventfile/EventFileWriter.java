@@ -11,7 +11,7 @@ import lochan.core.Coded;
 import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.eventdata.EventData;
 import lochan.core.event.Penalties;
 import lochan.core.event.Scoring;
@@ -24,7 +24,7 @@ import lochan.core.practice.Conditions;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
-import lochan.core.water.Mark;
+import lochan.core.water.Waypoint;
 import lochan.core.water.Spot;
 import tools.jackson.core.util.DefaultIndenter;
 import tools.jackson.core.util.DefaultPrettyPrinter;
@@ -52,7 +52,7 @@ public final class EventFileWriter {
 
     /** Writes UTF-8, lines ended by a line feed. */
     public static void write(EventFile file, OutputStream out) {
-        ObjectNode tree = new EventFileWriter(file.extras(), file.data().brief().timeZone()).tree(file.data());
+        ObjectNode tree = new EventFileWriter(file.extras(), file.data().timeZone()).tree(file.data());
         byte[] bytes = JSON.writer().with(LAYOUT).writeValueAsBytes(tree);
         try {
             out.write(bytes);
@@ -68,25 +68,25 @@ public final class EventFileWriter {
         return new DefaultPrettyPrinter(separators).withObjectIndenter(lines).withArrayIndenter(lines);
     }
 
-    /** Of an event only its brief and its competition log, in the fields {@code event} and {@code entries}. */
-    public static ObjectNode log(Brief brief, List<Entry> entries) {
-        EventFileWriter writer = new EventFileWriter(Map.of(), brief.timeZone());
+    /** Of an event only its rules and its competition log, in the fields {@code event} and {@code entries}. */
+    public static ObjectNode log(Event event, List<Entry> entries) {
+        EventFileWriter writer = new EventFileWriter(Map.of(), event.timeZone());
         ObjectNode node = JSON.createObjectNode();
-        node.set("event", writer.brief(brief));
+        node.set("event", writer.event(event));
         list(node, "entries", entries, writer::entry);
         return node;
     }
 
     private ObjectNode tree(EventData data) {
         ObjectNode root = JSON.createObjectNode();
-        root.put("lochan", 1);
-        root.set("event", brief(data.brief()));
+        root.put("lochan", EventFileReader.VERSION);
+        root.set("event", event(data.event()));
         root.set("boat", boat(data.boat(), data.runs()));
         if (data.lake() != null) {
             root.set("lake", LakeJson.write(data.lake(), this::withUnknown));
         }
         list(root, "spots", data.spots(), s -> spot(s, "/spots/" + JsonFields.escape(s.id())));
-        someOf(root, "marks", data.marks(), (m, i) -> mark(m, "/marks/" + JsonFields.escape(m.id())));
+        someOf(root, "waypoints", data.waypoints(), (m, i) -> waypoint(m, "/waypoints/" + JsonFields.escape(m.id())));
         list(root, "presentations", data.presentations(), p -> {
             ObjectNode node = JSON.createObjectNode().put("id", p.id()).put("name", p.name());
             code(node, "hooks", p.hooks());
@@ -107,14 +107,14 @@ public final class EventFileWriter {
         return JSON.createObjectNode();
     }
 
-    private ObjectNode brief(Brief brief) {
+    private ObjectNode event(Event event) {
         ObjectNode node = JSON.createObjectNode();
-        node.put("name", brief.name()).put("timeZone", brief.timeZone().getId());
-        code(node, "format", brief.format());
-        node.put("limit", brief.limit()).put("anglers", brief.anglers());
-        number(node, "targetGrams", brief.targetGrams());
-        number(node, "scaleGrams", brief.scaleGrams());
-        list(node, "species", brief.species(), (s, i) -> {
+        node.put("name", event.name()).put("timeZone", event.timeZone().getId());
+        code(node, "format", event.rules().format());
+        node.put("limit", event.rules().limit()).put("anglers", event.anglers());
+        number(node, "targetGrams", event.rules().targetGrams());
+        number(node, "scaleGrams", event.rules().scaleGrams());
+        list(node, "species", event.rules().species(), (s, i) -> {
             ObjectNode rule = JSON.createObjectNode();
             code(rule, "code", s.species());
             number(rule, "minLengthMm", s.minLengthMm());
@@ -129,13 +129,13 @@ public final class EventFileWriter {
             entered(rule, s.entered());
             return withUnknown(rule, "/event/species/" + i);
         });
-        if (!brief.culling()) {
+        if (!event.rules().culling()) {
             node.put("culling", false);
         }
-        if (!brief.scoring().withCulling(true).equals(Scoring.DEFAULT)) {
-            node.set("scoring", withUnknown(scoring(brief.scoring()), "/event/scoring"));
+        if (!event.rules().scoring().withCulling(true).equals(Scoring.DEFAULT)) {
+            node.set("scoring", withUnknown(scoring(event.rules().scoring()), "/event/scoring"));
         }
-        Penalties p = brief.penalties();
+        Penalties p = event.rules().penalties();
         ObjectNode penalties = JSON.createObjectNode();
         number(penalties, "deadFishGrams", p.deadFishGrams());
         number(penalties, "lateGramsPerMinute", p.lateGramsPerMinute());
@@ -143,24 +143,24 @@ public final class EventFileWriter {
         number(penalties, "shortFishGrams", p.shortFishGrams());
         some(penalties, "overLimitGrams", p.overLimitGrams());
         node.set("penalties", withUnknown(penalties, "/event/penalties"));
-        ObjectNode gear = JSON.createObjectNode().put("maxHooksPerRig", brief.gear().maxHooksPerRig());
-        brief.gear().banned().forEach(gear.putArray("banned")::add);
-        if (brief.gear().maxRods() != null) {
-            gear.put("maxRods", brief.gear().maxRods());
+        ObjectNode gear = JSON.createObjectNode().put("maxHooksPerRig", event.rules().gear().maxHooksPerRig());
+        event.rules().gear().banned().forEach(gear.putArray("banned")::add);
+        if (event.rules().gear().maxRods() != null) {
+            gear.put("maxRods", event.rules().gear().maxRods());
         }
-        some(gear, "liveBaitAllowed", brief.gear().liveBaitAllowed());
+        some(gear, "liveBaitAllowed", event.rules().gear().liveBaitAllowed());
         node.set("gear", withUnknown(gear, "/event/gear"));
         ArrayNode practice = node.putArray("practice");
-        brief.practice().forEach(d -> practice.add(d.toString()));
-        list(node, "days", brief.days(), (d, i) -> {
+        event.practice().forEach(d -> practice.add(d.toString()));
+        list(node, "days", event.days(), (d, i) -> {
             ObjectNode day = JSON.createObjectNode().put("date", d.date().toString());
             time(day, "start", d.start());
             time(day, "checkIn", d.checkIn());
             return withUnknown(day, "/event/days/" + i);
         });
-        node.set("launch", withUnknown(position(brief.launch()), "/event/launch"));
-        node.set("checkInAt", withUnknown(position(brief.checkInAt()), "/event/checkInAt"));
-        entered(node, brief.entered());
+        node.set("launch", withUnknown(position(event.launch()), "/event/launch"));
+        node.set("checkInAt", withUnknown(position(event.checkInAt()), "/event/checkInAt"));
+        entered(node, event.entered());
         return withUnknown(node, "/event");
     }
 
@@ -184,9 +184,9 @@ public final class EventFileWriter {
         ObjectNode node = JSON.createObjectNode();
         number(node, "runMps", boat.runMps());
         number(node, "roughMps", boat.roughMps());
-        number(node, "settleMinutes", boat.settleMinutes());
-        if (boat.mostWindMps() != null) {
-            number(node, "mostWindMps", boat.mostWindMps());
+        number(node, "setUpMinutes", boat.setUpMinutes());
+        if (boat.maxWindMps() != null) {
+            number(node, "maxWindMps", boat.maxWindMps());
         }
         number(node, "fuelLitres", boat.fuelLitres());
         number(node, "litresPerKm", boat.litresPerKm());
@@ -215,7 +215,7 @@ public final class EventFileWriter {
         number(node, "lat", spot.position().lat());
         number(node, "lon", spot.position().lon());
         number(node, "radiusM", spot.radiusM());
-        node.put("placeClass", spot.placeClass());
+        node.put("type", spot.spotType());
         code(node, "zone", spot.zone());
         number(node, "depthMinM", spot.depthMinM());
         number(node, "depthMaxM", spot.depthMaxM());
@@ -225,19 +225,19 @@ public final class EventFileWriter {
         return withUnknown(node, pointer);
     }
 
-    private ObjectNode mark(Mark mark, String pointer) {
-        ObjectNode node = JSON.createObjectNode().put("id", mark.id());
-        time(node, "at", mark.at());
-        number(node, "lat", mark.position().lat());
-        number(node, "lon", mark.position().lon());
-        optional(node, "spot", mark.spotId());
-        some(node, "fishDepthM", mark.fishDepthM());
-        some(node, "waterDepthM", mark.waterDepthM());
-        some(node, "bottom", mark.bottom());
-        some(node, "bait", mark.bait());
-        some(node, "holding", mark.holding());
-        optional(node, "note", mark.note());
-        entered(node, mark.entered());
+    private ObjectNode waypoint(Waypoint waypoint, String pointer) {
+        ObjectNode node = JSON.createObjectNode().put("id", waypoint.id());
+        time(node, "at", waypoint.at());
+        number(node, "lat", waypoint.position().lat());
+        number(node, "lon", waypoint.position().lon());
+        optional(node, "spot", waypoint.spotId());
+        some(node, "fishDepthM", waypoint.fishDepthM());
+        some(node, "waterDepthM", waypoint.waterDepthM());
+        some(node, "bottom", waypoint.bottom());
+        some(node, "bait", waypoint.bait());
+        some(node, "position", waypoint.fishPosition());
+        optional(node, "note", waypoint.note());
+        entered(node, waypoint.entered());
         return withUnknown(node, pointer);
     }
 
@@ -284,7 +284,7 @@ public final class EventFileWriter {
         optional(node, "retrieve", notes.retrieve());
         some(node, "fishDepthM", notes.fishDepthM());
         some(node, "waterDepthM", notes.waterDepthM());
-        some(node, "struck", notes.struck());
+        some(node, "takenOn", notes.takenOn());
         optional(node, "onRig", notes.onRig());
         entered(node, notes.entered());
         return withUnknown(node, pointer);
@@ -366,13 +366,13 @@ public final class EventFileWriter {
                 number(node, "knownGrams", s.knownGrams());
                 number(node, "readGrams", s.readGrams());
             }
-            case Entry.WellWater w -> {
-                head(node, "well-water", w);
+            case Entry.LivewellReading w -> {
+                head(node, "livewell", w);
                 number(node, "celsius", w.celsius());
             }
             case Entry.Fishing x -> head(node, "fishing", x).put("spot", x.spotId()).put("presentation", x.presentationId());
-            case Entry.Strike s -> {
-                head(node, "strike", s).put("spot", s.spotId()).put("presentation", s.presentationId());
+            case Entry.Bite s -> {
+                head(node, "bite", s).put("spot", s.spotId()).put("presentation", s.presentationId());
                 code(node, "outcome", s.outcome());
             }
         }

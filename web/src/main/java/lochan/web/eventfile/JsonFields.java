@@ -167,7 +167,7 @@ final class JsonFields {
         if (value == null) {
             return null;
         }
-        String expected = "a number from " + brief(least) + " to " + brief(most);
+        String expected = "a number from " + plain(least) + " to " + plain(most);
         if (!value.isNumber()) {
             return wrong(name, value, expected, null);
         }
@@ -180,7 +180,7 @@ final class JsonFields {
         return value.decimalValue().doubleValue();
     }
 
-    private static String brief(double number) {
+    private static String plain(double number) {
         return number == Math.rint(number) ? Long.toString((long) number) : Double.toString(number);
     }
 

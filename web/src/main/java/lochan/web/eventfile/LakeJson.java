@@ -41,7 +41,7 @@ final class LakeJson {
     /** A lake from a geometry, a feature or a collection of features: those with a speed are slow zones, those off limits said so, other polygons water. */
     static Lake fromGeoJson(JsonNode tree, JsonFields.Context context) {
         JsonFields f = new JsonFields(tree, "", "", context);
-        Drawn drawn = new Drawn(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        Shapes drawn = new Shapes(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         switch (f.text("type")) {
             case "FeatureCollection" -> f.list("features", (feature, i) -> drawn.add(feature));
             case "Feature" -> drawn.add(f);
@@ -55,7 +55,7 @@ final class LakeJson {
     }
 
     /** What the features of a file were drawn for. */
-    private record Drawn(List<Lake.Body> bodies, List<Lake.SlowZone> zones, List<Lake.OffLimits> offLimits) {
+    private record Shapes(List<Lake.Body> bodies, List<Lake.SlowZone> zones, List<Lake.OffLimits> offLimits) {
 
         Object add(JsonFields feature) {
             JsonFields properties = feature.object("properties");

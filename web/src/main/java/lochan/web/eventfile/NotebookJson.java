@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BiFunction;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.notebook.CarriedRate;
 import lochan.core.notebook.KnownFish;
 import lochan.core.notebook.Notebook;
@@ -21,12 +21,12 @@ final class NotebookJson {
     private static final double MOST_GRAMS = 30_000;
     private static final int MOST = 10_000;
 
-    private final Brief brief;
+    private final Event event;
     private final Set<String> spotIds;
     private final Set<String> presentationIds;
 
-    NotebookJson(Brief brief, Set<String> spotIds, Set<String> presentationIds) {
-        this.brief = brief;
+    NotebookJson(Event event, Set<String> spotIds, Set<String> presentationIds) {
+        this.event = event;
         this.spotIds = spotIds;
         this.presentationIds = presentationIds;
     }
@@ -41,13 +41,13 @@ final class NotebookJson {
         List<Trial> trials = f.list("trials", "id", (x, i) -> trial(x));
         List<SetupChange> changes = f.list("setupChanges", "id", (x, i) -> new SetupChange(x.id("id"), EventFileReader.reference(x, "presentation", presentationIds, true),
                 x.time("at"), x.shortText("what", SetupChange.LONGEST_WORDS), x.choiceOrNull("hooks", Hooks.class)));
-        List<CarriedRate> carried = f.list("carried", (x, i) -> new CarriedRate(x.id("presentation"), x.number("ratio", 0.01, 100), x.number("lineHours", 0, 1e6),
-                x.whole("strikes", 0, MOST, 0)));
-        JsonFields l = f.object("leanings");
-        Notebook.Leanings leanings = new Notebook.Leanings(Boolean.TRUE.equals(l.truthOrNull("advice")), Boolean.TRUE.equals(l.truthOrNull("history")), List.of(), Map.of());
+        List<CarriedRate> carried = f.list("carried", (x, i) -> new CarriedRate(x.id("presentation"), x.number("ratio", 0.01, 100), x.number("anglerHours", 0, 1e6),
+                x.whole("bites", 0, MOST, 0)));
+        JsonFields l = f.object("priors");
+        Notebook.Priors priors = new Notebook.Priors(Boolean.TRUE.equals(l.truthOrNull("advice")), Boolean.TRUE.equals(l.truthOrNull("history")), List.of(), Map.of());
         l.keepUnknown();
         f.keepUnknown();
-        return new Notebook(fish, trials, changes, carried, leanings);
+        return new Notebook(fish, trials, changes, carried, priors);
     }
 
     private KnownFish fish(JsonFields f) {
@@ -61,8 +61,8 @@ final class NotebookJson {
         }
         List<KnownFish.Try> tries = f.list("tries", (t, i) -> new KnownFish.Try(t.time("at"), t.choice("reaction", KnownFish.Reaction.class),
                 EventFileReader.reference(t, "presentation", presentationIds, false)));
-        return new KnownFish(id, spot, f.shortText("where", KnownFish.LONGEST_WORDS), f.choice("kind", KnownFish.Kind.class), EventFileReader.species(f, brief),
-                f.number("guessGrams", 1, MOST_GRAMS), from, to, f.numberOrNull("mostWindMps", 0, 40), f.timeOrNull("nextVisit"),
+        return new KnownFish(id, spot, f.shortText("where", KnownFish.LONGEST_WORDS), f.choice("kind", KnownFish.Kind.class), EventFileReader.species(f, event),
+                f.number("guessGrams", 1, MOST_GRAMS), from, to, f.numberOrNull("maxWindMps", 0, 40), f.timeOrNull("nextVisit"),
                 Boolean.TRUE.equals(f.truthOrNull("gone")), f.shortText("note", KnownFish.LONGEST_WORDS), tries, f.entered("guessGrams"));
     }
 
@@ -79,12 +79,12 @@ final class NotebookJson {
     private Trial trial(JsonFields f) {
         return new Trial(f.id("id"), f.choice("of", Trial.Subject.class), f.shortText("first", Trial.LONGEST_WORDS), f.shortText("second", Trial.LONGEST_WORDS),
                 f.list("rounds", (r, i) -> {
-                    int strikes = r.whole("strikes", 0, MOST, 0);
+                    int bites = r.whole("bites", 0, MOST, 0);
                     int landed = r.whole("landed", 0, MOST, 0);
-                    if (landed > strikes) {
-                        r.problem("landed", "found " + landed + ", expected no more than the " + strikes + " strikes");
+                    if (landed > bites) {
+                        r.problem("landed", "found " + landed + ", expected no more than the " + bites + " bites");
                     }
-                    return new Trial.Round(r.time("at"), Boolean.TRUE.equals(r.truthOrNull("first")), r.number("minutes", 0.1, 1440), strikes, Math.min(landed, strikes));
+                    return new Trial.Round(r.time("at"), Boolean.TRUE.equals(r.truthOrNull("first")), r.number("minutes", 0.1, 1440), bites, Math.min(landed, bites));
                 }));
     }
 
@@ -105,10 +105,10 @@ final class NotebookJson {
             return withUnknown.apply(change, "/notebook/setupChanges/" + JsonFields.escape(c.id()));
         });
         EventFileWriter.someOf(node, "carried", notebook.carried(), (c, i) -> withUnknown.apply(EventFileWriter.object().put("presentation", c.presentationId())
-                .put("ratio", c.ratio()).put("lineHours", c.lineHours()).put("strikes", c.strikes()), "/notebook/carried/" + i));
-        if (notebook.leanings().byAdvice() || notebook.leanings().byHistory()) {
-            node.set("leanings", withUnknown.apply(EventFileWriter.object().put("advice", notebook.leanings().byAdvice()).put("history", notebook.leanings().byHistory()),
-                    "/notebook/leanings"));
+                .put("ratio", c.ratio()).put("anglerHours", c.anglerHours()).put("bites", c.bites()), "/notebook/carried/" + i));
+        if (notebook.priors().byAdvice() || notebook.priors().byHistory()) {
+            node.set("priors", withUnknown.apply(EventFileWriter.object().put("advice", notebook.priors().byAdvice()).put("history", notebook.priors().byHistory()),
+                    "/notebook/priors"));
         }
         return withUnknown.apply(node, "/notebook");
     }
@@ -121,7 +121,7 @@ final class NotebookJson {
         EventFileWriter.number(node, "guessGrams", f.guessGrams());
         EventFileWriter.optional(node, "from", f.from() == null ? null : f.from().toString());
         EventFileWriter.optional(node, "to", f.to() == null ? null : f.to().toString());
-        EventFileWriter.some(node, "mostWindMps", f.mostWindMps());
+        EventFileWriter.some(node, "maxWindMps", f.maxWindMps());
         if (f.nextVisit() != null) {
             to.time(node, "nextVisit", f.nextVisit());
         }
@@ -147,7 +147,7 @@ final class NotebookJson {
             to.time(round, "at", r.at());
             round.put("first", r.ofFirst());
             EventFileWriter.number(round, "minutes", r.minutes());
-            return round.put("strikes", r.strikes()).put("landed", r.landed());
+            return round.put("bites", r.bites()).put("landed", r.landed());
         });
         return node;
     }

@@ -78,13 +78,18 @@ public final class TackleFile {
         List<Lure> lures = root.list("lures", "id", (f, i) -> lure(f));
         List<Rod> rods = root.list("rods", "id", (f, i) -> new Rod(f.id("id"), f.shortText("name", LONGEST_NAME), f.number("lengthM", 0.5, 6), f.choice("power", Power.class),
                 f.choice("action", RodAction.class), f.numberOrNull("turnM", 0.1, 2), line(f, "line", true), line(f, "leader", false), inBoat(f), f.entered("lengthM")));
-        List<BoxItem> box = root.list("box", "id", (f, i) -> new BoxItem(f.id("id"), f.choice("kind", BoxItem.Kind.class), f.shortText("name", LONGEST_NAME), f.idOrNull("lure"),
+        List<BoxItem> box = root.list("box", "id", (f, i) -> new BoxItem(f.id("id"), f.choice("kind", BoxItem.Kind.class), f.shortText("name", LONGEST_NAME), lureId(f),
                 f.numberOrNull("grams", 0.1, HEAVIEST_G), f.choiceOrNull("colour", ColourFamily.class), line(f, "line", false), f.whole("count", 0, 10_000, 1), inBoat(f), f.entered("grams")));
         List<LureObservation> seen = root.list("observations", "id", (f, i) -> observation(f));
         if (!context.problems.isEmpty()) {
             throw new EventFileException(context.problems);
         }
         return new Tackle(lures, rods, box, seen);
+    }
+
+    private static String lureId(JsonFields f) {
+        String id = f.idOrNull("lure");
+        return id == null ? null : Lure.currentId(id);
     }
 
     private static boolean inBoat(JsonFields f) {
@@ -108,7 +113,7 @@ public final class TackleFile {
 
     private static LureObservation observation(JsonFields f) {
         String id = f.id("id");
-        String lure = f.id("lure");
+        String lure = Lure.currentId(f.id("lure"));
         LureObservation.Saw saw = f.choice("saw", LureObservation.Saw.class);
         double depth = f.number("depthM", 0.1, DEEPEST_M);
         Double seconds = f.numberOrNull("seconds", 0.1, 600);
@@ -125,7 +130,7 @@ public final class TackleFile {
             Hooking hooking = new Hooking(hooks.choice("kind", Hooks.class), hooks.whole("count", 1, 20, 1), hooks.whole("teasers", 0, 20, 0));
             JsonFields line = f.object("line");
             JsonFields rod = f.object("rod");
-            return new Lure(f.id("id"), f.shortText("name", LONGEST_NAME), f.choice("family", Family.class), Boolean.TRUE.equals(f.truthOrNull("power")),
+            return new Lure(Lure.currentId(f.id("id")), f.shortText("name", LONGEST_NAME), f.choice("family", Family.class), Boolean.TRUE.equals(f.truthOrNull("power")),
                     Boolean.TRUE.equals(f.truthOrNull("search")), hooking, range(f, "depthM"), motion(f.object("motion")), f.number("speedMps", 0, 5),
                     coded(f, "retrieves", Retrieve.class), f.number("sight", 0, 1), Set.copyOf(coded(f, "cover", Cover.class)), range(f, "temperatureC"),
                     Set.copyOf(coded(f, "stages", SeasonStage.class)), Set.copyOf(coded(f, "moods", Mood.class)), Set.copyOf(coded(f, "forage", Forage.class)),

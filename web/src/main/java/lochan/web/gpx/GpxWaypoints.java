@@ -12,7 +12,7 @@ import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
 import lochan.core.Intake;
 import lochan.core.event.Position;
-import lochan.core.water.PlaceClass;
+import lochan.core.water.SpotType;
 import lochan.core.water.Spot;
 
 /** Spots as GPX waypoints, for plotters and from them. */
@@ -79,7 +79,7 @@ public final class GpxWaypoints {
         }
     }
 
-    /** Writes spots: name, class of place as type, depth in the description. */
+    /** Writes spots: name, spot type as type, depth in the description. */
     public static void write(List<Spot> spots, OutputStream out) {
         try {
             XMLStreamWriter xml = XMLOutputFactory.newDefaultFactory().createXMLStreamWriter(out, StandardCharsets.UTF_8.name());
@@ -97,7 +97,7 @@ public final class GpxWaypoints {
                     element(xml, "desc", String.format(Locale.ROOT, "%s%.1f m", spot.depthMinM() == null ? "" : String.format(Locale.ROOT, "%.1f to ", spot.depthMinM()),
                             spot.depthMaxM()));
                 }
-                element(xml, "type", PlaceClass.words(spot.placeClass()));
+                element(xml, "type", SpotType.words(spot.spotType()));
                 xml.writeEndElement();
             }
             xml.writeEndDocument();

@@ -27,15 +27,15 @@ class ErrorPages implements ErrorController {
     record ErrorView(int status, String title, String words) { }
 
     private static final Map<Integer, ErrorView> KNOWN = Map.of(
-            400, new ErrorView(400, "This could not be read", "Something in the address or the form is not as a page sends it. Go back, load the page again and repeat the step."),
-            403, new ErrorView(403, "The page was too old", "Its form could not be taken any more. Load the page again and repeat the step; what was acknowledged before is kept."),
+            400, new ErrorView(400, "This could not be read", "The address or the form is not valid. Go back, load the page again and repeat the step."),
+            403, new ErrorView(403, "The page was too old", "Load the page again and repeat the step; what was saved before is kept."),
             404, new ErrorView(404, "This is not here", "It may have been deleted, or it belongs to somebody else."),
             413, new ErrorView(413, "The file is too large", "An event file has at most 20 MB, a grid of depths or a track at most 50 MB."),
             429, new ErrorView(429, "Too many tries", "Wait a while and try again."));
     private static final ErrorView AWAY = new ErrorView(503, "The records cannot be reached",
-            "Lochan's database does not answer, or its disk is full. This step was not done; what was acknowledged before is kept. Try again in a moment. "
-                    + "When it goes on, look at the terminal in which Lochan runs, and at the section on backups in its README.");
-    private static final ErrorView BUSY = new ErrorView(503, "Lochan is busy", "Too many ask at once. This step was not done: try again in a moment.");
+            "Lochan's database does not answer, or its disk is full. Nothing was done; what was saved before is kept. Try again in a moment. "
+                    + "If it goes on, see the terminal of Lochan and the backup section of its README.");
+    private static final ErrorView BUSY = new ErrorView(503, "Lochan is busy", "Too many requests at once. Nothing was done: try again in a moment.");
 
     @RequestMapping("/error")
     String error(HttpServletRequest request, HttpServletResponse response, Model model) {
@@ -57,7 +57,7 @@ class ErrorPages implements ErrorController {
             return BUSY;
         }
         return KNOWN.getOrDefault(status, new ErrorView(status, "Something went wrong",
-                "This step was not done; what was acknowledged before is kept. Go back and try again. When it happens again, the terminal in which Lochan runs says why."));
+                "Nothing was done; what was saved before is kept. Go back and try again. If it happens again, the terminal of Lochan says why."));
     }
 
     private static Stream<Throwable> causes(Throwable failure) {

@@ -8,8 +8,8 @@ import lochan.core.quantity.Units;
 import lochan.web.Lochan;
 import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
-import lochan.web.brief.Briefs;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventRules;
+import lochan.web.rules.EventKey;
 import lochan.web.clock.DemoClock;
 import lochan.web.clock.DemoMoments;
 import org.springframework.security.core.Authentication;
@@ -18,17 +18,17 @@ import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.servlet.HandlerMapping;
 
-/** What every page knows: the angler's units, the event it is of, its dress and the demo's clock. */
+/** What every page knows: the angler's units, the event it is of, its theme and the demo's clock. */
 @ControllerAdvice(basePackageClasses = Lochan.class)
 class PageAdvice {
 
     private final Accounts accounts;
-    private final Briefs briefs;
+    private final EventRules eventRules;
     private final Clock clock;
 
-    PageAdvice(Accounts accounts, Briefs briefs, Clock clock) {
+    PageAdvice(Accounts accounts, EventRules eventRules, Clock clock) {
         this.accounts = accounts;
-        this.briefs = briefs;
+        this.eventRules = eventRules;
         this.clock = clock;
     }
 
@@ -42,9 +42,9 @@ class PageAdvice {
         return who != null && who.getPrincipal() instanceof Angler a ? a : null;
     }
 
-    @ModelAttribute("dress")
-    String dress(@CookieValue(name = "dress", defaultValue = "day") String dress) {
-        return dress.equals("dawn") ? "dawn" : "day";
+    @ModelAttribute("theme")
+    String theme(@CookieValue(name = "theme", defaultValue = "light") String theme) {
+        return theme.equals("dark") ? "dark" : "light";
     }
 
     @ModelAttribute("path")
@@ -68,8 +68,8 @@ class PageAdvice {
     }
 
     private EventHead head(Angler angler, String id) {
-        EventKey key = briefs.key(angler.accountId(), Long.parseLong(id));
-        return new EventHead(key.eventId(), briefs.name(key), "/events/" + id);
+        EventKey key = eventRules.key(angler.accountId(), Long.parseLong(id));
+        return new EventHead(key.eventId(), eventRules.name(key), "/events/" + id);
     }
 
     /** The demo's clock in a strip; null outside the demo. */

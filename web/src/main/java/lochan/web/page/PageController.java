@@ -14,11 +14,11 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 
-/** What belongs to no feature: the dress of the pages, the demo's clock, the sign of life. */
+/** What belongs to no feature: the theme of the pages, the demo's clock, the sign of life. */
 @Controller
 class PageController {
 
-    private static final Duration DRESS_LASTS = Duration.ofDays(365);
+    private static final Duration THEME_LASTS = Duration.ofDays(365);
 
     private final Clock clock;
 
@@ -32,10 +32,10 @@ class PageController {
         return "alive";
     }
 
-    @PostMapping("/dress")
-    ResponseEntity<Void> dress(@RequestParam String dress, @RequestParam(defaultValue = "/events") String back, HttpServletRequest request) {
-        ResponseCookie cookie = ResponseCookie.from("dress", dress.equals("dawn") ? "dawn" : "day").path("/").httpOnly(true)
-                .secure(request.isSecure()).sameSite("Lax").maxAge(DRESS_LASTS).build();
+    @PostMapping("/theme")
+    ResponseEntity<Void> theme(@RequestParam String theme, @RequestParam(defaultValue = "/events") String back, HttpServletRequest request) {
+        ResponseCookie cookie = ResponseCookie.from("theme", theme.equals("dark") ? "dark" : "light").path("/").httpOnly(true)
+                .secure(request.isSecure()).sameSite("Lax").maxAge(THEME_LASTS).build();
         return ResponseEntity.status(303).header(HttpHeaders.SET_COOKIE, cookie.toString()).header(HttpHeaders.LOCATION, local(back)).build();
     }
 

@@ -8,13 +8,13 @@ import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
 import lochan.core.planning.Calibration;
 import lochan.core.quantity.Units;
-import lochan.core.water.PlaceClass;
+import lochan.core.water.SpotType;
 import lochan.web.account.Accounts;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.page.Undo;
-import lochan.web.standings.PatternWords;
-import lochan.web.work.Work;
+import lochan.web.rankings.PatternWords;
+import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,14 +30,14 @@ class BackupController {
     private final PlanBackups backups;
     private final EventBook events;
     private final Accounts accounts;
-    private final Forecasts forecasts;
+    private final Projections projections;
 
-    BackupController(Plans plans, PlanBackups backups, EventBook events, Accounts accounts, Forecasts forecasts) {
+    BackupController(Plans plans, PlanBackups backups, EventBook events, Accounts accounts, Projections projections) {
         this.plans = plans;
         this.backups = backups;
         this.events = events;
         this.accounts = accounts;
-        this.forecasts = forecasts;
+        this.projections = projections;
     }
 
     /**
@@ -55,13 +55,14 @@ class BackupController {
         EventData event = events.event(key);
         StoredPlan stored = plans.stored(key, plan);
         Plan kept = PlanPage.kept(stored.plan(), event);
-        Work.State<Backups.Ladder> state = backups.state(key, plan, event, kept).orElse(null);
+        boolean empty = kept.stops().isEmpty() || !PlanValuation.values(event);
+        BackgroundComputation.State<Backups.Ladder> state = empty ? null : backups.of(key, plan, event, kept);
         model.addAttribute("shown", stored);
-        model.addAttribute("empty", kept.stops().isEmpty() || !PlanReckoning.values(event));
+        model.addAttribute("empty", empty);
         model.addAttribute("job", state);
         if (state != null && state.result() != null) {
             Units units = accounts.units(key.accountId());
-            Calibration calibration = forecasts.calibration(key.accountId());
+            Calibration calibration = projections.calibration(key.accountId());
             List<Backups.Backup> found = state.result().backups();
             model.addAttribute("mainPattern", PatternWords.of(state.result().main(), event));
             model.addAttribute("rungs", IntStream.range(0, found.size()).mapToObj(i -> rung(i, found.get(i), event, units, calibration)).toList());
@@ -75,12 +76,18 @@ class BackupController {
     }
 
     @PostMapping("/events/{eventId}/plan/backups")
-    String begin(EventKey key, @RequestParam long plan) {
+    String goOn(EventKey key, @RequestParam long plan) {
         EventData event = events.event(key);
         Plan kept = PlanPage.kept(plans.stored(key, plan).plan(), event);
-        if (!kept.stops().isEmpty() && PlanReckoning.values(event)) {
-            backups.begin(key, plan, event, kept);
+        if (!kept.stops().isEmpty() && PlanValuation.values(event)) {
+            backups.goOn(key, plan, event, kept);
         }
+        return "redirect:/events/" + key.eventId() + "/plan/backups?plan=" + plan;
+    }
+
+    @PostMapping("/events/{eventId}/plan/backups/stop")
+    String stop(EventKey key, @RequestParam long plan) {
+        backups.stop(key, plans.stored(key, plan).id());
         return "redirect:/events/" + key.eventId() + "/plan/backups?plan=" + plan;
     }
 
@@ -89,16 +96,16 @@ class BackupController {
     String keep(EventKey key, @RequestParam long plan, @RequestParam int rung, RedirectAttributes flash) {
         EventData event = events.event(key);
         Plan kept = PlanPage.kept(plans.stored(key, plan).plan(), event);
-        List<Backups.Backup> found = backups.state(key, plan, event, kept).map(Work.State::result).map(Backups.Ladder::backups).orElse(null);
+        List<Backups.Backup> found = backups.state(key, plan, event, kept).map(BackgroundComputation.State::result).map(Backups.Ladder::backups).orElse(null);
         if (found == null || rung < 0 || rung >= found.size()) {
-            flash.addFlashAttribute("trouble", "The plan or practice has changed since: reckon the backups anew.");
+            flash.addFlashAttribute("trouble", "The plan or practice has changed: these are the new backups.");
             return "redirect:/events/" + key.eventId() + "/plan/backups?plan=" + plan;
         }
         Backups.Backup b = found.get(rung);
         List<PlanStop> stops = b.stops();
-        String name = "Backup: " + PlaceClass.words(b.pattern().placeClass());
+        String name = "Backup: " + SpotType.words(b.pattern().spotType());
         long id = plans.add(key, new Plan(kept.day(), name, stops));
-        Undo.offer(flash, "The backup is a plan of its own now.", "/events/" + key.eventId() + "/plan/delete?plan=" + id);
+        Undo.offer(flash, "The backup was added as a plan.", "/events/" + key.eventId() + "/plan/delete?plan=" + id);
         return "redirect:/events/" + key.eventId() + "/plan?plan=" + id;
     }
 }

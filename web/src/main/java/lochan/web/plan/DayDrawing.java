@@ -11,7 +11,7 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.PlanRules;
+import lochan.core.planning.PlanCheck;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
@@ -64,9 +64,9 @@ record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Tick> tic
      */
     record Sky(double x, double width, double middle, String wind, String sky, Double arrow, boolean lightning, boolean rough, String label) { }
 
-    static DayDrawing of(EventData event, Plan plan, List<PlanRules.Leg> legs, Units units) {
-        CompetitionDay day = event.brief().day(plan.day());
-        ZoneId zone = event.brief().timeZone();
+    static DayDrawing of(EventData event, Plan plan, List<PlanCheck.Leg> legs, Units units) {
+        CompetitionDay day = event.day(plan.day());
+        ZoneId zone = event.timeZone();
         Scale scale = new Scale(day);
         List<Bead> beads = new ArrayList<>();
         plan.stops().forEach(s -> beads.add(bead(event, s, beads.size() + 1, scale, zone)));
@@ -75,7 +75,7 @@ record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Tick> tic
         for (Instant t = first.isBefore(day.start()) ? first.plus(Duration.ofHours(1)) : first; !t.isAfter(day.checkIn()); t = t.plus(Duration.ofHours(1))) {
             ticks.add(new Tick(scale.x(t), Dates.clock(t, zone)));
         }
-        Almanac almanac = Almanac.of(event.brief().launch(), day.date(), zone);
+        Almanac almanac = Almanac.of(event.launch(), day.date(), zone);
         List<Stretch> dark = new ArrayList<>();
         if (almanac.sunrise() != null && almanac.sunrise().isAfter(day.start())) {
             dark.add(new Stretch(0, scale.x(almanac.sunrise())));
@@ -83,7 +83,7 @@ record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Tick> tic
         if (almanac.sunset() != null && almanac.sunset().isBefore(day.checkIn())) {
             dark.add(new Stretch(scale.x(almanac.sunset()), WIDTH - scale.x(almanac.sunset())));
         }
-        double margin = scale.x(day.checkIn().minus(Duration.ofMinutes(PlanReckoning.ASSUMPTIONS.planning().checkInMarginMinutes())));
+        double margin = scale.x(day.checkIn().minus(Duration.ofMinutes(PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes())));
         return new DayDrawing(Duration.between(day.start(), day.checkIn()).toMinutes(), beads, ways(legs, plan, scale, day), ticks,
                 event.forecast().stream().filter(f -> f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start())).map(f -> sky(f, scale, units)).toList(),
                 dark, light(almanac, zone), margin, WIDTH - margin);
@@ -106,11 +106,11 @@ record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Tick> tic
         return new Bead(from, Math.max(LEAST_BEAD, to - from), (from + to) / 2, number, scale.minute(s.arrive()), scale.minute(s.leave()), s.locked(), name, label);
     }
 
-    private static List<Way> ways(List<PlanRules.Leg> legs, Plan plan, Scale scale, CompetitionDay day) {
+    private static List<Way> ways(List<PlanCheck.Leg> legs, Plan plan, Scale scale, CompetitionDay day) {
         List<Way> ways = new ArrayList<>();
         for (int i = 0; i < legs.size(); i++) {
             Instant from = i == 0 ? day.start() : plan.stops().get(i - 1).leave();
-            PlanRules.Leg leg = legs.get(i);
+            PlanCheck.Leg leg = legs.get(i);
             if (leg.reachable()) {
                 ways.add(new Way(scale.x(from), scale.x(from.plus(leg.needed())), !leg.fits()));
             }
@@ -126,7 +126,7 @@ record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Tick> tic
         String side = f.windFromDeg() == null ? "" : DirectionText.words(f.windFromDeg());
         String sky = f.sky() == null ? "" : f.sky().code();
         boolean lightning = Boolean.TRUE.equals(f.lightning());
-        boolean rough = f.windMps() != null && f.windMps() >= PlanReckoning.ASSUMPTIONS.planning().roughWindMps();
+        boolean rough = f.windMps() != null && f.windMps() >= PlanValuation.ASSUMPTIONS.planning().roughWindMps();
         String label = "Wind " + (side + " " + wind).strip() + (rough ? ", rough on open water" : "") + (sky.isEmpty() ? "" : ", " + sky)
                 + (lightning ? ", lightning" : "");
         return new Sky(from, width, from + width / 2, roomy ? (side + " " + wind).strip() : "", roomy ? sky : "", f.windFromDeg() == null ? null : f.windFromDeg() + 180,

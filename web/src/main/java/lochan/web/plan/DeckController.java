@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import lochan.core.advice.Advice;
+import lochan.core.advice.LureAdvice;
 import lochan.core.deck.DeckList;
 import lochan.core.eventdata.EventData;
 import lochan.core.learning.LossSigns;
@@ -17,13 +17,13 @@ import lochan.core.planning.Backups;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Tackle;
 import lochan.web.account.Accounts;
-import lochan.web.brief.EventKey;
-import lochan.web.deck.DeckWords;
-import lochan.web.deck.Decks;
+import lochan.web.rules.EventKey;
+import lochan.web.tackle.DeckWords;
+import lochan.web.tackle.Decks;
 import lochan.web.eventbook.EventBook;
-import lochan.web.notebook.Notebooks;
+import lochan.web.tackle.Notebooks;
 import lochan.web.page.Dates;
-import lochan.web.work.Work;
+import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -66,12 +66,12 @@ class DeckController {
      * @param weightiest the reason that says most
      * @param rather     what they like better in the boat; empty: nothing
      */
-    record Said(String time, String spot, String spotId, String planned, String score, boolean against, String weightiest, String rather) { }
+    record AdviceLine(String time, String spot, String spotId, String planned, String score, boolean against, String weightiest, String rather) { }
 
-    private static Said said(Decks.StopAdvice a, EventData event) {
-        Advice p = a.planned();
-        Optional<Advice.Weighed> first = p == null ? Optional.empty() : p.score() < 0 ? p.reasons().stream().filter(r -> r.points() < 0).findFirst() : p.reasons().stream().findFirst();
-        return new Said(Dates.clock(a.stop().arrive(), event.brief().timeZone()), PlanWords.spot(a.stop().spotId(), event), a.stop().spotId(),
+    private static AdviceLine said(Decks.StopAdvice a, EventData event) {
+        LureAdvice p = a.planned();
+        Optional<LureAdvice.WeightedReason> first = p == null ? Optional.empty() : p.score() < 0 ? p.reasons().stream().filter(r -> r.points() < 0).findFirst() : p.reasons().stream().findFirst();
+        return new AdviceLine(Dates.clock(a.stop().arrive(), event.timeZone()), PlanWords.spot(a.stop().spotId(), event), a.stop().spotId(),
                 event.presentation(a.stop().presentationId()).orElseThrow().name(), p == null ? "no sheet" : DeckWords.signed(p.score()), p != null && p.score() < 0,
                 first.map(r -> r.reason().words()).orElse(""), a.rather().stream().map(x -> x.lure().name() + " " + DeckWords.signed(x.score())).collect(Collectors.joining(", ")));
     }
@@ -79,7 +79,7 @@ class DeckController {
     /** A stop that no rod does as it should be done. */
     record Poor(String stop, String words) { }
 
-    @GetMapping("/events/{eventId}/deck")
+    @GetMapping("/events/{eventId}/tackle")
     String deck(EventKey key, @RequestParam(required = false) Long plan, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
@@ -89,7 +89,7 @@ class DeckController {
         model.addAttribute("plans", stored);
         model.addAttribute("shownPlan", shown);
         Plan kept = shown == null ? new Plan(1, null, List.of()) : PlanPage.kept(shown.plan(), event);
-        Backups.Ladder ladder = shown == null ? null : backups.state(key, shown.id(), event, kept).map(Work.State::result).orElse(null);
+        Backups.Ladder ladder = shown == null ? null : backups.state(key, shown.id(), event, kept).map(BackgroundComputation.State::result).orElse(null);
         Decks.Deck deck = decks.of(key, event, kept.stops(), firstStops(ladder));
         model.addAttribute("rows", rows(deck, event, units));
         model.addAttribute("poor", poor(deck, event));
@@ -107,7 +107,7 @@ class DeckController {
         }
         model.addAttribute("said", deck.advice().stream().map(a -> said(a, event)).toList());
         model.addAttribute("dayNumber", kept.day());
-        model.addAttribute("signs", LossSigns.of(event, PlanReckoning.ASSUMPTIONS).stream().map(s -> s.presentation().name()).toList());
+        model.addAttribute("signs", LossSigns.of(event, PlanValuation.ASSUMPTIONS).stream().map(s -> s.presentation().name()).toList());
         model.addAttribute("packing", deck.packing());
         model.addAttribute("packed", new HashSet<>(notebooks.packed(key)));
         return "plan/deck";
@@ -132,7 +132,7 @@ class DeckController {
     }
 
     private static String stop(DeckList.Demand d, EventData event) {
-        ZoneId zone = event.brief().timeZone();
+        ZoneId zone = event.timeZone();
         return (d.isBackup() ? "backup: " : Dates.clock(d.stop().arrive(), zone) + " ") + PlanWords.spot(d.stop().spotId(), event) + (d.share() < 1 ? ", standing in" : "");
     }
 
@@ -150,9 +150,9 @@ class DeckController {
                         : "wants the " + d.wanted().lure().name().toLowerCase(Locale.ROOT) + "; rod " + (d.row() + 1) + " stands in")).toList();
     }
 
-    /** What the brief says of gear, in words; empty when it says nothing. */
+    /** What the rules say of gear, in words; empty when it says nothing. */
     private static String gearRules(EventData event) {
-        var gear = event.brief().gear();
+        var gear = event.rules().gear();
         List<String> rules = new ArrayList<>();
         if (gear.maxHooksPerRig() != null) {
             rules.add("at most " + gear.maxHooksPerRig() + (gear.maxHooksPerRig() == 1 ? " hook" : " hooks") + " on one rig, a treble counted as one");
@@ -170,15 +170,15 @@ class DeckController {
     }
 
     /** Ticks something of the packing list, or takes the tick away. */
-    @PostMapping("/events/{eventId}/deck/pack")
+    @PostMapping("/events/{eventId}/tackle/pack")
     String pack(EventKey key, @RequestParam String code, @RequestParam boolean packed, @RequestParam(required = false) Long plan) {
         notebooks.pack(key, code.length() > 40 ? code.substring(0, 40) : code, packed);
-        return "redirect:/events/" + key.eventId() + "/deck" + (plan == null ? "" : "?plan=" + plan) + "#packing";
+        return "redirect:/events/" + key.eventId() + "/tackle" + (plan == null ? "" : "?plan=" + plan) + "#packing";
     }
 
-    @PostMapping("/events/{eventId}/deck/unpack")
+    @PostMapping("/events/{eventId}/tackle/unpack")
     String unpack(EventKey key, @RequestParam(required = false) Long plan) {
         notebooks.unpackAll(key);
-        return "redirect:/events/" + key.eventId() + "/deck" + (plan == null ? "" : "?plan=" + plan) + "#packing";
+        return "redirect:/events/" + key.eventId() + "/tackle" + (plan == null ? "" : "?plan=" + plan) + "#packing";
     }
 }

@@ -34,8 +34,8 @@ record DeckDrawing(double height, List<Cord> cords, List<DayDrawing.Tick> ticks)
     record Bead(double x, double width, double middle, String name, boolean poor, String label) { }
 
     static DeckDrawing of(EventData event, Plan plan, DeckList deck) {
-        CompetitionDay day = event.brief().day(plan.day());
-        ZoneId zone = event.brief().timeZone();
+        CompetitionDay day = event.day(plan.day());
+        ZoneId zone = event.timeZone();
         double perMinute = WIDTH / Math.max(1, ChronoUnit.MINUTES.between(day.start(), day.checkIn()));
         List<Cord> cords = new ArrayList<>();
         for (DeckList.Row row : deck.rows()) {

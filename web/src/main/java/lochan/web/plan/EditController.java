@@ -14,9 +14,9 @@ import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.PlanEdits;
-import lochan.core.planning.PlanRules;
+import lochan.core.planning.PlanCheck;
 import lochan.web.account.Accounts;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
 import org.springframework.http.HttpStatus;
@@ -38,14 +38,14 @@ class EditController {
     private final Plans plans;
     private final EventBook events;
     private final Accounts accounts;
-    private final PlanReckoning reckoning;
+    private final PlanValuation computation;
     private final PlanPage page;
 
-    EditController(Plans plans, EventBook events, Accounts accounts, PlanReckoning reckoning, PlanPage page) {
+    EditController(Plans plans, EventBook events, Accounts accounts, PlanValuation computation, PlanPage page) {
         this.plans = plans;
         this.events = events;
         this.accounts = accounts;
-        this.reckoning = reckoning;
+        this.computation = computation;
         this.page = page;
     }
 
@@ -74,7 +74,7 @@ class EditController {
         String name = op.equals("name") ? form.words("name", "The name", LONGEST_NAME) : of.plan().name();
         Edit edit = op.equals("name") ? new Edit("named " + (name == null ? "nothing" : name), kept.stops()) : edited(key, event, kept, op, stop, form);
         if (form.ok()) {
-            PlanRules.check(event, new Plan(kept.day(), name, edit.stops())).forEach(v -> form.error(v.field(), v.message()));
+            PlanCheck.check(event, new Plan(kept.day(), name, edit.stops())).forEach(v -> form.error(v.field(), v.message()));
         }
         if (!form.ok()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -84,16 +84,16 @@ class EditController {
     }
 
     private static String changedElsewhere(EventKey key, long plan, RedirectAttributes flash) {
-        flash.addFlashAttribute("trouble", "The plan was changed in another window meanwhile; this is how it stands. Nothing was done.");
+        flash.addFlashAttribute("trouble", "The plan was changed in another window. Nothing was changed here.");
         return PlanController.show(key, plan);
     }
 
     private Edit edited(EventKey key, EventData event, Plan plan, String op, int index, Form form) {
-        PlanEdits edits = reckoning.edits(event, plan.day());
+        PlanEdits edits = computation.edits(event, plan.day());
         List<PlanStop> stops = plan.stops();
         PlanStop stop = index >= 0 && index < stops.size() ? stops.get(index) : null;
         String spot = stop == null ? "" : PlanWords.spot(stop.spotId(), event);
-        CompetitionDay day = event.brief().day(plan.day());
+        CompetitionDay day = event.day(plan.day());
         return switch (op) {
             case "set" -> new Edit(spot + " set by hand", set(event, plan, index, form, edits));
             case "shift" -> new Edit(spot + (minutes(form, "minutes") < 0 ? " earlier" : " later"),
@@ -118,7 +118,7 @@ class EditController {
     /** A start no later than what leaves the shortest stop. */
     private static Instant within(PlanStop stop, CompetitionDay day, int minute) {
         Instant at = day.start().plus(Duration.ofMinutes(minute));
-        Instant latest = stop.leave().minus(Duration.ofMinutes(PlanReckoning.ASSUMPTIONS.planning().minDwellMinutes()));
+        Instant latest = stop.leave().minus(Duration.ofMinutes(PlanValuation.ASSUMPTIONS.planning().minDwellMinutes()));
         return at.isAfter(latest) ? latest : at;
     }
 
@@ -133,8 +133,8 @@ class EditController {
 
     private List<PlanStop> set(EventData event, Plan plan, int index, Form form, PlanEdits edits) {
         String at = "stops/" + index + "/";
-        CompetitionDay day = event.brief().day(plan.day());
-        ZoneId zone = event.brief().timeZone();
+        CompetitionDay day = event.day(plan.day());
+        ZoneId zone = event.timeZone();
         form.need(at + "arrive", "When do you arrive? Type a time as 06:30.");
         form.need(at + "leave", "When do you leave? Type a time as 07:30.");
         Instant arrive = onDay(form.time(at + "arrive"), day, zone);
@@ -142,7 +142,7 @@ class EditController {
         PlanStop before = plan.stops().get(index);
         PlanStop typed = arrive == null || leave == null ? before
                 : new PlanStop(form.value(at + "spot"), form.value(at + "presentation"), arrive, leave, before.locked());
-        List<Violation> unknown = PlanRules.check(event, new Plan(plan.day(), null, List.of(typed)));
+        List<Violation> unknown = PlanCheck.check(event, new Plan(plan.day(), null, List.of(typed)));
         unknown.forEach(v -> form.error(v.field().replace("stops/0", "stops/" + index), v.message()));
         return !unknown.isEmpty() || typed.equals(before) ? plan.stops() : edits.replaced(plan.stops(), index, typed);
     }
@@ -154,15 +154,15 @@ class EditController {
             form.error("add/spot", "That spot or presentation is not one of the event's: choose one of the list.");
         }
         if (plan.stops().size() >= MOST_STOPS) {
-            form.error("add/spot", "A plan has room for " + MOST_STOPS + " stops: drop one first.");
+            form.error("add/spot", "A plan has room for " + MOST_STOPS + " stops: delete one first.");
         }
         int minutes = form.has("add/minutes") ? minutes(form, "add/minutes") : USUAL_STAY_MINUTES;
-        if (minutes < PlanReckoning.ASSUMPTIONS.planning().minDwellMinutes()) {
-            form.error("add/minutes", "A stop takes " + PlanReckoning.ASSUMPTIONS.planning().minDwellMinutes() + " minutes at least: give more.");
+        if (minutes < PlanValuation.ASSUMPTIONS.planning().minDwellMinutes()) {
+            form.error("add/minutes", "A stop takes " + PlanValuation.ASSUMPTIONS.planning().minDwellMinutes() + " minutes at least: give more.");
         }
         return !form.ok() ? new Edit("", plan.stops()) : new Edit(PlanWords.spot(form.value("add/spot"), event) + " added",
                 edits.with(plan.stops(), form.value("add/spot"), form.value("add/presentation"), Duration.ofMinutes(minutes),
-                        stops -> PlanReckoning.values(event) ? reckoning.grams(key, event, plan.day(), stops) : 0));
+                        stops -> PlanValuation.values(event) ? computation.grams(key, event, plan.day(), stops) : 0));
     }
 
     /** A time of the clock on a day that may run past midnight. */
@@ -183,7 +183,7 @@ class EditController {
 
     @PostMapping("/events/{eventId}/plan/redo")
     String redo(EventKey key, @RequestParam long plan, RedirectAttributes flash) {
-        said(flash, "Done again", plans.redo(key, plan), "There is nothing to do again.");
+        said(flash, "Done again", plans.redo(key, plan), "There is nothing to redo.");
         return PlanController.show(key, plan);
     }
 

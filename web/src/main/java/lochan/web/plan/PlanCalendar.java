@@ -8,7 +8,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.water.Spot;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventKey;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VAlarm;
 import net.fortuna.ical4j.model.component.VEvent;
@@ -31,10 +31,10 @@ final class PlanCalendar {
 
     /**
      * @param id        of the plan, so that a calendar read again replaces its entries
-     * @param mustLeave null: not known
+     * @param leaveBy null: not known
      * @param stamp     when the calendar is made
      */
-    static String of(EventKey key, long id, EventData event, Plan plan, Instant mustLeave, Instant stamp) {
+    static String of(EventKey key, long id, EventData event, Plan plan, Instant leaveBy, Instant stamp) {
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Lochan//Plan//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
@@ -46,9 +46,9 @@ final class PlanCalendar {
             String summary = (i + 1) + ". " + spot.name() + ": " + event.presentation(s.presentationId()).orElseThrow().name();
             calendar.add(entry(summary, s.arrive(), s.leave(), spot.position(), uid(key, id, "stop-" + (i + 1))));
         }
-        if (mustLeave != null) {
-            Instant checkIn = event.brief().day(plan.day()).checkIn();
-            VEvent home = entry("Leave for check-in by this time", mustLeave, checkIn.isAfter(mustLeave) ? checkIn : mustLeave, event.brief().checkInAt(),
+        if (leaveBy != null) {
+            Instant checkIn = event.day(plan.day()).checkIn();
+            VEvent home = entry("Leave for check-in by this time", leaveBy, checkIn.isAfter(leaveBy) ? checkIn : leaveBy, event.checkInAt(),
                     uid(key, id, "check-in"));
             VAlarm alarm = new VAlarm(WARNING.negated());
             alarm.add(new Action("DISPLAY"));

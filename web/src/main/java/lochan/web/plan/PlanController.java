@@ -7,15 +7,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import lochan.core.Coded;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.Stance;
-import lochan.web.brief.EventKey;
+import lochan.core.planning.Strategy;
+import lochan.web.rules.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.page.Undo;
-import lochan.web.work.Work;
+import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,14 +34,14 @@ class PlanController {
     private final EventBook events;
     private final PlanPage page;
     private final PlanSearch search;
-    private final PlanReckoning reckoning;
+    private final PlanValuation computation;
 
-    PlanController(Plans plans, EventBook events, PlanPage page, PlanSearch search, PlanReckoning reckoning) {
+    PlanController(Plans plans, EventBook events, PlanPage page, PlanSearch search, PlanValuation computation) {
         this.plans = plans;
         this.events = events;
         this.page = page;
         this.search = search;
-        this.reckoning = reckoning;
+        this.computation = computation;
     }
 
     @GetMapping("/events/{eventId}/plan")
@@ -55,16 +55,16 @@ class PlanController {
     }
 
     private static int day(EventData event, int day) {
-        return Math.clamp(day, 1, event.brief().days().size());
+        return Math.clamp(day, 1, event.days().size());
     }
 
     /** A plan of its own with the same stops, on the same day or at the same times of another. */
     @PostMapping("/events/{eventId}/plan/copy")
     String copy(EventKey key, @RequestParam long plan, @RequestParam(required = false) Integer day, RedirectAttributes flash) {
-        Brief brief = events.event(key).brief();
+        Event event = events.event(key).event();
         Plan of = plans.stored(key, plan).plan();
-        int to = day == null ? of.day() : Math.clamp(day, 1, brief.days().size());
-        Duration ahead = Duration.between(brief.day(of.day()).date().atStartOfDay(brief.timeZone()), brief.day(to).date().atStartOfDay(brief.timeZone()));
+        int to = day == null ? of.day() : Math.clamp(day, 1, event.days().size());
+        Duration ahead = Duration.between(event.day(of.day()).date().atStartOfDay(event.timeZone()), event.day(to).date().atStartOfDay(event.timeZone()));
         String name = "Copy" + (of.name() == null ? "" : " of " + of.name());
         long id = plans.add(key, new Plan(to, fitting(name),
                 of.stops().stream().map(s -> s.during(s.arrive().plus(ahead), s.leave().plus(ahead))).toList()));
@@ -80,24 +80,24 @@ class PlanController {
     /** Searches for plans around the locked stops; without a plan, makes an empty one to search for. */
     @PostMapping("/events/{eventId}/plan/search")
     String search(EventKey key, @RequestParam(required = false) Long plan, @RequestParam(defaultValue = "1") int day,
-                  @RequestParam(defaultValue = "steady") String stance, @RequestParam(defaultValue = "quick") String effort,
+                  @RequestParam(defaultValue = "balanced") String strategy, @RequestParam(defaultValue = "quick") String effort,
                   @RequestParam(required = false) List<String> avoid, RedirectAttributes flash) {
         EventData event = events.event(key);
-        if (!PlanReckoning.values(event) || reckoning.scenarios(key, event, plan == null ? day(event, day) : plans.stored(key, plan).plan().day()).model().cells().isEmpty()) {
-            flash.addFlashAttribute("trouble", PlanReckoning.values(event) ? "Nothing to search with yet: log practice stops with what was fished, then search again."
-                    : "Plans of events paid by length are not reckoned yet: choose the stops by hand.");
+        if (!PlanValuation.values(event) || computation.scenarios(key, event, plan == null ? day(event, day) : plans.stored(key, plan).plan().day()).model().cells().isEmpty()) {
+            flash.addFlashAttribute("trouble", PlanValuation.values(event) ? "No practice yet: log practice stops with their lures, then optimise."
+                    : "Plans of length events are not computed yet: choose the stops by hand.");
             return plan == null ? "redirect:" + path(key, "") : show(key, plan);
         }
         StoredPlan of = plans.stored(key, plan == null ? plans.add(key, new Plan(day(event, day), null, List.of())) : plan);
         Plan kept = PlanPage.kept(of.plan(), event);
         List<PlanStop> locked = kept.stops().stream().filter(PlanStop::locked).toList();
-        if (!locked.isEmpty() && !reckoning.edits(event, kept.day()).canBeKept(locked)) {
-            flash.addFlashAttribute("trouble", "The locked stops alone cannot be kept: the runs between them, or home, are too long. Unlock one or give it other times, then search.");
+        if (!locked.isEmpty() && !computation.edits(event, kept.day()).canBeKept(locked)) {
+            flash.addFlashAttribute("trouble", "The locked stops alone cannot be kept: the runs between them, or home, are too long. Unlock one or change its times.");
             return show(key, of.id());
         }
-        boolean bothDays = stance.equals("both-days") && kept.day() < event.brief().days().size();
-        List<Stance> stances = stance.equals("all") ? PlanPage.stances(event) : List.of(Coded.find(Stance.class, stance).orElse(Stance.STEADY));
-        search.begin(key, of.id(), event, kept, new PlanSearch.Wanted(stances, bothDays, new HashSet<>(avoid == null ? List.of() : avoid),
+        boolean bothDays = strategy.equals("both-days") && kept.day() < event.days().size();
+        List<Strategy> strategies = strategy.equals("all") ? PlanPage.strategies(event) : List.of(Coded.find(Strategy.class, strategy).orElse(Strategy.BALANCED));
+        search.begin(key, of.id(), event, kept, new PlanSearch.Request(strategies, bothDays, new HashSet<>(avoid == null ? List.of() : avoid),
                 effort.equals("thorough") ? THOROUGH_ROUNDS : QUICK_ROUNDS));
         return show(key, of.id()) + "#search";
     }
@@ -114,17 +114,17 @@ class PlanController {
     String keepFound(EventKey key, @RequestParam long plan, @RequestParam int found, RedirectAttributes flash) {
         EventData event = events.event(key);
         StoredPlan of = plans.stored(key, plan);
-        List<PlanSearch.Found> all = search.state(key, plan, event, of.plan().day()).map(Work.State::result).orElse(List.of());
+        List<PlanSearch.Result> all = search.state(key, plan, event, of.plan().day()).map(BackgroundComputation.State::result).orElse(List.of());
         if (found < 0 || found >= all.size()) {
-            flash.addFlashAttribute("trouble", "Practice, brief or spots have changed since: search again.");
+            flash.addFlashAttribute("trouble", "Practice, rules or spots have changed: optimise again.");
             return show(key, plan);
         }
-        PlanSearch.Found f = all.get(found);
+        PlanSearch.Result f = all.get(found);
         boolean both = f.next() != null;
-        String name = both ? f.savedSpotId() == null ? "Both days" : "Saving " + PlanWords.spot(f.savedSpotId(), event) : "Searched: " + PlanWords.stance(f.stance());
+        String name = both ? f.savedSpotId() == null ? "Both days" : "Saving " + PlanWords.spot(f.savedSpotId(), event) : org.springframework.util.StringUtils.capitalize(PlanWords.strategy(f.strategy()));
         if (of.plan().stops().isEmpty() && !both) {
-            if (!plans.change(key, of, "filled by a search", of.plan().name() == null ? name : of.plan().name(), f.stops())) {
-                flash.addFlashAttribute("trouble", "The plan was changed in another window meanwhile; this is how it stands. Nothing was done.");
+            if (!plans.change(key, of, "optimised", of.plan().name() == null ? name : of.plan().name(), f.stops())) {
+                flash.addFlashAttribute("trouble", "The plan was changed in another window. Nothing was changed here.");
             }
             return show(key, plan);
         }
@@ -134,7 +134,7 @@ class PlanController {
         if (both) {
             made.add(plans.add(key, new Plan(of.plan().day() + 1, kept, f.next())));
         }
-        Undo.offer(flash, both ? "Two plans of their own were made, one for each day; yours is as it was." : "A plan of its own was made; yours is as it was.",
+        Undo.offer(flash, both ? "Two plans were added, one for each day." : "The plan was added.",
                 path(key, "/delete?plan=" + ids(made)));
         return show(key, id);
     }
@@ -153,11 +153,11 @@ class PlanController {
     @PostMapping("/events/{eventId}/plan/restore")
     String restore(EventKey key, @RequestParam List<Long> plan, RedirectAttributes flash) {
         plan.forEach(id -> plans.restore(key, id));
-        int days = events.event(key).brief().days().size();
+        int days = events.event(key).days().size();
         List<Long> without = plan.stream().filter(id -> plans.stored(key, id).plan().day() > days).toList();
         if (!without.isEmpty()) {
             without.forEach(id -> plans.delete(key, id));
-            flash.addFlashAttribute("trouble", "The event no longer has the day of that plan: give the brief its day back, then restore the plan.");
+            flash.addFlashAttribute("trouble", "The event no longer has the day of that plan: add the day under Rules, then restore the plan.");
             return "redirect:" + path(key, "");
         }
         return show(key, plan.getFirst());

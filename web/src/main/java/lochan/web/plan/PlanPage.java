@@ -21,22 +21,22 @@ import lochan.core.planning.Backups;
 import lochan.core.planning.Calibration;
 import lochan.core.planning.DayRuns;
 import lochan.core.planning.FishVisits;
-import lochan.core.planning.PlanRules;
+import lochan.core.planning.PlanCheck;
 import lochan.core.planning.PlanValue;
-import lochan.core.planning.Stance;
+import lochan.core.planning.Strategy;
 import lochan.core.quantity.Units;
 import lochan.core.scenario.ScenarioSet;
 import lochan.core.water.Spot;
 import lochan.web.account.Accounts;
-import lochan.web.brief.EventKey;
-import lochan.web.deck.Decks;
+import lochan.web.rules.EventKey;
+import lochan.web.tackle.Decks;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
-import lochan.web.notebook.FishWords;
+import lochan.web.tackle.FishWords;
 import lochan.web.page.Dates;
-import lochan.web.standings.PatternWords;
-import lochan.web.water.Waters;
-import lochan.web.work.Work;
+import lochan.web.rankings.PatternWords;
+import lochan.web.map.Lakes;
+import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -51,24 +51,24 @@ class PlanPage {
     private final Plans plans;
     private final EventBook events;
     private final Accounts accounts;
-    private final Forecasts forecasts;
-    private final Waters waters;
-    private final PlanReckoning reckoning;
+    private final Projections projections;
+    private final Lakes lakes;
+    private final PlanValuation computation;
     private final PlanSearch search;
     private final PlanBackups backups;
     private final Decks decks;
     private final Clock clock;
 
-    PlanPage(Plans plans, EventBook events, Accounts accounts, Forecasts forecasts, Waters waters, PlanReckoning reckoning, PlanSearch search,
+    PlanPage(Plans plans, EventBook events, Accounts accounts, Projections projections, Lakes lakes, PlanValuation computation, PlanSearch search,
              PlanBackups backups, Decks decks, Clock clock) {
         this.decks = decks;
         this.clock = clock;
         this.plans = plans;
         this.events = events;
         this.accounts = accounts;
-        this.forecasts = forecasts;
-        this.waters = waters;
-        this.reckoning = reckoning;
+        this.projections = projections;
+        this.lakes = lakes;
+        this.computation = computation;
         this.search = search;
         this.backups = backups;
     }
@@ -88,26 +88,26 @@ class PlanPage {
         model.addAttribute("data", event);
         model.addAttribute("plans", stored);
         model.addAttribute("shown", shown);
-        Map<String, String> stances = new LinkedHashMap<>();
-        stances(event).forEach(s -> stances.put(s.code(), PlanWords.stance(s)));
-        model.addAttribute("stances", stances);
-        model.addAttribute("valued", PlanReckoning.values(event));
-        model.addAttribute("manyDays", event.brief().days().size() > 1);
+        Map<String, String> strategies = new LinkedHashMap<>();
+        strategies(event).forEach(s -> strategies.put(s.code(), PlanWords.strategy(s)));
+        model.addAttribute("strategies", strategies);
+        model.addAttribute("valued", PlanValuation.values(event));
+        model.addAttribute("manyDays", event.days().size() > 1);
         if (shown != null) {
             Plan kept = kept(shown.plan(), event);
             model.addAttribute("gear", decks.check(key, event, kept.stops()).stream().map(GearCheck::words).toList());
             visits(key, event, kept, units, model);
             Form form = typed == null ? new Form(units) : typed;
-            Calibration calibration = forecasts.calibration(key.accountId());
+            Calibration calibration = projections.calibration(key.accountId());
             model.addAttribute("form", form);
             model.addAttribute("stops", rows(kept, event, form));
-            List<Violation> violations = PlanRules.check(event, kept);
+            List<Violation> violations = PlanCheck.check(event, kept);
             violations.forEach(v -> form.error(v.field(), v.message()));
             if (violations.isEmpty()) {
                 day(key, event, shown, kept, units, model);
-                if (!kept.stops().isEmpty() && PlanReckoning.values(event)) {
+                if (!kept.stops().isEmpty() && PlanValuation.values(event)) {
                     PlanValue value = value(key, event, shown, kept, calibration, units, model);
-                    model.addAttribute("supposed", Supposition.of(key, event, kept, value, calibration, reckoning, supposed, units));
+                    model.addAttribute("supposed", Supposition.of(key, event, kept, value, calibration, computation, supposed, units));
                 }
             }
             searched(key, event, shown, kept, calibration.factor(), units, model);
@@ -120,19 +120,19 @@ class PlanPage {
      *
      * @param visited when the plan visits it in its hours, in words; null: it does not
      */
-    record Known(String place, String fish, String window, String visited, String due) { }
+    record KnownFishLine(String place, String fish, String window, String visited, String due) { }
 
     /** Known fish, and when the plan comes to them. */
     private void visits(EventKey key, EventData event, Plan plan, Units units, Model model) {
         if (event.notebook().fishThere().isEmpty()) {
             return;
         }
-        ZoneId zone = event.brief().timeZone();
-        FishVisits visits = FishVisits.of(reckoning.model(key, event, plan.day()));
+        ZoneId zone = event.timeZone();
+        FishVisits visits = FishVisits.of(computation.model(key, event, plan.day()));
         Instant now = clock.instant();
         model.addAttribute("known", event.notebook().fishThere().stream().map(f -> {
             Instant visit = visits.firstVisit(f, plan.stops());
-            return new Known(FishWords.place(f, event), "about " + units.weight(f.guessGrams()) + ", " + FishWords.chance(f), FishWords.window(f, units),
+            return new KnownFishLine(FishWords.place(f, event), "about " + units.weight(f.guessGrams()) + ", " + FishWords.chance(f), FishWords.window(f, units),
                     visit == null ? null : "visited at " + Dates.clock(visit, zone),
                     f.nextVisit() == null ? null : (f.isDue(now) ? "due since " : "come back ") + Dates.dayAndClock(f.nextVisit(), zone));
         }).toList());
@@ -143,8 +143,8 @@ class PlanPage {
         return new Plan(plan.day(), plan.name(), plan.stops().stream().filter(s -> event.spot(s.spotId()).isPresent()).toList());
     }
 
-    static List<Stance> stances(EventData event) {
-        return event.brief().targetGrams() == null ? List.of(Stance.STEADY, Stance.LIMIT_FIRST, Stance.BIG_FISH) : List.of(Stance.values());
+    static List<Strategy> strategies(EventData event) {
+        return event.rules().targetGrams() == null ? List.of(Strategy.BALANCED, Strategy.SAFE_LIMIT, Strategy.BIG_FISH) : List.of(Strategy.values());
     }
 
     /**
@@ -155,7 +155,7 @@ class PlanPage {
     record Row(int index, String spot, String presentation, String arrive, String leave, boolean locked, String name, List<String> errors) { }
 
     private static List<Row> rows(Plan plan, EventData event, Form form) {
-        ZoneId zone = event.brief().timeZone();
+        ZoneId zone = event.timeZone();
         return IntStream.range(0, plan.stops().size()).mapToObj(i -> {
             PlanStop s = plan.stops().get(i);
             String at = "stops/" + i + "/";
@@ -174,18 +174,18 @@ class PlanPage {
     record LegRow(String to, String distance, long minutes, long shortMinutes, boolean reachable) { }
 
     private void day(EventKey key, EventData event, StoredPlan shown, Plan plan, Units units, Model model) {
-        DayRuns runs = waters.dayRuns(event);
-        List<PlanRules.Leg> legs = reckoning.legs(event, plan);
-        CompetitionDay day = event.brief().day(plan.day());
-        ZoneId zone = event.brief().timeZone();
+        DayRuns runs = lakes.dayRuns(event);
+        List<PlanCheck.Leg> legs = computation.legs(event, plan);
+        CompetitionDay day = event.day(plan.day());
+        ZoneId zone = event.timeZone();
         List<LegRow> rows = legs.stream().map(l -> new LegRow(event.spot(l.to()).map(Spot::name).orElse("check-in"),
                 l.reachable() ? units.distance(l.run().metres()) : "no way by water", l.reachable() ? l.needed().plusSeconds(59).toMinutes() : 0,
                 l.shortMinutes(), l.reachable())).toList();
         model.addAttribute("line", DayDrawing.of(event, plan, legs, units));
         model.addAttribute("legs", rows);
         model.addAttribute("late", late(legs, event));
-        model.addAttribute("closed", PlanRules.offLimits(event, plan).stream().map(Spot::name).toList());
-        model.addAttribute("margin", PlanReckoning.ASSUMPTIONS.planning().checkInMarginMinutes());
+        model.addAttribute("closed", PlanCheck.offLimits(event, plan).stream().map(Spot::name).toList());
+        model.addAttribute("margin", PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes());
         model.addAttribute("hours", Dates.clock(day.start(), zone) + " to " + Dates.clock(day.checkIn(), zone));
         model.addAttribute("dayName", Dates.day(day.date()));
         if (event.lake() != null) {
@@ -193,20 +193,20 @@ class PlanPage {
         }
         if (!plan.stops().isEmpty()) {
             PlanStop last = plan.stops().getLast();
-            mustLeave(event, plan, runs).ifPresent(t -> model.addAttribute("mustLeave",
+            leaveBy(event, plan, runs).ifPresent(t -> model.addAttribute("leaveBy",
                     "Leave " + PlanWords.spot(last.spotId(), event) + " for check-in by " + Dates.clock(t, zone)));
-            model.addAttribute("ladder", backups.state(key, shown.id(), event, plan).map(Work.State::result).map(l -> ladder(l, event)).orElse(null));
+            model.addAttribute("ladder", backups.state(key, shown.id(), event, plan).map(BackgroundComputation.State::result).map(l -> ladder(l, event)).orElse(null));
         }
     }
 
     /** When to leave the last stop at the latest; empty without stops, or where there is no way home. */
-    static Optional<Instant> mustLeave(EventData event, Plan plan, DayRuns runs) {
-        return plan.stops().isEmpty() ? Optional.empty() : runs.mustLeave(event.spot(plan.stops().getLast().spotId()).orElseThrow().position(),
-                event.brief().checkInAt(), event.brief().day(plan.day()).checkIn(), Duration.ofMinutes(PlanReckoning.ASSUMPTIONS.planning().checkInMarginMinutes()));
+    static Optional<Instant> leaveBy(EventData event, Plan plan, DayRuns runs) {
+        return plan.stops().isEmpty() ? Optional.empty() : runs.leaveBy(event.spot(plan.stops().getLast().spotId()).orElseThrow().position(),
+                event.checkInAt(), event.day(plan.day()).checkIn(), Duration.ofMinutes(PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes()));
     }
 
     /** The runs for which there is too little time, or no way, in words. */
-    static List<String> late(List<PlanRules.Leg> legs, EventData event) {
+    static List<String> late(List<PlanCheck.Leg> legs, EventData event) {
         return legs.stream().filter(l -> !l.fits()).map(l -> {
             String to = event.spot(l.to()).map(Spot::name).orElse("check-in");
             return l.reachable() ? "the run to " + to + " is " + l.shortMinutes() + " min short" : "there is no way by water to " + to;
@@ -215,26 +215,26 @@ class PlanPage {
 
     /** The rungs in short: one line each. */
     private static List<String> ladder(Backups.Ladder ladder, EventData event) {
-        return ladder.backups().stream().map(b -> (b.triggers().isEmpty() ? "When it has died" : PlanWords.trigger(b.triggers().getFirst(), event)) + ": go to "
+        return ladder.backups().stream().map(b -> (b.triggers().isEmpty() ? "Without a trigger" : PlanWords.trigger(b.triggers().getFirst(), event)) + ": go to "
                 + PatternWords.of(b.pattern(), event).toLowerCase(Locale.ROOT) + ", first "
                 + PlanWords.spot(b.stops().getFirst().spotId(), event) + ".").toList();
     }
 
     private PlanValue value(EventKey key, EventData event, StoredPlan shown, Plan plan, Calibration calibration, Units units, Model model) {
-        PlanValue value = reckoning.value(key, event, plan.day(), plan.stops(), calibration);
-        ScenarioSet scenarios = reckoning.scenarios(key, event, plan.day());
+        PlanValue value = computation.value(key, event, plan.day(), plan.stops(), calibration);
+        ScenarioSet scenarios = computation.scenarios(key, event, plan.day());
         model.addAttribute("value", value);
         model.addAttribute("calibration", calibration);
         double raw = value.formulaGrams() / calibration.factor();
         model.addAttribute("rawGrams", raw);
         model.addAttribute("limitChance", PlanWords.chance(value.chanceOfLimit()));
         model.addAttribute("targetChance", value.chanceOfTarget() == null ? null : PlanWords.chance(value.chanceOfTarget()));
-        model.addAttribute("growth", growth(value, scenarios.model().bins().getFirst().start(), event.brief().timeZone(), units));
+        model.addAttribute("growth", growth(value, scenarios.model().bins().getFirst().start(), event.timeZone(), units));
         model.addAttribute("afterDayBefore", scenarios.isAfterFishing());
         model.addAttribute("blown", plan.stops().stream().filter(s -> scenarios.model().isBlown(event.spot(s.spotId()).orElseThrow(), s.arrive(), s.leave()))
                 .map(s -> PlanWords.spot(s.spotId(), event)).distinct().toList());
         if (shown.last() != null && !shown.last().before().isEmpty() && shown.last().before().stream().allMatch(s -> event.spot(s.spotId()).isPresent())) {
-            double before = reckoning.grams(key, event, plan.day(), shown.last().before());
+            double before = computation.grams(key, event, plan.day(), shown.last().before());
             model.addAttribute("cost", PlanWords.difference((raw - before) * calibration.factor(), units));
         }
         return value;
@@ -270,20 +270,20 @@ class PlanPage {
     record FoundRow(int index, String title, String weight, String against, String between, String limit, String target, String stops, String next) { }
 
     private void searched(EventKey key, EventData event, StoredPlan shown, Plan kept, double factor, Units units, Model model) {
-        Work.State<List<PlanSearch.Found>> state = search.state(key, shown.id(), event, shown.plan().day()).orElse(null);
+        BackgroundComputation.State<List<PlanSearch.Result>> state = search.state(key, shown.id(), event, shown.plan().day()).orElse(null);
         model.addAttribute("search", state);
         if (state != null && state.result() != null) {
-            double now = factor * reckoning.grams(key, event, kept.day(), kept.stops());
-            List<PlanSearch.Found> found = state.result();
+            double now = factor * computation.grams(key, event, kept.day(), kept.stops());
+            List<PlanSearch.Result> found = state.result();
             model.addAttribute("found", IntStream.range(0, found.size()).mapToObj(i -> row(i, found.get(i), now, event, units)).toList());
             List<PlanStop> locked = shown.plan().stops().stream().filter(PlanStop::locked).toList();
             model.addAttribute("otherLocks", found.stream().anyMatch(f -> !f.locked().equals(locked)));
         }
     }
 
-    private static FoundRow row(int index, PlanSearch.Found f, double now, EventData event, Units units) {
+    private static FoundRow row(int index, PlanSearch.Result f, double now, EventData event, Units units) {
         boolean both = f.next() != null;
-        String title = !both ? PlanWords.stance(f.stance()) : f.savedSpotId() == null ? "nothing saved" : "saving " + PlanWords.spot(f.savedSpotId(), event);
+        String title = !both ? PlanWords.strategy(f.strategy()) : f.savedSpotId() == null ? "nothing saved" : "saving " + PlanWords.spot(f.savedSpotId(), event);
         return new FoundRow(index, title, units.weight(f.value().formulaGrams()) + (both ? " + " + units.weight(f.nextGrams()) : ""),
                 both ? "together " + units.weight(f.value().formulaGrams() + f.nextGrams()) : PlanWords.difference(f.value().formulaGrams() - now, units),
                 units.weight(f.value().p10()) + " – " + units.weight(f.value().p50()) + " – " + units.weight(f.value().p90()), PlanWords.chance(f.value().chanceOfLimit()),

@@ -7,7 +7,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
 import lochan.core.Intake;
-import lochan.web.deck.Decks;
+import lochan.web.tackle.Decks;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;

@@ -14,15 +14,15 @@ import lochan.core.planning.Calibration;
 import lochan.core.planning.DayPlanner;
 import lochan.core.planning.PlanValue;
 import lochan.core.planning.PlanValuer;
-import lochan.core.planning.Stance;
+import lochan.core.planning.Strategy;
 import lochan.core.planning.TwoDays;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventKey;
 import lochan.web.plan.PlanBackups.OfPlan;
-import lochan.web.standings.DayModels;
-import lochan.web.water.Waters;
-import lochan.web.work.Work;
+import lochan.web.modelling.DayModels;
+import lochan.web.map.Lakes;
+import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Service;
 
 /**
@@ -38,34 +38,34 @@ class PlanSearch {
     /** Rounds for each of the plans that a spread over two days is compared by, as a share of those asked for. */
     private static final int TWO_DAYS_SHARE = 4;
 
-    private final PlanReckoning reckoning;
-    private final Waters waters;
-    private final Forecasts forecasts;
-    private final Work<OfPlan, List<Found>> work = new Work<>("plan-search", OfPlan::key, KEPT, Work.ASKED_FOR);
+    private final PlanValuation computation;
+    private final Lakes lakes;
+    private final Projections projections;
+    private final BackgroundComputation<OfPlan, List<Result>> work = new BackgroundComputation<>("plan-search", OfPlan::key, KEPT, BackgroundComputation.ASKED_FOR);
 
-    PlanSearch(PlanReckoning reckoning, Waters waters, Forecasts forecasts) {
-        this.reckoning = reckoning;
-        this.waters = waters;
-        this.forecasts = forecasts;
+    PlanSearch(PlanValuation computation, Lakes lakes, Projections projections) {
+        this.computation = computation;
+        this.lakes = lakes;
+        this.projections = projections;
     }
 
     /**
      * What is searched for.
      *
-     * @param stances  one plan for each
-     * @param bothDays whether this day and the next are planned together; by the first stance
+     * @param strategies  one plan for each
+     * @param bothDays whether this day and the next are planned together; by the first strategy
      * @param avoid    spots left alone
      * @param rounds   of the search
      */
-    record Wanted(List<Stance> stances, boolean bothDays, Set<String> avoid, int rounds) {
+    record Request(List<Strategy> strategies, boolean bothDays, Set<String> avoid, int rounds) {
 
-        Wanted {
-            stances = List.copyOf(stances);
+        Request {
+            strategies = List.copyOf(strategies);
             avoid = Set.copyOf(avoid);
         }
 
         int progressEnds() {
-            return bothDays ? 5 : stances.size() * DayPlanner.done(rounds);
+            return bothDays ? 5 : strategies.size() * DayPlanner.done(rounds);
         }
     }
 
@@ -77,25 +77,25 @@ class PlanSearch {
      * @param nextGrams   its V; 0 when there is none
      * @param locked      the stops it was searched around
      */
-    record Found(Stance stance, List<PlanStop> stops, PlanValue value, String savedSpotId, List<PlanStop> next, double nextGrams, List<PlanStop> locked) {
+    record Result(Strategy strategy, List<PlanStop> stops, PlanValue value, String savedSpotId, List<PlanStop> next, double nextGrams, List<PlanStop> locked) {
 
-        private Found as(Stance aim) {
-            return new Found(aim, stops, value, savedSpotId, next, nextGrams, locked);
+        private Result as(Strategy aim) {
+            return new Result(aim, stops, value, savedSpotId, next, nextGrams, locked);
         }
     }
 
     /** What is known for a plan, whatever was done to the plan since. */
-    Optional<Work.State<List<Found>>> state(EventKey key, long plan, EventData event, int day) {
+    Optional<BackgroundComputation.State<List<Result>>> state(EventKey key, long plan, EventData event, int day) {
         return work.state(new OfPlan(key, plan), basis(event, day));
     }
 
     private static List<Object> basis(EventData e, int day) {
-        return List.of(day, DayModels.basis(e, day), PlanReckoning.dayBefore(e, day));
+        return List.of(day, DayModels.basis(e, day), PlanValuation.dayBefore(e, day));
     }
 
-    void begin(EventKey key, long id, EventData event, Plan plan, Wanted wanted) {
+    void begin(EventKey key, long id, EventData event, Plan plan, Request wanted) {
         List<PlanStop> locked = plan.stops().stream().filter(PlanStop::locked).toList();
-        Calibration calibration = forecasts.calibration(key.accountId());
+        Calibration calibration = projections.calibration(key.accountId());
         work.beginAgain(new OfPlan(key, id), basis(event, plan.day()), wanted.progressEnds(), progress -> wanted.bothDays()
                 ? bothDays(key, event, plan.day(), locked, wanted, calibration, progress) : oneDay(key, event, plan.day(), locked, wanted, calibration, progress));
     }
@@ -104,31 +104,31 @@ class PlanSearch {
         work.stop(new OfPlan(key, plan));
     }
 
-    private List<Found> oneDay(EventKey key, EventData event, int day, List<PlanStop> locked, Wanted wanted, Calibration calibration, Work.Progress progress) {
-        ScenarioSet scenarios = reckoning.scenarios(key, event, day);
-        List<Found> found = new ArrayList<>();
-        for (Stance stance : wanted.stances()) {
+    private List<Result> oneDay(EventKey key, EventData event, int day, List<PlanStop> locked, Request wanted, Calibration calibration, BackgroundComputation.Progress<?> progress) {
+        ScenarioSet scenarios = computation.scenarios(key, event, day);
+        List<Result> found = new ArrayList<>();
+        for (Strategy strategy : wanted.strategies()) {
             int before = found.size() * DayPlanner.done(wanted.rounds());
             IntPredicate goOn = round -> progress.goOn(before + round);
             if (!found.isEmpty() && !goOn.test(0)) {
                 break;
             }
-            List<PlanStop> stops = new DayPlanner(scenarios, waters.dayRuns(event), DayPlanner.Wishes.avoiding(stance, locked, wanted.avoid()), SEED)
+            List<PlanStop> stops = new DayPlanner(scenarios, lakes.dayRuns(event), DayPlanner.Wishes.avoiding(strategy, locked, wanted.avoid()), SEED)
                     .plan(wanted.rounds(), goOn);
-            found.add(new Found(stance, stops, new PlanValuer(scenarios).forecast(stops, SIMULATED_DAYS, calibration), null, null, 0, locked));
+            found.add(new Result(strategy, stops, new PlanValuer(scenarios).projection(stops, SIMULATED_DAYS, calibration), null, null, 0, locked));
         }
         // A search by another aim may come upon the best day on average.
-        found.stream().max(Comparator.comparingDouble(f -> f.value().formulaGrams())).ifPresent(best -> found.replaceAll(f -> f.stance() == Stance.STEADY ? best.as(f.stance()) : f));
+        found.stream().max(Comparator.comparingDouble(f -> f.value().formulaGrams())).ifPresent(best -> found.replaceAll(f -> f.strategy() == Strategy.BALANCED ? best.as(f.strategy()) : f));
         return found;
     }
 
-    private List<Found> bothDays(EventKey key, EventData event, int day, List<PlanStop> locked, Wanted wanted, Calibration calibration, Work.Progress progress) {
-        ScenarioSet first = reckoning.scenarios(key, event, day);
-        ScenarioSet second = new ScenarioSet(new DayModel(event, day + 1, PlanReckoning.ASSUMPTIONS), first.count(), SEED);
-        Stance stance = wanted.stances().getFirst();
-        return TwoDays.ways(first, second, waters.dayRuns(event), DayPlanner.Wishes.avoiding(stance, locked, wanted.avoid()), SEED,
+    private List<Result> bothDays(EventKey key, EventData event, int day, List<PlanStop> locked, Request wanted, Calibration calibration, BackgroundComputation.Progress<?> progress) {
+        ScenarioSet first = computation.scenarios(key, event, day);
+        ScenarioSet second = new ScenarioSet(new DayModel(event, day + 1, PlanValuation.ASSUMPTIONS), first.count(), SEED);
+        Strategy strategy = wanted.strategies().getFirst();
+        return TwoDays.ways(first, second, lakes.dayRuns(event), DayPlanner.Wishes.avoiding(strategy, locked, wanted.avoid()), SEED,
                 Math.max(2, wanted.rounds() / TWO_DAYS_SHARE), progress::goOn).stream()
-                .map(w -> new Found(stance, w.first(), new PlanValuer(first).forecast(w.first(), SIMULATED_DAYS, calibration), w.savedSpotId(), w.second(),
+                .map(w -> new Result(strategy, w.first(), new PlanValuer(first).projection(w.first(), SIMULATED_DAYS, calibration), w.savedSpotId(), w.second(),
                         w.secondGrams() * calibration.factor(), locked)).toList();
     }
 

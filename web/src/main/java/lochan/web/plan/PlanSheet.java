@@ -12,24 +12,24 @@ import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
 import lochan.core.planning.DayRuns;
-import lochan.core.planning.PlanRules;
+import lochan.core.planning.PlanCheck;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
 import lochan.core.water.Spot;
 import lochan.web.page.Dates;
-import lochan.web.standings.PatternWords;
+import lochan.web.rankings.PatternWords;
 
 /**
  * A plan as it is printed: everything in words.
  *
  * @param late     runs for which there is too little time
  * @param triggers when to leave the main pattern, and for what
- * @param reckoned whether backups were reckoned for the plan as it stands
+ * @param computed whether backups were computed for the plan as it stands
  * @param lightning whether the forecast has any
  */
-record PlanSheet(String event, String day, String name, String hours, String light, List<String> forecast, List<Row> rows, String mustLeave, List<String> late,
-                 List<String> triggers, boolean reckoned, boolean lightning) {
+record PlanSheet(String event, String day, String name, String hours, String light, List<String> forecast, List<Row> rows, String leaveBy, List<String> late,
+                 List<String> triggers, boolean computed, boolean lightning) {
 
     /**
      * A stop.
@@ -38,32 +38,32 @@ record PlanSheet(String event, String day, String name, String hours, String lig
      */
     record Row(int number, String times, String spot, String position, String depth, String presentation, String run) { }
 
-    /** @param ladder null: not reckoned */
+    /** @param ladder null: not computed */
     static PlanSheet of(EventData event, Plan plan, DayRuns runs, Backups.Ladder ladder, Units units) {
-        CompetitionDay day = event.brief().day(plan.day());
-        ZoneId zone = event.brief().timeZone();
-        Almanac almanac = Almanac.of(event.brief().launch(), day.date(), zone);
-        List<PlanRules.Leg> legs = PlanRules.legs(event, plan, PlanReckoning.ASSUMPTIONS.planning(), runs);
+        CompetitionDay day = event.day(plan.day());
+        ZoneId zone = event.timeZone();
+        Almanac almanac = Almanac.of(event.launch(), day.date(), zone);
+        List<PlanCheck.Leg> legs = PlanCheck.legs(event, plan, PlanValuation.ASSUMPTIONS.planning(), runs);
         List<Row> rows = new ArrayList<>();
         for (PlanStop s : plan.stops()) {
-            PlanRules.Leg leg = legs.get(rows.size());
+            PlanCheck.Leg leg = legs.get(rows.size());
             rows.add(row(rows.size() + 1, s, leg, event, units));
         }
-        String mustLeave = PlanPage.mustLeave(event, plan, runs).map(t -> Dates.clock(t, zone)).orElse("");
+        String leaveBy = PlanPage.leaveBy(event, plan, runs).map(t -> Dates.clock(t, zone)).orElse("");
         List<ForecastPeriod> sky = event.forecast().stream().filter(f -> f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start())).toList();
-        return new PlanSheet(event.brief().name(), "Day " + plan.day() + ", " + Dates.day(day.date()), plan.name() == null ? "Plan" : plan.name(),
+        return new PlanSheet(event.name(), "Day " + plan.day() + ", " + Dates.day(day.date()), plan.name() == null ? "Plan" : plan.name(),
                 "start " + Dates.clock(day.start(), zone) + ", check-in " + Dates.clock(day.checkIn(), zone),
                 almanac.sunrise() == null || almanac.sunset() == null ? "" : "first light " + Dates.clock(almanac.firstLight(), zone) + ", sunrise "
                         + Dates.clock(almanac.sunrise(), zone) + ", sunset " + Dates.clock(almanac.sunset(), zone),
-                sky.stream().map(f -> sky(f, day, zone, units)).toList(), rows, mustLeave,
+                sky.stream().map(f -> sky(f, day, zone, units)).toList(), rows, leaveBy,
                 PlanPage.late(legs, event),
                 ladder == null ? List.of() : ladder.backups().stream().map(b -> trigger(b, event)).toList(), ladder != null,
                 sky.stream().anyMatch(f -> Boolean.TRUE.equals(f.lightning())));
     }
 
-    private static Row row(int number, PlanStop s, PlanRules.Leg leg, EventData event, Units units) {
+    private static Row row(int number, PlanStop s, PlanCheck.Leg leg, EventData event, Units units) {
         Spot spot = event.spot(s.spotId()).orElseThrow();
-        ZoneId zone = event.brief().timeZone();
+        ZoneId zone = event.timeZone();
         String depth = spot.depthMaxM() == null ? "" : (spot.depthMinM() == null ? "" : units.depth(spot.depthMinM()).replaceFirst(" .*", "") + "–") + units.depth(spot.depthMaxM());
         return new Row(number, Dates.clock(s.arrive(), zone) + " – " + Dates.clock(s.leave(), zone), spot.name(), degreesAndMinutes(spot.position()), depth,
                 event.presentation(s.presentationId()).orElseThrow().name(),
@@ -77,7 +77,7 @@ record PlanSheet(String event, String day, String name, String hours, String lig
     }
 
     private static String trigger(Backups.Backup b, EventData event) {
-        String when = b.triggers().isEmpty() ? "When the main pattern has died" : String.join("; ", b.triggers().stream().map(t -> PlanWords.trigger(t, event)).toList());
+        String when = b.triggers().isEmpty() ? "When the main pattern fails" : String.join("; ", b.triggers().stream().map(t -> PlanWords.trigger(t, event)).toList());
         return when + ": " + PatternWords.of(b.pattern(), event) + ", first at " + PlanWords.spot(b.stops().getFirst().spotId(), event) + ".";
     }
 

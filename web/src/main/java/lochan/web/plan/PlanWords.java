@@ -7,7 +7,7 @@ import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
-import lochan.core.planning.Stance;
+import lochan.core.planning.Strategy;
 import lochan.core.quantity.Units;
 import lochan.web.page.Dates;
 
@@ -39,23 +39,23 @@ public final class PlanWords {
 
     /** As "Harth Bend 06:10–08:55 swim jig, Sill Ledge 09:10–11:00 drop shot". */
     public static String stops(List<PlanStop> stops, EventData event) {
-        ZoneId zone = event.brief().timeZone();
+        ZoneId zone = event.timeZone();
         return stops.stream().map(s -> spot(s.spotId(), event) + " " + Dates.clock(s.arrive(), zone) + "–" + Dates.clock(s.leave(), zone) + " "
                 + event.presentation(s.presentationId()).orElseThrow().name().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", "));
     }
 
-    /** As "No strike by 07:50 at Sill Ledge". */
+    /** As "No bite by 07:50 at Sill Ledge". */
     public static String trigger(Backups.Trigger t, EventData event) {
-        return (t.strikesUnder() == 1 ? "No strike" : "Fewer than " + t.strikesUnder() + " strikes") + " by "
-                + Dates.clock(t.at(), event.brief().timeZone()) + " at " + spot(t.spotId(), event);
+        return (t.bitesBelow() == 1 ? "No bite" : "Fewer than " + t.bitesBelow() + " bites") + " by "
+                + Dates.clock(t.at(), event.timeZone()) + " at " + spot(t.spotId(), event);
     }
 
-    static String stance(Stance stance) {
-        return switch (stance) {
-            case STEADY -> "the most on average";
-            case LIMIT_FIRST -> "the surest limit";
-            case BIG_FISH -> "the heaviest days";
-            case TARGET -> "reaching the target";
+    static String strategy(Strategy strategy) {
+        return switch (strategy) {
+            case BALANCED -> "balanced";
+            case SAFE_LIMIT -> "safe limit";
+            case BIG_FISH -> "big fish";
+            case TARGET -> "target weight";
         };
     }
 }

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Objects;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.web.brief.EventKey;
-import lochan.web.brief.EventWrite;
+import lochan.web.rules.EventKey;
+import lochan.web.rules.EventWrite;
 import lochan.web.page.NotThereException;
 import org.springframework.stereotype.Service;
 

@@ -6,9 +6,9 @@ import java.util.stream.DoubleStream;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.planning.DayRuns;
-import lochan.core.planning.PlanRules;
+import lochan.core.planning.PlanCheck;
 import lochan.core.quantity.Units;
-import lochan.web.water.WaterMap;
+import lochan.web.map.LakeMap;
 
 /**
  * The way of a plan on the lake's drawing.
@@ -18,7 +18,7 @@ import lochan.web.water.WaterMap;
  * @param runs  paths of the runs, the way home last
  * @param stops places of the stops; one for each spot, with the numbers of its stops
  */
-record RouteMap(WaterMap water, String viewBox, List<String> runs, List<Stop> stops) {
+record RouteMap(LakeMap water, String viewBox, List<String> runs, List<Stop> stops) {
 
     /** Room around the stops, as a share of how far they reach. */
     private static final double MARGIN = 0.22;
@@ -28,7 +28,7 @@ record RouteMap(WaterMap water, String viewBox, List<String> runs, List<Stop> st
 
     /** @param event whose lake is known */
     static RouteMap of(EventData event, Plan plan, DayRuns runs, Units units) {
-        WaterMap.Frame frame = WaterMap.frame(event.lake());
+        LakeMap.Frame frame = LakeMap.frame(event.lake());
         List<String> paths = new ArrayList<>();
         List<Stop> stops = new ArrayList<>();
         for (int i = 0; i < plan.stops().size(); i++) {
@@ -36,14 +36,14 @@ record RouteMap(WaterMap water, String viewBox, List<String> runs, List<Stop> st
             number(stops, spot, event, i + 1, frame.point(event.spot(spot).orElseThrow().position()));
         }
         if (!plan.stops().isEmpty()) {
-            PlanRules.passages(event, plan).forEach(p -> runs.at(p.leaving()).route(p.start(), p.end()).filter(way -> way.size() > 1)
-                    .ifPresent(way -> paths.add(WaterMap.way(way, frame))));
+            PlanCheck.passages(event, plan).forEach(p -> runs.at(p.leaving()).route(p.start(), p.end()).filter(way -> way.size() > 1)
+                    .ifPresent(way -> paths.add(LakeMap.way(way, frame))));
         }
-        WaterMap water = WaterMap.of(event, units);
+        LakeMap water = LakeMap.of(event, units);
         return new RouteMap(water, viewBox(water, stops), paths, stops);
     }
 
-    private static String viewBox(WaterMap water, List<Stop> stops) {
+    private static String viewBox(LakeMap water, List<Stop> stops) {
         if (stops.isEmpty()) {
             return "0 0 " + water.width() + " " + water.height();
         }
@@ -53,7 +53,7 @@ record RouteMap(WaterMap water, String viewBox, List<String> runs, List<Stop> st
         return (x[0] - around) + " " + (y[0] - around) + " " + (x[x.length - 1] - x[0] + 2 * around) + " " + (y[y.length - 1] - y[0] + 2 * around);
     }
 
-    private static void number(List<Stop> stops, String spotId, EventData event, int number, WaterMap.Point at) {
+    private static void number(List<Stop> stops, String spotId, EventData event, int number, LakeMap.Point at) {
         int known = stops.stream().map(Stop::spotId).toList().indexOf(spotId);
         String numbers = known < 0 ? Integer.toString(number) : stops.get(known).numbers() + "·" + number;
         Stop stop = new Stop(spotId, event.spot(spotId).orElseThrow().name(), numbers, at.x(), at.y());

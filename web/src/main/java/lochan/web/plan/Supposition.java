@@ -16,8 +16,8 @@ import lochan.core.quantity.Units;
 import lochan.core.rate.Cell;
 import lochan.core.rate.Pattern;
 import lochan.core.scenario.DayModel;
-import lochan.web.brief.EventKey;
-import lochan.web.standings.PatternWords;
+import lochan.web.rules.EventKey;
+import lochan.web.rankings.PatternWords;
 
 /**
  * What is supposed of the day by the sliders of the Plan page, in the angler's units, and what the plan is worth then.
@@ -43,12 +43,12 @@ record Supposition(int wind, double boats, boolean weak, int target, String main
      * @param known  what the plan is worth with nothing supposed
      * @param fields of the sliders; those that are missing or senseless are as known
      */
-    static Supposition of(EventKey key, EventData event, Plan plan, PlanValue known, Calibration calibration, PlanReckoning reckoning, Map<String, String> fields,
+    static Supposition of(EventKey key, EventData event, Plan plan, PlanValue known, Calibration calibration, PlanValuation computation, Map<String, String> fields,
                           Units units) {
-        DayModel day = reckoning.scenarios(key, event, plan.day()).model();
+        DayModel day = computation.scenarios(key, event, plan.day()).model();
         Pattern main = plan.stops().stream().max(Comparator.comparing((PlanStop s) -> Duration.between(s.arrive(), s.leave())))
                 .map(Cell::of).map(day::pattern).orElseThrow();
-        double usualTarget = event.brief().targetGrams() == null ? known.p50() : event.brief().targetGrams();
+        double usualTarget = event.rules().targetGrams() == null ? known.p50() : event.rules().targetGrams();
         int wind = (int) number(fields, "wind", 0, -MOST_WIND, MOST_WIND);
         double boats = number(fields, "boats", 1, 0, MOST_BOATS);
         boolean weak = fields.containsKey("weak");
@@ -56,11 +56,11 @@ record Supposition(int wind, double boats, boolean weak, int target, String main
         double target = fields.containsKey("target") ? steps * TARGET_STEP_GRAMS : usualTarget;
         WhatIf what = new WhatIf(wind * units.speed().mps(), boats, weak ? main : null, target);
         boolean something = fields.keySet().stream().anyMatch(FIELDS::contains);
-        PlanValue value = something ? reckoning.value(key, event, plan.day(), plan.stops(), calibration, what) : known;
+        PlanValue value = something ? computation.value(key, event, plan.day(), plan.stops(), calibration, what) : known;
         return new Supposition(wind, boats, weak, steps, PatternWords.of(main, event).toLowerCase(Locale.ROOT),
                 units.weight(value.formulaGrams()), PlanWords.difference(value.formulaGrams() - known.formulaGrams(), units),
                 units.weight(value.p10()) + " to " + units.weight(value.p90()), PlanWords.chance(value.chanceOfLimit()), units.weight(target),
-                value.chanceOfTarget() == null ? "" : PlanWords.chance(value.chanceOfTarget()), PlanPage.late(reckoning.legs(what.on(event), plan), event), something);
+                value.chanceOfTarget() == null ? "" : PlanWords.chance(value.chanceOfTarget()), PlanPage.late(computation.legs(what.on(event), plan), event), something);
     }
 
     private static double number(Map<String, String> fields, String name, double usual, double least, double most) {

@@ -12,17 +12,17 @@ import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.Backups;
 import lochan.core.planning.DayRuns;
-import lochan.core.planning.PlanRules;
+import lochan.core.planning.PlanCheck;
 import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
-import lochan.web.brief.EventKey;
-import lochan.web.deck.Decks;
+import lochan.web.rules.EventKey;
+import lochan.web.tackle.Decks;
 import lochan.web.eventbook.EventBook;
 import lochan.web.gpx.GpxRoute;
 import lochan.web.page.Downloads;
 import lochan.web.page.NotThereException;
-import lochan.web.water.Waters;
-import lochan.web.work.Work;
+import lochan.web.map.Lakes;
+import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -34,19 +34,19 @@ class TakeAlongController {
     private final Plans plans;
     private final EventBook events;
     private final Accounts accounts;
-    private final Waters waters;
+    private final Lakes lakes;
     private final PlanBackups backups;
     private final PlanPdf pdf;
     private final Decks decks;
     private final Clock clock;
 
-    TakeAlongController(Plans plans, EventBook events, Accounts accounts, Waters waters, PlanBackups backups, PlanPdf pdf, Decks decks, Clock clock) {
+    TakeAlongController(Plans plans, EventBook events, Accounts accounts, Lakes lakes, PlanBackups backups, PlanPdf pdf, Decks decks, Clock clock) {
         this.decks = decks;
         this.clock = clock;
         this.plans = plans;
         this.events = events;
         this.accounts = accounts;
-        this.waters = waters;
+        this.lakes = lakes;
         this.backups = backups;
         this.pdf = pdf;
     }
@@ -54,7 +54,7 @@ class TakeAlongController {
     /** A plan that makes sense, of an event that is there. */
     private Plan plan(EventKey key, long id, EventData event) {
         Plan kept = PlanPage.kept(plans.stored(key, id).plan(), event);
-        if (!PlanRules.check(event, kept).isEmpty()) {
+        if (!PlanCheck.check(event, kept).isEmpty()) {
             throw new NotThereException();
         }
         return kept;
@@ -64,10 +64,10 @@ class TakeAlongController {
     void sheet(EventKey key, @RequestParam long plan, HttpServletResponse response) throws IOException {
         EventData event = events.event(key);
         Plan kept = plan(key, plan, event);
-        Backups.Ladder ladder = backups.state(key, plan, event, kept).map(Work.State::result).orElse(null);
+        Backups.Ladder ladder = backups.state(key, plan, event, kept).map(BackgroundComputation.State::result).orElse(null);
         Units units = accounts.units(key.accountId());
         Decks.Deck deck = decks.of(key, event, kept.stops(), DeckController.firstStops(ladder));
-        byte[] bytes = pdf.of(PlanSheet.of(event, kept, waters.dayRuns(event), ladder, units), DeckController.rows(deck, event, units), deck);
+        byte[] bytes = pdf.of(PlanSheet.of(event, kept, lakes.dayRuns(event), ladder, units), DeckController.rows(deck, event, units), deck);
         Downloads.attach(response, "plan-day-" + kept.day() + ".pdf", "application/pdf");
         response.getOutputStream().write(bytes);
     }
@@ -77,19 +77,19 @@ class TakeAlongController {
         EventData event = events.event(key);
         Plan kept = plan(key, plan, event);
         Downloads.attach(response, "plan-day-" + kept.day() + ".gpx", "application/gpx+xml");
-        GpxRoute.write(event.brief().name() + ", day " + kept.day(), way(event, kept, waters.dayRuns(event)), response.getOutputStream());
+        GpxRoute.write(event.name() + ", day " + kept.day(), way(event, kept, lakes.dayRuns(event)), response.getOutputStream());
     }
 
     /** The launch, each stop with the bends on the way to it, and the way home. */
     private static List<GpxRoute.Point> way(EventData event, Plan plan, DayRuns runs) {
         List<GpxRoute.Point> way = new ArrayList<>();
-        way.add(new GpxRoute.Point(event.brief().launch(), "Launch", event.brief().day(plan.day()).start(), null));
-        List<PlanRules.Passage> passages = PlanRules.passages(event, plan);
+        way.add(new GpxRoute.Point(event.launch(), "Launch", event.day(plan.day()).start(), null));
+        List<PlanCheck.Passage> passages = PlanCheck.passages(event, plan);
         for (int i = 0; i < passages.size(); i++) {
-            PlanRules.Passage p = passages.get(i);
+            PlanCheck.Passage p = passages.get(i);
             runs.at(p.leaving()).route(p.start(), p.end()).filter(r -> r.size() > 2).ifPresent(r -> r.subList(1, r.size() - 1).forEach(b -> way.add(GpxRoute.Point.bend(b))));
             way.add(i < plan.stops().size() ? stop(i + 1, plan.stops().get(i), p.end(), event)
-                    : new GpxRoute.Point(p.end(), "Check-in", event.brief().day(plan.day()).checkIn(), null));
+                    : new GpxRoute.Point(p.end(), "Check-in", event.day(plan.day()).checkIn(), null));
         }
         return way;
     }
@@ -103,7 +103,7 @@ class TakeAlongController {
         EventData event = events.event(key);
         Plan kept = plan(key, plan, event);
         Downloads.attach(response, "plan-day-" + kept.day() + ".ics", "text/calendar");
-        response.getOutputStream().write(PlanCalendar.of(key, plan, event, kept, PlanPage.mustLeave(event, kept, waters.dayRuns(event)).orElse(null), clock.instant())
+        response.getOutputStream().write(PlanCalendar.of(key, plan, event, kept, PlanPage.leaveBy(event, kept, lakes.dayRuns(event)).orElse(null), clock.instant())
                 .getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -7,14 +7,14 @@ import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
 import lochan.core.rate.Cell;
 import lochan.core.rate.Pattern;
-import lochan.core.standings.EveningReview.Change;
-import lochan.core.standings.EveningReview.Effort;
-import lochan.web.standings.PatternWords;
+import lochan.core.ranking.EveningReview.Change;
+import lochan.core.ranking.EveningReview.Effort;
+import lochan.web.rankings.PatternWords;
 
 /**
- * A change of the standings as the evening review tells it.
+ * A change of the rankings as the evening review tells it.
  *
- * @param place   "3 → 1" in the standings; empty where it had no place before
+ * @param place   "3 → 1" in the rankings; empty where it had no place before
  * @param verdict "▲ gained", "▼ lost" or "died"; empty for no news
  * @param why     what moved it
  */
@@ -26,7 +26,7 @@ record ChangeRow(String what, String before, String after, String place, String 
         String name = PatternWords.of(c.of(), event);
         boolean single = c.by().size() == 1;
         return row(name, c, sum(c) + (single ? " at " + spot(c.by().getFirst(), event) : "") + expected(c) + (single ? ""
-                : ": " + listed(c.by(), e -> spot(e, event) + " " + strikes(e.strikes()) + " in " + hours(e.lineHours()))));
+                : ": " + listed(c.by(), e -> spot(e, event) + " " + bites(e.bites()) + " in " + hours(e.anglerHours()))));
     }
 
     static ChangeRow ofCell(Change<Cell> c, EventData event) {
@@ -45,7 +45,7 @@ record ChangeRow(String what, String before, String after, String place, String 
     }
 
     private static String fished(Change<Cell> c) {
-        boolean against = c.isNews() && (c.strikes() > c.before() * c.lineHours()) != c.gain() > 0;
+        boolean against = c.isNews() && (c.bites() > c.before() * c.anglerHours()) != c.gain() > 0;
         return sum(c) + expected(c) + (against ? "; the rest of its pattern did " + (c.gain() > 0 ? "better" : "worse") : "");
     }
 
@@ -53,10 +53,10 @@ record ChangeRow(String what, String before, String after, String place, String 
         if (c.by().isEmpty()) {
             return "Not fished; the day as a whole was " + (c.gain() > 0 ? "better" : "worse") + " than expected";
         }
-        boolean samePattern = event.spot(c.by().getFirst().cell().spotId()).orElseThrow().placeClass()
-                .equals(event.spot(c.of().spotId()).orElseThrow().placeClass());
+        boolean samePattern = event.spot(c.by().getFirst().cell().spotId()).orElseThrow().spotType()
+                .equals(event.spot(c.of().spotId()).orElseThrow().spotType());
         return "Not fished; " + (samePattern ? "its pattern at " : "its presentation at ")
-                + listed(c.by(), e -> spot(e, event) + ": " + strikes(e.strikes()) + " in " + hours(e.lineHours()));
+                + listed(c.by(), e -> spot(e, event) + ": " + bites(e.bites()) + " in " + hours(e.anglerHours()));
     }
 
     private static String listed(List<Effort> by, Function<Effort, String> words) {
@@ -64,20 +64,20 @@ record ChangeRow(String what, String before, String after, String place, String 
     }
 
     private static String sum(Change<?> c) {
-        return strikes(c.strikes()) + " in " + hours(c.lineHours());
+        return bites(c.bites()) + " in " + hours(c.anglerHours());
     }
 
     private static String expected(Change<?> c) {
-        return ", " + tenth(c.before() * c.lineHours()) + " expected";
+        return ", " + tenth(c.before() * c.anglerHours()) + " expected";
     }
 
     private static String spot(Effort e, EventData event) {
         return event.spot(e.cell().spotId()).orElseThrow().name();
     }
 
-    private static String strikes(double strikes) {
-        long whole = Math.round(strikes);
-        return whole == 0 ? "no strike" : whole + (whole == 1 ? " strike" : " strikes");
+    private static String bites(double bites) {
+        long whole = Math.round(bites);
+        return whole == 0 ? "no bite" : whole + (whole == 1 ? " bite" : " bites");
     }
 
     private static String hours(double hours) {

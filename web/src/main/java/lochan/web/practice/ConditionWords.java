@@ -9,7 +9,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Signs;
-import lochan.core.practice.Struck;
+import lochan.core.practice.TakenOn;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
 import lochan.web.page.Dates;
@@ -76,7 +76,7 @@ final class ConditionWords {
         return String.join(" ", java.util.Arrays.stream(parts).filter(java.util.Objects::nonNull).toList());
     }
 
-    /** How a strike came about, in one line; empty when nothing is known. */
+    /** How a bite came about, in one line; empty when nothing is known. */
     static String of(BiteNotes n, Units units) {
         List<String> words = new ArrayList<>();
         if (n.retrieve() != null) {
@@ -88,8 +88,8 @@ final class ConditionWords {
         if (n.waterDepthM() != null) {
             words.add("in " + units.depth(n.waterDepthM()));
         }
-        if (n.struck() != null) {
-            words.add(words(n.struck()));
+        if (n.takenOn() != null) {
+            words.add(words(n.takenOn()));
         }
         if (n.onRig() != null) {
             words.add("on the " + n.onRig());
@@ -97,8 +97,8 @@ final class ConditionWords {
         return String.join(BETWEEN, words);
     }
 
-    static String words(Struck struck) {
-        return switch (struck) {
+    static String words(TakenOn takenOn) {
+        return switch (takenOn) {
             case BOTTOM -> "on bottom";
             case SUSPENDED -> "suspended";
             case FALL -> "on the fall";
@@ -107,8 +107,8 @@ final class ConditionWords {
 
     /** Sun and moon of the day of a time, in one line. */
     static String light(EventData event, Instant time) {
-        ZoneId zone = event.brief().timeZone();
-        Almanac day = Almanac.of(event.brief().launch(), time.atZone(zone).toLocalDate(), zone);
+        ZoneId zone = event.timeZone();
+        Almanac day = Almanac.of(event.launch(), time.atZone(zone).toLocalDate(), zone);
         List<String> words = new ArrayList<>();
         add(words, "first light ", day.firstLight(), zone);
         add(words, "sunrise ", day.sunrise(), zone);

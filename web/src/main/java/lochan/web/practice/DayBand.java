@@ -18,7 +18,7 @@ import lochan.core.quantity.Units;
 import lochan.web.page.Dates;
 
 /**
- * A day of practice as a band along the clock, in a drawing {@value #WIDTH} wide: stops, their strikes at their times, the conditions, the hours.
+ * A day of practice as a band along the clock, in a drawing {@value #WIDTH} wide: stops, their bites at their times, the conditions, the hours.
  */
 record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
 
@@ -32,18 +32,18 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
     /**
      * A stop.
      *
-     * @param strikes places of its strikes
+     * @param bites places of its bites
      */
-    record Piece(int number, String spot, double x, double width, double middle, String words, List<Strike> strikes) { }
+    record Piece(int number, String spot, double x, double width, double middle, String words, List<BiteDot> bites) { }
 
     /**
-     * A strike.
+     * A bite.
      *
      * @param landed whether it is drawn full
      * @param radius grows with the weight, where one is known
      * @param label  the weight of the day's largest; null for others
      */
-    record Strike(double x, boolean landed, double radius, String label, String words) { }
+    record BiteDot(double x, boolean landed, double radius, String label, String words) { }
 
     /**
      * Conditions that held for a while.
@@ -59,7 +59,7 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
         if (stops.isEmpty()) {
             return new DayBand(List.of(), List.of(), List.of());
         }
-        ZoneId zone = event.brief().timeZone();
+        ZoneId zone = event.timeZone();
         Instant from = stops.getFirst().start().minus(BESIDE);
         Instant to = stops.stream().map(PracticeStop::end).max(Instant::compareTo).orElseThrow().plus(BESIDE);
         double millis = Duration.between(from, to).toMillis();
@@ -71,7 +71,7 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
             double start = x.applyAsDouble(s.start());
             double width = Math.max(LEAST_WIDTH, x.applyAsDouble(s.end()) - start);
             String spot = event.spot(s.spotId()).orElseThrow().name();
-            pieces.add(new Piece(pieces.size() + 1, spot, start, width, start + width / 2, words(s, event, units), strikes(s, start, width, x, largest, zone, units)));
+            pieces.add(new Piece(pieces.size() + 1, spot, start, width, start + width / 2, words(s, event, units), bites(s, start, width, x, largest, zone, units)));
         }
         List<Tick> hours = new ArrayList<>();
         for (Instant t = from.atZone(zone).truncatedTo(ChronoUnit.HOURS).plusHours(1).toInstant(); t.isBefore(to); t = t.plus(Duration.ofHours(1))) {
@@ -81,12 +81,12 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
     }
 
     private static String words(PracticeStop s, EventData event, Units units) {
-        ZoneId zone = event.brief().timeZone();
+        ZoneId zone = event.timeZone();
         String fished = s.presentations().stream().map(p -> event.presentation(p.presentationId()).orElseThrow().name()).collect(Collectors.joining(", "));
         String sizes = s.bites().stream().filter(b -> b.outcome() == Outcome.LANDED && b.size() != null).map(b -> PracticeDay.shown(b.size(), units))
                 .collect(Collectors.joining(", "));
         return event.spot(s.spotId()).orElseThrow().name() + ", " + Dates.clock(s.start(), zone) + " to " + Dates.clock(s.end(), zone)
-                + (fished.isEmpty() ? "" : ", " + fished) + ": " + (s.bites().isEmpty() ? "no strike" : s.bites().size() + (s.bites().size() == 1 ? " strike" : " strikes"))
+                + (fished.isEmpty() ? "" : ", " + fished) + ": " + (s.bites().isEmpty() ? "no bite" : s.bites().size() + (s.bites().size() == 1 ? " bite" : " bites"))
                 + (sizes.isEmpty() ? "" : "; landed " + sizes);
     }
 
@@ -126,19 +126,19 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
         };
     }
 
-    /** Strikes at their times; those without one are spread over their stop. */
-    private static List<Strike> strikes(PracticeStop stop, double start, double width, ToDoubleFunction<Instant> x, FishSize largest, ZoneId zone,
+    /** Bites at their times; those without one are spread over their stop. */
+    private static List<BiteDot> bites(PracticeStop stop, double start, double width, ToDoubleFunction<Instant> x, FishSize largest, ZoneId zone,
                                         Units units) {
         long untimed = stop.bites().stream().filter(b -> b.at() == null).count();
-        List<Strike> strikes = new ArrayList<>();
+        List<BiteDot> bites = new ArrayList<>();
         int placed = 0;
         for (Bite b : stop.bites()) {
             double at = b.at() != null ? x.applyAsDouble(b.at()) : start + width * (++placed) / (untimed + 1);
             String when = b.at() == null ? "some time" : Dates.clock(b.at(), zone);
             double radius = weight(b.size()) > 0 ? Math.clamp(RADIUS * Math.sqrt(weight(b.size()) / USUAL_GRAMS), RADIUS - 2, 2 * RADIUS) : RADIUS;
-            strikes.add(new Strike(at, b.outcome() == Outcome.LANDED, radius, b.size() != null && b.size() == largest ? PracticeDay.shown(b.size(), units) : null,
+            bites.add(new BiteDot(at, b.outcome() == Outcome.LANDED, radius, b.size() != null && b.size() == largest ? PracticeDay.shown(b.size(), units) : null,
                     when + " " + b.outcome().code() + (b.size() == null ? "" : ", " + PracticeDay.shown(b.size(), units))));
         }
-        return strikes;
+        return bites;
     }
 }

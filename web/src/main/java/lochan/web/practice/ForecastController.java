@@ -7,12 +7,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Sky;
 import lochan.web.account.Accounts;
-import lochan.web.brief.Briefs;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventRules;
+import lochan.web.rules.EventKey;
 import lochan.page.form.Form;
 import lochan.web.page.Dates;
 import lochan.web.page.Undo;
@@ -28,34 +28,34 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class ForecastController {
 
-    private final Briefs briefs;
+    private final EventRules eventRules;
     private final Practice practice;
     private final Accounts accounts;
 
-    ForecastController(Briefs briefs, Practice practice, Accounts accounts) {
-        this.briefs = briefs;
+    ForecastController(EventRules eventRules, Practice practice, Accounts accounts) {
+        this.eventRules = eventRules;
         this.practice = practice;
         this.accounts = accounts;
     }
 
     @GetMapping("/events/{eventId}/practice/forecast")
     String forecast(EventKey key, @RequestParam(defaultValue = "1") int day, Model model) {
-        Brief brief = briefs.brief(key);
-        LocalDate date = date(brief, day);
-        List<ForecastPeriod> there = practice.forecast(key).stream().filter(f -> ForecastForm.isOn(f, date, brief.timeZone())).toList();
-        return page(brief, day, ForecastForm.of(there, brief.timeZone(), accounts.units(key.accountId())), model);
+        Event event = eventRules.event(key);
+        LocalDate date = date(event, day);
+        List<ForecastPeriod> there = practice.forecast(key).stream().filter(f -> ForecastForm.isOn(f, date, event.timeZone())).toList();
+        return page(event, day, ForecastForm.of(there, event.timeZone(), accounts.units(key.accountId())), model);
     }
 
-    private static LocalDate date(Brief brief, int day) {
-        return brief.day(Math.clamp(day, 1, brief.days().size())).date();
+    private static LocalDate date(Event event, int day) {
+        return event.day(Math.clamp(day, 1, event.days().size())).date();
     }
 
-    private static String page(Brief brief, int day, Form form, Model model) {
+    private static String page(Event event, int day, Form form, Model model) {
         model.addAttribute("form", form);
         model.addAttribute("rows", ForecastForm.rows(form));
-        model.addAttribute("day", Math.clamp(day, 1, brief.days().size()));
-        model.addAttribute("dayName", Dates.longDay(date(brief, day)));
-        model.addAttribute("days", brief.days().size());
+        model.addAttribute("day", Math.clamp(day, 1, event.days().size()));
+        model.addAttribute("dayName", Dates.longDay(date(event, day)));
+        model.addAttribute("days", event.days().size());
         model.addAttribute("skies", Sky.values());
         return "practice/forecast";
     }
@@ -63,18 +63,18 @@ class ForecastController {
     @PostMapping("/events/{eventId}/practice/forecast")
     String save(EventKey key, @RequestParam(defaultValue = "1") int day, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
                 RedirectAttributes flash) {
-        Brief brief = briefs.brief(key);
-        ZoneId zone = brief.timeZone();
+        Event event = eventRules.event(key);
+        ZoneId zone = event.timeZone();
         Form form = new Form(fields, accounts.units(key.accountId()));
-        List<ForecastPeriod> periods = new ArrayList<>(ForecastForm.read(form, date(brief, day), zone));
+        List<ForecastPeriod> periods = new ArrayList<>(ForecastForm.read(form, date(event, day), zone));
         if (!form.ok()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(brief, day, form, model);
+            return page(event, day, form, model);
         }
-        practice.forecast(key).stream().filter(f -> !ForecastForm.isOn(f, date(brief, day), zone)).forEach(periods::add);
+        practice.forecast(key).stream().filter(f -> !ForecastForm.isOn(f, date(event, day), zone)).forEach(periods::add);
         periods.sort(Comparator.comparing(ForecastPeriod::from));
         practice.replaceForecast(key, periods);
-        Undo.offer(flash, "Forecast kept; standings and plans are reckoned for it.", "/events/" + key.eventId() + "/practice/forecast/undo?day=" + day);
+        Undo.offer(flash, "Forecast saved.", "/events/" + key.eventId() + "/practice/forecast/undo?day=" + day);
         return "redirect:/events/" + key.eventId() + "/practice/forecast?day=" + day;
     }
 

@@ -15,7 +15,7 @@ enum LogColumn implements Coded {
     END("end", Kind.TIME, Of.STOP, "End", "to", "until", "end time", "ended", "time out"),
     MINUTES("minutes", Kind.TEXT, Of.STOP, "Minutes fished", "minutes", "min", "duration"),
     POSITION("position", Kind.TEXT, Of.STOP, "Position", "coordinates", "lat lon", "gps"),
-    PLACE_CLASS("placeClass", Kind.TEXT, Of.STOP, "Class of place", "structure", "cover", "kind of place"),
+    SPOT_TYPE("spotType", Kind.TEXT, Of.STOP, "Spot type", "structure", "cover", "kind of place"),
     ANGLERS("anglers", Kind.TEXT, Of.STOP, "Anglers"),
     FISHED("fished", Kind.TEXT, Of.STOP, "Fished with", "presentations", "lures"),
     FOLLOWS("follows", Kind.TEXT, Of.STOP, "Follows"),
@@ -32,24 +32,24 @@ enum LogColumn implements Coded {
     BAIT("baitSeen", Kind.TRUTH, Of.STOP, "Bait", "bait seen"),
     BAIT_DEPTH("baitDepthM", Kind.TEXT, Of.STOP, "Bait depth"),
     BOATS("boatsNear", Kind.TEXT, Of.STOP, "Boats near", "boats"),
-    AT("at", Kind.TIME, Of.STRIKE, "Strike at", "time", "caught at"),
-    OUTCOME("outcome", Kind.CHOICE, Of.STRIKE, "Outcome", "result"),
-    PRESENTATION("presentation", Kind.TEXT, Of.STRIKE, "Presentation", "lure", "technique"),
-    SPECIES("species", Kind.CHOICE, Of.STRIKE, "Species", "fish"),
-    SIZE("size", Kind.TEXT, Of.STRIKE, "Size", "weight", "length"),
-    HOW("how", Kind.CHOICE, Of.STRIKE, "Size by", "weighed"),
-    GUESSED("guessed", Kind.TEXT, Of.STRIKE, "Guessed before", "guess"),
-    RETRIEVE("retrieve", Kind.TEXT, Of.STRIKE, "Retrieve"),
-    FISH_DEPTH("fishDepthM", Kind.TEXT, Of.STRIKE, "Fish depth"),
-    WATER_DEPTH("waterDepthM", Kind.TEXT, Of.STRIKE, "Water depth", "depth"),
-    STRUCK("struck", Kind.CHOICE, Of.STRIKE, "Struck"),
-    ON_RIG("onRig", Kind.TEXT, Of.STRIKE, "On the rig");
+    AT("at", Kind.TIME, Of.BITE, "Bite at", "time", "caught at"),
+    OUTCOME("outcome", Kind.CHOICE, Of.BITE, "Outcome", "result"),
+    PRESENTATION("presentation", Kind.TEXT, Of.BITE, "Presentation", "lure", "technique"),
+    SPECIES("species", Kind.CHOICE, Of.BITE, "Species", "fish"),
+    SIZE("size", Kind.TEXT, Of.BITE, "Size", "weight", "length"),
+    HOW("how", Kind.CHOICE, Of.BITE, "Size by", "weighed"),
+    GUESSED("guessed", Kind.TEXT, Of.BITE, "Guessed before", "guess"),
+    RETRIEVE("retrieve", Kind.TEXT, Of.BITE, "Retrieve"),
+    FISH_DEPTH("fishDepthM", Kind.TEXT, Of.BITE, "Fish depth"),
+    WATER_DEPTH("waterDepthM", Kind.TEXT, Of.BITE, "Water depth", "depth"),
+    TAKEN_ON("takenOn", Kind.CHOICE, Of.BITE, "Taken"),
+    ON_RIG("onRig", Kind.TEXT, Of.BITE, "On the rig");
 
     /** How its cells are read. */
     enum Kind { TEXT, DATE, TIME, TRUTH, CHOICE }
 
-    /** Whether it is told once a stop or with each strike. */
-    enum Of { STOP, STRIKE }
+    /** Whether it is told once a stop or with each bite. */
+    enum Of { STOP, BITE }
 
     private final String code;
     private final Kind kind;

@@ -24,8 +24,8 @@ import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
-import lochan.web.brief.EventKey;
-import lochan.web.brief.EventWrite;
+import lochan.web.rules.EventKey;
+import lochan.web.rules.EventWrite;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvException;
 import lochan.web.csv.CsvTable;
@@ -96,7 +96,7 @@ class LogController {
             sheets.put(new Sent(key, token), bytes);
             show(key, table, guessed(table, token, accounts.units(key.accountId())), model);
         } catch (CsvException e) {
-            model.addAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken; nothing was changed: " + e.getMessage() + ".");
+            model.addAttribute("trouble", "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: " + e.getMessage() + ".");
         }
         return "practice/sheet";
     }
@@ -153,7 +153,7 @@ class LogController {
         if (table == null) {
             return gone(key, flash);
         }
-        LogImport.Read read = show(key, table, form, model);
+        LogImport.Result read = show(key, table, form, model);
         if (!form.ok() || !read.problems().isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return "practice/sheet";
@@ -170,8 +170,8 @@ class LogController {
         return "redirect:/events/" + key.eventId() + "/practice";
     }
 
-    private static String taken(LogImport.Read read) {
-        return count(read.stops().size(), "stop") + " with " + count(read.strikes(), "strike") + " taken from the sheet"
+    private static String taken(LogImport.Result read) {
+        return count(read.stops().size(), "stop") + " with " + count(read.bites(), "bite") + " imported"
                 + (read.newSpots().isEmpty() ? "" : ", " + count(read.newSpots().size(), "spot") + " marked")
                 + (read.newPresentations().isEmpty() ? "" : ", " + count(read.newPresentations().size(), "presentation") + " added") + ".";
     }
@@ -183,7 +183,7 @@ class LogController {
     @PostMapping("/events/{eventId}/practice/sheet/undo")
     String undo(EventKey key, @RequestParam String sheet, RedirectAttributes flash) {
         int stops = practice.deleteBatch(key, batch(sheet));
-        flash.addFlashAttribute("notice", count(stops, "stop") + " taken out again. Spots and presentations that came with them stay.");
+        flash.addFlashAttribute("notice", count(stops, "stop") + " removed again. Spots and lures that came with them stay.");
         return "redirect:/events/" + key.eventId() + "/practice";
     }
 
@@ -192,16 +192,16 @@ class LogController {
     }
 
     private static String gone(EventKey key, RedirectAttributes flash) {
-        flash.addFlashAttribute("trouble", "The file was read more than an hour ago and is not kept here: choose it again. Nothing was changed.");
+        flash.addFlashAttribute("trouble", "The file was read more than an hour ago: choose it again. Nothing was changed.");
         return "redirect:/events/" + key.eventId() + "/practice/sheet";
     }
 
     /** @param samples its first cells that hold something */
     record Column(int index, String name, String chosen, List<String> samples) { }
 
-    record StopRow(String day, String time, String spot, String fished, String strikes) { }
+    record StopRow(String day, String time, String spot, String fished, String bites) { }
 
-    private LogImport.Read show(EventKey key, CsvTable table, Form form, Model model) {
+    private LogImport.Result show(EventKey key, CsvTable table, Form form, Model model) {
         EventData event = events.event(key);
         Map<LogColumn, Integer> columns = columns(form, table.header().size());
         Map<String, Hooks> hooks = new LinkedHashMap<>();
@@ -211,7 +211,7 @@ class LogController {
                 hooks.put(form.value("new/" + i), told);
             }
         }
-        LogImport.Read read = LogImport.read(table, columns, event, form.units(), new LogImport.Options(!form.value("monthFirst").equals("day"),
+        LogImport.Result read = LogImport.read(table, columns, event, form.units(), new LogImport.Options(!form.value("monthFirst").equals("day"),
                 form.value("weighed").equals("scale"), hooks, c -> !spots.freshCode(key, c).equals(c), batch(form.value("sheet"))));
         model.addAttribute("form", form);
         model.addAttribute("read", read);
@@ -231,13 +231,13 @@ class LogController {
             all.addAll(read.newPresentations());
             String fished = s.presentations().stream().map(p -> all.stream().filter(a -> a.id().equals(p.presentationId())).findFirst().orElseThrow().name())
                     .collect(Collectors.joining(", "));
-            return new StopRow(Dates.day(s.start().atZone(event.brief().timeZone()).toLocalDate()), Dates.clock(s.start(), event.brief().timeZone()) + "–"
-                    + Dates.clock(s.end(), event.brief().timeZone()), name, fished, strikes(s, form.units()));
+            return new StopRow(Dates.day(s.start().atZone(event.timeZone()).toLocalDate()), Dates.clock(s.start(), event.timeZone()) + "–"
+                    + Dates.clock(s.end(), event.timeZone()), name, fished, bites(s, form.units()));
         }).toList());
         return read;
     }
 
-    private static String strikes(PracticeStop stop, Units units) {
+    private static String bites(PracticeStop stop, Units units) {
         return stop.bites().isEmpty() ? "none" : stop.bites().stream().map(b -> b.outcome().code() + (b.size() == null ? "" : " "
                 + PracticeDay.shown(b.size(), units))).collect(Collectors.joining(" · "));
     }

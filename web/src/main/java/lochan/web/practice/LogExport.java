@@ -21,7 +21,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
 /**
- * Practice as a table for spreadsheets: a row for each strike, or one for a stop that had none. Quantities stand as they were typed, with
+ * Practice as a table for spreadsheets: a row for each bite, or one for a stop that had none. Quantities stand as they were typed, with
  * their unit where that alone tells it, so that {@link LogImport} reads the same from it in any units.
  */
 final class LogExport {
@@ -40,9 +40,9 @@ final class LogExport {
         for (PracticeStop stop : event.stops()) {
             if (stop.end() != null) {
                 Form of = stop(stop, event, units);
-                List<Form> strikes = stop.bites().isEmpty() ? List.of(new Form(units)) : stop.bites().stream().map(b -> strike(b, event, units)).toList();
-                for (Form strike : strikes) {
-                    printer.printRecord(columns.stream().map(c -> CsvTable.guarded((c.of() == LogColumn.Of.STOP ? of : strike).value(c.code()))).toList());
+                List<Form> bites = stop.bites().isEmpty() ? List.of(new Form(units)) : stop.bites().stream().map(b -> bite(b, event, units)).toList();
+                for (Form bite : bites) {
+                    printer.printRecord(columns.stream().map(c -> CsvTable.guarded((c.of() == LogColumn.Of.STOP ? of : bite).value(c.code()))).toList());
                 }
             }
         }
@@ -50,7 +50,7 @@ final class LogExport {
     }
 
     private static Form stop(PracticeStop stop, EventData event, Units units) {
-        Form form = StopForm.of(new LoggedStop(stop, List.of()), event.brief().timeZone(), units);
+        Form form = StopForm.of(new LoggedStop(stop, List.of()), event.timeZone(), units);
         Spot spot = event.spot(stop.spotId()).orElseThrow();
         List<String> fished = new ArrayList<>();
         for (PresentationTime p : stop.presentations()) {
@@ -62,11 +62,11 @@ final class LogExport {
         explicit(form, LogColumn.WIND, QuantityText::mps, units.speed().code());
         explicit(form, LogColumn.BAIT_DEPTH, QuantityText::metres, units.depth().code());
         return form.put(LogColumn.SPOT.code(), spot.name()).put(LogColumn.POSITION.code(), PositionText.typed(spot.position()))
-                .put(LogColumn.PLACE_CLASS.code(), spot.placeClass()).put(LogColumn.FISHED.code(), String.join("; ", fished));
+                .put(LogColumn.SPOT_TYPE.code(), spot.spotType()).put(LogColumn.FISHED.code(), String.join("; ", fished));
     }
 
-    private static Form strike(Bite bite, EventData event, Units units) {
-        Form form = StopForm.of(bite, event.brief().timeZone(), units);
+    private static Form bite(Bite bite, EventData event, Units units) {
+        Form form = StopForm.of(bite, event.timeZone(), units);
         explicit(form, LogColumn.FISH_DEPTH, QuantityText::metres, units.depth().code());
         explicit(form, LogColumn.WATER_DEPTH, QuantityText::metres, units.depth().code());
         explicit(form, LogColumn.GUESSED, QuantityText::grams, weightCode(units));

@@ -27,7 +27,7 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
-import lochan.core.water.PlaceClass;
+import lochan.core.water.SpotType;
 import lochan.core.water.Spot;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvTable;
@@ -35,14 +35,14 @@ import lochan.page.form.Form;
 import lochan.web.page.Codes;
 
 /**
- * A practice log of a spreadsheet read against an event: a row for each strike, or one for a stop that had none; rows of the same spot, date
+ * A practice log of a spreadsheet read against an event: a row for each bite, or one for a stop that had none; rows of the same spot, date
  * and times are one stop, and a row that leaves all of them empty belongs to the stop above. Nothing is written here.
  */
 final class LogImport {
 
     private static final List<LogColumn> SAME_STOP = List.of(LogColumn.DATE, LogColumn.SPOT, LogColumn.START, LogColumn.END, LogColumn.MINUTES);
-    /** What a row may tell without anything having struck. */
-    private static final Set<LogColumn> NO_STRIKE = Set.of(LogColumn.PRESENTATION, LogColumn.RETRIEVE, LogColumn.HOW);
+    /** What a row may tell without anything having bitten. */
+    private static final Set<LogColumn> NO_BITE = Set.of(LogColumn.PRESENTATION, LogColumn.RETRIEVE, LogColumn.HOW);
     private static final Pattern TIMED = Pattern.compile("(.*\\S) (\\d+(?:[.,]\\d+)?) ?min(?:utes)?");
     private static final Pattern WHOLE_MINUTES = Pattern.compile("(\\d{1,4})(?:[.,]0+)?(?: ?min(?:utes)?)?");
     private static final int LONGEST_NAME = 80;
@@ -82,21 +82,21 @@ final class LogImport {
      * What the sheet says.
      *
      * @param known    stops that are logged already, which stay as they are
-     * @param problems what must be mended before anything is taken
+     * @param problems what must be corrected before anything is taken
      * @param remarks  what is taken otherwise than it stands there
      */
-    record Read(List<PracticeStop> stops, List<Spot> newSpots, List<Presentation> newPresentations, int known, List<Problem> problems,
+    record Result(List<PracticeStop> stops, List<Spot> newSpots, List<Presentation> newPresentations, int known, List<Problem> problems,
                 List<Problem> remarks) {
 
-        public int strikes() {
+        public int bites() {
             return stops.stream().mapToInt(s -> s.bites().size()).sum();
         }
     }
 
     /** The rows of one stop. */
-    private record Group(int firstRow, Map<LogColumn, String> cells, Set<String> fished, List<Strike> strikes) { }
+    private record Group(int firstRow, Map<LogColumn, String> cells, Set<String> fished, List<BiteRow> bites) { }
 
-    private record Strike(int row, Map<LogColumn, String> cells) { }
+    private record BiteRow(int row, Map<LogColumn, String> cells) { }
 
     private LogImport(CsvTable table, Map<LogColumn, Integer> columns, EventData event, Units units, Options options) {
         this.table = table;
@@ -109,14 +109,14 @@ final class LogImport {
     }
 
     /** @param columns where each column stands, from 0 */
-    static Read read(CsvTable table, Map<LogColumn, Integer> columns, EventData event, Units units, Options options) {
+    static Result read(CsvTable table, Map<LogColumn, Integer> columns, EventData event, Units units, Options options) {
         LogImport log = new LogImport(table, columns, event, units, options);
         log.checkColumns();
         if (log.problems.isEmpty()) {
             table.rows().forEach(log::group);
             log.groups.values().forEach(log::take);
         }
-        return new Read(List.copyOf(log.stops), List.copyOf(log.newSpots), List.copyOf(log.newPresentations), log.known, listed(log.problems),
+        return new Result(List.copyOf(log.stops), List.copyOf(log.newSpots), List.copyOf(log.newPresentations), log.known, listed(log.problems),
                 listed(log.remarks));
     }
 
@@ -131,7 +131,7 @@ final class LogImport {
             }
         }
         if (!columns.containsKey(LogColumn.END) && !columns.containsKey(LogColumn.MINUTES)) {
-            problem("How long was it fished? Choose the column of the end, or of the minutes fished: without effort a strike says little.");
+            problem("How long was it fished? Choose the column of the end, or of the minutes fished: without effort a bite cannot be counted.");
         }
     }
 
@@ -170,8 +170,8 @@ final class LogImport {
         if (cells.containsKey(LogColumn.PRESENTATION)) {
             group.fished().add(cells.get(LogColumn.PRESENTATION));
         }
-        if (cells.keySet().stream().anyMatch(c -> c.of() == LogColumn.Of.STRIKE && !NO_STRIKE.contains(c))) {
-            group.strikes().add(new Strike(row.number(), cells));
+        if (cells.keySet().stream().anyMatch(c -> c.of() == LogColumn.Of.BITE && !NO_BITE.contains(c))) {
+            group.bites().add(new BiteRow(row.number(), cells));
         }
     }
 
@@ -187,7 +187,7 @@ final class LogImport {
     }
 
     private void take(Group group) {
-        Form form = new Form(units).put("anglers", event.brief().anglers()).put("follows", 0);
+        Form form = new Form(units).put("anglers", event.anglers()).put("follows", 0);
         group.cells().forEach((column, cell) -> form.put(column.code(), cell));
         String name = form.value(LogColumn.SPOT.code());
         Spot spot = spot(group.firstRow(), name, form);
@@ -198,12 +198,12 @@ final class LogImport {
         putEnd(form);
         Optional<PracticeStop> stop = StopForm.read(form, options.batch() + stops.size(), List.of(), List.copyOf(presentations.values()), zone());
         if (stop.isPresent() && stop.get().end() == null) {
-            form.error(LogColumn.END.code(), "The end is missing: without it there is no effort to reckon with.");
+            form.error(LogColumn.END.code(), "The end is missing: give an end or the minutes fished.");
         }
         problems(group.firstRow(), form);
         List<Bite> bites = new ArrayList<>();
-        for (Strike strike : group.strikes()) {
-            bite(strike, stop.orElse(null)).ifPresent(bites::add);
+        for (BiteRow bite : group.bites()) {
+            bite(bite, stop.orElse(null)).ifPresent(bites::add);
         }
         if (stop.isPresent() && spot != null && form.ok()) {
             add(stop.get(), bites);
@@ -222,7 +222,7 @@ final class LogImport {
     }
 
     private ZoneId zone() {
-        return event.brief().timeZone();
+        return event.timeZone();
     }
 
     /** The spot of a name, a new one where its position is told; null when there is none. */
@@ -232,7 +232,7 @@ final class LogImport {
             return known;
         }
         if (!form.has(LogColumn.POSITION.code())) {
-            problem(row, "No spot is called “" + name + "”: mark it first, mend the name, or tell its position in a column.");
+            problem(row, "No spot is called “" + name + "”: add it first, correct the name, or give its position in a column.");
             return null;
         }
         Position at = form.position(LogColumn.POSITION.code());
@@ -241,13 +241,13 @@ final class LogImport {
             return null;
         }
         Spot fresh = Spot.fresh(Codes.of(name, c -> options.spotTaken().test(c) || newSpots.stream().anyMatch(s -> s.id().equals(c))), name, at,
-                PlaceClass.orUnsorted(form.value(LogColumn.PLACE_CLASS.code())));
+                SpotType.orUnsorted(form.value(LogColumn.SPOT_TYPE.code())));
         spots.put(CellText.name(name), fresh);
         newSpots.add(fresh);
         return fresh;
     }
 
-    /** What was fished: "swim jig 40 min; drop shot" of a column of its own, and what strikes are told to have come on. */
+    /** What was fished: "swim jig 40 min; drop shot" of a column of its own, and what bites are told to have come on. */
     private void putFished(Group group, Form form) {
         for (String part : form.value(LogColumn.FISHED.code()).split(";")) {
             Matcher timed = TIMED.matcher(part.strip());
@@ -295,25 +295,25 @@ final class LogImport {
         }
     }
 
-    /** @param stop null when it could not be read: its strikes are checked all the same */
-    private Optional<Bite> bite(Strike strike, PracticeStop stop) {
+    /** @param stop null when it could not be read: its bites are checked all the same */
+    private Optional<Bite> bite(BiteRow row, PracticeStop stop) {
         Form form = new Form(units);
-        strike.cells().forEach((column, cell) -> form.put(column.code(), cell));
+        row.cells().forEach((column, cell) -> form.put(column.code(), cell));
         if (!form.has(LogColumn.HOW.code()) && options.weighed()) {
             form.put(LogColumn.HOW.code(), "scale");
         }
         if (!columns.containsKey(LogColumn.OUTCOME) && form.has(LogColumn.SIZE.code())) {
             form.put(LogColumn.OUTCOME.code(), Outcome.LANDED.code());
         }
-        Presentation on = presentation(strike.row(), form.value(LogColumn.PRESENTATION.code()));
+        Presentation on = presentation(row.row(), form.value(LogColumn.PRESENTATION.code()));
         form.put(LogColumn.PRESENTATION.code(), on == null ? "" : on.id());
         Instant at = stop == null ? null : at(form, stop);
         Optional<Bite> bite = StopForm.readBite(form, at, units);
         if (bite.isPresent() && bite.get().species() != null
-                && event.brief().species().stream().noneMatch(s -> s.species() == bite.get().species())) {
-            form.error(LogColumn.SPECIES.code(), "“" + form.value(LogColumn.SPECIES.code()) + "” is no species of this event's brief.");
+                && event.rules().species().stream().noneMatch(s -> s.species() == bite.get().species())) {
+            form.error(LogColumn.SPECIES.code(), "“" + form.value(LogColumn.SPECIES.code()) + "” is no species of this event's rules.");
         }
-        problems(strike.row(), form);
+        problems(row.row(), form);
         return form.ok() ? bite : Optional.empty();
     }
 
@@ -325,7 +325,7 @@ final class LogImport {
         Instant at = stop.start().atZone(zone()).toLocalDate().atTime(time).atZone(zone()).toInstant();
         Instant inside = at.isBefore(stop.start()) && !at.plus(Duration.ofDays(1)).isAfter(stop.end()) ? at.plus(Duration.ofDays(1)) : at;
         if (inside.isBefore(stop.start()) || inside.isAfter(stop.end())) {
-            form.error(LogColumn.AT.code(), "The strike lies outside its stop: give a time in it, or none.");
+            form.error(LogColumn.AT.code(), "The bite lies outside its stop: give a time in it, or none.");
         }
         return inside;
     }

@@ -3,5 +3,5 @@ package lochan.web.practice;
 import java.util.List;
 import lochan.core.practice.PracticeStop;
 
-/** A stop with the codes of its bites, so that each can be mended. */
+/** A stop with the codes of its bites, so that each can be corrected. */
 record LoggedStop(PracticeStop stop, List<LoggedBite> bites) { }

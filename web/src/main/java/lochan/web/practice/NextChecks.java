@@ -11,16 +11,16 @@ import lochan.core.plan.PlanStop;
 import lochan.core.planning.DayPlanner;
 import lochan.core.planning.DayRuns;
 import lochan.core.planning.NextCheck;
-import lochan.core.planning.Stance;
+import lochan.core.planning.Strategy;
 import lochan.core.rate.Cell;
 import lochan.core.scenario.ScenarioSet;
-import lochan.web.brief.EventKey;
-import lochan.web.standings.DayModels;
-import lochan.web.water.Waters;
-import lochan.web.work.Work;
+import lochan.web.rules.EventKey;
+import lochan.web.modelling.DayModels;
+import lochan.web.map.Lakes;
+import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Service;
 
-/** Reckons in the background what to check next: it plans the day many times. What was found holds as long as the event's practice is the same. */
+/** Computes in the background what to check next: it plans the day many times. What was found holds as long as the event's practice is the same. */
 @Service
 class NextChecks {
 
@@ -29,43 +29,44 @@ class NextChecks {
     private static final int ROUNDS = 3;
     private static final long SEED = 1;
 
-    private final Waters waters;
+    private final Lakes lakes;
     private final Clock clock;
-    private final Work<EventKey, List<NextCheck.Look>> work = new Work<>("next-check", k -> k);
+    private final BackgroundComputation<EventKey, List<NextCheck.Look>> computation = new BackgroundComputation<>("next-check", k -> k);
 
-    NextChecks(Waters waters, Clock clock) {
-        this.waters = waters;
+    NextChecks(Lakes lakes, Clock clock) {
+        this.lakes = lakes;
         this.clock = clock;
     }
 
-    /** What is known for the event as it stands. */
-    Optional<Work.State<List<NextCheck.Look>>> state(EventKey key, EventData event) {
-        return work.state(key, DayModels.basis(event, 1));
+    /** What is known for the event as it stands; begins to compute when there is nothing yet. Empty without practice. */
+    Optional<BackgroundComputation.State<List<NextCheck.Look>>> of(EventKey key, EventData event) {
+        Instant now = clock.instant();
+        return event.stops().isEmpty() ? Optional.empty() : Optional.of(computation.open(key, DayModels.basis(event, 1), LOOKS, progress -> looks(event, now, progress)));
     }
 
-    /** Begins, unless it is under way or done for the event as it stands. */
-    void begin(EventKey key, EventData event) {
+    /** Computes what was stopped or failed after all. */
+    void goOn(EventKey key, EventData event) {
         Instant now = clock.instant();
-        work.begin(key, DayModels.basis(event, 1), LOOKS, progress -> looks(event, now, progress));
+        computation.begin(key, DayModels.basis(event, 1), LOOKS, progress -> looks(event, now, progress));
     }
 
     void stop(EventKey key) {
-        work.stop(key);
+        computation.stop(key);
     }
 
-    private List<NextCheck.Look> looks(EventData event, Instant now, Work.Progress progress) {
-        DayRuns runs = waters.dayRuns(event);
+    private List<NextCheck.Look> looks(EventData event, Instant now, BackgroundComputation.Progress<List<NextCheck.Look>> progress) {
+        DayRuns runs = lakes.dayRuns(event);
         NextCheck check = new NextCheck(event, 1, Assumptions.DEFAULTS, set -> plan(set, runs), SCENARIOS, SEED);
         List<Cell> cells = progress.goOn(0) ? check.promising(LOOKS) : List.of();
         return cells.isEmpty() ? List.of() : check.of(cells, now, progress::goOn);
     }
 
     private static List<PlanStop> plan(ScenarioSet set, DayRuns runs) {
-        return new DayPlanner(set, runs, DayPlanner.Wishes.of(Stance.STEADY), SEED).plan(ROUNDS, i -> true);
+        return new DayPlanner(set, runs, DayPlanner.Wishes.of(Strategy.BALANCED), SEED).plan(ROUNDS, i -> true);
     }
 
     @PreDestroy
     void end() {
-        work.close();
+        computation.close();
     }
 }

@@ -21,14 +21,14 @@ import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.track.TrackPlacing;
-import lochan.web.brief.EventKey;
-import lochan.web.brief.EventWrite;
-import lochan.web.brief.EventRevisions;
+import lochan.web.rules.EventKey;
+import lochan.web.rules.EventWrite;
+import lochan.web.rules.EventRevisions;
 import lochan.web.page.Codes;
 import lochan.web.page.NotThereException;
 import org.springframework.stereotype.Service;
 
-/** What was fished in practice, and what struck. */
+/** What was fished in practice, and what bit. */
 @Service
 public class Practice {
 
@@ -96,19 +96,19 @@ public class Practice {
         repository.add(key, stops);
     }
 
-    /** All stops; only those are read anew that were written since. */
+    /** All stops; only those are read again that were written since. */
     List<LoggedStop> logged(EventKey key) {
         long revision = revisions.of(key);
         AsOf known = latest.getIfPresent(key);
         if (known == null || known.revision() != revision) {
-            known = readAnew(key, revision, known == null ? new AsOf(revision, Map.of(), List.of()) : known);
+            known = readAgain(key, revision, known == null ? new AsOf(revision, Map.of(), List.of()) : known);
             latest.put(key, known);
         }
         return known.stops();
     }
 
     /** Revisions are read before what they are of: what is written meanwhile is then read again the next time. */
-    private AsOf readAnew(EventKey key, long revision, AsOf before) {
+    private AsOf readAgain(EventKey key, long revision, AsOf before) {
         Map<String, Long> now = repository.revisions(key);
         Map<String, LoggedStop> stops = before.stops().stream().collect(Collectors.toMap(l -> l.stop().id(), l -> l));
         List<String> changed = now.keySet().stream().filter(code -> !now.get(code).equals(before.revisions().get(code))).toList();
@@ -227,14 +227,14 @@ public class Practice {
         }
     }
 
-    /** Writes what a track made of practice: stops first, then strikes go to theirs. */
+    /** Writes what a track made of practice: stops first, then bites go to theirs. */
     @EventWrite
-    void place(EventKey key, TrackPlacing.Placed placed) {
+    void place(EventKey key, TrackPlacing.Result placed) {
         Map<String, LoggedStop> before = logged(key).stream().collect(Collectors.toMap(l -> l.stop().id(), l -> l));
         for (PracticeStop stop : placed.stops()) {
             save(key, stop.withBites(List.of()));
         }
-        for (TrackPlacing.Moved moved : placed.moved()) {
+        for (TrackPlacing.BiteMove moved : placed.moved()) {
             LoggedBite bite = before.get(moved.from()).bites().get(moved.index());
             repository.moveBite(key, bite.code(), moved.to());
             repository.updateBite(key, new LoggedBite(bite.code(), bite.bite().on(before.get(moved.from()).stop().presentationOf(bite.bite()))));

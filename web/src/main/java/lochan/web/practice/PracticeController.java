@@ -25,7 +25,7 @@ import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
 import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
 import lochan.web.page.Dates;
@@ -82,7 +82,7 @@ class PracticeController {
     }
 
     private void openPage(LoggedStop open, EventData event, List<LoggedStop> stops, Form pad, Units units, Model model) {
-        ZoneId zone = event.brief().timeZone();
+        ZoneId zone = event.timeZone();
         Form conditions = StopForm.of(open, zone, units);
         model.addAttribute("fishedHere", fished(open));
         model.addAttribute("outcomes", Outcome.values());
@@ -120,7 +120,7 @@ class PracticeController {
 
     private static BiteRow row(LoggedBite logged, EventData event, Units units) {
         Bite b = logged.bite();
-        String time = b.at() == null ? "some time" : Dates.clock(b.at(), event.brief().timeZone());
+        String time = b.at() == null ? "some time" : Dates.clock(b.at(), event.timeZone());
         return new BiteRow(logged.code(), time, b.outcome(),
                 b.presentationId() == null ? "" : event.presentation(b.presentationId()).orElseThrow().name(),
                 b.species() == null ? "" : b.species().code(), b.size() == null ? "" : PracticeDay.shown(b.size(), units),
@@ -135,7 +135,7 @@ class PracticeController {
         List<String> known = presentation == null ? List.of()
                 : presentation.stream().filter(p -> event.presentation(p).isPresent()).distinct().toList();
         if (event.spot(spot).isEmpty()) {
-            flash.addFlashAttribute("trouble", "Choose the spot first: everything else may be filled in later.");
+            flash.addFlashAttribute("trouble", "Choose the spot first.");
         } else if (isCode(code)) {
             practice.start(key, code, spot, known, Math.clamp(anglers, 1, 2), practice.ago(ago));
         }
@@ -196,7 +196,7 @@ class PracticeController {
         if (form.has("presentation") && event.presentation(form.value("presentation")).isEmpty()) {
             form.error("presentation", "There is no such presentation: choose one of the list.");
         }
-        if (form.has("species") && event.brief().species().stream().noneMatch(s -> s.species().code().equals(form.value("species")))) {
+        if (form.has("species") && event.rules().species().stream().noneMatch(s -> s.species().code().equals(form.value("species")))) {
             form.error("species", "“" + form.value("species") + "” is no species of this event: choose one of the list.");
         }
     }
@@ -204,7 +204,7 @@ class PracticeController {
     @PostMapping("/events/{eventId}/practice/bites/delete")
     String deleteBite(EventKey key, @RequestParam String bite, RedirectAttributes flash) {
         practice.deleteBite(key, bite);
-        Undo.offer(flash, "Bite taken out.", path(key, "practice/bites/restore", "bite", bite));
+        Undo.offer(flash, "Bite deleted.", path(key, "practice/bites/restore", "bite", bite));
         return back(key);
     }
 
@@ -218,7 +218,7 @@ class PracticeController {
     String editBite(EventKey key, @RequestParam String stop, @RequestParam String bite, Model model) {
         Units units = accounts.units(key.accountId());
         EventData event = events.event(key);
-        return bitePage(event, stop, bite, StopForm.of(practice.bite(key, stop, bite).bite(), event.brief().timeZone(), units), model);
+        return bitePage(event, stop, bite, StopForm.of(practice.bite(key, stop, bite).bite(), event.timeZone(), units), model);
     }
 
     @PostMapping("/events/{eventId}/practice/bites/edit")
@@ -230,10 +230,10 @@ class PracticeController {
         practice.bite(key, stop, bite);
         Form form = new Form(fields, units);
         LocalTime time = form.time("at");
-        Instant when = time == null ? null : at.start().atZone(event.brief().timeZone()).toLocalDate().atTime(time)
-                .atZone(event.brief().timeZone()).toInstant();
+        Instant when = time == null ? null : at.start().atZone(event.timeZone()).toLocalDate().atTime(time)
+                .atZone(event.timeZone()).toInstant();
         if (when != null && (when.isBefore(at.start().truncatedTo(java.time.temporal.ChronoUnit.MINUTES)) || at.end() != null && when.isAfter(at.end()))) {
-            form.error("at", "The strike lies outside its stop: give a time in it, or none.");
+            form.error("at", "The bite lies outside its stop: give a time in it, or none.");
         }
         Instant inside = when != null && when.isBefore(at.start()) ? at.start() : when;
         Optional<Bite> read = StopForm.readBite(form, inside, units);
@@ -265,7 +265,7 @@ class PracticeController {
         practice.logged(key, stop);
         if (form.ok()) {
             practice.note(key, stop, read, isNorth(events.event(key)));
-            flash.addFlashAttribute("notice", "Conditions noted; they are carried on to the next stops.");
+            flash.addFlashAttribute("notice", "Conditions saved; the next stops start with them.");
         } else {
             flash.addFlashAttribute("trouble", String.join(" ", form.allErrors().values().stream().flatMap(List::stream).toList()));
         }
@@ -275,8 +275,8 @@ class PracticeController {
     @GetMapping("/events/{eventId}/practice/stops/new")
     String newStop(EventKey key, Model model) {
         EventData event = events.event(key);
-        Form form = new Form(accounts.units(key.accountId())).put("anglers", event.brief().anglers()).put("follows", 0)
-                .put("date", practice.now().atZone(event.brief().timeZone()).toLocalDate());
+        Form form = new Form(accounts.units(key.accountId())).put("anglers", event.anglers()).put("follows", 0)
+                .put("date", practice.now().atZone(event.timeZone()).toLocalDate());
         return stopPage(event, null, form, model);
     }
 
@@ -289,7 +289,7 @@ class PracticeController {
     String editStop(EventKey key, @RequestParam String stop, Model model) {
         EventData event = events.event(key);
         LoggedStop logged = practice.logged(key, stop);
-        return stopPage(event, logged, StopForm.of(logged, event.brief().timeZone(), accounts.units(key.accountId())), model);
+        return stopPage(event, logged, StopForm.of(logged, event.timeZone(), accounts.units(key.accountId())), model);
     }
 
     @PostMapping("/events/{eventId}/practice/stops/edit")
@@ -303,7 +303,7 @@ class PracticeController {
         EventData event = events.event(key);
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<PracticeStop> stop = StopForm.read(form, id, before == null ? List.of() : before.stop().bites(), event.presentations(),
-                event.brief().timeZone());
+                event.timeZone());
         if (stop.isPresent() && event.spot(stop.get().spotId()).isEmpty()) {
             form.error("spot", "There is no such spot: choose one of the list.");
         }
@@ -315,7 +315,7 @@ class PracticeController {
             return stopPage(event, before, form, model);
         }
         practice.save(key, practice.filledIn(key, stop.orElseThrow(), before == null ? Conditions.UNKNOWN : before.stop().conditions(), isNorth(event)));
-        flash.addFlashAttribute("notice", before == null ? "Stop logged. Its strikes can be added now." : "Stop saved.");
+        flash.addFlashAttribute("notice", before == null ? "Stop logged. Its bites can be added now." : "Stop saved.");
         return before == null ? "redirect:" + path(key, "practice/stops/edit", "stop", id) : back(key);
     }
 
@@ -379,7 +379,7 @@ class PracticeController {
     }
 
     private static boolean isNorth(EventData event) {
-        return event.brief().launch().lat() >= 0;
+        return event.launch().lat() >= 0;
     }
 
     private static String back(EventKey key) {

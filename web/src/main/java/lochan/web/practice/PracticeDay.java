@@ -21,7 +21,7 @@ import lochan.web.page.Dates;
  *
  * @param stops its stops; empty for a day that is only named
  */
-record PracticeDay(LocalDate date, String title, String hoursFished, int strikes, List<Row> stops) {
+record PracticeDay(LocalDate date, String title, String hoursFished, int bites, List<Row> stops) {
 
     /** As many days are shown in full. */
     private static final int LATEST = 3;
@@ -35,7 +35,7 @@ record PracticeDay(LocalDate date, String title, String hoursFished, int strikes
      * @param chosen the one more; null: none
      */
     static List<PracticeDay> of(EventData event, List<PracticeStop> stops, LocalDate chosen, Units units) {
-        ZoneId zone = event.brief().timeZone();
+        ZoneId zone = event.timeZone();
         TreeMap<LocalDate, List<PracticeStop>> days = new TreeMap<>(java.util.Comparator.reverseOrder());
         stops.forEach(s -> days.computeIfAbsent(s.start().atZone(zone).toLocalDate(), d -> new ArrayList<>()).add(s));
         List<LocalDate> full = days.keySet().stream().limit(LATEST).toList();

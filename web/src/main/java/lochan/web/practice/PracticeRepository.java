@@ -31,10 +31,10 @@ import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
-import lochan.core.practice.Struck;
+import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
-import lochan.web.brief.EventKey;
-import lochan.web.brief.EventRevisions;
+import lochan.web.rules.EventKey;
+import lochan.web.rules.EventRevisions;
 import lochan.web.db.tables.records.BiteRecord;
 import lochan.web.db.tables.records.StopRecord;
 import lochan.web.page.JsonText;
@@ -49,7 +49,7 @@ import org.springframework.stereotype.Repository;
 @Repository
 class PracticeRepository {
 
-    /** As many stops are written in one go as fit well into memory with their strikes. */
+    /** As many stops are written in one go as fit well into memory with their bites. */
     private static final int STOPS_AT_ONCE = 50;
 
     private final DSLContext db;
@@ -141,13 +141,13 @@ class PracticeRepository {
                 .where(stopIn(key)).and(STOP.DELETED_AT.isNull()).and(SPOT.DELETED_AT.isNull()).orderBy(STOP.ORDINAL).fetchMap(STOP.CODE, STOP.REVISION);
     }
 
-    /** Says that stops or their strikes were written. */
+    /** Says that stops or their bites were written. */
     private void touch(EventKey key, Condition which) {
         long revision = revisions.change(key);
         db.update(STOP).set(STOP.REVISION, revision).where(stopIn(key)).and(which).execute();
     }
 
-    /** The stop of a strike. */
+    /** The stop of a bite. */
     private static Condition holds(EventKey key, String bite) {
         return STOP.CODE.in(DSL.select(BITE.STOP_CODE).from(BITE).where(biteIn(key)).and(BITE.CODE.eq(bite)));
     }
@@ -200,7 +200,7 @@ class PracticeRepository {
     }
 
     private static BiteNotes notes(BiteRecord r) {
-        return new BiteNotes(r.getRetrieve(), r.getFishDepthM(), r.getWaterDepthM(), coded(Struck.class, r.getStruck()), r.getOnRig(),
+        return new BiteNotes(r.getRetrieve(), r.getFishDepthM(), r.getWaterDepthM(), coded(TakenOn.class, r.getTakenOn()), r.getOnRig(),
                 JsonText.map(r.getNotesEntered()));
     }
 
@@ -265,11 +265,11 @@ class PracticeRepository {
                 .setSpecies(code(bite.species())).setSizeHow(s == null ? null : s.how().code())
                 .setGrams(s == null ? null : s.grams()).setLoGrams(s == null ? null : s.loGrams()).setHiGrams(s == null ? null : s.hiGrams())
                 .setMm(s == null ? null : s.mm()).setGuessGrams(s == null ? null : s.guessGrams()).setEntered(s == null ? null : s.entered())
-                .setRetrieve(n.retrieve()).setFishDepthM(n.fishDepthM()).setWaterDepthM(n.waterDepthM()).setStruck(code(n.struck())).setOnRig(n.onRig())
+                .setRetrieve(n.retrieve()).setFishDepthM(n.fishDepthM()).setWaterDepthM(n.waterDepthM()).setTakenOn(code(n.takenOn())).setOnRig(n.onRig())
                 .setNotesEntered(JsonText.of(n.entered()));
     }
 
-    /** Takes a strike to another stop, behind those there. */
+    /** Takes a bite to another stop, behind those there. */
     void moveBite(EventKey key, String bite, String toStop) {
         touch(key, holds(key, bite).or(STOP.CODE.eq(toStop)));
         int next = next(BITE, BITE.ORDINAL, biteIn(key).and(BITE.STOP_CODE.eq(toStop)));

@@ -10,14 +10,14 @@ import lochan.core.eventdata.EventData;
 import lochan.core.planning.NextCheck;
 import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Units;
-import lochan.core.standings.EveningReview;
-import lochan.core.water.PlaceClass;
+import lochan.core.ranking.EveningReview;
+import lochan.core.water.SpotType;
 import lochan.web.account.Accounts;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.page.Dates;
 import org.springframework.format.annotation.DateTimeFormat;
-import lochan.web.work.Work;
+import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,7 +30,7 @@ class ReviewController {
 
     private static final int MOST_ROWS = 12;
     /** Half an ounce. */
-    private static final double LEAST_WORTH_G = 14;
+    private static final double LEAST_ADDED_G = 14;
 
     private final EventBook events;
     private final Accounts accounts;
@@ -62,8 +62,8 @@ class ReviewController {
             model.addAttribute("band", DayBand.of(stops, event, units));
             model.addAttribute("patterns", review.patterns().stream().limit(MOST_ROWS).map(c -> ChangeRow.ofPattern(c, event)).toList());
             model.addAttribute("cells", review.cells().stream().limit(MOST_ROWS).map(c -> ChangeRow.ofCell(c, event)).toList());
-            CompetitionDay first = event.brief().days().getFirst();
-            model.addAttribute("ratesFor", Dates.clock(first.start(), event.brief().timeZone()) + " on " + Dates.day(first.date()));
+            CompetitionDay first = event.days().getFirst();
+            model.addAttribute("ratesFor", Dates.clock(first.start(), event.timeZone()) + " on " + Dates.day(first.date()));
             model.addAttribute("unsized", review.unsized().stream().map(id -> event.spot(id).orElseThrow().name()).toList());
             model.addAttribute("guesses", review.guesses().stream().map(g -> new GuessRow(units.weight(g.guessGrams()), units.weight(g.scaleGrams()),
                     String.format(Locale.ROOT, "%+d%%", Math.round(100 * (g.guessGrams() / g.scaleGrams() - 1))))).toList());
@@ -79,11 +79,11 @@ class ReviewController {
     String next(EventKey key, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
-        Work.State<List<NextCheck.Look>> job = nextChecks.state(key, event).orElse(null);
+        BackgroundComputation.State<List<NextCheck.Look>> job = nextChecks.of(key, event).orElse(null);
         model.addAttribute("job", job);
         model.addAttribute("practised", !event.stops().isEmpty());
         if (job != null && job.result() != null) {
-            String day = Dates.day(event.brief().days().getFirst().date());
+            String day = Dates.day(event.days().getFirst().date());
             model.addAttribute("looks", job.result().stream().map(l -> look(l, event, units, day)).toList());
         }
         return "practice/next";
@@ -92,16 +92,16 @@ class ReviewController {
     private static LookRow look(NextCheck.Look l, EventData event, Units units, String day) {
         boolean tried = event.stops().stream().anyMatch(s -> s.spotId().equals(l.cell().spotId())
                 && s.presentations().stream().anyMatch(p -> p.presentationId().equals(l.cell().presentationId())));
-        String kind = PlaceClass.words(event.spot(l.cell().spotId()).orElseThrow().placeClass());
-        String why = (tried ? "Fished before, and still open" : l.untriedOfKind() == 1 ? "The only " + kind + " where it was never fished"
-                : "One of " + l.untriedOfKind() + " marked places of this kind (" + kind + ") where it was never fished")
-                + "; no strike in half an hour: " + Math.round(100 * l.chanceOfNothing()) + "%.";
-        return new LookRow(ChangeRow.words(l.cell(), event), l.grams() < LEAST_WORTH_G ? "next to nothing" : units.weight(l.grams()) + " on " + day, why);
+        String kind = SpotType.words(event.spot(l.cell().spotId()).orElseThrow().spotType());
+        String why = (tried ? "Fished, but still uncertain" : l.untriedOfKind() == 1 ? "The only " + kind + " where it was never fished"
+                : "One of " + l.untriedOfKind() + " spots of this type (" + kind + ") where it was never fished")
+                + "; no bite in half an hour: " + Math.round(100 * l.chanceOfNothing()) + "%.";
+        return new LookRow(ChangeRow.words(l.cell(), event), l.grams() < LEAST_ADDED_G ? "almost nothing" : units.weight(l.grams()) + " on " + day, why);
     }
 
     @PostMapping("/events/{eventId}/practice/next")
-    String beginNext(EventKey key) {
-        nextChecks.begin(key, events.event(key));
+    String goOnNext(EventKey key) {
+        nextChecks.goOn(key, events.event(key));
         return "redirect:/events/" + key.eventId() + "/practice/next";
     }
 
@@ -112,6 +112,6 @@ class ReviewController {
     }
 
     private static LocalDate dateOf(PracticeStop stop, EventData event) {
-        return stop.start().atZone(event.brief().timeZone()).toLocalDate();
+        return stop.start().atZone(event.timeZone()).toLocalDate();
     }
 }

@@ -22,7 +22,7 @@ import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
-import lochan.core.practice.Struck;
+import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
 import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.DirectionText;
@@ -138,18 +138,18 @@ final class StopForm {
                 .put("guessed", size == null ? "" : units.typedWeight(size.guessGrams()));
     }
 
-    /** How a strike came about, into a form. */
+    /** How a bite came about, into a form. */
     static Form putNotes(Form form, BiteNotes notes, Units units) {
         form.put("fishDepthM", notes.fishDepthM(), notes.entered(), QuantityText::metres, units.typedDepth(notes.fishDepthM()));
         form.put("waterDepthM", notes.waterDepthM(), notes.entered(), QuantityText::metres, units.typedDepth(notes.waterDepthM()));
-        return form.put("retrieve", notes.retrieve()).put("onRig", notes.onRig()).put("struck", notes.struck());
+        return form.put("retrieve", notes.retrieve()).put("onRig", notes.onRig()).put("takenOn", notes.takenOn());
     }
 
     private static BiteNotes notes(Form form) {
         Double fish = form.depth("fishDepthM", "The fish");
         Double water = form.depth("waterDepthM", "The bottom");
         form.checkAboveBottom("fishDepthM", fish, water);
-        return new BiteNotes(form.words("retrieve", "The retrieve", LONGEST_WORDS), fish, water, form.choice("struck", Struck.class),
+        return new BiteNotes(form.words("retrieve", "The retrieve", LONGEST_WORDS), fish, water, form.choice("takenOn", TakenOn.class),
                 form.words("onRig", "The place on the rig", LONGEST_WORDS), form.entered("fishDepthM", "waterDepthM"));
     }
 
@@ -178,7 +178,7 @@ final class StopForm {
     /** The bite a form says, at a time already known. */
     static Optional<Bite> readBite(Form form, Instant at, Units units) {
         Outcome outcome = form.choice("outcome", Outcome.class);
-        form.need("outcome", "What became of the strike? Choose one.");
+        form.need("outcome", "The outcome is missing: choose one.");
         Species species = form.choice("species", Species.class);
         FishSize size = null;
         if (form.has("size")) {

@@ -22,13 +22,13 @@ import lochan.core.track.Track;
 import lochan.core.track.TrackCutter;
 import lochan.core.track.TrackPlacing;
 import lochan.core.track.WindAt;
-import lochan.core.water.PlaceClass;
+import lochan.core.water.SpotType;
 import lochan.core.water.Spot;
 import lochan.web.account.Accounts;
-import lochan.web.brief.BoatSpeeds;
-import lochan.web.brief.Briefs;
-import lochan.web.brief.EventKey;
-import lochan.web.brief.EventWrite;
+import lochan.web.rules.BoatSpeeds;
+import lochan.web.rules.EventRules;
+import lochan.web.rules.EventKey;
+import lochan.web.rules.EventWrite;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
 import lochan.web.gpx.GpxException;
@@ -57,10 +57,10 @@ class TrackController {
     private final Spots spots;
     private final EventBook events;
     private final Accounts accounts;
-    private final Briefs briefs;
+    private final EventRules eventRules;
 
-    TrackController(Practice practice, Spots spots, EventBook events, Accounts accounts, Briefs briefs) {
-        this.briefs = briefs;
+    TrackController(Practice practice, Spots spots, EventBook events, Accounts accounts, EventRules eventRules) {
+        this.eventRules = eventRules;
         this.practice = practice;
         this.spots = spots;
         this.events = events;
@@ -70,7 +70,7 @@ class TrackController {
     /**
      * A stop of the track as the page offers it.
      *
-     * @param logged the stop logged by hand in that time, whose times it would mend; null: none
+     * @param logged the stop logged by hand in that time, whose times it would correct; null: none
      */
     record Row(String day, String time, String length, Instant start, Instant end, double lat, double lon, String spot, String logged, String loggedWords) { }
 
@@ -99,16 +99,16 @@ class TrackController {
             model.addAttribute("runs", track.runs().size());
             model.addAttribute("fastest", runs.stream().mapToDouble(Track.Run::cruiseMps).max().stream().mapToObj(units::speed).findFirst().orElse(null));
         } catch (GpxException e) {
-            model.addAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken: " + e.getMessage() + ".");
+            model.addAttribute("trouble", "“" + file.getOriginalFilename() + "” was not imported: " + e.getMessage() + ".");
         }
         return "practice/track";
     }
 
     private static Row row(Track.Stop s, PracticeStop same, EventData event) {
-        ZoneId zone = event.brief().timeZone();
+        ZoneId zone = event.timeZone();
         String spot = same == null ? s.spotId() : same.spotId();
         String words = same == null ? null : "logged by hand " + Dates.clock(same.start(), zone) + "–" + Dates.clock(same.end(), zone) + ", "
-                + same.bites().size() + " strikes: its times are mended";
+                + same.bites().size() + " bites: its times are corrected";
         return new Row(Dates.day(s.start().atZone(zone).toLocalDate()), Dates.clock(s.start(), zone) + "–" + Dates.clock(s.end(), zone),
                 PracticeDay.length(s.length()), s.start(), s.end(), s.centre().lat(), s.centre().lon(), spot == null ? "" : spot,
                 same == null ? null : same.id(), words);
@@ -127,7 +127,7 @@ class TrackController {
         throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
     }
 
-    /** Writes the stops chosen; strikes logged by hand go by their times to the stop that holds them. */
+    /** Writes the stops chosen; bites logged by hand go by their times to the stop that holds them. */
     @PostMapping("/events/{eventId}/practice/track/take")
     @EventWrite
     public String take(EventKey key, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
@@ -144,21 +144,21 @@ class TrackController {
             if (form.has(i + "/logged")) {
                 taken.add(practice.logged(key, form.value(i + "/logged")).stop().withTimes(start, end));
             } else if (!chosen.isEmpty() && practice.find(key, code(start)).isEmpty()) {
-                String spot = chosen.equals(NEW_SPOT) ? mark(key, event, form, i, start)
+                String spot = chosen.equals(NEW_SPOT) ? waypoint(key, event, form, i, start)
                         : event.spot(chosen).map(Spot::id).orElseThrow(NotThereException::new);
                 List<PresentationTime> fished = event.presentation(form.value(i + "/presentation")).stream()
                         .map(p -> new PresentationTime(p.id(), null)).toList();
-                taken.add(new PracticeStop(code(start), spot, start, end, event.brief().anglers(), fished, 0, List.of(), Conditions.UNKNOWN));
+                taken.add(new PracticeStop(code(start), spot, start, end, event.anglers(), fished, 0, List.of(), Conditions.UNKNOWN));
             }
         }
-        TrackPlacing.Placed placed = TrackPlacing.place(event.stops(), taken);
+        TrackPlacing.Result placed = TrackPlacing.place(event.stops(), taken);
         practice.place(key, placed);
-        briefs.addRuns(key, runs(form, event));
-        long mended = taken.stream().filter(t -> event.stops().stream().anyMatch(s -> s.id().equals(t.id()))).count();
-        long added = taken.size() - mended;
-        flash.addFlashAttribute("notice", added + (added == 1 ? " stop" : " stops") + " written from the track" + (mended == 0 ? "" : ", the times of "
-                + mended + " mended") + (placed.moved().isEmpty() ? "." : ", " + placed.moved().size()
-                + (placed.moved().size() == 1 ? " strike" : " strikes") + " placed by time."));
+        eventRules.addRuns(key, runs(form, event));
+        long corrected = taken.stream().filter(t -> event.stops().stream().anyMatch(s -> s.id().equals(t.id()))).count();
+        long added = taken.size() - corrected;
+        flash.addFlashAttribute("notice", added + (added == 1 ? " stop" : " stops") + " saved from the track" + (corrected == 0 ? "" : ", the times of "
+                + corrected + " corrected") + (placed.moved().isEmpty() ? "." : ", " + placed.moved().size()
+                + (placed.moved().size() == 1 ? " bite" : " bites") + " placed by time."));
         return "redirect:/events/" + key.eventId() + "/practice";
     }
 
@@ -178,11 +178,11 @@ class TrackController {
         return "track-" + start.getEpochSecond();
     }
 
-    private String mark(EventKey key, EventData event, Form form, int i, Instant start) {
-        String name = "Track " + Dates.clock(start, event.brief().timeZone());
+    private String waypoint(EventKey key, EventData event, Form form, int i, Instant start) {
+        String name = "Track " + Dates.clock(start, event.timeZone());
         Position at = form.position(i + "/position");
         String id = spots.freshCode(key, name);
-        spots.add(key, List.of(Spot.fresh(id, name, at, PlaceClass.COMMON.getFirst())));
+        spots.add(key, List.of(Spot.fresh(id, name, at, SpotType.COMMON.getFirst())));
         return id;
     }
 }

@@ -10,12 +10,12 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
 import lochan.core.quantity.Units;
-import lochan.core.water.PlaceClass;
+import lochan.core.water.SpotType;
 import lochan.core.water.Spot;
 import lochan.core.water.Stock;
 import lochan.core.water.Zone;
 import lochan.web.account.Accounts;
-import lochan.web.brief.EventKey;
+import lochan.web.rules.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
 import lochan.web.page.Undo;
@@ -32,14 +32,14 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class SpotController {
 
     private final Spots spots;
-    private final Marks marks;
+    private final Waypoints waypoints;
     private final EventBook events;
     private final Accounts accounts;
 
-    SpotController(Spots spots, Marks marks, EventBook events, Accounts accounts) {
+    SpotController(Spots spots, Waypoints waypoints, EventBook events, Accounts accounts) {
         this.events = events;
         this.spots = spots;
-        this.marks = marks;
+        this.waypoints = waypoints;
         this.accounts = accounts;
     }
 
@@ -52,24 +52,24 @@ class SpotController {
     }
 
     @GetMapping("/events/{eventId}/spots/new")
-    String fresh(EventKey key, @RequestParam(required = false) String mark, Model model) {
+    String fresh(EventKey key, @RequestParam(required = false) String waypoint, Model model) {
         Units units = accounts.units(key.accountId());
-        model.addAttribute("mark", mark);
-        return page(key, mark == null ? SpotForm.empty(units) : SpotForm.of(marks.mark(key, mark), units), null, model);
+        model.addAttribute("waypoint", waypoint);
+        return page(key, waypoint == null ? SpotForm.empty(units) : SpotForm.of(waypoints.waypoint(key, waypoint), units), null, model);
     }
 
     @PostMapping("/events/{eventId}/spots/new")
-    String add(EventKey key, @RequestParam(required = false) String mark, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+    String add(EventKey key, @RequestParam(required = false) String waypoint, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Spot> spot = SpotForm.read(form, spots.freshCode(key, form.value("name")), null);
         if (spot.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("mark", mark);
+            model.addAttribute("waypoint", waypoint);
             return page(key, form, null, model);
         }
         spots.add(key, List.of(spot.get()));
-        if (mark != null) {
-            marks.putOn(key, mark, spot.get().id());
+        if (waypoint != null) {
+            waypoints.putOn(key, waypoint, spot.get().id());
         }
         flash.addFlashAttribute("notice", "Spot “" + spot.get().name() + "” marked.");
         return "redirect:/events/" + key.eventId() + "/spots";
@@ -115,15 +115,15 @@ class SpotController {
     }
 
     private String page(EventKey key, Form form, String spot, Model model) {
-        TreeSet<String> classes = new TreeSet<>(PlaceClass.COMMON);
-        spots.all(key).forEach(s -> classes.add(s.placeClass()));
+        TreeSet<String> classes = new TreeSet<>(SpotType.COMMON);
+        spots.all(key).forEach(s -> classes.add(s.spotType()));
         model.addAttribute("form", form);
         model.addAttribute("spot", spot);
-        model.addAttribute("placeClasses", classes.stream().map(PlaceClass::words).toList());
+        model.addAttribute("spotTypes", classes.stream().map(SpotType::words).toList());
         model.addAttribute("zones", Zone.values());
         model.addAttribute("stocks", Stock.values());
         model.addAttribute("notes", spot == null ? List.of()
-                : marks.all(key).stream().filter(m -> spot.equals(m.spotId())).map(m -> MarkWords.of(m, accounts.units(key.accountId()))).toList());
+                : waypoints.all(key).stream().filter(m -> spot.equals(m.spotId())).map(m -> WaypointWords.of(m, accounts.units(key.accountId()))).toList());
         return "spot/spot";
     }
 }

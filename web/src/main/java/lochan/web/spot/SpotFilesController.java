@@ -8,10 +8,10 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import lochan.core.water.PlaceClass;
+import lochan.core.water.SpotType;
 import lochan.core.water.Spot;
-import lochan.web.brief.EventKey;
-import lochan.web.brief.EventWrite;
+import lochan.web.rules.EventKey;
+import lochan.web.rules.EventWrite;
 import lochan.web.gpx.GpxException;
 import lochan.web.gpx.GpxWaypoints;
 import lochan.web.page.Codes;
@@ -54,7 +54,7 @@ class SpotFilesController {
         for (Spot s : spots.all(key)) {
             ObjectNode feature = features.addObject().put("type", "Feature").put("id", s.id());
             feature.putObject("geometry").put("type", "Point").putArray("coordinates").add(s.position().lon()).add(s.position().lat());
-            feature.putObject("properties").put("name", s.name()).put("placeClass", s.placeClass()).put("zone", s.zone().code())
+            feature.putObject("properties").put("name", s.name()).put("spotType", s.spotType()).put("zone", s.zone().code())
                     .put("depthMinM", s.depthMinM()).put("depthMaxM", s.depthMaxM()).put("radiusM", s.radiusM()).put("stock", s.stock().code())
                     .put("crowdRisk", s.crowdRisk());
         }
@@ -76,10 +76,10 @@ class SpotFilesController {
                 }
             }
             spots.add(key, fresh);
-            flash.addFlashAttribute("notice", fresh.size() + (fresh.size() == 1 ? " waypoint" : " waypoints") + " marked, " + (waypoints.size() - fresh.size())
-                    + " known already. Tell their class of place and zone: patterns are built on them.");
+            flash.addFlashAttribute("notice", fresh.size() + (fresh.size() == 1 ? " spot" : " spots") + " added, " + (waypoints.size() - fresh.size())
+                    + " known already. Set their spot type and zone.");
         } catch (GpxException e) {
-            flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken; nothing was changed: " + e.getMessage() + ".");
+            flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: " + e.getMessage() + ".");
         }
         return "redirect:/events/" + key.eventId() + "/spots";
     }
@@ -88,6 +88,6 @@ class SpotFilesController {
     private static Spot spot(GpxWaypoints.Waypoint w, String code, Set<String> taken) {
         String free = taken.contains(code) ? Codes.of(code, taken::contains) : code;
         taken.add(free);
-        return Spot.fresh(free, w.name().isEmpty() ? "Waypoint" : w.name(), w.position(), PlaceClass.orUnsorted(w.type()));
+        return Spot.fresh(free, w.name().isEmpty() ? "Waypoint" : w.name(), w.position(), SpotType.orUnsorted(w.type()));
     }
 }

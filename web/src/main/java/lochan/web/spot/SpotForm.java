@@ -5,10 +5,10 @@ import lochan.core.event.Position;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
-import lochan.core.water.Mark;
-import lochan.core.water.PlaceClass;
+import lochan.core.water.Waypoint;
+import lochan.core.water.SpotType;
 import lochan.core.water.Spot;
-import lochan.core.water.SpotRules;
+import lochan.core.water.SpotCheck;
 import lochan.core.water.Stock;
 import lochan.core.water.Zone;
 import lochan.page.form.Form;
@@ -27,7 +27,7 @@ final class SpotForm {
     static Form of(Spot spot, Units units) {
         Form form = new Form(units);
         form.put("name", spot.name()).put("position", PositionText.typed(spot.position()))
-                .put("placeClass", PlaceClass.words(spot.placeClass())).put("zone", spot.zone().code()).put("stock", spot.stock().code())
+                .put("spotType", SpotType.words(spot.spotType())).put("zone", spot.zone().code()).put("stock", spot.stock().code())
                 .put("crowdRisk", Math.round(PERCENT * spot.crowdRisk()));
         form.put("depthMinM", spot.depthMinM(), spot.entered(), QuantityText::metres, units.typedDepth(spot.depthMinM()));
         form.put("depthMaxM", spot.depthMaxM(), spot.entered(), QuantityText::metres, units.typedDepth(spot.depthMaxM()));
@@ -35,10 +35,10 @@ final class SpotForm {
         return form;
     }
 
-    /** What a mark tells of a spot there. */
-    static Form of(Mark mark, Units units) {
-        Form form = empty(units).put("position", PositionText.typed(mark.position()));
-        Double depth = mark.waterDepthM() == null ? mark.fishDepthM() : mark.waterDepthM();
+    /** What a waypoint tells of a spot there. */
+    static Form of(Waypoint waypoint, Units units) {
+        Form form = empty(units).put("position", PositionText.typed(waypoint.position()));
+        Double depth = waypoint.waterDepthM() == null ? waypoint.fishDepthM() : waypoint.waterDepthM();
         if (depth != null) {
             form.put("zone", Zone.at(depth)).put("depthMaxM", units.typedDepth(depth));
         }
@@ -51,7 +51,7 @@ final class SpotForm {
      * @return the spot; empty when something is wrong, which then stands beside its field
      */
     static Optional<Spot> read(Form form, String id, Spot before) {
-        Position position = SeenPlace.read(form);
+        Position position = BoatBearing.read(form);
         Zone zone = form.choice("zone", Zone.class);
         Stock stock = form.choice("stock", Stock.class);
         Double min = form.quantity("depthMinM", QuantityText::metres);
@@ -59,14 +59,14 @@ final class SpotForm {
         Double radius = form.quantity("radiusM", QuantityText::metres);
         Double percent = form.number("crowdRisk");
         form.need("zone", "The depth zone is missing: choose one.");
-        form.need("stock", "Choose how many fish stand behind the spot.");
+        form.need("stock", "Choose how many fish are there.");
         if (position == null || zone == null || stock == null) {
             return Optional.empty();
         }
         double usualRadius = before == null ? Spot.USUAL_RADIUS_M : before.radiusM();
-        Spot spot = new Spot(id, form.value("name"), position, radius == null ? usualRadius : radius, PlaceClass.code(form.value("placeClass")),
+        Spot spot = new Spot(id, form.value("name"), position, radius == null ? usualRadius : radius, SpotType.code(form.value("spotType")),
                 zone, min, max, percent == null ? 0 : percent / PERCENT, stock, form.entered());
-        form.violations(SpotRules.check(spot));
+        form.violations(SpotCheck.check(spot));
         return form.ok() ? Optional.of(spot) : Optional.empty();
     }
 }

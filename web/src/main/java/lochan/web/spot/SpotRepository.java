@@ -12,8 +12,8 @@ import lochan.core.event.Position;
 import lochan.core.water.Spot;
 import lochan.core.water.Stock;
 import lochan.core.water.Zone;
-import lochan.web.brief.EventKey;
-import lochan.web.brief.EventRevisions;
+import lochan.web.rules.EventKey;
+import lochan.web.rules.EventRevisions;
 import lochan.web.db.tables.records.SpotRecord;
 import lochan.web.page.JsonText;
 import org.jooq.Condition;
@@ -74,12 +74,12 @@ class SpotRepository {
 
     private SpotRecord filled(Spot spot) {
         return db.newRecord(SPOT).setName(spot.name()).setLat(spot.position().lat()).setLon(spot.position().lon()).setRadiusM(spot.radiusM())
-                .setPlaceClass(spot.placeClass()).setZone(spot.zone().code()).setDepthMinM(spot.depthMinM()).setDepthMaxM(spot.depthMaxM())
+                .setSpotType(spot.spotType()).setZone(spot.zone().code()).setDepthMinM(spot.depthMinM()).setDepthMaxM(spot.depthMaxM())
                 .setCrowdRisk(spot.crowdRisk()).setStock(spot.stock().code()).setEntered(JsonText.of(spot.entered()));
     }
 
     private static Spot spot(SpotRecord r) {
-        return new Spot(r.getCode(), r.getName(), new Position(r.getLat(), r.getLon()), r.getRadiusM(), r.getPlaceClass(),
+        return new Spot(r.getCode(), r.getName(), new Position(r.getLat(), r.getLon()), r.getRadiusM(), r.getSpotType(),
                 Coded.find(Zone.class, r.getZone()).orElseThrow(), r.getDepthMinM(), r.getDepthMaxM(), r.getCrowdRisk(),
                 Coded.find(Stock.class, r.getStock()).orElseThrow(), JsonText.map(r.getEntered()));
     }

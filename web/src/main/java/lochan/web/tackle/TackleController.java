@@ -31,7 +31,6 @@ import lochan.core.tackle.SeasonStage;
 import lochan.core.tackle.Tackle;
 import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
-import lochan.web.deck.DeckWords;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.TackleFile;
 import lochan.page.form.Form;
@@ -115,7 +114,7 @@ class TackleController {
             return rodPage(rod, form, model);
         }
         tackles.put(angler.accountId(), read.get());
-        flash.addFlashAttribute("notice", "“" + read.get().name() + "” kept.");
+        flash.addFlashAttribute("notice", "“" + read.get().name() + "” saved.");
         return "redirect:/tackle";
     }
 
@@ -137,9 +136,9 @@ class TackleController {
         String what = switch (kind) {
             case ROD -> "“" + tackles.rod(angler.accountId(), code).name() + "” deleted.";
             case ITEM -> "“" + tackles.item(angler.accountId(), code).name() + "” deleted.";
-            case LURE -> Catalogue.lures().stream().anyMatch(l -> l.id().equals(code)) ? "The sheet is as it ships again."
+            case LURE -> Catalogue.lures().stream().anyMatch(l -> l.id().equals(code)) ? "The lure is as in the catalogue again."
                     : "“" + tackles.lure(angler.accountId(), code).name() + "” deleted.";
-            case OBSERVATION -> "What you saw is forgotten.";
+            case OBSERVATION -> "Observation deleted.";
         };
         tackles.delete(kind, angler.accountId(), code);
         Undo.offer(flash, what, "/tackle/restore?kind=" + kind.name() + "&code=" + URLEncoder.encode(code, StandardCharsets.UTF_8));
@@ -181,7 +180,7 @@ class TackleController {
             return itemPage(angler, item, form, model);
         }
         tackles.put(angler.accountId(), read.get());
-        flash.addFlashAttribute("notice", "“" + read.get().name() + "” kept.");
+        flash.addFlashAttribute("notice", "“" + read.get().name() + "” saved.");
         return "redirect:/tackle";
     }
 
@@ -222,7 +221,7 @@ class TackleController {
             return lurePage(angler, lure, form, model);
         }
         tackles.put(angler.accountId(), read.get());
-        flash.addFlashAttribute("notice", "“" + read.get().name() + "” kept.");
+        flash.addFlashAttribute("notice", "“" + read.get().name() + "” saved.");
         return "redirect:/tackle#catalogue";
     }
 
@@ -233,15 +232,15 @@ class TackleController {
         Lure of = tackles.lure(angler.accountId(), lure);
         FishingLine line = rod.isEmpty() ? new FishingLine(of.tackle().lines().getFirst(), of.tackle().strengthKg().to()) : tackles.rod(angler.accountId(), rod).end();
         Form form = new Form(fields, accounts.units(angler.accountId()));
-        Optional<LureObservation> read = TackleForm.readSight(form, code, of.id(), line);
+        Optional<LureObservation> read = TackleForm.readObservation(form, code, of.id(), line);
         if (read.isEmpty()) {
-            flash.addFlashAttribute("trouble", "Not kept: " + String.join(" ", form.allErrors().values().stream().flatMap(List::stream).toList()));
+            flash.addFlashAttribute("trouble", "Not saved: " + String.join(" ", form.allErrors().values().stream().flatMap(List::stream).toList()));
         } else {
             tackles.add(angler.accountId(), read.get());
-            Undo.offer(flash, "Kept: the paths of the " + of.name().toLowerCase(java.util.Locale.ROOT) + " go by it.", "/tackle/delete?kind=OBSERVATION&code="
+            Undo.offer(flash, "Saved: casts of the " + of.name().toLowerCase(java.util.Locale.ROOT) + " go by it.", "/tackle/delete?kind=OBSERVATION&code="
                     + URLEncoder.encode(code, StandardCharsets.UTF_8));
         }
-        return "redirect:" + (back.matches("/events/\\d+/deck/path(\\?[A-Za-z0-9_=&%.:-]*)?") ? back : "/tackle");
+        return "redirect:" + (back.matches("/events/\\d+/tackle/path(\\?[A-Za-z0-9_=&%.:-]*)?") ? back : "/tackle");
     }
 
     @GetMapping("/tackle/rules")
@@ -267,7 +266,7 @@ class TackleController {
         for (Rule rule : Rule.values()) {
             Double weight = form.number(rule.code());
             if (weight != null && !(weight >= 0 && weight <= MOST_WEIGHT)) {
-                form.error(rule.code(), "The weight of “" + rule.words() + "” is " + form.value(rule.code()) + ": expected 0 to 5; 0 silences it.");
+                form.error(rule.code(), "The weight of “" + rule.words() + "” is " + form.value(rule.code()) + ": expected 0 to 5; 0 switches it off.");
             } else if (weight != null && Math.abs(weight - rule.usualWeight()) > 0.001) {
                 weights.put(rule, weight);
             }
@@ -296,7 +295,7 @@ class TackleController {
             tackles.add(angler.accountId(), read);
             flash.addFlashAttribute("notice", "Imported: " + read.lures().size() + " sheets, " + read.rods().size() + " rods, " + read.box().size() + " things of the box.");
         } catch (EventFileException e) {
-            flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not taken; nothing was changed: " + e.problems().getFirst()
+            flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: " + e.problems().getFirst()
                     + (e.problems().size() > 1 ? " (and " + (e.problems().size() - 1) + " more)" : "") + ".");
         }
         return "redirect:/tackle";

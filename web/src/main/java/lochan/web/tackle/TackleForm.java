@@ -262,10 +262,10 @@ final class TackleForm {
     }
 
     /** What was seen of a lure; empty when something is wrong. */
-    static Optional<LureObservation> readSight(Form f, String id, String lureId, FishingLine line) {
+    static Optional<LureObservation> readObservation(Form f, String id, String lureId, FishingLine line) {
         LureObservation.Saw saw = f.choice("saw", LureObservation.Saw.class);
-        f.need("saw", "Choose what you saw.");
-        f.need("seenDepth", "How deep it came is missing.");
+        f.need("saw", "Choose what the lure did.");
+        f.need("seenDepth", "The depth is missing.");
         Double depth = between(f, "seenDepth", f.quantity("seenDepth", QuantityText::metres), 0.1, 100, "4 in to 300 ft (0.1 to 100 m)");
         Double seconds = between(f, "seenSeconds", f.number("seenSeconds"), 0.1, 600, "0.1 to 600 s");
         if (saw == LureObservation.Saw.FALL && !f.has("seenSeconds")) {

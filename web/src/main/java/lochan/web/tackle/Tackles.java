@@ -69,7 +69,7 @@ public class Tackles {
     }
 
     Lure lure(long accountId, String code) {
-        return lures(accountId).stream().filter(l -> l.id().equals(code)).findFirst().orElseThrow(NotThereException::new);
+        return lures(accountId).stream().filter(l -> l.isOf(code)).findFirst().orElseThrow(NotThereException::new);
     }
 
     @Transactional

@@ -14,7 +14,7 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
@@ -98,7 +98,7 @@ class AccountsTest {
         assertThat(waits.status()).isEqualTo(429);
         assertThat(waits.texts(".error")).singleElement().asString().matches("Too many tries from here: wait [12] seconds? and try again.");
         assertThat(app.bean(SignInThrottle.class).attempt(account, "10.1.2.3")).as("the owner, from elsewhere").isEmpty();
-        assertThat(guesser.post("/sign-in", "name", "nobody", "password", PASSWORD).texts(".error")).singleElement().asString().contains("do not belong together");
+        assertThat(guesser.post("/sign-in", "name", "nobody", "password", PASSWORD).texts(".error")).singleElement().asString().contains("is wrong: check both");
     }
 
     @Test
@@ -246,7 +246,7 @@ class AccountsTest {
         other.post("/sign-in", "name", account.name(), "password", PASSWORD);
         assertThat(account.visitor().get("/settings").text()).contains("2 devices are signed in");
         assertThat(account.visitor().post("/settings/password", "current", "not it at all", "password", "five words all in a row", "again", "five words all in a row").texts(".error"))
-                .containsExactly("This is not your password: type the one you sign in with.");
+                .containsExactly("The password is wrong.");
 
         Visitor.Answer changed = account.visitor().post("/settings/password", "current", PASSWORD, "password", "five words all in a row", "again", "five words all in a row");
         assertThat(changed.text()).contains("Password changed. Other devices have to sign in again.");
@@ -267,9 +267,9 @@ class AccountsTest {
             assertThat(first.get("/settings").text()).as("it is shown once").doesNotContain(code);
 
             Visitor guest = app.visitor();
-            assertThat(guest.post("/join", "code", "ABCD-EFGH-JKMN", "name", "Tam", "password", PASSWORD, "again", PASSWORD).texts(".error")).singleElement().asString().contains("does not hold");
+            assertThat(guest.post("/join", "code", "ABCD-EFGH-JKMN", "name", "Tam", "password", PASSWORD, "again", PASSWORD).texts(".error")).singleElement().asString().contains("is not valid");
             assertThat(guest.post("/join", "code", code.toLowerCase(java.util.Locale.ROOT).replace("-", " "), "name", "Tam", "password", PASSWORD, "again", PASSWORD).path()).isEqualTo("/events");
-            assertThat(app.visitor().post("/join", "code", code, "name", "Rab", "password", PASSWORD, "again", PASSWORD).texts(".error")).singleElement().asString().contains("does not hold");
+            assertThat(app.visitor().post("/join", "code", code, "name", "Rab", "password", PASSWORD, "again", PASSWORD).texts(".error")).singleElement().asString().contains("is not valid");
             assertThat(guest.post("/settings/accounts/invite").status()).as("others cannot").isEqualTo(404);
             assertThat(guest.get("/settings").text()).doesNotContain("Make code");
 
@@ -282,11 +282,11 @@ class AccountsTest {
     void aDeletedAccountIsGoneWithEverythingAndWithItsSessions(RunningApp app) {
         app.account();
         RunningApp.Account account = app.account();
-        String event = Rules.practisedEvent(account.visitor(), "To be gone");
+        String event = SampleEvents.practisedEvent(account.visitor(), "To be gone");
         account.visitor().post(event + "/plan/new", "day", "1");
         account.visitor().post(event + "/competition", "type", "catch", "weight", "3-4", "code", "c1", "species", "largemouth");
         long id = app.bean(Accounts.class).find(account.name()).orElseThrow().accountId();
-        assertThat(account.visitor().post("/settings/account/delete", "deletePassword", "no").texts(".error")).singleElement().asString().contains("not your password");
+        assertThat(account.visitor().post("/settings/account/delete", "deletePassword", "no").texts(".error")).singleElement().asString().contains("password is wrong");
 
         assertThat(account.visitor().post("/settings/account/delete", "deletePassword", PASSWORD).path()).isEqualTo("/sign-in");
         assertThat(account.visitor().get("/events").path()).isEqualTo("/sign-in");

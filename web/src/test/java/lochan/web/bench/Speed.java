@@ -16,7 +16,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
@@ -31,7 +31,7 @@ class Speed {
 
     private static final int DAYS = 50;
     private static final int STOPS_A_DAY = 20;
-    private static final int STRIKES_A_STOP = 10;
+    private static final int BITES_A_STOP = 10;
     private static final int SPOTS = 50;
     private static final int TRACK_SECONDS = 86_400;
     private static final int TIMES = 30;
@@ -45,17 +45,17 @@ class Speed {
     @Test
     void measure(RunningApp app) throws IOException {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Season");
+        String event = SampleEvents.event(angler, "Season");
         angler.get(event + "/practice/sheet");
         Visitor.Answer[] read = new Visitor.Answer[1];
-        once("read 10 000 strikes of a spreadsheet", () -> read[0] = angler.upload(event + "/practice/sheet", "file", "season.csv", season()));
+        once("read 10 000 bites of a spreadsheet", () -> read[0] = angler.upload(event + "/practice/sheet", "file", "season.csv", season()));
         Map<String, String> sheet = read[0].form("form[action$=columns]");
         once("write them", () -> angler.post(event + "/practice/sheet/take", sheet));
-        for (String page : List.of("practice", "standings", "practice/review", "spots")) {
-            measure("page " + page + " with 10 000 strikes", TIMES, () -> angler.get(event + "/" + page));
+        for (String page : List.of("practice", "rankings", "practice/review", "spots")) {
+            measure("page " + page + " with 10 000 bites", TIMES, () -> angler.get(event + "/" + page));
         }
         String stop = angler.get(event + "/practice").page().selectFirst("a[href*='stops/edit?stop=']").attr("href").replaceAll(".*stop=", "");
-        for (String page : List.of("practice", "standings")) {
+        for (String page : List.of("practice", "rankings")) {
             measure("a tap, then page " + page, TIMES, () -> {
                 angler.post(event + "/practice/follow", "stop", stop);
                 angler.get(event + "/" + page);
@@ -70,7 +70,7 @@ class Speed {
     @Test
     void measureAdvice(@RunningApp.Demo RunningApp demo) throws IOException {
         Visitor angler = demo.demoAngler();
-        String event = Rules.demoAgain(angler);
+        String event = SampleEvents.demoAgain(angler);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
         Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/advice").page().select("[data-soon]").isEmpty());
         IntStream.range(0, 2 * TIMES).forEach(i -> angler.get(event + "/competition/advice"));
@@ -79,7 +79,7 @@ class Speed {
             if (i % 2 == 0) {
                 angler.post(event + "/competition/entries", "type", "catch", "code", "speed-" + i, "species", "largemouth", "weight", "1-" + i % 16, "spot", "pale-hump", "presentation", "drop-shot");
             } else {
-                angler.post(event + "/competition/entries", "type", "strike", "code", "speed-" + i, "spot", "pale-hump", "presentation", "drop-shot", "outcome", "lost");
+                angler.post(event + "/competition/entries", "type", "bite", "code", "speed-" + i, "spot", "pale-hump", "presentation", "drop-shot", "outcome", "lost");
             }
             Instant start = Instant.now();
             angler.get(event + "/competition/advice");
@@ -112,20 +112,20 @@ class Speed {
                 warm.get(warm.size() / 2), warm.getLast()));
     }
 
-    /** 50 days of 20 stops of 10 strikes. */
+    /** 50 days of 20 stops of 10 bites. */
     private static byte[] season() {
         Random random = new Random(5);
-        StringBuilder csv = new StringBuilder("Date,Spot,Position,Class of place,Start,End,Presentation,Outcome,Size,Size by,Water temperature,Visibility,Strike at\n");
+        StringBuilder csv = new StringBuilder("Date,Spot,Position,Spot type,Start,End,Presentation,Outcome,Size,Size by,Water temperature,Visibility,Bite at\n");
         for (int stop = 0; stop < DAYS * STOPS_A_DAY; stop++) {
             int day = stop / STOPS_A_DAY;
             LocalTime start = LocalTime.of(6, 0).plusMinutes(30L * (stop % STOPS_A_DAY));
             int spot = random.nextInt(SPOTS);
-            for (int strike = 0; strike < STRIKES_A_STOP; strike++) {
+            for (int bite = 0; bite < BITES_A_STOP; bite++) {
                 String outcome = OUTCOMES.get(random.nextInt(OUTCOMES.size()));
                 String size = outcome.equals("landed") ? String.format(Locale.ROOT, "%.2f lb,scale", Math.exp(0.7 + 0.4 * random.nextGaussian())) : ",";
                 csv.append(String.format(Locale.ROOT, "%s,Spot %d,\"%.4f, %.4f\",%s,%s,%s,%s,%s,%s,%d F,%d ft,%s%n", LocalDate.of(2027, 4, 1).plusDays(day), spot,
                         42.6 + 0.002 * (spot / 10), -116.9 + 0.002 * (spot % 10), KINDS.get(spot % KINDS.size()), start, start.plusMinutes(25),
-                        LURES.get(random.nextInt(2 + spot % (LURES.size() - 1))), outcome, size, 60 + day / 4, 2 + spot % 5, start.plusMinutes(2L + 2 * strike)));
+                        LURES.get(random.nextInt(2 + spot % (LURES.size() - 1))), outcome, size, 60 + day / 4, 2 + spot % 5, start.plusMinutes(2L + 2 * bite)));
             }
         }
         return csv.toString().getBytes(StandardCharsets.UTF_8);

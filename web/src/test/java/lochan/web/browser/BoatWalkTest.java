@@ -8,7 +8,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.net.URI;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
@@ -41,7 +41,7 @@ class BoatWalkTest extends Walk {
     @Test
     void signingOutWithoutASignalHidesAllAtOnceAndKeepsWhatWasNotSent(RunningApp app) {
         Visitor ashore = signIn(app, 390, 844);
-        String path = Rules.event(ashore, "Secret open");
+        String path = SampleEvents.event(ashore, "Secret open");
         openAndKeep(app.address() + path);
         page.context().setOffline(true);
         logFish(page, "2-3", "Keep it. Tag Red.");
@@ -66,14 +66,14 @@ class BoatWalkTest extends Walk {
     @CsvSource({"360, 740", "390, 844", "820, 1180"})
     void withoutASignalItOpensLogsDecidesAndBringsAllBackOnce(int width, int height, RunningApp app) {
         Visitor ashore = signIn(app, width, height);
-        String path = Rules.event(ashore, "No signal");
+        String path = SampleEvents.event(ashore, "No signal");
         openAndKeep(app.address() + path);
         logFish(page, "2-3", "Keep it. Tag Red.");
         assertThat(page.locator("[data-unsent]")).isHidden();
 
         page.context().setOffline(true);
         page.reload();
-        assertThat(page.locator(".rack")).containsText("2 lb 3 oz");
+        assertThat(page.locator(".bag-slots")).containsText("2 lb 3 oz");
         logFish(page, "1-12", "Keep it. Tag White.");
         logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
         looksRight("Competition");
@@ -89,7 +89,7 @@ class BoatWalkTest extends Walk {
         page.context().setOffline(false);
         assertThat(page.locator("[data-unsent]")).isHidden();
         assertThat(ashore.get(path + "/competition").texts(".log > li > strong")).containsExactly("Voided an entry", "largemouth 2 lb 0 oz", "largemouth 1 lb 12 oz", "largemouth 2 lb 3 oz");
-        assertThat(ashore.get(path + "/competition").texts(".rack .weight")).as("a released fish never comes back").containsExactly("2 lb 3 oz");
+        assertThat(ashore.get(path + "/competition").texts(".bag-slots .weight")).as("a released fish never comes back").containsExactly("2 lb 3 oz");
     }
 
     @Test
@@ -97,11 +97,11 @@ class BoatWalkTest extends Walk {
         try (TestServers.ComingAndGoing server = new TestServers.ComingAndGoing()) {
             RunningApp app = server.app();
             Visitor ashore = signIn(app, 390, 844);
-            String path = Rules.event(ashore, "Server gone");
+            String path = SampleEvents.event(ashore, "Server gone");
             openAndKeep(app.address() + path);
             server.go();
 
-            page.navigate(app.address() + path + "/standings");
+            page.navigate(app.address() + path + "/rankings");
             assertThat(page.locator("h1")).hasText("The server cannot be reached");
             page.locator("a.button").click();
             logFish(page, "2-3", "Keep it. Tag Red.");
@@ -119,7 +119,7 @@ class BoatWalkTest extends Walk {
     @Test
     void twoPhonesSeeEachOthersEntriesAndAClashIsShown(RunningApp app) {
         Visitor ashore = signIn(app, 390, 844);
-        String path = Rules.event(ashore, "Two phones");
+        String path = SampleEvents.event(ashore, "Two phones");
         openAndKeep(app.address() + path);
         BrowserContext mates = page.context().browser().newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(390, 844).setStorageState(page.context().storageState()));
         Page mate = mates.newPage();
@@ -127,9 +127,9 @@ class BoatWalkTest extends Walk {
         assertThat(mate.locator("[data-ready]")).isAttached();
 
         logFish(page, "2-3", "Keep it. Tag Red.");
-        assertThat(mate.locator(".rack")).containsText("2 lb 3 oz");
+        assertThat(mate.locator(".bag-slots")).containsText("2 lb 3 oz");
         logFish(mate, "1-12", "Keep it. Tag White.");
-        assertThat(page.locator(".rack")).containsText("1 lb 12 oz");
+        assertThat(page.locator(".bag-slots")).containsText("1 lb 12 oz");
 
         page.context().setOffline(true);
         logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
@@ -147,7 +147,7 @@ class BoatWalkTest extends Walk {
     @CsvSource({"360, 740", "820, 1180"})
     void theDayAheadItsRestTheWellAndTheReviewAreAtHand(int width, int height, @RunningApp.Demo RunningApp demo) {
         Visitor ashore = signIn(demo, width, height);
-        String path = Rules.demoAgain(ashore);
+        String path = SampleEvents.demoAgain(ashore);
         ashore.post("/demo/clock", "moment", "DAY_1_MORNING");
         openAndKeep(demo.address() + path);
         page.locator(".outlook").waitFor(PATIENT);
@@ -155,7 +155,7 @@ class BoatWalkTest extends Walk {
         page.locator(".found").waitFor(PATIENT);
         looksRight("Competition");
         button("Put it in my plan").click();
-        assertThat(page.getByText("The rest of the day is in your plan.")).isVisible();
+        assertThat(page.getByText("Your plan now has the new rest of the day.")).isVisible();
         assertThat(page.locator("[data-ready]")).isAttached();
         field("Its temperature").fill("79");
         page.locator("section:has(#well-care) button").click();

@@ -26,17 +26,17 @@ class ChainTest extends Walk {
     @CsvSource({"1280, 800", "390, 844"})
     void fromTheRuleSheetToTheCulledBag(int width, int height, RunningApp app) throws Exception {
         signIn(app, width, height);
-        brief();
+        rules();
         spots();
         practice();
-        standings();
+        rankings();
         plan();
         nothingComplained();
         competition();
         exportAndImport();
     }
 
-    private void brief() {
+    private void rules() {
         page.getByRole(AriaRole.LINK, named("New event")).click();
         field("Time zone of the water").fill("America/Boise");
         field("Launch").fill("42.612, -116.903");
@@ -53,18 +53,18 @@ class ChainTest extends Walk {
         field("Name").fill("Harbour Cup");
         field("Dead fish, each").fill("0-4");
         button("Make the event").click();
-        assertThat(page.getByRole(AriaRole.STATUS)).containsText("Event made");
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("Event created");
     }
 
     private void spots() {
         looksRight("Spots");
         for (String name : List.of("Reed Corner", "Alder Bank")) {
-            page.getByRole(AriaRole.LINK, named("Mark a spot")).click();
+            page.getByRole(AriaRole.LINK, named("Add spot")).click();
             field("Name").fill(name);
             field("Position").fill(name.startsWith("Reed") ? "42.63, -116.91" : "42.64, -116.92");
-            field("Class of place").fill("grass edge");
+            field("Spot type").fill("grass edge");
             field("Deep end").fill("6 ft");
-            looksRight("Mark a spot");
+            looksRight("Add spot");
             button("Mark it").click();
             assertThat(page.getByRole(AriaRole.STATUS)).containsText(name + "” marked");
         }
@@ -84,16 +84,16 @@ class ChainTest extends Walk {
         button("Undo").click();
         assertThat(page.locator(".log li")).hasCount(1);
         looksRight("Practice");
-        button("End this stop").click();
+        button("End stop").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("Stop ended.");
         looksRight("Practice");
     }
 
-    private void standings() {
-        station("Standings");
-        looksRight("Standings");
+    private void rankings() {
+        station("Rankings");
+        looksRight("Rankings");
         assertThat(page.locator("tbody tr")).hasCount(2);
-        assertThat(page.locator("tr:has-text('Alder Bank')")).containsText("not tried here");
+        assertThat(page.locator("tr:has-text('Alder Bank')")).containsText("not fished here");
         page.getByRole(AriaRole.LINK, named("Reed Corner")).click();
         looksRight("Evidence");
         assertThat(page.locator("table tbody tr")).hasCount(1);
@@ -102,8 +102,8 @@ class ChainTest extends Walk {
     private void plan() {
         station("Plan");
         looksRight("Plan");
-        button("Search a plan for day 1").click();
-        page.getByRole(AriaRole.BUTTON, named("Take it")).click();
+        button("Optimise plan for day 1").click();
+        page.getByRole(AriaRole.BUTTON, named("Use plan")).click();
         assertThat(page.locator("[id='stops/0/arrive']")).hasValue(java.util.regex.Pattern.compile("\\d\\d:\\d\\d"));
         looksRight("Plan");
         page.locator("[id='stops/0/leave']").fill("06:45");
@@ -119,10 +119,10 @@ class ChainTest extends Walk {
         logFish("2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
         logFish("1-9", "Release the new fish.");
         looksRight("Competition");
-        assertThat(page.locator(".rack li[data-kind=to-beat]")).containsText("2 lb 0 oz");
+        assertThat(page.locator(".bag-slots li[data-kind=to-beat]")).containsText("2 lb 0 oz");
 
         page.reload();
-        assertThat(page.locator(".rack")).containsText("2 lb 3 oz");
+        assertThat(page.locator(".bag-slots")).containsText("2 lb 3 oz");
         assertThat(page.locator(".log > li")).hasCount(4);
 
         page.context().setOffline(true);
@@ -147,8 +147,8 @@ class ChainTest extends Walk {
     }
 
     private void exportAndImport() throws Exception {
-        station("Brief");
-        looksRight("Brief");
+        station("Rules");
+        looksRight("Rules");
         Path file = Files.createTempFile("lochan", ".event.json");
         Download download = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, named("Export event file")).click());
         download.saveAs(file);
@@ -156,9 +156,9 @@ class ChainTest extends Walk {
         field("File (.event.json)").setInputFiles(file);
         button("Import").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("“Harbour Cup” imported.");
-        page.getByRole(AriaRole.BUTTON, named("Before dawn")).click();
-        assertThat(page.locator("html.dawn")).isAttached();
-        for (String station : List.of("Brief", "Water", "Spots", "Practice", "Standings", "Plan", "Competition")) {
+        page.getByRole(AriaRole.BUTTON, named("Dark theme")).click();
+        assertThat(page.locator("html.dark")).isAttached();
+        for (String station : List.of("Rules", "Map", "Spots", "Practice", "Rankings", "Plan", "Competition")) {
             station(station);
             looksRight(station);
         }

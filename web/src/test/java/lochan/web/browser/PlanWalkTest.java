@@ -126,7 +126,7 @@ class PlanWalkTest {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add").setExact(true)).click();
             assertThat(cost()).containsText("Mill Ledge added");
             assertThat(page.locator("[data-bead]")).hasCount(7);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Drop Mill Ledge")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete Mill Ledge")).click();
             assertThat(page.locator("[data-bead]")).hasCount(6);
         }
     }
@@ -141,14 +141,14 @@ class PlanWalkTest {
 
     @ParameterizedTest
     @CsvSource({"1280, 800", "390, 844"})
-    void stancesStandSideBySideWhileThePlanIsWorkedOn(int width, int height, @RunningApp.Demo RunningApp demo) {
+    void strategiesStandSideBySideWhileThePlanIsWorkedOn(int width, int height, @RunningApp.Demo RunningApp demo) {
         try (Browser browser = new Browser()) {
             openCopy(browser, demo, width, height);
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lock Sill Ledge")).click();
             assertThat(page.locator(".stop-row.locked")).hasCount(1);
             String locked = arrive(4).inputValue() + "–" + leave(4).inputValue();
             page.getByLabel("What it is to be best at").selectOption("all");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Search around the locks")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Optimise around locked stops")).click();
             assertThat(page.locator("#search progress")).isVisible();
             leave(0).fill("06:50");
             assertThat(page.locator("#search tbody tr")).hasCount(4);
@@ -159,14 +159,14 @@ class PlanWalkTest {
             looksRight();
 
             page.locator("#wind").fill("15");
-            assertThat(page.locator("#supposed [role=status]")).containsText("against what is known");
+            assertThat(page.locator("#supposed [role=status]")).containsText(" difference");
             page.getByLabel(Pattern.compile("Half strength")).check();
             assertThat(page.locator("#supposed [role=status]")).containsText(Pattern.compile("−\\d+ lb"));
 
             Locator target = page.locator("#search tbody tr").last();
             target.getByRole(AriaRole.BUTTON).click();
-            assertThat(page.locator("main > .note")).containsText("yours is as it was");
-            assertThat(page.locator(".tabs [aria-current]")).containsText("Searched: reaching the target");
+            assertThat(page.locator("main > .note")).containsText("The plan was added");
+            assertThat(page.locator(".tabs [aria-current]")).containsText("Target weight");
             for (String file : List.of("PDF", "GPX", "Calendar", "Event file")) {
                 Download download = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(file).setExact(true)).click());
                 assertThat(download.failure()).isNull();

@@ -9,13 +9,13 @@ import com.microsoft.playwright.options.Geolocation;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** The days of practice: a mark that becomes a spot, strikes with all their notes, a track, a spreadsheet, and what the evening makes of them. */
+/** The days of practice: a waypoint that becomes a spot, bites with all their notes, a track, a spreadsheet, and what the evening makes of them. */
 @ExtendWith(TestServers.class)
 class PracticeWalkTest extends Walk {
 
@@ -27,23 +27,23 @@ class PracticeWalkTest extends Walk {
     @ParameterizedTest
     @CsvSource({"1280, 800", "390, 844"})
     void fromAMarkToTheEveningReview(int width, int height, RunningApp app) {
-        String event = app.address() + Rules.event(signIn(app, width, height), "Practice days");
-        mark(event);
+        String event = app.address() + SampleEvents.event(signIn(app, width, height), "Practice days");
+        waypoint(event);
         log(event);
         track(event);
         sheet(event);
         page.navigate(event + "/practice/review?date=2027-06-03");
         looksRight("Evening review");
         assertThat(page.locator(".day-band .bead")).hasCount(3);
-        assertThat(page.locator("section[aria-labelledby=cells]")).containsText("1 strike in");
+        assertThat(page.locator("section[aria-labelledby=cells]")).containsText("1 bite in");
         nothingComplained();
     }
 
-    private void mark(String event) {
+    private void waypoint(String event) {
         page.context().grantPermissions(List.of("geolocation"));
         page.context().setGeolocation(new Geolocation(42.612, -116.903));
-        page.navigate(event + "/spots/marks");
-        button("Take the boat's position").click();
+        page.navigate(event + "/spots/waypoints");
+        button("Use my position").click();
         assertThat(field("Where the boat is")).hasValue("42.61200, -116.90300");
         field("Seen from the boat").fill("left, ninety");
         field("Heading, °").fill("0");
@@ -54,13 +54,13 @@ class PracticeWalkTest extends Walk {
         field("Seen from the boat").fill("left, 90 ft");
         button("Mark it").click();
         assertThat(page.locator("section .log li")).containsText("hard");
-        looksRight("Marks");
+        looksRight("Waypoints");
 
-        page.getByRole(AriaRole.LINK, named("Make it a spot")).click();
+        page.getByRole(AriaRole.LINK, named("Make spot")).click();
         assertThat(field("Position")).hasValue("42.612, -116.903334");
         assertThat(field("mid")).isChecked();
         field("Name").fill("Hard Patch");
-        field("Class of place").fill("hump");
+        field("Spot type").fill("hump");
         button("Mark it").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("Hard Patch");
     }
@@ -70,7 +70,7 @@ class PracticeWalkTest extends Walk {
         field("Where").selectOption("hard-patch");
         field("Swim jig").check();
         button("Start now").click();
-        page.getByText("Noted with each strike").click();
+        page.getByText("Noted with each bite").click();
         field("Retrieve").fill("slow roll");
         field("Fish at, ft").fill("9");
         field("on the fall").check();
@@ -85,22 +85,22 @@ class PracticeWalkTest extends Walk {
         looksRight("Practice");
         button("Note the conditions").click();
         assertThat(page.getByText("Conditions:")).containsText("SW 12 mph chop");
-        button("End this stop").click();
+        button("End stop").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("Stop ended.");
     }
 
     private void track(String event) {
         page.navigate(event + "/practice");
-        page.getByText("Practice in and out as files").click();
+        page.getByText("Import and export").click();
         page.getByRole(AriaRole.LINK, named("Import a track")).click();
         send("day.gpx", "<gpx><trk>");
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("“day.gpx” was not taken");
-        send("day.gpx", Rules.track());
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("“day.gpx” was not imported");
+        send("day.gpx", SampleEvents.track());
         assertThat(page.locator("tbody tr")).hasCount(2);
         page.getByLabel("With what at 06:50–07:50").selectOption("swim-jig");
         looksRight("Import a track");
         button("Write these stops").click();
-        assertThat(page.getByRole(AriaRole.STATUS)).containsText("2 stops written from the track");
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("2 stops saved from the track");
     }
 
     private void sheet(String event) {
@@ -110,11 +110,11 @@ class PracticeWalkTest extends Walk {
         looksRight("Import a spreadsheet");
         send("log.csv", SHEET.formatted("3-4"));
         field("What Result holds").selectOption("");
-        button("Read it again with these columns").click();
+        button("Read again with these columns").click();
         field("Plain weights are").selectOption("scale");
         looksRight("Import a spreadsheet");
         button("Write this stop").click();
-        assertThat(page.getByRole(AriaRole.STATUS)).containsText("1 stop with 1 strike taken from the sheet.");
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("1 stop with 1 bite imported.");
         Locator row = page.locator("tr:has-text('11:00–12:00')");
         assertThat(row).containsText("3 lb 4 oz");
     }

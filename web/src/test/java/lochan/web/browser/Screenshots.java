@@ -33,8 +33,8 @@ class Screenshots {
         setClock(page, "Last practice evening");
         shoot(page, "events");
         String event = open(page);
-        view(page, event, "brief");
-        page.navigate(event + "/water");
+        view(page, event, "rules");
+        page.navigate(event + "/map");
         page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)).selectOption("ferry-docks");
         page.getByLabel("To", new Page.GetByLabelOptions().setExact(true)).selectOption("raven-wall");
         page.getByText("on the water").waitFor();
@@ -43,27 +43,27 @@ class Screenshots {
         view(page, event, "practice");
         page.navigate(event + "/practice/review");
         shoot(page, "review");
-        page.navigate(event + "/standings");
+        page.navigate(event + "/rankings");
         page.waitForCondition(() -> page.locator("[data-again]").count() == 0);
-        shoot(page, "standings");
+        shoot(page, "rankings");
         page.locator("tbody a").first().click();
         shoot(page, "evidence");
         page.navigate(event + "/plan");
         page.locator("[data-plan][data-ready]").waitFor();
         shoot(page, "plan");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("If the main pattern dies")).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Reckon them")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Backups")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stop")).click();
         page.locator("ol > li.sheet").first().waitFor();
         shoot(page, "backups");
         view(page, event, "deck");
-        page.navigate(event + "/deck/advice?spot=sill-ledge&at=10:30");
+        page.navigate(event + "/tackle/advice?spot=sill-ledge&at=10:30");
         shoot(page, "advice");
-        page.navigate(event + "/deck/path?spot=split-point&lure=medium-crankbait");
+        page.navigate(event + "/tackle/path?spot=split-point&lure=medium-crankbait");
         shoot(page, "cast");
         setClock(page, "After the weigh-in");
         page.navigate(address + "/events");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(FINISHED)).first().click();
-        page.navigate(page.url().replaceAll("/brief$", "") + "/competition/review");
+        page.navigate(page.url().replaceAll("/rules$", "") + "/competition/review");
         page.locator("#scores").waitFor();
         shoot(page, "weigh-in");
     }
@@ -75,20 +75,20 @@ class Screenshots {
         page.navigate(event + "/competition");
         page.locator(".outlook").waitFor();
         shoot(page, "competition-phone");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Before dawn")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark theme")).click();
         page.navigate(event + "/competition");
-        shoot(page, "competition-dawn");
+        shoot(page, "competition-dark");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Daylight")).click();
         setClock(page, "Last practice evening");
         page.navigate(event + "/practice");
         page.getByLabel("Where").selectOption("mill-ledge");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start now")).click();
         shoot(page, "practice-phone");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("End this stop")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("End stop")).click();
         page.navigate(page.url());
         page.locator("section table a").first().click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete this stop")).click();
-        page.navigate(event + "/water");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete stop")).click();
+        page.navigate(event + "/map");
         shoot(page, "water-phone");
         page.navigate(event + "/plan");
         page.locator("[data-plan][data-ready]").waitFor();
@@ -106,7 +106,7 @@ class Screenshots {
 
     private static String open(Page page) {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(EVENT)).first().click();
-        return page.url().replaceAll("/brief$", "");
+        return page.url().replaceAll("/rules$", "");
     }
 
     private void view(Page page, String event, String name) {

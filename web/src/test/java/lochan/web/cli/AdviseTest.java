@@ -46,7 +46,7 @@ class AdviseTest {
         JsonNode answer = JSON.readTree(out.toString());
         assertThat(answer.path("stay").path("gainGrams").asDouble()).isNotNegative();
         assertThat(answer.path("best").path("spot").asString("")).isNotEmpty();
-        assertThat(answer.path("mustLeave").asString("")).startsWith("2027-06-05T14:").endsWith("-06:00");
+        assertThat(answer.path("leaveBy").asString("")).startsWith("2027-06-05T14:").endsWith("-06:00");
         JsonNode projected = answer.path("projected");
         assertThat(projected.path("p10").asDouble()).isLessThan(projected.path("p50").asDouble());
         assertThat(projected.path("p50").asDouble()).isLessThan(projected.path("p90").asDouble());
@@ -59,10 +59,10 @@ class AdviseTest {
 
     @Test
     void aStreamLearnsFromLineToLine() {
-        String strike = "{\"type\":\"strike\",\"id\":\"s%d\",\"at\":\"2027-06-06T06:%d:00-06:00\",\"spot\":\"harth-grass\",\"presentation\":\"topwater-walker\",\"outcome\":\"missed\"}";
-        List<JsonNode> answers = stream(line("06", "06:00", null, null, null, ""), line("06", "06:30", "harth-grass", "topwater-walker", "06:10", ""),
-                line("06", "06:40", "harth-grass", "topwater-walker", "06:10", String.format(strike, 1, 33) + "," + String.format(strike, 2, 36) + "," + String.format(strike, 3, 39)),
-                line("06", "09:40", "harth-grass", "topwater-walker", "06:10", ""));
+        String bite = "{\"type\":\"bite\",\"id\":\"s%d\",\"at\":\"2027-06-06T06:%d:00-06:00\",\"spot\":\"harth-grass\",\"presentation\":\"walking-topwater\",\"outcome\":\"missed\"}";
+        List<JsonNode> answers = stream(line("06", "06:00", null, null, null, ""), line("06", "06:30", "harth-grass", "walking-topwater", "06:10", ""),
+                line("06", "06:40", "harth-grass", "walking-topwater", "06:10", String.format(bite, 1, 33) + "," + String.format(bite, 2, 36) + "," + String.format(bite, 3, 39)),
+                line("06", "09:40", "harth-grass", "walking-topwater", "06:10", ""));
         assertThat(answers.get(0).path("stay").isNull()).isTrue();
         assertThat(answers.get(2).path("stay").path("gainGrams").asDouble()).isGreaterThan(answers.get(1).path("stay").path("gainGrams").asDouble());
         assertThat(answers.get(3).path("best").path("gainGrams").asDouble()).as("three blank hours later it is time to go").isGreaterThan(answers.get(3).path("stay").path("gainGrams").asDouble());
@@ -71,7 +71,7 @@ class AdviseTest {
 
     @Test
     void aWrongLineIsAnsweredAndTheStreamGoesOn() {
-        List<JsonNode> answers = stream("{oops", "{}", line("06", "06:30", "atlantis", "topwater-walker", "06:10", ""), line("06", "06:30", "harth-grass", "topwater-walker", "06:10",
+        List<JsonNode> answers = stream("{oops", "{}", line("06", "06:30", "atlantis", "walking-topwater", "06:10", ""), line("06", "06:30", "harth-grass", "walking-topwater", "06:10",
                 "{\"type\":\"catch\",\"id\":\"x\"}"), line("06", "06:31", null, null, null, ""));
         assertThat(answers.get(0).path("error").asString("")).startsWith("no JSON");
         assertThat(answers.get(1).path("error").asString("")).startsWith("/at: missing");

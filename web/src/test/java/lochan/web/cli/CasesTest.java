@@ -17,7 +17,7 @@ import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.planning.DayRuns;
-import lochan.core.planning.PlanRules;
+import lochan.core.planning.PlanCheck;
 import lochan.core.planning.PlanValuer;
 import lochan.core.scenario.DayModel;
 import lochan.core.scenario.ScenarioSet;
@@ -80,12 +80,12 @@ class CasesTest {
         Plan plan = data.plans().getFirst();
         PlanValuer valuer = new PlanValuer(new ScenarioSet(new DayModel(data, 1, Assumptions.DEFAULTS), 20_000, 5));
 
-        assertThat(PlanRules.check(data, plan)).isEmpty();
-        assertThat(PlanRules.legs(data, plan, planning, DayRuns.of(data, planning))).allMatch(l -> l.shortMinutes() == 0);
+        assertThat(PlanCheck.check(data, plan)).isEmpty();
+        assertThat(PlanCheck.legs(data, plan, planning, DayRuns.of(data, planning))).allMatch(l -> l.shortMinutes() == 0);
         assertThat(valuer.formula(plan.stops())).isGreaterThan((1 - expected.get("slack").asDouble()) * expected.get("optimumGrams").asDouble());
         assertThat(answer.get("backups").size()).isPositive();
         assertThat(answer.get("value").get("chanceOfLimit").asDouble()).isBetween(0.0, 1.0);
-        assertThat(OffsetDateTime.parse(answer.get("leaveForCheckIn").asString()).toInstant()).isBefore(data.brief().days().getFirst().checkIn());
+        assertThat(OffsetDateTime.parse(answer.get("leaveBy").asString()).toInstant()).isBefore(data.days().getFirst().checkIn());
     }
 
     /** Best known scores of the first set of Tsiligirides (1984). */

@@ -32,7 +32,7 @@ class CommandLineTest {
         "rank TINY --at 03:00 | expected a time of the competition day", "rank TINY --seed x | --seed is x: expected a whole number",
         "rank TINY --scenarios 0 | --scenarios is 0", "rank TINY --scenarios | --scenarios has no value", "rank TINY --fast | unknown option --fast",
         "value TINY | has no plan", "value PLANNED --plan 7 | --plan is 7", "bag pom.xml | pom.xml: the file: is no JSON at line 1, column 1",
-        "plan TINY --stance bold | --stance is bold: expected one of steady, limit-first, big-fish, target", "plan TINY --seconds x | --seconds is x",
+        "plan TINY --strategy bold | --strategy is bold: expected one of balanced, safe-limit, big-fish, target", "plan TINY --seconds x | --seconds is x",
         "route pom.xml | pom.xml: line 1 is", "route nowhere.txt | nowhere.txt: cannot be read"})
     void badFilesAndOptionsEndWithTwoAndOneLine(String line, String message) {
         assertThat(run(line.replace("TINY", TINY).replace("PLANNED", PLANNED).split(" "))).isEqualTo(2);
@@ -76,14 +76,14 @@ class CommandLineTest {
     void runsAreTheQuickestWaysOnTheWater(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("lake.json");
         Files.writeString(file, """
-                {"lochan": 1, "event": {"name": "Lake", "timeZone": "America/Boise", "format": "limit-weight", "limit": 5,
+                {"lochan": 2, "event": {"name": "Lake", "timeZone": "America/Boise", "format": "limit-weight", "limit": 5,
                  "species": [{"code": "largemouth"}], "days": [{"date": "2027-05-29", "start": "2027-05-29T06:00:00-06:00", "checkIn": "2027-05-29T15:00:00-06:00"}],
                  "launch": {"lat": 42.61, "lon": -116.95}},
-                 "boat": {"runMps": 20, "roughMps": 12, "settleMinutes": 4},
+                 "boat": {"runMps": 20, "roughMps": 12, "setUpMinutes": 4},
                  "lake": {"outline": {"type": "MultiPolygon", "coordinates": [[[[-117, 42.6], [-116.9, 42.6], [-116.9, 42.62], [-117, 42.62], [-117, 42.6]]],
                   [[[-116.8, 42.6], [-116.7, 42.6], [-116.7, 42.62], [-116.8, 42.6]]]]}},
-                 "spots": [{"id": "a", "name": "A", "lat": 42.61, "lon": -116.96, "placeClass": "hump", "zone": "deep", "stock": "general"},
-                           {"id": "b", "name": "B", "lat": 42.601, "lon": -116.75, "placeClass": "hump", "zone": "deep", "stock": "general"}]}
+                 "spots": [{"id": "a", "name": "A", "lat": 42.61, "lon": -116.96, "type": "hump", "zone": "deep", "stock": "general"},
+                           {"id": "b", "name": "B", "lat": 42.601, "lon": -116.75, "type": "hump", "zone": "deep", "stock": "general"}]}
                 """);
 
         assertThat(run("runs", file.toString())).as(err.toString()).isZero();

@@ -15,7 +15,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
@@ -35,22 +35,22 @@ class CompetitionPagesTest {
         return String.join(" ", page.texts(".verdict:not([hidden]) .act-words"));
     }
 
-    private static List<String> rack(Visitor.Answer page) {
-        return page.texts(".rack li");
+    private static List<String> slots(Visitor.Answer page) {
+        return page.texts(".bag-slots li");
     }
 
     @Test
     void tellsAtOnceWhatToDoWithAFish(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Two fish");
+        String event = SampleEvents.event(angler, "Two fish");
 
         assertThat(verdict(fish(angler, event, "c1", "2-3"))).contains("Keep").contains("Red");
         assertThat(verdict(fish(angler, event, "c2", "1-12"))).contains("Keep").contains("White");
         Visitor.Answer culled = fish(angler, event, "c3", "2-0");
         assertThat(verdict(culled)).contains("Cull White").contains("1 lb 12 oz");
-        assertThat(rack(culled)).hasSize(2).first().asString().contains("Red").contains("2 lb 3 oz");
-        assertThat(rack(culled)).last().asString().contains("White").contains("2 lb 0 oz").contains("to beat");
-        assertThat(culled.text()).contains("to help it needs more than 2 lb 0 oz");
+        assertThat(slots(culled)).hasSize(2).first().asString().contains("Red").contains("2 lb 3 oz");
+        assertThat(slots(culled)).last().asString().contains("White").contains("2 lb 0 oz").contains("to beat");
+        assertThat(culled.text()).contains("must weigh more than 2 lb 0 oz");
         assertThat(verdict(fish(angler, event, "c4", "1-15"))).containsIgnoringCase("release");
         Visitor.Answer tooShort = angler.post(event + "/competition/entries", "type", "catch", "code", "c5", "species", "largemouth", "length", "14 1/4");
         assertThat(tooShort.texts(".verdict:not([hidden])")).singleElement().asString().contains("Release the new fish.").contains("14.25 in").contains("14.5 in");
@@ -59,7 +59,7 @@ class CompetitionPagesTest {
     @Test
     void equalFishGoOnTheBalance(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Balance");
+        String event = SampleEvents.event(angler, "Balance");
         fish(angler, event, "c1", "2-0");
         fish(angler, event, "c2", "3-0");
         Visitor.Answer close = fish(angler, event, "c3", "2-0");
@@ -73,7 +73,7 @@ class CompetitionPagesTest {
     @Test
     void entriesAreMendedByLaterEntriesAndTheBagFollows(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Mended");
+        String event = SampleEvents.event(angler, "Corrected");
         fish(angler, event, "c1", "2-0");
         fish(angler, event, "c2", "3-0");
 
@@ -93,7 +93,7 @@ class CompetitionPagesTest {
     @Test
     void anEntrySentAgainIsThereOnceEvenAtTheSameTime(RunningApp app) throws Exception {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Again");
+        String event = SampleEvents.event(angler, "Again");
         angler.get(event + "/competition");
         CountDownLatch together = new CountDownLatch(1);
         try (ExecutorService senders = Executors.newFixedThreadPool(6)) {
@@ -113,7 +113,7 @@ class CompetitionPagesTest {
     @Test
     void badEntriesAreRefusedBesideTheirFieldAndNothingTypedIsLost(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Refused");
+        String event = SampleEvents.event(angler, "Refused");
 
         Visitor.Answer refused = fish(angler, event, "c1", "heavy");
         assertThat(refused.status()).isEqualTo(422);
@@ -128,9 +128,9 @@ class CompetitionPagesTest {
     @Test
     void theDemoHidesWhatItsClockHasNotSeen(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
+        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/rules", "");
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
-        assertThat(rack(angler.get(event + "/competition")).getFirst()).contains("3 lb 14 oz");
+        assertThat(slots(angler.get(event + "/competition")).getFirst()).contains("3 lb 14 oz");
 
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
         assertThat(angler.get(event + "/competition").text()).contains("Nothing logged on this day yet");
@@ -138,24 +138,24 @@ class CompetitionPagesTest {
     }
 
     @Test
-    void slotsLeastWeightsAndAWellThatMayNotBeExchangedAreKeptAsTheBriefSays(RunningApp app) {
+    void slotsMinimumWeightsAndNoCullingAreKeptAsTheRulesSay(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Slot rules");
-        java.util.Map<String, String> brief = Rules.brief("Slot rules");
-        brief.put("species/0/minGrams", "1-0");
-        brief.put("species/0/slotFrom", "16");
-        brief.put("species/0/slotTo", "15");
-        assertThat(angler.post(event + "/brief", brief).texts(".error")).anyMatch(e -> e.contains("the shorter first"));
-        brief.put("species/0/slotTo", "20");
-        brief.put("species/0/slotOver", "1");
-        brief.put("culling", "no");
-        angler.post(event + "/brief", brief);
-        assertThat(angler.get(event + "/brief").value("species/0/slotTo")).isEqualTo("20");
-        assertThat(angler.get(event + "/brief").value("culling")).isEqualTo("no");
-        assertThat(sized(angler, event, "c1", "3-0", "18").texts(".verdict:not([hidden])")).singleElement().asString().contains("In the slot: 18 in, your brief protects 16 in to 20 in.");
-        assertThat(sized(angler, event, "c2", "0-12", "15").texts(".verdict:not([hidden])")).singleElement().asString().contains("Light: 0 lb 12 oz, your brief says 1 lb 0 oz at least.");
+        String event = SampleEvents.event(angler, "Slot rules");
+        java.util.Map<String, String> form = SampleEvents.form("Slot rules");
+        form.put("species/0/minGrams", "1-0");
+        form.put("species/0/slotFrom", "16");
+        form.put("species/0/slotTo", "15");
+        assertThat(angler.post(event + "/rules", form).texts(".error")).anyMatch(e -> e.contains("the shorter first"));
+        form.put("species/0/slotTo", "20");
+        form.put("species/0/slotOver", "1");
+        form.put("culling", "no");
+        angler.post(event + "/rules", form);
+        assertThat(angler.get(event + "/rules").value("species/0/slotTo")).isEqualTo("20");
+        assertThat(angler.get(event + "/rules").value("culling")).isEqualTo("no");
+        assertThat(sized(angler, event, "c1", "3-0", "18").texts(".verdict:not([hidden])")).singleElement().asString().contains("In the slot: 18 in, your rules protect 16 in to 20 in.");
+        assertThat(sized(angler, event, "c2", "0-12", "15").texts(".verdict:not([hidden])")).singleElement().asString().contains("Light: 0 lb 12 oz, your rules say 1 lb 0 oz at least.");
         assertThat(verdict(sized(angler, event, "c3", "5-0", "21"))).contains("Keep");
-        assertThat(sized(angler, event, "c4", "4-0", "21").texts(".verdict:not([hidden])")).singleElement().asString().contains("may not be exchanged");
+        assertThat(sized(angler, event, "c4", "4-0", "21").texts(".verdict:not([hidden])")).singleElement().asString().contains("do not allow culling");
         String file = angler.get(event + "/export").body();
         assertThat(file).contains("\"culling\": false").contains("\"slot\"").contains("\"minGrams\"");
         angler.get("/events");
@@ -170,11 +170,11 @@ class CompetitionPagesTest {
     @Test
     void whereEveryFishCountsItIsReleasedAtOnce(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Every fish");
-        java.util.Map<String, String> brief = Rules.brief("Every fish");
-        brief.put("format", "every-fish");
-        brief.remove("limit");
-        angler.post(event + "/brief", brief);
+        String event = SampleEvents.event(angler, "Every fish");
+        java.util.Map<String, String> form = SampleEvents.form("Every fish");
+        form.put("format", "every-fish");
+        form.remove("limit");
+        angler.post(event + "/rules", form);
         assertThat(fish(angler, event, "c1", "2-0").texts(".verdict:not([hidden])")).singleElement().asString().contains("It counts. Release it.").contains("1 so far");
         assertThat(verdict(fish(angler, event, "c2", "1-0"))).contains("It counts");
     }
@@ -182,17 +182,17 @@ class CompetitionPagesTest {
     @Test
     void tellsToStayOrGoWhileTheDayIsFishedAndTakesWhatIsFishedAndWhatWasLost(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
+        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/rules", "");
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
-        assertThat(angler.get(event + "/competition").texts(".next-hour")).singleElement().asString().contains("The next hour here is worth").contains("Next in your plan");
+        assertThat(angler.get(event + "/competition").texts(".next-hour")).singleElement().asString().contains("The next hour here adds").contains("Next in your plan");
         assertThat(angler.get(event + "/competition").texts(".leave")).singleElement().asString().startsWith("Leave for check-in by");
 
         Visitor.Answer moved = angler.post(event + "/competition/entries", "type", "fishing", "code", "f1", "spot", "harth-grass", "presentation", "swim-jig");
         assertThat(moved.texts(".next-hour")).singleElement().asString().contains("Fishing now: Harth Grass");
-        assertThat(angler.post(event + "/competition/entries", "type", "strike", "code", "s1", "spot", "harth-grass", "presentation", "swim-jig", "outcome", "lost").texts(".log > li").getFirst())
-                .contains("Strike lost");
-        assertThat(angler.post(event + "/competition/entries", "type", "fishing", "code", "f2", "spot", "harth-grass").text()).contains("or neither when you are under way");
-        assertThat(angler.post(event + "/competition/entries", "type", "strike", "code", "s2", "spot", "nowhere", "outcome", "lost").text()).contains("There is no such spot here");
+        assertThat(angler.post(event + "/competition/entries", "type", "bite", "code", "s1", "spot", "harth-grass", "presentation", "swim-jig", "outcome", "lost").texts(".log > li").getFirst())
+                .contains("Bite lost");
+        assertThat(angler.post(event + "/competition/entries", "type", "fishing", "code", "f2", "spot", "harth-grass").text()).contains("or neither");
+        assertThat(angler.post(event + "/competition/entries", "type", "bite", "code", "s2", "spot", "nowhere", "outcome", "lost").text()).contains("There is no such spot here");
 
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
         assertThat(angler.get(event + "/competition").texts(".next-hour")).isEmpty();
@@ -206,26 +206,26 @@ class CompetitionPagesTest {
     @Test
     void tellsHowTheDayMayEndAndPlansItsRestWhereTheAnglerDecides(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = Rules.demoAgain(angler);
+        String event = SampleEvents.demoAgain(angler);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
         Visitor.Answer ahead = ready(angler, event);
         assertThat(ahead.texts(".outlook dd")).hasSize(3);
-        assertThat(ahead.text()).contains("18 lb 0 oz or more:").contains("At least one more cull:").contains("A kicker");
+        assertThat(ahead.text()).contains("18 lb 0 oz or more:").contains("One more cull:").contains("A kicker");
         String plan = angler.get(event + "/plan").text();
 
         angler.post(event + "/competition/rest", "lat", "200", "lon", "0");
         Visitor.Answer found = ready(angler, event);
-        assertThat(found.texts(".found")).singleElement().asString().contains("looked for at 09:40").contains("to the bag on average, the rest of your plan");
+        assertThat(found.texts(".found")).singleElement().asString().contains("planned at 09:40").contains("to the bag on average, the rest of your plan");
         assertThat(angler.get(event + "/plan").text()).as("what was found lies beside the plan").isEqualTo(plan);
         angler.post(event + "/competition/rest/drop");
         assertThat(ready(angler, event).texts(".found")).isEmpty();
-        assertThat(angler.post(event + "/competition/rest/take").text()).contains("look for the rest of the day anew");
+        assertThat(angler.post(event + "/competition/rest/take").text()).contains("plan the rest of the day again");
 
         angler.post(event + "/competition/rest");
         ready(angler, event);
         Visitor.Answer taken = angler.post(event + "/competition/rest/take");
-        assertThat(taken.text()).contains("The rest of the day is in your plan.");
-        assertThat(angler.get(event + "/plan").text()).contains("Rest of the day planned anew at 09:40").isNotEqualTo(plan);
+        assertThat(taken.text()).contains("Your plan now has the new rest of the day.");
+        assertThat(angler.get(event + "/plan").text()).contains("Rest of the day planned again at 09:40").isNotEqualTo(plan);
         angler.post(taken.page().selectFirst(".note form").attr("action"));
         assertThat(angler.get(event + "/plan").page().select("#stops, .stops").text()).isEqualTo(org.jsoup.Jsoup.parse(plan).select("#stops, .stops").text());
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
@@ -234,34 +234,34 @@ class CompetitionPagesTest {
     @Test
     void theWellAndTheForecastAreWatched(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = Rules.demoAgain(angler);
+        String event = SampleEvents.demoAgain(angler);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
         Visitor.Answer page = angler.get(event + "/competition");
-        assertThat(page.text()).contains("in your forecast 13:00 to").contains("Look at the well").contains("due since 09:30");
-        assertThat(rack(page).getFirst()).contains("1 h 12 min");
-        assertThat(angler.post(event + "/competition/entries", "type", "well-water", "code", "well-0", "well", "200 F").status()).isEqualTo(422);
-        Visitor.Answer warm = angler.post(event + "/competition/entries", "type", "well-water", "code", "well-1", "well", "79");
-        assertThat(warm.texts("section:has(#well-care) > p:not([hidden])")).anyMatch(t -> t.startsWith("Warm from about 75 °F on")).anyMatch(t -> t.contains("Its water: 79 °F at 09:40"))
-                .noneMatch(t -> t.startsWith("Look at the well"));
+        assertThat(page.text()).contains("in your forecast 13:00 to").contains("Check the livewell").contains("due since 09:30");
+        assertThat(slots(page).getFirst()).contains("1 h 12 min");
+        assertThat(angler.post(event + "/competition/entries", "type", "livewell", "code", "well-0", "livewell", "200 F").status()).isEqualTo(422);
+        Visitor.Answer warm = angler.post(event + "/competition/entries", "type", "livewell", "code", "well-1", "livewell", "79");
+        assertThat(warm.texts("section:has(#livewell-care) > p:not([hidden])")).anyMatch(t -> t.startsWith("Warm from about 75 °F on")).anyMatch(t -> t.contains("Its water: 79 °F at 09:40"))
+                .noneMatch(t -> t.startsWith("Check the livewell"));
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
     }
 
     @Test
     void afterTheWeighInThePlanLiesBesideWhatHappened(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = angler.get("/events").page().selectFirst("a:contains(April Shakedown)").attr("href").replace("/brief", "");
+        String event = angler.get("/events").page().selectFirst("a:contains(April Shakedown)").attr("href").replace("/rules", "");
         Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/review").page().select("[data-again]").isEmpty());
         Visitor.Answer review = angler.get(event + "/competition/review");
-        assertThat(review.text()).contains("13 lb 8 oz official").contains("The bag by the clock").contains("Your scale made the bag 13 lb 11 oz, the official one 13 lb 8 oz")
-                .contains("fell between the outer marks").contains("Carolina rig × ");
+        assertThat(review.text()).contains("13 lb 8 oz official").contains("Bag through the day").contains("Your scale made the bag 13 lb 11 oz, the official one 13 lb 8 oz")
+                .contains("fell in the likely range").contains("Carolina rig × ");
         assertThat(review.texts("section:has(#stops) tbody tr")).hasSize(3).first().asString().contains("Maudlin Point").contains("3, 3 landed");
         assertThat(review.page().select(".clock-fan path")).hasSize(3);
         assertThat(review.page().select("section:has(#scores) tbody tr").size()).isEqualTo(review.page().select(".calibration circle").size()).isPositive();
 
         Visitor other = demo.angler();
         assertThat(other.get(event + "/competition/review").status()).isEqualTo(404);
-        String empty = Rules.event(other, "Not yet");
-        assertThat(other.get(empty + "/competition/review").text()).contains("The day is not over").contains("Nothing official yet");
+        String empty = SampleEvents.event(other, "Not yet");
+        assertThat(other.get(empty + "/competition/review").text()).contains("The day is not over").contains("No official weight yet");
     }
 
     private static String entry(String id, Instant at, int grams, String more) {
@@ -273,11 +273,11 @@ class CompetitionPagesTest {
     void whateverAPhoneLoggedCanBeDeliveredHoweverLate(RunningApp app) {
         Visitor angler = app.angler();
         Instant now = Instant.now().truncatedTo(ChronoUnit.SECONDS);
-        Map<String, String> rules = Rules.brief("Late delivery");
+        Map<String, String> rules = SampleEvents.form("Late delivery");
         rules.put("days/0/date", LocalDate.ofInstant(now.minus(Duration.ofDays(5)), ZoneId.of("America/Boise")).toString());
         rules.put("practice/0", "");
         String event = "/events/" + angler.post("/events/new", rules).numberAfter("events");
-        angler.post(event + "/spots/new", Rules.spot("Reed Corner"));
+        angler.post(event + "/spots/new", SampleEvents.spot("Reed Corner"));
         angler.post(event + "/spots/delete?spot=reed-corner");
         Instant saturday = now.minus(Duration.ofDays(5));
         angler.get(event + "/competition");
@@ -294,7 +294,7 @@ class CompetitionPagesTest {
     @Test
     void aBodyThatIsTooLargeIsRefusedBeforeItIsRead(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Large");
+        String event = SampleEvents.event(angler, "Large");
         angler.get(event + "/competition");
 
         assertThat(angler.postJson(event + "/competition/log", "{\"entries\":[\"" + "x".repeat(2_000_000) + "\"]}").status()).isEqualTo(413);
@@ -304,7 +304,7 @@ class CompetitionPagesTest {
     @Test
     void whoSignedOutIsToldNothingMore(RunningApp app) throws Exception {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Watched");
+        String event = SampleEvents.event(angler, "Watched");
         var stream = angler.open(event + "/competition/changes");
         angler.post("/sign-out");
         assertThat(stream.get(45, java.util.concurrent.TimeUnit.SECONDS)).as("it ends").doesNotContain("event:log");
@@ -314,7 +314,7 @@ class CompetitionPagesTest {
     @Test
     void anEntryThatSaysHalfOfWhatIsFishedDoesNotBreakThePage(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Half said");
+        String event = SampleEvents.practisedEvent(angler, "Half said");
         angler.get(event + "/competition");
         String head = "{\"type\":\"fishing\",\"at\":\"2027-06-05T07:00:00-06:00\",";
         assertThat(angler.postJson(event + "/competition/log", "{\"entries\":[" + head + "\"id\":\"f1\",\"spot\":\"reed-corner\"}," + head + "\"id\":\"f2\",\"presentation\":\"swim-jig\"}," + head

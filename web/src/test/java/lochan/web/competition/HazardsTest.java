@@ -31,7 +31,7 @@ class HazardsTest {
     }
 
     private static Instant at(String time) {
-        return event.brief().day(1).date().atTime(LocalTime.parse(time)).atZone(event.brief().timeZone()).toInstant();
+        return event.day(1).date().atTime(LocalTime.parse(time)).atZone(event.timeZone()).toInstant();
     }
 
     private static ForecastPeriod part(String from, String to, double mph, boolean lightning) {
@@ -40,7 +40,7 @@ class HazardsTest {
 
     private static List<String> told(Boat boat, String now, ForecastPeriod... parts) {
         EventData e = event;
-        EventData with = new EventData(e.brief(), boat, e.runs(), e.lake(), e.spots(), e.marks(), e.presentations(), e.stops(), List.of(parts), e.plans(), e.competition(), e.notebook());
+        EventData with = new EventData(e.event(), boat, e.runs(), e.lake(), e.spots(), e.waypoints(), e.presentations(), e.stops(), List.of(parts), e.plans(), e.competition(), e.notebook());
         return new ArrayList<>(Hazards.of(with, 1, at(now), Units.USUAL));
     }
 

@@ -11,9 +11,9 @@ import java.util.List;
 import java.util.stream.IntStream;
 import lochan.core.event.CompetitionDay;
 import lochan.core.quantity.Units;
-import lochan.core.review.DayForecast;
+import lochan.core.review.DayProjection;
 import lochan.core.review.DayReview;
-import lochan.web.plan.Forecasts;
+import lochan.web.plan.Projections;
 import org.junit.jupiter.api.Test;
 
 class ReviewDrawingTest {
@@ -62,7 +62,7 @@ class ReviewDrawingTest {
 
     @Test
     void finishedDaysLieOnTheDiagonalWhereTheyAreSpreadEvenly() {
-        List<Forecasts.Scored> even = IntStream.of(3, 0, 2, 1).mapToObj(i -> new Forecasts.Scored("Event " + i, 1, START, new DayForecast(0, 0, 0, 0, (i + 0.5) / 4, 0))).toList();
+        List<Projections.ScoredDay> even = IntStream.of(3, 0, 2, 1).mapToObj(i -> new Projections.ScoredDay("Event " + i, 1, START, new DayProjection(0, 0, 0, 0, (i + 0.5) / 4, 0))).toList();
         assertThat(ReviewDrawing.dots(even)).allSatisfy(d -> assertThat(d.x()).isCloseTo(200 - d.y(), within(1e-9))).extracting(ReviewDrawing.Dot::label).first().isEqualTo("Event 0, day 1");
     }
 }

@@ -17,13 +17,14 @@ import java.util.Map;
 import java.util.Random;
 import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
-import lochan.core.event.Brief;
+import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
+import lochan.core.event.Rules;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.plan.Plan;
@@ -57,14 +58,14 @@ public final class DemoEvents {
 
     private final Random random = new Random(SEED);
 
-    /** What really lives where: strikes per hour in the best light, mean ln grams, best hours after sunrise. */
+    /** What really lives where: bites per hour in the best light, mean ln grams, best hours after sunrise. */
     private record Truth(double rate, double lnGrams, double bestHour, double spreadHours) { }
 
     private static final Map<String, Truth> TRUTHS = new HashMap<>();
 
     static {
         truth("grass-edge", "swim-jig", 9.5, 6.75, 1, 4);
-        truth("grass-edge", "topwater-walker", 10.5, 6.95, 0, 1.6);
+        truth("grass-edge", "walking-topwater", 10.5, 6.95, 0, 1.6);
         truth("grass-edge", "stick-worm", 7, 6.5, 3, 6);
         truth("dock-row", "stick-worm", 12, 6.45, 4, 5);
         truth("dock-row", "flipping-jig", 6, 6.85, 5, 5);
@@ -82,17 +83,17 @@ public final class DemoEvents {
         truth("brush-pile", "flipping-jig", 7, 7.0, 5, 5);
     }
 
-    private static void truth(String placeClass, String presentation, double rate, double lnGrams, double bestHour, double spread) {
-        TRUTHS.put(placeClass + "/" + presentation, new Truth(rate, lnGrams, bestHour, spread));
+    private static void truth(String spotType, String presentation, double rate, double lnGrams, double bestHour, double spread) {
+        TRUTHS.put(spotType + "/" + presentation, new Truth(rate, lnGrams, bestHour, spread));
     }
 
-    static final List<Presentation> PRESENTATIONS = Presentation.COMMON.stream().filter(p -> List.of("topwater-walker", "swim-jig",
+    static final List<Presentation> PRESENTATIONS = Presentation.COMMON.stream().filter(p -> List.of("walking-topwater", "swim-jig",
             "medium-crankbait", "flipping-jig", "carolina-rig", "shaky-head", "drop-shot", "stick-worm").contains(p.id())).toList();
 
-    private static Spot spot(String id, String name, double north, double east, String placeClass, Zone zone, double min, double max,
+    private static Spot spot(String id, String name, double north, double east, String spotType, Zone zone, double min, double max,
                              double crowd, Stock stock) {
         Position at = new Position(round(LAUNCH.lat() + north / 111.0), round(LAUNCH.lon() + east / 81.8));
-        return new Spot(id, name, at, 60, placeClass, zone, min, max, crowd, stock, Map.of());
+        return new Spot(id, name, at, 60, spotType, zone, min, max, crowd, stock, Map.of());
     }
 
     private static double round(double degrees) {
@@ -140,28 +141,28 @@ public final class DemoEvents {
         List<SpeciesRule> species = List.of(new SpeciesRule(Species.LARGEMOUTH, 355.6, null, Map.of("minLengthMm", "14")),
                 new SpeciesRule(Species.SMALLMOUTH, 355.6, null, Map.of("minLengthMm", "14")),
                 new SpeciesRule(Species.SPOTTED, 304.8, null, Map.of("minLengthMm", "12")));
-        Brief brief = new Brief("Two Arms Open, Velmarrow Reservoir", ZONE, Format.LIMIT_WEIGHT, 5, 1, grams("18-0"), 5.0, species,
-                new Penalties(grams("0-4"), grams("1-0"), 15.0, grams("1-0")), new Gear(3, List.of("umbrella-rig")),
+        Event event = new Event("Two Arms Open, Velmarrow Reservoir", ZONE, 1,
                 List.of(day("2027-06-01"), day("2027-06-02"), day("2027-06-03"), day("2027-06-04")),
                 List.of(new CompetitionDay(day("2027-06-05"), at("2027-06-05T06:00"), at("2027-06-05T15:00")),
                         new CompetitionDay(day("2027-06-06"), at("2027-06-06T06:00"), at("2027-06-06T14:00"))),
-                LAUNCH, LAUNCH, Map.of("targetGrams", "18-0", "penalties/deadFishGrams", "0-4", "penalties/shortFishGrams", "1-0",
+                new Event.Ramp(LAUNCH, LAUNCH), new Rules(Format.LIMIT_WEIGHT, 5, grams("18-0"), 5.0, species,
+                new Penalties(grams("0-4"), grams("1-0"), 15.0, grams("1-0")), new Gear(3, List.of("umbrella-rig"))), Map.of("targetGrams", "18-0", "penalties/deadFishGrams", "0-4", "penalties/shortFishGrams", "1-0",
                         "penalties/lateGramsPerMinute", "1-0"));
         List<PracticeStop> stops = new ArrayList<>();
         fish(stops, "2027-06-01", new Conditions(18.6, 1.2, 2.5, Sky.PARTLY, null), List.of(
-                "05:35 harth-grass topwater-walker+swim-jig 75", "07:10 fallen-alder flipping-jig 25", "07:55 long-meadow swim-jig 50",
+                "05:35 harth-grass walking-topwater+swim-jig 75", "07:10 fallen-alder flipping-jig 25", "07:55 long-meadow swim-jig 50",
                 "09:05 maudlin-point medium-crankbait 45", "10:10 dam-riprap medium-crankbait 35", "11:05 kestle-docks stick-worm 50",
                 "12:15 sill-ledge carolina-rig 60", "13:35 pale-hump drop-shot 45", "14:40 cold-wall shaky-head 40"));
         fish(stops, "2027-06-02", new Conditions(18.9, 1.1, 4.5, Sky.CLOUDY, null), List.of(
-                "05:30 sill-grass topwater-walker 40", "06:20 sill-grass swim-jig 45", "07:25 three-trunks flipping-jig+stick-worm 35",
+                "05:30 sill-grass walking-topwater 40", "06:20 sill-grass swim-jig 45", "07:25 three-trunks flipping-jig+stick-worm 35",
                 "08:20 split-point medium-crankbait+shaky-head 60", "09:40 ferry-docks stick-worm 55", "10:50 kestle-docks stick-worm 45",
                 "11:50 sill-ledge carolina-rig+drop-shot 70", "13:20 lost-hump drop-shot 40", "14:15 raven-wall shaky-head 45"));
         fish(stops, "2027-06-03", new Conditions(19.4, 1.4, 2.0, Sky.CLEAR, null), List.of(
-                "05:35 long-meadow topwater-walker+swim-jig 80", "07:15 fallen-alder flipping-jig 20", "07:50 causeway medium-crankbait 40",
+                "05:35 long-meadow walking-topwater+swim-jig 80", "07:15 fallen-alder flipping-jig 20", "07:50 causeway medium-crankbait 40",
                 "08:45 harth-bend carolina-rig 55", "10:00 parson-brush flipping-jig 30", "10:45 kestle-docks stick-worm+flipping-jig 60",
                 "12:00 pale-hump drop-shot+carolina-rig 60", "13:20 ferry-docks flipping-jig 45", "14:25 maudlin-point shaky-head 40"));
         fish(stops, "2027-06-04", new Conditions(19.8, 1.5, 3.5, Sky.PARTLY, null), List.of(
-                "05:30 harth-grass topwater-walker+swim-jig 70", "07:00 harth-grass stick-worm 30", "07:50 harth-bend carolina-rig+drop-shot 65",
+                "05:30 harth-grass walking-topwater+swim-jig 70", "07:00 harth-grass stick-worm 30", "07:50 harth-bend carolina-rig+drop-shot 65",
                 "09:15 split-point medium-crankbait 40", "10:15 parson-brush flipping-jig 25", "11:00 sill-ledge drop-shot 50",
                 "12:10 dam-riprap medium-crankbait 30", "12:55 pale-hump drop-shot 45", "14:00 drowned-copse drop-shot 40"));
         List<ForecastPeriod> forecast = List.of(
@@ -171,24 +172,24 @@ public final class DemoEvents {
                 new ForecastPeriod(at("2027-06-06T00:00"), at("2027-06-06T11:00"), 4.0, 300.0, Sky.RAIN, 19.2, 1.1, false),
                 new ForecastPeriod(at("2027-06-06T11:00"), at("2027-06-06T20:00"), 3.0, 250.0, Sky.PARTLY, 19.6, 1.1, null));
         Plan plan = new Plan(1, "Grass, brush, ledges", List.of(
-                stop("harth-grass", "topwater-walker", "06:10", "07:00"), stop("harth-grass", "swim-jig", "07:00", "08:00"),
+                stop("harth-grass", "walking-topwater", "06:10", "07:00"), stop("harth-grass", "swim-jig", "07:00", "08:00"),
                 stop("parson-brush", "flipping-jig", "08:10", "08:45"), stop("pale-hump", "drop-shot", "08:55", "10:15"),
                 stop("sill-ledge", "carolina-rig", "10:25", "12:40"), stop("harth-bend", "carolina-rig", "12:50", "14:30")));
         List<Entry> log = List.of(
-                new Entry.Fishing("w1", on("06:12"), "harth-grass", "topwater-walker"),
-                caught("a1", "06:24", Species.LARGEMOUTH, "2-3", null, "harth-grass", "topwater-walker"),
-                caught("a2", "06:41", Species.LARGEMOUTH, null, "13 1/2", "harth-grass", "topwater-walker"),
-                caught("a3", "06:58", Species.LARGEMOUTH, "1-11", null, "harth-grass", "topwater-walker"),
+                new Entry.Fishing("w1", on("06:12"), "harth-grass", "walking-topwater"),
+                caught("a1", "06:24", Species.LARGEMOUTH, "2-3", null, "harth-grass", "walking-topwater"),
+                caught("a2", "06:41", Species.LARGEMOUTH, null, "13 1/2", "harth-grass", "walking-topwater"),
+                caught("a3", "06:58", Species.LARGEMOUTH, "1-11", null, "harth-grass", "walking-topwater"),
                 new Entry.Fishing("w2", on("07:02"), "harth-grass", "swim-jig"),
                 caught("a4", "07:22", Species.SMALLMOUTH, "2-9", null, "harth-grass", "swim-jig"),
                 caught("a5", "07:49", Species.LARGEMOUTH, "1-9", "14 1/4", "harth-grass", "swim-jig"),
                 new Entry.Fishing("w3", on("08:11"), "parson-brush", "flipping-jig"),
                 caught("a6", "08:28", Species.LARGEMOUTH, "3-14", null, "parson-brush", "flipping-jig"),
                 new Entry.Fishing("w4", on("08:56"), "pale-hump", "drop-shot"),
-                new Entry.Strike("a7", on("09:05"), "pale-hump", "drop-shot", Outcome.LOST),
+                new Entry.Bite("a7", on("09:05"), "pale-hump", "drop-shot", Outcome.LOST),
                 caught("a8", "09:12", Species.SPOTTED, "1-7", null, "pale-hump", "drop-shot"),
                 caught("a9", "09:31", Species.SMALLMOUTH, "2-6", null, "pale-hump", "drop-shot"));
-        return new EventData(brief, new Boat(20, 12, 4, 8.5, null, null, Map.of()), new DemoLake(spots()).lake(), spots(), PRESENTATIONS, stops, forecast, List.of(plan), log);
+        return new EventData(event, new Boat(20, 12, 4, 8.5, null, null, Map.of()), new DemoLake(spots()).lake(), spots(), PRESENTATIONS, stops, forecast, List.of(plan), log);
     }
 
     static EventData aprilShakedown() {
@@ -197,9 +198,9 @@ public final class DemoEvents {
 
     private EventData shakedown() {
         List<SpeciesRule> species = List.of(new SpeciesRule(Species.LARGEMOUTH, 355.6, null), new SpeciesRule(Species.SMALLMOUTH, 355.6, null));
-        Brief brief = new Brief("April Shakedown, Velmarrow Reservoir", ZONE, Format.LIMIT_WEIGHT, 5, 1, grams("12-0"), 5.0, species,
-                new Penalties(grams("0-4"), grams("1-0"), 15.0, null), new Gear(null, List.of()), List.of(day("2027-04-22"), day("2027-04-23")),
-                List.of(new CompetitionDay(day("2027-04-24"), at("2027-04-24T07:00"), at("2027-04-24T15:00"))), LAUNCH, LAUNCH, Map.of());
+        Event event = new Event("April Shakedown, Velmarrow Reservoir", ZONE, 1, List.of(day("2027-04-22"), day("2027-04-23")),
+                List.of(new CompetitionDay(day("2027-04-24"), at("2027-04-24T07:00"), at("2027-04-24T15:00"))), new Event.Ramp(LAUNCH, LAUNCH),
+                new Rules(Format.LIMIT_WEIGHT, 5, grams("12-0"), 5.0, species, new Penalties(grams("0-4"), grams("1-0"), 15.0, null), new Gear(null, List.of())), Map.of());
         List<PracticeStop> stops = new ArrayList<>();
         fish(stops, "2027-04-22", new Conditions(12.5, 0.8, 5.0, Sky.CLOUDY, null), List.of("07:30 maudlin-point medium-crankbait 60",
                 "08:50 dam-riprap medium-crankbait 45", "10:00 cold-wall shaky-head 50", "11:20 sill-ledge carolina-rig 60"));
@@ -223,7 +224,7 @@ public final class DemoEvents {
         log.add(new Entry.Correct("b8", at(date + "11:20"), "b6", grams("2-13"), null, "2-13"));
         log.add(caught("b9", at(date + "11:47"), Species.SMALLMOUTH, "1-12", null, "sill-ledge", "carolina-rig"));
         log.add(new Entry.Balance("b10", at(date + "11:49"), "b9", "b1"));
-        log.add(new Entry.Strike("b11", at(date + "12:05"), "sill-ledge", "carolina-rig", Outcome.MISSED));
+        log.add(new Entry.Bite("b11", at(date + "12:05"), "sill-ledge", "carolina-rig", Outcome.MISSED));
         log.add(caught("b12", at(date + "12:30"), Species.LARGEMOUTH, "4-3", null, "sill-ledge", "carolina-rig"));
         log.add(new Entry.Died("b13", at(date + "13:05"), "b2"));
         log.add(caught("b14", at(date + "13:22"), Species.LARGEMOUTH, "2-8", null, "sill-ledge", "carolina-rig"));
@@ -235,7 +236,7 @@ public final class DemoEvents {
         log.add(new Entry.Official("b18", at(date + "15:40"), grams("13-8"), 1));
         List<Spot> spots = spots().stream().filter(s -> List.of("maudlin-point", "split-point", "dam-riprap", "cold-wall", "sill-ledge",
                 "fallen-alder", "pale-hump", "raven-wall").contains(s.id())).toList();
-        return new EventData(brief, new Boat(20, 12, 4, null, null), null, spots, PRESENTATIONS, stops, List.of(), List.of(plan), log);
+        return new EventData(event, new Boat(20, 12, 4, null, null), null, spots, PRESENTATIONS, stops, List.of(), List.of(plan), log);
     }
 
     private static Entry fishing(String id, String time, String spot, String presentation) {
@@ -312,7 +313,7 @@ public final class DemoEvents {
     }
 
     private void bites(List<Bite> bites, Spot spot, String presentation, LocalDate date, LocalTime start, int minutes, int shared) {
-        Truth truth = TRUTHS.getOrDefault(spot.placeClass() + "/" + presentation, new Truth(2, 6.5, 3, 6));
+        Truth truth = TRUTHS.getOrDefault(spot.spotType() + "/" + presentation, new Truth(2, 6.5, 3, 6));
         double spotFactor = 0.6 + new Random(spot.id().hashCode()).nextDouble();
         double hours = (start.toSecondOfDay() + 30.0 * minutes) / 3600 - 5.1;
         double z = (hours - truth.bestHour()) / truth.spreadHours();

@@ -15,7 +15,7 @@ import lochan.core.competition.Entry;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.planning.DayRuns;
-import lochan.core.planning.PlanRules;
+import lochan.core.planning.PlanCheck;
 import lochan.core.practice.Bite;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Outcome;
@@ -47,27 +47,27 @@ class DemoEventsTest {
 
     @Test
     void twentyFourSpotsOfTenKindsWithLookAlikesNeverFishedAndOneCrowded() {
-        assertThat(OPEN.spots()).hasSize(24).extracting(Spot::placeClass).satisfies(classes -> assertThat(classes.stream().distinct()).hasSize(10));
+        assertThat(OPEN.spots()).hasSize(24).extracting(Spot::spotType).satisfies(classes -> assertThat(classes.stream().distinct()).hasSize(10));
         assertThat(OPEN.spots()).filteredOn(s -> s.crowdRisk() > 0.5).hasSize(1);
         List<String> fished = OPEN.stops().stream().map(PracticeStop::spotId).toList();
         assertThat(OPEN.spots()).filteredOn(s -> !fished.contains(s.id())).hasSizeGreaterThan(3);
     }
 
     @Test
-    void aboutThreeHundredStrikesInFourDaysWithMixedSizes() {
-        assertThat(OPEN.stops().stream().map(s -> s.start().atZone(OPEN.brief().timeZone()).toLocalDate()).distinct()).hasSize(4);
+    void aboutThreeHundredBitesInFourDaysWithMixedSizes() {
+        assertThat(OPEN.stops().stream().map(s -> s.start().atZone(OPEN.timeZone()).toLocalDate()).distinct()).hasSize(4);
         assertThat(bites(null)).hasSizeBetween(270, 330);
         assertThat(bites(null).filter(b -> b.size() != null).map(b -> b.size().how()).distinct()).hasSize(4);
-        assertThat(bites("kestle-docks")).as("many strikes and no size").hasSizeGreaterThan(15)
+        assertThat(bites("kestle-docks")).as("many bites and no size").hasSizeGreaterThan(15)
                 .allSatisfy(b -> assertThat(b.outcome()).isIn(Outcome.SHAKEN, Outcome.MISSED)).allSatisfy(b -> assertThat(b.size()).isNull());
     }
 
     @Test
-    void strikesAndWaterHaveNotesAndSomeWaterIsOffLimits() {
+    void bitesAndWaterHaveNotesAndSomeWaterIsOffLimits() {
         assertThat(bites(null).filter(b -> !b.notes().isEmpty())).hasSizeGreaterThan(80).allSatisfy(b ->
                 assertThat(b.notes().fishDepthM()).isLessThanOrEqualTo(b.notes().waterDepthM()));
         assertThat(OPEN.stops()).anySatisfy(s -> assertThat(s.conditions().signs().recentFront()).isTrue());
-        assertThat(OPEN.marks()).extracting(m -> m.spotId() == null).contains(true, false);
+        assertThat(OPEN.waypoints()).extracting(m -> m.spotId() == null).contains(true, false);
         assertThat(OPEN.runs()).hasSizeGreaterThan(8);
         assertThat(OPEN.lake().offLimits()).isNotEmpty();
         assertThat(OPEN.spots()).noneMatch(OPEN::offLimits);
@@ -85,8 +85,8 @@ class DemoEventsTest {
     void everySpotIsReachedOnTheWaterAndThePlanCanBeKept() {
         Runs runs = Runs.of(OPEN.lake(), OPEN.boat(), Assumptions.DEFAULTS.planning());
 
-        assertThat(OPEN.spots()).allSatisfy(s -> assertThat(runs.between(OPEN.brief().launch(), s.position())).isPresent());
-        assertThat(PlanRules.legs(OPEN, OPEN.plans().getFirst(), Assumptions.DEFAULTS.planning(), DayRuns.of(OPEN, Assumptions.DEFAULTS.planning()))).allSatisfy(l -> assertThat(l.fits()).as(l.toString()).isTrue());
+        assertThat(OPEN.spots()).allSatisfy(s -> assertThat(runs.between(OPEN.launch(), s.position())).isPresent());
+        assertThat(PlanCheck.legs(OPEN, OPEN.plans().getFirst(), Assumptions.DEFAULTS.planning(), DayRuns.of(OPEN, Assumptions.DEFAULTS.planning()))).allSatisfy(l -> assertThat(l.fits()).as(l.toString()).isTrue());
     }
 
     @Test
@@ -97,7 +97,7 @@ class DemoEventsTest {
     /** Every spot lies within a few kilometres of the launch, in empty country. */
     @Test
     void theInventedWaterIsOnePlace() {
-        Position launch = OPEN.brief().launch();
+        Position launch = OPEN.launch();
 
         assertThat(OPEN.spots()).allSatisfy(s -> assertThat(s.position().metresTo(launch)).isLessThan(10_000));
     }

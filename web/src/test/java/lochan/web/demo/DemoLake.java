@@ -68,7 +68,7 @@ final class DemoLake {
             double x = (s.position().lon() - DemoEvents.LAUNCH.lon()) * KM_PER_DEGREE_EAST;
             double y = (s.position().lat() - DemoEvents.LAUNCH.lat()) * KM_PER_DEGREE_NORTH;
             double wanted = (s.depthMinM() + s.depthMaxM()) / 2;
-            boolean stands = s.placeClass().equals("hump");
+            boolean stands = s.spotType().equals("hump");
             bumps.add(new Bump(x, y, depth(x, y) - wanted, stands ? 0.11 : 0.17));
         }
     }

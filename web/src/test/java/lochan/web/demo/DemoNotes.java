@@ -23,24 +23,25 @@ import lochan.core.practice.Conditions;
 import lochan.core.practice.LevelTrend;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Signs;
-import lochan.core.practice.Struck;
+import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
-import lochan.core.water.Mark;
+import lochan.core.water.FishPosition;
+import lochan.core.water.Waypoint;
 import lochan.core.water.Spot;
 
-/** What the demo's angler notes besides the bare strikes: retrieves, depths, signs of the water, marks of the sonar, runs of a track. */
+/** What the demo's angler notes besides the bare bites: retrieves, depths, signs of the water, waypoints of the sonar, runs of a track. */
 final class DemoNotes {
 
     private static final double FOOT = 0.3048;
 
-    /** How each presentation is worked, and where it is mostly struck. */
-    private record Work(List<String> retrieves, Struck struck) { }
+    /** How each presentation is worked, and where it is mostly taken. */
+    private record Work(List<String> retrieves, TakenOn takenOn) { }
 
-    private static final Map<String, Work> WORK = Map.of("topwater-walker", new Work(List.of("steady walk", "walk, pause"), null),
-            "swim-jig", new Work(List.of("slow and steady", "lift and fall"), Struck.SUSPENDED), "stick-worm", new Work(List.of("let fall"), Struck.FALL),
-            "flipping-jig", new Work(List.of("let fall", "hopped twice"), Struck.FALL), "medium-crankbait", new Work(List.of("bumped off rock"), Struck.BOTTOM),
-            "shaky-head", new Work(List.of("dragged, shaken"), Struck.BOTTOM), "carolina-rig", new Work(List.of("dragged", "long pulls"), Struck.BOTTOM),
-            "drop-shot", new Work(List.of("held still", "shaken"), Struck.SUSPENDED));
+    private static final Map<String, Work> WORK = Map.of("walking-topwater", new Work(List.of("steady walk", "walk, pause"), null),
+            "swim-jig", new Work(List.of("slow and steady", "lift and fall"), TakenOn.SUSPENDED), "stick-worm", new Work(List.of("let fall"), TakenOn.FALL),
+            "flipping-jig", new Work(List.of("let fall", "hopped twice"), TakenOn.FALL), "medium-crankbait", new Work(List.of("bumped off rock"), TakenOn.BOTTOM),
+            "shaky-head", new Work(List.of("dragged, shaken"), TakenOn.BOTTOM), "carolina-rig", new Work(List.of("dragged", "long pulls"), TakenOn.BOTTOM),
+            "drop-shot", new Work(List.of("held still", "shaken"), TakenOn.SUSPENDED));
     /** By the day of practice: clarity, direction of the wind, level. */
     private static final List<Signs> DAYS = List.of(signs(ClarityTrend.STEADY, 200, LevelTrend.STEADY, false), signs(ClarityTrend.MUDDYING, 215, LevelTrend.RISING, false),
             signs(ClarityTrend.CLEARING, 300, LevelTrend.STEADY, true), signs(ClarityTrend.CLEARING, 280, LevelTrend.FALLING, false));
@@ -59,7 +60,7 @@ final class DemoNotes {
     static EventData addedTo(EventData event) {
         DemoNotes notes = new DemoNotes(event);
         List<PracticeStop> stops = event.stops().stream().map(notes::noted).toList();
-        return new EventData(event.brief(), event.boat(), notes.runs(), event.lake(), event.spots(), notes.marks(), event.presentations(), stops,
+        return new EventData(event.event(), event.boat(), notes.runs(), event.lake(), event.spots(), notes.waypoints(), event.presentations(), stops,
                 event.forecast(), event.plans(), event.competition(), notebook());
     }
 
@@ -81,8 +82,8 @@ final class DemoNotes {
         }
         Work work = WORK.get(bite.presentationId());
         double water = Math.round((spot.depthMinM() + random.nextDouble() * (spot.depthMaxM() - spot.depthMinM())) / FOOT) * FOOT;
-        double fish = work.struck() == Struck.BOTTOM ? water : Math.max(FOOT, water - random.nextInt(4) * FOOT);
-        BiteNotes notes = new BiteNotes(work.retrieves().get(random.nextInt(work.retrieves().size())), fish, water, work.struck(), null, Map.of());
+        double fish = work.takenOn() == TakenOn.BOTTOM ? water : Math.max(FOOT, water - random.nextInt(4) * FOOT);
+        BiteNotes notes = new BiteNotes(work.retrieves().get(random.nextInt(work.retrieves().size())), fish, water, work.takenOn(), null, Map.of());
         return new Bite(bite.at(), bite.outcome(), bite.presentationId(), bite.species(), bite.size(), notes);
     }
 
@@ -94,37 +95,37 @@ final class DemoNotes {
     private static Notebook notebook() {
         KnownFish dock = new KnownFish("dock-giant", "old-boathouse", "Under the third slip, in its shade", KnownFish.Kind.DOCK, Species.LARGEMOUTH, 2608, LocalTime.of(10, 30),
                 LocalTime.of(14, 0), null, local("05T11:15"), false, "Comes out when the sun is on the boards", List.of(tried("03T11:40", KnownFish.Reaction.LOOKED, "stick-worm"),
-                tried("04T11:35", KnownFish.Reaction.STRUCK, "stick-worm")), Map.of("guessGrams", "5-12"));
+                tried("04T11:35", KnownFish.Reaction.BIT, "stick-worm")), Map.of("guessGrams", "5-12"));
         KnownFish bed = new KnownFish("late-bed", "grey-snag", "Pale patch left of the trunk", KnownFish.Kind.BED, Species.LARGEMOUTH, 1871, LocalTime.of(8, 30), LocalTime.of(15, 0),
                 4.5, local("05T09:30"), false, null, List.of(tried("04T14:50", KnownFish.Reaction.IGNORED, "flipping-jig")), Map.of("guessGrams", "4-2"));
         Trial retrieve = new Trial("drop-shot-work", Trial.Subject.RETRIEVE, "drop shot held still", "drop shot shaken", List.of(round("02T13:20", true, 20, 4, 3), round("02T13:42", false, 18, 1, 1),
                 round("04T12:55", true, 25, 5, 4), round("04T13:20", false, 20, 2, 1)));
         Trial colour = new Trial("swim-jig-colour", Trial.Subject.COLOUR, "green and orange", "white", List.of(round("03T05:50", true, 25, 4, 3), round("03T06:20", false, 25, 3, 2)));
-        SetupChange trebles = new SetupChange("walker-trebles", "topwater-walker", local("03T20:30"), "short-shanked trebles, a size up", null);
-        return new Notebook(List.of(dock, bed), List.of(retrieve, colour), List.of(trebles), List.of(), Notebook.Leanings.NONE);
+        SetupChange trebles = new SetupChange("walker-trebles", "walking-topwater", local("03T20:30"), "short-shanked trebles, a size up", null);
+        return new Notebook(List.of(dock, bed), List.of(retrieve, colour), List.of(trebles), List.of(), Notebook.Priors.NONE);
     }
 
     private static KnownFish.Try tried(String time, KnownFish.Reaction reaction, String presentation) {
         return new KnownFish.Try(local(time), reaction, presentation);
     }
 
-    private static Trial.Round round(String time, boolean first, double minutes, int strikes, int landed) {
-        return new Trial.Round(local(time), first, minutes, strikes, landed);
+    private static Trial.Round round(String time, boolean first, double minutes, int bites, int landed) {
+        return new Trial.Round(local(time), first, minutes, bites, landed);
     }
 
-    private List<Mark> marks() {
-        return List.of(mark("m1", "2027-06-02T15:10", "pale-hump", 40, 20, "fish", 22, 24, Mark.Bottom.HARD, true, Mark.Holding.TOP, null, "pale-hump"),
-                mark("m2", "2027-06-02T15:25", "harth-bend", -60, 90, "fish", 19, 31, Mark.Bottom.FIRM, true, Mark.Holding.EDGE, "A string of arches over the channel", "harth-bend"),
-                mark("m3", "2027-06-03T15:05", "lost-hump", 210, -160, null, 0, 26, Mark.Bottom.HARD, null, null, "Shell bed, hard as a road", null),
-                mark("m4", "2027-06-04T15:20", "sill-ledge", -180, 240, "fish", 15, 29, Mark.Bottom.SOFT, true, Mark.Holding.SUSPENDED, null, null));
+    private List<Waypoint> waypoints() {
+        return List.of(waypoint("m1", "2027-06-02T15:10", "pale-hump", 40, 20, "fish", 22, 24, Waypoint.Bottom.HARD, true, FishPosition.ON_TOP, null, "pale-hump"),
+                waypoint("m2", "2027-06-02T15:25", "harth-bend", -60, 90, "fish", 19, 31, Waypoint.Bottom.FIRM, true, FishPosition.OFF_EDGE, "A string of arches over the channel", "harth-bend"),
+                waypoint("m3", "2027-06-03T15:05", "lost-hump", 210, -160, null, 0, 26, Waypoint.Bottom.HARD, null, null, "Shell bed, hard as a road", null),
+                waypoint("m4", "2027-06-04T15:20", "sill-ledge", -180, 240, "fish", 15, 29, Waypoint.Bottom.SOFT, true, FishPosition.SUSPENDED, null, null));
     }
 
-    private Mark mark(String id, String time, String near, double eastM, double northM, String fish, int fishFeet, int waterFeet, Mark.Bottom bottom,
-                      Boolean bait, Mark.Holding holding, String note, String on) {
+    private Waypoint waypoint(String id, String time, String near, double eastM, double northM, String fish, int fishFeet, int waterFeet, Waypoint.Bottom bottom,
+                      Boolean bait, FishPosition fishPosition, String note, String on) {
         Position p = event.spot(near).orElseThrow().position();
         Position at = new Position(round(p.lat() + northM / Position.METRES_PER_DEGREE), round(p.lon() + eastM / Position.metresPerDegreeEast(p.lat())));
-        return new Mark(id, java.time.LocalDateTime.parse(time).atZone(ZoneId.of("America/Boise")).toInstant(), at, on, fish == null ? null : fishFeet * FOOT,
-                waterFeet * FOOT, bottom, bait, holding, note, Map.of());
+        return new Waypoint(id, java.time.LocalDateTime.parse(time).atZone(ZoneId.of("America/Boise")).toInstant(), at, on, fish == null ? null : fishFeet * FOOT,
+                waterFeet * FOOT, bottom, bait, fishPosition, note, Map.of());
     }
 
     private static double round(double degrees) {

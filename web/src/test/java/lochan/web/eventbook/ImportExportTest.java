@@ -8,7 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.stream.Stream;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
@@ -52,7 +52,7 @@ class ImportExportTest {
     @Test
     void whatWasMadeOnThePagesComesBackWithWhatWasTyped(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Made by hand, “quoted” & ümlauted");
+        String event = SampleEvents.practisedEvent(angler, "Made by hand, “quoted” & ümlauted");
         angler.post(event + "/competition/entries", "type", "catch", "code", "c1", "species", "largemouth", "weight", "2 - 3", "tag", "Blue");
         angler.post(event + "/practice/start", "spot", "reed-corner", "code", "still-open");
         String exported = angler.get(event + "/export").body();

@@ -14,6 +14,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.JsonNode;
+import lochan.core.notebook.KnownFish;
+import lochan.core.water.FishPosition;
+import lochan.core.practice.TakenOn;
+import lochan.core.eventdata.EventData;
+import lochan.core.competition.Entry;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -26,6 +33,9 @@ class EventFileTest {
     /** An event whose lake is not known. */
     private static final Path DRY = DEMO.resolveSibling("april-shakedown.event.json");
     private static final Path SCHEMA = Path.of("src/main/resources/static/schema/event.schema.json");
+
+    private static final Path VERSION_1 = Path.of("src/test/resources/version-1");
+    private static final List<String> OLD_NAMES = List.of("placeClass", "marks", "holding", "settleMinutes", "mostWindMps", "struck", "strikes", "lineHours", "leanings");
 
     static Stream<Path> files() throws IOException {
         return Stream.concat(Files.list(Path.of("src/test/resources/cases")), Files.list(DEMO.getParent()))
@@ -68,10 +78,59 @@ class EventFileTest {
         assertThat(read(once)).isEqualTo(read(Files.readString(file)));
     }
 
+    /** Files of version 1: the worked cases, and what was shipped and written in its time. */
+    static Stream<Path> oldFiles() throws IOException {
+        return Stream.concat(Files.list(Path.of("src/test/resources/cases")), Files.list(VERSION_1)).filter(p -> p.toString().endsWith(".event.json")).sorted();
+    }
+
+    @ParameterizedTest
+    @MethodSource("oldFiles")
+    void filesOfVersion1AreReadAndWrittenInVersion2(Path file) throws Exception {
+        String old = Files.readString(file);
+        EventFile read = read(old);
+
+        assertThat(old).contains("\"lochan\": 1");
+        assertThat(read.extras().keySet()).as("nothing of version 1 is unknown").noneMatch(p -> OLD_NAMES.stream().anyMatch(n -> read.extras().get(p).contains("\"" + n + "\"")));
+        assertThat(written(read)).contains("\"lochan\": 2").doesNotContain(OLD_NAMES.stream().map(n -> "\"" + n + "\":").toArray(String[]::new));
+        assertThat(schemaProblems(written(read))).isEmpty();
+        assertThat(read(written(read)).data()).isEqualTo(read.data());
+    }
+
+    @Test
+    void everyRenamedFieldOfVersion1ArrivesUnderItsNewName() throws Exception {
+        EventData read = read(Files.readString(VERSION_1.resolve("two-arms-open.event.json"))).data();
+
+        assertThat(read.spots()).first().extracting(s -> s.spotType()).isEqualTo("grass-edge");
+        assertThat(read.boat().setUpMinutes()).isEqualTo(4);
+        assertThat(read.boat().maxWindMps()).isEqualTo(8.5);
+        assertThat(read.waypoints()).extracting(w -> w.fishPosition()).contains(FishPosition.ON_TOP, FishPosition.OFF_EDGE);
+        assertThat(read.stops().stream().flatMap(s -> s.bites().stream()).map(b -> b.notes().takenOn())).contains(TakenOn.FALL);
+        assertThat(read.notebook().fish()).anyMatch(f -> f.tries().stream().anyMatch(t -> t.reaction() == KnownFish.Reaction.BIT));
+        assertThat(read.notebook().trials()).anyMatch(t -> t.rounds().stream().anyMatch(x -> x.bites() > 0));
+    }
+
+    @Test
+    void entriesOfOldTypesAreReadFromWhereverTheyCome() throws Exception {
+        EventData event = read(Files.readString(DEMO)).data();
+        JsonNode sent = JsonMapper.builder().build().readTree("""
+                [{"type": "strike", "id": "s", "at": "2027-06-06T06:00:00-06:00", "spot": null, "presentation": null, "outcome": "missed"},
+                 {"type": "well-water", "id": "w", "at": "2027-06-06T06:01:00-06:00", "celsius": 21}]""");
+
+        assertThat(EventFileReader.entries(sent, event)).hasSize(2).hasAtLeastOneElementOfType(Entry.Bite.class).hasAtLeastOneElementOfType(Entry.LivewellReading.class);
+    }
+
+    @Test
+    void whatIsWrongInVersion1IsNamedAsItStandsThere() throws Exception {
+        String old = Files.readString(VERSION_1.resolve("two-arms-open.event.json"));
+
+        assertThat(problems(old.replaceFirst("\"holding\": \"on top\"", "\"holding\": 3"))).singleElement().asString().startsWith("/marks/0/holding: found 3");
+        assertThat(problems(old.replaceFirst("\"placeClass\": \"[a-z-]+\"", "\"placeClass\": 7"))).allMatch(m -> m.startsWith("/spots/0/placeClass: ")).isNotEmpty();
+    }
+
     @ParameterizedTest
     @MethodSource("files")
     void filesFitTheSchemaThatShips(Path file) throws Exception {
-        assertThat(schemaProblems(Files.readString(file))).isEmpty();
+        assertThat(file.startsWith(DEMO.getParent()) ? schemaProblems(Files.readString(file)) : List.of()).isEmpty();
         assertThat(schemaProblems(written(read(Files.readString(file))))).isEmpty();
     }
 
@@ -82,7 +141,7 @@ class EventFileTest {
 
     @Test
     void unknownFieldsComeBackWhereTheyWere() throws Exception {
-        String json = Files.readString(DEMO).replaceFirst("\"lochan\": 1,", "\"lochan\": 1, \"buoys\": {\"outline\": {\"type\": \"Polygon\"}},")
+        String json = Files.readString(DEMO).replaceFirst("\"lochan\": 2,", "\"lochan\": 2, \"buoys\": {\"outline\": {\"type\": \"Polygon\"}},")
                 .replaceFirst("\"id\": \"harth-grass\",", "\"id\": \"harth-grass\", \"marker\": [1, 2.50, \"ü\"],")
                 .replaceFirst("\"outcome\": \"landed\",", "\"outcome\": \"landed\", \"onTheFall\": true,");
 
@@ -94,11 +153,11 @@ class EventFileTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "\"struck\": \"fall\" | \"struck\": \"upwards\" | expected one of bottom, suspended, fall",
+        "\"takenOn\": \"fall\" | \"takenOn\": \"upwards\" | expected one of bottom, suspended, fall",
         "\"windFromDeg\": 200 | \"windFromDeg\": 400 | /windFromDeg: found 400",
-        "\"holding\": \"on top\" | \"holding\": 3 | /marks/0/holding",
-        "\"spot\": \"pale-hump\",\\n   \"fishDepthM\" | \"spot\": \"nowhere\",\\n   \"fishDepthM\" | /marks/0/spot: found \"nowhere\"",
-        "\"bait\": true | \"bait\": \"some\" | /marks/0/bait",
+        "\"position\": \"on-top\" | \"position\": 3 | /waypoints/0/position",
+        "\"spot\": \"pale-hump\",\\n   \"fishDepthM\" | \"spot\": \"nowhere\",\\n   \"fishDepthM\" | /waypoints/0/spot: found \"nowhere\"",
+        "\"bait\": true | \"bait\": \"some\" | /waypoints/0/bait",
         "\"clarityTrend\": \"clearing\" | \"clarityTrend\": \"clear\" | expected one of clearing, steady, muddying"})
     void aWrongNoteIsRefusedWithItsPlace(String right, String wrong, String message) throws IOException {
         String json = Files.readString(DEMO);
@@ -144,7 +203,7 @@ class EventFileTest {
     /** Each wrong value is refused with its pointer, by the reader as by the schema. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "\"lochan\": 1, | \"lochan\": 2, | /lochan: found 2, expected a whole number from 1 to 1",
+        "\"lochan\": 2, | \"lochan\": 3, | /lochan: found 3, expected a whole number from 1 to 2",
         "\"format\": \"limit-weight\" | \"format\": \"heaviest\" | /event/format: found \"heaviest\", expected one of limit-weight, every-fish, limit-length",
         "\"limit\": 5 | \"limit\": \"five\" | /event/limit: found \"five\"",
         "\"lat\": 42.612 | \"lat\": 142.612 | /event/launch/lat: found 142.612, expected a number from -90 to 90",
@@ -201,7 +260,7 @@ class EventFileTest {
 
         EventFile read = EventFileReader.read(new java.io.ByteArrayInputStream(locked.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
         assertThat(read.data().plans().getFirst().stops()).extracting(lochan.core.plan.PlanStop::locked).startsWith(true, false);
-        assertThat(read.data().boat().mostWindMps()).isEqualTo(8.5);
+        assertThat(read.data().boat().maxWindMps()).isEqualTo(8.5);
         assertThat(schemaProblems(locked)).isEmpty();
         java.io.ByteArrayOutputStream out = new java.io.ByteArrayOutputStream();
         EventFileWriter.write(read, out);
@@ -262,7 +321,7 @@ class EventFileTest {
     void namesAreCleanedOfWhatNothingCanShow() throws Exception {
         EventFile read = read(Files.readString(DEMO).replace("\"Two Arms", "\"\\u0007Tw\\u202e\\ud800o\\ufffe Arms"));
 
-        assertThat(read.data().brief().name()).startsWith("Two Arms");
+        assertThat(read.data().name()).startsWith("Two Arms");
     }
 
     @Test

@@ -13,7 +13,7 @@ import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
@@ -59,8 +59,8 @@ class FuzzTest {
         try (RunningApp running = TestServers.start(false, Map.of(), OutputStream.nullOutputStream())) {
             app = running;
             angler = running.angler();
-            event = Rules.practisedEvent(angler, "Spoilt");
-            angler.upload(event + "/water/lake", "file", "lake.geojson", LAKE.getBytes(StandardCharsets.UTF_8));
+            event = SampleEvents.practisedEvent(angler, "Spoilt");
+            angler.upload(event + "/map/lake", "file", "lake.geojson", LAKE.getBytes(StandardCharsets.UTF_8));
             angler.post(event + "/plan/new", "day", "1");
             eventFile = angler.get(event + "/export").body();
             pages = app.bean(RequestMappingHandlerMapping.class).getHandlerMethods().keySet().stream()
@@ -152,15 +152,15 @@ class FuzzTest {
     }
 
     private void lake() {
-        upload("lake", "/water/lake", LAKE);
+        upload("lake", "/map/lake", LAKE);
     }
 
     private void grid() {
-        upload("grid", "/water/depths", GRID);
+        upload("grid", "/map/depths", GRID);
     }
 
     private void lines() {
-        upload("lines", "/water/contours", LINES);
+        upload("lines", "/map/contours", LINES);
     }
 
     private void waypoints() {
@@ -168,7 +168,7 @@ class FuzzTest {
     }
 
     private void track() {
-        preview("track", "/practice/track", Rules.track());
+        preview("track", "/practice/track", SampleEvents.track());
     }
 
     private void sheet() {
@@ -197,10 +197,10 @@ class FuzzTest {
 
     private void form() {
         Map<String, Map<String, String>> forms = new LinkedHashMap<>();
-        forms.put("/spots/new", Rules.spot("Spot " + random.nextInt(1000)));
-        forms.put("/practice/stops/new", Rules.stop("reed-corner"));
-        forms.put("/brief", Rules.brief("Spoilt"));
-        forms.put("/spots/marks", Map.of("code", "m" + random.nextInt(1000), "position", "42.63, -116.91", "note", "hard patch"));
+        forms.put("/spots/new", SampleEvents.spot("Spot " + random.nextInt(1000)));
+        forms.put("/practice/stops/new", SampleEvents.stop("reed-corner"));
+        forms.put("/rules", SampleEvents.form("Spoilt"));
+        forms.put("/spots/waypoints", Map.of("code", "m" + random.nextInt(1000), "position", "42.63, -116.91", "note", "hard patch"));
         forms.put("/competition/entries", Map.of("type", "catch", "code", "e" + random.nextInt(100_000), "weight", "3-4", "species", "largemouth"));
         forms.put("/practice/forecast", Map.of("0/from", "2027-06-05T06:00", "0/to", "2027-06-05T12:00", "0/windMps", "8", "0/sky", "cloudy"));
         List<String> paths = new ArrayList<>(forms.keySet());

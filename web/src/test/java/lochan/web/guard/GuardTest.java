@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
@@ -93,7 +93,7 @@ class GuardTest {
     void aDatabaseThatHangsIsToldInSecondsAndStylesDoNotNeedIt() throws Exception {
         try (RunningApp app = TestServers.start(false, "127.0.0.1", OutputStream.nullOutputStream())) {
             Visitor angler = app.angler();
-            String event = Rules.event(angler, "Hanging");
+            String event = SampleEvents.event(angler, "Hanging");
             ProcessHandle database = database(app);
             signal("STOP", database);
             try {
@@ -114,7 +114,7 @@ class GuardTest {
     void aTableThatIsDamagedIsToldOnThePlainPage() {
         try (RunningApp app = TestServers.start(false, "127.0.0.1", OutputStream.nullOutputStream())) {
             Visitor angler = app.angler();
-            String event = Rules.event(angler, "Damaged");
+            String event = SampleEvents.event(angler, "Damaged");
             app.bean(DSLContext.class).execute("RENAME TABLE forecast_period TO forecast_gone");
 
             assertThat(angler.get(event + "/plan").texts("h1")).containsExactly("The records cannot be reached");
@@ -127,7 +127,7 @@ class GuardTest {
         Visitor angler = app.angler();
         assertThat(angler.get("/events/999999/plan").texts("h1")).containsExactly("This is not here");
         assertThat(angler.get("/nothing").texts("h1")).containsExactly("This is not here");
-        assertThat(angler.get(Rules.event(angler, "Senseless") + "/plan?plan=abc").texts("h1")).containsExactly("This could not be read");
+        assertThat(angler.get(SampleEvents.event(angler, "Senseless") + "/plan?plan=abc").texts("h1")).containsExactly("This could not be read");
         assertThat(angler.get("/events").header("Permissions-Policy")).contains("geolocation=(self)").contains("camera=()");
     }
 }

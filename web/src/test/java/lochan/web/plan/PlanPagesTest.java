@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
@@ -33,11 +33,11 @@ class PlanPagesTest {
     @Test
     void everyChangeIsValuedUndoneAndDoneAgain(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Planned");
+        String event = SampleEvents.practisedEvent(angler, "Planned");
         String plan = id(angler.post(event + "/plan/new", "day", "1"));
 
         Visitor.Answer first = added(angler, event, plan, 120);
-        assertThat(first.text()).contains("Reed Corner").containsPattern("Forecast bag \\d+ lb \\d+ oz").contains("A full limit");
+        assertThat(first.text()).contains("Reed Corner").containsPattern("Forecast bag \\d+ lb \\d+ oz").contains("Full limit");
         Visitor.Answer typed = set(angler, event, plan, "06:30", "12:00");
         assertThat(typed.value("stops/0/arrive")).isEqualTo("06:30");
         assertThat(typed.texts("[data-cost]")).singleElement().asString().matches("\\+.* oz: Reed Corner set by hand");
@@ -47,19 +47,19 @@ class PlanPagesTest {
 
         assertThat(angler.post(event + "/plan/undo", "plan", plan).value("stops/0/leave")).isEqualTo("12:00");
         assertThat(angler.post(event + "/plan/undo", "plan", plan).value("stops/0/leave")).isNotEqualTo("12:00");
-        assertThat(angler.post(event + "/plan/redo", "plan", plan).text()).contains("Done again: Reed Corner set by hand.");
+        assertThat(angler.post(event + "/plan/redo", "plan", plan).text()).contains("Redone: Reed Corner set by hand.");
         Visitor.Answer again = angler.post(event + "/plan/redo", "plan", plan);
         assertThat(again.value("stops/0/leave")).isEqualTo("11:30");
-        assertThat(angler.post(event + "/plan/redo", "plan", plan).text()).contains("There is nothing to do again.");
+        assertThat(angler.post(event + "/plan/redo", "plan", plan).text()).contains("There is nothing to redo.");
         angler.post(event + "/plan/undo", "plan", plan);
         angler.post(event + "/plan/edit", "plan", plan, "op", "name", "name", "By hand");
-        assertThat(angler.post(event + "/plan/redo", "plan", plan).text()).as("another change instead of what was undone").contains("There is nothing to do again.");
+        assertThat(angler.post(event + "/plan/redo", "plan", plan).text()).as("another change instead of what was undone").contains("There is nothing to redo.");
     }
 
     @Test
     void whatCannotBeIsRefusedWithWhatIsWrongAndKept(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Senseless");
+        String event = SampleEvents.practisedEvent(angler, "Senseless");
         String plan = id(angler.post(event + "/plan/new", "day", "1"));
         assertThat(angler.post(event + "/plan/edit", "plan", plan, "op", "add", "add/spot", "nowhere", "add/presentation", "swim-jig").text())
                 .contains("is not one of the event's");
@@ -82,28 +82,28 @@ class PlanPagesTest {
     @Test
     void aRunThatDoesNotFitIsFlagged(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Late");
+        String event = SampleEvents.practisedEvent(angler, "Late");
         String plan = id(angler.post(event + "/plan/new", "day", "1"));
         added(angler, event, plan, 60);
 
         assertThat(set(angler, event, plan, "06:00", "15:00").text()).contains("This plan cannot be kept: the run to Reed Corner is").contains("min short");
     }
 
-    /** The brief may lose a day when no plan is made for it. */
+    /** The rules may lose a day when no plan is made for it. */
     @Test
     void aDeletedPlanComesBackOnlyWhileItsDayIsThere(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Shortened");
-        Map<String, String> longer = new LinkedHashMap<>(Rules.brief("Shortened"));
+        String event = SampleEvents.practisedEvent(angler, "Shortened");
+        Map<String, String> longer = new LinkedHashMap<>(SampleEvents.form("Shortened"));
         longer.putAll(Map.of("days/1/date", "2027-06-06", "days/1/start", "06:00", "days/1/checkIn", "14:00"));
-        angler.post(event + "/brief", longer);
+        angler.post(event + "/rules", longer);
         String plan = id(angler.post(event + "/plan/new", "day", "2"));
-        assertThat(angler.post(event + "/brief", Rules.brief("Shortened")).text()).contains("There is a plan for day 2");
+        assertThat(angler.post(event + "/rules", SampleEvents.form("Shortened")).text()).contains("There is a plan for day 2");
         String restore = angler.post(event + "/plan/delete", "plan", plan).page().selectFirst(".note form").attr("action");
-        angler.post(event + "/brief", Rules.brief("Shortened"));
+        angler.post(event + "/rules", SampleEvents.form("Shortened"));
 
         assertThat(angler.post(restore).text()).contains("no longer has the day").contains("No plan yet");
-        angler.post(event + "/brief", longer);
+        angler.post(event + "/rules", longer);
         assertThat(id(angler.post(restore))).isEqualTo(plan);
     }
 
@@ -116,22 +116,22 @@ class PlanPagesTest {
     @Test
     void aSearchGoesAroundTheLocksAndTouchesNothing(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Searched");
-        String plan = id(angler.post(event + "/plan/search", "day", "1", "stance", "steady"));
+        String event = SampleEvents.practisedEvent(angler, "Searched");
+        String plan = id(angler.post(event + "/plan/search", "day", "1", "strategy", "balanced"));
         Visitor.Answer found = searched(angler, event, plan);
         assertThat(found.page().select("[data-stop]")).as("nothing goes into the plan by itself").isEmpty();
         assertThat(angler.post(event + "/plan/search/keep", "plan", plan, "found", "0").value("stops/0/spot")).isEqualTo("reed-corner");
 
         set(angler, event, plan, "08:00", "09:00");
         angler.post(event + "/plan/edit", "plan", plan, "op", "lock", "index", "0");
-        angler.post(event + "/plan/search", "plan", plan, "stance", "all");
+        angler.post(event + "/plan/search", "plan", plan, "strategy", "all");
         Visitor.Answer around = searched(angler, event, plan);
         assertThat(around.texts("#search tbody tr")).hasSize(4).allMatch(r -> r.contains("Reed Corner 08:00–09:00"));
         assertThat(around.value("stops/0/arrive")).isEqualTo("08:00");
         Visitor.Answer kept = angler.post(event + "/plan/search/keep", "plan", plan, "found", "2");
-        assertThat(kept.text()).contains("A plan of its own was made; yours is as it was.").contains("Searched: the heaviest days");
+        assertThat(kept.text()).contains("The plan was added.").contains("Big fish");
         assertThat(id(kept)).isNotEqualTo(plan);
-        assertThat(angler.post(event + "/plan/search/keep", "plan", plan, "found", "9").text()).contains("search again");
+        assertThat(angler.post(event + "/plan/search/keep", "plan", plan, "found", "9").text()).contains("optimise again");
 
         set(angler, event, plan, "06:00", "15:00");
         assertThat(angler.post(event + "/plan/search", "plan", plan).text()).contains("The locked stops alone cannot be kept");
@@ -140,9 +140,9 @@ class PlanPagesTest {
     @Test
     void withoutPracticeThereIsNothingToSearchWith(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Unpractised");
+        String event = SampleEvents.event(angler, "Unpractised");
 
-        assertThat(angler.post(event + "/plan/search", "day", "1").text()).contains("Nothing to search with yet");
+        assertThat(angler.post(event + "/plan/search", "day", "1").text()).contains("No practice yet");
     }
 
     @Test
@@ -156,16 +156,16 @@ class PlanPagesTest {
         assertThat(second.value("stops/0/arrive")).isEqualTo(angler.get(event + "/plan?plan=" + plan).value("stops/0/arrive"));
         angler.post(second.page().selectFirst(".note form").attr("action"));
 
-        angler.post(event + "/plan/search", "plan", plan, "stance", "both-days");
+        angler.post(event + "/plan/search", "plan", plan, "strategy", "both-days");
         Visitor.Answer both = searched(angler, event, plan);
         assertThat(both.texts("#search tbody tr")).hasSizeGreaterThan(2).allMatch(r -> r.contains("Next day: ")).anyMatch(r -> r.startsWith("saving "));
         int plans = both.texts(".tabs a").size();
         Visitor.Answer pair = angler.post(event + "/plan/search/keep", "plan", plan, "found", "1");
         assertThat(pair.texts(".tabs a")).hasSize(plans + 2);
         assertThat(angler.post(pair.page().selectFirst(".note form").attr("action")).texts(".tabs a")).as("undone both").hasSize(plans);
-        angler.post(event + "/plan/search", "plan", plan, "stance", "steady", "effort", "thorough");
+        angler.post(event + "/plan/search", "plan", plan, "strategy", "balanced", "effort", "thorough");
         angler.post(event + "/plan/search/stop", "plan", plan);
-        assertThat(searched(angler, event, plan).text()).contains("Stopped: this is what was found by then.");
+        assertThat(searched(angler, event, plan).text()).contains("Stopped early: the best found so far.");
     }
 
     @Test
@@ -174,9 +174,9 @@ class PlanPagesTest {
         String event = demoEvent(angler);
         String plan = id(angler.get(event + "/plan"));
 
-        assertThat(angler.get(event + "/plan?plan=" + plan).texts("#supposed [role=status]").getFirst()).doesNotContain("against what is known");
+        assertThat(angler.get(event + "/plan?plan=" + plan).texts("#supposed [role=status]").getFirst()).doesNotContain(" difference");
         Visitor.Answer weak = angler.get(event + "/plan?plan=" + plan + "&weak=on&boats=3&wind=25&target=" + 60);
-        assertThat(weak.texts("#supposed [role=status]").getFirst()).containsPattern("−.* against what is known").contains("30 lb 0 oz: under 1%");
+        assertThat(weak.texts("#supposed [role=status]").getFirst()).containsPattern("−.* difference").contains("30 lb 0 oz: under 1%");
         assertThat(weak.texts("[data-forecast]")).isEqualTo(angler.get(event + "/plan?plan=" + plan).texts("[data-forecast]"));
     }
 
@@ -185,7 +185,7 @@ class PlanPagesTest {
         Visitor angler = demo.demoAngler();
         String event = demoEvent(angler);
         String copy = id(angler.post(event + "/plan/copy", "plan", id(angler.get(event + "/plan"))));
-        Visitor.Answer tight = angler.post(event + "/plan/edit", "plan", copy, "op", "set", "index", "0", "stops/0/spot", "harth-grass", "stops/0/presentation", "topwater-walker",
+        Visitor.Answer tight = angler.post(event + "/plan/edit", "plan", copy, "op", "set", "index", "0", "stops/0/spot", "harth-grass", "stops/0/presentation", "walking-topwater",
                 "stops/0/arrive", "06:08", "stops/0/leave", "07:00");
 
         assertThat(tight.value("stops/0/arrive")).isEqualTo("06:08");
@@ -195,28 +195,26 @@ class PlanPagesTest {
     }
 
     private static String demoEvent(Visitor angler) {
-        return angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
+        return angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/rules", "");
     }
 
     @Test
     void theDemosPlanHasBackupsThatCanBeKept(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = Rules.demoAgain(angler);
+        String event = SampleEvents.demoAgain(angler);
         String backups = angler.get(event + "/plan").page().selectFirst("a[href*=backups]").attr("href");
-        assertThat(angler.get(backups).text()).contains("Reckon them");
         assertThat(angler.get(event + "/plan/backups").path()).as("of no plan").isEqualTo(event + "/plan");
 
-        angler.post(backups);
         org.awaitility.Awaitility.await().atMost(java.time.Duration.ofMinutes(2)).until(() -> angler.get(backups).page().select("ol > li.sheet").size() > 1);
 
         Visitor.Answer ladder = angler.get(backups);
         assertThat(ladder.texts("ol > li.sheet h2")).first().asString().startsWith("1. ").contains(" on ");
         assertThat(ladder.texts("#content > p strong")).singleElement().asString().matches("The main pattern is [A-Z][a-z -]+ on [a-z ]+\\.");
-        assertThat(ladder.text()).containsPattern("(No strike|Fewer than \\d strikes) by \\d\\d:\\d\\d at ");
+        assertThat(ladder.text()).containsPattern("(No bite|Fewer than \\d bites) by \\d\\d:\\d\\d at ");
         Visitor.Answer kept = angler.post(ladder.page().selectFirst("ol form").attr("action"));
-        assertThat(kept.text()).contains("The backup is a plan of its own now.").contains("Backup: ");
+        assertThat(kept.text()).contains("The backup was added as a plan.").contains("Backup: ");
         angler.post(kept.page().selectFirst(".note form").attr("action"));
-        assertThat(angler.post(event + "/plan/backups/keep?rung=99&" + backups.replaceAll(".*\\?", "")).text()).contains("reckon the backups anew");
+        assertThat(angler.post(event + "/plan/backups/keep?rung=99&" + backups.replaceAll(".*\\?", "")).text()).contains("these are the new backups");
     }
 
     /** Two windows of one plan save at the same moment: one change is made, the other is told; nothing is lost silently. */
@@ -224,7 +222,7 @@ class PlanPagesTest {
     void ofTwoChangesAtTheSameMomentOneIsMadeAndTheOtherIsTold(RunningApp app) throws Exception {
         RunningApp.Account account = app.account();
         Visitor one = account.visitor();
-        String event = Rules.practisedEvent(one, "Two windows");
+        String event = SampleEvents.practisedEvent(one, "Two windows");
         String plan = id(one.post(event + "/plan/new", "day", "1"));
         Visitor other = app.visitor();
         other.post("/sign-in", "name", account.name(), "password", account.password());

@@ -15,7 +15,7 @@ import java.util.stream.IntStream;
 import lochan.core.deck.DeckList;
 import lochan.core.tackle.Tackle;
 import lochan.web.TestServers;
-import lochan.web.deck.Decks;
+import lochan.web.tackle.Decks;
 import lochan.web.demo.DemoEvents;
 import lochan.web.gpx.GpxWaypoints;
 import lochan.web.testing.RunningApp;
@@ -44,7 +44,7 @@ class TakeAlongTest {
     @BeforeEach
     void open(@RunningApp.Demo RunningApp demo) {
         angler = demo.demoAngler();
-        event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
+        event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/rules", "");
         plan = angler.get(event + "/plan").page().selectFirst("input[name=plan]").attr("value");
     }
 
@@ -56,9 +56,9 @@ class TakeAlongTest {
     void theSheetIsOnePageWithAllThatIsNeededInTheBoatAndTheDeckAnother() throws IOException {
         try (PDDocument pdf = Loader.loadPDF(file("sheet"))) {
             assertThat(pdf.getNumberOfPages()).isEqualTo(2);
-            assertThat(page(pdf, 2)).contains("Deck").contains("Topwater rod").contains("Pack and check");
+            assertThat(page(pdf, 2)).contains("Rods on deck").contains("Topwater rod").contains("Pack and check");
             assertThat(page(pdf, 1)).contains("Day 1, Sat 5 June").contains("Sill Ledge").contains("42° 37.747' N 116° 53.006' W").contains("Carolina rig")
-                    .containsPattern("LEAVE FOR CHECK-IN BY \\d\\d:\\d\\d").contains("If the main pattern dies").contains("life jacket on")
+                    .containsPattern("LEAVE FOR CHECK-IN BY \\d\\d:\\d\\d").contains("Backups").contains("life jacket on")
                     .contains("run 2.1 mi, 8 min");
         }
     }
@@ -104,7 +104,7 @@ class TakeAlongTest {
         List<PlanSheet.Row> rows = IntStream.rangeClosed(1, 24).mapToObj(i -> new PlanSheet.Row(i, "06:10 – 06:20", "A long name of a spot " + i, "42° 37.747' N 116° 53.006' W",
                 "8–12 ft", "Carolina rig", "run 2.1 mi, 8 min")).toList();
         PlanSheet sheet = new PlanSheet("Open", "Day 1", "Full", "start 06:00", "", List.of(), rows, "14:37", List.of("run to check-in 3 min short"),
-                List.of("No strike by 07:50 at Reed <Corner> & Bank: go."), true, true);
+                List.of("No bite by 07:50 at Reed <Corner> & Bank: go."), true, true);
         org.thymeleaf.spring6.SpringTemplateEngine engine = new org.thymeleaf.spring6.SpringTemplateEngine();
         org.thymeleaf.templateresolver.ClassLoaderTemplateResolver templates = new org.thymeleaf.templateresolver.ClassLoaderTemplateResolver();
         templates.setPrefix("templates/");

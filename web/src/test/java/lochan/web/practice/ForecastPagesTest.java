@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
@@ -21,14 +21,14 @@ class ForecastPagesTest {
     @Test
     void aTypedForecastIsKeptDrawnOnThePlanAndCanBeUndone(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Windy");
-        assertThat(angler.post(event + "/plan/new", "day", "1").text()).contains("No forecast yet: type it");
+        String event = SampleEvents.practisedEvent(angler, "Windy");
+        assertThat(angler.post(event + "/plan/new", "day", "1").text()).contains("Add forecast");
         Map<String, String> fields = row(0, "06:00", "10:00", "8 mph");
         fields.putAll(row(1, "10:00", "15:00", "20"));
         fields.put("1/lightning", "on");
 
         Visitor.Answer kept = angler.post(event + "/practice/forecast", fields);
-        assertThat(kept.text()).contains("Forecast kept");
+        assertThat(kept.text()).contains("Forecast saved");
         assertThat(kept.value("1/windFrom")).isEqualTo("SW");
         assertThat(kept.value("0/wind")).isEqualTo("8");
         Visitor.Answer plan = angler.get(event + "/plan");
@@ -45,7 +45,7 @@ class ForecastPagesTest {
     @Test
     void whatMakesNoSenseIsRefusedTogetherAndKept(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Senseless sky");
+        String event = SampleEvents.practisedEvent(angler, "Senseless sky");
         Map<String, String> fields = row(0, "06:00", "10:00", "gusty");
         fields.putAll(row(1, "09:00", "12:00", "9"));
         fields.put("2/wind", "5");

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
@@ -16,40 +16,39 @@ class NextChecksTest {
 
     private static final Duration LONG = Duration.ofSeconds(90);
 
-    private static Visitor.Answer reckoned(Visitor angler, String event) {
-        angler.post(event + "/practice/next");
+    private static Visitor.Answer computed(Visitor angler, String event) {
         return Awaitility.await().atMost(LONG).until(() -> angler.get(event + "/practice/next"), a -> a.page().select("[data-again]").isEmpty());
     }
 
     @Test
     void looksAreListedWithTheirReasonsAndHoldUntilPracticeChanges(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Next");
-        angler.post(event + "/spots/new", Rules.spot("Look-alike"));
-        assertThat(angler.get(event + "/practice/next").text()).contains("Reckon it");
+        String event = SampleEvents.practisedEvent(angler, "Next");
+        angler.post(event + "/spots/new", SampleEvents.spot("Look-alike"));
 
-        Visitor.Answer found = reckoned(angler, event);
+        Visitor.Answer found = computed(angler, event);
 
         assertThat(found.texts("tbody tr")).hasSize(2).anySatisfy(r -> assertThat(r).contains("Swim jig at Look-alike").contains("never fished"));
-        angler.post(event + "/practice/stops/new", Rules.stop("look-alike"));
-        assertThat(angler.get(event + "/practice/next").text()).as("the old answer does not hold").contains("Reckon it");
+        angler.post(event + "/practice/stops/new", SampleEvents.stop("look-alike"));
+        assertThat(computed(angler, event).texts("tbody tr")).as("it is computed again").noneMatch(r -> r.contains("Swim jig at Look-alike") && r.contains("never fished"));
     }
 
     @Test
-    void withoutPracticeThereIsNothingToReckon(RunningApp app) {
+    void withoutPracticeThereIsNothingToCompute(RunningApp app) {
         Visitor angler = app.angler();
 
-        assertThat(angler.get(Rules.event(angler, "No practice") + "/practice/next").text()).contains("No practice yet");
+        assertThat(angler.get(SampleEvents.event(angler, "No practice") + "/practice/next").text()).contains("No practice yet");
     }
 
     @Test
     void itCanBeStopped(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
-        angler.post(event + "/practice/next");
+        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/rules", "");
+        assertThat(angler.get(event + "/practice/next").page().select("form[action$=stop] button").text()).as("it starts by itself").isEqualTo("Stop");
         angler.post(event + "/practice/next/stop");
 
-        assertThat(Awaitility.await().atMost(LONG).until(() -> angler.get(event + "/practice/next"), a -> a.page().select("[data-again]").isEmpty()).status())
-                .isEqualTo(200);
+        assertThat(computed(angler, event).text()).as("and does not start again").contains("Stopped before all spots were computed.");
+        angler.post(event + "/practice/next");
+        assertThat(computed(angler, event).texts("tbody tr")).as("until it is told to go on").hasSizeGreaterThan(3);
     }
 }

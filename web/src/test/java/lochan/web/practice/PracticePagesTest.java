@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.jooq.DSLContext;
@@ -33,7 +33,7 @@ class PracticePagesTest {
     @Test
     void aStopIsStartedStruckAndEndedByTaps(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Tapped");
+        String event = SampleEvents.event(angler, "Tapped");
         String stop = start(angler, event);
 
         assertThat(bite(angler, event, stop, "b1", "landed", "about two and a half").text()).contains("Landed, logged.").contains("≈ 2 lb 8 oz");
@@ -41,7 +41,7 @@ class PracticePagesTest {
         angler.post(event + "/practice/follow", "stop", stop);
         Visitor.Answer ended = angler.post(event + "/practice/end", "stop", stop);
 
-        assertThat(ended.text()).contains("Stop ended.").contains("Start fishing").contains("2 strikes");
+        assertThat(ended.text()).contains("Stop ended.").contains("Start fishing").contains("2 bites");
         assertThat(ended.texts("table tbody td.num").subList(0, 4)).containsExactly("1", "·", "1", "·");
         angler.post(ended.page().selectFirst(".note form").attr("action"));
         assertThat(angler.get(event + "/practice").text()).contains("Fishing Reed Corner").contains("1 follow so far");
@@ -50,7 +50,7 @@ class PracticePagesTest {
     @Test
     void whatIsSentTwiceIsThereOnce(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Twice");
+        String event = SampleEvents.event(angler, "Twice");
         String stop = start(angler, event);
         start(angler, event);
         bite(angler, event, stop, "b1", "landed", "3-4");
@@ -62,8 +62,8 @@ class PracticePagesTest {
     @Test
     void movingOnEndsTheStopBefore(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Moving");
-        angler.post(event + "/spots/new", Rules.spot("Other Corner"));
+        String event = SampleEvents.event(angler, "Moving");
+        angler.post(event + "/spots/new", SampleEvents.spot("Other Corner"));
         start(angler, event);
         angler.post(event + "/practice/start", "spot", "other-corner", "code", "s2");
 
@@ -75,7 +75,7 @@ class PracticePagesTest {
     @Test
     void aBadSizeIsExplainedAndNothingTypedIsLost(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Bad size");
+        String event = SampleEvents.event(angler, "Bad size");
         String stop = start(angler, event);
 
         Visitor.Answer refused = bite(angler, event, stop, "b1", "landed", "3-17");
@@ -92,8 +92,8 @@ class PracticePagesTest {
         "visibilityM | clear | is no depth", "waterTempC | 200 | expected 23 to 122 °F", "minutes/swim-jig | 2000 | expected 0 to 1440"})
     void aStopLoggedAfterwardsIsChecked(String field, String typed, String message, RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Checked");
-        Map<String, String> stop = Rules.stop("reed-corner");
+        String event = SampleEvents.event(angler, "Checked");
+        Map<String, String> stop = SampleEvents.stop("reed-corner");
         stop.put(field, typed);
 
         Visitor.Answer refused = angler.post(event + "/practice/stops/new", stop);
@@ -106,7 +106,7 @@ class PracticePagesTest {
     @Test
     void stopsAndBitesCanBeEditedAndBroughtBack(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Edited");
+        String event = SampleEvents.practisedEvent(angler, "Edited");
         Visitor.Answer day = angler.get(event + "/practice");
         String edit = day.page().selectFirst("a[href*='stops/edit']").attr("href");
         assertThat(angler.get(edit).value("visibilityM")).as("as it was typed").isEqualTo("4 ft");
@@ -118,18 +118,18 @@ class PracticePagesTest {
 
         String stop = edit.replaceAll(".*stop=", "");
         Visitor.Answer without = angler.post(event + "/practice/bites/delete?bite=b3");
-        assertThat(without.text()).contains("2 strikes");
-        assertThat(angler.post(without.page().selectFirst(".note form").attr("action")).text()).contains("3 strikes");
+        assertThat(without.text()).contains("2 bites");
+        assertThat(angler.post(without.page().selectFirst(".note form").attr("action")).text()).contains("3 bites");
 
         Visitor.Answer gone = angler.post(event + "/practice/stops/delete?stop=" + stop);
         assertThat(gone.page().select("table tbody tr")).isEmpty();
-        assertThat(angler.post(gone.page().selectFirst(".note form").attr("action")).text()).contains("3 strikes");
+        assertThat(angler.post(gone.page().selectFirst(".note form").attr("action")).text()).contains("3 bites");
     }
 
     @Test
     void conditionsAreCarriedOnToTheNextStop(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Carried");
+        String event = SampleEvents.event(angler, "Carried");
         String stop = start(angler, event);
         angler.post(event + "/practice/conditions", "stop", stop, "waterTempC", "19 C", "sky", "cloudy");
         angler.post(event + "/practice/end", "stop", stop);
@@ -142,11 +142,11 @@ class PracticePagesTest {
     @Test
     void whatCanBeComputedIsFilledInAndWhatWasSaidStays(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Filled in");
-        Map<String, String> before = Rules.stop("reed-corner");
+        String event = SampleEvents.event(angler, "Filled in");
+        Map<String, String> before = SampleEvents.stop("reed-corner");
         before.put("windFromDeg", "SW");
         angler.post(event + "/practice/stops/new", before);
-        Map<String, String> after = Rules.stop("reed-corner");
+        Map<String, String> after = SampleEvents.stop("reed-corner");
         after.putAll(Map.of("start", "16:00", "end", "17:00", "windFromDeg", "315", "windMps", "12", "clarityTrend", "muddying", "baitDepthM", "8 ft"));
 
         String edit = angler.post(event + "/practice/stops/new", after).path();
@@ -168,16 +168,16 @@ class PracticePagesTest {
     }
 
     @Test
-    void howAStrikeCameAboutIsNotedAndOfferedForTheNext(RunningApp app) {
+    void howABiteCameAboutIsNotedAndOfferedForTheNext(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Notes");
+        String event = SampleEvents.event(angler, "Notes");
         String stop = start(angler, event);
         Map<String, String> bite = new java.util.HashMap<>(Map.of("stop", stop, "code", "b1", "outcome", "lost", "presentation", "swim-jig", "retrieve", "slow roll",
-                "fishDepthM", "9", "waterDepthM", "12 ft", "struck", "fall", "onRig", "trailer"));
+                "fishDepthM", "9", "waterDepthM", "12 ft", "takenOn", "fall", "onRig", "trailer"));
         Visitor.Answer page = angler.post(event + "/practice/bites", bite);
 
         assertThat(page.texts(".log li")).singleElement().asString().contains("slow roll · fish at 9 ft · in 12 ft · on the fall · on the trailer");
-        assertThat(page.text()).contains("Noted with each strike: slow roll · fish at 9 ft");
+        assertThat(page.text()).contains("Notes for each bite: slow roll · fish at 9 ft");
         assertThat(page.value("waterDepthM")).isEqualTo("12 ft");
         assertThat(page.texts("[data-offers] button")).containsExactly("slow roll");
         bite.putAll(Map.of("code", "b2", "fishDepthM", "15"));
@@ -188,7 +188,7 @@ class PracticePagesTest {
     @Test
     void aPresentationOfOnesOwnIsOffered(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Own lure");
+        String event = SampleEvents.event(angler, "Own lure");
 
         angler.post(event + "/practice/presentations", "name", "Spoon' + ${7*7}", "hooks", "treble");
 
@@ -199,19 +199,19 @@ class PracticePagesTest {
     @Test
     void aDeletedSpotTakesItsStopsAlongAndBringsThemBack(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Spot gone");
+        String event = SampleEvents.practisedEvent(angler, "Spot gone");
         Visitor.Answer gone = angler.post(event + "/spots/delete?spot=reed-corner");
         assertThat(angler.get(event + "/practice").page().select("table tbody tr")).isEmpty();
 
         angler.post(gone.page().selectFirst(".note form").attr("action"));
-        assertThat(angler.get(event + "/practice").text()).contains("3 strikes");
+        assertThat(angler.get(event + "/practice").text()).contains("3 bites");
     }
 
     /** Two phones of a team tap at the same moment. */
     @Test
     void tapsOfTwoPhonesLeaveOneStopOpenAndEveryBiteWithAPlaceOfItsOwn(RunningApp app) {
         RunningApp.Account account = app.account();
-        String event = Rules.practisedEvent(account.visitor(), "Two phones");
+        String event = SampleEvents.practisedEvent(account.visitor(), "Two phones");
         List<Visitor> phones = IntStream.range(0, 4).mapToObj(i -> {
             Visitor phone = app.visitor();
             phone.post("/sign-in", "name", account.name(), "password", account.password());
@@ -241,7 +241,7 @@ class PracticePagesTest {
     @Test
     void aStopThatWasNeverEndedEndsAfterADay(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Forgotten");
+        String event = SampleEvents.practisedEvent(angler, "Forgotten");
         angler.post(event + "/practice/start", "spot", "reed-corner", "code", "left");
         DSLContext db = app.bean(DSLContext.class);
         long id = Long.parseLong(event.replaceAll("\\D", ""));
@@ -249,6 +249,6 @@ class PracticePagesTest {
         angler.post(event + "/practice/end?stop=left");
 
         assertThat(db.fetchValue("SELECT TIMESTAMPDIFF(HOUR, start_at, end_at) FROM stop WHERE event_id = ? AND code = 'left'", id)).isEqualTo(24L);
-        assertThat(angler.get(event + "/standings").status()).isEqualTo(200);
+        assertThat(angler.get(event + "/rankings").status()).isEqualTo(200);
     }
 }

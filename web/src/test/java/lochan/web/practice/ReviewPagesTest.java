@@ -3,7 +3,7 @@ package lochan.web.practice;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
@@ -15,34 +15,34 @@ class ReviewPagesTest {
     @Test
     void tellsWhatTheDayChanged(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Reviewed");
+        String event = SampleEvents.practisedEvent(angler, "Reviewed");
 
         Visitor.Answer review = angler.get(event + "/practice/review");
 
-        assertThat(review.text()).contains("Thursday, 3 June").contains("Swim jig on grass edge").contains("▲ gained").contains("3 strikes in 1.0 h,");
+        assertThat(review.text()).contains("Thursday, 3 June").contains("Swim jig on grass edge").contains("▲ gained").contains("3 bites in 1.0 h,");
         assertThat(review.texts(".day-band .largest")).containsExactly("3 lb 4 oz");
         assertThat(review.texts(".day-band")).singleElement().asString().contains("66 °F");
-        assertThat(review.page().select(".day-band .strike")).hasSize(3);
-        assertThat(review.page().select(".day-band .strike.landed")).hasSize(2);
+        assertThat(review.page().select(".day-band .bite")).hasSize(3);
+        assertThat(review.page().select(".day-band .bite.landed")).hasSize(2);
     }
 
     @Test
     void aDayNeverFishedShowsTheLastOneAndAnEmptyEventWhatToDo(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.practisedEvent(angler, "Other day");
+        String event = SampleEvents.practisedEvent(angler, "Other day");
         assertThat(angler.get(event + "/practice/review?date=2027-01-01").text()).contains("Thursday, 3 June");
 
-        assertThat(angler.get(Rules.event(angler, "Nothing") + "/practice/review").text()).contains("Nothing fished yet");
+        assertThat(angler.get(SampleEvents.event(angler, "Nothing") + "/practice/review").text()).contains("Nothing fished yet");
     }
 
     @Test
     void theDemoHasPlacesWithoutSizesAndGuessesToCompare(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/brief", "");
+        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/rules", "");
 
         Visitor.Answer thursday = angler.get(event + "/practice/review?date=2027-06-03");
         assertThat(thursday.texts("#cells ~ table td:first-child")).anySatisfy(why -> assertThat(why).contains("Not fished; its pattern at"));
-        assertThat(thursday.text()).contains("Kestle Docks: one fish on the scale");
+        assertThat(thursday.text()).contains("Kestle Docks: weigh one fish");
         assertThat(angler.get(event + "/practice/review?date=2027-06-04").texts("#guesses ~ table tbody tr")).isNotEmpty();
     }
 }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
 import lochan.web.TestServers;
-import lochan.web.testing.Rules;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
@@ -16,7 +16,7 @@ class SpotPagesTest {
     @Test
     void listsAndEditsSpots(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Spots");
+        String event = SampleEvents.event(angler, "Spots");
         assertThat(angler.get(event + "/spots").text()).contains("Reed Corner").contains("grass edge").contains("2 ft to 6 ft").contains("20%");
 
         Visitor.Answer edit = angler.get(event + "/spots/edit?spot=reed-corner");
@@ -29,8 +29,8 @@ class SpotPagesTest {
     @Test
     void showsWhatIsWrongBesideItsField(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Wrong spots");
-        Map<String, String> fields = Rules.spot("");
+        String event = SampleEvents.event(angler, "Wrong spots");
+        Map<String, String> fields = SampleEvents.spot("");
         fields.put("crowdRisk", "120");
         fields.put("depthMinM", "9");
 
@@ -46,16 +46,16 @@ class SpotPagesTest {
     @Test
     void waypointsGoOutAndComeInOnce(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Waypoints");
+        String event = SampleEvents.event(angler, "Waypoints");
         String gpx = angler.get(event + "/spots/gpx").body();
         assertThat(gpx).contains("<name>Reed Corner</name>").contains("lat=\"42.630000\"").contains("<type>grass edge</type>");
-        assertThat(angler.get(event + "/spots/geojson").body()).contains("\"placeClass\" : \"grass-edge\"").contains("-116.91");
+        assertThat(angler.get(event + "/spots/geojson").body()).contains("\"spotType\" : \"grass-edge\"").contains("-116.91");
 
-        String other = Rules.event(angler, "Other waypoints");
+        String other = SampleEvents.event(angler, "Other waypoints");
         angler.get(other + "/spots");
         String more = gpx.replace("</gpx>", "<wpt lat=\"42.7\" lon=\"-116.9\"><name>Zoë &amp; rock</name></wpt><wpt lat=\"42.8\" lon=\"-116.9\"><name>Zoë &amp; rock</name></wpt></gpx>");
-        Visitor.Answer taken = angler.upload(other + "/spots/gpx", "file", "marks.gpx", more.getBytes(java.nio.charset.StandardCharsets.UTF_8));
-        assertThat(taken.text()).contains("2 waypoints marked, 1 known already").contains("Zoë & rock").contains("unsorted");
+        Visitor.Answer taken = angler.upload(other + "/spots/gpx", "file", "waypoints.gpx", more.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        assertThat(taken.text()).contains("2 spots added, 1 known already").contains("Zoë & rock").contains("unsorted");
 
         angler.get(other + "/spots");
         assertThat(angler.upload(other + "/spots/gpx", "file", "bad.gpx", "<gpx/>".getBytes(java.nio.charset.StandardCharsets.UTF_8)).text())
@@ -63,14 +63,14 @@ class SpotPagesTest {
     }
 
     @Test
-    void aMarkIsReckonedFromTheBoat(RunningApp app) {
+    void aMarkIsComputedFromTheBoat(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Seen");
-        Map<String, String> fields = Rules.spot("Seen rock");
+        String event = SampleEvents.event(angler, "Seen");
+        Map<String, String> fields = SampleEvents.spot("Seen rock");
         fields.put("position", "42 37.8 N, 116 54.6 W");
         fields.put("seen", "left side, 90 ft");
 
-        assertThat(angler.post(event + "/spots/new", fields).text()).contains("Where does the bow point?");
+        assertThat(angler.post(event + "/spots/new", fields).text()).contains("The heading is missing");
         fields.put("heading", "90");
         angler.post(event + "/spots/new", fields);
         assertThat(angler.get(event + "/spots").text()).contains("42.63025, -116.91000");
@@ -81,31 +81,31 @@ class SpotPagesTest {
     @Test
     void whatTheElectronicsShowedBecomesASpotOrANoteOnOne(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Idling");
-        assertThat(angler.get(event + "/spots/marks").text()).contains("Nothing yet");
+        String event = SampleEvents.event(angler, "Idling");
+        assertThat(angler.get(event + "/spots/waypoints").text()).contains("No waypoints yet");
         Map<String, String> fields = new java.util.LinkedHashMap<>(Map.of("code", "m1", "position", "42.63, -116.91", "seen", "left, 90 ft", "heading", "90",
-                "holding", "off the edge", "fishDepthM", "25 ft", "waterDepthM", "22", "bottom", "hard", "bait", "yes", "note", "Two arches"));
-        assertThat(angler.post(event + "/spots/marks", fields).texts(".field .error")).singleElement().asString().contains("deeper than the water");
+                "fishPosition", "off-edge", "fishDepthM", "25 ft", "waterDepthM", "22", "bottom", "hard", "bait", "yes", "note", "Two arches"));
+        assertThat(angler.post(event + "/spots/waypoints", fields).texts(".field .error")).singleElement().asString().contains("deeper than the water");
         fields.put("fishDepthM", "18");
-        angler.post(event + "/spots/marks", fields);
-        Visitor.Answer marked = angler.post(event + "/spots/marks", fields);
+        angler.post(event + "/spots/waypoints", fields);
+        Visitor.Answer marked = angler.post(event + "/spots/waypoints", fields);
 
         assertThat(marked.texts(".log li")).as("sent twice, it is there once").singleElement().asString()
                 .contains("fish off the edge at 18 ft · 22 ft of water · hard bottom · bait · Two arches").contains("42.63025, -116.91000")
-                .contains("Note on Reed Corner, 30 yd off");
-        Visitor.Answer spot = angler.get(event + "/spots/new?mark=m1");
+                .contains("Add to Reed Corner, 30 yd off");
+        Visitor.Answer spot = angler.get(event + "/spots/new?waypoint=m1");
         assertThat(spot.value("position")).startsWith("42.63024");
         assertThat(spot.value("zone")).isEqualTo("deep");
         Map<String, String> form = spot.form("form.sheet");
         form.put("name", "Arch Ledge");
-        form.put("placeClass", "channel ledge");
+        form.put("spotType", "channel ledge");
         angler.post(event + "/spots/new", form);
-        assertThat(angler.get(event + "/spots/marks").texts(".log li")).singleElement().asString().contains("on Arch Ledge");
-        assertThat(angler.get(event + "/spots/edit?spot=arch-ledge").text()).contains("What the electronics showed here").contains("Two arches");
+        assertThat(angler.get(event + "/spots/waypoints").texts(".log li")).singleElement().asString().contains("on Arch Ledge");
+        assertThat(angler.get(event + "/spots/edit?spot=arch-ledge").text()).contains("Waypoints here").contains("Two arches");
 
-        angler.post(event + "/spots/marks/put?mark=m1&spot=reed-corner");
-        assertThat(angler.get(event + "/export").body()).contains("\"spot\": \"reed-corner\"").contains("\"holding\": \"off the edge\"");
-        Visitor.Answer gone = angler.post(event + "/spots/marks/delete?mark=m1");
+        angler.post(event + "/spots/waypoints/put?waypoint=m1&spot=reed-corner");
+        assertThat(angler.get(event + "/export").body()).contains("\"spot\": \"reed-corner\"").contains("\"position\": \"off-edge\"");
+        Visitor.Answer gone = angler.post(event + "/spots/waypoints/delete?waypoint=m1");
         assertThat(gone.texts(".log li")).isEmpty();
         assertThat(angler.post(gone.page().selectFirst(".note form").attr("action")).texts(".log li")).hasSize(1);
     }
@@ -113,7 +113,7 @@ class SpotPagesTest {
     @Test
     void aSpotTheCompetitionLogNamesStays(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Named");
+        String event = SampleEvents.event(angler, "Named");
         angler.post(event + "/competition/entries", "type", "catch", "code", "c1", "species", "largemouth", "weight", "2-0", "spot", "reed-corner");
 
         assertThat(angler.post(event + "/spots/delete?spot=reed-corner").text()).contains("stays").contains("Reed Corner");
@@ -122,8 +122,8 @@ class SpotPagesTest {
     @Test
     void spotsOfOneNameHaveCodesOfTheirOwn(RunningApp app) {
         Visitor angler = app.angler();
-        String event = Rules.event(angler, "Two corners");
-        angler.post(event + "/spots/new", Rules.spot("Reed Corner"));
+        String event = SampleEvents.event(angler, "Two corners");
+        angler.post(event + "/spots/new", SampleEvents.spot("Reed Corner"));
 
         assertThat(angler.get(event + "/spots").page().select("a[href$='spot=reed-corner-2']")).hasSize(1);
     }

@@ -23,8 +23,8 @@ class TacklePagesTest {
     @Test
     void aRodIsAddedChangedTakenAshoreDeletedAndBroughtBack(RunningApp app) {
         Visitor angler = app.angler();
-        assertThat(angler.get("/tackle").text()).contains("No rod yet").contains("The box is empty").contains("37 presentations");
-        assertThat(angler.post("/tackle/rod", rod("Grass rod")).text()).contains("“Grass rod” kept").contains("7 ft 2 in").contains("40 lb braid").contains("in the boat");
+        assertThat(angler.get("/tackle").text()).contains("No rods yet").contains("The box is empty").contains("37 lures");
+        assertThat(angler.post("/tackle/rod", rod("Grass rod")).text()).contains("“Grass rod” saved").contains("7 ft 2 in").contains("40 lb braid").contains("in the boat");
         Visitor.Answer edit = angler.get("/tackle/rod?rod=grass-rod");
         assertThat(edit.value("length")).as("as it was typed").isEqualTo("7-2");
         Map<String, String> form = edit.form("form.sheet");
@@ -33,7 +33,7 @@ class TacklePagesTest {
         assertThat(angler.post("/tackle/rod", form).text()).contains("40 lb braid to 8 lb fluorocarbon");
         assertThat(angler.post("/tackle/boat", "kind", "ROD", "code", "grass-rod", "inBoat", "false").text()).contains("ashore");
         Visitor.Answer deleted = angler.post("/tackle/delete?kind=ROD&code=grass-rod");
-        assertThat(deleted.text()).contains("“Grass rod” deleted").contains("No rod yet");
+        assertThat(deleted.text()).contains("“Grass rod” deleted").contains("No rods yet");
         assertThat(angler.post("/tackle/restore?kind=ROD&code=grass-rod").text()).contains("Grass rod").contains("8 lb fluorocarbon");
     }
 
@@ -69,14 +69,14 @@ class TacklePagesTest {
         assertThat(form).containsEntry("hookCount", "3").containsEntry("teasers", "2").containsEntry("weights", "1, 1 1/2, 2");
         form.put("hookCount", "5");
         form.put("teasers", "0");
-        assertThat(angler.post("/tackle/lure", form).text()).contains("“Umbrella rig” kept").contains("5 hooks").contains("yours");
+        assertThat(angler.post("/tackle/lure", form).text()).contains("“Umbrella rig” saved").contains("5 hooks").contains("yours");
         assertThat(angler.get("/tackle/lure?lure=umbrella-rig").value("hookCount")).isEqualTo("5");
-        assertThat(angler.post("/tackle/delete?kind=LURE&code=umbrella-rig").text()).contains("as it ships again").contains("3 hooks, 2 teasers");
+        assertThat(angler.post("/tackle/delete?kind=LURE&code=umbrella-rig").text()).contains("as in the catalogue again").contains("3 hooks, 2 teasers");
         assertThat(angler.post("/tackle/restore?kind=LURE&code=umbrella-rig").text()).contains("5 hooks");
     }
 
     @Test
-    void aNewPresentationNeedsWhatPathsAndAdviceGoBy(RunningApp app) {
+    void anotherPresentationNeedsWhatPathsAndAdviceGoBy(RunningApp app) {
         Visitor angler = app.angler();
         Visitor.Answer refused = angler.post("/tackle/lure", "name", "Crawling bug", "motion", "dives", "depthFrom", "3", "depthTo", "1");
         assertThat(refused.status()).isEqualTo(422);
@@ -85,7 +85,7 @@ class TacklePagesTest {
         Map<String, String> form = angler.get("/tackle/lure?lure=tube").form("form.sheet");
         form.remove("lure");
         form.put("name", "Crawling bug");
-        assertThat(angler.post("/tackle/lure", form).text()).contains("Crawling bug").contains("38 presentations");
+        assertThat(angler.post("/tackle/lure", form).text()).contains("Crawling bug").contains("38 lures");
     }
 
     @Test
@@ -106,7 +106,7 @@ class TacklePagesTest {
     void tackleGoesOutAndIntoAnotherAccount(RunningApp app) {
         Visitor angler = app.angler();
         angler.post("/tackle/rod", rod("Grass rod"));
-        angler.post("/tackle/item", "name", "Walker", "kind", "lure", "lure", "topwater-walker", "count", "2", "inBoat", "on");
+        angler.post("/tackle/item", "name", "Walker", "kind", "lure", "lure", "walking-topwater", "count", "2", "inBoat", "on");
         byte[] file = angler.get("/tackle/export").body().getBytes(StandardCharsets.UTF_8);
         Visitor other = app.angler();
         other.get("/tackle");

@@ -76,7 +76,7 @@ public final class Visitor {
             return headers.getOrDefault(name.toLowerCase(java.util.Locale.ROOT), List.of()).stream().findFirst().orElse(null);
         }
 
-        /** Number behind a part of the path, as the event's in {@code /events/7/brief}. */
+        /** Number behind a part of the path, as the event's in {@code /events/7/rules}. */
         public long numberAfter(String part) {
             return Long.parseLong(path.replaceAll(".*/" + part + "/(\\d+).*", "$1"));
         }

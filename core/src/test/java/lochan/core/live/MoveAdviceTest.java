@@ -1,0 +1,140 @@
+package lochan.core.live;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import lochan.core.Assumptions;
+import lochan.core.Sample;
+import lochan.core.competition.Bag;
+import lochan.core.competition.BagLog;
+import lochan.core.competition.Entry;
+import lochan.core.event.Format;
+import lochan.core.eventdata.EventData;
+import lochan.core.planning.DayRuns;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.rate.Cell;
+import lochan.core.scenario.DayModel;
+import lochan.core.size.KeeperWeight;
+import org.junit.jupiter.api.Test;
+
+class MoveAdviceTest {
+
+    private static final Assumptions A = Assumptions.DEFAULTS;
+    private static final EventData EVENT = Sample.practiced(5, 1);
+    private static final Cell HERE = new Cell("grass-1", "walker");
+
+    private static Instant at(String time) {
+        return Sample.at("06-05T" + time);
+    }
+
+    private static MoveAdvice of(EventData event) {
+        return new MoveAdvice(new DayModel(event, 1, A), DayRuns.of(event, A.planning()));
+    }
+
+    private static Bag bag(EventData event, double... grams) {
+        BagLog log = new BagLog(event.event());
+        IntStream.range(0, grams.length).forEach(i -> log.append(Sample.fish("f" + i, grams[i])));
+        return log.bag(1);
+    }
+
+    private static MoveAdvice.Answer ask(EventData event, String now, Today today, double... bag) {
+        return of(event).ask(new MoveAdvice.State(at(now), null, today.efforts().isEmpty() ? null : HERE, today, bag(event, bag)));
+    }
+
+    private static Today fished(String from, String to, String... bites) {
+        List<Today.Bite> had = new ArrayList<>();
+        for (String s : bites) {
+            had.add(new Today.Bite(HERE, at(s)));
+        }
+        return new Today(List.of(new Today.Effort(HERE, at(from), at(to))), had);
+    }
+
+    /** With every fish counting V is linear, so the gain is expected fish × their weight × the share of the time that is fishing. */
+    @Test
+    void whereEveryFishCountsTheGainIsBitesTimesLandingTimesKeepers() {
+        EventData event = Sample.event(Sample.tournament(Format.EVERY_FISH, null, List.of(Sample.LARGEMOUTH, Sample.SPOTTED), null), EVENT.spots(), EVENT.stops());
+        DayModel model = new DayModel(event, 1, A);
+        Today today = fished("07:00", "07:30");
+        MoveAdvice.Answer found = ask(event, "07:30", today);
+        double rate = IntStream.range(0, 18).filter(i -> i == 3 || i == 4).mapToDouble(i -> model.rates(i).rate(HERE, model.pattern(HERE)).mean()).sum() / 2;
+        double before = model.rates(2).rate(HERE, model.pattern(HERE)).mean();
+        double shape = IntStream.range(0, 18).mapToDouble(i -> model.rates(i).rate(HERE, model.pattern(HERE)).shape()).average().orElseThrow();
+        double crowded = 1 - 0.2 * 0.2;
+        double strength = 1 / (1 / shape + 0.2);
+        double learnt = strength / (strength + before * 0.5 * crowded);
+        double d = -Math.log(0.93);
+        double bites = Math.log(1 + d * rate * crowded * learnt) / d;
+        KeeperWeight keepers = KeeperWeight.of(event, model.sizes(), model.mix(), model.pattern(HERE), HERE.spotId(), A.size());
+        double expected = bites * model.landing("walker").mean() * keepers.legalShare() * keepers.meanGrams();
+        assertThat(found.stay()).isCloseTo(expected, within(0.01 * expected));
+    }
+
+    @Test
+    void bitesMakeItWorthStayingAndABlankMakesItWorthGoing() {
+        double none = ask(EVENT, "08:00", fished("07:00", "08:00")).stay();
+        double three = ask(EVENT, "08:00", fished("07:00", "08:00", "07:10", "07:30", "07:50")).stay();
+        double fresh = ask(EVENT, "07:00", fished("07:00", "07:00")).stay();
+        assertThat(three).isGreaterThan(none);
+        assertThat(fresh).isGreaterThan(none);
+        MoveAdvice.Answer blank = ask(EVENT, "10:00", fished("07:00", "10:00"));
+        assertThat(blank.go()).isTrue();
+        assertThat(blank.best().leaveAt()).isEqualTo(at("10:00"));
+    }
+
+    @Test
+    void theBestMoveIsNeverGoingOnHereAndItsPriceIsPaid() {
+        MoveAdvice.Answer found = ask(EVENT, "08:00", fished("07:30", "08:00", "07:40", "07:45", "07:50", "07:55"));
+        assertThat(found.best().cell()).isNotEqualTo(HERE);
+        assertThat(found.go()).isEqualTo(found.best().gainGrams() > found.stay());
+        if (!found.go()) {
+            assertThat(found.stayUntil()).isAfter(at("08:00"));
+            assertThat(Duration.between(at("08:00"), found.best().leaveAt()).toMinutes() % 15 == 0 || found.best().leaveAt().equals(found.leaveBy())).isTrue();
+        }
+    }
+
+    @Test
+    void beforeTheFirstStopThereIsNoStaying() {
+        MoveAdvice.Answer found = ask(EVENT, "06:00", Today.NOTHING);
+        assertThat(found.stay()).isNull();
+        assertThat(found.stayUntil()).isNull();
+        assertThat(found.best().gainGrams()).isPositive();
+    }
+
+    @Test
+    void leaveByIsCheckInLessTheRoughRunAndTheMargin() {
+        MoveAdvice.Answer found = ask(EVENT, "09:00", fished("08:00", "09:00"));
+        Duration run = DayRuns.of(EVENT, A.planning()).at(at("09:00")).between(EVENT.spot("grass-1").orElseThrow().position(), Sample.LAUNCH).orElseThrow().time();
+        double slower = EVENT.boat().runMps() / EVENT.boat().roughMps();
+        assertThat(Duration.between(found.leaveBy(), at("15:00")).toMillis() / 60_000.0).isCloseTo(15 + run.toMillis() / 60_000.0 * slower, within(0.02));
+        MoveAdvice.Answer late = ask(EVENT, "14:50", fished("14:00", "14:50"));
+        assertThat(late.best()).isNull();
+        assertThat(late.stay()).isZero();
+    }
+
+    @Test
+    void aBagThatNothingBeatsGainsNothing() {
+        MoveAdvice.Answer found = ask(EVENT, "08:00", fished("07:00", "08:00", "07:10"), 9000, 9000, 9000, 9000, 9000);
+        assertThat(found.stay()).isCloseTo(0, within(0.5));
+        assertThat(found.best().gainGrams()).isCloseTo(0, within(0.5));
+    }
+
+    @Test
+    void noHourInLightningIsAMove() {
+        ForecastPeriod storm = new ForecastPeriod(at("08:00"), at("15:00"), 3.0, null, null, null, null, true);
+        EventData stormy = new EventData(EVENT.event(), EVENT.boat(), null, EVENT.spots(), EVENT.presentations(), EVENT.stops(), List.of(storm), List.of(), List.of());
+        assertThat(ask(stormy, "08:30", fished("07:00", "08:30")).best()).isNull();
+    }
+
+    @Test
+    void onlyBitesThatStandAndNameTheirCellCount() {
+        List<Entry> log = List.of(new Entry.Catch("a", at("07:00"), null, 900.0, null, "grass-1", "walker", true, null, null), new Entry.Bite("b", at("07:10"), "grass-1", "walker", null),
+                new Entry.Bite("c", at("07:20"), "grass-1", null, null), new Entry.Void("d", at("07:30"), "a"), new Entry.Bite("e", Sample.at("06-06T07:00"), "grass-1", "walker", null));
+        assertThat(Today.bites(BagLog.replay(EVENT.event(), log), 1)).containsExactly(new Today.Bite(HERE, at("07:10")));
+        assertThat(Today.bites(BagLog.replay(EVENT.event(), log), 2)).hasSize(1);
+    }
+}

@@ -1,8 +1,0 @@
-package lochan.web.brief;
-
-/**
- * A competition day of an event.
- *
- * @param day number of the day, from 1
- */
-public record DayKey(EventKey event, int day) { }

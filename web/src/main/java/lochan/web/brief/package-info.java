@@ -1,2 +1,0 @@
-/** Events and their briefs. */
-package lochan.web.brief;

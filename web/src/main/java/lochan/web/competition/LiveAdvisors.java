@@ -1,0 +1,74 @@
+package lochan.web.competition;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.annotation.PreDestroy;
+import java.util.List;
+import java.util.Optional;
+import lochan.core.eventdata.EventData;
+import lochan.core.live.LiveAdvisor;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.Calibration;
+import lochan.core.scenario.DayModel;
+import lochan.web.modelling.DayKey;
+import lochan.web.rules.EventKey;
+import lochan.web.plan.Projections;
+import lochan.web.modelling.DayModels;
+import lochan.web.map.Lakes;
+import lochan.web.modelling.BackgroundComputation;
+import org.springframework.stereotype.Component;
+
+/** The advisors of the days that are fished: whether to stay or go they tell at once, the rest once their scenarios are drawn, in the background. */
+@Component
+class LiveAdvisors {
+
+    /** Scenarios of a day take some ten megabytes. */
+    private static final int KEPT = 2;
+    private static final long SEED = 1;
+
+    private final DayModels dayModels;
+    private final Lakes lakes;
+    private final Projections projections;
+    private final Cache<DayKey, Cached> advisors = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final BackgroundComputation<DayKey, Calibration> readying = new BackgroundComputation<>("advice", DayKey::event, KEPT, BackgroundComputation.WHILE_LOOKED_AT);
+
+    LiveAdvisors(DayModels dayModels, Lakes lakes, Projections projections) {
+        this.dayModels = dayModels;
+        this.lakes = lakes;
+        this.projections = projections;
+    }
+
+    private record Cached(DayModel model, LiveAdvisor advisor) { }
+
+    DayModel model(EventKey key, EventData event, int day) {
+        return dayModels.of(key, event, day);
+    }
+
+    /** A day's, as practice stands. */
+    LiveAdvisor of(EventKey key, EventData event, int day) {
+        DayModel model = model(key, event, day);
+        Cached known = advisors.getIfPresent(new DayKey(key, day));
+        if (known == null || known.model() != model) {
+            known = new Cached(model, new LiveAdvisor(model, lakes.dayRuns(event), SEED));
+            advisors.put(new DayKey(key, day), known);
+        }
+        return known.advisor();
+    }
+
+    /** By what projections are scaled, once the advisor has its scenarios; empty while they are drawn, which this begins. */
+    Optional<Calibration> ready(EventKey key, EventData event, int day) {
+        LiveAdvisor advisor = of(key, event, day);
+        List<PlanStop> plan = event.planOf(day);
+        DayKey of = new DayKey(key, day);
+        readying.begin(of, advisor, 1, progress -> {
+            advisor.ready(plan);
+            return projections.calibration(key.accountId());
+        });
+        return readying.state(of, advisor).map(BackgroundComputation.State::result);
+    }
+
+    @PreDestroy
+    void end() {
+        readying.close();
+    }
+}

@@ -1,0 +1,10 @@
+package lochan.web.modelling;
+
+import lochan.web.rules.EventKey;
+
+/**
+ * A competition day of an event.
+ *
+ * @param day number of the day, from 1
+ */
+public record DayKey(EventKey event, int day) { }

@@ -1,0 +1,54 @@
+package lochan.web.modelling;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.Arrays;
+import java.util.List;
+import lochan.core.Assumptions;
+import lochan.core.competition.Entry;
+import lochan.core.eventdata.EventData;
+import lochan.core.notebook.Notebook;
+import lochan.core.plan.Plan;
+import lochan.core.scenario.DayModel;
+import lochan.web.modelling.DayKey;
+import lochan.web.rules.EventKey;
+import org.springframework.stereotype.Component;
+
+/** What practice says of a competition day, computed again only when something it rests on has changed. */
+@Component
+public class DayModels {
+
+    private static final int KEPT = 8;
+
+    private final Cache<DayKey, Cached> models = Caffeine.newBuilder().maximumSize(KEPT).build();
+
+    private record Cached(List<Object> basis, DayModel model) { }
+
+    /**
+     * @param event the event as it stands
+     * @param day   competition day; one the event does not have is taken as the nearest
+     */
+    public DayModel of(EventKey key, EventData event, int day) {
+        int there = Math.clamp(day, 1, event.days().size());
+        List<Object> basis = basis(event, there);
+        Cached known = models.getIfPresent(new DayKey(key, there));
+        if (known == null || !known.basis().equals(basis)) {
+            known = new Cached(basis, new DayModel(event, there, Assumptions.DEFAULTS));
+            models.put(new DayKey(key, there), known);
+        }
+        return known.model();
+    }
+
+    /**
+     * What a day's computation rests on: its own competition, marks, trials and runs of the boat say nothing of what practice says; of the competition days
+     * before it the log does, and their plans where the log does not say what was fished.
+     */
+    public static List<Object> basis(EventData e, int day) {
+        boolean later = day > 1 && !e.competition().isEmpty();
+        List<Entry> before = later ? e.competition().stream().filter(x -> x.at().isBefore(e.day(Math.min(day, e.days().size())).start())).toList() : List.of();
+        List<Plan> plans = later ? e.plans().stream().filter(p -> p.day() < day).toList() : List.of();
+        Notebook n = e.notebook();
+        return Arrays.asList(e.event(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), n.fish(), n.changes(), n.priors(),
+                n.priors().byHistory() ? n.carried() : null, before, plans);
+    }
+}

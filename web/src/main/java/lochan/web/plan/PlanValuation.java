@@ -1,0 +1,107 @@
+package lochan.web.plan;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.List;
+import java.util.Objects;
+import lochan.core.Assumptions;
+import lochan.core.event.Format;
+import lochan.core.eventdata.EventData;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.Calibration;
+import lochan.core.planning.PlanEdits;
+import lochan.core.planning.PlanCheck;
+import lochan.core.planning.PlanValue;
+import lochan.core.planning.PlanValuer;
+import lochan.core.planning.TwoDays;
+import lochan.core.planning.WhatIf;
+import lochan.core.scenario.DayModel;
+import lochan.core.scenario.ScenarioSet;
+import lochan.web.modelling.DayKey;
+import lochan.web.rules.EventKey;
+import lochan.web.modelling.DayModels;
+import lochan.web.map.Lakes;
+import org.springframework.stereotype.Service;
+
+/**
+ * What plans are worth: the scenarios of a day are drawn once and kept as long as what they rest on is the same, so that a change of a plan
+ * is valued at once.
+ */
+@Service
+class PlanValuation {
+
+    static final Assumptions ASSUMPTIONS = Assumptions.DEFAULTS;
+    private static final int SCENARIOS = 500;
+    private static final int SIMULATED_DAYS = 10_000;
+    private static final long SEED = 1;
+    private static final int KEPT = 4;
+
+    private final DayModels dayModels;
+    private final Lakes lakes;
+    private final Cache<DayKey, DayScenarios> drawn = Caffeine.newBuilder().maximumSize(KEPT).build();
+
+    PlanValuation(DayModels dayModels, Lakes lakes) {
+        this.dayModels = dayModels;
+        this.lakes = lakes;
+    }
+
+    private record DayScenarios(DayModel model, List<PlanStop> dayBefore, ScenarioSet scenarios) { }
+
+    /** Whether plans of an event can be valued: those paid by length are not computed yet. */
+    static boolean values(EventData event) {
+        return event.rules().format() != Format.LIMIT_LENGTH;
+    }
+
+    /** What practice says of a day. */
+    DayModel model(EventKey key, EventData event, int day) {
+        return dayModels.of(key, event, day);
+    }
+
+    /** The first plan with stops of the day before; its fish are missing. No stops where there is none. */
+    static List<PlanStop> dayBefore(EventData event, int day) {
+        return event.planOf(day - 1);
+    }
+
+    /** The scenarios of a day, after the plan of the day before where there is one. */
+    ScenarioSet scenarios(EventKey key, EventData event, int day) {
+        DayModel model = dayModels.of(key, event, day);
+        List<PlanStop> before = dayBefore(event, day);
+        DayScenarios known = drawn.getIfPresent(new DayKey(key, day));
+        if (known == null || known.model() != model || !Objects.equals(known.dayBefore(), before)) {
+            known = new DayScenarios(model, before, after(new ScenarioSet(model, SCENARIOS, SEED), day, before));
+            drawn.put(new DayKey(key, day), known);
+        }
+        return known.scenarios();
+    }
+
+    private static ScenarioSet after(ScenarioSet all, int day, List<PlanStop> before) {
+        return before.isEmpty() ? all : TwoDays.after(all, day - 1, before);
+    }
+
+    /** V of a plan of a day, g. */
+    double grams(EventKey key, EventData event, int day, List<PlanStop> stops) {
+        return stops.isEmpty() ? 0 : new PlanValuer(scenarios(key, event, day)).formula(stops);
+    }
+
+    /** What a plan is worth with its spread, as a projection. */
+    PlanValue value(EventKey key, EventData event, int day, List<PlanStop> stops, Calibration calibration) {
+        return new PlanValuer(scenarios(key, event, day)).projection(stops, SIMULATED_DAYS, calibration);
+    }
+
+    /** The same with something else supposed. */
+    PlanValue value(EventKey key, EventData event, int day, List<PlanStop> stops, Calibration calibration, WhatIf what) {
+        ScenarioSet supposed = after(new ScenarioSet(what.model(event, day, ASSUMPTIONS), SCENARIOS, SEED), day, dayBefore(event, day));
+        return new PlanValuer(supposed).projection(stops, SIMULATED_DAYS, calibration);
+    }
+
+    /** The runs of a plan without violations. */
+    List<PlanCheck.Leg> legs(EventData event, Plan plan) {
+        return PlanCheck.legs(event, plan, ASSUMPTIONS.planning(), lakes.dayRuns(event));
+    }
+
+    /** Changes by hand of a plan of a day. */
+    PlanEdits edits(EventData event, int day) {
+        return new PlanEdits(event, day, ASSUMPTIONS.planning(), lakes.dayRuns(event));
+    }
+}

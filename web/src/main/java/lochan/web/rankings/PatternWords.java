@@ -1,0 +1,15 @@
+package lochan.web.rankings;
+
+import lochan.core.eventdata.EventData;
+import lochan.core.rate.Pattern;
+import lochan.core.water.SpotType;
+
+/** A pattern in words: "Swim jig on grass edge". */
+public final class PatternWords {
+
+    private PatternWords() { }
+
+    public static String of(Pattern pattern, EventData event) {
+        return event.presentation(pattern.presentationId()).orElseThrow().name() + " on " + SpotType.words(pattern.spotType());
+    }
+}

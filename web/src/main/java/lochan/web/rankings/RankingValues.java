@@ -1,0 +1,84 @@
+package lochan.web.rankings;
+
+import jakarta.annotation.PreDestroy;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lochan.core.event.Format;
+import lochan.core.planning.AddedValue;
+import lochan.core.planning.TwoHourValue;
+import lochan.core.rate.Cell;
+import lochan.core.scenario.DayModel;
+import lochan.core.scenario.ScenarioSet;
+import lochan.web.map.Lakes;
+import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.DayKey;
+import lochan.web.rules.EventKey;
+import org.springframework.stereotype.Service;
+
+/** Computes in the background the value of each row of the rankings, and what it adds to the best plan, which takes many plans. */
+@Service
+class RankingValues {
+
+    private static final int SCENARIOS = 160;
+    private static final int ROUNDS = 3;
+    private static final long SEED = 1;
+
+    private final Lakes lakes;
+    private final BackgroundComputation<DayKey, Values> computation = new BackgroundComputation<>("ranking-values", DayKey::event);
+
+    RankingValues(Lakes lakes) {
+        this.lakes = lakes;
+    }
+
+    /**
+     * What is known of a day.
+     *
+     * @param twoHours value of two hours, by cell
+     * @param added    what cells and patterns add to the best plan; null: not computed yet
+     */
+    record Values(Map<Cell, TwoHourValue.TwoHours> twoHours, AddedValue added) {
+
+        Values {
+            twoHours = Map.copyOf(twoHours);
+        }
+    }
+
+    private static boolean hasValues(DayModel model) {
+        return !model.cells().isEmpty() && model.event().rules().format() != Format.LIMIT_LENGTH;
+    }
+
+    /** What is known of a day; begins to compute when there is nothing yet. Empty where there is nothing to value. */
+    Optional<BackgroundComputation.State<Values>> of(EventKey key, DayModel model) {
+        // The model is made again when anything it rests on is another.
+        return hasValues(model) ? Optional.of(computation.open(new DayKey(key, model.day()), List.of(model), model.cells().size(), p -> computed(model, p)))
+                : Optional.empty();
+    }
+
+    void stop(EventKey key, int day) {
+        computation.stop(new DayKey(key, day));
+    }
+
+    /** Computes what was stopped or failed after all. */
+    void goOn(EventKey key, DayModel model) {
+        if (hasValues(model)) {
+            computation.begin(new DayKey(key, model.day()), List.of(model), model.cells().size(), p -> computed(model, p));
+        }
+    }
+
+    private Values computed(DayModel model, BackgroundComputation.Progress<Values> progress) {
+        ScenarioSet scenarios = new ScenarioSet(model, SCENARIOS, SEED);
+        TwoHourValue value = new TwoHourValue(scenarios);
+        Map<Cell, TwoHourValue.TwoHours> twoHours = new HashMap<>();
+        model.cells().forEach(c -> twoHours.put(c, value.of(c)));
+        progress.soFar(new Values(twoHours, null));
+        AddedValue added = AddedValue.of(scenarios, lakes.dayRuns(model.event()), SEED, ROUNDS, progress::goOn);
+        return new Values(twoHours, added);
+    }
+
+    @PreDestroy
+    void end() {
+        computation.close();
+    }
+}

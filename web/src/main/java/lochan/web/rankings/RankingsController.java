@@ -1,0 +1,212 @@
+package lochan.web.rankings;
+
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+import lochan.core.eventdata.CompetitionStops;
+import lochan.core.eventdata.EventData;
+import lochan.core.evidence.Bin;
+import lochan.core.practice.PracticeStop;
+import lochan.core.quantity.Units;
+import lochan.core.rate.Cell;
+import lochan.core.rate.BiteRates;
+import lochan.core.scenario.DayModel;
+import lochan.core.ranking.Ranking;
+import lochan.core.ranking.RankingRow;
+import lochan.core.water.SpotType;
+import lochan.web.modelling.DayModels;
+import lochan.web.account.Accounts;
+import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventBook;
+import lochan.web.page.Dates;
+import lochan.web.page.NotThereException;
+import lochan.web.modelling.BackgroundComputation;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The table of rankings and, behind each row, its evidence. */
+@Controller
+class RankingsController {
+
+    private static final Map<String, ToDoubleFunction<RankingRow>> ORDERS = Map.of(
+            "rate", r -> r.bites().mean(),
+            "cautious", r -> r.bites().p10(),
+            "landing", RankingRow::landing,
+            "legal", r -> r.keepers().legalShare(),
+            "keeper", r -> r.keepers().meanGrams(),
+            "hours", RankingRow::effectiveHours);
+    private static final ToDoubleFunction<RankingRow> BY_VALUE_UNTIL_KNOWN = RankingRow::keeperGramsPerHour;
+    private static final int MOST_COMPARED = 4;
+
+    private final EventBook events;
+    private final Accounts accounts;
+    private final DayModels dayModels;
+    private final RankingValues values;
+
+    RankingsController(EventBook events, Accounts accounts, DayModels dayModels, RankingValues values) {
+        this.values = values;
+        this.dayModels = dayModels;
+        this.events = events;
+        this.accounts = accounts;
+    }
+
+    @GetMapping("/events/{eventId}/rankings")
+    String rankings(EventKey key, @RequestParam(defaultValue = "1") int day, @RequestParam(required = false) String at,
+                     @RequestParam(defaultValue = "value") String sort, @RequestParam(defaultValue = "spots") String view, Model model) {
+        EventData event = events.event(key);
+        DayModel dayModel = dayModels.of(key, event, day);
+        int bin = bin(dayModel, at);
+        RankingValues.Values found = found(key, dayModel, model);
+        ToDoubleFunction<RankingRow> by = order(sort, found);
+        String order = by == null ? "value" : sort;
+        Ranking rankings = new Ranking(dayModel, bin);
+        List<RankingRow> rows = rankings.rows().stream()
+                .sorted(Comparator.comparingDouble((RankingRow r) -> orLast((by == null ? BY_VALUE_UNTIL_KNOWN : by).applyAsDouble(r))).reversed()).toList();
+        Units units = accounts.units(key.accountId());
+        model.addAttribute("rows", lines(rows, found, dayModel, bin, units));
+        model.addAttribute("patterns", rankings.patterns().stream().map(p -> PatternLine.of(p, rows, found, event, units))
+                .sorted(Comparator.comparingDouble(PatternLine::addsGrams).reversed()).toList());
+        model.addAttribute("sort", order);
+        model.addAttribute("priors", event.notebook().priors());
+        model.addAttribute("view", view.equals("patterns") ? "patterns" : "spots");
+        choices(dayModel, bin, model);
+        return "rankings/rankings";
+    }
+
+    /** The values of rows, as far as they are computed: null until then. */
+    private RankingValues.Values found(EventKey key, DayModel dayModel, Model model) {
+        BackgroundComputation.State<RankingValues.Values> state = values.of(key, dayModel).orElse(null);
+        model.addAttribute("job", state);
+        return state == null ? null : state.result();
+    }
+
+    @PostMapping("/events/{eventId}/rankings/stop")
+    String stop(EventKey key, @RequestParam int day) {
+        values.stop(key, day);
+        return "redirect:/events/" + key.eventId() + "/rankings?day=" + day;
+    }
+
+    @PostMapping("/events/{eventId}/rankings/values")
+    String goOn(EventKey key, @RequestParam int day) {
+        values.goOn(key, dayModels.of(key, events.event(key), day));
+        return "redirect:/events/" + key.eventId() + "/rankings?day=" + day;
+    }
+
+    /** Null for an order there is not, or not yet. */
+    private static ToDoubleFunction<RankingRow> order(String sort, RankingValues.Values found) {
+        return switch (sort) {
+            case "value" -> found == null ? null : r -> found.twoHours().get(r.cell()).grams();
+            case "adds" -> found == null || found.added() == null ? null : r -> found.added().ofCell(r.cell());
+            case "adds-hour" -> found == null || found.added() == null ? null : r -> found.added().ofCellPerHour(r.cell());
+            default -> ORDERS.get(sort);
+        };
+    }
+
+    private static List<RankingLine> lines(List<RankingRow> rows, RankingValues.Values found, DayModel dayModel, int bin, Units units) {
+        double scale = rows.stream().mapToDouble(r -> r.bites().p90()).max().orElse(1);
+        String dayTime = "day=" + dayModel.day() + "&at=" + clock(dayModel.bins().get(bin), dayModel.event().timeZone());
+        return rows.stream().map(r -> RankingLine.of(r, found, dayModel.event(), units, scale, dayTime)).toList();
+    }
+
+    /** Some rows side by side, named by spot~presentation. */
+    @GetMapping("/events/{eventId}/rankings/compare")
+    String compare(EventKey key, @RequestParam(required = false) List<String> row, @RequestParam(defaultValue = "1") int day, @RequestParam(required = false) String at,
+                   Model model) {
+        EventData event = events.event(key);
+        DayModel dayModel = dayModels.of(key, event, day);
+        int bin = bin(dayModel, at);
+        List<RankingRow> all = new Ranking(dayModel, bin).rows();
+        List<RankingRow> rows = (row == null ? List.<String>of() : row).stream().distinct().flatMap(name -> all.stream()
+                .filter(r -> name.equals(r.cell().spotId() + "~" + r.cell().presentationId()))).limit(MOST_COMPARED).toList();
+        choices(dayModel, bin, model);
+        model.addAttribute("tooMany", row != null && row.size() > MOST_COMPARED);
+        if (rows.size() > 1) {
+            RankingValues.Values found = found(key, dayModel, model);
+            Units units = accounts.units(key.accountId());
+            double lake = lakeKeeper(all);
+            model.addAttribute("shown", Comparison.of(rows, lines(rows, found, dayModel, bin, units),
+                    rows.stream().map(r -> Why.of(r, dayModel, bin, found, lake, units)).toList(), dayModel, units));
+            model.addAttribute("chosen", row);
+        }
+        return "rankings/compare";
+    }
+
+    /** Weight of a keeper over all rows, g. */
+    private static double lakeKeeper(List<RankingRow> rows) {
+        return rows.stream().mapToDouble(r -> r.keepers().meanGrams()).filter(g -> !Double.isNaN(g)).average().orElse(0);
+    }
+
+    private static double orLast(double value) {
+        return Double.isNaN(value) ? Double.NEGATIVE_INFINITY : value;
+    }
+
+    private static void choices(DayModel day, int bin, Model model) {
+        ZoneId zone = day.event().timeZone();
+        model.addAttribute("days", day.event().days());
+        model.addAttribute("day", day.day());
+        model.addAttribute("dayNames", day.event().days().stream().map(d -> Dates.day(d.date())).toList());
+        model.addAttribute("at", clock(day.bins().get(bin), zone));
+        model.addAttribute("times", day.bins().stream().map(b -> clock(b, zone)).toList());
+    }
+
+    private static String clock(Bin bin, ZoneId zone) {
+        return Dates.clock(bin.start(), zone);
+    }
+
+    /** The bin of a time of day; the first for none, or one that is not of the day. */
+    private static int bin(DayModel day, String at) {
+        ZoneId zone = day.event().timeZone();
+        return IntStream.range(0, day.bins().size()).filter(i -> clock(day.bins().get(i), zone).equals(at)).findFirst().orElse(0);
+    }
+
+    /** The slices of one stop. */
+    record StopEvidence(PracticeStop stop, boolean competition, String date, List<SliceRow> slices) { }
+
+    record SliceRow(String time, Ranking.Evidence evidence) { }
+
+    @GetMapping("/events/{eventId}/rankings/evidence")
+    String evidence(EventKey key, @RequestParam String spot, @RequestParam String presentation, @RequestParam(defaultValue = "1") int day,
+                    @RequestParam(required = false) String at, Model model) {
+        EventData event = events.event(key);
+        Cell cell = new Cell(spot, presentation);
+        if (event.spot(spot).isEmpty() || event.presentation(presentation).isEmpty()) {
+            throw new NotThereException();
+        }
+        DayModel dayModel = dayModels.of(key, event, day);
+        int bin = bin(dayModel, at);
+        Ranking rankings = new Ranking(dayModel, bin);
+        RankingRow row = rankings.rows().stream().filter(r -> r.cell().equals(cell)).findFirst().orElseThrow(NotThereException::new);
+        BiteRates rates = dayModel.rates(bin);
+        model.addAttribute("row", row);
+        model.addAttribute("spot", event.spot(spot).orElseThrow());
+        model.addAttribute("presentation", event.presentation(presentation).orElseThrow());
+        model.addAttribute("spotType", SpotType.words(row.pattern().spotType()));
+        model.addAttribute("stops", stops(rankings.evidence(cell), event.timeZone()));
+        model.addAttribute("effective", rates.evidence(cell));
+        model.addAttribute("lakeMean", rates.lakeMean());
+        model.addAttribute("presentationMean", rates.presentationMean(presentation));
+        model.addAttribute("patternMean", rates.patternMean(row.pattern()));
+        model.addAttribute("landing", dayModel.landing(presentation));
+        model.addAttribute("bias", dayModel.sizes().guessBias());
+        model.addAttribute("why", Why.of(row, dayModel, bin, found(key, dayModel, model), lakeKeeper(rankings.rows()), accounts.units(key.accountId())));
+        model.addAttribute("others", rankings.otherSpotsOfPattern(cell).stream().map(s -> event.spot(s).orElseThrow().name()).toList());
+        choices(dayModel, bin, model);
+        return "rankings/evidence";
+    }
+
+    private static List<StopEvidence> stops(List<Ranking.Evidence> evidence, ZoneId zone) {
+        return evidence.stream().map(e -> e.slice().stop()).distinct().map(stop -> new StopEvidence(stop, CompetitionStops.isOne(stop),
+                Dates.longDay(stop.start().atZone(zone).toLocalDate()),
+                evidence.stream().filter(e -> e.slice().stop() == stop).map(e -> new SliceRow(time(e, zone), e)).toList())).toList();
+    }
+
+    private static String time(Ranking.Evidence evidence, ZoneId zone) {
+        return Dates.clock(evidence.slice().start(), zone) + "–" + Dates.clock(evidence.slice().end(), zone);
+    }
+}

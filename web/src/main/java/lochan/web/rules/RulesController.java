@@ -1,0 +1,149 @@
+package lochan.web.rules;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lochan.core.event.Boat;
+import lochan.core.event.BoatRun;
+import lochan.core.event.Species;
+import lochan.core.practice.Presentation;
+import lochan.core.quantity.Units;
+import lochan.web.account.Accounts;
+import lochan.web.account.Angler;
+import lochan.web.competition.CompetitionLog;
+import lochan.page.form.Form;
+import lochan.web.page.Undo;
+import lochan.web.practice.Practice;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Making, editing and removing events. */
+@Controller
+class RulesController {
+
+    private static final double SLOWEST_MPS = 0.5;
+    private static final double FASTEST_MPS = 60;
+
+    private final EventRules eventRules;
+    private final Accounts accounts;
+    private final Practice practice;
+    private final CompetitionLog competition;
+    private final Clock clock;
+
+    RulesController(EventRules eventRules, Accounts accounts, Practice practice, CompetitionLog competition, Clock clock) {
+        this.practice = practice;
+        this.competition = competition;
+        this.eventRules = eventRules;
+        this.accounts = accounts;
+        this.clock = clock;
+    }
+
+    @GetMapping("/events/new")
+    String fresh(@AuthenticationPrincipal Angler angler, Model model) {
+        ZoneId zone = eventRules.usualZone(angler.accountId());
+        return page(RulesForm.empty(zone, LocalDate.ofInstant(clock.instant(), zone), accounts.units(angler.accountId())), model);
+    }
+
+    @PostMapping("/events/new")
+    String add(@AuthenticationPrincipal Angler angler, @RequestParam Map<String, String> fields, Model model,
+               HttpServletResponse response, RedirectAttributes flash) {
+        Form form = new Form(fields, accounts.units(angler.accountId()));
+        Optional<RulesForm.Input> read = RulesForm.read(form, Boat.USUAL);
+        if (read.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(form, model);
+        }
+        EventKey key = eventRules.add(angler.accountId(), read.get().event(), read.get().boat());
+        practice.addPresentations(key, Presentation.COMMON);
+        flash.addFlashAttribute("notice", "Event created. Next: add your spots.");
+        return "redirect:/events/" + key.eventId() + "/spots";
+    }
+
+    @GetMapping("/events/{eventId}")
+    String event(EventKey key) {
+        return "redirect:/events/" + key.eventId() + "/rules";
+    }
+
+    @GetMapping("/events/{eventId}/rules")
+    String rules(EventKey key, Model model) {
+        Units units = accounts.units(key.accountId());
+        addSpeeds(key, units, model);
+        return page(RulesForm.of(eventRules.event(key), eventRules.boat(key), units), model);
+    }
+
+    @PostMapping("/events/{eventId}/rules")
+    String save(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
+                RedirectAttributes flash) {
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        Optional<RulesForm.Input> read = RulesForm.read(form, eventRules.boat(key));
+        read.ifPresent(r -> {
+            form.violations(eventRules.conflicts(key, r.event()));
+            form.violations(competition.conflict(key, r.event()).stream().toList());
+        });
+        if (!form.ok()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            addSpeeds(key, form.units(), model);
+            return page(form, model);
+        }
+        eventRules.update(key, read.orElseThrow().event(), read.orElseThrow().boat());
+        flash.addFlashAttribute("notice", "Event saved.");
+        return "redirect:/events/" + key.eventId() + "/rules";
+    }
+
+    private void addSpeeds(EventKey key, Units units, Model model) {
+        List<BoatRun> runs = eventRules.runs(key);
+        if (!runs.isEmpty()) {
+            model.addAttribute("speeds", BoatSpeeds.of(runs, eventRules.boat(key), units));
+        }
+    }
+
+    /** Takes speeds learned from tracks, m/s. */
+    @PostMapping("/events/{eventId}/rules/speeds")
+    String speeds(EventKey key, @RequestParam double run, @RequestParam double rough, RedirectAttributes flash) {
+        Boat before = eventRules.boat(key);
+        if (!(run >= SLOWEST_MPS && run <= FASTEST_MPS && rough >= SLOWEST_MPS && rough <= run)) {
+            flash.addFlashAttribute("trouble", "The speeds are out of range: expected 1 to 134 mph, on rough water no more than on calm.");
+        } else {
+            eventRules.updateBoat(key, before.atSpeeds(run, rough));
+            Undo.offer(flash, "Plans use these speeds now.", "/events/" + key.eventId() + "/rules/speeds?run=" + before.runMps() + "&rough="
+                    + Math.min(before.runMps(), before.roughMps()));
+        }
+        return "redirect:/events/" + key.eventId() + "/rules";
+    }
+
+    @PostMapping("/events/{eventId}/delete")
+    String delete(EventKey key, RedirectAttributes flash) {
+        String name = eventRules.event(key).name();
+        eventRules.delete(key);
+        Undo.offer(flash, "Event “" + name + "” deleted.", "/events/" + key.eventId() + "/restore");
+        return "redirect:/events";
+    }
+
+    @PostMapping("/events/{eventId}/restore")
+    String restore(@AuthenticationPrincipal Angler angler, @PathVariable long eventId, RedirectAttributes flash) {
+        eventRules.restore(angler.accountId(), eventId);
+        flash.addFlashAttribute("notice", "The event is back.");
+        return "redirect:/events";
+    }
+
+    private static String page(Form form, Model model) {
+        model.addAttribute("form", form);
+        model.addAttribute("dayRows", RulesForm.dayRows(form));
+        model.addAttribute("practiceRows", RulesForm.practiceRows(form));
+        model.addAttribute("species", Species.values());
+        model.addAttribute("zones", ZoneId.getAvailableZoneIds().stream().filter(z -> z.contains("/") && !z.startsWith("Etc/")
+                && !z.startsWith("System")).sorted().toList());
+        return "rules/rules";
+    }
+}

@@ -1,0 +1,2 @@
+/** Events and their eventRules. */
+package lochan.web.rules;

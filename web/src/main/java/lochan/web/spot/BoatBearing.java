@@ -1,0 +1,42 @@
+package lochan.web.spot;
+
+import lochan.core.event.Position;
+import lochan.core.quantity.BadQuantityException;
+import lochan.core.quantity.WaypointText;
+import lochan.page.form.Form;
+
+/** A place that a form tells: its position, or the boat's with its heading and where from there the place was seen. */
+final class BoatBearing {
+
+    private static final int CIRCLE = 360;
+
+    private BoatBearing() { }
+
+    /** @return null when something is wrong, which then stands beside its field */
+    static Position read(Form form) {
+        if (form.has("seen")) {
+            return fromTheBoat(form);
+        }
+        form.need("position", "The position is missing: type latitude and longitude as 45.3100, -118.9400, or take the boat's.");
+        return form.position("position");
+    }
+
+    private static Position fromTheBoat(Form form) {
+        form.need("position", "The boat's position is missing: type it, or use your position.");
+        Position boat = form.position("position");
+        Double heading = form.number("heading");
+        try {
+            WaypointText waypoint = WaypointText.read(form.value("seen"), form.units());
+            if (!waypoint.fromNorth() && !form.has("heading")) {
+                form.error("heading", "The heading is missing: type it in degrees from north, 0 to 360.");
+            }
+            if (heading != null && !(heading >= 0 && heading <= CIRCLE)) {
+                form.error("heading", "The heading is " + form.value("heading") + ": expected 0 to 360 degrees.");
+            }
+            return boat == null || !form.ok() ? null : waypoint.from(boat, heading == null ? 0 : heading);
+        } catch (BadQuantityException e) {
+            form.error("seen", e.getMessage());
+            return null;
+        }
+    }
+}

@@ -1,0 +1,149 @@
+package lochan.web.spot;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lochan.core.quantity.Units;
+import lochan.core.water.FishPosition;
+import lochan.core.water.Waypoint;
+import lochan.core.water.Spot;
+import lochan.web.account.Accounts;
+import lochan.web.rules.EventRules;
+import lochan.web.rules.EventKey;
+import lochan.page.form.Form;
+import lochan.web.page.Dates;
+import lochan.web.page.Undo;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Noting what the electronics show while idling: seconds, one thumb; later it becomes a spot or stays a note on one. */
+@Controller
+class WaypointController {
+
+    private static final int LONGEST_CODE = 64;
+    /** A spot farther than this from a waypoint is not offered for it, m. */
+    private static final double NEAR_M = 500;
+
+    private final Waypoints waypoints;
+    private final Spots spots;
+    private final EventRules eventRules;
+    private final Accounts accounts;
+
+    WaypointController(Waypoints waypoints, Spots spots, EventRules eventRules, Accounts accounts) {
+        this.waypoints = waypoints;
+        this.spots = spots;
+        this.eventRules = eventRules;
+        this.accounts = accounts;
+    }
+
+    /**
+     * A waypoint as the page lists it.
+     *
+     * @param nearest the nearest spot it could be a note on; null: none near
+     */
+    record Row(String id, String time, String words, String position, String spot, String nearest, String nearestName) { }
+
+    @GetMapping("/events/{eventId}/spots/waypoints")
+    String list(EventKey key, Model model) {
+        return page(key, new Form(accounts.units(key.accountId())), null, model);
+    }
+
+    @PostMapping("/events/{eventId}/spots/waypoints")
+    String add(EventKey key, @RequestParam String code, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
+               RedirectAttributes flash) {
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        Optional<Waypoint> waypoint = WaypointForm.read(form, code, waypoints.now());
+        if (waypoint.isEmpty() || !checkSpot(key, form) || code.isEmpty() || code.length() > LONGEST_CODE) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(key, form, null, model);
+        }
+        waypoints.addAll(key, List.of(waypoint.get()));
+        Undo.offer(flash, "Marked.", path(key, "/delete", code));
+        return "redirect:" + path(key, "", null);
+    }
+
+    private boolean checkSpot(EventKey key, Form form) {
+        if (form.has("spot") && spots.all(key).stream().noneMatch(s -> s.id().equals(form.value("spot")))) {
+            form.error("spot", "There is no such spot: choose one of the list, or none.");
+        }
+        return form.ok();
+    }
+
+    @GetMapping("/events/{eventId}/spots/waypoints/edit")
+    String edit(EventKey key, @RequestParam String waypoint, Model model) {
+        return page(key, WaypointForm.of(waypoints.waypoint(key, waypoint), accounts.units(key.accountId())), waypoint, model);
+    }
+
+    @PostMapping("/events/{eventId}/spots/waypoints/edit")
+    String save(EventKey key, @RequestParam String waypoint, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
+                RedirectAttributes flash) {
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        Optional<Waypoint> read = WaypointForm.read(form, waypoint, waypoints.waypoint(key, waypoint).at());
+        if (read.isEmpty() || !checkSpot(key, form)) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(key, form, waypoint, model);
+        }
+        waypoints.update(key, read.get());
+        flash.addFlashAttribute("notice", "Waypoint saved.");
+        return "redirect:" + path(key, "", null);
+    }
+
+    @PostMapping("/events/{eventId}/spots/waypoints/put")
+    String put(EventKey key, @RequestParam String waypoint, @RequestParam String spot, RedirectAttributes flash) {
+        waypoints.waypoint(key, waypoint);
+        String name = spots.spot(key, spot).name();
+        waypoints.putOn(key, waypoint, spot);
+        flash.addFlashAttribute("notice", "Added to “" + name + "” now.");
+        return "redirect:" + path(key, "", null);
+    }
+
+    @PostMapping("/events/{eventId}/spots/waypoints/delete")
+    String delete(EventKey key, @RequestParam String waypoint, RedirectAttributes flash) {
+        waypoints.delete(key, waypoint);
+        Undo.offer(flash, "Waypoint deleted.", path(key, "/restore", waypoint));
+        return "redirect:" + path(key, "", null);
+    }
+
+    @PostMapping("/events/{eventId}/spots/waypoints/restore")
+    String restore(EventKey key, @RequestParam String waypoint) {
+        waypoints.restore(key, waypoint);
+        return "redirect:" + path(key, "", null);
+    }
+
+    private String page(EventKey key, Form form, String waypoint, Model model) {
+        Units units = accounts.units(key.accountId());
+        List<Spot> marked = spots.all(key);
+        model.addAttribute("form", form);
+        model.addAttribute("waypoint", waypoint);
+        model.addAttribute("spots", marked);
+        model.addAttribute("bottoms", Waypoint.Bottom.values());
+        model.addAttribute("fishPositions", FishPosition.values());
+        model.addAttribute("freshCode", UUID.randomUUID().toString());
+        model.addAttribute("rows", waypoints.all(key).reversed().stream().map(m -> row(m, marked, key, units)).toList());
+        return "spot/waypoints";
+    }
+
+    private Row row(Waypoint m, List<Spot> marked, EventKey key, Units units) {
+        Optional<Spot> on = marked.stream().filter(s -> s.id().equals(m.spotId())).findFirst();
+        Optional<Spot> nearest = marked.stream().filter(s -> s.position().metresTo(m.position()) <= NEAR_M)
+                .min(Comparator.comparingDouble(s -> s.position().metresTo(m.position())));
+        String nearestName = nearest.map(s -> s.name() + ", " + units.reach(s.position().metresTo(m.position())) + " off").orElse(null);
+        return new Row(m.id(), Dates.dayAndClock(m.at(), eventRules.event(key).timeZone()), WaypointWords.of(m, units),
+                String.format(java.util.Locale.ROOT, "%.5f, %.5f", m.position().lat(), m.position().lon()), on.map(Spot::name).orElse(null),
+                on.isPresent() ? null : nearest.map(Spot::id).orElse(null), nearestName);
+    }
+
+    private static String path(EventKey key, String page, String waypoint) {
+        return "/events/" + key.eventId() + "/spots/waypoints" + page + (waypoint == null ? "" : "?waypoint=" + URLEncoder.encode(waypoint, StandardCharsets.UTF_8));
+    }
+}

@@ -1,0 +1,66 @@
+package lochan.web.spot;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import lochan.core.water.Waypoint;
+import lochan.web.rules.EventKey;
+import lochan.web.rules.EventWrite;
+import lochan.web.page.NotThereException;
+import org.springframework.stereotype.Service;
+
+/** What the electronics showed on an event's water. */
+@Service
+public class Waypoints {
+
+    private final WaypointRepository repository;
+    private final Clock clock;
+
+    Waypoints(WaypointRepository repository, Clock clock) {
+        this.repository = repository;
+        this.clock = clock;
+    }
+
+    public List<Waypoint> all(EventKey key) {
+        return repository.all(key);
+    }
+
+    @EventWrite
+    public void addAll(EventKey key, List<Waypoint> waypoints) {
+        repository.add(key, waypoints);
+    }
+
+    /** Makes a waypoint a note on a spot; a waypoint that is gone is left alone. */
+    @EventWrite
+    public void putOn(EventKey key, String waypoint, String spot) {
+        repository.find(key, waypoint).ifPresent(m -> repository.update(key, m.on(spot)));
+    }
+
+    /** @throws NotThereException when the event has no such waypoint */
+    public Waypoint waypoint(EventKey key, String code) {
+        return repository.find(key, code).orElseThrow(NotThereException::new);
+    }
+
+    Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.SECONDS);
+    }
+
+    @EventWrite
+    void update(EventKey key, Waypoint waypoint) {
+        repository.update(key, waypoint);
+    }
+
+    @EventWrite
+    void delete(EventKey key, String code) {
+        waypoint(key, code);
+        repository.setDeleted(key, code, clock.instant());
+    }
+
+    @EventWrite
+    void restore(EventKey key, String code) {
+        if (!repository.setDeleted(key, code, null)) {
+            throw new NotThereException();
+        }
+    }
+}

@@ -1,2 +1,0 @@
-/** Standings: what practice says of each spot and presentation, with the evidence behind it. */
-package lochan.web.standings;

@@ -1,0 +1,167 @@
+package lochan.web.tackle;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lochan.core.eventdata.EventData;
+import lochan.core.notebook.KnownFish;
+import lochan.core.quantity.Units;
+import lochan.web.account.Accounts;
+import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventBook;
+import lochan.page.form.Form;
+import lochan.web.page.Dates;
+import lochan.web.page.Undo;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Single fish that were seen: where, how big, what they did, when to come back. */
+@Controller
+class FishController {
+
+    private static final long LONGEST_WAIT_MINUTES = 7 * 24 * 60;
+
+    private final Notebooks notebooks;
+    private final EventBook events;
+    private final Accounts accounts;
+    private final Clock clock;
+
+    FishController(Notebooks notebooks, EventBook events, Accounts accounts, Clock clock) {
+        this.notebooks = notebooks;
+        this.events = events;
+        this.accounts = accounts;
+        this.clock = clock;
+    }
+
+    /**
+     * A fish as the page shows it.
+     *
+     * @param crowd what to mind of other boats; null: nothing
+     */
+    record Row(KnownFish fish, String place, String size, String chance, String window, String next, boolean due, List<String> tries, String crowd) { }
+
+    @GetMapping("/events/{eventId}/tackle/fish")
+    String list(EventKey key, Model model) {
+        EventData event = events.event(key);
+        Units units = accounts.units(key.accountId());
+        ZoneId zone = event.timeZone();
+        Instant now = clock.instant();
+        model.addAttribute("data", event);
+        model.addAttribute("rows", event.notebook().fish().stream().map(f -> new Row(f, FishWords.place(f, event), "about " + units.weight(f.guessGrams()), FishWords.chance(f),
+                FishWords.window(f, units), f.nextVisit() == null ? null : Dates.dayAndClock(f.nextVisit(), zone), f.isDue(now),
+                f.tries().stream().map(t -> Dates.dayAndClock(t.at(), zone) + ": " + t.reaction().words()
+                        + (t.presentationId() == null ? "" : ", " + event.presentation(t.presentationId()).orElseThrow().name().toLowerCase(java.util.Locale.ROOT))).toList(),
+                crowd(f, event))).toList());
+        model.addAttribute("reactions", KnownFish.Reaction.values());
+        model.addAttribute("freshCode", UUID.randomUUID().toString());
+        return "tackle/fish";
+    }
+
+    private static String crowd(KnownFish f, EventData event) {
+        double risk = event.spot(f.spotId()).orElseThrow().crowdRisk();
+        return risk >= 0.3 ? "Other boats are there first on " + Math.round(100 * risk) + " of 100 days; the plan counts it as spooked then." : null;
+    }
+
+    @GetMapping("/events/{eventId}/tackle/fish/edit")
+    String edit(EventKey key, @RequestParam(required = false) String fish, Model model) {
+        EventData event = events.event(key);
+        KnownFish known = fish == null ? null : notebooks.fish(key, fish);
+        return page(event, fish, FishForm.of(known, event.timeZone(), accounts.units(key.accountId())), model);
+    }
+
+    private static String page(EventData event, String fish, Form form, Model model) {
+        Map<String, String> spots = new LinkedHashMap<>();
+        event.spots().forEach(s -> spots.put(s.id(), s.name()));
+        Map<String, String> species = new LinkedHashMap<>();
+        event.rules().species().forEach(s -> species.put(s.species().code(), s.species().code()));
+        Map<String, String> kinds = new LinkedHashMap<>();
+        for (KnownFish.Kind k : KnownFish.Kind.values()) {
+            kinds.put(k.code(), Map.of(KnownFish.Kind.BED, "on a bed", KnownFish.Kind.DOCK, "under a dock", KnownFish.Kind.COVER, "in cover", KnownFish.Kind.ROAMING, "roaming").get(k));
+        }
+        model.addAttribute("form", form);
+        model.addAttribute("fish", fish);
+        model.addAttribute("spots", spots);
+        model.addAttribute("speciesChoices", species);
+        model.addAttribute("kinds", kinds);
+        return "tackle/fish-edit";
+    }
+
+    @PostMapping("/events/{eventId}/tackle/fish/edit")
+    String save(EventKey key, @RequestParam(required = false) String fish, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+        EventData event = events.event(key);
+        KnownFish before = fish == null ? null : notebooks.fish(key, fish);
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        String id = before != null ? before.id() : notebooks.freshCode(NotebookRepository.Kind.FISH, key, form.value("spot") + " fish");
+        Optional<KnownFish> read = FishForm.read(form, id, before, event);
+        if (read.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(event, fish, form, model);
+        }
+        notebooks.put(key, read.get());
+        flash.addFlashAttribute("notice", "Fish saved.");
+        return "redirect:/events/" + key.eventId() + "/tackle/fish";
+    }
+
+    /** Notes a try: what the fish did, and when to come back. */
+    @PostMapping("/events/{eventId}/tackle/fish/try")
+    String tried(EventKey key, @RequestParam String fish, @RequestParam String code, @RequestParam KnownFish.Reaction reaction, @RequestParam(defaultValue = "") String presentation,
+                 @RequestParam(defaultValue = "0") long comeBackMinutes, RedirectAttributes flash) {
+        EventData event = events.event(key);
+        KnownFish known = notebooks.fish(key, fish);
+        Instant now = clock.instant();
+        String on = event.presentation(presentation).map(p -> p.id()).orElse(null);
+        Instant next = comeBackMinutes > 0 ? now.plus(Duration.ofMinutes(Math.min(comeBackMinutes, LONGEST_WAIT_MINUTES))) : null;
+        notebooks.tried(key, known, code, new KnownFish.Try(now, reaction, on), next);
+        Undo.offer(flash, "Logged: " + reaction.words() + (reaction == KnownFish.Reaction.CAUGHT || reaction == KnownFish.Reaction.BIT ? ". Check the hook." : "."),
+                path(key, "/try/undo?fish=" + encoded(fish) + "&code=" + encoded(code)));
+        return "redirect:" + path(key, "");
+    }
+
+    private static String path(EventKey key, String rest) {
+        return "/events/" + key.eventId() + "/tackle/fish" + rest;
+    }
+
+    private static String encoded(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+
+    @PostMapping("/events/{eventId}/tackle/fish/try/undo")
+    String undoTry(EventKey key, @RequestParam String fish, @RequestParam String code) {
+        notebooks.setTryDeleted(key, fish, code, true);
+        return "redirect:" + path(key, "");
+    }
+
+    /** Says that a fish is gone, or there again. */
+    @PostMapping("/events/{eventId}/tackle/fish/gone")
+    String gone(EventKey key, @RequestParam String fish, @RequestParam boolean gone) {
+        notebooks.put(key, notebooks.fish(key, fish).gone(gone));
+        return "redirect:" + path(key, "");
+    }
+
+    @PostMapping("/events/{eventId}/tackle/fish/delete")
+    String delete(EventKey key, @RequestParam String fish, RedirectAttributes flash) {
+        notebooks.delete(NotebookRepository.Kind.FISH, key, fish);
+        Undo.offer(flash, "Fish deleted.", path(key, "/restore?fish=" + encoded(fish)));
+        return "redirect:" + path(key, "");
+    }
+
+    @PostMapping("/events/{eventId}/tackle/fish/restore")
+    String restore(EventKey key, @RequestParam String fish) {
+        notebooks.restore(NotebookRepository.Kind.FISH, key, fish);
+        return "redirect:" + path(key, "");
+    }
+}

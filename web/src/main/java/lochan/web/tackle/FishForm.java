@@ -1,0 +1,82 @@
+package lochan.web.tackle;
+
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import lochan.core.event.Species;
+import lochan.core.eventdata.EventData;
+import lochan.core.notebook.KnownFish;
+import lochan.core.quantity.QuantityText;
+import lochan.core.quantity.Units;
+import lochan.page.form.Form;
+
+/** A known fish as a form, and back. */
+final class FishForm {
+
+    private static final double MAX_WIND_MPS = 40;
+    private static final double MOST_GRAMS = 30_000;
+
+    private FishForm() { }
+
+    static Form of(KnownFish f, ZoneId zone, Units units) {
+        Form form = new Form(units);
+        if (f == null) {
+            return form.put("kind", KnownFish.Kind.BED);
+        }
+        form.put("spot", f.spotId()).put("where", f.where()).put("kind", f.kind()).put("species", f.species()).put("note", f.note())
+                .put("from", f.from() == null ? "" : f.from().toString()).put("to", f.to() == null ? "" : f.to().toString())
+                .put("nextVisit", f.nextVisit() == null ? "" : LocalDateTime.ofInstant(f.nextVisit(), zone).withSecond(0).withNano(0).toString());
+        form.put("guessGrams", f.guessGrams(), f.entered(), QuantityText::grams, units.typedWeight(f.guessGrams()));
+        form.put("maxWindMps", f.maxWindMps(), f.entered(), QuantityText::mps, units.typedSpeed(f.maxWindMps()));
+        return form;
+    }
+
+    /**
+     * @param before the fish as it was; null: it is new
+     * @return the fish; empty when something is wrong, which then stands beside its field
+     */
+    static Optional<KnownFish> read(Form f, String id, KnownFish before, EventData event) {
+        f.need("spot", "Choose its spot; add the spot first if it is new.");
+        f.need("guessGrams", "Its size is missing: type your guess, as 4-8.");
+        if (f.has("spot") && event.spot(f.value("spot")).isEmpty()) {
+            f.error("spot", "There is no spot “" + f.value("spot") + "” here: choose one of the list.");
+        }
+        String where = f.words("where", "The place", KnownFish.LONGEST_WORDS);
+        String note = f.words("note", "The note", KnownFish.LONGEST_WORDS);
+        KnownFish.Kind kind = f.choice("kind", KnownFish.Kind.class);
+        f.need("kind", "Choose what it is on.");
+        Species species = f.choice("species", Species.class);
+        Double grams = f.quantity("guessGrams", QuantityText::grams);
+        if (grams != null && !(grams > 0 && grams <= MOST_GRAMS)) {
+            f.error("guessGrams", "A fish of “" + f.value("guessGrams") + "” is too heavy: expected up to 66 lb (30 kg).");
+        }
+        LocalTime from = f.time("from");
+        LocalTime to = f.time("to");
+        if (from != null && to != null && !from.isBefore(to)) {
+            f.error("to", "The times run from " + from + " to " + to + ": put the earlier time first.");
+        }
+        Double wind = f.quantity("maxWindMps", QuantityText::mps);
+        if (wind != null && !(wind >= 0 && wind <= MAX_WIND_MPS)) {
+            f.error("maxWindMps", "The wind is “" + f.value("maxWindMps") + "”: expected up to 89 mph (40 m/s), or nothing.");
+        }
+        Instant next = moment(f, event.timeZone());
+        return f.ok() ? Optional.of(new KnownFish(id, f.value("spot"), where, kind, species, grams, from, to, wind, next, before != null && before.gone(), note,
+                before == null ? List.of() : before.tries(), f.entered())) : Optional.empty();
+    }
+
+    private static Instant moment(Form f, ZoneId zone) {
+        if (!f.has("nextVisit")) {
+            return null;
+        }
+        try {
+            return LocalDateTime.parse(f.value("nextVisit").replace(' ', 'T')).atZone(zone).toInstant();
+        } catch (DateTimeException e) {
+            f.error("nextVisit", "“" + f.value("nextVisit") + "” is no time: type it as 2027-06-05 11:15.");
+            return null;
+        }
+    }
+}

@@ -1,2 +1,0 @@
-/** The water: the lake of an event and the runs on it. */
-package lochan.web.water;

@@ -1,2 +1,0 @@
-/** Reckoning in the background, with progress and a way to stop it. */
-package lochan.web.work;

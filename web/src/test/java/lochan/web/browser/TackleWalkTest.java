@@ -1,0 +1,169 @@
+package lochan.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import lochan.web.TestServers;
+import lochan.web.testing.SampleEvents;
+import lochan.web.testing.RunningApp;
+import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** An angler says what tackle there is, asks what to throw, looks at one cast, rigs the deck and prints it. */
+@ExtendWith(TestServers.class)
+class TackleWalkTest extends Walk {
+
+    private void tab(String name) {
+        page.getByRole(AriaRole.NAVIGATION, named("Deck")).getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name)).click();
+    }
+
+    private void choose(String label, String option) {
+        field(label).selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(option));
+    }
+
+    private void addRod(String name, String power) {
+        page.getByRole(AriaRole.LINK, named("Add a rod")).click();
+        looksRight("Add a rod");
+        field("Name").fill(name);
+        field("Length").fill("7-2");
+        choose("Power", power);
+        choose("Line", "braid");
+        field("Line carries").fill("40 lb");
+        button("Keep the rod").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("“" + name + "” kept");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "390, 844"})
+    void fromTheTackleBoxToTheRiggedDeck(int width, int height, RunningApp app) {
+        Visitor angler = signIn(app, width, height);
+        String event = SampleEvents.practisedEvent(angler, "Deck walk");
+        String plan = angler.post(event + "/plan/new", "day", "1").path().replaceAll(".*plan=(\\d+).*", "$1");
+        angler.post(event + "/plan/edit", "plan", plan, "op", "add", "add/spot", "reed-corner", "add/presentation", "swim-jig", "add/minutes", "60");
+
+        page.navigate(app.address() + event + "/tackle");
+        looksRight("Deck");
+        assertThat(page.getByRole(AriaRole.HEADING, named("No rod in the boat"))).isVisible();
+        tab("My tackle");
+        looksRight("My tackle");
+        addRod("Grass rod", "medium heavy");
+        page.getByRole(AriaRole.LINK, named("Add to the box")).click();
+        field("Name").fill("Swim jig, green");
+        choose("Which lure", "Swim jig");
+        field("Weight").fill("1/4");
+        choose("Colour looks", "natural");
+        looksRight("Add to the box");
+        button("Keep it").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("“Swim jig, green” saved");
+        looksRight("My tackle");
+        page.getByText("The catalogue: 37 lures").click();
+        page.getByRole(AriaRole.LINK, named("Umbrella rig").setExact(true)).click();
+        looksRight("Umbrella rig");
+
+        page.navigate(app.address() + event + "/tackle");
+        assertThat(page.locator(".deck-list li")).hasCount(1);
+        assertThat(page.locator(".deck-list li")).containsText("Swim jig, green, 1/4 oz");
+        assertThat(page.locator("svg.beads .bead")).hasCount(1);
+        button("Engine cut-off lanyard, clipped on and tried").click();
+        assertThat(button("Engine cut-off lanyard, clipped on and tried")).hasAttribute("aria-pressed", "true");
+        looksRight("Deck");
+        Download print = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, named("Print with the plan")).click());
+        assertThat(print.suggestedFilename()).isEqualTo("plan-day-1.pdf");
+
+        tab("What to throw");
+        looksRight("What to throw");
+        assertThat(page.locator(".advice > li").first()).containsText("Swim jig");
+        page.getByText("What it is like there").click();
+        choose("Mood", "inactive");
+        choose("Clarity goes", "clearing");
+        looksRight("What to throw");
+        button("Judge by this").click();
+        assertThat(page.locator(".advice > li").filter(new Locator.FilterOptions().setHasText("Drop shot"))).containsText("fish are not willing: pick slowly");
+        assertThat(page.locator(".advice")).containsText("clearing water: fish it one step clearer");
+        page.getByRole(AriaRole.LINK, named("Cast with the Swim jig")).click();
+        looksRight("One cast");
+        assertThat(page.locator("svg.cast .way")).hasCount(3);
+        choose("Lure", "Medium crankbait");
+        button("Draw it").click();
+        assertThat(page.getByRole(AriaRole.HEADING, named("Medium crankbait at Reed Corner"))).isVisible();
+        field("Depth, ft").fill("11");
+        button("Keep it").click();
+        assertThat(page.locator("main")).containsText("came to 11 ft");
+        looksRight("One cast");
+        nothingComplained();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "390, 844"})
+    void fishTrialsAndSeasonsAreKept(int width, int height, RunningApp app) {
+        Visitor angler = signIn(app, width, height);
+        SampleEvents.practisedEvent(angler, "Earlier walk");
+        String event = SampleEvents.practisedEvent(angler, "Notebook walk");
+        page.navigate(app.address() + event + "/tackle/fish");
+        looksRight("Known fish");
+        page.getByRole(AriaRole.LINK, named("Add fish")).click();
+        looksRight("Add fish");
+        choose("At which spot", "Reed Corner");
+        field("Size, your guess").fill("5-8");
+        field("Come back").fill("2027-06-05T09:00");
+        button("Keep it").click();
+        looksRight("Known fish");
+        button("looked").click();
+        assertThat(page.locator("main")).containsText("Logged: looked.");
+        assertThat(page.locator("section.fish")).containsText(Pattern.compile("33 % a visit"));
+        button("Undo").click();
+        assertThat(page.locator("section.fish")).containsText("Not tried yet.");
+
+        tab("Trials");
+        looksRight("Trials");
+        field("One way").fill("held still");
+        field("The other").first().fill("shaken");
+        button("Begin").click();
+        assertThat(page.getByRole(AriaRole.HEADING, named("held still or shaken?"))).isVisible();
+        page.getByText("Add a round").click();
+        field("Minutes").fill("20");
+        field("Bites").fill("3");
+        field("Landed").fill("2");
+        looksRight("Trials");
+        button("Keep the round").click();
+        assertThat(page.locator("main")).containsText("Only one was fished so far");
+        looksRight("Trials");
+
+        tab("Seasons");
+        looksRight("Seasons");
+        button("Carry your other seasons into this event").click();
+        assertThat(page.locator("main")).containsText("lures of other seasons are used");
+        page.getByLabel("The rules of advice lean").check();
+        button("Keep").click();
+        assertThat(page.locator("main")).containsText("Effect on the first morning");
+        looksRight("Seasons");
+        nothingComplained();
+    }
+
+    @Test
+    void theDemosTackleWarnsOfWhatTheRulesBan(@RunningApp.Demo RunningApp demo) {
+        try (Browser browser = new Browser()) {
+            page = browser.window(1280, 800);
+            page.navigate(demo.address() + "/sign-in");
+            page.getByRole(AriaRole.BUTTON, named("Sign in as the demo angler")).click();
+            page.getByRole(AriaRole.LINK, named("Two Arms Open")).first().click();
+            page.locator(".stations").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Deck")).click();
+            looksRight("Deck");
+            assertThat(page.locator(".note.trouble")).containsText("Umbrella rig, five arms: your rules ban “umbrella rig”. Leave it ashore.");
+            assertThat(page.locator(".deck-list li")).hasCount(5);
+            page.navigate(page.url() + "/advice?spot=sill-ledge&at=10:30");
+            looksRight("What to throw");
+            assertThat(page.locator(".advice > li").filter(new Locator.FilterOptions().setHasText("Umbrella rig"))).containsText("your rules say no");
+            page.navigate(page.url().replaceAll("/tackle.*", "/tackle/path?spot=parson-brush&lure=jighead-swimbait"));
+            looksRight("One cast");
+        }
+    }
+}
