@@ -183,7 +183,7 @@ class EditController {
 
     @PostMapping("/events/{eventId}/plan/redo")
     String redo(EventKey key, @RequestParam long plan, RedirectAttributes flash) {
-        said(flash, "Done again", plans.redo(key, plan), "There is nothing to redo.");
+        said(flash, "Redone", plans.redo(key, plan), "There is nothing to redo.");
         return PlanController.show(key, plan);
     }
 

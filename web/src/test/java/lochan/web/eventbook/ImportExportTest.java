@@ -70,7 +70,7 @@ class ImportExportTest {
         Visitor.Answer refused = angler.upload("/events/import", "file", "broken.event.json", broken.getBytes(StandardCharsets.UTF_8));
 
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text()).contains("broken.event.json").contains("nothing was changed");
+        assertThat(refused.text()).contains("broken.event.json").contains("Nothing was changed");
         assertThat(refused.texts(".note code")).contains("/spots/17/stock");
         assertThat(angler.get("/events").text()).contains("No event yet");
     }

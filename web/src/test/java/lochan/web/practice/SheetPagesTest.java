@@ -48,7 +48,7 @@ class SheetPagesTest {
         assertThat(taken.text()).contains("2 stops with 2 bites imported, 1 presentation added.").contains("05:30–06:15").contains("Rock crawler treble hooks");
         assertThat(taken.text()).doesNotContain("≈");
         assertThat(send(angler, event, LOG).text()).contains("Already logged, unchanged: 2");
-        assertThat(angler.post(taken.page().selectFirst(".note form").attr("action")).text()).contains("2 stops removed again").contains("Nothing fished yet");
+        assertThat(angler.post(taken.page().selectFirst(".note form").attr("action")).text()).contains("2 stops removed again").contains("No practice yet");
         assertThat(send(angler, event, LOG).text()).contains("2 stops, 2 bites");
     }
 
@@ -68,7 +68,7 @@ class SheetPagesTest {
                 .anySatisfy(p -> assertThat(p).contains("Row 7: Outcome: “eaten” is none of landed, lost, missed, shaken"));
         Map<String, String> forced = read.form("form[action$=columns]");
         assertThat(angler.post(event + "/practice/sheet/take", forced).status()).isEqualTo(422);
-        assertThat(angler.get(event + "/practice").text()).contains("Nothing fished yet").doesNotContain("Rock crawler");
+        assertThat(angler.get(event + "/practice").text()).contains("No practice yet").doesNotContain("Rock crawler");
         forced.put("column/1", "");
         assertThat(angler.post(event + "/practice/sheet/columns", forced).text()).contains("No column is said to hold “Spot”");
         forced.put("column/1", "date");
@@ -112,6 +112,6 @@ class SheetPagesTest {
         assertThat(angler.post(second + "/practice/sheet/take", fields).text()).contains("choose it again");
         fields.put("sheet", "unknown");
         assertThat(angler.post(event + "/practice/sheet/take", fields).text()).contains("choose it again");
-        assertThat(angler.get(event + "/practice").text()).contains("Nothing fished yet");
+        assertThat(angler.get(event + "/practice").text()).contains("No practice yet");
     }
 }

@@ -28,7 +28,7 @@ class TrackPagesTest {
         assertThat(offered.texts("tbody tr")).hasSize(2).first().asString().contains("Thu 3 June").contains("06:50–07:50");
         assertThat(offered.value("0/spot")).isEqualTo("reed-corner");
         assertThat(offered.value("1/spot")).isEqualTo("+");
-        assertThat(angler.get(event + "/practice").text()).as("nothing is written yet").contains("Nothing fished yet");
+        assertThat(angler.get(event + "/practice").text()).as("nothing is written yet").contains("No practice yet");
 
         Map<String, String> form = offered.form("form[action$=take]");
         form.put("0/presentation", "swim-jig");
@@ -84,7 +84,7 @@ class TrackPagesTest {
         stop.put("windMps", "4");
         angler.post(event + "/practice/stops/new", stop);
         Visitor.Answer offered = send(angler, event, SampleEvents.track());
-        assertThat(offered.text()).contains("How fast the boat ran").contains("under 5 mph");
+        assertThat(offered.text()).contains("Boat speed from your tracks").contains("under 5 mph");
         angler.post(event + "/practice/track/take", offered.form("form[action$=take]"));
 
         Visitor.Answer answer = angler.get(event + "/rules");
@@ -103,6 +103,6 @@ class TrackPagesTest {
 
         assertThat(send(angler, event, "<!DOCTYPE x>" + SampleEvents.track()).texts(".note.trouble")).singleElement().asString().contains("day.gpx").contains("DOCTYPE");
         assertThat(send(angler, event, SampleEvents.track().substring(0, 4000)).texts(".note.trouble")).singleElement().asString().contains("no whole XML");
-        assertThat(angler.get(event + "/practice").text()).contains("Nothing fished yet");
+        assertThat(angler.get(event + "/practice").text()).contains("No practice yet");
     }
 }
