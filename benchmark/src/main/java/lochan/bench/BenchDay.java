@@ -10,14 +10,14 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.DayPlanner;
-import lochan.core.planning.DayRuns;
-import lochan.core.planning.PlanValuer;
-import lochan.core.planning.Strategy;
-import lochan.core.rate.Cell;
-import lochan.core.scenario.DayModel;
-import lochan.core.scenario.ScenarioSet;
-import lochan.core.water.Runs;
+import lochan.core.planning.search.DayPlanner;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.valuation.PlanValuer;
+import lochan.core.planning.valuation.Strategy;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.lake.Runs;
 
 /** A day to be planned, with what every solver needs: the same scenarios, runs, grid and objective for all. */
 final class BenchDay {

@@ -29,9 +29,9 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
-import lochan.core.water.Spot;
-import lochan.core.water.Stock;
-import lochan.core.water.Zone;
+import lochan.core.lake.Spot;
+import lochan.core.lake.Stock;
+import lochan.core.lake.Zone;
 
 /** Invented events, the same for the same seed: spots drawn over a square, practised over four days at rates drawn for each pattern and spot. */
 final class BenchEvents {

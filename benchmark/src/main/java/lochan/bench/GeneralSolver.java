@@ -17,8 +17,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.PlanValuer;
-import lochan.core.scenario.ScenarioSet;
+import lochan.core.planning.valuation.PlanValuer;
+import lochan.core.model.scenario.ScenarioSet;
 
 /**
  * The same day given to Timefold Solver: slots in their order, each with a cell or none and a stay in steps of the grid; the score is minutes

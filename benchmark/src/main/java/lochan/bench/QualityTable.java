@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.PlanValuer;
+import lochan.core.planning.valuation.PlanValuer;
 
 /** How good plans are: beside all plans there are, beside a longer search, beside a general solver. */
 final class QualityTable {

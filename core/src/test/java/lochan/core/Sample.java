@@ -29,9 +29,9 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
-import lochan.core.water.Spot;
-import lochan.core.water.Stock;
-import lochan.core.water.Zone;
+import lochan.core.lake.Spot;
+import lochan.core.lake.Stock;
+import lochan.core.lake.Zone;
 
 /** Small invented events for tests. */
 public final class Sample {

@@ -16,9 +16,9 @@ import lochan.core.plan.PlanStop;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
-import lochan.core.water.Lake;
-import lochan.core.water.Waypoint;
-import lochan.core.water.Spot;
+import lochan.core.lake.Lake;
+import lochan.core.lake.Waypoint;
+import lochan.core.lake.Spot;
 
 /**
  * The whole of one event: its rules, the water, what practice and the forecast say, plans, and the log of the competition.

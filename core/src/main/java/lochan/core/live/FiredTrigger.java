@@ -4,10 +4,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.Backups;
-import lochan.core.rate.Cell;
-import lochan.core.rate.Pattern;
-import lochan.core.scenario.ScenarioSet;
+import lochan.core.planning.backups.Backups;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.Pattern;
+import lochan.core.model.scenario.ScenarioSet;
 
 /**
  * A trigger of the plan that has fired: the stop had fewer bites by its time.

@@ -7,11 +7,11 @@ import lochan.core.Assumptions;
 import lochan.core.competition.BagLog;
 import lochan.core.event.Position;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.Backups;
-import lochan.core.planning.DayRuns;
-import lochan.core.rate.Cell;
-import lochan.core.scenario.DayModel;
-import lochan.core.size.KeeperWeight;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.size.KeeperWeight;
 
 /** All that is said while a competition day is fished. The heavy parts are kept from one asking to the next. Safe for several threads. */
 public final class LiveAdvisor {

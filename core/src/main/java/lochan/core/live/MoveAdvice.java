@@ -14,14 +14,14 @@ import lochan.core.competition.Fish;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.planning.BestFish;
-import lochan.core.planning.DayRuns;
-import lochan.core.rate.Cell;
-import lochan.core.rate.GammaRate;
-import lochan.core.scenario.DayModel;
-import lochan.core.size.KeeperWeight;
-import lochan.core.size.Survival;
-import lochan.core.water.Spot;
+import lochan.core.planning.valuation.BestFish;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.GammaRate;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.size.KeeperWeight;
+import lochan.core.model.size.Survival;
+import lochan.core.lake.Spot;
 
 /**
  * What the next hour is worth here against the best move ({@code model.md} §10). For a cell c with prior mean m_c(h) = α/β and ᾱ the mean of α over

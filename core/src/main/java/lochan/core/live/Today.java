@@ -8,7 +8,7 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.competition.FishedStretch;
 import lochan.core.plan.PlanStop;
-import lochan.core.rate.Cell;
+import lochan.core.model.rate.Cell;
 
 /**
  * What was done on a competition day so far.

@@ -3,7 +3,7 @@ package lochan.core.notebook;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import lochan.core.advice.Rule;
+import lochan.core.lures.advice.Rule;
 import lochan.core.tackle.Lure;
 
 /**

@@ -1,7 +1,7 @@
 package lochan.core.review;
 
 import java.util.Arrays;
-import lochan.core.planning.Quantile;
+import lochan.core.planning.valuation.Quantile;
 
 /**
  * What was projected of a competition day beside what it came to.

@@ -15,14 +15,14 @@ import lochan.core.live.FiredTrigger;
 import lochan.core.live.Outlooks;
 import lochan.core.live.Today;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.Backups;
-import lochan.core.planning.DayRuns;
-import lochan.core.planning.DrawnDays;
-import lochan.core.planning.PlanValuer;
-import lochan.core.planning.Quantile;
-import lochan.core.rate.Cell;
-import lochan.core.scenario.DayModel;
-import lochan.core.scenario.ScenarioSet;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.valuation.DrawnDays;
+import lochan.core.planning.valuation.PlanValuer;
+import lochan.core.planning.valuation.Quantile;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.ScenarioSet;
 
 /**
  * A fished day against its plan.

@@ -9,14 +9,14 @@ import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.competition.Entry;
 import lochan.core.event.Species;
-import lochan.core.evidence.Slice;
+import lochan.core.model.evidence.Slice;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
-import lochan.core.rate.Cell;
-import lochan.core.scenario.DayModel;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.DayModel;
 import org.junit.jupiter.api.Test;
 
 class CompetitionStopsTest {

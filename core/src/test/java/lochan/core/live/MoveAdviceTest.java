@@ -15,11 +15,11 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
-import lochan.core.planning.DayRuns;
+import lochan.core.planning.edits.DayRuns;
 import lochan.core.practice.ForecastPeriod;
-import lochan.core.rate.Cell;
-import lochan.core.scenario.DayModel;
-import lochan.core.size.KeeperWeight;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.size.KeeperWeight;
 import org.junit.jupiter.api.Test;
 
 class MoveAdviceTest {

@@ -13,13 +13,13 @@ import lochan.core.competition.Bag;
 import lochan.core.competition.BagLog;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.Backups;
-import lochan.core.planning.PlanValue;
-import lochan.core.planning.PlanValuer;
-import lochan.core.rate.Cell;
-import lochan.core.rate.Pattern;
-import lochan.core.scenario.DayModel;
-import lochan.core.scenario.ScenarioSet;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.valuation.PlanValue;
+import lochan.core.planning.valuation.PlanValuer;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.Pattern;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.ScenarioSet;
 import org.junit.jupiter.api.Test;
 
 class OutlooksTest {

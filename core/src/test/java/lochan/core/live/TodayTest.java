@@ -9,7 +9,7 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.Event;
 import lochan.core.practice.Outcome;
-import lochan.core.rate.Cell;
+import lochan.core.model.rate.Cell;
 import org.junit.jupiter.api.Test;
 
 class TodayTest {

@@ -14,15 +14,15 @@ import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
 import lochan.core.live.Outlooks;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.Backups;
-import lochan.core.planning.DayRuns;
-import lochan.core.planning.PlanValue;
-import lochan.core.planning.PlanValuer;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.valuation.PlanValue;
+import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.practice.Outcome;
-import lochan.core.rate.Pattern;
-import lochan.core.scenario.DayModel;
-import lochan.core.scenario.ScenarioSet;
-import lochan.core.water.Runs;
+import lochan.core.model.rate.Pattern;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.lake.Runs;
 import org.junit.jupiter.api.Test;
 
 class DayReviewTest {

@@ -1,15 +1,15 @@
 package lochan.web.cli;
 
 import java.util.List;
-import lochan.core.planning.DayRuns;
-import lochan.core.planning.AddedValue;
-import lochan.core.planning.TwoHourValue;
-import lochan.core.rate.Cell;
-import lochan.core.scenario.DayModel;
-import lochan.core.scenario.ScenarioSet;
-import lochan.core.size.SizeModel;
-import lochan.core.ranking.Ranking;
-import lochan.core.ranking.RankingRow;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.search.AddedValue;
+import lochan.core.planning.valuation.TwoHourValue;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.model.size.SizeModel;
+import lochan.core.model.ranking.Ranking;
+import lochan.core.model.ranking.RankingRow;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;

@@ -6,7 +6,7 @@ import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.water.Runs;
+import lochan.core.lake.Runs;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;

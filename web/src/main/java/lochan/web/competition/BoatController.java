@@ -9,7 +9,7 @@ import lochan.core.Violation;
 import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.Presentation;
-import lochan.core.water.Spot;
+import lochan.core.lake.Spot;
 import lochan.web.account.Accounts;
 import lochan.web.rules.EventKey;
 import lochan.web.eventbook.EventBook;

@@ -5,7 +5,7 @@ import java.util.Map;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
-import lochan.core.water.Spot;
+import lochan.core.lake.Spot;
 import lochan.page.bag.Names;
 import lochan.web.eventfile.EventFileWriter;
 import org.springframework.stereotype.Component;

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
-import lochan.core.deck.GearCheck;
+import lochan.core.lures.deck.GearCheck;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;

@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import lochan.core.event.Position;
-import lochan.core.structure.ContourGrid;
+import lochan.core.lake.structure.ContourGrid;
 import lochan.web.eventfile.EventFileException.Problem;
 import tools.jackson.databind.JsonNode;
 

@@ -2,7 +2,7 @@ package lochan.web.eventfile;
 
 import java.io.InputStream;
 import java.util.List;
-import lochan.core.water.Lake;
+import lochan.core.lake.Lake;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;

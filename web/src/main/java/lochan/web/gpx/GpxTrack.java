@@ -10,7 +10,7 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import lochan.core.Intake;
 import lochan.core.event.Position;
-import lochan.core.track.Fix;
+import lochan.core.practice.track.Fix;
 
 /** Reads the track points of a GPX file that have a time, whatever tracks and segments they stand in. */
 public final class GpxTrack {

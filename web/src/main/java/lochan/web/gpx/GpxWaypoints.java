@@ -12,8 +12,8 @@ import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
 import lochan.core.Intake;
 import lochan.core.event.Position;
-import lochan.core.water.SpotType;
-import lochan.core.water.Spot;
+import lochan.core.lake.SpotType;
+import lochan.core.lake.Spot;
 
 /** Spots as GPX waypoints, for plotters and from them. */
 public final class GpxWaypoints {

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import lochan.core.event.Position;
 import lochan.core.quantity.Units;
-import lochan.core.structure.Contours;
-import lochan.core.structure.DepthGrid;
+import lochan.core.lake.structure.Contours;
+import lochan.core.lake.structure.DepthGrid;
 
 /** Draws lines of depth: no finer than can be seen, and never more than a page can carry. */
 final class DepthLines {

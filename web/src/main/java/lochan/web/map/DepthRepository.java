@@ -12,7 +12,7 @@ import java.util.HexFormat;
 import java.util.Optional;
 import java.util.zip.DeflaterOutputStream;
 import java.util.zip.InflaterOutputStream;
-import lochan.core.structure.DepthGrid;
+import lochan.core.lake.structure.DepthGrid;
 import lochan.web.rules.EventKey;
 import org.jooq.Condition;
 import org.jooq.DSLContext;

@@ -5,11 +5,11 @@ import java.util.Locale;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.quantity.Units;
-import lochan.core.structure.DepthGrid;
-import lochan.core.water.Lake;
-import lochan.core.water.Waypoint;
-import lochan.core.water.SpotType;
-import lochan.core.water.Spot;
+import lochan.core.lake.structure.DepthGrid;
+import lochan.core.lake.Lake;
+import lochan.core.lake.Waypoint;
+import lochan.core.lake.SpotType;
+import lochan.core.lake.Spot;
 import lochan.web.spot.WaypointWords;
 
 /**

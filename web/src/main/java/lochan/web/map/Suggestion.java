@@ -5,12 +5,12 @@ import java.util.Map;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.quantity.Units;
-import lochan.core.structure.Candidate;
-import lochan.core.structure.Candidate.Kind;
-import lochan.core.structure.DepthGrid;
-import lochan.core.water.Spot;
-import lochan.core.water.Stock;
-import lochan.core.water.Zone;
+import lochan.core.lake.structure.Candidate;
+import lochan.core.lake.structure.Candidate.Kind;
+import lochan.core.lake.structure.DepthGrid;
+import lochan.core.lake.Spot;
+import lochan.core.lake.Stock;
+import lochan.core.lake.Zone;
 
 /**
  * A candidate that is not marked yet, as the page shows it.

@@ -9,7 +9,7 @@ import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
-import lochan.core.scenario.DayModel;
+import lochan.core.model.scenario.DayModel;
 import lochan.web.modelling.DayKey;
 import lochan.web.rules.EventKey;
 import org.springframework.stereotype.Component;

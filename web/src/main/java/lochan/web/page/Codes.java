@@ -2,7 +2,7 @@ package lochan.web.page;
 
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
-import lochan.core.water.SpotType;
+import lochan.core.lake.SpotType;
 
 /** Codes for what an angler names. */
 public final class Codes {

@@ -11,7 +11,7 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.PlanCheck;
+import lochan.core.planning.edits.PlanCheck;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;

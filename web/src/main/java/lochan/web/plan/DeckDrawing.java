@@ -5,7 +5,7 @@ import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import lochan.core.deck.DeckList;
+import lochan.core.lures.deck.DeckList;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;

@@ -7,7 +7,7 @@ import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.water.Spot;
+import lochan.core.lake.Spot;
 import lochan.web.rules.EventKey;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VAlarm;

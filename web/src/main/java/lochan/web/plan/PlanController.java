@@ -11,7 +11,7 @@ import lochan.core.event.Event;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.Strategy;
+import lochan.core.planning.valuation.Strategy;
 import lochan.web.rules.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.page.Undo;

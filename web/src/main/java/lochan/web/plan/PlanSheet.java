@@ -10,13 +10,13 @@ import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.Backups;
-import lochan.core.planning.DayRuns;
-import lochan.core.planning.PlanCheck;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.edits.PlanCheck;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
-import lochan.core.water.Spot;
+import lochan.core.lake.Spot;
 import lochan.web.page.Dates;
 import lochan.web.rankings.PatternWords;
 

@@ -6,8 +6,8 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.Backups;
-import lochan.core.planning.Strategy;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.valuation.Strategy;
 import lochan.core.quantity.Units;
 import lochan.web.page.Dates;
 

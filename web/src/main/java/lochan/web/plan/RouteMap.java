@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.stream.DoubleStream;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
-import lochan.core.planning.DayRuns;
-import lochan.core.planning.PlanCheck;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.edits.PlanCheck;
 import lochan.core.quantity.Units;
 import lochan.web.map.LakeMap;
 

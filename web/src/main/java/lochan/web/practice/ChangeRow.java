@@ -5,10 +5,10 @@ import java.util.Locale;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
-import lochan.core.rate.Cell;
-import lochan.core.rate.Pattern;
-import lochan.core.ranking.EveningReview.Change;
-import lochan.core.ranking.EveningReview.Effort;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.Pattern;
+import lochan.core.model.ranking.EveningReview.Change;
+import lochan.core.model.ranking.EveningReview.Effort;
 import lochan.web.rankings.PatternWords;
 
 /**

@@ -14,7 +14,7 @@ import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
-import lochan.core.water.Spot;
+import lochan.core.lake.Spot;
 import lochan.web.csv.CsvTable;
 import lochan.page.form.Form;
 import org.apache.commons.csv.CSVFormat;

@@ -20,7 +20,7 @@ import lochan.core.practice.Hooks;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
-import lochan.core.track.TrackPlacing;
+import lochan.core.practice.track.TrackPlacing;
 import lochan.web.rules.EventKey;
 import lochan.web.rules.EventWrite;
 import lochan.web.rules.EventRevisions;

@@ -6,10 +6,10 @@ import java.util.Locale;
 import java.util.stream.IntStream;
 import lochan.core.eventdata.EventData;
 import lochan.core.quantity.Units;
-import lochan.core.rate.Cell;
-import lochan.core.scenario.DayModel;
-import lochan.core.size.KeeperWeight;
-import lochan.core.ranking.RankingRow;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.size.KeeperWeight;
+import lochan.core.model.ranking.RankingRow;
 import lochan.web.page.Dates;
 
 /**

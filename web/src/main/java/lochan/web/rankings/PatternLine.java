@@ -6,9 +6,9 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
 import lochan.core.quantity.Units;
-import lochan.core.rate.Cell;
-import lochan.core.ranking.Ranking;
-import lochan.core.ranking.RankingRow;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.ranking.Ranking;
+import lochan.core.model.ranking.RankingRow;
 
 /**
  * A pattern as the page shows it.

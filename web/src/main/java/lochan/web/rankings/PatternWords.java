@@ -1,8 +1,8 @@
 package lochan.web.rankings;
 
 import lochan.core.eventdata.EventData;
-import lochan.core.rate.Pattern;
-import lochan.core.water.SpotType;
+import lochan.core.model.rate.Pattern;
+import lochan.core.lake.SpotType;
 
 /** A pattern in words: "Swim jig on grass edge". */
 public final class PatternWords {

@@ -5,8 +5,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import lochan.core.eventdata.EventData;
 import lochan.core.quantity.Units;
-import lochan.core.ranking.RankingRow;
-import lochan.core.water.SpotType;
+import lochan.core.model.ranking.RankingRow;
+import lochan.core.lake.SpotType;
 
 /**
  * A row of the rankings as the page shows it, written out: the page has many of them.

@@ -5,15 +5,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import lochan.core.eventdata.EventData;
-import lochan.core.planning.TwoHourValue;
+import lochan.core.planning.valuation.TwoHourValue;
 import lochan.core.quantity.Units;
-import lochan.core.rate.Cell;
-import lochan.core.rate.Pattern;
-import lochan.core.rate.BiteRates;
-import lochan.core.scenario.DayModel;
-import lochan.core.ranking.RankingRow;
-import lochan.core.water.Spot;
-import lochan.core.water.Stock;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.Pattern;
+import lochan.core.model.rate.BiteRates;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.ranking.RankingRow;
+import lochan.core.lake.Spot;
+import lochan.core.lake.Stock;
 import lochan.web.page.Dates;
 
 /** Why a row of the rankings stands where it does, in plain sentences. */

@@ -5,7 +5,7 @@ import lochan.core.Assumptions;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
 import lochan.core.quantity.Units;
-import lochan.core.track.RunSpeeds;
+import lochan.core.practice.track.RunSpeeds;
 
 /**
  * How fast the boat ran by its tracks, as pages show it.

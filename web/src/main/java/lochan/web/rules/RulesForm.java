@@ -25,7 +25,7 @@ import lochan.core.event.SpeciesRule;
 import lochan.core.event.TieBreak;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
-import lochan.core.water.SpotType;
+import lochan.core.lake.SpotType;
 import lochan.core.quantity.Units;
 import lochan.page.form.Form;
 

@@ -5,12 +5,12 @@ import lochan.core.event.Position;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
-import lochan.core.water.Waypoint;
-import lochan.core.water.SpotType;
-import lochan.core.water.Spot;
-import lochan.core.water.SpotCheck;
-import lochan.core.water.Stock;
-import lochan.core.water.Zone;
+import lochan.core.lake.Waypoint;
+import lochan.core.lake.SpotType;
+import lochan.core.lake.Spot;
+import lochan.core.lake.SpotCheck;
+import lochan.core.lake.Stock;
+import lochan.core.lake.Zone;
 import lochan.page.form.Form;
 
 /** A spot as a form, and back. */

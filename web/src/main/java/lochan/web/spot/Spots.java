@@ -2,7 +2,7 @@ package lochan.web.spot;
 
 import java.time.Clock;
 import java.util.List;
-import lochan.core.water.Spot;
+import lochan.core.lake.Spot;
 import lochan.web.rules.EventKey;
 import lochan.web.rules.EventWrite;
 import lochan.web.page.Codes;

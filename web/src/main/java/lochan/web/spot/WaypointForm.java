@@ -6,8 +6,8 @@ import lochan.core.event.Position;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
-import lochan.core.water.FishPosition;
-import lochan.core.water.Waypoint;
+import lochan.core.lake.FishPosition;
+import lochan.core.lake.Waypoint;
 import lochan.page.form.Form;
 
 /** A waypoint as a form, and back. */

@@ -3,7 +3,7 @@ package lochan.web.spot;
 import java.util.ArrayList;
 import java.util.List;
 import lochan.core.quantity.Units;
-import lochan.core.water.Waypoint;
+import lochan.core.lake.Waypoint;
 
 /** A waypoint in one line. */
 public final class WaypointWords {

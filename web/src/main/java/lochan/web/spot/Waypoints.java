@@ -4,7 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import lochan.core.water.Waypoint;
+import lochan.core.lake.Waypoint;
 import lochan.web.rules.EventKey;
 import lochan.web.rules.EventWrite;
 import lochan.web.page.NotThereException;

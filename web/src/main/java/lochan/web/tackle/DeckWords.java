@@ -1,7 +1,7 @@
 package lochan.web.tackle;
 
 import java.util.Locale;
-import lochan.core.deck.Setup;
+import lochan.core.lures.deck.Setup;
 import lochan.core.practice.Hooks;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.BoxItem;

@@ -8,7 +8,7 @@ import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.KnownFish;
 import lochan.core.quantity.Units;
-import lochan.core.water.Spot;
+import lochan.core.lake.Spot;
 import lochan.web.page.Dates;
 
 /** Known fish in words. */

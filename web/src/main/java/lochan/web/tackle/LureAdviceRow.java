@@ -4,18 +4,18 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import lochan.core.Assumptions;
-import lochan.core.advice.LureAdvice;
-import lochan.core.deck.GearCheck;
+import lochan.core.lures.advice.LureAdvice;
+import lochan.core.lures.deck.GearCheck;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.Presentation;
-import lochan.core.rate.Cell;
-import lochan.core.rate.GammaRate;
-import lochan.core.rate.Pattern;
-import lochan.core.rate.BiteRates;
-import lochan.core.scenario.DayModel;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.GammaRate;
+import lochan.core.model.rate.Pattern;
+import lochan.core.model.rate.BiteRates;
+import lochan.core.model.scenario.DayModel;
 import lochan.core.tackle.Lure;
-import lochan.core.water.SpotType;
-import lochan.core.water.Spot;
+import lochan.core.lake.SpotType;
+import lochan.core.lake.Spot;
 
 /**
  * A lure in the ranking of advice: the rules' reasons, and apart from them what the angler's own practice says.

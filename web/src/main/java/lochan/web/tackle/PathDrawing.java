@@ -3,9 +3,9 @@ package lochan.web.tackle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import lochan.core.lurepath.Cast;
-import lochan.core.lurepath.LurePath;
-import lochan.core.lurepath.WaterSlice;
+import lochan.core.lures.path.Cast;
+import lochan.core.lures.path.LurePath;
+import lochan.core.lures.path.WaterSlice;
 import lochan.core.quantity.Units;
 
 /**

@@ -11,7 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import lochan.core.advice.Rule;
+import lochan.core.lures.advice.Rule;
 import lochan.core.practice.Hooks;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.BoxItem;

@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lochan.core.Coded;
-import lochan.core.advice.Rule;
+import lochan.core.lures.advice.Rule;
 import lochan.core.tackle.BoxItem;
 import lochan.core.tackle.ColourFamily;
 import lochan.core.tackle.FishingLine;

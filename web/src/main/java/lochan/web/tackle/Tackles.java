@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import lochan.core.advice.Rule;
+import lochan.core.lures.advice.Rule;
 import lochan.core.tackle.BoxItem;
 import lochan.core.tackle.Lure;
 import lochan.core.tackle.LureObservation;

@@ -39,9 +39,9 @@ import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Sky;
 import lochan.core.quantity.Units;
-import lochan.core.water.Spot;
-import lochan.core.water.Stock;
-import lochan.core.water.Zone;
+import lochan.core.lake.Spot;
+import lochan.core.lake.Stock;
+import lochan.core.lake.Zone;
 import lochan.web.eventfile.EventFile;
 import lochan.web.eventfile.EventFileWriter;
 

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import lochan.core.event.Position;
-import lochan.core.structure.Contours;
-import lochan.core.water.Lake;
-import lochan.core.water.Spot;
+import lochan.core.lake.structure.Contours;
+import lochan.core.lake.Lake;
+import lochan.core.lake.Spot;
 
 /** The invented reservoir of the demo: two flooded valleys and what lies in them. Kilometres are east and north of the launch. */
 final class DemoLake {

@@ -25,9 +25,9 @@ import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Signs;
 import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
-import lochan.core.water.FishPosition;
-import lochan.core.water.Waypoint;
-import lochan.core.water.Spot;
+import lochan.core.lake.FishPosition;
+import lochan.core.lake.Waypoint;
+import lochan.core.lake.Spot;
 
 /** What the demo's angler notes besides the bare bites: retrieves, depths, signs of the water, waypoints of the sonar, runs of a track. */
 final class DemoNotes {

@@ -17,7 +17,7 @@ import java.util.stream.Stream;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.JsonNode;
 import lochan.core.notebook.KnownFish;
-import lochan.core.water.FishPosition;
+import lochan.core.lake.FishPosition;
 import lochan.core.practice.TakenOn;
 import lochan.core.eventdata.EventData;
 import lochan.core.competition.Entry;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Random;
 import lochan.core.quantity.Units;
-import lochan.core.structure.DepthGrid;
+import lochan.core.lake.structure.DepthGrid;
 import org.junit.jupiter.api.Test;
 
 class DepthLinesTest {

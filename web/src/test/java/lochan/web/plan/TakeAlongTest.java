@@ -12,7 +12,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
-import lochan.core.deck.DeckList;
+import lochan.core.lures.deck.DeckList;
 import lochan.core.tackle.Tackle;
 import lochan.web.TestServers;
 import lochan.web.tackle.Decks;

@@ -1,0 +1,124 @@
+package lochan.core.lake;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lochan.core.Violation;
+import lochan.core.event.Position;
+
+/**
+ * The water: its shores, islands, slow zones and what is off limits.
+ *
+ * @param bodies    pieces of water that do not touch
+ * @param slowZones where the boat may not run at its own speed
+ * @param offLimits where the event's rules let nobody fish; runs may cross it
+ */
+public record Lake(List<Body> bodies, List<SlowZone> slowZones, List<OffLimits> offLimits) {
+
+    private static final int LEAST_CORNERS = 3;
+
+    public Lake {
+        bodies = List.copyOf(bodies);
+        slowZones = List.copyOf(slowZones);
+        offLimits = List.copyOf(offLimits);
+    }
+
+    public Lake(List<Body> bodies, List<SlowZone> slowZones) {
+        this(bodies, slowZones, List.of());
+    }
+
+    /**
+     * One piece of water. Rings are not closed: the last corner is joined to the first.
+     *
+     * @param shore   its outer shore
+     * @param islands rings of land in it
+     */
+    public record Body(List<Position> shore, List<List<Position>> islands) {
+
+        public Body {
+            shore = List.copyOf(shore);
+            islands = islands.stream().map(List::copyOf).toList();
+        }
+
+        /** Its shore, then its islands. */
+        public List<List<Position>> rings() {
+            List<List<Position>> rings = new ArrayList<>();
+            rings.add(shore);
+            rings.addAll(islands);
+            return rings;
+        }
+
+        /** Whether a place lies in it and on no island: a line from there to the north crosses its rings an odd number of times. */
+        public boolean holds(Position p) {
+            boolean inside = false;
+            for (List<Position> ring : rings()) {
+                for (int i = 0; i < ring.size(); i++) {
+                    Position a = ring.get(i);
+                    Position b = ring.get((i + 1) % ring.size());
+                    if (a.lon() > p.lon() != b.lon() > p.lon()
+                            && p.lat() < a.lat() + (p.lon() - a.lon()) / (b.lon() - a.lon()) * (b.lat() - a.lat())) {
+                        inside = !inside;
+                    }
+                }
+            }
+            return inside;
+        }
+    }
+
+    /**
+     * Water with a speed of its own.
+     *
+     * @param name  what it is called; null: nothing
+     * @param mps   greatest speed there, m/s, more than 0
+     * @param areas what it covers; islands are left out of it
+     */
+    public record SlowZone(String name, double mps, List<Body> areas) {
+
+        public SlowZone {
+            areas = List.copyOf(areas);
+        }
+
+        List<List<Position>> rings() {
+            return areas.stream().flatMap(a -> a.rings().stream()).toList();
+        }
+    }
+
+    /**
+     * Water that the event's rules put off limits.
+     *
+     * @param name what it is called; null: nothing
+     */
+    public record OffLimits(String name, List<Body> areas) {
+
+        public OffLimits {
+            areas = List.copyOf(areas);
+        }
+    }
+
+    /** The water off limits that holds a place. */
+    public Optional<OffLimits> offLimitsAt(Position place) {
+        return offLimits.stream().filter(o -> o.areas().stream().anyMatch(a -> a.holds(place))).findFirst();
+    }
+
+    /** What is wrong with it; fields are those of the event file below {@code lake}. */
+    public List<Violation> check() {
+        List<Violation> found = new ArrayList<>();
+        if (bodies.isEmpty()) {
+            found.add(new Violation("outline", "The outline has no water in it: draw one polygon at least."));
+        }
+        for (int i = 0; i < bodies.size(); i++) {
+            for (List<Position> ring : bodies.get(i).rings()) {
+                if (ring.stream().distinct().count() < LEAST_CORNERS) {
+                    found.add(new Violation("outline", "A ring of polygon " + (i + 1) + " has fewer than three corners: draw it whole or leave it out."));
+                }
+            }
+        }
+        for (int i = 0; i < slowZones.size(); i++) {
+            if (!(slowZones.get(i).mps() > 0)) {
+                found.add(new Violation("slowZones/features/" + i + "/properties/mps",
+                        "The speed of a slow zone is " + slowZones.get(i).mps() + " m/s: expected more than 0."));
+            }
+        }
+        return List.copyOf(found);
+    }
+}

@@ -1,0 +1,39 @@
+package lochan.core.lake;
+
+import java.util.Map;
+import lochan.core.event.Position;
+
+/**
+ * A marked place.
+ *
+ * @param id         unique in its event
+ * @param name       what the angler calls it
+ * @param position   its middle
+ * @param radiusM    how far it reaches, m
+ * @param spotType spot type, as {@code grass-edge}
+ * @param zone       depth zone
+ * @param depthMinM  shallowest water fished, m; null: unknown
+ * @param depthMaxM  deepest water fished, m; null: unknown
+ * @param crowdRisk  chance that another boat got there first, 0 to 1
+ * @param stock      how fast it is fished down
+ * @param entered    quantities as they were typed, by field name
+ */
+public record Spot(String id, String name, Position position, double radiusM, String spotType, Zone zone, Double depthMinM,
+                   Double depthMaxM, double crowdRisk, Stock stock, Map<String, String> entered) {
+
+    public static final double USUAL_RADIUS_M = 60;
+
+    public Spot {
+        entered = Map.copyOf(entered);
+    }
+
+    /** The same with another chance that a boat got there first. */
+    public Spot withCrowdRisk(double risk) {
+        return new Spot(id, name, position, radiusM, spotType, zone, depthMinM, depthMaxM, risk, stock, entered);
+    }
+
+    /** A new spot of which only the place is known, in shallow water until told otherwise. */
+    public static Spot fresh(String id, String name, Position position, String spotType) {
+        return new Spot(id, name, position, USUAL_RADIUS_M, spotType, Zone.SHALLOW, null, null, 0, Stock.GENERAL, Map.of());
+    }
+}

@@ -1,0 +1,51 @@
+package lochan.core.lake;
+
+import java.time.Instant;
+import java.util.Map;
+import lochan.core.Coded;
+import lochan.core.event.Position;
+
+/**
+ * What the electronics showed at a place: a note on the water that may become a spot or stay a note on one. Null where nobody noted it.
+ *
+ * @param id          unique in its event
+ * @param at          when it was seen
+ * @param spotId      the spot it is a note on; null: on none
+ * @param fishDepthM  how deep fish were, m
+ * @param waterDepthM how deep the water is, m
+ * @param bottom      how hard the bottom is
+ * @param bait        whether bait was there
+ * @param fishPosition how fish lay to the place
+ * @param note        words of the angler's
+ * @param entered     quantities as they were typed, by field name
+ */
+public record Waypoint(String id, Instant at, Position position, String spotId, Double fishDepthM, Double waterDepthM, Bottom bottom, Boolean bait,
+                   FishPosition fishPosition, String note, Map<String, String> entered) {
+
+    public static final int LONGEST_NOTE = 200;
+
+    /** How hard the bottom is, as sonar tells. */
+    public enum Bottom implements Coded {
+        SOFT("soft"), FIRM("firm"), HARD("hard");
+
+        private final String code;
+
+        Bottom(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
+    }
+
+    public Waypoint {
+        entered = Map.copyOf(entered);
+    }
+
+    /** The same as a note on a spot. */
+    public Waypoint on(String spot) {
+        return new Waypoint(id, at, position, spot, fishDepthM, waterDepthM, bottom, bait, fishPosition, note, entered);
+    }
+}

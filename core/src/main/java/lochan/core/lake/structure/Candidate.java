@@ -1,0 +1,34 @@
+package lochan.core.lake.structure;
+
+import lochan.core.Coded;
+
+/**
+ * A place that the shape of the bottom makes worth a look.
+ *
+ * @param cell        cell of the grid it lies at
+ * @param depthM      depth there, m
+ * @param prominenceM how far it stands out, m: of a hump down to the saddle that closes it; of a saddle the smaller of the rises on its
+ *                    sides; of a point above its flanks; of a ledge or bluff its drop; null for kinds that do not stand out
+ * @param otherRiseM  of a saddle the larger of the rises; null: up to the shore, and for all other kinds
+ * @param areaM2      inside the closing contour of a hump, else of the feature
+ * @param deepWaterM  metres to water at least 3 m deeper; null: there is none
+ * @param why         the reason in words, metric
+ */
+public record Candidate(Kind kind, int cell, double depthM, Double prominenceM, Double otherRiseM, double areaM2, Double deepWaterM, String why) {
+
+    /** What shape it is. */
+    public enum Kind implements Coded {
+        HUMP("hump"), SADDLE("saddle"), POINT("point"), LEDGE("ledge"), BLUFF("bluff"), FLAT("flat"), POCKET("pocket"), STAGING("staging");
+
+        private final String code;
+
+        Kind(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
+    }
+}

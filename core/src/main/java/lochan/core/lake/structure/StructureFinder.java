@@ -1,0 +1,158 @@
+package lochan.core.lake.structure;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import lochan.core.lake.structure.Candidate.Kind;
+
+/** Finds the places that the shape of the bottom makes worth a look. */
+public final class StructureFinder {
+
+    /** How far deep water is still within reach of a point, m. */
+    private static final double WITHIN_REACH_M = 250;
+    private static final double USUAL_FLAT_SHALLOWEST_M = 0.5;
+    private static final double USUAL_FLAT_DEEPEST_M = 8;
+
+    /**
+     * What is looked for.
+     *
+     * @param shallowestM  candidates in shallower water are left out; null: none are
+     * @param deepestM     candidates in deeper water are left out; null: none are
+     * @param prominenceM  how far humps, saddles, points and ledges stand out at least, m
+     */
+    public record Filter(Double shallowestM, Double deepestM, double prominenceM) {
+
+        public static final Filter USUAL = new Filter(null, null, 1);
+
+        /** @throws IllegalArgumentException when the band runs backwards or the prominence is negative */
+        public Filter {
+            if (shallowestM != null && deepestM != null && !(shallowestM <= deepestM)) {
+                throw new IllegalArgumentException("the band runs from " + shallowestM + " to " + deepestM + " m: give the shallower end first");
+            }
+            if (!(prominenceM >= 0)) {
+                throw new IllegalArgumentException("the prominence is " + prominenceM + " m, expected 0 or more");
+            }
+        }
+
+        private boolean holds(double depthM) {
+            return !(shallowestM != null && depthM < shallowestM) && !(deepestM != null && depthM > deepestM);
+        }
+    }
+
+    private final DepthGrid grid;
+    private final Filter wanted;
+    private final DeepWater deepWater;
+    private final float[] toShore;
+    private final boolean[] onHump;
+    private final List<Candidate> found = new ArrayList<>();
+
+    private StructureFinder(DepthGrid grid, Filter wanted) {
+        this.grid = grid;
+        this.wanted = wanted;
+        this.deepWater = new DeepWater(grid);
+        this.toShore = Regions.metresTo(grid, grid::isLand);
+        this.onHump = new boolean[grid.size()];
+    }
+
+    /** Candidates by kind, within a kind those that stand out most first. */
+    public static List<Candidate> find(DepthGrid grid, Filter wanted) {
+        StructureFinder finder = new StructureFinder(grid, wanted);
+        finder.humpsAndSaddles();
+        finder.points();
+        finder.slopes();
+        finder.pockets();
+        return finder.found.stream().filter(c -> wanted.holds(c.depthM()))
+                .sorted(Comparator.comparing(Candidate::kind).thenComparing(c -> c.prominenceM() == null ? -c.areaM2() : -c.prominenceM())).toList();
+    }
+
+    private void add(Kind kind, int cell, Double prominenceM, Double otherRiseM, double areaM2, String why) {
+        found.add(new Candidate(kind, cell, grid.depth(cell), prominenceM, otherRiseM, areaM2, deepWater.metres(cell, grid.depth(cell)), why));
+    }
+
+    private static String words(String format, Object... values) {
+        return String.format(Locale.ROOT, format, values);
+    }
+
+    private void humpsAndSaddles() {
+        for (MergeTree.Rise rise : MergeTree.rises(grid, wanted.prominenceM())) {
+            double top = grid.depth(rise.top());
+            double prominence = rise.closingM() - top;
+            mark(rise);
+            add(Kind.HUMP, rise.top(), prominence, null, rise.cells() * grid.cellAreaM2(),
+                    words("rises %.1f m above the water around it, to %.1f m", prominence, top));
+            if (rise.saddle() >= 0) {
+                boolean toShoreUp = rise.otherTop() < 0;
+                Double other = toShoreUp ? null : Double.valueOf(rise.closingM() - grid.depth(rise.otherTop()));
+                add(Kind.SADDLE, rise.saddle(), prominence, other, grid.cellAreaM2(), toShoreUp
+                        ? words("between a hump that rises %.1f m above it and the shore", prominence)
+                        : words("between two humps that rise %.1f and %.1f m above it; overlooked, so less fished", prominence, other));
+            }
+        }
+    }
+
+    /** Notes the cells inside a hump's closing contour; the highest rise of water without land has none. */
+    private void mark(MergeTree.Rise rise) {
+        if (rise.saddle() < 0) {
+            return;
+        }
+        int[] stack = new int[rise.cells() + 1];
+        int[] near = new int[8];
+        stack[0] = rise.top();
+        int filled = 1;
+        onHump[rise.top()] = true;
+        for (int next = 0; next < filled; next++) {
+            grid.neighbours(stack[next], near);
+            for (int n : near) {
+                if (n >= 0 && filled < stack.length && grid.depth(n) < rise.closingM() && !onHump[n]) {
+                    onHump[n] = true;
+                    stack[filled++] = n;
+                }
+            }
+        }
+    }
+
+    private void points() {
+        for (Ridges.Ridge ridge : new Ridges(grid, toShore, onHump).points(Math.max(wanted.prominenceM(), Float.MIN_VALUE))) {
+            Double deep = deepWater.metres(ridge.crest(), grid.depth(ridge.crest()));
+            if (deep != null && deep <= WITHIN_REACH_M) {
+                add(Kind.POINT, ridge.crest(), ridge.fallM(), null, ridge.cells().length * grid.cellAreaM2(),
+                        words("runs out %.0f m from the shore, %.1f m above its flanks, deep water %.0f m away", ridge.lengthM(), ridge.fallM(), deep));
+            }
+        }
+    }
+
+    private void slopes() {
+        Slopes slopes = new Slopes(grid, toShore, onHump);
+        for (Slopes.Strip ledge : slopes.ledges(wanted.prominenceM())) {
+            int at = Regions.middle(grid, ledge.cells());
+            add(Kind.LEDGE, at, ledge.dropM(), null, ledge.cells().length * grid.cellAreaM2(),
+                    words("drops %.1f m from a level shelf into deeper water, over %.0f m", ledge.dropM(), ledge.lengthM()));
+        }
+        for (Slopes.Strip bluff : slopes.bluffs()) {
+            int at = Regions.middle(grid, bluff.cells());
+            add(Kind.BLUFF, at, bluff.dropM(), null, bluff.cells().length * grid.cellAreaM2(),
+                    words("falls steeply from the shore for %.0f m of it", bluff.lengthM()));
+        }
+        double from = wanted.shallowestM() == null ? USUAL_FLAT_SHALLOWEST_M : wanted.shallowestM();
+        double to = wanted.deepestM() == null ? USUAL_FLAT_DEEPEST_M : wanted.deepestM();
+        for (int[] flat : slopes.flats(from, to)) {
+            add(Kind.FLAT, Regions.middle(grid, flat), null, null, flat.length * grid.cellAreaM2(),
+                    words("level over %.1f ha between %.1f and %.1f m", flat.length * grid.cellAreaM2() / 10_000, from, to));
+        }
+    }
+
+    private void pockets() {
+        for (Bays.Pocket pocket : new Bays(grid, toShore).pockets()) {
+            double area = pocket.cells().length * grid.cellAreaM2();
+            int deepestIn = pocket.cells()[0];
+            for (int cell : pocket.cells()) {
+                deepestIn = grid.depth(cell) > grid.depth(deepestIn) ? cell : deepestIn;
+            }
+            add(Kind.POCKET, Regions.middle(grid, pocket.cells()), null, null, area,
+                    words("a bay of %.1f ha behind a narrow mouth, %.1f m at its deepest", area / 10_000, grid.depth(deepestIn)));
+            add(Kind.STAGING, pocket.outside(), null, null, grid.cellAreaM2(),
+                    words("open water just outside a pocket's mouth, %.0f m from it", grid.metres(pocket.outside(), pocket.mouth())));
+        }
+    }
+}

@@ -1,0 +1,64 @@
+package lochan.core.lures.advice;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import lochan.core.Assumptions;
+import lochan.core.quantity.Units;
+import lochan.core.tackle.Lure;
+
+/**
+ * What speaks for and against a lure in a situation.
+ *
+ * @param lure    the lure
+ * @param reasons each with its weight, weightiest first
+ * @param score   Σ weight·score of the reasons
+ */
+public record LureAdvice(Lure lure, List<WeightedReason> reasons, double score) {
+
+    /**
+     * A reason with its weight.
+     *
+     * @param weight of its rule, 0 or more
+     */
+    public record WeightedReason(Reason reason, double weight) {
+
+        /** What it adds to the score: above 0 for, below against. */
+        public double points() {
+            return weight * reason.score();
+        }
+    }
+
+    /** Judged by the rules' usual weights. */
+    public static LureAdvice of(Lure lure, Situation at, Units units) {
+        return of(lure, at, units, Map.of(), Assumptions.DEFAULTS.advice());
+    }
+
+    /**
+     * @param weights of the rules the angler gave other weights
+     */
+    public static LureAdvice of(Lure lure, Situation at, Units units, Map<Rule, Double> weights, Assumptions.LureAdvice a) {
+        List<WeightedReason> weighed = LureAdviceRules.judge(lure, at, units, a).stream()
+                .map(r -> new WeightedReason(r, weights.getOrDefault(r.rule(), r.rule().usualWeight())))
+                .sorted(Comparator.comparingDouble((WeightedReason w) -> -Math.abs(w.points())).thenComparing(w -> w.reason().rule())).toList();
+        return new LureAdvice(lure, weighed, weighed.stream().mapToDouble(WeightedReason::points).sum());
+    }
+
+    /** All of some lures, best first; of equal ones in their order. */
+    public static List<LureAdvice> ranked(List<Lure> lures, Situation at, Units units, Map<Rule, Double> weights, Assumptions.LureAdvice a) {
+        return lures.stream().map(l -> of(l, at, units, weights, a)).sorted(Comparator.comparingDouble((LureAdvice x) -> -x.score())).toList();
+    }
+
+    /**
+     * By what the rules would multiply the bite rate of a presentation never tried there, exp(score·c) within its bounds: rules of thumb may lean
+     * a prior, not make it.
+     */
+    public double suitability(Assumptions.LureAdvice a) {
+        return Math.clamp(Math.exp(a.lnPerPoint() * score), a.leastSuitability(), a.mostSuitability());
+    }
+
+    /** Whether something rules it out: it does not come to the fish, or not through the cover. */
+    public boolean ruledOut() {
+        return reasons.stream().anyMatch(w -> w.reason().score() <= -1 && w.weight() >= 1);
+    }
+}

@@ -1,0 +1,79 @@
+package lochan.core.lures.deck;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import lochan.core.Assumptions;
+import lochan.core.lures.advice.Situation;
+import lochan.core.practice.ClarityTrend;
+import lochan.core.practice.Surface;
+import lochan.core.tackle.BoxItem;
+import lochan.core.tackle.ColourFamily;
+import lochan.core.tackle.Cover;
+import lochan.core.tackle.Lure;
+import lochan.core.tackle.Mood;
+import lochan.core.tackle.Tackle;
+
+/**
+ * What is tied on for a presentation.
+ *
+ * @param lure   its sheet
+ * @param grams  weight of the lure or its sinker, g
+ * @param colour what clarity calls for; null: clarity unknown
+ */
+public record Setup(Lure lure, double grams, ColourFamily colour) {
+
+    private static final double OTHER_COLOUR = Math.log(1.5);
+
+    /**
+     * What a situation calls for. Deeper water, wind and thick grass want the heavier of the usual weights, fish that are not willing the lighter;
+     * the angler's own lures in the boat go before what is usual.
+     */
+    public static Setup of(Lure lure, Situation at, Tackle tackle, Assumptions.LureAdvice a) {
+        double wanted = lure.weights().get(weightIndex(lure, at));
+        ColourFamily colour = colour(at, a);
+        Setup ideal = new Setup(lure, wanted, colour);
+        return ideal.item(tackle).filter(i -> i.grams() != null).map(i -> new Setup(lure, i.grams(), colour)).orElse(ideal);
+    }
+
+    private static int weightIndex(Lure lure, Situation at) {
+        int last = lure.weights().size() - 1;
+        double index = last / 2.0;
+        if (at.aimM() != null && lure.depth().to() > lure.depth().from()) {
+            double share = (at.aimM() - lure.depth().from()) / (lure.depth().to() - lure.depth().from());
+            index = Math.clamp(share, 0, 1) * last;
+        }
+        index += at.surface() == Surface.CHOP || at.surface() == Surface.WAVES ? 0.6 : 0;
+        index -= at.mood() == Mood.INACTIVE ? 0.6 : 0;
+        return at.cover() == Cover.THICK_GRASS ? last : (int) Math.clamp(Math.round(index), 0, last);
+    }
+
+    /** Bold under a foot of visibility, natural over four feet, mixed between, one step clearer where the water clears; null: unknown. */
+    public static ColourFamily colour(Situation at, Assumptions.LureAdvice a) {
+        if (at.visibilityM() == null) {
+            return null;
+        }
+        int step = at.visibilityM() < a.muddyM() ? 2 : at.visibilityM() > a.clearM() ? 0 : 1;
+        step += at.clarity() == ClarityTrend.CLEARING ? -1 : at.clarity() == ClarityTrend.MUDDYING ? 1 : 0;
+        return ColourFamily.values()[Math.clamp(step, 0, 2)];
+    }
+
+    /** The angler's lures in the boat that come nearest to it, best first: another colour counts as much as a weight half as much again. */
+    public List<BoxItem> fromBox(Tackle tackle) {
+        return tackle.inBoat(lure.id()).stream().sorted(Comparator.comparingDouble(this::apart)).toList();
+    }
+
+    private double apart(BoxItem item) {
+        double weight = item.grams() == null ? OTHER_COLOUR : Math.abs(Math.log(item.grams() / grams));
+        return weight + (colour != null && item.colour() != null && item.colour() != colour ? OTHER_COLOUR : 0);
+    }
+
+    /** Whether two are the same rod: weight a tenth apart does not matter. */
+    public boolean isLike(Setup other) {
+        return lure.id().equals(other.lure.id()) && Math.abs(Math.log(grams / other.grams)) < 0.1;
+    }
+
+    public Optional<BoxItem> item(Tackle tackle) {
+        return fromBox(tackle).stream().findFirst();
+    }
+}

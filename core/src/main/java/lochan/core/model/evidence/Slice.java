@@ -1,0 +1,102 @@
+package lochan.core.model.evidence;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import lochan.core.Assumptions;
+import lochan.core.eventdata.EventData;
+import lochan.core.practice.Bite;
+import lochan.core.practice.Conditions;
+import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PresentationTime;
+
+/**
+ * A part [start, end) of a practice stop, as far as one presentation goes ({@code model.md} §1).
+ *
+ * @param effortAnglerHours   anglers × hours with that presentation
+ * @param bites           its bites; a bite without a time, or without a presentation among several, counts in parts
+ * @param date              practice date
+ * @param hoursAfterSunrise of its middle
+ */
+public record Slice(PracticeStop stop, String presentationId, Instant start, Instant end, double effortAnglerHours, double bites,
+                    LocalDate date, double hoursAfterSunrise) {
+
+    private static final double MINUTES_PER_HOUR = 60;
+
+    public String spotId() {
+        return stop.spotId();
+    }
+
+    public Conditions conditions() {
+        return stop.conditions();
+    }
+
+    /** The slices of all finished stops. */
+    public static List<Slice> of(EventData event, Assumptions assumptions) {
+        Map<LocalDate, Instant> sunrises = new HashMap<>();
+        List<Slice> slices = new ArrayList<>();
+        for (PracticeStop stop : event.stops()) {
+            if (stop.end() != null && PracticeStop.canRun(stop.start(), stop.end())) {
+                LocalDate date = stop.start().atZone(event.timeZone()).toLocalDate();
+                Instant sunrise = sunrises.computeIfAbsent(date, d -> Sunrise.at(event.launch(), d, event.timeZone()));
+                slices.addAll(cut(stop, date, sunrise, assumptions.relevance().sliceMinutes()));
+            }
+        }
+        return List.copyOf(slices);
+    }
+
+    private static List<Slice> cut(PracticeStop stop, LocalDate date, Instant sunrise, int longestMinutes) {
+        Duration whole = Duration.between(stop.start(), stop.end());
+        int count = (int) Math.ceilDiv(whole.toMillis(), Duration.ofMinutes(longestMinutes).toMillis());
+        Map<String, Double> minutes = minutesByPresentation(stop, whole.toMillis() / 60_000.0);
+        double allMinutes = minutes.values().stream().mapToDouble(Double::doubleValue).sum();
+        List<Slice> slices = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            Instant from = stop.start().plusMillis(whole.toMillis() * i / count);
+            Instant to = stop.start().plusMillis(whole.toMillis() * (i + 1) / count);
+            double middle = Sunrise.hoursAfter(sunrise, from.plus(Duration.between(from, to).dividedBy(2)));
+            boolean last = i == count - 1;
+            for (var part : minutes.entrySet()) {
+                double share = allMinutes > 0 ? part.getValue() / allMinutes : 1.0 / minutes.size();
+                double bites = stop.bites().stream()
+                        .mapToDouble(b -> inSlice(b, from, to, last, count) * ofPresentation(stop, b, part.getKey(), share)).sum();
+                double effort = stop.anglers() * part.getValue() / MINUTES_PER_HOUR / count;
+                slices.add(new Slice(stop, part.getKey(), from, to, effort, bites, date, middle));
+            }
+        }
+        return slices;
+    }
+
+    /** Minutes given count as given; the rest of the stop is shared by the presentations without. */
+    private static Map<String, Double> minutesByPresentation(PracticeStop stop, double wholeMinutes) {
+        double given = stop.presentations().stream().filter(p -> p.minutes() != null).mapToDouble(PresentationTime::minutes).sum();
+        long open = stop.presentations().stream().filter(p -> p.minutes() == null).count();
+        Map<String, Double> minutes = new LinkedHashMap<>();
+        for (PresentationTime part : stop.presentations()) {
+            double own = part.minutes() != null ? part.minutes() : Math.max(0, wholeMinutes - given) / open;
+            minutes.merge(part.presentationId(), own, Double::sum);
+        }
+        return minutes;
+    }
+
+    private static double inSlice(Bite bite, Instant from, Instant to, boolean last, int count) {
+        if (bite.at() == null) {
+            return 1.0 / count;
+        }
+        boolean begun = !bite.at().isBefore(from);
+        return begun && (bite.at().isBefore(to) || last) ? 1 : 0;
+    }
+
+    private static double ofPresentation(PracticeStop stop, Bite bite, String presentation, double shareOfEffort) {
+        String known = stop.presentationOf(bite);
+        if (known == null) {
+            return shareOfEffort;
+        }
+        return known.equals(presentation) ? 1 : 0;
+    }
+}

@@ -1,0 +1,130 @@
+package lochan.core.model.rate;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import lochan.core.Assumptions;
+import lochan.core.model.evidence.Bin;
+import lochan.core.model.evidence.Relevance;
+import lochan.core.model.evidence.Slice;
+
+/**
+ * Bite rates in one bin, shrunk from the lake to the presentation, the pattern and the spot ({@code model.md} §2). With cell effort
+ * e_c = Σ ω e (angler-hours) and bites b_c = Σ ω b:
+ * <pre>
+ * m̂   = (0.8·2 + Σ b_c) / (2 + Σ e_c),  g_c = 1 / (1 + m̂·e_c/κ)
+ * m₀   = (0.8·2 + Σ g b) / (2 + Σ g e)
+ * m_p  = (3·m₀ + Σ_p g b) / (3 + Σ_p g e)
+ * m_ap = (3·m_p + Σ_ap g b) / (3 + Σ_ap g e)
+ * λ_sp ~ Gamma(κ + b_c, κ/m_ap + e_c)
+ * </pre>
+ * Where the angler wants it, earlier seasons that brought ρ times what their lakes did count h angler-hours of ρ·m₀ in m_p, and the rules of advice
+ * multiply m_ap of a pair never tried.
+ */
+public final class BiteRates {
+
+    private static final Evidence NONE = new Evidence(0, 0);
+
+    private final Map<Cell, Evidence> cells;
+    private final Map<String, Double> presentationMeans = new HashMap<>();
+    private final Map<Pattern, Double> patternMeans = new HashMap<>();
+    private final double lakeMean;
+    private final Assumptions.BiteRate assumptions;
+    private final RatePriors priors;
+
+    private BiteRates(Map<Cell, Evidence> cells, Function<Cell, Pattern> patternOf, Assumptions.BiteRate a, RatePriors priors) {
+        this.cells = cells;
+        this.priors = priors;
+        this.assumptions = a;
+        Evidence all = cells.values().stream().reduce(NONE, Evidence::plus);
+        double rough = shrunk(a.lakeMean(), a.lakeHours(), all);
+        Evidence lake = NONE;
+        Map<String, Evidence> byPresentation = new HashMap<>();
+        Map<Pattern, Evidence> byPattern = new HashMap<>();
+        for (var cell : cells.entrySet()) {
+            Evidence balanced = cell.getValue().times(1 / (1 + rough * cell.getValue().anglerHours() / a.spotShape()));
+            lake = lake.plus(balanced);
+            byPresentation.merge(cell.getKey().presentationId(), balanced, Evidence::plus);
+            byPattern.merge(patternOf.apply(cell.getKey()), balanced, Evidence::plus);
+        }
+        this.lakeMean = shrunk(a.lakeMean(), a.lakeHours(), lake);
+        byPresentation.forEach((p, e) -> presentationMeans.put(p, shrunk(lakeMean, a.presentationHours(), e.plus(seasons(p)))));
+        byPattern.forEach((ap, e) -> patternMeans.put(ap, shrunk(presentationMean(ap.presentationId()), a.patternHours(), e)));
+    }
+
+    /**
+     * @param patternOf the pattern of each cell
+     * @param bin       the part of the competition day that rates are for
+     */
+    public static BiteRates in(Bin bin, List<Slice> slices, Function<Cell, Pattern> patternOf, Assumptions assumptions) {
+        return in(bin, slices, patternOf, assumptions, RatePriors.NONE);
+    }
+
+    /** The same, leaning on what else is known. */
+    public static BiteRates in(Bin bin, List<Slice> slices, Function<Cell, Pattern> patternOf, Assumptions assumptions, RatePriors priors) {
+        Map<Cell, Evidence> cells = new LinkedHashMap<>();
+        for (Slice slice : slices) {
+            double weight = Relevance.of(slice, bin, assumptions.relevance()).product();
+            cells.merge(new Cell(slice.spotId(), slice.presentationId()),
+                    new Evidence(weight * slice.effortAnglerHours(), weight * slice.bites()), Evidence::plus);
+        }
+        return new BiteRates(cells, patternOf, assumptions.biteRate(), priors);
+    }
+
+    /** m₀, bites per angler-hour. */
+    public double lakeMean() {
+        return lakeMean;
+    }
+
+    /** m_p; of a presentation never fished the lake's, as earlier seasons lean it. */
+    public double presentationMean(String presentationId) {
+        Double fished = presentationMeans.get(presentationId);
+        Evidence seasons = seasons(presentationId);
+        return fished != null ? fished : seasons == NONE ? lakeMean : shrunk(lakeMean, assumptions.presentationHours(), seasons);
+    }
+
+    private Evidence seasons(String presentationId) {
+        Double ratio = priors.seasons().get(presentationId);
+        return ratio == null ? NONE : new Evidence(priors.seasonHours(), priors.seasonHours() * ratio * lakeMean);
+    }
+
+    /** m_ap; of a pattern never fished its presentation's, as the rules of advice lean it. */
+    public double patternMean(Pattern pattern) {
+        Double fished = patternMeans.get(pattern);
+        return fished == null ? presentationMean(pattern.presentationId()) * priors.suitability().applyAsDouble(pattern) : fished;
+    }
+
+    /** What is known of a cell's rate; a spot never fished has its pattern's prior. */
+    public GammaRate rate(Cell cell, Pattern pattern) {
+        Evidence evidence = evidence(cell);
+        return new GammaRate(assumptions.spotShape() + evidence.bites(),
+                assumptions.spotShape() / patternMean(pattern) + evidence.anglerHours());
+    }
+
+    /** What practice weighs for a cell in this bin. */
+    public Evidence evidence(Cell cell) {
+        return cells.getOrDefault(cell, NONE);
+    }
+
+    private static double shrunk(double mean, double hours, Evidence evidence) {
+        return (mean * hours + evidence.bites()) / (hours + evidence.anglerHours());
+    }
+
+    /**
+     * Weighted effort and bites.
+     *
+     * @param anglerHours "effective hours"
+     */
+    public record Evidence(double anglerHours, double bites) {
+
+        Evidence plus(Evidence other) {
+            return new Evidence(anglerHours + other.anglerHours, bites + other.bites);
+        }
+
+        Evidence times(double factor) {
+            return new Evidence(factor * anglerHours, factor * bites);
+        }
+    }
+}

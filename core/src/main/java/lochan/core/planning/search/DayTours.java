@@ -1,0 +1,371 @@
+package lochan.core.planning.search;
+
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.valuation.FishVisits;
+import lochan.core.planning.valuation.Strategy;
+import lochan.core.planning.valuation.PlanValuer;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import lochan.core.Assumptions;
+import lochan.core.event.Event;
+import lochan.core.event.CompetitionDay;
+import lochan.core.event.Position;
+import lochan.core.plan.PlanStop;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.CellScenarios;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.planning.search.Tours;
+import lochan.core.planning.search.Visit;
+import lochan.core.lake.Runs;
+
+/**
+ * A competition day as tours: items are cells that may be fished, then stops that are locked as they stand. A step is one of the grid's.
+ * A stop begins on the grid, after the run and set-up time; no stop lies in hours marked for lightning; the boat is back by check-in less the
+ * margin.
+ */
+public final class DayTours implements Tours {
+
+    private static final int[] STAYS_MINUTES = {15, 30, 60, 120};
+    private static final double MILLIS_PER_HOUR = 3_600_000;
+    private static final int MOST_VISITS_OF_ONE = 2;
+    private static final double NEAR = 0.02;
+    /** With so few, rounds are quick: more scenarios are looked at and every tour is improved. */
+    static final int FEW_CELLS = 12;
+    private static final long UNREACHABLE = Long.MAX_VALUE / 4;
+
+    private final PlanValuer valuer;
+    private final List<Cell> cells;
+    private final List<PlanStop> locked;
+    private final Strategy strategy;
+    private final int scenarios;
+    private final Double targetGrams;
+    private final Instant start;
+    private final long grid;
+    private final long backBy;
+    private final int shortest;
+    private final int[] stays;
+    private final long[] binEnds;
+    private final long[][] lightning;
+    private final int[] placeOf;
+    private final CellScenarios[] drawn;
+    private final PlanValuer.Fishing fishing = new PlanValuer.Fishing(64);
+    private final RunTable table;
+    private final long[][] windy;
+    private final double[] promises;
+    private final FishVisits fishVisits;
+
+    /** Tours are asked for what is left of them and then what they are worth: the times of the last one are kept. */
+    private List<Visit> timed = List.of();
+    private long[] times = {};
+
+    /**
+     * @param cells     what may be fished
+     * @param promises  of the cells
+     * @param locked    stops that stay as they are
+     * @param scenarios so many of the set are looked at
+     * @param table     runs from where the day begins
+     */
+    DayTours(ScenarioSet set, DayStart begin, List<Cell> cells, double[] promises, List<PlanStop> locked, Strategy strategy, int scenarios, RunTable table) {
+        DayModel model = set.model();
+        Event event = model.event().event();
+        CompetitionDay day = event.day(model.day());
+        Assumptions.Planning planning = model.assumptions().planning();
+        this.valuer = new PlanValuer(set, begin.bag());
+        this.cells = List.copyOf(cells);
+        this.locked = List.copyOf(locked);
+        this.strategy = strategy;
+        this.scenarios = Math.min(scenarios, set.count());
+        this.targetGrams = event.rules().targetGrams();
+        this.start = begin.at();
+        this.grid = Duration.ofMinutes(planning.gridMinutes()).toMillis();
+        this.backBy = millis(day.checkIn()) - Duration.ofMinutes(planning.checkInMarginMinutes()).toMillis();
+        this.shortest = planning.minDwellMinutes() / planning.gridMinutes();
+        this.stays = Arrays.stream(STAYS_MINUTES).map(m -> Math.max(shortest, m / planning.gridMinutes())).distinct().toArray();
+        this.binEnds = model.bins().stream().mapToLong(b -> millis(b.end())).toArray();
+        this.lightning = model.event().forecast().stream().filter(f -> Boolean.TRUE.equals(f.lightning()))
+                .map(f -> new long[] {millis(f.from()), millis(f.to())}).toArray(long[][]::new);
+        this.placeOf = new int[items()];
+        this.drawn = new CellScenarios[items()];
+        for (int i = 0; i < placeOf.length; i++) {
+            placeOf[i] = table.place(cell(i).spotId());
+            drawn[i] = set.cell(cell(i));
+        }
+        this.table = table;
+        this.windy = model.event().forecast().stream().filter(f -> table.isRough(f)).map(f -> new long[] {millis(f.from()), millis(f.to())}).toArray(long[][]::new);
+        this.promises = promises.clone();
+        this.fishVisits = FishVisits.of(model);
+    }
+
+    private long millis(Instant time) {
+        return Duration.between(start, time).toMillis();
+    }
+
+    private Cell cell(int item) {
+        if (item < cells.size()) {
+            return cells.get(item);
+        }
+        PlanStop stop = locked.get(item - cells.size());
+        return Cell.of(stop);
+    }
+
+    @Override
+    public int items() {
+        return cells.size() + locked.size();
+    }
+
+    @Override
+    public int[] stays(int item) {
+        return stays.clone();
+    }
+
+    @Override
+    public int shortestStay(int item) {
+        return shortest;
+    }
+
+    @Override
+    public boolean isFixed(int item) {
+        return item >= cells.size();
+    }
+
+    @Override
+    public boolean mayJoin(int item, List<Visit> tour) {
+        return tour.stream().filter(v -> v.item() == item).count() < (isFixed(item) ? 1 : MOST_VISITS_OF_ONE);
+    }
+
+    @Override
+    public double near() {
+        return cells.size() <= FEW_CELLS ? 1 : NEAR;
+    }
+
+    @Override
+    public double promise(int item) {
+        return isFixed(item) ? 0 : promises[item];
+    }
+
+    /** The visits of the locked stops. */
+    List<Visit> given() {
+        List<Visit> visits = new ArrayList<>();
+        for (int i = 0; i < locked.size(); i++) {
+            visits.add(new Visit(cells.size() + i, (int) (Duration.between(locked.get(i).arrive(), locked.get(i).leave()).toMillis() / grid)));
+        }
+        return visits;
+    }
+
+    @Override
+    public double slack(List<Visit> tour) {
+        long[] at = times(tour);
+        if (at == null) {
+            return -1;
+        }
+        long last = tour.isEmpty() ? 0 : at[at.length - 1];
+        long back = tour.isEmpty() ? 0 : last + table.home(isRough(last))[placeOf[tour.getLast().item()]];
+        return (double) (backBy - back) / grid;
+    }
+
+    @Override
+    public double value(List<Visit> tour) {
+        fish(tour);
+        return strategy.score(valuer.outcomes(fishing, scenarios, strategy.needsSpread()), targetGrams);
+    }
+
+    /** Fills in what a tour fishes. */
+    private void fish(List<Visit> tour) {
+        long[] at = times(tour);
+        fishing.clear();
+        for (int i = 0; i < tour.size(); i++) {
+            int item = tour.get(i).item();
+            long from = at[2 * i];
+            long leave = at[2 * i + 1];
+            if (!fishVisits.none()) {
+                fishVisits.add(fishing.visits(fishVisits.count()), cell(item).spotId(), start.plusMillis(from), start.plusMillis(leave));
+            }
+            for (int bin = 0; bin < binEnds.length && from < leave; bin++) {
+                if (from < binEnds[bin] || bin == binEnds.length - 1) {
+                    long to = bin == binEnds.length - 1 ? leave : Math.min(binEnds[bin], leave);
+                    fishing.add(drawn[item], placeOf[item], bin, (to - from) / MILLIS_PER_HOUR);
+                    from = to;
+                }
+            }
+        }
+    }
+
+    /** Arrival and leaving of each visit by turns, ms after the start; null when they cannot be. */
+    private long[] times(List<Visit> tour) {
+        if (tour != timed) {
+            times = computed(tour);
+            timed = tour;
+        }
+        return times;
+    }
+
+    private boolean isRough(long time) {
+        for (long[] period : windy) {
+            if (time >= period[0] && time < period[1]) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private long[] computed(List<Visit> tour) {
+        long[] at = new long[2 * tour.size()];
+        long time = 0;
+        int here = 0;
+        for (int i = 0; i < tour.size(); i++) {
+            Visit v = tour.get(i);
+            long there = time + table.millis(isRough(time))[here][placeOf[v.item()]];
+            if (there >= UNREACHABLE) {
+                return null;
+            }
+            if (isFixed(v.item())) {
+                PlanStop stop = locked.get(v.item() - cells.size());
+                at[2 * i] = millis(stop.arrive());
+                at[2 * i + 1] = millis(stop.leave());
+                if (there > at[2 * i]) {
+                    return null;
+                }
+            } else {
+                at[2 * i] = afterLightning(Math.ceilDiv(there, grid) * grid, v.stay() * grid);
+                at[2 * i + 1] = at[2 * i] + v.stay() * grid;
+            }
+            time = at[2 * i + 1];
+            here = placeOf[v.item()];
+        }
+        return at;
+    }
+
+    private long afterLightning(long arrive, long stay) {
+        long from = arrive;
+        for (int again = 0; again <= lightning.length; again++) {
+            for (long[] period : lightning) {
+                if (from < period[1] && from + stay > period[0]) {
+                    from = Math.ceilDiv(period[1], grid) * grid;
+                }
+            }
+        }
+        return from;
+    }
+
+    /** A tour as stops of a plan; neighbouring visits of one cell are one stop. */
+    List<PlanStop> stops(List<Visit> tour) {
+        long[] at = times(tour);
+        List<PlanStop> stops = new ArrayList<>();
+        for (int i = 0; i < tour.size(); i++) {
+            Cell cell = cell(tour.get(i).item());
+            PlanStop stop = new PlanStop(cell.spotId(), cell.presentationId(), start.plusMillis(at[2 * i]), start.plusMillis(at[2 * i + 1]),
+                    isFixed(tour.get(i).item()));
+            boolean same = i > 0 && cell.equals(cell(tour.get(i - 1).item())) && !isFixed(tour.get(i).item()) && !isFixed(tour.get(i - 1).item())
+                    && stops.getLast().leave().equals(stop.arrive());
+            if (same) {
+                stop = new PlanStop(cell.spotId(), cell.presentationId(), stops.removeLast().arrive(), stop.leave());
+            }
+            stops.add(stop);
+        }
+        return stops;
+    }
+
+    /** V of a plan with a cell put in at its best place for its best stay, or in the place of a stop; 0 when neither can be. */
+    static double bestWith(ScenarioSet set, List<PlanStop> plan, Cell cell, RunTable table) {
+        List<Cell> cells = new ArrayList<>(plan.stream().map(Cell::of).distinct().toList());
+        if (!cells.contains(cell)) {
+            cells.add(cell);
+        }
+        DayTours tours = new DayTours(set, DayStart.of(set.model()), cells, new double[cells.size()], List.of(), Strategy.BALANCED, set.count(), table);
+        List<Visit> now = plan.stream().map(s -> new Visit(cells.indexOf(Cell.of(s)), (int) (Duration.between(s.arrive(), s.leave()).toMillis() / tours.grid))).toList();
+        List<List<Visit>> tries = new ArrayList<>();
+        int item = cells.indexOf(cell);
+        for (int at = 0; at <= now.size(); at++) {
+            for (int stay : tours.stays) {
+                List<Visit> with = new ArrayList<>(now);
+                with.add(at, new Visit(item, stay));
+                tries.add(with);
+            }
+        }
+        for (int at = 0; at < now.size(); at++) {
+            List<Visit> exchanged = new ArrayList<>(now);
+            exchanged.set(at, new Visit(item, now.get(at).stay()));
+            tries.add(exchanged);
+        }
+        return tries.stream().filter(t -> tours.slack(t) >= 0).mapToDouble(tours::value).max().orElse(0);
+    }
+
+    /** Runs with set-up time between where the day begins and spots, ms, on calm and on rough water. */
+    public static final class RunTable {
+
+        private final DayRuns runs;
+        /** Number of each spot; 0 is where the day begins. */
+        private final Map<String, Integer> places = new HashMap<>();
+        private final Ways calm;
+        private final Ways rough;
+
+        /**
+         * @param millis from place to place
+         * @param home   from each place to check-in, without set-up time
+         */
+        private record Ways(long[][] millis, long[] home) {
+
+            static Ways of(List<Position> positions, Position checkInAt, Runs runs) {
+                int n = positions.size();
+                long[][] millis = new long[n][n];
+                long[] home = new long[n];
+                for (int i = 0; i < n; i++) {
+                    for (int j = 0; j < n; j++) {
+                        millis[i][j] = positions.get(i).equals(positions.get(j)) ? 0 : runs.runAndSetUp(positions.get(i), positions.get(j)).map(Duration::toMillis).orElse(UNREACHABLE);
+                    }
+                    home[i] = runs.between(positions.get(i), checkInAt).map(r -> r.time().toMillis()).orElse(UNREACHABLE);
+                }
+                return new Ways(millis, home);
+            }
+        }
+
+        public RunTable(DayModel model, DayRuns runs) {
+            this(model, runs, model.event().launch());
+        }
+
+        public RunTable(DayModel model, DayRuns runs, Position from) {
+            Event event = model.event().event();
+            List<Position> positions = new ArrayList<>(List.of(from));
+            model.event().spots().forEach(s -> {
+                places.put(s.id(), positions.size());
+                positions.add(s.position());
+            });
+            CompetitionDay day = event.day(model.day());
+            boolean everRough = model.event().forecast().stream().anyMatch(f -> runs.isRough(f.from()) && f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start()));
+            this.runs = runs;
+            this.calm = Ways.of(positions, event.checkInAt(), runs.calm());
+            this.rough = everRough ? Ways.of(positions, event.checkInAt(), runs.rough()) : calm;
+        }
+
+        public int place(String spot) {
+            return places.get(spot);
+        }
+
+        boolean isRough(ForecastPeriod period) {
+            return runs.isRough(period.from());
+        }
+
+        public long[][] millis(Instant leaving) {
+            return millis(runs.isRough(leaving));
+        }
+
+        public long[] home(Instant leaving) {
+            return home(runs.isRough(leaving));
+        }
+
+        private long[][] millis(boolean onRough) {
+            return onRough ? rough.millis() : calm.millis();
+        }
+
+        private long[] home(boolean onRough) {
+            return onRough ? rough.home() : calm.home();
+        }
+    }
+}

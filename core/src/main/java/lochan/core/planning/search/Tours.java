@@ -1,0 +1,36 @@
+package lochan.core.planning.search;
+
+import java.util.List;
+
+/** A problem of choosing what to visit, in which order and how long, within a budget of time. */
+public interface Tours {
+
+    /** Number of items; visits name them from 0. */
+    int items();
+
+    /** Lengths of stay to put an item in with, steps, at least one; {0} where staying makes no difference. */
+    int[] stays(int item);
+
+    /** The shortest stay an item may be cut to, steps. */
+    int shortestStay(int item);
+
+    /** Whether the item's visit is a given: it is neither taken out nor changed. */
+    boolean isFixed(int item);
+
+    /** Whether the item may stand in a tour with the others that are there. */
+    boolean mayJoin(int item, List<Visit> tour);
+
+    /** What is left of the budget, in steps of time or parts of them; below 0 for a tour that breaks it or any rule. */
+    double slack(List<Visit> tour);
+
+    /** What a tour within the budget is worth; more is better. */
+    double value(List<Visit> tour);
+
+    /** A tour of a round that lies farther below the best than this share of it is not improved: less than 1 where a value is dear to compute. */
+    default double near() {
+        return 1;
+    }
+
+    /** A rough guess of an item's worth, above 0: items are drawn by it. */
+    double promise(int item);
+}

@@ -1,0 +1,244 @@
+package lochan.core.practice.track;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.IntStream;
+import lochan.core.event.Position;
+import lochan.core.lake.Spot;
+
+/**
+ * Takes a track apart into stops, runs and gaps. The speed at a time is that between the mean places of the half minutes before and after
+ * it, which a plotter's noise of a few metres hardly touches; where a stop begins and ends is then told from a few seconds around.
+ */
+public final class TrackCutter {
+
+    static final Duration LEAST_STOP = Duration.ofMinutes(4);
+    static final Duration LEAST_GAP = Duration.ofMinutes(2);
+    /** Faster than this is no fishing, m/s. */
+    static final double FAST_MPS = 1.5;
+    private static final double LEAST_FAST_SECONDS = 60;
+    /** A faster move this long ends a stop however short it is: another place, m. */
+    private static final double ANOTHER_PLACE_M = 150;
+    /** How far from its middle a stop may reach, m. */
+    private static final double PLACE_RADIUS_M = 200;
+    private static final double WINDOW_SECONDS = 30;
+    private static final double EDGE_SECONDS = 6;
+    /** A fix that would need more than this both ways is a slip of the receiver, m/s. */
+    private static final double IMPOSSIBLE_MPS = 45;
+
+    private final List<Spot> spots;
+    private final List<Track.Stop> stops = new ArrayList<>();
+    private final List<Track.Run> runs = new ArrayList<>();
+    private final List<Track.Gap> gaps = new ArrayList<>();
+
+    private TrackCutter(List<Spot> spots) {
+        this.spots = spots;
+    }
+
+    /**
+     * @param fixes in order of time; several of one time count as the first
+     * @param spots that stops are matched to
+     * @throws IllegalArgumentException when time runs backwards
+     */
+    public static Track cut(List<Fix> fixes, List<Spot> spots) {
+        TrackCutter cutter = new TrackCutter(spots);
+        List<Fix> piece = new ArrayList<>();
+        for (Fix fix : withoutSlips(fixes)) {
+            if (!piece.isEmpty() && Duration.between(piece.getLast().at(), fix.at()).compareTo(LEAST_GAP) >= 0) {
+                cutter.gaps.add(new Track.Gap(piece.getLast().at(), fix.at()));
+                cutter.cut(piece);
+                piece = new ArrayList<>();
+            }
+            piece.add(fix);
+        }
+        cutter.cut(piece);
+        return new Track(cutter.stops, cutter.runs, cutter.gaps);
+    }
+
+    private static List<Fix> withoutSlips(List<Fix> fixes) {
+        List<Fix> inOrder = new ArrayList<>();
+        for (Fix fix : fixes) {
+            if (!inOrder.isEmpty() && fix.at().isBefore(inOrder.getLast().at())) {
+                throw new IllegalArgumentException("time runs backwards at " + fix.at());
+            }
+            if (inOrder.isEmpty() || fix.at().isAfter(inOrder.getLast().at())) {
+                inOrder.add(fix);
+            }
+        }
+        List<Fix> kept = new ArrayList<>();
+        for (int i = 0; i < inOrder.size(); i++) {
+            boolean slip = i > 0 && i < inOrder.size() - 1 && mps(inOrder.get(i - 1), inOrder.get(i)) > IMPOSSIBLE_MPS
+                    && mps(inOrder.get(i), inOrder.get(i + 1)) > IMPOSSIBLE_MPS;
+            if (!slip) {
+                kept.add(inOrder.get(i));
+            }
+        }
+        return kept;
+    }
+
+    private static double mps(Fix a, Fix b) {
+        return a.position().metresTo(b.position()) / (Duration.between(a.at(), b.at()).toMillis() / 1000.0);
+    }
+
+    /** A piece without gaps, on a plane of metres around its first fix. */
+    private static final class Piece {
+
+        final List<Fix> fixes;
+        final double[] seconds;
+        final double[] x;
+        final double[] y;
+
+        Piece(List<Fix> fixes) {
+            this.fixes = fixes;
+            int n = fixes.size();
+            seconds = new double[n];
+            x = new double[n];
+            y = new double[n];
+            Position first = fixes.getFirst().position();
+            double east = Position.metresPerDegreeEast(first.lat());
+            for (int i = 0; i < n; i++) {
+                seconds[i] = Duration.between(fixes.getFirst().at(), fixes.get(i).at()).toMillis() / 1000.0;
+                x[i] = (fixes.get(i).position().lon() - first.lon()) * east;
+                y[i] = (fixes.get(i).position().lat() - first.lat()) * Position.METRES_PER_DEGREE;
+            }
+        }
+
+        /** Speed at each fix between the means of the windows before and after it, both holding the fix itself. */
+        double[] speeds(double window) {
+            int n = seconds.length;
+            double[] sumX = new double[n + 1];
+            double[] sumY = new double[n + 1];
+            double[] sumT = new double[n + 1];
+            for (int i = 0; i < n; i++) {
+                sumX[i + 1] = sumX[i] + x[i];
+                sumY[i + 1] = sumY[i] + y[i];
+                sumT[i + 1] = sumT[i] + seconds[i];
+            }
+            double[] speeds = new double[n];
+            int from = 0;
+            int to = 0;
+            for (int i = 0; i < n; i++) {
+                while (seconds[from] < seconds[i] - window) {
+                    from++;
+                }
+                while (to < n && seconds[to] <= seconds[i] + window) {
+                    to++;
+                }
+                int before = Math.min(from, Math.max(0, i - 1));
+                int after = Math.max(to, Math.min(n, i + 2));
+                double time = mean(sumT, i, after) - mean(sumT, before, i + 1);
+                speeds[i] = time <= 0 ? 0 : Math.hypot(mean(sumX, i, after) - mean(sumX, before, i + 1),
+                        mean(sumY, i, after) - mean(sumY, before, i + 1)) / time;
+            }
+            return speeds;
+        }
+
+        private static double mean(double[] sums, int from, int to) {
+            return (sums[to] - sums[from]) / (to - from);
+        }
+
+        double metres(int from, int to) {
+            double sum = 0;
+            for (int i = from + 1; i <= to; i++) {
+                sum += Math.hypot(x[i] - x[i - 1], y[i] - y[i - 1]);
+            }
+            return sum;
+        }
+
+        /** The speed at or below which half of the way was run. */
+        double cruise(double[] speeds, int from, int to) {
+            List<Integer> bySpeed = IntStream.range(from + 1, to + 1).boxed().sorted(Comparator.comparingDouble(i -> speeds[i])).toList();
+            double half = metres(from, to) / 2;
+            double way = 0;
+            for (int i : bySpeed) {
+                way += metres(i - 1, i);
+                if (way >= half) {
+                    return speeds[i];
+                }
+            }
+            return speeds[to];
+        }
+
+        double straight(int from, int to) {
+            return Math.hypot(x[to] - x[from], y[to] - y[from]);
+        }
+    }
+
+    private void cut(List<Fix> fixes) {
+        if (fixes.size() < 2) {
+            return;
+        }
+        Piece piece = new Piece(fixes);
+        double[] speeds = piece.speeds(WINDOW_SECONDS);
+        double[] sharp = piece.speeds(EDGE_SECONDS);
+        int n = speeds.length;
+        int slowFrom = 0;
+        for (int i = 0; i < n; i++) {
+            if (speeds[i] > FAST_MPS) {
+                int end = i;
+                while (end + 1 < n && speeds[end + 1] > FAST_MPS) {
+                    end++;
+                }
+                int from = edge(piece, sharp, i, end, 1);
+                int to = edge(piece, sharp, end, i, -1);
+                boolean moves = to > from && (piece.seconds[to] - piece.seconds[from] >= LEAST_FAST_SECONDS
+                        || piece.straight(from, to) >= ANOTHER_PLACE_M);
+                if (moves) {
+                    addStops(piece, slowFrom, from);
+                    runs.add(new Track.Run(fixes.get(from).at(), fixes.get(to).at(), piece.metres(from, to), piece.cruise(sharp, from, to)));
+                    slowFrom = to;
+                }
+                i = end;
+            }
+        }
+        addStops(piece, slowFrom, n - 1);
+    }
+
+    /** The first fix of a fast stretch, from one end of it towards the other, that is fast within a few seconds too. */
+    private static int edge(Piece piece, double[] sharp, int from, int to, int step) {
+        for (int i = from; i != to + step; i += step) {
+            if (sharp[i] > FAST_MPS) {
+                return i;
+            }
+        }
+        return from;
+    }
+
+    /** Slow fixes [from, to], cut where they leave one place. */
+    private void addStops(Piece piece, int from, int to) {
+        int start = from;
+        double sumX = 0;
+        double sumY = 0;
+        for (int i = from; i <= to; i++) {
+            int count = i - start;
+            if (count > 0 && Math.hypot(piece.x[i] - sumX / count, piece.y[i] - sumY / count) > PLACE_RADIUS_M) {
+                addStop(piece, start, i - 1);
+                start = i;
+                sumX = 0;
+                sumY = 0;
+            }
+            sumX += piece.x[i];
+            sumY += piece.y[i];
+        }
+        addStop(piece, start, to);
+    }
+
+    private void addStop(Piece piece, int from, int to) {
+        Instant start = piece.fixes.get(from).at();
+        Instant end = piece.fixes.get(to).at();
+        if (Duration.between(start, end).compareTo(LEAST_STOP) >= 0) {
+            List<Fix> fixes = piece.fixes.subList(from, to + 1);
+            Position centre = new Position(fixes.stream().mapToDouble(f -> f.position().lat()).average().orElseThrow(),
+                    fixes.stream().mapToDouble(f -> f.position().lon()).average().orElseThrow());
+            stops.add(new Track.Stop(start, end, centre, spot(centre)));
+        }
+    }
+
+    private String spot(Position centre) {
+        return spots.stream().filter(s -> s.position().metresTo(centre) <= s.radiusM())
+                .min(Comparator.comparingDouble(s -> s.position().metresTo(centre))).map(Spot::id).orElse(null);
+    }
+}

@@ -1,4 +1,0 @@
-package lochan.core.rate;
-
-/** A presentation on a spot type: "swim jig on grass edge". */
-public record Pattern(String spotType, String presentationId) { }

@@ -1,7 +1,0 @@
-package lochan.core.track;
-
-import java.time.Instant;
-import lochan.core.event.Position;
-
-/** Where the boat was at a time. */
-public record Fix(Instant at, Position position) { }

@@ -1,0 +1,151 @@
+package lochan.core.model.learning;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import lochan.core.Assumptions;
+import lochan.core.Sample;
+import lochan.core.eventdata.EventData;
+import lochan.core.notebook.Notebook;
+import lochan.core.notebook.SetupChange;
+import lochan.core.notebook.Trial;
+import lochan.core.practice.Bite;
+import lochan.core.practice.Hooks;
+import lochan.core.practice.Outcome;
+import lochan.core.practice.PracticeStop;
+import lochan.core.model.rate.GammaRate;
+import lochan.core.model.rate.LandingChance;
+import lochan.core.lake.Zone;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class LearningTest {
+
+    private static final Assumptions A = Assumptions.DEFAULTS;
+    private static final double EXACT = 1e-9;
+
+    static Stream<String[]> sums() throws IOException {
+        try (BufferedReader in = new BufferedReader(new InputStreamReader(LearningTest.class.getResourceAsStream("better-chance.csv"), StandardCharsets.UTF_8))) {
+            return in.lines().filter(l -> !l.startsWith("#")).map(l -> l.split(",")).toList().stream();
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("sums")
+    void theChanceOfBetterIsTheExactSum(String kind, double a1, double a2, double b1, double b2, double expected) {
+        double found = kind.equals("rates") ? BetterChance.ofRates(new GammaRate(a1, a2), new GammaRate(b1, b2))
+                : BetterChance.ofChances(new LandingChance(a1, a2), new LandingChance(b1, b2));
+        assertThat(found).isCloseTo(expected, within(EXACT));
+    }
+
+    private static Trial trial(int minutes, int first, int second) {
+        return new Trial("t", Trial.Subject.COLOUR, "green", "black", List.of(new Trial.Round(Sample.at("06-03T07:00"), true, minutes, first, first),
+                new Trial.Round(Sample.at("06-03T08:00"), false, minutes, second, 0)));
+    }
+
+    @Test
+    void aTrialTellsWhoIsBetterAndWhatItTakesToKnow() {
+        Contest clear = Contest.of(trial(120, 12, 1), A);
+        assertThat(clear.firstBitesMore()).isGreaterThan(0.99);
+        assertThat(clear.isKnown()).isTrue();
+        Contest open = Contest.of(trial(60, 3, 2), A);
+        assertThat(open.isKnown()).isFalse();
+        assertThat(open.hoursToKnow()).isBetween(1.0, 25.0);
+        Contest alike = Contest.of(trial(60, 2, 2), A);
+        assertThat(alike.firstBitesMore()).isCloseTo(0.5, within(1e-9));
+        assertThat(alike.hoursToKnow()).isNaN();
+        assertThat(open.firstLandsMore()).isGreaterThan(0.8);
+    }
+
+    @Test
+    void whatWasNotFishedIsNotCalledBetterOrWorse() {
+        Contest one = Contest.of(new Contest.Side(2, 14, 14, 10), new Contest.Side(0, 0, 0, 0), A);
+        assertThat(one.isKnown()).isFalse();
+        assertThat(one.firstBitesMore()).isBetween(0.4, 0.89);
+    }
+
+    @Test
+    void theTrialTurnedRoundSaysTheOpposite() {
+        Contest one = Contest.of(trial(90, 5, 3), A);
+        Contest other = Contest.of(trial(90, 3, 5), A);
+        assertThat(one.firstBitesMore()).isCloseTo(1 - other.firstBitesMore(), within(EXACT));
+        assertThat(one.hoursToKnow()).isEqualTo(other.hoursToKnow());
+    }
+
+    @Test
+    void moreHoursAtTheSameRatesOnlyMakeItSurer() {
+        double before = 0.5;
+        for (int hours = 1; hours <= 16; hours *= 2) {
+            double chance = Contest.of(trial(60 * hours, 3 * hours, hours), A).firstBitesMore();
+            assertThat(chance).isGreaterThan(before);
+            before = chance;
+        }
+    }
+
+    private static EventData fished(Outcome... outcomes) {
+        List<Bite> bites = new ArrayList<>();
+        for (Outcome o : outcomes) {
+            bites.add(Sample.bite("06-03T07:10", o, null));
+        }
+        PracticeStop stop = Sample.stop("p1", "grass-1", "06-03T07:00", "06-03T08:00", List.of("walker"), bites.toArray(Bite[]::new));
+        return Sample.event(Sample.tournament(5, List.of(Sample.LARGEMOUTH)), List.of(Sample.spot("grass-1", "grass-edge", Zone.SHALLOW, 1)), List.of(stop));
+    }
+
+    private static Outcome[] outcomes(int landed, int missed, int lost) {
+        return Stream.of(Stream.generate(() -> Outcome.LANDED).limit(landed), Stream.generate(() -> Outcome.MISSED).limit(missed), Stream.generate(() -> Outcome.LOST).limit(lost))
+                .flatMap(s -> s).toArray(Outcome[]::new);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2, 6, 1, short bites", "2, 1, 6, losses"})
+    void repeatedShortBitesOrLossesSuggestAChangeWithTheirEvidence(int landed, int missed, int lost, String says) {
+        assertThat(LossSigns.of(fished(outcomes(landed, missed, lost)), A)).singleElement().satisfies(s -> {
+            assertThat(s.suggestion()).startsWith(says);
+            assertThat(s.tried()).isEqualTo(9);
+            assertThat(s.chance()).isGreaterThan(0.8);
+        });
+    }
+
+    @Test
+    void aFewBadOnesAreNoSign() {
+        assertThat(LossSigns.of(fished(outcomes(0, 2, 2)), A)).isEmpty();
+        assertThat(LossSigns.of(fished(outcomes(20, 3, 3)), A)).isEmpty();
+    }
+
+    @Test
+    void aChangeOfHooksBeginsAgainAndOldBitesCountHalf() {
+        EventData event = fished(outcomes(2, 6, 0));
+        SetupChange change = new SetupChange("c", "walker", Sample.at("06-03T09:00"), "one solid hook", Hooks.SINGLE);
+        EventData changed = event.noting(new Notebook(List.of(), List.of(), List.of(change), List.of(), Notebook.Priors.NONE));
+        assertThat(LossSigns.of(changed, A)).isEmpty();
+        LandingChance before = LandingChance.of(Sample.PRESENTATIONS.get(1), event.stops(), A.landing());
+        LandingChance after = LandingChance.of(Sample.PRESENTATIONS.get(1), event.stops(), List.of(change), A.landing(), A.notebook().rerigged());
+        assertThat(before.mean()).isCloseTo((8 * 0.68 + 2) / 16, within(EXACT));
+        assertThat(after.mean()).isCloseTo((8 * 0.80 + 1) / 12, within(EXACT));
+        SetupChange other = new SetupChange("c", "swim-jig", Sample.at("06-03T09:00"), "leader", null);
+        assertThat(LandingChance.of(Sample.PRESENTATIONS.get(1), event.stops(), List.of(other), A.landing(), 0.5)).isEqualTo(before);
+    }
+
+    @Test
+    void historyComparesEachPresentationWithItsOwnEvents() {
+        EventData poor = Sample.practiced(5, 1);
+        History history = History.of(List.of(poor, fished(outcomes(9, 0, 0))), A);
+        double bites = history.entries().stream().mapToDouble(History.Entry::bites).sum();
+        assertThat(history.entries().stream().mapToDouble(History.Entry::expected).sum()).isCloseTo(bites, within(1e-6));
+        assertThat(history.by(History.Entry::presentationId)).allSatisfy((id, line) ->
+                assertThat(line.ratio()).isCloseTo((5 + line.bites()) / (5 + line.expected()), within(EXACT)));
+        assertThat(history.carried()).extracting(c -> c.presentationId()).containsExactlyInAnyOrder("swim-jig", "walker");
+        assertThat(history.entries()).extracting(History.Entry::lake).containsOnly("Test Open");
+        assertThat(history.by(History.Entry::stage)).isEmpty();
+        assertThat(History.bestDays(List.of(poor), 3)).singleElement().satisfies(d -> assertThat(d.hours()).isCloseTo(8 * 50 / 60.0, within(1e-9)));
+    }
+}
