@@ -78,7 +78,7 @@ final class BenchEvents {
         Event event = new Event("Bench Open", ZONE, 1, List.of(DAY.minusDays(1)), List.of(new CompetitionDay(DAY, start, start.plus(length))),
                 new Event.Ramp(LAUNCH, LAUNCH), new Rules(Format.LIMIT_WEIGHT, 5, 6000.0, null, List.of(new SpeciesRule(Species.LARGEMOUTH, 355.6, null)),
                 new Penalties(113.4, 453.6, 15.0, 453.6), Gear.FREE), Map.of());
-        return new EventData(event, Boat.USUAL, null, marked, fished, stops, List.of(), List.of(), List.of());
+        return EventData.builder(event, Boat.USUAL).spots(marked).presentations(fished).stops(stops).build();
     }
 
     private static Spot spot(int i, double side, Random random) {

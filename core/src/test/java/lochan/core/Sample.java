@@ -76,7 +76,7 @@ public final class Sample {
     }
 
     public static EventData event(Event event, List<Spot> spots, List<PracticeStop> stops) {
-        return new EventData(event, Boat.USUAL, null, spots, PRESENTATIONS, stops, List.of(), List.of(), List.of());
+        return EventData.builder(event, Boat.USUAL).spots(spots).presentations(PRESENTATIONS).stops(stops).build();
     }
 
     /** Five spots of three classes, some fished well, some badly, one never; sizes of all kinds. The same seed gives the same event. */
@@ -107,7 +107,7 @@ public final class Sample {
     }
 
     public static EventData withPlan(EventData e, Plan plan) {
-        return new EventData(e.event(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), List.of(plan), e.competition());
+        return e.toBuilder().plans(List.of(plan)).build();
     }
 
     /** A live fish of a weight at its minute of the first competition day. */

@@ -4,7 +4,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import lochan.store.RecordsUpgrade;
-import lochan.web.rules.EventKeyResolver;
+import lochan.web.eventbook.EventKeyResolver;
 import lochan.web.clock.DemoClock;
 import lochan.web.clock.DemoMoments;
 import org.springframework.beans.factory.annotation.Value;

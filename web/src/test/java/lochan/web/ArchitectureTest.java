@@ -3,6 +3,8 @@ package lochan.web;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
@@ -33,6 +35,23 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule THE_COMMAND_LINE_NEEDS_NO_DATABASE_AND_NO_SERVER = noClasses().that().resideInAnyPackage("lochan.web.cli..", "lochan.web.eventfile..", "lochan.web.gpx..")
             .should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "org.jooq..", "lochan.store..", "java.sql..");
+
+    @ArchTest
+    static final ArchRule PACKAGES_HAVE_NO_CYCLES = slices().matching("lochan.web.(*)..").should().beFreeOfCycles();
+
+    /** A layer may use those after it. */
+    @ArchTest
+    static final ArchRule FEATURES_STAND_ON_MODELLING_AND_THE_EVENT_BOOK = layeredArchitecture().consideringOnlyDependenciesInLayers()
+            .layer("app").definedBy("lochan.web.app..", "lochan.web.demo..")
+            .layer("features").definedBy("lochan.web.rules..", "lochan.web.map..", "lochan.web.spot..", "lochan.web.practice..", "lochan.web.weather..", "lochan.web.tracklog..",
+                    "lochan.web.rankings..", "lochan.web.plan..", "lochan.web.gear..", "lochan.web.tackle..", "lochan.web.competition..")
+            .layer("modelling").definedBy("lochan.web.modelling..")
+            .layer("eventbook").definedBy("lochan.web.eventbook..")
+            .layer("shared").definedBy("lochan.web.shared..")
+            .whereLayer("app").mayNotBeAccessedByAnyLayer()
+            .whereLayer("features").mayOnlyBeAccessedByLayers("app")
+            .whereLayer("modelling").mayOnlyBeAccessedByLayers("app", "features")
+            .whereLayer("eventbook").mayOnlyBeAccessedByLayers("app", "features", "modelling");
 
     @ArchTest
     static final ArchRule TIME_COMES_FROM_THE_ONE_CLOCK = noClasses().that().resideInAnyPackage("lochan.web..", "lochan.page..")

@@ -3,6 +3,8 @@ package lochan.core.eventdata;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
@@ -43,30 +45,28 @@ public record EventData(Event event, Boat boat, List<BoatRun> runs, Lake lake, L
         competition = List.copyOf(competition);
     }
 
-    /** Without waypoints, runs of the boat and notebook. */
-    public EventData(Event event, Boat boat, Lake lake, List<Spot> spots, List<Presentation> presentations, List<PracticeStop> stops,
-                     List<ForecastPeriod> forecast, List<Plan> plans, List<Entry> competition) {
-        this(event, boat, List.of(), lake, spots, List.of(), presentations, stops, forecast, plans, competition, Notebook.EMPTY);
+    /** Of an event and its boat, with nothing else yet. */
+    public static Builder builder(Event event, Boat boat) {
+        return new Builder(event, boat);
+    }
+
+    /** With everything this one has, to be changed. */
+    public Builder toBuilder() {
+        return new Builder(event, boat).runs(runs).lake(lake).spots(spots).waypoints(waypoints).presentations(presentations).stops(stops).forecast(forecast)
+                .plans(plans).competition(competition).notebook(notebook);
     }
 
     /** The same with other practice, and no plan or competition yet. */
     public EventData inPractice(List<PracticeStop> otherStops) {
-        return new EventData(event, boat, runs, lake, spots, waypoints, presentations, otherStops, forecast, List.of(), List.of(), notebook);
+        return toBuilder().stops(otherStops).plans(List.of()).competition(List.of()).build();
     }
 
-    /** The same with other stops. */
     public EventData withStops(List<PracticeStop> others) {
-        return new EventData(event, boat, runs, lake, spots, waypoints, presentations, others, forecast, plans, competition, notebook);
+        return toBuilder().stops(others).build();
     }
 
-    /** The same with another notebook. */
-    public EventData noting(Notebook other) {
-        return new EventData(event, boat, runs, lake, spots, waypoints, presentations, stops, forecast, plans, competition, other);
-    }
-
-    /** The same event under other rules. */
-    public EventData withEvent(Event other) {
-        return new EventData(other, boat, runs, lake, spots, waypoints, presentations, stops, forecast, plans, competition, notebook);
+    public EventData withNotebook(Notebook other) {
+        return toBuilder().notebook(other).build();
     }
 
     public ZoneId timeZone() {
@@ -118,5 +118,87 @@ public record EventData(Event event, Boat boat, List<BoatRun> runs, Lake lake, L
     /** Whether the event's rules put a spot off limits. */
     public boolean offLimits(Spot spot) {
         return lake != null && lake.offLimitsAt(spot.position()).isPresent();
+    }
+
+    /** What an event is put together from; each part is empty until it is given. */
+    public static final class Builder {
+
+        private final Event event;
+        private final Boat boat;
+        private List<BoatRun> runs = List.of();
+        private Lake lake;
+        private List<Spot> spots = List.of();
+        private List<Waypoint> waypoints = List.of();
+        private List<Presentation> presentations = List.of();
+        private List<PracticeStop> stops = List.of();
+        private List<ForecastPeriod> forecast = List.of();
+        private List<Plan> plans = List.of();
+        private List<Entry> competition = List.of();
+        private Notebook notebook = Notebook.EMPTY;
+
+        private Builder(Event event, Boat boat) {
+            this.event = event;
+            this.boat = boat;
+        }
+
+        public Builder runs(List<BoatRun> some) {
+            runs = some;
+            return this;
+        }
+
+        /** Null: not known. */
+        public Builder lake(Lake one) {
+            lake = one;
+            return this;
+        }
+
+        public Builder spots(List<Spot> some) {
+            spots = some;
+            return this;
+        }
+
+        public Builder waypoints(List<Waypoint> some) {
+            waypoints = some;
+            return this;
+        }
+
+        public Builder presentations(List<Presentation> some) {
+            presentations = some;
+            return this;
+        }
+
+        public Builder stops(List<PracticeStop> some) {
+            stops = some;
+            return this;
+        }
+
+        public Builder forecast(List<ForecastPeriod> some) {
+            forecast = some;
+            return this;
+        }
+
+        public Builder plans(List<Plan> some) {
+            plans = some;
+            return this;
+        }
+
+        public Builder competition(List<Entry> entries) {
+            competition = entries;
+            return this;
+        }
+
+        public Builder notebook(Notebook one) {
+            notebook = one;
+            return this;
+        }
+
+        /** The ids of the spots given so far. */
+        public Set<String> spotIds() {
+            return spots.stream().map(Spot::id).collect(Collectors.toSet());
+        }
+
+        public EventData build() {
+            return new EventData(event, boat, runs, lake, spots, waypoints, presentations, stops, forecast, plans, competition, notebook);
+        }
     }
 }

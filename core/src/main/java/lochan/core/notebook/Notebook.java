@@ -49,7 +49,7 @@ public record Notebook(List<KnownFish> fish, List<Trial> trials, List<SetupChang
         }
     }
 
-    public Notebook leaning(Priors other) {
+    public Notebook withPriors(Priors other) {
         return new Notebook(fish, trials, changes, carried, other);
     }
 

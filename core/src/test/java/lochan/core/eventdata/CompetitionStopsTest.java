@@ -30,7 +30,7 @@ class CompetitionStopsTest {
 
     private static EventData with(List<Plan> plans, Entry... entries) {
         EventData e = EVENT;
-        return new EventData(e.event(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), plans, List.of(entries));
+        return e.toBuilder().plans(plans).competition(List.of(entries)).build();
     }
 
     private static Entry.Catch fish(String id, String time, double grams, String spot) {

@@ -126,7 +126,7 @@ class MoveAdviceTest {
     @Test
     void noHourInLightningIsAMove() {
         ForecastPeriod storm = new ForecastPeriod(at("08:00"), at("15:00"), 3.0, null, null, null, null, true);
-        EventData stormy = new EventData(EVENT.event(), EVENT.boat(), null, EVENT.spots(), EVENT.presentations(), EVENT.stops(), List.of(storm), List.of(), List.of());
+        EventData stormy = EVENT.toBuilder().lake(null).forecast(List.of(storm)).plans(List.of()).competition(List.of()).build();
         assertThat(ask(stormy, "08:30", fished("07:00", "08:30")).best()).isNull();
     }
 

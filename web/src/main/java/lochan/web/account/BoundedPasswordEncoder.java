@@ -4,7 +4,7 @@ import java.time.Duration;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
-import lochan.web.guard.BusyException;
+import lochan.web.shared.BusyException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 
 /** Hashes a few passwords at a time: each takes 16 MB while it is hashed. Who would wait too long is sent away. */

@@ -3,7 +3,7 @@ package lochan.web.account;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import lochan.web.page.NotThereException;
+import lochan.web.shared.NotThereException;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;

@@ -9,7 +9,7 @@ import java.util.Optional;
 import lochan.core.Coded;
 import lochan.core.quantity.Units;
 import lochan.page.form.Form;
-import lochan.web.page.NotThereException;
+import lochan.web.shared.NotThereException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;

@@ -33,7 +33,7 @@ import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.lake.structure.StructureFinder;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;
-import lochan.web.tackle.Catalogue;
+import lochan.web.gear.Catalogue;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -211,7 +211,7 @@ public final class CommandLine {
     /** Where the event wants the rules of advice to lean its rates, they go by the catalogue: a file holds no tackle. */
     private static EventData leaning(EventData event) {
         Notebook.Priors wanted = event.notebook().priors();
-        return wanted.byAdvice() ? event.noting(event.notebook().leaning(wanted.by(Catalogue.lures(), Map.of()))) : event;
+        return wanted.byAdvice() ? event.withNotebook(event.notebook().withPriors(wanted.by(Catalogue.lures(), Map.of()))) : event;
     }
 
     private static EventData read(String file) throws UsageException {

@@ -11,7 +11,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.practice.Presentation;
 import lochan.core.lake.Spot;
 import lochan.web.account.Accounts;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;

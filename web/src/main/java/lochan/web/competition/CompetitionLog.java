@@ -1,5 +1,8 @@
 package lochan.web.competition;
 
+import org.springframework.core.annotation.Order;
+import lochan.web.eventbook.EventPart;
+import lochan.core.eventdata.EventData;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -13,18 +16,19 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
-import lochan.web.rules.EventRules;
-import lochan.web.rules.EventKey;
-import lochan.web.rules.EventWrite;
+import lochan.web.eventbook.Events;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWrite;
 import lochan.web.clock.DemoClock;
-import lochan.web.page.Dates;
+import lochan.web.shared.Dates;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** The append-only log of an event. */
 @Service
-public class CompetitionLog {
+@Order(EventPart.REST)
+public class CompetitionLog implements EventPart {
 
     private static final int DAYS_AROUND = 1;
     private static final Duration RECENT = Duration.ofDays(2);
@@ -32,15 +36,26 @@ public class CompetitionLog {
     private static final Duration AHEAD = Duration.ofMinutes(1);
 
     private final EntryRepository repository;
-    private final EventRules eventRules;
+    private final Events events;
     private final LogWatchers watchers;
     private final Clock clock;
 
-    CompetitionLog(EntryRepository repository, EventRules eventRules, LogWatchers watchers, Clock clock) {
+    CompetitionLog(EntryRepository repository, Events events, LogWatchers watchers, Clock clock) {
         this.watchers = watchers;
         this.repository = repository;
-        this.eventRules = eventRules;
+        this.events = events;
         this.clock = clock;
+    }
+
+    @Override
+    public void read(EventKey key, EventData.Builder event) {
+        event.competition(entries(key));
+    }
+
+    @Override
+    @EventWrite
+    public void write(EventKey key, EventData event) {
+        addAll(key, event.competition());
     }
 
     /** After the entry is safe. */
@@ -119,7 +134,7 @@ public class CompetitionLog {
         if (shown(entries).size() < entries.size()) {
             return Optional.of(new Violation("id", "The demo's clock stands before entries of this log: set it to a later time first."));
         }
-        Event event = eventRules.event(key);
+        Event event = events.event(key);
         Optional<Violation> refusal = BagLog.replay(event, entries).append(entry);
         if (refusal.isEmpty()) {
             repository.add(key, List.of(entry));

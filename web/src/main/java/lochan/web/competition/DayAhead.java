@@ -12,9 +12,9 @@ import lochan.core.live.Outlooks;
 import lochan.core.live.MoveAdvice;
 import lochan.core.plan.PlanStop;
 import lochan.core.quantity.Units;
-import lochan.web.page.Dates;
-import lochan.web.plan.PlanWords;
-import lochan.web.rankings.PatternWords;
+import lochan.web.shared.Dates;
+import lochan.web.modelling.PlanWords;
+import lochan.web.modelling.PatternWords;
 
 /**
  * How a day is likely to end, in words.

@@ -14,7 +14,7 @@ import lochan.core.review.DayReview;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.web.modelling.DayKey;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.plan.Projections;
 import lochan.web.plan.PlanBackups;
 import lochan.web.modelling.DayModels;

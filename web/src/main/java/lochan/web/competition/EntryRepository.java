@@ -8,7 +8,7 @@ import lochan.core.Coded;
 import lochan.core.competition.Entry;
 import lochan.core.event.Species;
 import lochan.core.practice.Outcome;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.db.tables.records.CompetitionEntryRecord;
 import org.jooq.Condition;
 import org.jooq.DSLContext;

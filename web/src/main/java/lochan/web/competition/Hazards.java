@@ -11,7 +11,7 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.Units;
-import lochan.web.page.Dates;
+import lochan.web.shared.Dates;
 
 /** What the angler's own forecast holds of lightning and wind in the hours that are left of a day, in words. */
 final class Hazards {

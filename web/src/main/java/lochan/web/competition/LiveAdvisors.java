@@ -11,7 +11,7 @@ import lochan.core.plan.PlanStop;
 import lochan.core.planning.valuation.Calibration;
 import lochan.core.model.scenario.DayModel;
 import lochan.web.modelling.DayKey;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.plan.Projections;
 import lochan.web.modelling.DayModels;
 import lochan.web.map.Lakes;

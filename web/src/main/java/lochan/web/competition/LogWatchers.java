@@ -12,7 +12,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import lochan.web.account.AccountSessions;
 import lochan.web.account.SessionEnded;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;

@@ -22,8 +22,8 @@ import lochan.core.quantity.Units;
 import lochan.core.model.rate.Cell;
 import lochan.core.lake.Spot;
 import lochan.page.bag.Times;
-import lochan.web.rules.EventKey;
-import lochan.web.page.Dates;
+import lochan.web.eventbook.EventKey;
+import lochan.web.shared.Dates;
 import lochan.web.plan.PlanBackups;
 import org.springframework.stereotype.Component;
 

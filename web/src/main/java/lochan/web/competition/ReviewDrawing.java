@@ -12,7 +12,7 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.quantity.Units;
 import lochan.core.review.DayProjection;
 import lochan.core.review.DayReview;
-import lochan.web.page.Dates;
+import lochan.web.shared.Dates;
 import lochan.web.plan.Projections;
 
 /**

@@ -11,14 +11,14 @@ import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
 import lochan.core.lake.structure.BadGridException;
 import lochan.core.lake.structure.EsriGrid;
-import lochan.web.rules.EventRules;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.Events;
+import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventfile.BoundedLines;
 import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.EventFileReader;
 import lochan.web.eventfile.TackleFile;
-import lochan.web.tackle.Tackles;
+import lochan.web.gear.Tackles;
 import lochan.web.map.Lakes;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -37,18 +37,18 @@ class DemoLoader implements SmartInitializingSingleton {
     private static final String DEPTHS = "demo/velmarrow.asc";
 
     private final Accounts accounts;
-    private final EventRules eventRules;
-    private final EventBook events;
+    private final Events events;
+    private final EventBook book;
     private final Lakes lakes;
     private final Tackles tackles;
     private final TransactionTemplate transaction;
 
-    DemoLoader(Accounts accounts, EventRules eventRules, EventBook events, Lakes lakes, Tackles tackles, TransactionTemplate transaction) {
+    DemoLoader(Accounts accounts, Events events, EventBook book, Lakes lakes, Tackles tackles, TransactionTemplate transaction) {
         this.tackles = tackles;
         this.lakes = lakes;
         this.accounts = accounts;
-        this.eventRules = eventRules;
         this.events = events;
+        this.book = book;
         this.transaction = transaction;
     }
 
@@ -57,10 +57,10 @@ class DemoLoader implements SmartInitializingSingleton {
     public void afterSingletonsInstantiated() {
         transaction.executeWithoutResult(t -> {
             Angler demo = accounts.findOrMake("demo", UUID.randomUUID().toString());
-            if (eventRules.all(demo.accountId()).isEmpty()) {
+            if (events.all(demo.accountId()).isEmpty()) {
                 FILES.forEach(f -> load(demo, f));
                 loadTackle(demo);
-                loadDepths(eventRules.all(demo.accountId()).getFirst());
+                loadDepths(events.all(demo.accountId()).getFirst());
             }
         });
     }
@@ -83,7 +83,7 @@ class DemoLoader implements SmartInitializingSingleton {
 
     private void load(Angler demo, String file) {
         try (InputStream in = new ClassPathResource(file).getInputStream()) {
-            events.add(demo.accountId(), EventFileReader.read(in));
+            book.add(demo.accountId(), EventFileReader.read(in));
         } catch (IOException | EventFileException e) {
             throw new IllegalStateException("the shipped file " + file + " cannot be loaded: " + e.getMessage(), e);
         }

@@ -144,7 +144,8 @@ public final class EventFileReader {
         Notebook notebook = new NotebookJson(event, spotIds, presentationIds).read(root);
         root.keepUnknown();
         stopAt(!context.problems.isEmpty());
-        EventData data = new EventData(event, boat, runs, lake, spots, waypoints, presentations, stops, forecast, plans, entries, notebook);
+        EventData data = EventData.builder(event, boat).runs(runs).lake(lake).spots(spots).waypoints(waypoints).presentations(presentations)
+                .stops(stops).forecast(forecast).plans(plans).competition(entries).notebook(notebook).build();
         for (int i = 0; i < plans.size(); i++) {
             String pointer = "/plans/" + i + "/";
             PlanCheck.check(data, plans.get(i)).forEach(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));

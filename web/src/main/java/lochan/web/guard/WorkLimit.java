@@ -1,5 +1,6 @@
 package lochan.web.guard;
 
+import lochan.web.shared.BusyException;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;

@@ -13,7 +13,7 @@ import java.util.Optional;
 import java.util.zip.DeflaterOutputStream;
 import java.util.zip.InflaterOutputStream;
 import lochan.core.lake.structure.DepthGrid;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;

@@ -3,7 +3,7 @@ package lochan.web.map;
 import static lochan.web.db.Tables.LAKE;
 
 import java.util.Optional;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;

@@ -1,5 +1,7 @@
 package lochan.web.map;
 
+import org.springframework.core.annotation.Order;
+import lochan.web.eventbook.EventPart;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.EnumMap;
@@ -16,8 +18,8 @@ import lochan.core.lake.structure.DepthGrid;
 import lochan.core.lake.structure.StructureFinder;
 import lochan.core.lake.Lake;
 import lochan.core.lake.Runs;
-import lochan.web.rules.EventKey;
-import lochan.web.rules.EventWrite;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWrite;
 import lochan.web.eventfile.LakeText;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -29,7 +31,8 @@ import tools.jackson.core.JacksonException;
  * they are made of.
  */
 @Service
-public class Lakes {
+@Order(EventPart.REST)
+public class Lakes implements EventPart {
 
     private static final Logger LOG = LoggerFactory.getLogger(Lakes.class);
     private static final int KEPT = 10;
@@ -55,6 +58,17 @@ public class Lakes {
     Lakes(LakeRepository lakeRepository, DepthRepository depthRepository) {
         this.lakeRepository = lakeRepository;
         this.depthRepository = depthRepository;
+    }
+
+    @Override
+    public void read(EventKey key, EventData.Builder event) {
+        event.lake(lake(key));
+    }
+
+    @Override
+    @EventWrite
+    public void write(EventKey key, EventData event) {
+        putLake(key, event.lake());
     }
 
     /** The lake of an event; null when it is not known, or when what is stored of it cannot be read any more. */

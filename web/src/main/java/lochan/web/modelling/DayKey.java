@@ -1,6 +1,6 @@
 package lochan.web.modelling;
 
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 
 /**
  * A competition day of an event.

@@ -10,8 +10,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.core.model.scenario.DayModel;
-import lochan.web.modelling.DayKey;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import org.springframework.stereotype.Component;
 
 /** What practice says of a competition day, computed again only when something it rests on has changed. */

@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import lochan.web.modelling.PlanWords;
 import java.util.List;
 import java.util.stream.IntStream;
 import lochan.core.eventdata.EventData;
@@ -10,10 +11,10 @@ import lochan.core.planning.valuation.Calibration;
 import lochan.core.quantity.Units;
 import lochan.core.lake.SpotType;
 import lochan.web.account.Accounts;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.web.page.Undo;
-import lochan.web.rankings.PatternWords;
+import lochan.web.shared.Undo;
+import lochan.web.modelling.PatternWords;
 import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

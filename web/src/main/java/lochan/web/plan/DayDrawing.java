@@ -15,7 +15,7 @@ import lochan.core.planning.edits.PlanCheck;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
-import lochan.web.page.Dates;
+import lochan.web.shared.Dates;
 
 /**
  * The day as a line of beads along the clock: where everything lies in a drawing {@value #WIDTH} wide.
@@ -24,7 +24,7 @@ import lochan.web.page.Dates;
  * @param dark    stretches before sunrise and after sunset
  * @param light   when there is light, in words
  */
-record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Tick> ticks, List<Sky> skies, List<Stretch> dark, String light, double marginFrom,
+public record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Tick> ticks, List<Sky> skies, List<Stretch> dark, String light, double marginFrom,
                   double marginWidth) {
 
     static final double WIDTH = 1000;
@@ -51,7 +51,7 @@ record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Tick> tic
     record Way(double from, double to, boolean late) { }
 
     /** An hour of the clock. */
-    record Tick(double x, String label) { }
+    public record Tick(double x, String label) { }
 
     record Stretch(double x, double width) { }
 

@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import lochan.web.modelling.PlanWords;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
 import java.time.Instant;
@@ -16,7 +17,7 @@ import lochan.core.plan.PlanStop;
 import lochan.core.planning.edits.PlanEdits;
 import lochan.core.planning.edits.PlanCheck;
 import lochan.web.account.Accounts;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
 import org.springframework.http.HttpStatus;

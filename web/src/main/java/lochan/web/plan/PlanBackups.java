@@ -10,7 +10,7 @@ import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.DayModels;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
@@ -37,7 +37,7 @@ public class PlanBackups {
     record OfPlan(EventKey key, long plan) { }
 
     /** What is known for the plan as it stands; nothing is begun. */
-    Optional<BackgroundComputation.State<Backups.Ladder>> state(EventKey key, long id, EventData event, Plan plan) {
+    public Optional<BackgroundComputation.State<Backups.Ladder>> state(EventKey key, long id, EventData event, Plan plan) {
         return computation.state(new OfPlan(key, id), basis(event, plan));
     }
 

@@ -8,7 +8,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.lake.Spot;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VAlarm;
 import net.fortuna.ical4j.model.component.VEvent;

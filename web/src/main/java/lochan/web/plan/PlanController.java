@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import lochan.web.modelling.PlanWords;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -12,9 +13,9 @@ import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.valuation.Strategy;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.web.page.Undo;
+import lochan.web.shared.Undo;
 import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

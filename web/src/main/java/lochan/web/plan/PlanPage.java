@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import lochan.web.modelling.PlanWords;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -28,13 +29,13 @@ import lochan.core.quantity.Units;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.lake.Spot;
 import lochan.web.account.Accounts;
-import lochan.web.rules.EventKey;
-import lochan.web.tackle.Decks;
+import lochan.web.eventbook.EventKey;
+import lochan.web.gear.Decks;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
-import lochan.web.tackle.FishWords;
-import lochan.web.page.Dates;
-import lochan.web.rankings.PatternWords;
+import lochan.web.gear.FishWords;
+import lochan.web.shared.Dates;
+import lochan.web.modelling.PatternWords;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Component;
@@ -42,7 +43,7 @@ import org.springframework.ui.Model;
 
 /** Puts the Plan page together. */
 @Component
-class PlanPage {
+public class PlanPage {
 
     private static final double CHART_WIDTH = 600;
     private static final double CHART_HEIGHT = 150;
@@ -139,7 +140,7 @@ class PlanPage {
     }
 
     /** The plan without stops at spots no longer marked. */
-    static Plan kept(Plan plan, EventData event) {
+    public static Plan kept(Plan plan, EventData event) {
         return new Plan(plan.day(), plan.name(), plan.stops().stream().filter(s -> event.spot(s.spotId()).isPresent()).toList());
     }
 

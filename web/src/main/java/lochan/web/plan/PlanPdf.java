@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import lochan.web.gear.RodRow;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -7,7 +8,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
 import lochan.core.Intake;
-import lochan.web.tackle.Decks;
+import lochan.web.gear.Decks;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
@@ -28,7 +29,7 @@ class PlanPdf {
     }
 
     /** @param deck rigged rods with what to pack; the second page is left out without rods */
-    byte[] of(PlanSheet sheet, List<DeckController.Row> rods, Decks.Deck deck) throws IOException {
+    byte[] of(PlanSheet sheet, List<RodRow> rods, Decks.Deck deck) throws IOException {
         int pages = rods.isEmpty() ? 1 : 2;
         for (double points = LARGEST_POINTS; ; points -= STEP_POINTS) {
             byte[] pdf = rendered(sheet, rods, deck, points);
@@ -40,7 +41,7 @@ class PlanPdf {
         }
     }
 
-    private byte[] rendered(PlanSheet sheet, List<DeckController.Row> rods, Decks.Deck deck, double points) throws IOException {
+    private byte[] rendered(PlanSheet sheet, List<RodRow> rods, Decks.Deck deck, double points) throws IOException {
         Context context = new Context();
         context.setVariable("sheet", sheet);
         context.setVariable("points", points);

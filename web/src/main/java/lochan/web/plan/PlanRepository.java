@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Map;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.db.tables.records.PlanChangeRecord;
 import org.jooq.Condition;
 import org.jooq.DSLContext;

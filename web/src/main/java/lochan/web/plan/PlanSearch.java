@@ -18,7 +18,7 @@ import lochan.core.planning.valuation.Strategy;
 import lochan.core.planning.search.TwoDays;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.plan.PlanBackups.OfPlan;
 import lochan.web.modelling.DayModels;
 import lochan.web.map.Lakes;

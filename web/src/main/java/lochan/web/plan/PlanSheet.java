@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import lochan.web.modelling.PlanWords;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,8 +18,8 @@ import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
 import lochan.core.lake.Spot;
-import lochan.web.page.Dates;
-import lochan.web.rankings.PatternWords;
+import lochan.web.shared.Dates;
+import lochan.web.modelling.PatternWords;
 
 /**
  * A plan as it is printed: everything in words.

@@ -19,7 +19,7 @@ import lochan.core.planning.valuation.WhatIf;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.web.modelling.DayKey;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.DayModels;
 import lochan.web.map.Lakes;
 import org.springframework.stereotype.Service;
@@ -29,9 +29,9 @@ import org.springframework.stereotype.Service;
  * is valued at once.
  */
 @Service
-class PlanValuation {
+public class PlanValuation {
 
-    static final Assumptions ASSUMPTIONS = Assumptions.DEFAULTS;
+    public static final Assumptions ASSUMPTIONS = Assumptions.DEFAULTS;
     private static final int SCENARIOS = 500;
     private static final int SIMULATED_DAYS = 10_000;
     private static final long SEED = 1;

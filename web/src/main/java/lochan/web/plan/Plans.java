@@ -1,18 +1,23 @@
 package lochan.web.plan;
 
+import java.util.Set;
+import org.springframework.core.annotation.Order;
+import lochan.web.eventbook.EventPart;
+import lochan.core.eventdata.EventData;
 import java.time.Clock;
 import java.util.List;
 import java.util.Objects;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.web.rules.EventKey;
-import lochan.web.rules.EventWrite;
-import lochan.web.page.NotThereException;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWrite;
+import lochan.web.shared.NotThereException;
 import org.springframework.stereotype.Service;
 
 /** The plans of an event. */
 @Service
-public class Plans {
+@Order(EventPart.REST)
+public class Plans implements EventPart {
 
     private final PlanRepository repository;
     private final Clock clock;
@@ -20,6 +25,18 @@ public class Plans {
     Plans(PlanRepository repository, Clock clock) {
         this.repository = repository;
         this.clock = clock;
+    }
+
+    @Override
+    public void read(EventKey key, EventData.Builder event) {
+        Set<String> spots = event.spotIds();
+        event.plans(all(key).stream().map(p -> new Plan(p.day(), p.name(), p.stops().stream().filter(s -> spots.contains(s.spotId())).toList())).toList());
+    }
+
+    @Override
+    @EventWrite
+    public void write(EventKey key, EventData event) {
+        add(key, event.plans());
     }
 
     public List<Plan> all(EventKey key) {
@@ -31,11 +48,11 @@ public class Plans {
         plans.forEach(p -> repository.add(key, p));
     }
 
-    List<StoredPlan> stored(EventKey key) {
+    public List<StoredPlan> stored(EventKey key) {
         return repository.all(key);
     }
 
-    StoredPlan stored(EventKey key, long id) {
+    public StoredPlan stored(EventKey key, long id) {
         return repository.all(key).stream().filter(p -> p.id() == id).findFirst().orElseThrow(NotThereException::new);
     }
 

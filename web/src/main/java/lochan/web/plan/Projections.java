@@ -21,8 +21,8 @@ import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.review.DayProjection;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
-import lochan.web.rules.EventRules;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.Events;
+import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
 import org.springframework.stereotype.Service;
 
@@ -36,13 +36,13 @@ public class Projections {
     private static final int LATEST_EVENTS = 20;
     private static final long SEED = 1;
 
-    private final EventRules eventRules;
-    private final EventBook events;
+    private final Events events;
+    private final EventBook book;
     private final Clock clock;
 
-    Projections(EventRules eventRules, EventBook events, Clock clock) {
-        this.eventRules = eventRules;
+    Projections(Events events, EventBook book, Clock clock) {
         this.events = events;
+        this.book = book;
         this.clock = clock;
     }
 
@@ -107,7 +107,7 @@ public class Projections {
     }
 
     private List<FinishedDay> finished(long accountId) {
-        return eventRules.all(accountId).reversed().stream().limit(LATEST_EVENTS).filter(this::over).map(events::event)
+        return events.all(accountId).reversed().stream().limit(LATEST_EVENTS).filter(this::over).map(book::event)
                 .filter(e -> e.rules().format() != Format.LIMIT_LENGTH && e.competition().stream().anyMatch(Entry.Official.class::isInstance))
                 .flatMap(e -> IntStream.rangeClosed(1, e.days().size()).filter(day -> clock.instant().isAfter(e.day(day).checkIn())).mapToObj(day -> finished(e, day)))
                 .filter(Objects::nonNull).sorted(Comparator.comparing(FinishedDay::start)).toList();
@@ -115,7 +115,7 @@ public class Projections {
 
     /** Whether a day of the event has ended: only then is the rest of it worth reading. */
     private boolean over(EventKey key) {
-        Event event = eventRules.event(key);
+        Event event = events.event(key);
         return event.days().stream().anyMatch(day -> clock.instant().isAfter(day.checkIn()));
     }
 

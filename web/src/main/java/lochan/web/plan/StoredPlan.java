@@ -11,7 +11,7 @@ import lochan.core.plan.PlanStop;
  * @param last    the change that made it as it is; null: it is as it was begun, or all changes are undone
  * @param undone  the change that was undone last and may be done again; null: none
  */
-record StoredPlan(long id, Plan plan, Change last, Change undone) {
+public record StoredPlan(long id, Plan plan, Change last, Change undone) {
 
     /** Tells the plan as it stands from every other state of it. */
     public int revision() {

@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import lochan.web.modelling.PlanWords;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
@@ -16,8 +17,8 @@ import lochan.core.quantity.Units;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
-import lochan.web.rules.EventKey;
-import lochan.web.rankings.PatternWords;
+import lochan.web.eventbook.EventKey;
+import lochan.web.modelling.PatternWords;
 
 /**
  * What is supposed of the day by the sliders of the Plan page, in the angler's units, and what the plan is worth then.

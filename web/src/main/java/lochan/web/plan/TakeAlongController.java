@@ -1,5 +1,7 @@
 package lochan.web.plan;
 
+import lochan.web.modelling.PlanWords;
+import lochan.web.gear.RodRow;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -15,12 +17,12 @@ import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.edits.PlanCheck;
 import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
-import lochan.web.rules.EventKey;
-import lochan.web.tackle.Decks;
+import lochan.web.eventbook.EventKey;
+import lochan.web.gear.Decks;
 import lochan.web.eventbook.EventBook;
 import lochan.web.gpx.GpxRoute;
-import lochan.web.page.Downloads;
-import lochan.web.page.NotThereException;
+import lochan.web.shared.Downloads;
+import lochan.web.shared.NotThereException;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Controller;
@@ -66,8 +68,8 @@ class TakeAlongController {
         Plan kept = plan(key, plan, event);
         Backups.Ladder ladder = backups.state(key, plan, event, kept).map(BackgroundComputation.State::result).orElse(null);
         Units units = accounts.units(key.accountId());
-        Decks.Deck deck = decks.of(key, event, kept.stops(), DeckController.firstStops(ladder));
-        byte[] bytes = pdf.of(PlanSheet.of(event, kept, lakes.dayRuns(event), ladder, units), DeckController.rows(deck, event, units), deck);
+        Decks.Deck deck = decks.of(key, event, kept.stops(), RodRow.firstStops(ladder));
+        byte[] bytes = pdf.of(PlanSheet.of(event, kept, lakes.dayRuns(event), ladder, units), RodRow.of(deck, event, units), deck);
         Downloads.attach(response, "plan-day-" + kept.day() + ".pdf", "application/pdf");
         response.getOutputStream().write(bytes);
     }

@@ -9,7 +9,7 @@ import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.ranking.EveningReview.Change;
 import lochan.core.model.ranking.EveningReview.Effort;
-import lochan.web.rankings.PatternWords;
+import lochan.web.modelling.PatternWords;
 
 /**
  * A change of the rankings as the evening review tells it.

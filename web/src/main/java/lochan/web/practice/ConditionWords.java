@@ -12,7 +12,7 @@ import lochan.core.practice.Signs;
 import lochan.core.practice.TakenOn;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
-import lochan.web.page.Dates;
+import lochan.web.shared.Dates;
 
 /** Conditions, light and notes as lines people read. */
 final class ConditionWords {

@@ -15,7 +15,7 @@ import lochan.core.practice.FishSize;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Units;
-import lochan.web.page.Dates;
+import lochan.web.shared.Dates;
 
 /**
  * A day of practice as a band along the clock, in a drawing {@value #WIDTH} wide: stops, their bites at their times, the conditions, the hours.

@@ -32,7 +32,7 @@ import lochan.core.lake.Spot;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvTable;
 import lochan.page.form.Form;
-import lochan.web.page.Codes;
+import lochan.web.shared.Codes;
 
 /**
  * A practice log of a spreadsheet read against an event: a row for each bite, or one for a stop that had none; rows of the same spot, date

@@ -14,7 +14,7 @@ import lochan.core.planning.search.NextCheck;
 import lochan.core.planning.valuation.Strategy;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.ScenarioSet;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.DayModels;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;

@@ -1,5 +1,9 @@
 package lochan.web.practice;
 
+import lochan.web.weather.Forecasts;
+import org.springframework.core.annotation.Order;
+import lochan.web.eventbook.EventPart;
+import lochan.core.eventdata.EventData;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
@@ -21,16 +25,17 @@ import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.track.TrackPlacing;
-import lochan.web.rules.EventKey;
-import lochan.web.rules.EventWrite;
-import lochan.web.rules.EventRevisions;
-import lochan.web.page.Codes;
-import lochan.web.page.NotThereException;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWrite;
+import lochan.web.eventbook.EventRevisions;
+import lochan.web.shared.Codes;
+import lochan.web.shared.NotThereException;
 import org.springframework.stereotype.Service;
 
 /** What was fished in practice, and what bit. */
 @Service
-public class Practice {
+@Order(EventPart.PRACTICE)
+public class Practice implements EventPart {
 
     private static final int EVENTS_KEPT = 8;
     /** More stops than these are quicker read all together. */
@@ -38,6 +43,7 @@ public class Practice {
 
     private final PracticeRepository repository;
     private final EventRevisions revisions;
+    private final Forecasts forecasts;
     private final Clock clock;
 
     /** All practice of an event, as it stood at a revision, with those of its stops. */
@@ -45,10 +51,23 @@ public class Practice {
 
     private final Cache<EventKey, AsOf> latest = Caffeine.newBuilder().maximumSize(EVENTS_KEPT).build();
 
-    Practice(PracticeRepository repository, EventRevisions revisions, Clock clock) {
+    Practice(PracticeRepository repository, EventRevisions revisions, Forecasts forecasts, Clock clock) {
+        this.forecasts = forecasts;
         this.revisions = revisions;
         this.repository = repository;
         this.clock = clock;
+    }
+
+    @Override
+    public void read(EventKey key, EventData.Builder event) {
+        event.presentations(presentations(key)).stops(stops(key));
+    }
+
+    @Override
+    @EventWrite
+    public void write(EventKey key, EventData event) {
+        repository.addPresentations(key, event.presentations());
+        repository.add(key, event.stops());
     }
 
     public List<Presentation> presentations(EventKey key) {
@@ -67,26 +86,6 @@ public class Practice {
         repository.addPresentations(key, List.of(new Presentation(Codes.of(name, taken::contains), name, hooks)));
     }
 
-    public List<ForecastPeriod> forecast(EventKey key) {
-        return repository.forecast(key);
-    }
-
-    @EventWrite
-    public void addForecast(EventKey key, List<ForecastPeriod> forecast) {
-        repository.addForecast(key, forecast);
-    }
-
-    @EventWrite
-    void replaceForecast(EventKey key, List<ForecastPeriod> forecast) {
-        repository.replaceForecast(key, forecast, clock.instant());
-    }
-
-    /** Brings back the forecast before this one; a second time this one again. */
-    @EventWrite
-    void exchangeForecast(EventKey key) {
-        repository.exchangeForecast(key, clock.instant());
-    }
-
     public List<PracticeStop> stops(EventKey key) {
         return logged(key).stream().map(LoggedStop::stop).toList();
     }
@@ -97,7 +96,7 @@ public class Practice {
     }
 
     /** All stops; only those are read again that were written since. */
-    List<LoggedStop> logged(EventKey key) {
+    public List<LoggedStop> logged(EventKey key) {
         long revision = revisions.of(key);
         AsOf known = latest.getIfPresent(key);
         if (known == null || known.revision() != revision) {
@@ -117,11 +116,11 @@ public class Practice {
         return new AsOf(revision, now, now.keySet().stream().map(stops::get).filter(Objects::nonNull).toList());
     }
 
-    LoggedStop logged(EventKey key, String stop) {
+    public LoggedStop logged(EventKey key, String stop) {
         return find(key, stop).orElseThrow(NotThereException::new);
     }
 
-    Optional<LoggedStop> find(EventKey key, String stop) {
+    public Optional<LoggedStop> find(EventKey key, String stop) {
         return repository.stop(key, stop);
     }
 
@@ -210,7 +209,7 @@ public class Practice {
     PracticeStop filledIn(EventKey key, PracticeStop stop, Conditions before, boolean north) {
         List<PracticeStop> all = new ArrayList<>(stops(key).stream().filter(o -> !o.id().equals(stop.id())).toList());
         all.add(stop);
-        Boolean front = FrontSign.at(stop.start(), all, forecast(key), north).orElse(null);
+        Boolean front = FrontSign.at(stop.start(), all, forecasts.forecast(key), north).orElse(null);
         return stop.withConditions(stop.conditions().filledIn(before, front));
     }
 
@@ -229,7 +228,7 @@ public class Practice {
 
     /** Writes what a track made of practice: stops first, then bites go to theirs. */
     @EventWrite
-    void place(EventKey key, TrackPlacing.Result placed) {
+    public void place(EventKey key, TrackPlacing.Result placed) {
         Map<String, LoggedStop> before = logged(key).stream().collect(Collectors.toMap(l -> l.stop().id(), l -> l));
         for (PracticeStop stop : placed.stops()) {
             save(key, stop.withBites(List.of()));

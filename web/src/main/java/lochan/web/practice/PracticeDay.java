@@ -14,14 +14,14 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
 import lochan.core.quantity.Units;
-import lochan.web.page.Dates;
+import lochan.web.shared.Dates;
 
 /**
  * A day of practice as its page shows it.
  *
  * @param stops its stops; empty for a day that is only named
  */
-record PracticeDay(LocalDate date, String title, String hoursFished, int bites, List<Row> stops) {
+public record PracticeDay(LocalDate date, String title, String hoursFished, int bites, List<Row> stops) {
 
     /** As many days are shown in full. */
     private static final int LATEST = 3;
@@ -66,7 +66,7 @@ record PracticeDay(LocalDate date, String title, String hoursFished, int bites, 
         return p.minutes() == null ? "" : " " + Math.round(p.minutes()) + " min";
     }
 
-    static String length(Duration d) {
+    public static String length(Duration d) {
         long minutes = d.toMinutes();
         return minutes < 60 ? minutes + " min" : minutes / 60 + " h " + String.format("%02d", minutes % 60);
     }

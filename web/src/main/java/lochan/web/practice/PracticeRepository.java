@@ -33,11 +33,11 @@ import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
 import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
-import lochan.web.rules.EventKey;
-import lochan.web.rules.EventRevisions;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventRevisions;
 import lochan.web.db.tables.records.BiteRecord;
 import lochan.web.db.tables.records.StopRecord;
-import lochan.web.page.JsonText;
+import lochan.web.shared.JsonText;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
@@ -81,43 +81,6 @@ class PracticeRepository {
         for (Presentation p : presentations) {
             rows.add(db.newRecord(PRESENTATION).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next + rows.size())
                     .setCode(p.id()).setName(p.name()).setHooks(p.hooks().code()));
-        }
-        db.batchInsert(rows).execute();
-    }
-
-    List<ForecastPeriod> forecast(EventKey key) {
-        return db.selectFrom(FORECAST_PERIOD)
-                .where(FORECAST_PERIOD.EVENT_ID.eq(key.eventId())).and(FORECAST_PERIOD.ACCOUNT_ID.eq(key.accountId())).and(FORECAST_PERIOD.REPLACED_AT.isNull())
-                .orderBy(FORECAST_PERIOD.ORDINAL)
-                .fetch(r -> new ForecastPeriod(r.getFromAt(), r.getToAt(), r.getWindMps(), r.getWindFromDeg(), coded(Sky.class, r.getSky()),
-                        r.getWaterTempC(), r.getVisibilityM(), r.getLightning()));
-    }
-
-    private static Condition ofForecast(EventKey key) {
-        return FORECAST_PERIOD.EVENT_ID.eq(key.eventId()).and(FORECAST_PERIOD.ACCOUNT_ID.eq(key.accountId()));
-    }
-
-    /** Puts another forecast in the place of the one there is, which is kept. */
-    void replaceForecast(EventKey key, List<ForecastPeriod> forecast, Instant now) {
-        db.deleteFrom(FORECAST_PERIOD).where(ofForecast(key)).and(FORECAST_PERIOD.REPLACED_AT.isNotNull()).execute();
-        db.update(FORECAST_PERIOD).set(FORECAST_PERIOD.REPLACED_AT, now).where(ofForecast(key)).execute();
-        addForecast(key, forecast);
-    }
-
-    /** Exchanges the forecast with the one before it. */
-    void exchangeForecast(EventKey key, Instant now) {
-        db.update(FORECAST_PERIOD).set(FORECAST_PERIOD.REPLACED_AT, DSL.when(FORECAST_PERIOD.REPLACED_AT.isNull(), DSL.val(now, FORECAST_PERIOD.REPLACED_AT)))
-                .where(ofForecast(key)).execute();
-    }
-
-    void addForecast(EventKey key, List<ForecastPeriod> forecast) {
-        int next = db.select(DSL.coalesce(DSL.max(FORECAST_PERIOD.ORDINAL), -1)).from(FORECAST_PERIOD).where(ofForecast(key)).fetchSingle().value1() + 1;
-        List<TableRecord<?>> rows = new ArrayList<>();
-        for (ForecastPeriod f : forecast) {
-            rows.add(db.newRecord(FORECAST_PERIOD).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next + rows.size())
-                    .setFromAt(f.from()).setToAt(f.to()).setWindMps(f.windMps()).setWindFromDeg(f.windFromDeg())
-                    .setSky(code(f.sky())).setWaterTempC(f.waterTempC()).setVisibilityM(f.visibilityM())
-                    .setLightning(f.lightning()));
         }
         db.batchInsert(rows).execute();
     }

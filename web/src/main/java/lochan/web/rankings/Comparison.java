@@ -10,7 +10,7 @@ import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.size.KeeperWeight;
 import lochan.core.model.ranking.RankingRow;
-import lochan.web.page.Dates;
+import lochan.web.shared.Dates;
 
 /**
  * Some rows of the rankings side by side: their sizes and their rates through the day as drawings {@value #WIDTH} by {@value #HEIGHT}.

@@ -1,5 +1,6 @@
 package lochan.web.rankings;
 
+import lochan.web.modelling.PatternWords;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;

@@ -14,7 +14,7 @@ import lochan.core.model.scenario.ScenarioSet;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.DayKey;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import org.springframework.stereotype.Service;
 
 /** Computes in the background the value of each row of the rankings, and what it adds to the best plan, which takes many plans. */

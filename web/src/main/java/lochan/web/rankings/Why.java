@@ -14,7 +14,7 @@ import lochan.core.model.scenario.DayModel;
 import lochan.core.model.ranking.RankingRow;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Stock;
-import lochan.web.page.Dates;
+import lochan.web.shared.Dates;
 
 /** Why a row of the rankings stands where it does, in plain sentences. */
 final class Why {

@@ -1,5 +1,7 @@
 package lochan.web.rules;
 
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.Events;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -16,7 +18,7 @@ import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
 import lochan.web.competition.CompetitionLog;
 import lochan.page.form.Form;
-import lochan.web.page.Undo;
+import lochan.web.shared.Undo;
 import lochan.web.practice.Practice;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -35,23 +37,23 @@ class RulesController {
     private static final double SLOWEST_MPS = 0.5;
     private static final double FASTEST_MPS = 60;
 
-    private final EventRules eventRules;
+    private final Events events;
     private final Accounts accounts;
     private final Practice practice;
     private final CompetitionLog competition;
     private final Clock clock;
 
-    RulesController(EventRules eventRules, Accounts accounts, Practice practice, CompetitionLog competition, Clock clock) {
+    RulesController(Events events, Accounts accounts, Practice practice, CompetitionLog competition, Clock clock) {
         this.practice = practice;
         this.competition = competition;
-        this.eventRules = eventRules;
+        this.events = events;
         this.accounts = accounts;
         this.clock = clock;
     }
 
     @GetMapping("/events/new")
     String fresh(@AuthenticationPrincipal Angler angler, Model model) {
-        ZoneId zone = eventRules.usualZone(angler.accountId());
+        ZoneId zone = events.usualZone(angler.accountId());
         return page(RulesForm.empty(zone, LocalDate.ofInstant(clock.instant(), zone), accounts.units(angler.accountId())), model);
     }
 
@@ -64,7 +66,7 @@ class RulesController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(form, model);
         }
-        EventKey key = eventRules.add(angler.accountId(), read.get().event(), read.get().boat());
+        EventKey key = events.add(angler.accountId(), read.get().event(), read.get().boat());
         practice.addPresentations(key, Presentation.COMMON);
         flash.addFlashAttribute("notice", "Event created. Next: add your spots.");
         return "redirect:/events/" + key.eventId() + "/spots";
@@ -79,16 +81,16 @@ class RulesController {
     String rules(EventKey key, Model model) {
         Units units = accounts.units(key.accountId());
         addSpeeds(key, units, model);
-        return page(RulesForm.of(eventRules.event(key), eventRules.boat(key), units), model);
+        return page(RulesForm.of(events.event(key), events.boat(key), units), model);
     }
 
     @PostMapping("/events/{eventId}/rules")
     String save(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
                 RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
-        Optional<RulesForm.Input> read = RulesForm.read(form, eventRules.boat(key));
+        Optional<RulesForm.Input> read = RulesForm.read(form, events.boat(key));
         read.ifPresent(r -> {
-            form.violations(eventRules.conflicts(key, r.event()));
+            form.violations(events.conflicts(key, r.event()));
             form.violations(competition.conflict(key, r.event()).stream().toList());
         });
         if (!form.ok()) {
@@ -96,26 +98,26 @@ class RulesController {
             addSpeeds(key, form.units(), model);
             return page(form, model);
         }
-        eventRules.update(key, read.orElseThrow().event(), read.orElseThrow().boat());
+        events.update(key, read.orElseThrow().event(), read.orElseThrow().boat());
         flash.addFlashAttribute("notice", "Event saved.");
         return "redirect:/events/" + key.eventId() + "/rules";
     }
 
     private void addSpeeds(EventKey key, Units units, Model model) {
-        List<BoatRun> runs = eventRules.runs(key);
+        List<BoatRun> runs = events.runs(key);
         if (!runs.isEmpty()) {
-            model.addAttribute("speeds", BoatSpeeds.of(runs, eventRules.boat(key), units));
+            model.addAttribute("speeds", BoatSpeeds.of(runs, events.boat(key), units));
         }
     }
 
     /** Takes speeds learned from tracks, m/s. */
     @PostMapping("/events/{eventId}/rules/speeds")
     String speeds(EventKey key, @RequestParam double run, @RequestParam double rough, RedirectAttributes flash) {
-        Boat before = eventRules.boat(key);
+        Boat before = events.boat(key);
         if (!(run >= SLOWEST_MPS && run <= FASTEST_MPS && rough >= SLOWEST_MPS && rough <= run)) {
             flash.addFlashAttribute("trouble", "The speeds are out of range: expected 1 to 134 mph, on rough water no more than on calm.");
         } else {
-            eventRules.updateBoat(key, before.atSpeeds(run, rough));
+            events.updateBoat(key, before.atSpeeds(run, rough));
             Undo.offer(flash, "Plans use these speeds now.", "/events/" + key.eventId() + "/rules/speeds?run=" + before.runMps() + "&rough="
                     + Math.min(before.runMps(), before.roughMps()));
         }
@@ -124,15 +126,15 @@ class RulesController {
 
     @PostMapping("/events/{eventId}/delete")
     String delete(EventKey key, RedirectAttributes flash) {
-        String name = eventRules.event(key).name();
-        eventRules.delete(key);
+        String name = events.event(key).name();
+        events.delete(key);
         Undo.offer(flash, "Event “" + name + "” deleted.", "/events/" + key.eventId() + "/restore");
         return "redirect:/events";
     }
 
     @PostMapping("/events/{eventId}/restore")
     String restore(@AuthenticationPrincipal Angler angler, @PathVariable long eventId, RedirectAttributes flash) {
-        eventRules.restore(angler.accountId(), eventId);
+        events.restore(angler.accountId(), eventId);
         flash.addFlashAttribute("notice", "The event is back.");
         return "redirect:/events";
     }

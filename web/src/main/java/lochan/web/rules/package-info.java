@@ -1,2 +1,2 @@
-/** Events and their eventRules. */
+/** Events and their events. */
 package lochan.web.rules;

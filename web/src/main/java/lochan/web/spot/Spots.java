@@ -1,17 +1,21 @@
 package lochan.web.spot;
 
+import org.springframework.core.annotation.Order;
+import lochan.web.eventbook.EventPart;
+import lochan.core.eventdata.EventData;
 import java.time.Clock;
 import java.util.List;
 import lochan.core.lake.Spot;
-import lochan.web.rules.EventKey;
-import lochan.web.rules.EventWrite;
-import lochan.web.page.Codes;
-import lochan.web.page.NotThereException;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWrite;
+import lochan.web.shared.Codes;
+import lochan.web.shared.NotThereException;
 import org.springframework.stereotype.Service;
 
 /** The marked spots of an event. */
 @Service
-public class Spots {
+@Order(EventPart.SPOTS)
+public class Spots implements EventPart {
 
     private final SpotRepository repository;
     private final Clock clock;
@@ -19,6 +23,17 @@ public class Spots {
     Spots(SpotRepository repository, Clock clock) {
         this.repository = repository;
         this.clock = clock;
+    }
+
+    @Override
+    public void read(EventKey key, EventData.Builder event) {
+        event.spots(all(key));
+    }
+
+    @Override
+    @EventWrite
+    public void write(EventKey key, EventData event) {
+        repository.add(key, event.spots());
     }
 
     public List<Spot> all(EventKey key) {

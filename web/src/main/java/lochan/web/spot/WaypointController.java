@@ -13,11 +13,11 @@ import lochan.core.lake.FishPosition;
 import lochan.core.lake.Waypoint;
 import lochan.core.lake.Spot;
 import lochan.web.account.Accounts;
-import lochan.web.rules.EventRules;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.Events;
+import lochan.web.eventbook.EventKey;
 import lochan.page.form.Form;
-import lochan.web.page.Dates;
-import lochan.web.page.Undo;
+import lochan.web.shared.Dates;
+import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -36,13 +36,13 @@ class WaypointController {
 
     private final Waypoints waypoints;
     private final Spots spots;
-    private final EventRules eventRules;
+    private final Events events;
     private final Accounts accounts;
 
-    WaypointController(Waypoints waypoints, Spots spots, EventRules eventRules, Accounts accounts) {
+    WaypointController(Waypoints waypoints, Spots spots, Events events, Accounts accounts) {
         this.waypoints = waypoints;
         this.spots = spots;
-        this.eventRules = eventRules;
+        this.events = events;
         this.accounts = accounts;
     }
 
@@ -138,7 +138,7 @@ class WaypointController {
         Optional<Spot> nearest = marked.stream().filter(s -> s.position().metresTo(m.position()) <= NEAR_M)
                 .min(Comparator.comparingDouble(s -> s.position().metresTo(m.position())));
         String nearestName = nearest.map(s -> s.name() + ", " + units.reach(s.position().metresTo(m.position())) + " off").orElse(null);
-        return new Row(m.id(), Dates.dayAndClock(m.at(), eventRules.event(key).timeZone()), WaypointWords.of(m, units),
+        return new Row(m.id(), Dates.dayAndClock(m.at(), events.event(key).timeZone()), WaypointWords.of(m, units),
                 String.format(java.util.Locale.ROOT, "%.5f, %.5f", m.position().lat(), m.position().lon()), on.map(Spot::name).orElse(null),
                 on.isPresent() ? null : nearest.map(Spot::id).orElse(null), nearestName);
     }

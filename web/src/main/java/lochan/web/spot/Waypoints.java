@@ -1,18 +1,23 @@
 package lochan.web.spot;
 
+import java.util.Set;
+import org.springframework.core.annotation.Order;
+import lochan.web.eventbook.EventPart;
+import lochan.core.eventdata.EventData;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import lochan.core.lake.Waypoint;
-import lochan.web.rules.EventKey;
-import lochan.web.rules.EventWrite;
-import lochan.web.page.NotThereException;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWrite;
+import lochan.web.shared.NotThereException;
 import org.springframework.stereotype.Service;
 
 /** What the electronics showed on an event's water. */
 @Service
-public class Waypoints {
+@Order(EventPart.REST)
+public class Waypoints implements EventPart {
 
     private final WaypointRepository repository;
     private final Clock clock;
@@ -20,6 +25,18 @@ public class Waypoints {
     Waypoints(WaypointRepository repository, Clock clock) {
         this.repository = repository;
         this.clock = clock;
+    }
+
+    @Override
+    public void read(EventKey key, EventData.Builder event) {
+        Set<String> spots = event.spotIds();
+        event.waypoints(all(key).stream().filter(w -> w.spotId() == null || spots.contains(w.spotId())).toList());
+    }
+
+    @Override
+    @EventWrite
+    public void write(EventKey key, EventData event) {
+        repository.add(key, event.waypoints());
     }
 
     public List<Waypoint> all(EventKey key) {

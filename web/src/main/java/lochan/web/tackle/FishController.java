@@ -1,5 +1,8 @@
 package lochan.web.tackle;
 
+import lochan.web.gear.FishWords;
+import lochan.web.gear.NotebookKind;
+import lochan.web.gear.Notebooks;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -16,11 +19,11 @@ import lochan.core.eventdata.EventData;
 import lochan.core.notebook.KnownFish;
 import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
-import lochan.web.page.Dates;
-import lochan.web.page.Undo;
+import lochan.web.shared.Dates;
+import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -105,7 +108,7 @@ class FishController {
         EventData event = events.event(key);
         KnownFish before = fish == null ? null : notebooks.fish(key, fish);
         Form form = new Form(fields, accounts.units(key.accountId()));
-        String id = before != null ? before.id() : notebooks.freshCode(NotebookRepository.Kind.FISH, key, form.value("spot") + " fish");
+        String id = before != null ? before.id() : notebooks.freshCode(NotebookKind.FISH, key, form.value("spot") + " fish");
         Optional<KnownFish> read = FishForm.read(form, id, before, event);
         if (read.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -154,14 +157,14 @@ class FishController {
 
     @PostMapping("/events/{eventId}/tackle/fish/delete")
     String delete(EventKey key, @RequestParam String fish, RedirectAttributes flash) {
-        notebooks.delete(NotebookRepository.Kind.FISH, key, fish);
+        notebooks.delete(NotebookKind.FISH, key, fish);
         Undo.offer(flash, "Fish deleted.", path(key, "/restore?fish=" + encoded(fish)));
         return "redirect:" + path(key, "");
     }
 
     @PostMapping("/events/{eventId}/tackle/fish/restore")
     String restore(EventKey key, @RequestParam String fish) {
-        notebooks.restore(NotebookRepository.Kind.FISH, key, fish);
+        notebooks.restore(NotebookKind.FISH, key, fish);
         return "redirect:" + path(key, "");
     }
 }

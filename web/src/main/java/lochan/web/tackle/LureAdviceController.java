@@ -1,5 +1,6 @@
 package lochan.web.tackle;
 
+import lochan.web.gear.Tackles;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -30,11 +31,11 @@ import lochan.core.tackle.Lure;
 import lochan.core.tackle.Tackle;
 import lochan.core.lake.Spot;
 import lochan.web.account.Accounts;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
-import lochan.web.page.Dates;
-import lochan.web.page.NotThereException;
+import lochan.web.shared.Dates;
+import lochan.web.shared.NotThereException;
 import lochan.web.practice.Practice;
 import lochan.web.modelling.DayModels;
 import org.springframework.stereotype.Controller;

@@ -1,5 +1,6 @@
 package lochan.web.tackle;
 
+import lochan.web.gear.DeckWords;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;

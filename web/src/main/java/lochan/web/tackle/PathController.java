@@ -1,5 +1,7 @@
 package lochan.web.tackle;
 
+import lochan.web.gear.DeckWords;
+import lochan.web.gear.Tackles;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -31,11 +33,11 @@ import lochan.core.tackle.Rod;
 import lochan.core.tackle.Tackle;
 import lochan.core.lake.Spot;
 import lochan.web.account.Accounts;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
 import lochan.page.form.Options;
-import lochan.web.page.NotThereException;
+import lochan.web.shared.NotThereException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -105,7 +107,7 @@ class PathController {
         model.addAttribute("form", form);
         model.addAttribute("freshCode", java.util.UUID.randomUUID().toString());
         model.addAttribute("spot", spot);
-        model.addAttribute("at", lochan.web.page.Dates.clock(time, event.timeZone()));
+        model.addAttribute("at", lochan.web.shared.Dates.clock(time, event.timeZone()));
         model.addAttribute("day", there);
         model.addAttribute("lure", wanted.getFirst());
         model.addAttribute("others", wanted.stream().skip(1).map(Lure::id).toList());

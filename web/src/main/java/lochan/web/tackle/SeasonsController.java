@@ -1,5 +1,6 @@
 package lochan.web.tackle;
 
+import lochan.web.gear.Notebooks;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -23,10 +24,10 @@ import lochan.core.model.scenario.DayModel;
 import lochan.core.tackle.SeasonStage;
 import lochan.core.lake.SpotType;
 import lochan.web.account.Accounts;
-import lochan.web.rules.EventRules;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.Events;
+import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.web.page.Dates;
+import lochan.web.shared.Dates;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -46,14 +47,14 @@ class SeasonsController {
     private static final int TRUSTED_BITES = 8;
     private static final double TRUSTED_RATIO = 1.15;
 
-    private final EventRules eventRules;
-    private final EventBook events;
+    private final Events events;
+    private final EventBook book;
     private final Notebooks notebooks;
     private final Accounts accounts;
 
-    SeasonsController(EventRules eventRules, EventBook events, Notebooks notebooks, Accounts accounts) {
-        this.eventRules = eventRules;
+    SeasonsController(Events events, EventBook book, Notebooks notebooks, Accounts accounts) {
         this.events = events;
+        this.book = book;
         this.notebooks = notebooks;
         this.accounts = accounts;
     }
@@ -67,7 +68,7 @@ class SeasonsController {
     @GetMapping("/events/{eventId}/tackle/seasons")
     String seasons(EventKey key, @RequestParam(required = false) String lake, @RequestParam(required = false) String stage, Model model) {
         List<EventData> all = all(key);
-        EventData event = events.event(key);
+        EventData event = book.event(key);
         History whole = History.of(all, ASSUMPTIONS);
         History history = whole.only(e -> (lake == null || lake.isEmpty() || e.lake().equals(lake)) && (stage == null || stage.isEmpty() || e.stage() != null && e.stage().code().equals(stage)));
         Map<String, String> names = new LinkedHashMap<>();
@@ -93,7 +94,7 @@ class SeasonsController {
     }
 
     private List<EventData> all(EventKey key) {
-        return eventRules.all(key.accountId()).stream().map(events::event).map(CompetitionStops::all).filter(e -> !e.stops().isEmpty())
+        return events.all(key.accountId()).stream().map(book::event).map(CompetitionStops::all).filter(e -> !e.stops().isEmpty())
                 .sorted(Comparator.comparing(e -> e.days().getFirst().date())).toList();
     }
 
@@ -116,7 +117,7 @@ class SeasonsController {
             return List.of();
         }
         DayModel leant = new DayModel(event, 1, ASSUMPTIONS);
-        DayModel plain = new DayModel(event.noting(event.notebook().leaning(Notebook.Priors.NONE)), 1, ASSUMPTIONS);
+        DayModel plain = new DayModel(event.withNotebook(event.notebook().withPriors(Notebook.Priors.NONE)), 1, ASSUMPTIONS);
         Set<Pattern> patterns = new LinkedHashSet<>();
         event.spots().forEach(s -> event.presentations().forEach(p -> patterns.add(new Pattern(s.spotType(), p.id()))));
         record Change(Pattern pattern, double before, double after) { }
@@ -130,8 +131,8 @@ class SeasonsController {
     /** Carries what other events say into this one, or what is carried away again. */
     @PostMapping("/events/{eventId}/tackle/seasons/carry")
     String carry(EventKey key, @RequestParam boolean on, RedirectAttributes flash) {
-        List<EventData> others = eventRules.all(key.accountId()).stream().filter(k -> !k.equals(key)).map(events::event).map(CompetitionStops::all).filter(e -> !e.stops().isEmpty()).toList();
-        Set<String> known = events.event(key).presentations().stream().map(Presentation::id).collect(Collectors.toSet());
+        List<EventData> others = events.all(key.accountId()).stream().filter(k -> !k.equals(key)).map(book::event).map(CompetitionStops::all).filter(e -> !e.stops().isEmpty()).toList();
+        Set<String> known = book.event(key).presentations().stream().map(Presentation::id).collect(Collectors.toSet());
         List<CarriedRate> carried = on ? History.of(others, ASSUMPTIONS).carried().stream().filter(c -> known.contains(c.presentationId())).toList() : List.of();
         Notebook.Priors now = notebooks.notebook(key).priors();
         notebooks.carry(key, carried);

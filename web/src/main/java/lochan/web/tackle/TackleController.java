@@ -1,5 +1,9 @@
 package lochan.web.tackle;
 
+import lochan.web.gear.Catalogue;
+import lochan.web.gear.DeckWords;
+import lochan.web.gear.TackleKind;
+import lochan.web.gear.Tackles;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
@@ -35,8 +39,8 @@ import lochan.web.eventfile.EventFileException;
 import lochan.web.eventfile.TackleFile;
 import lochan.page.form.Form;
 import lochan.page.form.Options;
-import lochan.web.page.Downloads;
-import lochan.web.page.Undo;
+import lochan.web.shared.Downloads;
+import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

@@ -1,5 +1,7 @@
 package lochan.web.tackle;
 
+import lochan.web.gear.NotebookKind;
+import lochan.web.gear.Notebooks;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -21,11 +23,11 @@ import lochan.core.practice.Hooks;
 import lochan.core.practice.Presentation;
 import lochan.core.model.rate.LandingChance;
 import lochan.web.account.Accounts;
-import lochan.web.rules.EventKey;
+import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
 import lochan.page.form.Form;
-import lochan.web.page.Dates;
-import lochan.web.page.Undo;
+import lochan.web.shared.Dates;
+import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -158,7 +160,7 @@ class TrialController {
         if (!form.ok()) {
             return refused(key, form, model, response);
         }
-        String id = notebooks.freshCode(NotebookRepository.Kind.TRIAL, key, first + " or " + second);
+        String id = notebooks.freshCode(NotebookKind.TRIAL, key, first + " or " + second);
         notebooks.add(key, new Trial(id, of == null ? Trial.Subject.RETRIEVE : of, first, second, List.of()));
         return "redirect:" + path(key, "#" + id);
     }
@@ -201,14 +203,14 @@ class TrialController {
 
     @PostMapping("/events/{eventId}/tackle/trials/delete")
     String delete(EventKey key, @RequestParam String trial, RedirectAttributes flash) {
-        notebooks.delete(NotebookRepository.Kind.TRIAL, key, trial);
+        notebooks.delete(NotebookKind.TRIAL, key, trial);
         Undo.offer(flash, "Trial deleted.", path(key, "/restore?trial=" + encoded(trial)));
         return "redirect:" + path(key, "");
     }
 
     @PostMapping("/events/{eventId}/tackle/trials/restore")
     String restore(EventKey key, @RequestParam String trial) {
-        notebooks.restore(NotebookRepository.Kind.TRIAL, key, trial);
+        notebooks.restore(NotebookKind.TRIAL, key, trial);
         return "redirect:" + path(key, "");
     }
 
@@ -225,7 +227,7 @@ class TrialController {
         if (!form.ok()) {
             return refused(key, form, model, response);
         }
-        String id = notebooks.freshCode(NotebookRepository.Kind.CHANGE, key, presentation);
+        String id = notebooks.freshCode(NotebookKind.CHANGE, key, presentation);
         notebooks.add(key, new SetupChange(id, presentation, clock.instant(), what, hooks));
         Undo.offer(flash, "Change saved: bites before now count half for landing.", path(key, "/change/delete?change=" + encoded(id)));
         return "redirect:" + path(key, "");
@@ -233,14 +235,14 @@ class TrialController {
 
     @PostMapping("/events/{eventId}/tackle/trials/change/delete")
     String deleteChange(EventKey key, @RequestParam String change, RedirectAttributes flash) {
-        notebooks.delete(NotebookRepository.Kind.CHANGE, key, change);
+        notebooks.delete(NotebookKind.CHANGE, key, change);
         Undo.offer(flash, "Change deleted.", path(key, "/change/restore?change=" + encoded(change)));
         return "redirect:" + path(key, "");
     }
 
     @PostMapping("/events/{eventId}/tackle/trials/change/restore")
     String restoreChange(EventKey key, @RequestParam String change) {
-        notebooks.restore(NotebookRepository.Kind.CHANGE, key, change);
+        notebooks.restore(NotebookKind.CHANGE, key, change);
         return "redirect:" + path(key, "");
     }
 }

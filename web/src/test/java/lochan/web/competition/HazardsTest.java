@@ -40,7 +40,8 @@ class HazardsTest {
 
     private static List<String> told(Boat boat, String now, ForecastPeriod... parts) {
         EventData e = event;
-        EventData with = new EventData(e.event(), boat, e.runs(), e.lake(), e.spots(), e.waypoints(), e.presentations(), e.stops(), List.of(parts), e.plans(), e.competition(), e.notebook());
+        EventData with = EventData.builder(e.event(), boat).runs(e.runs()).lake(e.lake()).spots(e.spots()).waypoints(e.waypoints()).presentations(e.presentations())
+                .stops(e.stops()).forecast(List.of(parts)).plans(e.plans()).competition(e.competition()).notebook(e.notebook()).build();
         return new ArrayList<>(Hazards.of(with, 1, at(now), Units.USUAL));
     }
 

@@ -189,7 +189,8 @@ public final class DemoEvents {
                 new Entry.Bite("a7", on("09:05"), "pale-hump", "drop-shot", Outcome.LOST),
                 caught("a8", "09:12", Species.SPOTTED, "1-7", null, "pale-hump", "drop-shot"),
                 caught("a9", "09:31", Species.SMALLMOUTH, "2-6", null, "pale-hump", "drop-shot"));
-        return new EventData(event, new Boat(20, 12, 4, 8.5, null, null, Map.of()), new DemoLake(spots()).lake(), spots(), PRESENTATIONS, stops, forecast, List.of(plan), log);
+        return EventData.builder(event, new Boat(20, 12, 4, 8.5, null, null, Map.of())).lake(new DemoLake(spots()).lake()).spots(spots())
+                .presentations(PRESENTATIONS).stops(stops).forecast(forecast).plans(List.of(plan)).competition(log).build();
     }
 
     static EventData aprilShakedown() {
@@ -236,7 +237,8 @@ public final class DemoEvents {
         log.add(new Entry.Official("b18", at(date + "15:40"), grams("13-8"), 1));
         List<Spot> spots = spots().stream().filter(s -> List.of("maudlin-point", "split-point", "dam-riprap", "cold-wall", "sill-ledge",
                 "fallen-alder", "pale-hump", "raven-wall").contains(s.id())).toList();
-        return new EventData(event, new Boat(20, 12, 4, null, null), null, spots, PRESENTATIONS, stops, List.of(), List.of(plan), log);
+        return EventData.builder(event, new Boat(20, 12, 4, null, null)).spots(spots).presentations(PRESENTATIONS).stops(stops)
+                .plans(List.of(plan)).competition(log).build();
     }
 
     private static Entry fishing(String id, String time, String spot, String presentation) {

@@ -60,8 +60,7 @@ final class DemoNotes {
     static EventData addedTo(EventData event) {
         DemoNotes notes = new DemoNotes(event);
         List<PracticeStop> stops = event.stops().stream().map(notes::noted).toList();
-        return new EventData(event.event(), event.boat(), notes.runs(), event.lake(), event.spots(), notes.waypoints(), event.presentations(), stops,
-                event.forecast(), event.plans(), event.competition(), notebook());
+        return event.toBuilder().runs(notes.runs()).waypoints(notes.waypoints()).stops(stops).notebook(notebook()).build();
     }
 
     private PracticeStop noted(PracticeStop stop) {

@@ -31,7 +31,7 @@ import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
 import lochan.core.tackle.SeasonStage;
 import lochan.core.tackle.Tackle;
-import lochan.web.tackle.Catalogue;
+import lochan.web.gear.Catalogue;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -15,7 +15,7 @@ import java.util.stream.IntStream;
 import lochan.core.lures.deck.DeckList;
 import lochan.core.tackle.Tackle;
 import lochan.web.TestServers;
-import lochan.web.tackle.Decks;
+import lochan.web.gear.Decks;
 import lochan.web.demo.DemoEvents;
 import lochan.web.gpx.GpxWaypoints;
 import lochan.web.testing.RunningApp;

@@ -2,6 +2,7 @@ package lochan.web.rules;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import lochan.web.eventbook.Events;
 import java.util.Map;
 import lochan.web.TestServers;
 import lochan.web.testing.SampleEvents;
@@ -130,7 +131,7 @@ class RulesPagesTest {
         long id = Long.parseLong(event.replaceAll("\\D", ""));
         assertThat(db.execute("UPDATE event SET deleted_at = deleted_at - INTERVAL 31 DAY WHERE id = ?", id)).isEqualTo(1);
 
-        assertThat(app.bean(EventRules.class).purge()).isGreaterThanOrEqualTo(1);
+        assertThat(app.bean(Events.class).purge()).isGreaterThanOrEqualTo(1);
         for (org.jooq.Table<?> table : lochan.web.db.DefaultSchema.DEFAULT_SCHEMA.getTables()) {
             if (table.field("event_id") != null) {
                 assertThat(db.fetchCount(table, table.field("event_id", Long.class).eq(id))).as(table.getName()).isZero();

@@ -18,8 +18,6 @@ import lochan.core.model.evidence.Bin;
 import lochan.core.plan.PlanStop;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.ScenarioSet;
-import lochan.core.planning.search.TourSearch;
-import lochan.core.planning.search.Visit;
 
 /**
  * Finds the plan of a competition day that is best by a strategy: a search on some of the scenarios by two workers, whose best tours are made

@@ -21,8 +21,6 @@ import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.CellScenarios;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
-import lochan.core.planning.search.Tours;
-import lochan.core.planning.search.Visit;
 import lochan.core.lake.Runs;
 
 /**

@@ -31,8 +31,9 @@ public record WhatIf(double moreWindMps, double boats, Pattern weakened, Double 
                 : event.forecast().stream().map(f -> f.windMps() == null ? f : f.withWind(Math.max(0, f.windMps() + moreWindMps))).toList();
         List<Spot> spots = boats == 1 ? event.spots() : event.spots().stream().map(s -> s.withCrowdRisk(1 - Math.pow(1 - s.crowdRisk(), boats))).toList();
         Event supposed = targetGrams == null ? event.event() : event.event().withRules(event.rules().withTarget(targetGrams));
-        return new EventData(supposed, event.boat(), event.runs(), event.lake(), spots, event.waypoints(), event.presentations(), event.stops(), forecast,
-                event.plans(), event.competition(), event.notebook());
+        return EventData.builder(supposed, event.boat()).runs(event.runs()).lake(event.lake()).spots(spots).waypoints(event.waypoints())
+                .presentations(event.presentations()).stops(event.stops()).forecast(forecast).plans(event.plans()).competition(event.competition())
+                .notebook(event.notebook()).build();
     }
 
     /** What practice says of a day, all this supposed. */

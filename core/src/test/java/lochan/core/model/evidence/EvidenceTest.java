@@ -88,8 +88,7 @@ class EvidenceTest {
         EventData event = with(stop);
         ForecastPeriod forecast = new ForecastPeriod(at("06-05T00:00"), at("06-06T00:00"), now.windMps(), null, now.sky(), now.waterTempC(),
                 now.visibilityM(), null);
-        EventData forecasted = new EventData(event.event(), event.boat(), null, event.spots(), event.presentations(), event.stops(),
-                List.of(forecast), List.of(), List.of());
+        EventData forecasted = event.toBuilder().lake(null).forecast(List.of(forecast)).plans(List.of()).competition(List.of()).build();
         Bin bin = Bin.ofDay(forecasted, 1, Assumptions.DEFAULTS).get(3);
         return Relevance.of(Slice.of(forecasted, Assumptions.DEFAULTS).getFirst(), bin, Assumptions.DEFAULTS.relevance());
     }

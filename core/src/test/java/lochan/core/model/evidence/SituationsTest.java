@@ -46,7 +46,7 @@ class SituationsTest {
 
     private static EventData event(List<PracticeStop> stops, ForecastPeriod... forecast) {
         EventData e = Sample.event(Sample.tournament(5, List.of(Sample.LARGEMOUTH)), List.of(SPOT), stops);
-        return new EventData(e.event(), e.boat(), null, e.spots(), e.presentations(), e.stops(), List.of(forecast), List.of(), List.of());
+        return e.toBuilder().forecast(List.of(forecast)).build();
     }
 
     private static Situation at(EventData event, String time) {

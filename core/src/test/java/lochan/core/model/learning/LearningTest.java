@@ -125,7 +125,7 @@ class LearningTest {
     void aChangeOfHooksBeginsAgainAndOldBitesCountHalf() {
         EventData event = fished(outcomes(2, 6, 0));
         SetupChange change = new SetupChange("c", "walker", Sample.at("06-03T09:00"), "one solid hook", Hooks.SINGLE);
-        EventData changed = event.noting(new Notebook(List.of(), List.of(), List.of(change), List.of(), Notebook.Priors.NONE));
+        EventData changed = event.withNotebook(new Notebook(List.of(), List.of(), List.of(change), List.of(), Notebook.Priors.NONE));
         assertThat(LossSigns.of(changed, A)).isEmpty();
         LandingChance before = LandingChance.of(Sample.PRESENTATIONS.get(1), event.stops(), A.landing());
         LandingChance after = LandingChance.of(Sample.PRESENTATIONS.get(1), event.stops(), List.of(change), A.landing(), A.notebook().rerigged());

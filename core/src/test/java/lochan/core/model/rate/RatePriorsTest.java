@@ -23,7 +23,7 @@ class RatePriorsTest {
 
     private static DayModel model(boolean advice, boolean history) {
         Notebook.Priors priors = new Notebook.Priors(advice, history, SampleTackle.ALL, Map.of());
-        return new DayModel(EVENT.noting(new Notebook(List.of(), List.of(), List.of(), List.of(new CarriedRate("swim-jig", 1.8, 20, 30)), priors)), 1, Assumptions.DEFAULTS);
+        return new DayModel(EVENT.withNotebook(new Notebook(List.of(), List.of(), List.of(), List.of(new CarriedRate("swim-jig", 1.8, 20, 30)), priors)), 1, Assumptions.DEFAULTS);
     }
 
     @Test

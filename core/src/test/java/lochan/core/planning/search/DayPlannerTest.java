@@ -151,8 +151,7 @@ class DayPlannerTest {
         EventData dry = Sample.practiced(5, 3);
         Instant from = Sample.at("06-05T09:00");
         Instant to = Sample.at("06-05T11:00");
-        EventData event = new EventData(dry.event(), dry.boat(), dry.lake(), dry.spots(), dry.presentations(), dry.stops(),
-                List.of(new ForecastPeriod(from, to, null, null, null, null, null, true)), List.of(), List.of());
+        EventData event = dry.toBuilder().forecast(List.of(new ForecastPeriod(from, to, null, null, null, null, null, true))).build();
 
         List<PlanStop> stops = plan(event, DayPlanner.Wishes.of(Strategy.BALANCED), 2);
 

@@ -46,7 +46,7 @@ class WindAndDaysTest {
         Lake lake = new Lake(List.of(new Lake.Body(shore, List.of())), List.of());
         Boat boat = new Boat(18, 6, 4, maxWindMps, null, null, Map.of());
         ForecastPeriod afternoon = new ForecastPeriod(at("06-05T12:00"), at("06-05T18:00"), mps, fromDeg, null, null, null, null);
-        return new EventData(CALM.event(), boat, lake, CALM.spots(), CALM.presentations(), CALM.stops(), List.of(afternoon), List.of(), List.of());
+        return EventData.builder(CALM.event(), boat).lake(lake).spots(CALM.spots()).presentations(CALM.presentations()).stops(CALM.stops()).forecast(List.of(afternoon)).build();
     }
 
     private static ScenarioSet set(EventData event, int day) {

@@ -34,7 +34,7 @@ class KnownFishTest {
     }
 
     private static ScenarioSet set(KnownFish fish, int day) {
-        EventData event = fish == null ? EVENT : EVENT.noting(Notebook.EMPTY.with(fish));
+        EventData event = fish == null ? EVENT : EVENT.withNotebook(Notebook.EMPTY.with(fish));
         return new ScenarioSet(new DayModel(event, day, Assumptions.DEFAULTS), 400, 3);
     }
 

@@ -205,8 +205,7 @@ class PlanningTest {
         Position grass = open.spot("grass-1").orElseThrow().position();
         Lake.Body around = new Lake.Body(List.of(new Position(grass.lat() - 0.001, grass.lon() - 0.001), new Position(grass.lat() - 0.001, grass.lon() + 0.001),
                 new Position(grass.lat() + 0.001, grass.lon())), List.of());
-        EventData closed = new EventData(open.event(), open.boat(), new Lake(List.of(), List.of(), List.of(new Lake.OffLimits(null, List.of(around)))),
-                open.spots(), open.presentations(), open.stops(), List.of(), List.of(), List.of());
+        EventData closed = open.toBuilder().lake(new Lake(List.of(), List.of(), List.of(new Lake.OffLimits(null, List.of(around))))).build();
 
         assertThat(suggested(open)).extracting(PlanStop::spotId).contains("grass-1");
         List<PlanStop> stops = suggested(closed);

@@ -1,0 +1,18 @@
+package lochan.web.eventbook;
+
+import lochan.core.eventdata.EventData;
+
+/** What a feature keeps of events. Every bean of this kind takes part when an event is put together or added whole, in the order of the beans. */
+public interface EventPart {
+
+    /** Spots come first: what lies at them is read and written after them. */
+    int SPOTS = 10;
+    int PRACTICE = 20;
+    int REST = 30;
+
+    /** Puts this part of an event into it, after the parts before. */
+    void read(EventKey key, EventData.Builder event);
+
+    /** Keeps this part of an event that was just made. */
+    void write(EventKey key, EventData event);
+}

@@ -1,0 +1,68 @@
+package lochan.web.eventbook;
+
+import java.util.Arrays;
+import org.aopalliance.intercept.MethodInterceptor;
+import org.aopalliance.intercept.MethodInvocation;
+import org.springframework.aop.ProxyMethodInvocation;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.dao.PessimisticLockingFailureException;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Runs methods marked {@link EventWrite}. */
+final class EventWrites implements MethodInterceptor {
+
+    private static final int TRIES = 4;
+
+    private final ObjectProvider<TransactionTemplate> transactions;
+    private final ObjectProvider<EventRepository> events;
+
+    EventWrites(ObjectProvider<TransactionTemplate> transactions, ObjectProvider<EventRepository> events) {
+        this.transactions = transactions;
+        this.events = events;
+    }
+
+    @Override
+    public Object invoke(MethodInvocation invocation) throws Throwable {
+        EventKey key = (EventKey) Arrays.stream(invocation.getArguments()).filter(EventKey.class::isInstance).findFirst()
+                .orElseThrow(() -> new IllegalStateException(invocation.getMethod() + " writes to an event and is given none"));
+        boolean outermost = !TransactionSynchronizationManager.isActualTransactionActive();
+        for (int tried = 1; ; tried++) {
+            try {
+                return held(key, invocation);
+            } catch (PessimisticLockingFailureException e) {
+                if (!outermost || tried == TRIES) {
+                    throw e;
+                }
+            }
+        }
+    }
+
+    /** What the method throws ends the transaction: nothing of it is kept. */
+    private Object held(EventKey key, MethodInvocation invocation) throws Throwable {
+        try {
+            return transactions.getObject().execute(t -> {
+                events.getObject().hold(key);
+                try {
+                    return ((ProxyMethodInvocation) invocation).invocableClone().proceed();
+                } catch (RuntimeException | Error e) {
+                    throw e;
+                } catch (Throwable e) {
+                    throw new Wrapper(e);
+                }
+            });
+        } catch (Wrapper e) {
+            throw e.getCause();
+        }
+    }
+
+    /** A checked exception on its way out of the transaction. */
+    private static final class Wrapper extends RuntimeException {
+
+        private static final long serialVersionUID = 1L;
+
+        private Wrapper(Throwable cause) {
+            super(cause);
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** Tracks of plotters, taken apart into stops and runs. */
+package lochan.web.tracklog;

@@ -1,0 +1,2 @@
+/** The weather forecast of an event. */
+package lochan.web.weather;
