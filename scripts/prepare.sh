@@ -87,13 +87,29 @@ need_program() {
   else run=("$java" "${jvm[@]}") program=$jar; fi
 }
 
+# Sets $run and $program for a command on a file: it needs neither the pages nor a database.
+need_command_line() {
+  local jar=$here/cli/target/lochan-cli.jar
+  if [ ! -f "$jar" ] || [ -n "$(find "$here/pom.xml" "$here"/{core,eventformat,cli}/{pom.xml,src/main} -newer "$jar" -print -quit)" ]; then
+    need_package maven mvn "it builds Lochan"
+    packed "$jar" -pl cli -am
+  fi
+  run=("$java" "${jvm[@]}") program=$jar
+}
+
 build() {
-  local jar=$1 log=$here/build.log
   need_package maven mvn "it builds Lochan"
   need_package npm npm "it builds the styles and fonts that Lochan ships"
   need_package mariadb-server mariadbd "the build makes the database classes from it, and Lochan keeps its records in a private server of it"
+  packed "$1"
+}
+
+# packed JAR [MAVEN OPTIONS]: builds it.
+packed() {
+  local jar=$1 log=$here/build.log
+  shift
   say "building, which takes about a minute (longer the first time) …"
-  if ! mvn -B -q -f "$here/pom.xml" -DskipTests package >"$log" 2>&1 </dev/null; then
+  if ! mvn -B -q -f "$here/pom.xml" "$@" -DskipTests package >"$log" 2>&1 </dev/null; then
     grep -m3 ERROR "$log" >&2 || tail -3 "$log" >&2
     stop 1 "the build failed: $log says why."
   fi

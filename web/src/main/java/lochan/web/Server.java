@@ -94,7 +94,7 @@ public class Server {
         }
     }
 
-    static void main(String[] arguments) {
+    public static void main(String[] arguments) {
         boolean demo = arguments.length > 0 && arguments[0].equals("demo");
         if (arguments.length != 1 || !demo && !arguments[0].equals("serve")) {
             System.err.println("lochan: expected one of demo, serve, rank FILE, value FILE, bag FILE, runs FILE, structure GRID, track GPX");

@@ -20,11 +20,11 @@ class ArchitectureTest {
             .should().dependOnClassesThat().resideInAnyPackage("org.jooq..", "lochan.web.db..");
 
     @ArchTest
-    static final ArchRule SPRING_STOPS_AT_THE_WEB = noClasses().that().resideInAnyPackage("lochan.core..", "lochan.store..")
+    static final ArchRule SPRING_STOPS_AT_THE_WEB = noClasses().that().resideInAnyPackage("lochan.core..", "lochan.store..", "lochan.eventformat..", "lochan.offline..")
             .should().dependOnClassesThat().resideInAPackage("org.springframework..");
 
     @ArchTest
-    static final ArchRule WHAT_RUNS_IN_THE_PAGE_KNOWS_NO_SERVER = noClasses().that().resideInAPackage("lochan.page..")
+    static final ArchRule WHAT_RUNS_IN_THE_PAGE_KNOWS_NO_SERVER = noClasses().that().resideInAPackage("lochan.offline..")
             .should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "org.jooq..", "lochan.store..", "lochan.web..", "java.sql..", "java.net..", "java.io..");
 
     @ArchTest
@@ -33,8 +33,8 @@ class ArchitectureTest {
             .should().notBePublic();
 
     @ArchTest
-    static final ArchRule THE_COMMAND_LINE_NEEDS_NO_DATABASE_AND_NO_SERVER = noClasses().that().resideInAnyPackage("lochan.web.cli..", "lochan.web.eventfile..", "lochan.web.gpx..")
-            .should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "org.jooq..", "lochan.store..", "java.sql..");
+    static final ArchRule THE_EVENT_FORMAT_NEEDS_NO_DATABASE_AND_NO_SERVER = noClasses().that().resideInAPackage("lochan.eventformat..")
+            .should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "org.jooq..", "lochan.store..", "lochan.web..", "java.sql..");
 
     @ArchTest
     static final ArchRule PACKAGES_HAVE_NO_CYCLES = slices().matching("lochan.web.(*)..").should().beFreeOfCycles();
@@ -54,7 +54,7 @@ class ArchitectureTest {
             .whereLayer("eventbook").mayOnlyBeAccessedByLayers("app", "features", "modelling");
 
     @ArchTest
-    static final ArchRule TIME_COMES_FROM_THE_ONE_CLOCK = noClasses().that().resideInAnyPackage("lochan.web..", "lochan.page..")
+    static final ArchRule TIME_COMES_FROM_THE_ONE_CLOCK = noClasses().that().resideInAnyPackage("lochan.web..", "lochan.offline..")
             .should().callMethod(java.time.Instant.class, "now").orShould().callMethod(java.time.LocalDate.class, "now")
             .orShould().callMethod(System.class, "currentTimeMillis");
 }

@@ -25,7 +25,7 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
 import lochan.store.PrivateMariaDb;
-import lochan.web.eventfile.EventFileReader;
+import lochan.eventformat.EventFileReader;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
@@ -76,7 +76,7 @@ class CrashTest {
     private void start() {
         try {
             ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xmx192m", "-cp",
-                    System.getProperty("java.class.path"), Lochan.class.getName(), "serve").redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(said.toFile()));
+                    System.getProperty("java.class.path"), Server.class.getName(), "serve").redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(said.toFile()));
             builder.environment().putAll(Map.of("LOCHAN_HOME", home.toString(), "LOCHAN_PORT", Integer.toString(port)));
             app = builder.start();
         } catch (IOException e) {

@@ -191,7 +191,7 @@ class ServerTest {
         Path home = Files.createTempDirectory("lochan-ended");
         List<String> words = new ArrayList<>(HEARING);
         words.addAll(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-cp", System.getProperty("java.class.path"),
-                Lochan.class.getName(), "serve"));
+                Server.class.getName(), "serve"));
         ProcessBuilder builder = new ProcessBuilder(words).redirectErrorStream(true).redirectOutput(folder.resolve("said").toFile());
         builder.environment().putAll(Map.of("LOCHAN_HOME", home.toString(), "LOCHAN_PORT", "0"));
         Process process = builder.start();

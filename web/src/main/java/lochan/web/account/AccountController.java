@@ -8,7 +8,7 @@ import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
 import lochan.core.quantity.Units;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

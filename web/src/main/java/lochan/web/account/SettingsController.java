@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import lochan.core.Coded;
 import lochan.core.quantity.Units;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import lochan.web.shared.NotThereException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

@@ -5,7 +5,7 @@ import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.Map;
 import lochan.core.quantity.Units;
-import lochan.web.Lochan;
+import lochan.web.Server;
 import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
 import lochan.web.eventbook.Events;
@@ -19,7 +19,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.servlet.HandlerMapping;
 
 /** What every page knows: the angler's units, the event it is of, its theme and the demo's clock. */
-@ControllerAdvice(basePackageClasses = Lochan.class)
+@ControllerAdvice(basePackageClasses = Server.class)
 class PageAdvice {
 
     private final Accounts accounts;

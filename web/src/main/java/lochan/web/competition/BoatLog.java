@@ -6,8 +6,8 @@ import lochan.core.eventdata.EventData;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.lake.Spot;
-import lochan.page.bag.Names;
-import lochan.web.eventfile.EventFileWriter;
+import lochan.offline.bag.Names;
+import lochan.eventformat.EventFileWriter;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.node.ObjectNode;
 

@@ -21,7 +21,7 @@ import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.model.rate.Cell;
 import lochan.core.lake.Spot;
-import lochan.page.bag.Times;
+import lochan.offline.bag.Times;
 import lochan.web.eventbook.EventKey;
 import lochan.web.shared.Dates;
 import lochan.web.plan.PlanBackups;

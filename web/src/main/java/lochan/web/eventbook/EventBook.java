@@ -2,7 +2,7 @@ package lochan.web.eventbook;
 
 import java.util.List;
 import lochan.core.eventdata.EventData;
-import lochan.web.eventfile.EventFile;
+import lochan.eventformat.EventFile;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

@@ -23,7 +23,7 @@ import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
 import lochan.web.db.tables.records.BoxItemRecord;
 import lochan.web.db.tables.records.RodRecord;
-import lochan.web.eventfile.TackleFile;
+import lochan.eventformat.TackleFile;
 import lochan.web.shared.JsonText;
 import org.jooq.Condition;
 import org.jooq.DSLContext;

@@ -1,5 +1,6 @@
 package lochan.web.gear;
 
+import lochan.eventformat.Catalogue;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -20,7 +20,7 @@ import lochan.core.lake.Lake;
 import lochan.core.lake.Runs;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventWrite;
-import lochan.web.eventfile.LakeText;
+import lochan.eventformat.LakeText;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;

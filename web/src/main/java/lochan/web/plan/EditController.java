@@ -19,7 +19,7 @@ import lochan.core.planning.edits.PlanCheck;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

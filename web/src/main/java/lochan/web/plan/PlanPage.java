@@ -32,7 +32,7 @@ import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.Decks;
 import lochan.web.eventbook.EventBook;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import lochan.web.gear.FishWords;
 import lochan.web.shared.Dates;
 import lochan.web.modelling.PatternWords;

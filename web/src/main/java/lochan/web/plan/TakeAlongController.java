@@ -20,7 +20,7 @@ import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.Decks;
 import lochan.web.eventbook.EventBook;
-import lochan.web.gpx.GpxRoute;
+import lochan.eventformat.gpx.GpxRoute;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.NotThereException;
 import lochan.web.map.Lakes;

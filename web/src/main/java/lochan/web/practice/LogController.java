@@ -30,7 +30,7 @@ import lochan.web.csv.CellText;
 import lochan.web.csv.CsvException;
 import lochan.web.csv.CsvTable;
 import lochan.web.eventbook.EventBook;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.Undo;

@@ -16,7 +16,7 @@ import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.core.lake.Spot;
 import lochan.web.csv.CsvTable;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 

@@ -31,7 +31,7 @@ import lochan.core.lake.SpotType;
 import lochan.core.lake.Spot;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvTable;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import lochan.web.shared.Codes;
 
 /**

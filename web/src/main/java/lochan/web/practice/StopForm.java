@@ -28,7 +28,7 @@ import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 
 /** Stops and bites as forms, and back. */
 final class StopForm {

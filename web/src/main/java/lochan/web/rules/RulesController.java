@@ -17,7 +17,7 @@ import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
 import lochan.web.competition.CompetitionLog;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import lochan.web.shared.Undo;
 import lochan.web.practice.Practice;
 import org.springframework.http.HttpStatus;

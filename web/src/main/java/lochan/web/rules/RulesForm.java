@@ -27,7 +27,7 @@ import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.lake.SpotType;
 import lochan.core.quantity.Units;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 
 /** The rules as a form, and back. Field names are those of the rules, so that its violations land beside them. */
 final class RulesForm {

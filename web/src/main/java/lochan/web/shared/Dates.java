@@ -5,7 +5,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
-import lochan.page.bag.Times;
+import lochan.offline.bag.Times;
 
 /** Dates and times as pages show them: the day's name first, the 24-hour clock. */
 public final class Dates {

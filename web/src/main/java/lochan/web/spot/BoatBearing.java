@@ -3,7 +3,7 @@ package lochan.web.spot;
 import lochan.core.event.Position;
 import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.WaypointText;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 
 /** A place that a form tells: its position, or the boat's with its heading and where from there the place was seen. */
 final class BoatBearing {

@@ -17,7 +17,7 @@ import lochan.core.lake.Zone;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;

@@ -11,7 +11,7 @@ import lochan.core.lake.Spot;
 import lochan.core.lake.SpotCheck;
 import lochan.core.lake.Stock;
 import lochan.core.lake.Zone;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 
 /** A spot as a form, and back. */
 final class SpotForm {

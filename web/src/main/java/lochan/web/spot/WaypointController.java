@@ -15,7 +15,7 @@ import lochan.core.lake.Spot;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.Events;
 import lochan.web.eventbook.EventKey;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;

@@ -8,7 +8,7 @@ import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.core.lake.FishPosition;
 import lochan.core.lake.Waypoint;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 
 /** A waypoint as a form, and back. */
 final class WaypointForm {

@@ -21,7 +21,7 @@ import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;

@@ -12,7 +12,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.notebook.KnownFish;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 
 /** A known fish as a form, and back. */
 final class FishForm {

@@ -33,7 +33,7 @@ import lochan.core.lake.Spot;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
 import lochan.web.practice.Practice;

@@ -18,8 +18,8 @@ import lochan.core.tackle.Cover;
 import lochan.core.tackle.Forage;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.SeasonStage;
-import lochan.page.form.Form;
-import lochan.page.form.Options;
+import lochan.offline.form.Form;
+import lochan.offline.form.Options;
 
 /** A situation as it can be changed: what forecast and practice tell stands in the fields, what the angler knows better goes before it. */
 final class LureAdviceForm {

@@ -1,6 +1,6 @@
 package lochan.web.tackle;
 
-import lochan.web.gear.Catalogue;
+import lochan.eventformat.Catalogue;
 import lochan.web.gear.DeckWords;
 import lochan.web.gear.TackleKind;
 import lochan.web.gear.Tackles;
@@ -35,10 +35,10 @@ import lochan.core.tackle.SeasonStage;
 import lochan.core.tackle.Tackle;
 import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
-import lochan.web.eventfile.EventFileException;
-import lochan.web.eventfile.TackleFile;
-import lochan.page.form.Form;
-import lochan.page.form.Options;
+import lochan.eventformat.EventFileException;
+import lochan.eventformat.TackleFile;
+import lochan.offline.form.Form;
+import lochan.offline.form.Options;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;

@@ -27,7 +27,7 @@ import lochan.core.tackle.Retrieve;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
 import lochan.core.tackle.SeasonStage;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 
 /** Tackle as forms, and back. */
 final class TackleForm {

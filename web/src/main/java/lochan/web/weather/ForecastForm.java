@@ -12,7 +12,7 @@ import lochan.core.practice.Sky;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
-import lochan.page.form.Form;
+import lochan.offline.form.Form;
 import lochan.web.shared.Dates;
 
 /** The forecast of one date as fields: a row for each part of the day. */

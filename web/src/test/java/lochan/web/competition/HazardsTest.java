@@ -13,7 +13,7 @@ import lochan.core.event.Boat;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.Units;
-import lochan.web.eventfile.EventFileReader;
+import lochan.eventformat.EventFileReader;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 

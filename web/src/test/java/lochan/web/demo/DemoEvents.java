@@ -42,8 +42,8 @@ import lochan.core.quantity.Units;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Stock;
 import lochan.core.lake.Zone;
-import lochan.web.eventfile.EventFile;
-import lochan.web.eventfile.EventFileWriter;
+import lochan.eventformat.EventFile;
+import lochan.eventformat.EventFileWriter;
 
 /**
  * Makes the numbers of the demo's event files. Lake, towns, spots and events are invented; the coordinates lie in empty country.

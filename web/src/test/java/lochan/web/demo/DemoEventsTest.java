@@ -22,8 +22,8 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.lake.Runs;
 import lochan.core.lake.Spot;
-import lochan.web.eventfile.EventFile;
-import lochan.web.eventfile.EventFileWriter;
+import lochan.eventformat.EventFile;
+import lochan.eventformat.EventFileWriter;
 import org.junit.jupiter.api.Test;
 
 /** What the demo shows, and that its files are what the generator makes. */

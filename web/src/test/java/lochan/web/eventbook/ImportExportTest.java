@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class ImportExportTest {
 
     static Stream<Path> files() throws IOException {
-        return Stream.concat(Files.list(Path.of("src/test/resources/cases")), Files.list(Path.of("src/main/resources/demo")))
+        return Stream.concat(Files.list(Path.of("../eventformat/src/test/resources/cases")), Files.list(Path.of("src/main/resources/demo")))
                 .filter(p -> p.toString().endsWith(".event.json")).sorted();
     }
 

@@ -17,7 +17,7 @@ import lochan.core.tackle.Tackle;
 import lochan.web.TestServers;
 import lochan.web.gear.Decks;
 import lochan.web.demo.DemoEvents;
-import lochan.web.gpx.GpxWaypoints;
+import lochan.eventformat.gpx.GpxWaypoints;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import net.fortuna.ical4j.data.CalendarBuilder;

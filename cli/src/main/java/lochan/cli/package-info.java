@@ -1,0 +1,2 @@
+/** The command line: computes on an event file, with no database. */
+package lochan.cli;

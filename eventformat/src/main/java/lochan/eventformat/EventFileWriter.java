@@ -1,0 +1,473 @@
+package lochan.eventformat;
+
+import java.io.OutputStream;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import lochan.core.Coded;
+import lochan.core.competition.Entry;
+import lochan.core.event.Boat;
+import lochan.core.event.BoatRun;
+import lochan.core.event.Event;
+import lochan.core.eventdata.EventData;
+import lochan.core.event.Penalties;
+import lochan.core.event.Scoring;
+import lochan.core.event.TieBreak;
+import lochan.core.event.Position;
+import lochan.core.plan.Plan;
+import lochan.core.practice.Bite;
+import lochan.core.practice.BiteNotes;
+import lochan.core.practice.Conditions;
+import lochan.core.practice.FishSize;
+import lochan.core.practice.ForecastPeriod;
+import lochan.core.practice.PracticeStop;
+import lochan.core.lake.Waypoint;
+import lochan.core.lake.Spot;
+import tools.jackson.core.util.DefaultIndenter;
+import tools.jackson.core.util.DefaultPrettyPrinter;
+import tools.jackson.core.util.Separators;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Writes an event file: the same event gives the same bytes, fields in the order of the format, unknown ones after them. */
+public final class EventFileWriter {
+
+    private static final JsonMapper JSON = JsonMapper.builder().enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS).build();
+    private static final DefaultPrettyPrinter LAYOUT = layout();
+    private static final double LARGEST_WHOLE = 1e15;
+
+    private final Map<String, String> extras;
+    private final ZoneId zone;
+
+    private EventFileWriter(Map<String, String> extras, ZoneId zone) {
+        this.extras = extras;
+        this.zone = zone;
+    }
+
+    /** Writes UTF-8, lines ended by a line feed. */
+    public static void write(EventFile file, OutputStream out) {
+        ObjectNode tree = new EventFileWriter(file.extras(), file.data().timeZone()).tree(file.data());
+        byte[] bytes = JSON.writer().with(LAYOUT).writeValueAsBytes(tree);
+        try {
+            out.write(bytes);
+            out.write('\n');
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    private static DefaultPrettyPrinter layout() {
+        DefaultIndenter lines = new DefaultIndenter(" ", "\n");
+        Separators separators = Separators.createDefaultInstance().withObjectNameValueSpacing(Separators.Spacing.AFTER);
+        return new DefaultPrettyPrinter(separators).withObjectIndenter(lines).withArrayIndenter(lines);
+    }
+
+    /** Of an event only its rules and its competition log, in the fields {@code event} and {@code entries}. */
+    public static ObjectNode log(Event event, List<Entry> entries) {
+        EventFileWriter writer = new EventFileWriter(Map.of(), event.timeZone());
+        ObjectNode node = JSON.createObjectNode();
+        node.set("event", writer.event(event));
+        list(node, "entries", entries, writer::entry);
+        return node;
+    }
+
+    private ObjectNode tree(EventData data) {
+        ObjectNode root = JSON.createObjectNode();
+        root.put("lochan", EventFileReader.VERSION);
+        root.set("event", event(data.event()));
+        root.set("boat", boat(data.boat(), data.runs()));
+        if (data.lake() != null) {
+            root.set("lake", LakeJson.write(data.lake(), this::withUnknown));
+        }
+        list(root, "spots", data.spots(), s -> spot(s, "/spots/" + JsonFields.escape(s.id())));
+        someOf(root, "waypoints", data.waypoints(), (m, i) -> waypoint(m, "/waypoints/" + JsonFields.escape(m.id())));
+        list(root, "presentations", data.presentations(), p -> {
+            ObjectNode node = JSON.createObjectNode().put("id", p.id()).put("name", p.name());
+            code(node, "hooks", p.hooks());
+            return withUnknown(node, "/presentations/" + JsonFields.escape(p.id()));
+        });
+        list(root, "stops", data.stops(), s -> stop(s, "/stops/" + JsonFields.escape(s.id())));
+        list(root, "forecast", data.forecast(), (f, i) -> forecast(f, "/forecast/" + i));
+        list(root, "plans", data.plans(), (p, i) -> plan(p, "/plans/" + i));
+        list(root, "competition", data.competition(), e -> withUnknown(entry(e), "/competition/" + JsonFields.escape(e.id())));
+        ObjectNode notebook = NotebookJson.write(data.notebook(), this, this::withUnknown);
+        if (!notebook.isEmpty()) {
+            root.set("notebook", notebook);
+        }
+        return withUnknown(root, "");
+    }
+
+    static ObjectNode object() {
+        return JSON.createObjectNode();
+    }
+
+    private ObjectNode event(Event event) {
+        ObjectNode node = JSON.createObjectNode();
+        node.put("name", event.name()).put("timeZone", event.timeZone().getId());
+        code(node, "format", event.rules().format());
+        node.put("limit", event.rules().limit()).put("anglers", event.anglers());
+        number(node, "targetGrams", event.rules().targetGrams());
+        number(node, "scaleGrams", event.rules().scaleGrams());
+        list(node, "species", event.rules().species(), (s, i) -> {
+            ObjectNode rule = JSON.createObjectNode();
+            code(rule, "code", s.species());
+            number(rule, "minLengthMm", s.minLengthMm());
+            some(rule, "minGrams", s.minGrams());
+            if (s.slot() != null) {
+                ObjectNode slot = rule.putObject("slot");
+                number(slot, "fromMm", s.slot().fromMm());
+                number(slot, "toMm", s.slot().toMm());
+                withUnknown(slot.put("over", s.slot().over()), "/event/species/" + i + "/slot");
+            }
+            rule.put("bagLimit", s.bagLimit());
+            entered(rule, s.entered());
+            return withUnknown(rule, "/event/species/" + i);
+        });
+        if (!event.rules().culling()) {
+            node.put("culling", false);
+        }
+        if (!event.rules().scoring().withCulling(true).equals(Scoring.DEFAULT)) {
+            node.set("scoring", withUnknown(scoring(event.rules().scoring()), "/event/scoring"));
+        }
+        Penalties p = event.rules().penalties();
+        ObjectNode penalties = JSON.createObjectNode();
+        number(penalties, "deadFishGrams", p.deadFishGrams());
+        number(penalties, "lateGramsPerMinute", p.lateGramsPerMinute());
+        number(penalties, "lateDisqualifyMinutes", p.lateDisqualifyMinutes());
+        number(penalties, "shortFishGrams", p.shortFishGrams());
+        some(penalties, "overLimitGrams", p.overLimitGrams());
+        node.set("penalties", withUnknown(penalties, "/event/penalties"));
+        ObjectNode gear = JSON.createObjectNode().put("maxHooksPerRig", event.rules().gear().maxHooksPerRig());
+        event.rules().gear().banned().forEach(gear.putArray("banned")::add);
+        if (event.rules().gear().maxRods() != null) {
+            gear.put("maxRods", event.rules().gear().maxRods());
+        }
+        some(gear, "liveBaitAllowed", event.rules().gear().liveBaitAllowed());
+        node.set("gear", withUnknown(gear, "/event/gear"));
+        ArrayNode practice = node.putArray("practice");
+        event.practice().forEach(d -> practice.add(d.toString()));
+        list(node, "days", event.days(), (d, i) -> {
+            ObjectNode day = JSON.createObjectNode().put("date", d.date().toString());
+            time(day, "start", d.start());
+            time(day, "checkIn", d.checkIn());
+            return withUnknown(day, "/event/days/" + i);
+        });
+        node.set("launch", withUnknown(position(event.launch()), "/event/launch"));
+        node.set("checkInAt", withUnknown(position(event.checkInAt()), "/event/checkInAt"));
+        entered(node, event.entered());
+        return withUnknown(node, "/event");
+    }
+
+    private ObjectNode scoring(Scoring scoring) {
+        ObjectNode node = JSON.createObjectNode();
+        some(node, "balanceOnly", scoring.balanceOnly() ? Boolean.TRUE : null);
+        some(node, "lengthStepMm", scoring.lengthStepMm());
+        if (scoring.tieBreak() != TieBreak.NONE) {
+            code(node, "tieBreak", scoring.tieBreak());
+        }
+        if (scoring.cut() != null) {
+            node.set("cut", withUnknown(JSON.createObjectNode().put("afterDay", scoring.cut().afterDay()).put("places", scoring.cut().places()), "/event/scoring/cut"));
+        }
+        if (!scoring.tags().isEmpty()) {
+            scoring.tags().forEach(node.putArray("tags")::add);
+        }
+        return node;
+    }
+
+    private ObjectNode boat(Boat boat, List<BoatRun> runs) {
+        ObjectNode node = JSON.createObjectNode();
+        number(node, "runMps", boat.runMps());
+        number(node, "roughMps", boat.roughMps());
+        number(node, "setUpMinutes", boat.setUpMinutes());
+        if (boat.maxWindMps() != null) {
+            number(node, "maxWindMps", boat.maxWindMps());
+        }
+        number(node, "fuelLitres", boat.fuelLitres());
+        number(node, "litresPerKm", boat.litresPerKm());
+        someOf(node, "runs", runs, (r, i) -> {
+            ObjectNode run = JSON.createObjectNode();
+            time(run, "start", r.start());
+            time(run, "end", r.end());
+            number(run, "metres", r.metres());
+            number(run, "mps", r.mps());
+            number(run, "windMps", r.windMps());
+            return withUnknown(run, "/boat/runs/" + i);
+        });
+        entered(node, boat.entered());
+        return withUnknown(node, "/boat");
+    }
+
+    private static ObjectNode position(Position position) {
+        ObjectNode node = JSON.createObjectNode();
+        number(node, "lat", position.lat());
+        number(node, "lon", position.lon());
+        return node;
+    }
+
+    private ObjectNode spot(Spot spot, String pointer) {
+        ObjectNode node = JSON.createObjectNode().put("id", spot.id()).put("name", spot.name());
+        number(node, "lat", spot.position().lat());
+        number(node, "lon", spot.position().lon());
+        number(node, "radiusM", spot.radiusM());
+        node.put("type", spot.spotType());
+        code(node, "zone", spot.zone());
+        number(node, "depthMinM", spot.depthMinM());
+        number(node, "depthMaxM", spot.depthMaxM());
+        number(node, "crowdRisk", spot.crowdRisk());
+        code(node, "stock", spot.stock());
+        entered(node, spot.entered());
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode waypoint(Waypoint waypoint, String pointer) {
+        ObjectNode node = JSON.createObjectNode().put("id", waypoint.id());
+        time(node, "at", waypoint.at());
+        number(node, "lat", waypoint.position().lat());
+        number(node, "lon", waypoint.position().lon());
+        optional(node, "spot", waypoint.spotId());
+        some(node, "fishDepthM", waypoint.fishDepthM());
+        some(node, "waterDepthM", waypoint.waterDepthM());
+        some(node, "bottom", waypoint.bottom());
+        some(node, "bait", waypoint.bait());
+        some(node, "position", waypoint.fishPosition());
+        optional(node, "note", waypoint.note());
+        entered(node, waypoint.entered());
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode stop(PracticeStop stop, String pointer) {
+        ObjectNode node = JSON.createObjectNode().put("id", stop.id()).put("spot", stop.spotId());
+        time(node, "start", stop.start());
+        time(node, "end", stop.end());
+        node.put("anglers", stop.anglers());
+        list(node, "presentations", stop.presentations(), (p, i) -> {
+            ObjectNode part = JSON.createObjectNode().put("id", p.presentationId());
+            number(part, "minutes", p.minutes());
+            return withUnknown(part, pointer + "/presentations/" + i);
+        });
+        node.put("follows", stop.follows());
+        list(node, "bites", stop.bites(), (b, i) -> bite(b, pointer + "/bites/" + i));
+        Conditions c = stop.conditions();
+        ObjectNode conditions = JSON.createObjectNode();
+        number(conditions, "waterTempC", c.waterTempC());
+        number(conditions, "visibilityM", c.visibilityM());
+        number(conditions, "windMps", c.windMps());
+        code(conditions, "sky", c.sky());
+        conditions.put("boatsNear", c.boatsNear());
+        some(conditions, "clarityTrend", c.signs().clarityTrend());
+        some(conditions, "windFromDeg", c.signs().windFromDeg());
+        some(conditions, "surface", c.signs().surface());
+        some(conditions, "recentFront", c.signs().recentFront());
+        some(conditions, "levelTrend", c.signs().levelTrend());
+        some(conditions, "current", c.signs().current());
+        some(conditions, "baitSeen", c.signs().baitSeen());
+        some(conditions, "baitDepthM", c.signs().baitDepthM());
+        entered(conditions, c.entered());
+        node.set("conditions", withUnknown(conditions, pointer + "/conditions"));
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode bite(Bite bite, String pointer) {
+        ObjectNode node = JSON.createObjectNode();
+        time(node, "at", bite.at());
+        code(node, "outcome", bite.outcome());
+        node.put("presentation", bite.presentationId());
+        code(node, "species", bite.species());
+        node.set("size", bite.size() == null ? null : size(bite.size(), pointer + "/size"));
+        BiteNotes notes = bite.notes();
+        optional(node, "retrieve", notes.retrieve());
+        some(node, "fishDepthM", notes.fishDepthM());
+        some(node, "waterDepthM", notes.waterDepthM());
+        some(node, "takenOn", notes.takenOn());
+        optional(node, "onRig", notes.onRig());
+        entered(node, notes.entered());
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode size(FishSize size, String pointer) {
+        ObjectNode node = JSON.createObjectNode();
+        code(node, "how", size.how());
+        number(node, "grams", size.grams());
+        number(node, "loGrams", size.loGrams());
+        number(node, "hiGrams", size.hiGrams());
+        number(node, "mm", size.mm());
+        number(node, "guessGrams", size.guessGrams());
+        optional(node, "entered", size.entered());
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode forecast(ForecastPeriod period, String pointer) {
+        ObjectNode node = JSON.createObjectNode();
+        time(node, "from", period.from());
+        time(node, "to", period.to());
+        number(node, "windMps", period.windMps());
+        number(node, "windFromDeg", period.windFromDeg());
+        code(node, "sky", period.sky());
+        number(node, "waterTempC", period.waterTempC());
+        number(node, "visibilityM", period.visibilityM());
+        node.put("lightning", period.lightning());
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode plan(Plan plan, String pointer) {
+        ObjectNode node = JSON.createObjectNode().put("day", plan.day());
+        optional(node, "name", plan.name());
+        list(node, "stops", plan.stops(), (s, i) -> {
+            ObjectNode stop = JSON.createObjectNode().put("spot", s.spotId()).put("presentation", s.presentationId());
+            time(stop, "arrive", s.arrive());
+            time(stop, "leave", s.leave());
+            if (s.locked()) {
+                stop.put("locked", true);
+            }
+            return withUnknown(stop, pointer + "/stops/" + i);
+        });
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode entry(Entry entry) {
+        ObjectNode node = JSON.createObjectNode();
+        switch (entry) {
+            case Entry.Catch c -> {
+                head(node, "catch", c);
+                code(node, "species", c.species());
+                number(node, "grams", c.grams());
+                number(node, "mm", c.mm());
+                node.put("spot", c.spotId()).put("presentation", c.presentationId()).put("alive", c.alive()).put("tag", c.tag());
+                optional(node, "entered", c.entered());
+            }
+            case Entry.Balance b -> head(node, "balance", b).put("heavier", b.heavier()).put("lighter", b.lighter());
+            case Entry.Died d -> head(node, "died", d).put("catch", d.catchId());
+            case Entry.Correct c -> {
+                head(node, "correct", c).put("catch", c.catchId());
+                number(node, "grams", c.grams());
+                number(node, "mm", c.mm());
+                optional(node, "entered", c.entered());
+            }
+            case Entry.Void v -> head(node, "void", v).put("entry", v.entryId());
+            case Entry.Official o -> {
+                head(node, "official", o);
+                number(node, "grams", o.grams());
+                some(node, "mm", o.mm());
+                node.put("deadFish", o.deadFish());
+                some(node, "lateMinutes", o.lateMinutes());
+                some(node, "shortFish", o.shortFish());
+                some(node, "overLimit", o.overLimit());
+                some(node, "place", o.place());
+                some(node, "biggestGrams", o.biggestGrams());
+            }
+            case Entry.ScaleCheck s -> {
+                head(node, "scale-check", s);
+                number(node, "knownGrams", s.knownGrams());
+                number(node, "readGrams", s.readGrams());
+            }
+            case Entry.LivewellReading w -> {
+                head(node, "livewell", w);
+                number(node, "celsius", w.celsius());
+            }
+            case Entry.Fishing x -> head(node, "fishing", x).put("spot", x.spotId()).put("presentation", x.presentationId());
+            case Entry.Bite s -> {
+                head(node, "bite", s).put("spot", s.spotId()).put("presentation", s.presentationId());
+                code(node, "outcome", s.outcome());
+            }
+        }
+        return node;
+    }
+
+    private ObjectNode head(ObjectNode node, String type, Entry entry) {
+        node.put("type", type).put("id", entry.id());
+        time(node, "at", entry.at());
+        return node;
+    }
+
+    private ObjectNode withUnknown(ObjectNode node, String pointer) {
+        String unknown = extras.get(pointer);
+        if (unknown != null) {
+            for (Map.Entry<String, JsonNode> field : JSON.readTree(unknown).properties()) {
+                if (!node.has(field.getKey())) {
+                    node.set(field.getKey(), field.getValue());
+                }
+            }
+        }
+        return node;
+    }
+
+    void time(ObjectNode node, String name, Instant time) {
+        node.put(name, time == null ? null : DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(time.atZone(zone)));
+    }
+
+    static void code(ObjectNode node, String name, Coded value) {
+        node.put(name, value == null ? null : value.code());
+    }
+
+    static void number(ObjectNode node, String name, Double value) {
+        if (value != null && value == Math.rint(value) && Math.abs(value) < LARGEST_WHOLE) {
+            node.put(name, value.longValue());
+        } else {
+            node.put(name, value);
+        }
+    }
+
+    static void optional(ObjectNode node, String name, String value) {
+        if (value != null) {
+            node.put(name, value);
+        }
+    }
+
+    static void some(ObjectNode node, String name, Double value) {
+        if (value != null) {
+            number(node, name, value);
+        }
+    }
+
+    static void some(ObjectNode node, String name, Integer value) {
+        if (value != null) {
+            node.put(name, value);
+        }
+    }
+
+    static void some(ObjectNode node, String name, Boolean value) {
+        if (value != null) {
+            node.put(name, value);
+        }
+    }
+
+    static void some(ObjectNode node, String name, Coded value) {
+        if (value != null) {
+            code(node, name, value);
+        }
+    }
+
+    static <T> void someOf(ObjectNode node, String name, List<T> values, Indexed<T> toNode) {
+        if (!values.isEmpty()) {
+            list(node, name, values, toNode);
+        }
+    }
+
+    static void entered(ObjectNode node, Map<String, String> entered) {
+        if (!entered.isEmpty()) {
+            ObjectNode typed = node.putObject("entered");
+            new TreeMap<>(entered).forEach(typed::put);
+        }
+    }
+
+    interface Indexed<T> {
+        ObjectNode node(T value, int index);
+    }
+
+    static <T> void list(ObjectNode node, String name, List<T> values, Indexed<T> toNode) {
+        ArrayNode array = node.putArray(name);
+        for (int i = 0; i < values.size(); i++) {
+            array.add(toNode.node(values.get(i), i));
+        }
+    }
+
+    static <T> void list(ObjectNode node, String name, List<T> values, java.util.function.Function<T, ObjectNode> toNode) {
+        list(node, name, values, (v, i) -> toNode.apply(v));
+    }
+}

@@ -1,0 +1,2 @@
+/** GPX, as plotters write it. */
+package lochan.eventformat.gpx;

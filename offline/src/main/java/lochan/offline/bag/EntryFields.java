@@ -1,0 +1,154 @@
+package lochan.offline.bag;
+
+import java.time.Instant;
+import java.util.Optional;
+import java.util.Set;
+import lochan.core.Violation;
+import lochan.core.competition.Entry;
+import lochan.core.event.Event;
+import lochan.core.event.Format;
+import lochan.core.event.Species;
+import lochan.core.practice.Outcome;
+import lochan.core.quantity.QuantityText;
+import lochan.offline.form.Form;
+
+/** An entry of the competition log as the page's forms give it. */
+public final class EntryFields {
+
+    private static final int LONGEST_CODE = 64;
+    private static final int LONGEST_TAG = 40;
+    private static final int LONGEST_ENTERED = 80;
+
+    private final Form form;
+    private final Event event;
+    private final Names names;
+    private final String code;
+    private final Instant at;
+
+    private EntryFields(Form form, Event event, Names names, String code, Instant at) {
+        this.form = form;
+        this.event = event;
+        this.names = names;
+        this.code = code;
+        this.at = at;
+    }
+
+    /**
+     * Reads an entry; what is wrong stands beside its field in the form.
+     *
+     * @param code the entry's id
+     * @return empty when something is wrong
+     */
+    public static Optional<Entry> read(Form form, Event event, Names names, String code, Instant at) {
+        if (code.isBlank() || code.length() > LONGEST_CODE || code.chars().anyMatch(Character::isISOControl)) {
+            form.error("code", "The entry has no id of 1 to 64 characters: load the page again and log the fish once more.");
+        }
+        Entry entry = new EntryFields(form, event, names, code, at).entry(form.value("type"));
+        return form.ok() ? Optional.of(entry) : Optional.empty();
+    }
+
+    /** A violation of the log beside the field of the form that it belongs to. */
+    public static Violation onForm(Violation v) {
+        return switch (v.field()) {
+            case "mm" -> new Violation("length", v.message());
+            case "grams" -> new Violation("weight", v.message());
+            case "knownGrams" -> new Violation("known", v.message());
+            case "readGrams" -> new Violation("reads", v.message());
+            case "celsius" -> new Violation("livewell", v.message());
+            case "id" -> new Violation("weight", v.message());
+            default -> v;
+        };
+    }
+
+    private Entry entry(String type) {
+        return switch (type) {
+            case "catch" -> caught();
+            case "balance" -> new Entry.Balance(code, at, form.value("heavier"), form.value("lighter"));
+            case "died" -> new Entry.Died(code, at, form.value("catch"));
+            case "correct" -> new Entry.Correct(code, at, form.value("catch"), form.quantity("weight", QuantityText::grams), form.quantity("length", QuantityText::mm), typed());
+            case "void" -> new Entry.Void(code, at, form.value("entry"));
+            case "official" -> official();
+            case "scale-check" -> scaleCheck();
+            case "livewell" -> livewell();
+            case "fishing" -> fishing();
+            case "bite" -> bite();
+            default -> {
+                form.error("type", "“" + type + "” is no kind of entry: load the page again.");
+                yield null;
+            }
+        };
+    }
+
+    private Entry caught() {
+        Species species = form.choice("species", Species.class);
+        if (species != null && event.rules().rule(species).isEmpty()) {
+            form.error("species", species.code() + " does not count in this event: choose one that does.");
+        }
+        Double grams = form.quantity("weight", QuantityText::grams);
+        Double mm = form.quantity("length", QuantityText::mm);
+        String typed = typed();
+        if (typed != null && typed.length() > LONGEST_ENTERED || form.value("tag").length() > LONGEST_TAG) {
+            form.error("weight", "That is too long: type a weight as 3-4.");
+        }
+        return new Entry.Catch(code, at, species, grams, mm, known("spot", names.spots().keySet()), known("presentation", names.presentations().keySet()), !form.has("dead"),
+                form.has("tag") ? form.value("tag") : null, typed);
+    }
+
+    private String typed() {
+        return form.has("weight") ? form.value("weight") : form.has("length") ? form.value("length") : null;
+    }
+
+    private String known(String field, Set<String> ids) {
+        return ids.contains(form.value(field)) ? form.value(field) : null;
+    }
+
+    /** What is fished from now on; neither spot nor presentation: the boat is under way. */
+    private Entry fishing() {
+        place();
+        if (form.has("spot") != form.has("presentation")) {
+            form.error(form.has("spot") ? "presentation" : "spot", "Choose both spot and lure, or neither.");
+        }
+        return new Entry.Fishing(code, at, orNull("spot"), orNull("presentation"));
+    }
+
+    /** A bite that was not landed, where and on what is fished. */
+    private Entry bite() {
+        place();
+        return new Entry.Bite(code, at, orNull("spot"), orNull("presentation"), form.choice("outcome", Outcome.class));
+    }
+
+    private void place() {
+        if (form.has("spot") && !names.spots().containsKey(form.value("spot"))) {
+            form.error("spot", "There is no such spot here: choose one of the list.");
+        }
+        if (form.has("presentation") && !names.presentations().containsKey(form.value("presentation"))) {
+            form.error("presentation", "There is no such presentation here: choose one of the list.");
+        }
+    }
+
+    private String orNull(String field) {
+        return form.has(field) ? form.value(field) : null;
+    }
+
+    private Entry scaleCheck() {
+        form.need("known", "The known weight is missing: type what the check weight weighs.");
+        form.need("reads", "The reading is missing: type what the scale shows for it.");
+        Double known = form.quantity("known", QuantityText::grams);
+        Double reads = form.quantity("reads", QuantityText::grams);
+        return known == null || reads == null ? null : new Entry.ScaleCheck(code, at, known, reads);
+    }
+
+    private Entry livewell() {
+        form.need("livewell", "The temperature is missing: type what the thermometer in the livewell shows.");
+        Double celsius = form.quantity("livewell", QuantityText::celsius);
+        return celsius == null ? null : new Entry.LivewellReading(code, at, celsius);
+    }
+
+    private Entry official() {
+        boolean byLength = event.rules().format() == Format.LIMIT_LENGTH;
+        form.need("official", byLength ? "The official length is missing." : "The official weight is missing.");
+        Double measure = form.quantity("official", byLength ? QuantityText::mm : QuantityText::grams);
+        return new Entry.Official(code, at, byLength ? null : measure, byLength ? measure : null, form.whole("deadFish"), form.number("lateMinutes"), form.whole("shortFish"),
+                form.whole("overLimit"), form.whole("place"), form.quantity("biggest", QuantityText::grams));
+    }
+}

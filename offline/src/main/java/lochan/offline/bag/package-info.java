@@ -1,0 +1,2 @@
+/** The bag of a competition day in words, the same wherever it is computed. */
+package lochan.offline.bag;

@@ -1,0 +1,97 @@
+package lochan.offline.boat;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import org.teavm.jso.JSBody;
+import org.teavm.jso.JSObject;
+
+/** A JavaScript object read by its fields; one that is missing is null. */
+final class JsFields {
+
+    private final JSObject object;
+
+    JsFields(JSObject object) {
+        this.object = object;
+    }
+
+    @JSBody(params = {"object", "name"}, script = "var v = object[name]; return v === undefined || v === null ? null : String(v);")
+    private static native String text(JSObject object, String name);
+
+    @JSBody(params = {"object", "name"}, script = "var v = object[name]; return v === undefined ? null : v;")
+    private static native JSObject get(JSObject object, String name);
+
+    @JSBody(params = {"object", "name"}, script = "var v = object[name]; return v === undefined || v === null ? 0 : v.length;")
+    private static native int length(JSObject object, String name);
+
+    @JSBody(params = {"object", "name", "i"}, script = "return object[name][i];")
+    private static native JSObject at(JSObject object, String name, int i);
+
+    @JSBody(params = {"object", "name", "i"}, script = "return String(object[name][i]);")
+    private static native String textAt(JSObject object, String name, int i);
+
+    @JSBody(params = {"object"}, script = "return Object.keys(object);")
+    private static native String[] keys(JSObject object);
+
+    @JSBody(params = {"object", "name"}, script = "return Date.parse(object[name]);")
+    private static native double millis(JSObject object, String name);
+
+    boolean has(String name) {
+        return text(object, name) != null;
+    }
+
+    String text(String name) {
+        return text(object, name);
+    }
+
+    Double number(String name) {
+        return has(name) ? Double.valueOf(text(name)) : null;
+    }
+
+    Integer whole(String name) {
+        return has(name) ? Integer.valueOf((int) Double.parseDouble(text(name))) : null;
+    }
+
+    boolean truth(String name, boolean instead) {
+        return has(name) ? text(name).equals("true") : instead;
+    }
+
+    /** A time with its offset. */
+    Instant time(String name) {
+        return has(name) ? Instant.ofEpochMilli((long) millis(object, name)) : null;
+    }
+
+    JsFields object(String name) {
+        return has(name) ? new JsFields(get(object, name)) : null;
+    }
+
+    <T> List<T> list(String name, Function<JsFields, T> read) {
+        List<T> list = new ArrayList<>();
+        for (int i = 0; i < length(object, name); i++) {
+            list.add(read.apply(new JsFields(at(object, name, i))));
+        }
+        return list;
+    }
+
+    List<String> texts(String name) {
+        List<String> list = new ArrayList<>();
+        for (int i = 0; i < length(object, name); i++) {
+            list.add(textAt(object, name, i));
+        }
+        return list;
+    }
+
+    /** All fields as text; those that are null are left out. */
+    Map<String, String> all() {
+        Map<String, String> all = new LinkedHashMap<>();
+        for (String key : keys(object)) {
+            if (has(key)) {
+                all.put(key, text(key));
+            }
+        }
+        return all;
+    }
+}

@@ -1,2 +1,0 @@
-/** The bag of a competition day in words, the same wherever it is computed. */
-package lochan.page.bag;

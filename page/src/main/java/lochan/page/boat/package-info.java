@@ -1,2 +1,0 @@
-/** The bag as a JavaScript module, for the page in the boat when the server cannot be reached. */
-package lochan.page.boat;

@@ -1,2 +1,0 @@
-/** Forms: what was typed, what is wrong with it, and what it means. */
-package lochan.page.form;

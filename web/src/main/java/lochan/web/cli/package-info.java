@@ -1,2 +1,0 @@
-/** The command line: computes on an event file, with no database. */
-package lochan.web.cli;

@@ -1,2 +1,0 @@
-/** GPX, as plotters write it. */
-package lochan.web.gpx;
