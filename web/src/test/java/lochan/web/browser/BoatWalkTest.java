@@ -34,7 +34,7 @@ class BoatWalkTest extends Walk {
     private void logFish(Page on, String weight, String decision) {
         assertThat(on.locator("[data-ready]")).isAttached();
         on.getByLabel("Weight", new Page.GetByLabelOptions().setExact(true)).first().fill(weight);
-        on.getByText("Log it and decide").click();
+        on.getByText("Log fish").click();
         assertThat(on.locator(".verdict .act-words")).hasText(decision);
     }
 
@@ -80,7 +80,7 @@ class BoatWalkTest extends Walk {
         page.locator(".undo-bar button").first().click();
         assertThat(page.locator(".log [data-voided=true]")).hasCount(1);
         field("Weight").first().fill("heavy");
-        button("Log it and decide").click();
+        button("Log fish").click();
         assertThat(page.locator(".pad [data-errors]")).containsText("“heavy” is no weight");
         field("Weight").first().fill("");
         page.reload();
@@ -151,19 +151,19 @@ class BoatWalkTest extends Walk {
         ashore.post("/demo/clock", "moment", "DAY_1_MORNING");
         openAndKeep(demo.address() + path);
         page.locator(".outlook").waitFor(PATIENT);
-        button("Plan the rest of the day from here").click();
+        button("Plan rest of day").click();
         page.locator(".found").waitFor(PATIENT);
         looksRight("Competition");
-        button("Put it in my plan").click();
+        button("Use for the rest of the day").click();
         assertThat(page.getByText("Your plan now has the new rest of the day.")).isVisible();
         assertThat(page.locator("[data-ready]")).isAttached();
-        field("Its temperature").fill("79");
+        field("Temperature").fill("79");
         page.locator("section:has(#well-care) button").click();
         assertThat(page.locator("section:has(#well-care)")).containsText("Warm from about 75 °F on");
 
         page.locator(".outlook").waitFor(PATIENT);
         page.context().setOffline(true);
-        button("Plan the rest of the day from here").click();
+        button("Plan rest of day").click();
         assertThat(page.locator(".ahead [data-errors]")).hasText("No signal: this needs the server. Try again where there is one.");
         page.context().setOffline(false);
 

@@ -45,14 +45,14 @@ class ChainTest extends Walk {
         field("Day 1").fill(tomorrow);
         field("Target weight").fill("7-8");
         field("Dead fish, each").fill("a quarter");
-        button("Make the event").click();
+        button("Create event").click();
         assertThat(page.locator(".field:has(#name) .error")).hasText("The event has no name: give it one.");
         assertThat(page.locator("[id='penalties/deadFishGrams']")).hasValue("a quarter");
         looksRight("New event");
 
         field("Name").fill("Harbour Cup");
         field("Dead fish, each").fill("0-4");
-        button("Make the event").click();
+        button("Create event").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("Event created");
     }
 
@@ -65,7 +65,7 @@ class ChainTest extends Walk {
             field("Spot type").fill("grass edge");
             field("Deep end").fill("6 ft");
             looksRight("Add spot");
-            button("Mark it").click();
+            button("Add spot").click();
             assertThat(page.getByRole(AriaRole.STATUS)).containsText(name + "” marked");
         }
     }
@@ -74,7 +74,7 @@ class ChainTest extends Walk {
         station("Practice");
         field("Where").selectOption("reed-corner");
         field("Swim jig").check();
-        button("Start now").click();
+        button("Start stop").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Fishing Reed Corner"))).isVisible();
         field("Size, if you know it").fill("3-4");
         button("Landed").click();
@@ -127,7 +127,7 @@ class ChainTest extends Walk {
 
         page.context().setOffline(true);
         field("Weight").first().fill("3-1");
-        button("Log it and decide").click();
+        button("Log fish").click();
         assertThat(page.locator(".verdict .act-words")).hasText("Cull White (2 lb 0 oz). Put White on the new fish.");
         assertThat(page.locator("[data-unsent]")).containsText("1 entry is kept on this device");
         page.context().setOffline(false);
@@ -142,7 +142,7 @@ class ChainTest extends Walk {
 
     private void logFish(String weight, String decision) {
         field("Weight").first().fill(weight);
-        button("Log it and decide").click();
+        button("Log fish").click();
         assertThat(page.locator(".verdict .act-words")).hasText(decision);
     }
 
@@ -162,6 +162,6 @@ class ChainTest extends Walk {
             station(station);
             looksRight(station);
         }
-        button("Daylight").click();
+        button("Light theme").click();
     }
 }

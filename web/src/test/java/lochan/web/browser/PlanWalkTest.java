@@ -147,7 +147,7 @@ class PlanWalkTest {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lock Sill Ledge")).click();
             assertThat(page.locator(".stop-row.locked")).hasCount(1);
             String locked = arrive(4).inputValue() + "–" + leave(4).inputValue();
-            page.getByLabel("What it is to be best at").selectOption("all");
+            page.getByLabel("Strategy").selectOption("all");
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Optimise around locked stops")).click();
             assertThat(page.locator("#search progress")).isVisible();
             leave(0).fill("06:50");

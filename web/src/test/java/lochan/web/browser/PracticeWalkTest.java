@@ -45,14 +45,14 @@ class PracticeWalkTest extends Walk {
         page.navigate(event + "/spots/waypoints");
         button("Use my position").click();
         assertThat(field("Where the boat is")).hasValue("42.61200, -116.90300");
-        field("Seen from the boat").fill("left, ninety");
+        field("Bearing and range").fill("left, ninety");
         field("Heading, °").fill("0");
         field("Water, ft").fill("14");
         field("hard").check();
-        button("Mark it").click();
+        button("Save waypoint").click();
         assertThat(page.locator(".field:has(#seen) .error")).isVisible();
-        field("Seen from the boat").fill("left, 90 ft");
-        button("Mark it").click();
+        field("Bearing and range").fill("left, 90 ft");
+        button("Save waypoint").click();
         assertThat(page.locator("section .log li")).containsText("hard");
         looksRight("Waypoints");
 
@@ -61,7 +61,7 @@ class PracticeWalkTest extends Walk {
         assertThat(field("mid")).isChecked();
         field("Name").fill("Hard Patch");
         field("Spot type").fill("hump");
-        button("Mark it").click();
+        button("Add spot").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("Hard Patch");
     }
 
@@ -69,8 +69,8 @@ class PracticeWalkTest extends Walk {
         page.navigate(event + "/practice");
         field("Where").selectOption("hard-patch");
         field("Swim jig").check();
-        button("Start now").click();
-        page.getByText("Noted with each bite").click();
+        button("Start stop").click();
+        page.getByText("Notes for each bite").click();
         field("Retrieve").fill("slow roll");
         field("Fish at, ft").fill("9");
         field("on the fall").check();
@@ -83,7 +83,7 @@ class PracticeWalkTest extends Walk {
         field("Wind, mph").fill("12");
         field("Wind from").fill("SW");
         looksRight("Practice");
-        button("Note the conditions").click();
+        button("Save conditions").click();
         assertThat(page.getByText("Conditions:")).containsText("SW 12 mph chop");
         button("End stop").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("Stop ended.");
@@ -99,7 +99,7 @@ class PracticeWalkTest extends Walk {
         assertThat(page.locator("tbody tr")).hasCount(2);
         page.getByLabel("With what at 06:50–07:50").selectOption("swim-jig");
         looksRight("Import a track");
-        button("Write these stops").click();
+        button("Save stops").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("2 stops saved from the track");
     }
 
@@ -109,11 +109,11 @@ class PracticeWalkTest extends Walk {
         assertThat(page.locator("section[aria-labelledby=problems] li")).hasText("Row 2: Size: “huge” is no weight: type it as 3-4 (3 lb 4 oz), 3.25 or 1.47 kg.");
         looksRight("Import a spreadsheet");
         send("log.csv", SHEET.formatted("3-4"));
-        field("What Result holds").selectOption("");
+        field("What Result contains").selectOption("");
         button("Read again with these columns").click();
         field("Plain weights are").selectOption("scale");
         looksRight("Import a spreadsheet");
-        button("Write this stop").click();
+        button("Save this stop").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("1 stop with 1 bite imported.");
         Locator row = page.locator("tr:has-text('11:00–12:00')");
         assertThat(row).containsText("3 lb 4 oz");
@@ -121,6 +121,6 @@ class PracticeWalkTest extends Walk {
 
     private void send(String name, String content) {
         page.locator("#file").setInputFiles(new FilePayload(name, "text/plain", content.getBytes(StandardCharsets.UTF_8)));
-        button("Read it").click();
+        button("Read file").click();
     }
 }

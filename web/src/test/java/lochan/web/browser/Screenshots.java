@@ -78,11 +78,11 @@ class Screenshots {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark theme")).click();
         page.navigate(event + "/competition");
         shoot(page, "competition-dark");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Daylight")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Light theme")).click();
         setClock(page, "Last practice evening");
         page.navigate(event + "/practice");
         page.getByLabel("Where").selectOption("mill-ledge");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start now")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start stop")).click();
         shoot(page, "practice-phone");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("End stop")).click();
         page.navigate(page.url());

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class TackleWalkTest extends Walk {
 
     private void tab(String name) {
-        page.getByRole(AriaRole.NAVIGATION, named("Deck")).getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name)).click();
+        page.getByRole(AriaRole.NAVIGATION, named("Tackle")).getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name)).click();
     }
 
     private void choose(String label, String option) {
@@ -36,9 +36,9 @@ class TackleWalkTest extends Walk {
         field("Length").fill("7-2");
         choose("Power", power);
         choose("Line", "braid");
-        field("Line carries").fill("40 lb");
-        button("Keep the rod").click();
-        assertThat(page.getByRole(AriaRole.STATUS)).containsText("“" + name + "” kept");
+        field("Line strength").fill("40 lb");
+        button("Save rod").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("“" + name + "” saved");
     }
 
     @ParameterizedTest
@@ -50,7 +50,7 @@ class TackleWalkTest extends Walk {
         angler.post(event + "/plan/edit", "plan", plan, "op", "add", "add/spot", "reed-corner", "add/presentation", "swim-jig", "add/minutes", "60");
 
         page.navigate(app.address() + event + "/tackle");
-        looksRight("Deck");
+        looksRight("Rods on deck");
         assertThat(page.getByRole(AriaRole.HEADING, named("No rod in the boat"))).isVisible();
         tab("My tackle");
         looksRight("My tackle");
@@ -61,10 +61,10 @@ class TackleWalkTest extends Walk {
         field("Weight").fill("1/4");
         choose("Colour looks", "natural");
         looksRight("Add to the box");
-        button("Keep it").click();
+        button("Save").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("“Swim jig, green” saved");
         looksRight("My tackle");
-        page.getByText("The catalogue: 37 lures").click();
+        page.getByText("Lure catalogue: 37 lures").click();
         page.getByRole(AriaRole.LINK, named("Umbrella rig").setExact(true)).click();
         looksRight("Umbrella rig");
 
@@ -74,30 +74,30 @@ class TackleWalkTest extends Walk {
         assertThat(page.locator("svg.beads .bead")).hasCount(1);
         button("Engine cut-off lanyard, clipped on and tried").click();
         assertThat(button("Engine cut-off lanyard, clipped on and tried")).hasAttribute("aria-pressed", "true");
-        looksRight("Deck");
+        looksRight("Rods on deck");
         Download print = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, named("Print with the plan")).click());
         assertThat(print.suggestedFilename()).isEqualTo("plan-day-1.pdf");
 
-        tab("What to throw");
-        looksRight("What to throw");
+        tab("Lure advice");
+        looksRight("Lure advice");
         assertThat(page.locator(".advice > li").first()).containsText("Swim jig");
-        page.getByText("What it is like there").click();
+        page.getByText("Conditions there").click();
         choose("Mood", "inactive");
-        choose("Clarity goes", "clearing");
-        looksRight("What to throw");
-        button("Judge by this").click();
+        choose("Clarity trend", "clearing");
+        looksRight("Lure advice");
+        button("Update advice").click();
         assertThat(page.locator(".advice > li").filter(new Locator.FilterOptions().setHasText("Drop shot"))).containsText("fish are not willing: pick slowly");
         assertThat(page.locator(".advice")).containsText("clearing water: fish it one step clearer");
         page.getByRole(AriaRole.LINK, named("Cast with the Swim jig")).click();
-        looksRight("One cast");
+        looksRight("Cast");
         assertThat(page.locator("svg.cast .way")).hasCount(3);
         choose("Lure", "Medium crankbait");
-        button("Draw it").click();
+        button("Show cast").click();
         assertThat(page.getByRole(AriaRole.HEADING, named("Medium crankbait at Reed Corner"))).isVisible();
         field("Depth, ft").fill("11");
-        button("Keep it").click();
+        button("Save").click();
         assertThat(page.locator("main")).containsText("came to 11 ft");
-        looksRight("One cast");
+        looksRight("Cast");
         nothingComplained();
     }
 
@@ -110,11 +110,11 @@ class TackleWalkTest extends Walk {
         page.navigate(app.address() + event + "/tackle/fish");
         looksRight("Known fish");
         page.getByRole(AriaRole.LINK, named("Add fish")).click();
-        looksRight("Add fish");
+        looksRight("Add a fish");
         choose("At which spot", "Reed Corner");
-        field("Size, your guess").fill("5-8");
+        field("Guessed size").fill("5-8");
         field("Come back").fill("2027-06-05T09:00");
-        button("Keep it").click();
+        button("Save").click();
         looksRight("Known fish");
         button("looked").click();
         assertThat(page.locator("main")).containsText("Logged: looked.");
@@ -133,15 +133,15 @@ class TackleWalkTest extends Walk {
         field("Bites").fill("3");
         field("Landed").fill("2");
         looksRight("Trials");
-        button("Keep the round").click();
+        button("Save round").click();
         assertThat(page.locator("main")).containsText("Only one was fished so far");
         looksRight("Trials");
 
         tab("Seasons");
         looksRight("Seasons");
-        button("Carry your other seasons into this event").click();
+        button("Use other seasons").click();
         assertThat(page.locator("main")).containsText("lures of other seasons are used");
-        page.getByLabel("The rules of advice lean").check();
+        page.getByLabel("Lure advice, for lures").check();
         button("Keep").click();
         assertThat(page.locator("main")).containsText("Effect on the first morning");
         looksRight("Seasons");
@@ -156,14 +156,14 @@ class TackleWalkTest extends Walk {
             page.getByRole(AriaRole.BUTTON, named("Sign in as the demo angler")).click();
             page.getByRole(AriaRole.LINK, named("Two Arms Open")).first().click();
             page.locator(".stations").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Deck")).click();
-            looksRight("Deck");
+            looksRight("Rods on deck");
             assertThat(page.locator(".note.trouble")).containsText("Umbrella rig, five arms: your rules ban “umbrella rig”. Leave it ashore.");
             assertThat(page.locator(".deck-list li")).hasCount(5);
             page.navigate(page.url() + "/advice?spot=sill-ledge&at=10:30");
-            looksRight("What to throw");
+            looksRight("Lure advice");
             assertThat(page.locator(".advice > li").filter(new Locator.FilterOptions().setHasText("Umbrella rig"))).containsText("your rules say no");
             page.navigate(page.url().replaceAll("/tackle.*", "/tackle/path?spot=parson-brush&lure=jighead-swimbait"));
-            looksRight("One cast");
+            looksRight("Cast");
         }
     }
 }
