@@ -1,6 +1,7 @@
 # shellcheck shell=bash
 # Sourced by the commands of this folder: finds or installs what they need. Messages go to standard error.
-# $here is the project's folder.
+# $here is the project's folder, which the command sets; $run and $program are set for it.
+# shellcheck disable=SC2154,SC2034
 
 say() { printf 'lochan: %s\n' "$*" >&2; }
 stop() { local code=$1; shift; say "$*"; exit "$code"; }
@@ -38,7 +39,7 @@ need_java() {
   local candidate version best=0
   java=
   for candidate in "${JAVA_HOME:-/nowhere}" /usr/lib/jvm/*; do
-    [ -x "$candidate/bin/javac" ] && [ -r "$candidate/release" ] || continue
+    if [ ! -x "$candidate/bin/javac" ] || [ ! -r "$candidate/release" ]; then continue; fi
     version=$(sed -n 's/^JAVA_VERSION="\([0-9]*\).*/\1/p' "$candidate/release")
     if [ "${version:-0}" -ge 25 ] && [ "$version" -gt "$best" ]; then best=$version java=$candidate/bin/java; fi
   done

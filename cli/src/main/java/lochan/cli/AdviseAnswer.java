@@ -18,17 +18,17 @@ import lochan.core.competition.Entry;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.live.LiveAdvisor;
-import lochan.core.live.Outlook;
 import lochan.core.live.MoveAdvice;
+import lochan.core.live.Outlook;
 import lochan.core.live.Today;
-import lochan.core.plan.PlanStop;
-import lochan.core.planning.backups.Backups;
-import lochan.core.planning.search.DayPlanner;
-import lochan.core.planning.edits.DayRuns;
-import lochan.core.planning.valuation.Strategy;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.search.DayPlanner;
+import lochan.core.planning.valuation.Strategy;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileReader;
 import lochan.eventformat.JsonLimits;
@@ -65,16 +65,23 @@ final class AdviseAnswer {
     }
 
     /** What is computed once for a day. */
-    private record OfDay(LiveAdvisor advisor, List<PlanStop> plan, Backups.Ladder ladder) { }
+    private record OfDay(LiveAdvisor advisor, List<PlanStop> plan, Backups.Ladder ladder) {}
 
     private OfDay day(int number) {
         return days.computeIfAbsent(number, n -> {
             DayModel model = new DayModel(event, n, Assumptions.DEFAULTS);
             ScenarioSet few = new ScenarioSet(model, PLANNED_SCENARIOS, seed);
             List<PlanStop> given = event.planOf(n);
-            List<PlanStop> plan = given.isEmpty() ? new DayPlanner(few, runs, DayPlanner.Wishes.of(Strategy.BALANCED), seed).plan(PLANNED_ROUNDS, i -> true) : given;
-            return new OfDay(new LiveAdvisor(model, runs, seed), plan, given.isEmpty() ? new Backups.Ladder(null, List.of())
-                    : Backups.of(few, runs, plan, seed, PLANNED_ROUNDS));
+            List<PlanStop> plan = given.isEmpty()
+                    ? new DayPlanner(few, runs, DayPlanner.Wishes.of(Strategy.BALANCED), seed)
+                            .plan(PLANNED_ROUNDS, i -> true)
+                    : given;
+            return new OfDay(
+                    new LiveAdvisor(model, runs, seed),
+                    plan,
+                    given.isEmpty()
+                            ? new Backups.Ladder(null, List.of())
+                            : Backups.of(few, runs, plan, seed, PLANNED_ROUNDS));
         });
     }
 
@@ -102,7 +109,11 @@ final class AdviseAnswer {
         BagLog then = BagLog.replay(event.event(), until);
         Today today = done(number, at).with(Today.bites(then, number));
         Cell fishing = Today.fishing(log, number, at);
-        Cell planned = today.efforts().stream().filter(e -> e.to().equals(at)).map(Today.Effort::cell).findFirst().orElse(null);
+        Cell planned = today.efforts().stream()
+                .filter(e -> e.to().equals(at))
+                .map(Today.Effort::cell)
+                .findFirst()
+                .orElse(null);
         return answer(number, at, null, fishing == null ? planned : fishing, today, then);
     }
 
@@ -111,7 +122,13 @@ final class AdviseAnswer {
             throw new UsageException("no time: give --at as 09:40 or with its offset, or --stream");
         }
         try {
-            return text.length() <= 5 ? event.day(1).date().atTime(LocalTime.parse(text)).atZone(event.timeZone()).toInstant() : OffsetDateTime.parse(text).toInstant();
+            return text.length() <= 5
+                    ? event.day(1)
+                            .date()
+                            .atTime(LocalTime.parse(text))
+                            .atZone(event.timeZone())
+                            .toInstant()
+                    : OffsetDateTime.parse(text).toInstant();
         } catch (DateTimeException e) {
             throw new UsageException("--at is " + text + ": expected a time as 09:40 or 2027-05-29T09:40:00-06:00");
         }
@@ -134,11 +151,13 @@ final class AdviseAnswer {
     }
 
     private ObjectNode answered(JsonNode line) throws EventFileException, UsageException {
-        Instant at = moment(line, "at").orElseThrow(() -> new UsageException("/at: missing, expected a time with offset"));
+        Instant at =
+                moment(line, "at").orElseThrow(() -> new UsageException("/at: missing, expected a time with offset"));
         Cell fishing = fishing(line);
         Instant since = moment(line, "since").orElse(at);
         Position position = position(line);
-        for (Entry e : line.hasNonNull("entries") ? EventFileReader.entries(line.get("entries"), event) : List.<Entry>of()) {
+        for (Entry e :
+                line.hasNonNull("entries") ? EventFileReader.entries(line.get("entries"), event) : List.<Entry>of()) {
             Optional<Violation> refusal = log.append(e);
             if (refusal.isPresent()) {
                 throw new UsageException("/entries: " + refusal.get().message());
@@ -151,7 +170,8 @@ final class AdviseAnswer {
             lineBefore = null;
         }
         if (fishing != null) {
-            efforts = efforts.fishedOn(fishing, lineBefore != null && lineBefore.isAfter(since) ? lineBefore : since, at);
+            efforts =
+                    efforts.fishedOn(fishing, lineBefore != null && lineBefore.isAfter(since) ? lineBefore : since, at);
         }
         lineBefore = at;
         return answer(number, at, position, fishing, efforts.with(Today.bites(log, number)), log);
@@ -167,7 +187,8 @@ final class AdviseAnswer {
             throw new UsageException("/spot: found \"" + spot + "\", expected an id of the event's spots");
         }
         if (event.presentation(presentation).isEmpty()) {
-            throw new UsageException("/presentation: found \"" + presentation + "\", expected an id of the event's presentations");
+            throw new UsageException(
+                    "/presentation: found \"" + presentation + "\", expected an id of the event's presentations");
         }
         return new Cell(spot, presentation);
     }
@@ -179,7 +200,8 @@ final class AdviseAnswer {
         try {
             return Optional.of(OffsetDateTime.parse(line.get(name).asString("")).toInstant());
         } catch (DateTimeException e) {
-            throw new UsageException("/" + name + ": found " + line.get(name) + ", expected a time with offset as 2027-05-29T09:40:00-06:00");
+            throw new UsageException("/" + name + ": found " + line.get(name)
+                    + ", expected a time with offset as 2027-05-29T09:40:00-06:00");
         }
     }
 
@@ -188,7 +210,9 @@ final class AdviseAnswer {
             return null;
         }
         try {
-            return new Position(line.path("position").path("lat").asDouble(Double.NaN), line.path("position").path("lon").asDouble(Double.NaN));
+            return new Position(
+                    line.path("position").path("lat").asDouble(Double.NaN),
+                    line.path("position").path("lon").asDouble(Double.NaN));
         } catch (IllegalArgumentException e) {
             throw new UsageException("/position: " + e.getMessage());
         }
@@ -204,25 +228,41 @@ final class AdviseAnswer {
             node.putNull("stay");
         } else {
             Instant until = found.stayUntil() == null ? at : found.stayUntil();
-            node.putObject("stay").put("minutes", Math.max(0, Duration.between(at, until).toMinutes())).put("gainGrams", found.stay());
+            node.putObject("stay")
+                    .put("minutes", Math.max(0, Duration.between(at, until).toMinutes()))
+                    .put("gainGrams", found.stay());
         }
         if (found.best() == null) {
             node.putNull("best");
         } else {
-            node.putObject("best").put("spot", found.best().cell().spotId()).put("presentation", found.best().cell().presentationId()).put("leaveAt", text(found.best().leaveAt()))
+            node.putObject("best")
+                    .put("spot", found.best().cell().spotId())
+                    .put("presentation", found.best().cell().presentationId())
+                    .put("leaveAt", text(found.best().leaveAt()))
                     .put("gainGrams", found.best().gainGrams());
         }
         node.put("leaveBy", found.leaveBy() == null ? null : text(found.leaveBy()));
         Outlook outlook = ahead.outlook();
-        node.putObject("projected").put("p10", outlook.p10Grams()).put("p50", outlook.p50Grams()).put("p90", outlook.p90Grams()).put("effectiveSample", Math.round(outlook.effectiveSample()));
+        node.putObject("projected")
+                .put("p10", outlook.p10Grams())
+                .put("p50", outlook.p50Grams())
+                .put("p90", outlook.p90Grams())
+                .put("effectiveSample", Math.round(outlook.effectiveSample()));
         node.put("chanceOfTarget", outlook.chanceOfTarget()).put("chanceOfMore", outlook.chanceOfMore());
         ArrayNode adds = node.putArray("adds");
         for (int i = 0; i < outlook.adds().size(); i++) {
-            adds.addObject().put("grams", ahead.kinds().grams().get(i)).put("addsGrams", outlook.adds().get(i));
+            adds.addObject()
+                    .put("grams", ahead.kinds().grams().get(i))
+                    .put("addsGrams", outlook.adds().get(i));
         }
         ArrayNode triggers = node.putArray("triggers");
-        ahead.triggers().forEach(t -> triggers.addObject().put("spot", t.trigger().spotId()).put("at", text(t.trigger().at()))
-                .put("bitesBelow", t.trigger().bitesBelow()).put("seen", t.seen()).put("chance", t.chance()).put("spotType", t.to().spotType())
+        ahead.triggers().forEach(t -> triggers.addObject()
+                .put("spot", t.trigger().spotId())
+                .put("at", text(t.trigger().at()))
+                .put("bitesBelow", t.trigger().bitesBelow())
+                .put("seen", t.seen())
+                .put("chance", t.chance())
+                .put("spotType", t.to().spotType())
                 .put("presentation", t.to().presentationId()));
         return node;
     }

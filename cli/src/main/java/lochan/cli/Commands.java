@@ -1,6 +1,5 @@
 package lochan.cli;
 
-import lochan.eventformat.BagRows;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
@@ -32,6 +31,7 @@ import lochan.core.planning.search.Orienteering;
 import lochan.core.planning.search.TourSearch;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
+import lochan.eventformat.BagRows;
 import lochan.eventformat.Catalogue;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileReader;
@@ -43,7 +43,11 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The commands, each a method; picocli reads their options. */
-@Command(name = "lochan", mixinStandardHelpOptions = true, description = "Computes on an event file and prints JSON.", version = "Lochan 0.1.0")
+@Command(
+        name = "lochan",
+        mixinStandardHelpOptions = true,
+        description = "Computes on an event file and prints JSON.",
+        version = "Lochan 0.1.0")
 final class Commands implements Runnable {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -52,6 +56,7 @@ final class Commands implements Runnable {
     private static final double MOST_SECONDS = 3600;
     /** So many rounds are asked for as a slow machine does in its time: the same seed then gives the same route on all others. */
     private static final double ROUTE_ROUNDS_PER_SECOND = 200;
+
     private static final int LEAST_SIMULATED_DAYS = 100_000;
 
     private final InputStream in;
@@ -76,7 +81,8 @@ final class Commands implements Runnable {
         EventData valued() throws UsageException {
             EventData event = read();
             if (event.rules().format() == Format.LIMIT_LENGTH) {
-                throw new UsageException("/event/format: found limit-length, expected limit-weight or every-fish: of length events only the bag is computed");
+                throw new UsageException(
+                        "/event/format: found limit-length, expected limit-weight or every-fish: of length events only the bag is computed");
             }
             return event;
         }
@@ -84,58 +90,93 @@ final class Commands implements Runnable {
 
     @Override
     public void run() {
-        throw new picocli.CommandLine.ParameterException(new picocli.CommandLine(this), "a command is missing: lochan --help lists them");
+        throw new picocli.CommandLine.ParameterException(
+                new picocli.CommandLine(this), "a command is missing: lochan --help lists them");
     }
 
     @Command(name = "rank", description = "ranks spots and patterns for a half hour of a competition day")
-    int rank(@Mixin EventArgument file, @Option(names = "--day", defaultValue = "1") int day, @Option(names = "--at", description = "HH:MM; default the first bin") String at,
-             @Option(names = "--scenarios", defaultValue = "4000", description = "4000 stratified ones hold a two-hour value to 1 %") int scenarios,
-             @Option(names = "--seed", defaultValue = "1") long seed) throws UsageException {
+    int rank(
+            @Mixin EventArgument file,
+            @Option(names = "--day", defaultValue = "1") int day,
+            @Option(names = "--at", description = "HH:MM; default the first bin") String at,
+            @Option(
+                            names = "--scenarios",
+                            defaultValue = "4000",
+                            description = "4000 stratified ones hold a two-hour value to 1 %")
+                    int scenarios,
+            @Option(names = "--seed", defaultValue = "1") long seed)
+            throws UsageException {
         EventData event = file.valued();
-        DayModel model = new DayModel(event, within("--day", day, 1, event.days().size()), Assumptions.DEFAULTS);
-        return print(new RankAnswer(new ScenarioSet(model, within("--scenarios", scenarios, 1, MOST_SCENARIOS), seed), bin(at, model)).json());
+        DayModel model =
+                new DayModel(event, within("--day", day, 1, event.days().size()), Assumptions.DEFAULTS);
+        return print(new RankAnswer(
+                        new ScenarioSet(model, within("--scenarios", scenarios, 1, MOST_SCENARIOS), seed),
+                        bin(at, model))
+                .json());
     }
 
     @Command(name = "value", description = "values a plan of the file")
-    int value(@Mixin EventArgument file, @Option(names = "--plan", defaultValue = "1", description = "number of the plan in the file") int number,
-              @Option(names = "--bag", description = "starts from the bag that the competition log gives") boolean bag,
-              @Option(names = "--scenarios", defaultValue = "10000") int scenarios, @Option(names = "--seed", defaultValue = "1") long seed) throws UsageException {
+    int value(
+            @Mixin EventArgument file,
+            @Option(names = "--plan", defaultValue = "1", description = "number of the plan in the file") int number,
+            @Option(names = "--bag", description = "starts from the bag that the competition log gives") boolean bag,
+            @Option(names = "--scenarios", defaultValue = "10000") int scenarios,
+            @Option(names = "--seed", defaultValue = "1") long seed)
+            throws UsageException {
         EventData event = file.valued();
         if (event.plans().isEmpty()) {
             throw new UsageException(file.file + " has no plan: add one under /plans");
         }
         Plan plan = event.plans().get(within("--plan", number, 1, event.plans().size()) - 1);
         DayModel model = new DayModel(event, plan.day(), Assumptions.DEFAULTS);
-        Bag from = BagLog.replay(event.event(), bag ? event.competition() : List.of()).bag(plan.day());
-        PlanValuer valuer = new PlanValuer(new ScenarioSet(model, within("--scenarios", scenarios, 1, MOST_SCENARIOS), seed), from);
+        Bag from = BagLog.replay(event.event(), bag ? event.competition() : List.of())
+                .bag(plan.day());
+        PlanValuer valuer =
+                new PlanValuer(new ScenarioSet(model, within("--scenarios", scenarios, 1, MOST_SCENARIOS), seed), from);
         return print(ValueAnswer.json(valuer.value(plan.stops(), LEAST_SIMULATED_DAYS), model));
     }
 
     @Command(name = "plan", description = "finds a plan for a competition day")
-    int plan(@Mixin EventArgument file, @Option(names = "--strategy", defaultValue = "balanced", description = "balanced, safe-limit, big-fish or target") String wanted,
-             @Option(names = "--day", defaultValue = "1") int day, @Option(names = "--seconds", defaultValue = "5") double seconds,
-             @Option(names = "--seed", defaultValue = "1") long seed) throws UsageException {
+    int plan(
+            @Mixin EventArgument file,
+            @Option(
+                            names = "--strategy",
+                            defaultValue = "balanced",
+                            description = "balanced, safe-limit, big-fish or target")
+                    String wanted,
+            @Option(names = "--day", defaultValue = "1") int day,
+            @Option(names = "--seconds", defaultValue = "5") double seconds,
+            @Option(names = "--seed", defaultValue = "1") long seed)
+            throws UsageException {
         EventData event = file.valued();
         Strategy strategy = Coded.find(Strategy.class, wanted)
-                .orElseThrow(() -> new UsageException("--strategy is " + wanted + ": expected one of " + Coded.choices(Strategy.class)));
+                .orElseThrow(() -> new UsageException(
+                        "--strategy is " + wanted + ": expected one of " + Coded.choices(Strategy.class)));
         if (strategy == Strategy.TARGET && event.rules().targetGrams() == null) {
             throw new UsageException("--strategy is target, and the event has none: add /event/targetGrams");
         }
         long deadline = System.nanoTime() + (long) (1e9 * within("--seconds", seconds, 0, MOST_SECONDS));
-        DayModel model = new DayModel(event, within("--day", day, 1, event.days().size()), Assumptions.DEFAULTS);
+        DayModel model =
+                new DayModel(event, within("--day", day, 1, event.days().size()), Assumptions.DEFAULTS);
         return print(new PlanAnswer(model, seed).json(strategy, seconds, i -> i == 0 || System.nanoTime() < deadline));
     }
 
     @Command(name = "bag", description = "replays the competition log: a row for each entry")
     int bag(@Mixin EventArgument file) throws UsageException {
         EventData event = file.read();
-        return print(BagRows.json(BagLog.replay(event.event(), event.competition()), event.rules().format() == Format.LIMIT_LENGTH));
+        return print(BagRows.json(
+                BagLog.replay(event.event(), event.competition()), event.rules().format() == Format.LIMIT_LENGTH));
     }
 
-    @Command(name = "advise", description = "says whether to stay or move, at a time or for each line of standard input")
-    int advise(@Mixin EventArgument file, @Option(names = "--at", description = "HH:MM or a time with offset") String at,
-               @Option(names = "--stream", description = "answers each line of standard input with a line") boolean stream,
-               @Option(names = "--seed", defaultValue = "1") long seed) throws UsageException {
+    @Command(
+            name = "advise",
+            description = "says whether to stay or move, at a time or for each line of standard input")
+    int advise(
+            @Mixin EventArgument file,
+            @Option(names = "--at", description = "HH:MM or a time with offset") String at,
+            @Option(names = "--stream", description = "answers each line of standard input with a line") boolean stream,
+            @Option(names = "--seed", defaultValue = "1") long seed)
+            throws UsageException {
         AdviseAnswer answer = new AdviseAnswer(file.valued(), seed);
         if (!stream) {
             return print(answer.at(at));
@@ -155,12 +196,18 @@ final class Commands implements Runnable {
     }
 
     @Command(name = "route", description = "solves an orienteering instance in the published text form")
-    int route(@Parameters(paramLabel = "FILE") String file, @Option(names = "--seconds", defaultValue = "2") double seconds,
-              @Option(names = "--seed", defaultValue = "1") long seed) throws UsageException {
+    int route(
+            @Parameters(paramLabel = "FILE") String file,
+            @Option(names = "--seconds", defaultValue = "2") double seconds,
+            @Option(names = "--seed", defaultValue = "1") long seed)
+            throws UsageException {
         Orienteering problem = RouteAnswer.read(file);
         long deadline = System.nanoTime() + (long) (1e9 * within("--seconds", seconds, 0, MOST_SECONDS));
         TourSearch search = new TourSearch(problem, List.of(), seed);
-        return print(RouteAnswer.json(problem, search.rounds((int) (seconds * ROUTE_ROUNDS_PER_SECOND), i -> i == 0 || System.nanoTime() < deadline).best()));
+        return print(RouteAnswer.json(
+                problem,
+                search.rounds((int) (seconds * ROUTE_ROUNDS_PER_SECOND), i -> i == 0 || System.nanoTime() < deadline)
+                        .best()));
     }
 
     @Command(name = "runs", description = "the quickest runs on the water between launch, check-in and spots")
@@ -169,21 +216,30 @@ final class Commands implements Runnable {
     }
 
     @Command(name = "track", description = "takes a plotter's track apart into stops, runs and gaps")
-    int track(@Parameters(paramLabel = "GPX") String gpx, @Option(names = "--event", description = "an event file whose spots hold the stops") String event) throws UsageException {
+    int track(
+            @Parameters(paramLabel = "GPX") String gpx,
+            @Option(names = "--event", description = "an event file whose spots hold the stops") String event)
+            throws UsageException {
         return print(TrackAnswer.json(TrackAnswer.fixes(gpx), event == null ? null : read(event)));
     }
 
     @Command(name = "structure", description = "finds humps, saddles, points, ledges and the like in a grid of depths")
-    int structure(@Parameters(paramLabel = "GRID", description = "an Esri ASCII grid") String grid, @Option(names = "--crs", description = "EPSG:4326 or metres") String crs,
-                  @Option(names = "--band", arity = "2", description = "MIN MAX, m") List<Double> band,
-                  @Option(names = "--prominence", description = "m; default 1") Double prominence) throws UsageException {
+    int structure(
+            @Parameters(paramLabel = "GRID", description = "an Esri ASCII grid") String grid,
+            @Option(names = "--crs", description = "EPSG:4326 or metres") String crs,
+            @Option(names = "--band", arity = "2", description = "MIN MAX, m") List<Double> band,
+            @Option(names = "--prominence", description = "m; default 1") Double prominence)
+            throws UsageException {
         Double shallowest = band == null ? null : within("--band", band.get(0), 0, MOST_DEPTH_M);
         Double deepest = band == null ? null : within("--band", band.get(1), 0, MOST_DEPTH_M);
         if (shallowest != null && shallowest > deepest) {
             throw new UsageException("--band is " + shallowest + " " + deepest + ": give the shallower end first");
         }
-        double least = prominence == null ? StructureFinder.Filter.USUAL.prominenceM() : within("--prominence", prominence, 0, MOST_DEPTH_M);
-        return print(StructureAnswer.json(StructureAnswer.grid(grid, crs), new StructureFinder.Filter(shallowest, deepest, least)));
+        double least = prominence == null
+                ? StructureFinder.Filter.USUAL.prominenceM()
+                : within("--prominence", prominence, 0, MOST_DEPTH_M);
+        return print(StructureAnswer.json(
+                StructureAnswer.grid(grid, crs), new StructureFinder.Filter(shallowest, deepest, least)));
     }
 
     private int print(JsonNode answer) {
@@ -210,7 +266,10 @@ final class Commands implements Runnable {
             return 0;
         }
         try {
-            Instant time = LocalTime.parse(at).atDate(model.bins().getFirst().date()).atZone(model.event().timeZone()).toInstant();
+            Instant time = LocalTime.parse(at)
+                    .atDate(model.bins().getFirst().date())
+                    .atZone(model.event().timeZone())
+                    .toInstant();
             for (int i = 0; i < model.bins().size(); i++) {
                 Bin bin = model.bins().get(i);
                 if (!time.isBefore(bin.start()) && time.isBefore(bin.end())) {
@@ -220,7 +279,8 @@ final class Commands implements Runnable {
         } catch (DateTimeException e) {
             throw new UsageException("--at is " + at + ": expected a time as 07:30");
         }
-        throw new UsageException("--at is " + at + ": expected a time of the competition day, from its start until check-in");
+        throw new UsageException(
+                "--at is " + at + ": expected a time of the competition day, from its start until check-in");
     }
 
     private static EventData read(String file) throws UsageException {
@@ -228,7 +288,8 @@ final class Commands implements Runnable {
             return withCatalogue(EventFileReader.read(stream).data());
         } catch (EventFileException e) {
             int more = e.problems().size() - 1;
-            throw new UsageException(file + ": " + e.problems().getFirst() + (more > 0 ? " (and " + more + " more)" : ""));
+            throw new UsageException(
+                    file + ": " + e.problems().getFirst() + (more > 0 ? " (and " + more + " more)" : ""));
         } catch (NoSuchFileException e) {
             throw new UsageException(file + ": there is no such file");
         } catch (IOException | InvalidPathException e) {
@@ -239,6 +300,8 @@ final class Commands implements Runnable {
     /** Where the event's rates use lure advice, it is that of the catalogue: a file holds no tackle. */
     private static EventData withCatalogue(EventData event) {
         Notebook.Priors wanted = event.notebook().priors();
-        return wanted.byAdvice() ? event.withNotebook(event.notebook().withPriors(wanted.by(Catalogue.lures(), Map.of()))) : event;
+        return wanted.byAdvice()
+                ? event.withNotebook(event.notebook().withPriors(wanted.by(Catalogue.lures(), Map.of())))
+                : event;
     }
 }

@@ -11,7 +11,7 @@ public final class Main {
 
     private static final int BAD_INPUT = 2;
 
-    private Main() { }
+    private Main() {}
 
     public static void main(String[] arguments) {
         System.exit(run(System.in, System.out, System.err, arguments));
@@ -38,7 +38,10 @@ public final class Main {
     }
 
     private static int told(PrintStream err, String message) {
-        err.println("lochan: " + message.lines().findFirst().orElse("the command is not understood: lochan --help lists what there is"));
+        err.println("lochan: "
+                + message.lines()
+                        .findFirst()
+                        .orElse("the command is not understood: lochan --help lists what there is"));
         return BAD_INPUT;
     }
 }

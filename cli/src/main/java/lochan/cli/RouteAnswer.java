@@ -19,7 +19,7 @@ final class RouteAnswer {
     private static final int MOST_NODES = 2_000;
     private static final int COLUMNS = 3;
 
-    private RouteAnswer() { }
+    private RouteAnswer() {}
 
     /** @throws UsageException with the line that is wrong */
     static Orienteering read(String file) throws UsageException {
@@ -35,15 +35,18 @@ final class RouteAnswer {
                 if (budget == null) {
                     budget = numbers[0];
                     if (numbers[1] != 1) {
-                        throw new UsageException(file + ": line " + (i + 1) + " asks for " + numbers[1] + " paths: expected 1");
+                        throw new UsageException(
+                                file + ": line " + (i + 1) + " asks for " + numbers[1] + " paths: expected 1");
                     }
                 } else {
                     nodes.add(new Orienteering.Node(numbers[0], numbers[1], numbers[2]));
                 }
             }
             if (budget == null || nodes.size() > MOST_NODES) {
-                throw new UsageException(file + (budget == null ? ": is empty: expected a line “budget paths”, then lines “x y score”"
-                        : ": has " + nodes.size() + " nodes: expected at most " + MOST_NODES));
+                throw new UsageException(file
+                        + (budget == null
+                                ? ": is empty: expected a line “budget paths”, then lines “x y score”"
+                                : ": has " + nodes.size() + " nodes: expected at most " + MOST_NODES));
             }
             return new Orienteering(budget, nodes);
         } catch (IOException | InvalidPathException e) {
@@ -66,12 +69,14 @@ final class RouteAnswer {
         } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
             // Told below, like a word too many.
         }
-        throw new UsageException(file + ": line " + line + " is “" + text.strip() + "”: expected " + (count == 2 ? "“budget paths”" : "“x y score”"));
+        throw new UsageException(file + ": line " + line + " is “" + text.strip() + "”: expected "
+                + (count == 2 ? "“budget paths”" : "“x y score”"));
     }
 
     /** The path names nodes by their place in the file: 0 the start, 1 the end. */
     static ObjectNode json(Orienteering problem, TourSearch.Result found) {
-        ObjectNode answer = JSON.createObjectNode().put("score", found.value()).put("length", problem.length(found.tour()));
+        ObjectNode answer =
+                JSON.createObjectNode().put("score", found.value()).put("length", problem.length(found.tour()));
         ArrayNode path = answer.putArray("path").add(0);
         found.tour().forEach(v -> path.add(v.item() + 2));
         path.add(1);

@@ -16,7 +16,7 @@ final class RunsAnswer {
 
     private static final double SECONDS_PER_MINUTE = 60;
 
-    private RunsAnswer() { }
+    private RunsAnswer() {}
 
     static ObjectNode json(EventData event) {
         Runs runs = Runs.of(event.lake(), event.boat(), Assumptions.DEFAULTS.planning());
@@ -35,7 +35,8 @@ final class RunsAnswer {
             for (Position to : places) {
                 Optional<Runs.Run> run = runs.between(from, to);
                 ways.add(run.map(Runs.Run::metres).orElse(null));
-                times.add(run.map(r -> r.time().toMillis() / 1000.0 / SECONDS_PER_MINUTE).orElse(null));
+                times.add(run.map(r -> r.time().toMillis() / 1000.0 / SECONDS_PER_MINUTE)
+                        .orElse(null));
             }
         }
         return node;

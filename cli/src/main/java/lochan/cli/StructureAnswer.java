@@ -21,7 +21,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** The answer of {@code structure}: candidates as GeoJSON, in the grid's own coordinates. */
 final class StructureAnswer {
 
-    private StructureAnswer() { }
+    private StructureAnswer() {}
 
     /** @param crs {@code EPSG:4326} or {@code metres}; null: as the grid's cell size looks */
     static DepthGrid grid(String file, String crs) throws UsageException {
@@ -29,13 +29,19 @@ final class StructureAnswer {
             throw new UsageException("--crs is " + crs + ": expected EPSG:4326 or metres");
         }
         try (BufferedReader lines = Files.newBufferedReader(Path.of(file), StandardCharsets.UTF_8)) {
-            return EsriGrid.read(new BoundedLines(lines), crs == null ? null : Boolean.valueOf(crs.equals("EPSG:4326")), new EsriGrid.Values.Depths());
+            return EsriGrid.read(
+                    new BoundedLines(lines),
+                    crs == null ? null : Boolean.valueOf(crs.equals("EPSG:4326")),
+                    new EsriGrid.Values.Depths());
         } catch (BadGridException e) {
             throw new UsageException(file + ": " + e.getMessage());
         } catch (NoSuchFileException e) {
             throw new UsageException(file + ": there is no such file");
         } catch (UncheckedIOException e) {
-            throw new UsageException(file + ": " + (e.getCause() instanceof MalformedInputException ? "is no text" : "cannot be read (" + e.getMessage() + ")"));
+            throw new UsageException(file + ": "
+                    + (e.getCause() instanceof MalformedInputException
+                            ? "is no text"
+                            : "cannot be read (" + e.getMessage() + ")"));
         } catch (IOException | java.nio.file.InvalidPathException e) {
             throw new UsageException(file + ": cannot be read (" + e.getMessage() + ")");
         }
@@ -50,8 +56,15 @@ final class StructureAnswer {
 
     private static ObjectNode feature(DepthGrid grid, Candidate c) {
         ObjectNode feature = JsonNodeFactory.instance.objectNode().put("type", "Feature");
-        feature.putObject("geometry").put("type", "Point").putArray("coordinates").add(grid.x(c.cell())).add(grid.y(c.cell()));
-        ObjectNode properties = feature.putObject("properties").put("kind", c.kind().code()).put("depthM", c.depthM()).put("prominenceM", c.prominenceM());
+        feature.putObject("geometry")
+                .put("type", "Point")
+                .putArray("coordinates")
+                .add(grid.x(c.cell()))
+                .add(grid.y(c.cell()));
+        ObjectNode properties = feature.putObject("properties")
+                .put("kind", c.kind().code())
+                .put("depthM", c.depthM())
+                .put("prominenceM", c.prominenceM());
         if (c.kind() == Candidate.Kind.SADDLE) {
             properties.putArray("risesM").add(c.prominenceM()).add(c.otherRiseM());
         }

@@ -51,16 +51,22 @@ final class TrackAnswer {
     private ObjectNode json(Track track) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         ArrayNode stops = node.putArray("stops");
-        track.stops().forEach(s -> span(stops, s.start(), s.end()).put("lat", s.centre().lat()).put("lon", s.centre().lon()).put("spot", s.spotId()));
+        track.stops().forEach(s -> span(stops, s.start(), s.end())
+                .put("lat", s.centre().lat())
+                .put("lon", s.centre().lon())
+                .put("spot", s.spotId()));
         ArrayNode runs = node.putArray("runs");
-        track.runs().forEach(r -> span(runs, r.start(), r.end()).put("metres", r.metres()).put("mps", r.mps()));
+        track.runs()
+                .forEach(r ->
+                        span(runs, r.start(), r.end()).put("metres", r.metres()).put("mps", r.mps()));
         ArrayNode gaps = node.putArray("gaps");
         track.gaps().forEach(g -> span(gaps, g.start(), g.end()));
         return node;
     }
 
     private ObjectNode span(ArrayNode list, Instant start, Instant end) {
-        return list.addObject().put("start", DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(start.atZone(zone)))
+        return list.addObject()
+                .put("start", DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(start.atZone(zone)))
                 .put("end", DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(end.atZone(zone)));
     }
 }

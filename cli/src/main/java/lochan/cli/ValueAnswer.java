@@ -3,8 +3,8 @@ package lochan.cli;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
-import lochan.core.planning.valuation.PlanValue;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.planning.valuation.PlanValue;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -12,7 +12,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** The answer of {@code value}. */
 final class ValueAnswer {
 
-    private ValueAnswer() { }
+    private ValueAnswer() {}
 
     static ObjectNode json(PlanValue value, DayModel model) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
@@ -24,7 +24,11 @@ final class ValueAnswer {
         Instant start = model.bins().getFirst().start();
         for (int i = 0; i < value.byHour().size(); i++) {
             Instant at = start.plus(Duration.ofHours(i + 1));
-            hours.addObject().put("at", DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(at.atZone(model.event().timeZone())))
+            hours.addObject()
+                    .put(
+                            "at",
+                            DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(
+                                    at.atZone(model.event().timeZone())))
                     .put("grams", value.byHour().get(i));
         }
         return node;

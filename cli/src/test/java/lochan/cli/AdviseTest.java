@@ -24,11 +24,16 @@ class AdviseTest {
     private int run(String input, String... arguments) {
         out.reset();
         err.reset();
-        return Main.run(new ByteArrayInputStream(input.getBytes(StandardCharsets.UTF_8)), new PrintStream(out, true), new PrintStream(err, true), arguments);
+        return Main.run(
+                new ByteArrayInputStream(input.getBytes(StandardCharsets.UTF_8)),
+                new PrintStream(out, true),
+                new PrintStream(err, true),
+                arguments);
     }
 
     private List<JsonNode> stream(String... lines) {
-        assertThat(run(String.join("\n", lines) + "\n", "advise", DEMO, "--stream")).isZero();
+        assertThat(run(String.join("\n", lines) + "\n", "advise", DEMO, "--stream"))
+                .isZero();
         List<JsonNode> answers = new ArrayList<>();
         out.toString().lines().forEach(l -> answers.add(JSON.readTree(l)));
         assertThat(answers).hasSameSizeAs(lines);
@@ -36,8 +41,12 @@ class AdviseTest {
     }
 
     private static String line(String day, String at, String spot, String presentation, String since, String entries) {
-        String what = spot == null ? "\"spot\":null,\"presentation\":null,\"since\":null" : "\"spot\":\"" + spot + "\",\"presentation\":\"" + presentation + "\",\"since\":\"2027-06-" + day + "T" + since + ":00-06:00\"";
-        return "{\"at\":\"2027-06-" + day + "T" + at + ":00-06:00\",\"position\":null," + what + ",\"entries\":[" + entries + "]}";
+        String what = spot == null
+                ? "\"spot\":null,\"presentation\":null,\"since\":null"
+                : "\"spot\":\"" + spot + "\",\"presentation\":\"" + presentation + "\",\"since\":\"2027-06-" + day + "T"
+                        + since + ":00-06:00\"";
+        return "{\"at\":\"2027-06-" + day + "T" + at + ":00-06:00\",\"position\":null," + what + ",\"entries\":["
+                + entries + "]}";
     }
 
     @Test
@@ -46,11 +55,17 @@ class AdviseTest {
         JsonNode answer = JSON.readTree(out.toString());
         assertThat(answer.path("stay").path("gainGrams").asDouble()).isNotNegative();
         assertThat(answer.path("best").path("spot").asString("")).isNotEmpty();
-        assertThat(answer.path("leaveBy").asString("")).startsWith("2027-06-05T14:").endsWith("-06:00");
+        assertThat(answer.path("leaveBy").asString(""))
+                .startsWith("2027-06-05T14:")
+                .endsWith("-06:00");
         JsonNode projected = answer.path("projected");
-        assertThat(projected.path("p10").asDouble()).isLessThan(projected.path("p50").asDouble());
-        assertThat(projected.path("p50").asDouble()).isLessThan(projected.path("p90").asDouble());
-        assertThat(projected.path("p10").asDouble()).as("the bag of the log is in it").isGreaterThan(5000);
+        assertThat(projected.path("p10").asDouble())
+                .isLessThan(projected.path("p50").asDouble());
+        assertThat(projected.path("p50").asDouble())
+                .isLessThan(projected.path("p90").asDouble());
+        assertThat(projected.path("p10").asDouble())
+                .as("the bag of the log is in it")
+                .isGreaterThan(5000);
         assertThat(answer.path("chanceOfTarget").asDouble()).isBetween(0.0, 1.0);
         String first = out.toString();
         run("", "advise", DEMO, "--at", "2027-06-05T09:40:00-06:00");
@@ -59,20 +74,37 @@ class AdviseTest {
 
     @Test
     void aStreamLearnsFromLineToLine() {
-        String bite = "{\"type\":\"bite\",\"id\":\"s%d\",\"at\":\"2027-06-06T06:%d:00-06:00\",\"spot\":\"harth-grass\",\"presentation\":\"walking-topwater\",\"outcome\":\"missed\"}";
-        List<JsonNode> answers = stream(line("06", "06:00", null, null, null, ""), line("06", "06:30", "harth-grass", "walking-topwater", "06:10", ""),
-                line("06", "06:40", "harth-grass", "walking-topwater", "06:10", String.format(bite, 1, 33) + "," + String.format(bite, 2, 36) + "," + String.format(bite, 3, 39)),
+        String bite =
+                "{\"type\":\"bite\",\"id\":\"s%d\",\"at\":\"2027-06-06T06:%d:00-06:00\",\"spot\":\"harth-grass\",\"presentation\":\"walking-topwater\",\"outcome\":\"missed\"}";
+        List<JsonNode> answers = stream(
+                line("06", "06:00", null, null, null, ""),
+                line("06", "06:30", "harth-grass", "walking-topwater", "06:10", ""),
+                line(
+                        "06",
+                        "06:40",
+                        "harth-grass",
+                        "walking-topwater",
+                        "06:10",
+                        String.format(bite, 1, 33) + "," + String.format(bite, 2, 36) + ","
+                                + String.format(bite, 3, 39)),
                 line("06", "09:40", "harth-grass", "walking-topwater", "06:10", ""));
         assertThat(answers.get(0).path("stay").isNull()).isTrue();
-        assertThat(answers.get(2).path("stay").path("gainGrams").asDouble()).isGreaterThan(answers.get(1).path("stay").path("gainGrams").asDouble());
-        assertThat(answers.get(3).path("best").path("gainGrams").asDouble()).as("three blank hours later it is time to go").isGreaterThan(answers.get(3).path("stay").path("gainGrams").asDouble());
+        assertThat(answers.get(2).path("stay").path("gainGrams").asDouble())
+                .isGreaterThan(answers.get(1).path("stay").path("gainGrams").asDouble());
+        assertThat(answers.get(3).path("best").path("gainGrams").asDouble())
+                .as("three blank hours later it is time to go")
+                .isGreaterThan(answers.get(3).path("stay").path("gainGrams").asDouble());
         assertThat(answers.get(3).path("stay").path("minutes").asInt()).isZero();
     }
 
     @Test
     void aWrongLineIsAnsweredAndTheStreamGoesOn() {
-        List<JsonNode> answers = stream("{oops", "{}", line("06", "06:30", "atlantis", "walking-topwater", "06:10", ""), line("06", "06:30", "harth-grass", "walking-topwater", "06:10",
-                "{\"type\":\"catch\",\"id\":\"x\"}"), line("06", "06:31", null, null, null, ""));
+        List<JsonNode> answers = stream(
+                "{oops",
+                "{}",
+                line("06", "06:30", "atlantis", "walking-topwater", "06:10", ""),
+                line("06", "06:30", "harth-grass", "walking-topwater", "06:10", "{\"type\":\"catch\",\"id\":\"x\"}"),
+                line("06", "06:31", null, null, null, ""));
         assertThat(answers.get(0).path("error").asString("")).startsWith("no JSON");
         assertThat(answers.get(1).path("error").asString("")).startsWith("/at: missing");
         assertThat(answers.get(2).path("error").asString("")).contains("/spot: found \"atlantis\"");

@@ -15,12 +15,12 @@ import java.util.Map;
 import java.util.stream.Stream;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.edits.PlanCheck;
 import lochan.core.planning.valuation.PlanValuer;
-import lochan.core.model.scenario.DayModel;
-import lochan.core.model.scenario.ScenarioSet;
 import lochan.eventformat.EventFileReader;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -41,15 +41,20 @@ class CasesTest {
     private static final double GRAMS = 0.05;
 
     static Stream<String> cases() throws java.io.IOException {
-        return Files.list(FOLDER).map(p -> p.getFileName().toString()).filter(n -> n.endsWith(".expected.json"))
-                .map(n -> n.replace(".expected.json", "")).sorted();
+        return Files.list(FOLDER)
+                .map(p -> p.getFileName().toString())
+                .filter(n -> n.endsWith(".expected.json"))
+                .map(n -> n.replace(".expected.json", ""))
+                .sorted();
     }
 
     @ParameterizedTest
     @MethodSource("cases")
     void theAnswerIsTheReferences(String name) throws Exception {
         JsonNode expected = JSON.readTree(FOLDER.resolve(name + ".expected.json"));
-        List<String> arguments = new ArrayList<>(List.of(expected.get("command").asString(), FOLDER.resolve(name + ".event.json").toString()));
+        List<String> arguments = new ArrayList<>(List.of(
+                expected.get("command").asString(),
+                FOLDER.resolve(name + ".event.json").toString()));
         expected.path("options").forEach(o -> arguments.add(o.asString()));
 
         JsonNode answer = answer(arguments);
@@ -57,35 +62,50 @@ class CasesTest {
         SoftAssertions softly = new SoftAssertions();
         for (JsonNode check : expected.path("checks")) {
             double value = check.get("value").asDouble();
-            double tolerance = Math.max(check.get("relTol").asDouble() * Math.abs(value), check.path("absTol").asDouble(0)) + 1e-12;
-            softly.assertThat(at(answer, check.get("path").asString()).asDouble()).as(check.get("path").asString()).isCloseTo(value, within(tolerance));
+            double tolerance = Math.max(
+                            check.get("relTol").asDouble() * Math.abs(value),
+                            check.path("absTol").asDouble(0))
+                    + 1e-12;
+            softly.assertThat(at(answer, check.get("path").asString()).asDouble())
+                    .as(check.get("path").asString())
+                    .isCloseTo(value, within(tolerance));
         }
         checkBag(answer, expected.path("bagRows"), softly);
         if (expected.has("rowCount")) {
-            softly.assertThat(answer.get("rows").size()).isEqualTo(expected.get("rowCount").asInt());
+            softly.assertThat(answer.get("rows").size())
+                    .isEqualTo(expected.get("rowCount").asInt());
         }
         softly.assertAll();
         if (expected.has("plan")) {
             checkPlan(answer, expected.get("plan"), FOLDER.resolve(name + ".event.json"));
         }
-        assertThat(expected.path("checks").size() + expected.path("bagRows").size() + expected.path("plan").size()).as("the case checks something").isPositive();
+        assertThat(expected.path("checks").size()
+                        + expected.path("bagRows").size()
+                        + expected.path("plan").size())
+                .as("the case checks something")
+                .isPositive();
     }
 
     /** The plan keeps the day, and put into the event it is worth what the reference found by enumeration. */
     private static void checkPlan(JsonNode answer, JsonNode expected, Path file) throws Exception {
         ObjectNode event = (ObjectNode) JSON.readTree(file);
         event.putArray("plans").addObject().put("day", 1).set("stops", answer.get("stops"));
-        EventData data = EventFileReader.read(new ByteArrayInputStream(JSON.writeValueAsBytes(event))).data();
+        EventData data = EventFileReader.read(new ByteArrayInputStream(JSON.writeValueAsBytes(event)))
+                .data();
         Assumptions.Planning planning = Assumptions.DEFAULTS.planning();
         Plan plan = data.plans().getFirst();
         PlanValuer valuer = new PlanValuer(new ScenarioSet(new DayModel(data, 1, Assumptions.DEFAULTS), 20_000, 5));
 
         assertThat(PlanCheck.check(data, plan)).isEmpty();
-        assertThat(PlanCheck.legs(data, plan, planning, DayRuns.of(data, planning))).allMatch(l -> l.shortMinutes() == 0);
-        assertThat(valuer.formula(plan.stops())).isGreaterThan((1 - expected.get("slack").asDouble()) * expected.get("optimumGrams").asDouble());
+        assertThat(PlanCheck.legs(data, plan, planning, DayRuns.of(data, planning)))
+                .allMatch(l -> l.shortMinutes() == 0);
+        assertThat(valuer.formula(plan.stops()))
+                .isGreaterThan((1 - expected.get("slack").asDouble())
+                        * expected.get("optimumGrams").asDouble());
         assertThat(answer.get("backups").size()).isPositive();
         assertThat(answer.get("value").get("chanceOfLimit").asDouble()).isBetween(0.0, 1.0);
-        assertThat(OffsetDateTime.parse(answer.get("leaveBy").asString()).toInstant()).isBefore(data.days().getFirst().checkIn());
+        assertThat(OffsetDateTime.parse(answer.get("leaveBy").asString()).toInstant())
+                .isBefore(data.days().getFirst().checkIn());
     }
 
     /** Best known scores of the first set of Tsiligirides (1984). */
@@ -99,13 +119,18 @@ class CasesTest {
         assertThat(answer.get("score").asDouble()).isEqualTo(score);
         assertThat(answer.get("length").asDouble()).isLessThanOrEqualTo(budget + 1e-9);
         assertThat(answer.get("path").get(0).asInt()).isZero();
-        assertThat(answer.get("path").get(answer.get("path").size() - 1).asInt()).isEqualTo(1);
+        assertThat(answer.get("path").get(answer.get("path").size() - 1).asInt())
+                .isEqualTo(1);
     }
 
     private static JsonNode answer(List<String> arguments) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ByteArrayOutputStream err = new ByteArrayOutputStream();
-        int exit = Main.run(java.io.InputStream.nullInputStream(), new PrintStream(out, true), new PrintStream(err, true), arguments.toArray(String[]::new));
+        int exit = Main.run(
+                java.io.InputStream.nullInputStream(),
+                new PrintStream(out, true),
+                new PrintStream(err, true),
+                arguments.toArray(String[]::new));
         assertThat(exit).as(err.toString()).isZero();
         return JSON.readTree(out.toByteArray());
     }
@@ -122,9 +147,12 @@ class CasesTest {
                     wanted.put(pair.split("=")[0], pair.split("=")[1]);
                 }
                 JsonNode list = here;
-                here = Stream.iterate(0, i -> i < list.size(), i -> i + 1).map(list::get)
-                        .filter(row -> wanted.entrySet().stream().allMatch(w -> row.path(w.getKey()).asString("").equals(w.getValue())))
-                        .findFirst().orElseThrow(() -> new AssertionError("no row for " + part));
+                here = Stream.iterate(0, i -> i < list.size(), i -> i + 1)
+                        .map(list::get)
+                        .filter(row -> wanted.entrySet().stream()
+                                .allMatch(w -> row.path(w.getKey()).asString("").equals(w.getValue())))
+                        .findFirst()
+                        .orElseThrow(() -> new AssertionError("no row for " + part));
             }
         }
         return here;
@@ -138,7 +166,9 @@ class CasesTest {
                 JsonNode got = found.path(field.getKey());
                 JsonNode wanted = field.getValue();
                 if (wanted.isNull()) {
-                    softly.assertThat(got.isNull() || got.isMissingNode()).as(where).isTrue();
+                    softly.assertThat(got.isNull() || got.isMissingNode())
+                            .as(where)
+                            .isTrue();
                 } else if (wanted.isArray()) {
                     softly.assertThat(texts(got)).as(where).containsExactlyInAnyOrderElementsOf(texts(wanted));
                 } else if (wanted.isNumber()) {

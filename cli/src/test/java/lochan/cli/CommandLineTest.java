@@ -22,20 +22,39 @@ class CommandLineTest {
     private int run(String... arguments) {
         out.reset();
         err.reset();
-        return Main.run(java.io.InputStream.nullInputStream(), new PrintStream(out, true), new PrintStream(err, true), arguments);
+        return Main.run(
+                java.io.InputStream.nullInputStream(),
+                new PrintStream(out, true),
+                new PrintStream(err, true),
+                arguments);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "rank | Missing required parameter: 'FILE'", "rank nowhere.json | nowhere.json: there is no such file", "rank a.json b.json | Unmatched argument at index 2: 'b.json'",
-        "rank TINY --day 9 | --day is 9: expected a whole number from 1 to 1", "rank TINY --at noon | --at is noon: expected a time as 07:30",
-        "rank TINY --at 03:00 | expected a time of the competition day", "rank TINY --seed x | Invalid value for option '--seed'",
-        "rank TINY --scenarios 0 | --scenarios is 0", "rank TINY --scenarios | Missing required parameter for option '--scenarios'", "rank TINY --fast | Unknown option: '--fast'",
-        "value TINY | has no plan", "value PLANNED --plan 7 | --plan is 7", "bag pom.xml | pom.xml: the file: is no JSON at line 1, column 1",
-        "plan TINY --strategy bold | --strategy is bold: expected one of balanced, safe-limit, big-fish, target", "plan TINY --seconds x | Invalid value for option '--seconds'",
-        "route pom.xml | pom.xml: line 1 is", "route nowhere.txt | nowhere.txt: cannot be read"})
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "rank | Missing required parameter: 'FILE'",
+                "rank nowhere.json | nowhere.json: there is no such file",
+                "rank a.json b.json | Unmatched argument at index 2: 'b.json'",
+                "rank TINY --day 9 | --day is 9: expected a whole number from 1 to 1",
+                "rank TINY --at noon | --at is noon: expected a time as 07:30",
+                "rank TINY --at 03:00 | expected a time of the competition day",
+                "rank TINY --seed x | Invalid value for option '--seed'",
+                "rank TINY --scenarios 0 | --scenarios is 0",
+                "rank TINY --scenarios | Missing required parameter for option '--scenarios'",
+                "rank TINY --fast | Unknown option: '--fast'",
+                "value TINY | has no plan",
+                "value PLANNED --plan 7 | --plan is 7",
+                "bag pom.xml | pom.xml: the file: is no JSON at line 1, column 1",
+                "plan TINY --strategy bold | --strategy is bold: expected one of balanced, safe-limit, big-fish, target",
+                "plan TINY --seconds x | Invalid value for option '--seconds'",
+                "route pom.xml | pom.xml: line 1 is",
+                "route nowhere.txt | nowhere.txt: cannot be read"
+            })
     void badFilesAndOptionsEndWithTwoAndOneLine(String line, String message) {
-        assertThat(run(line.replace("TINY", TINY).replace("PLANNED", PLANNED).split(" "))).isEqualTo(2);
+        assertThat(run(line.replace("TINY", TINY).replace("PLANNED", PLANNED).split(" ")))
+                .isEqualTo(2);
         assertThat(err.toString()).startsWith("lochan: ").contains(message).hasLineCount(1);
         assertThat(out.toString()).isEmpty();
     }
@@ -46,7 +65,8 @@ class CommandLineTest {
         Files.writeString(file, Files.readString(Path.of(TINY)).replace("\"single\"", "\"quadruple\""));
 
         assertThat(run("rank", file.toString())).isEqualTo(2);
-        assertThat(err.toString()).contains("/presentations/0/hooks: found \"quadruple\", expected one of single, treble, multi");
+        assertThat(err.toString())
+                .contains("/presentations/0/hooks: found \"quadruple\", expected one of single, treble, multi");
     }
 
     @Test
@@ -62,9 +82,14 @@ class CommandLineTest {
     @Test
     void theBagSoFarIsPartOfTheValue(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("bag.json");
-        Files.writeString(file, Files.readString(Path.of(PLANNED)).replace("\"competition\": []", ""
-                + "\"competition\": [{\"type\": \"catch\", \"id\": \"c1\", \"at\": \"2027-06-05T07:00:00-06:00\", \"species\": \"largemouth\","
-                + " \"grams\": 3000, \"mm\": null, \"alive\": true}]"));
+        Files.writeString(
+                file,
+                Files.readString(Path.of(PLANNED))
+                        .replace(
+                                "\"competition\": []",
+                                ""
+                                        + "\"competition\": [{\"type\": \"catch\", \"id\": \"c1\", \"at\": \"2027-06-05T07:00:00-06:00\", \"species\": \"largemouth\","
+                                        + " \"grams\": 3000, \"mm\": null, \"alive\": true}]"));
 
         run("value", file.toString(), "--scenarios", "300");
         double without = grams();
@@ -89,19 +114,25 @@ class CommandLineTest {
         assertThat(run("runs", file.toString())).as(err.toString()).isZero();
         var answer = tools.jackson.databind.json.JsonMapper.builder().build().readTree(out.toByteArray());
         assertThat(answer.get("places").toString()).isEqualTo("[\"launch\",\"checkIn\",\"a\",\"b\"]");
-        assertThat(answer.get("metres").get(0).get(2).asDouble()).isCloseTo(820.6, org.assertj.core.api.Assertions.within(2.0));
-        assertThat(answer.get("minutes").get(0).get(2).asDouble()).isCloseTo(820.6 / 20 / 60, org.assertj.core.api.Assertions.within(0.01));
-        assertThat(answer.get("metres").get(0).get(3).isNull()).as("another water").isTrue();
+        assertThat(answer.get("metres").get(0).get(2).asDouble())
+                .isCloseTo(820.6, org.assertj.core.api.Assertions.within(2.0));
+        assertThat(answer.get("minutes").get(0).get(2).asDouble())
+                .isCloseTo(820.6 / 20 / 60, org.assertj.core.api.Assertions.within(0.01));
+        assertThat(answer.get("metres").get(0).get(3).isNull())
+                .as("another water")
+                .isTrue();
         assertThat(answer.get("metres").get(1).get(1).asDouble()).isZero();
     }
 
     @Test
     void structureIsGeoJsonInTheGridsOwnCoordinates(@TempDir Path folder) throws Exception {
-        StringBuilder rows = new StringBuilder("ncols 40\nnrows 40\nxllcorner 1000\nyllcorner 2000\ncellsize 10\nNODATA_value -9\n");
+        StringBuilder rows =
+                new StringBuilder("ncols 40\nnrows 40\nxllcorner 1000\nyllcorner 2000\ncellsize 10\nNODATA_value -9\n");
         for (int r = 0; r < 40; r++) {
             for (int c = 0; c < 40; c++) {
                 boolean land = Math.min(Math.min(r, c), Math.min(39 - r, 39 - c)) < 2;
-                rows.append(land ? -9 : 10 - 5 * Math.exp(-((c - 20) * (c - 20) + (r - 15) * (r - 15)) / 20.0)).append(' ');
+                rows.append(land ? -9 : 10 - 5 * Math.exp(-((c - 20) * (c - 20) + (r - 15) * (r - 15)) / 20.0))
+                        .append(' ');
             }
             rows.append('\n');
         }
@@ -121,14 +152,25 @@ class CommandLineTest {
         StringBuilder gpx = new StringBuilder("<gpx version=\"1.1\"><trk><trkseg>\n");
         for (int s = 0; s < 1200; s += 5) {
             double lat = 42.6 + (s < 600 ? 0 : (s - 600) * 1e-4);
-            gpx.append("<trkpt lat=\"").append(lat).append("\" lon=\"-116.9\"><time>").append(java.time.Instant.parse("2027-06-03T12:00:00Z").plusSeconds(s))
+            gpx.append("<trkpt lat=\"")
+                    .append(lat)
+                    .append("\" lon=\"-116.9\"><time>")
+                    .append(java.time.Instant.parse("2027-06-03T12:00:00Z").plusSeconds(s))
                     .append("</time></trkpt>\n");
         }
         Path file = Files.writeString(folder.resolve("day.gpx"), gpx + "</trkseg></trk></gpx>");
 
-        assertThat(run("track", file.toString(), "--event", TINY)).as(err.toString()).isZero();
-        assertThat(out.toString()).contains("\"stops\"").contains("2027-06-03T0").contains("\"spot\" : null").contains("\"mps\" : 11.");
-        Path hostile = Files.writeString(folder.resolve("hostile.gpx"), "<!DOCTYPE gpx [<!ENTITY e SYSTEM \"file:///etc/passwd\">]>" + gpx + "</trkseg></trk></gpx>");
+        assertThat(run("track", file.toString(), "--event", TINY))
+                .as(err.toString())
+                .isZero();
+        assertThat(out.toString())
+                .contains("\"stops\"")
+                .contains("2027-06-03T0")
+                .contains("\"spot\" : null")
+                .contains("\"mps\" : 11.");
+        Path hostile = Files.writeString(
+                folder.resolve("hostile.gpx"),
+                "<!DOCTYPE gpx [<!ENTITY e SYSTEM \"file:///etc/passwd\">]>" + gpx + "</trkseg></trk></gpx>");
         assertThat(run("track", hostile.toString())).isEqualTo(2);
         assertThat(out.toString()).isEmpty();
         assertThat(err.toString()).contains("DOCTYPE").hasLineCount(1);

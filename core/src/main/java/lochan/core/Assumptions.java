@@ -16,9 +16,19 @@ package lochan.core;
  * @param deck       what a rod that is not rigged for a stop is worth there
  * @param notebook   what the angler's notes beside the practice log say
  */
-public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landing, Size size, DayEffect day,
-                          Depletion depletion, Planning planning, Projection projection, LureAdvice advice, LureWays lurePath,
-                          DeckCover deck, Notes notebook) {
+public record Assumptions(
+        Relevance relevance,
+        BiteRate biteRate,
+        Landing landing,
+        Size size,
+        DayEffect day,
+        Depletion depletion,
+        Planning planning,
+        Projection projection,
+        LureAdvice advice,
+        LureWays lurePath,
+        DeckCover deck,
+        Notes notebook) {
 
     public static final Assumptions DEFAULTS = new Assumptions(
             new Relevance(5, 3, 0.4, 5, 1, 5, 0.6, 0.93, 30),
@@ -29,7 +39,25 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
             new Depletion(0.97, 0.93, 0.70, 0.6),
             new Planning(30, 5, 10, 15, 1.25, 6.7, 1000, 1.1, 0.5, 0.2),
             new Projection(4, 0.8),
-            new LureAdvice(0.12, 0.6, 1.5, 0.3, 1.2, 0.6, 1.5, 6, 3.66, 1, 4, 0.8, 1, 0.35, 2, 0.5, 2.5, new Seasons(9, 15, 20, 24, 6, 9)),
+            new LureAdvice(
+                    0.12,
+                    0.6,
+                    1.5,
+                    0.3,
+                    1.2,
+                    0.6,
+                    1.5,
+                    6,
+                    3.66,
+                    1,
+                    4,
+                    0.8,
+                    1,
+                    0.35,
+                    2,
+                    0.5,
+                    2.5,
+                    new Seasons(9, 15, 20, 24, 6, 9)),
             new LureWays(0.30, 30, 0.4, 0.577, 0.7, 0.4, 0.5, 2, 0.15, 0.6),
             new DeckCover(0.85, 0.5, 0.2, 0.5),
             new Notes(2, 0.35, 0.3, 0.5, 1, 5, 0.7, 0.9, 0.8, 5, 25));
@@ -45,8 +73,16 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
      * @param skyStep                factor for each step of sky cover
      * @param sliceMinutes           longest slice a stop is cut into
      */
-    public record Relevance(double recencyHalfLifeDays, double timeOfDaySdHours, double timeOfDayFloor, double temperatureSdC,
-                            double claritySdLn, double windSdMps, double conditionFloor, double skyStep, int sliceMinutes) { }
+    public record Relevance(
+            double recencyHalfLifeDays,
+            double timeOfDaySdHours,
+            double timeOfDayFloor,
+            double temperatureSdC,
+            double claritySdLn,
+            double windSdMps,
+            double conditionFloor,
+            double skyStep,
+            int sliceMinutes) {}
 
     /**
      * @param lakeMean               bites per angler-hour before any evidence
@@ -55,7 +91,8 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
      * @param patternHours           angler-hours the presentation counts for in a pattern's mean
      * @param spotShape              shape κ of the gamma prior of a spot: small means spots of a kind differ much
      */
-    public record BiteRate(double lakeMean, double lakeHours, double presentationHours, double patternHours, double spotShape) { }
+    public record BiteRate(
+            double lakeMean, double lakeHours, double presentationHours, double patternHours, double spotShape) {}
 
     /**
      * @param priorBites bites the prior counts for
@@ -63,7 +100,7 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
      * @param treble       the same on treble hooks
      * @param multi        the same on a rig of several baits
      */
-    public record Landing(double priorBites, double single, double treble, double multi) { }
+    public record Landing(double priorBites, double single, double treble, double multi) {}
 
     /**
      * Standard deviations are of ln grams.
@@ -82,9 +119,20 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
      * @param legalLengthSd     spread of ln length at a weight
      * @param lakeMixFish       fish the lake's species mix counts for in a pattern's mix
      */
-    public record Size(double speciesMean, double speciesSd, double patternSd, double spotSd, double biasMean, double biasSd,
-                       double fishSd, double guessSd, double lengthSd, double pairSd, double relativeWeight, double legalLengthSd,
-                       double lakeMixFish) { }
+    public record Size(
+            double speciesMean,
+            double speciesSd,
+            double patternSd,
+            double spotSd,
+            double biasMean,
+            double biasSd,
+            double fishSd,
+            double guessSd,
+            double lengthSd,
+            double pairSd,
+            double relativeWeight,
+            double legalLengthSd,
+            double lakeMixFish) {}
 
     /**
      * @param sd            sd of the ln of the day effect
@@ -94,7 +142,13 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
      * @param crowdedFactor what is left of the rate when another boat got there first
      * @param blownFactor   what is left of it where the wind is more than the boat can be held in: a judgement, since a few casts still are made
      */
-    public record DayEffect(double sd, double dayShare, double zoneShare, double patternShare, double crowdedFactor, double blownFactor) { }
+    public record DayEffect(
+            double sd,
+            double dayShare,
+            double zoneShare,
+            double patternShare,
+            double crowdedFactor,
+            double blownFactor) {}
 
     /**
      * ψ, the share of the bite rate left after one bite at a spot.
@@ -105,7 +159,7 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
      * @param overnight share of what was fished on a day that is still missing on the next: fish weighed in are released elsewhere, those lost
      *                  or let go bite again; a judgement
      */
-    public record Depletion(double school, double general, double single, double overnight) { }
+    public record Depletion(double school, double general, double single, double overnight) {}
 
     /**
      * @param binMinutes           length of the bins of the competition day
@@ -119,14 +173,23 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
      * @param restOfDay            share of the best cell's hour that stands for each hour left of the day
      * @param spotDays             variance that a spot's own good and bad days add to its rate, relative
      */
-    public record Planning(int binMinutes, int gridMinutes, int minDwellMinutes, int checkInMarginMinutes, double straightRunFactor,
-                           double roughWindMps, double exposedFetchM, double priceOfMoving, double restOfDay, double spotDays) { }
+    public record Planning(
+            int binMinutes,
+            int gridMinutes,
+            int minDwellMinutes,
+            int checkInMarginMinutes,
+            double straightRunFactor,
+            double roughWindMps,
+            double exposedFetchM,
+            double priceOfMoving,
+            double restOfDay,
+            double spotDays) {}
 
     /**
      * @param priorEvents events the prior counts for
      * @param priorFactor what a plan brings of its value, before any event was finished
      */
-    public record Projection(double priorEvents, double priorFactor) { }
+    public record Projection(double priorEvents, double priorFactor) {}
 
     /**
      * Depths and visibilities are what anglers say: a foot, two, four, twelve.
@@ -150,9 +213,25 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
      * @param activeBitesPerHour bites an hour from which fish are active
      * @param seasons              the stages of the year
      */
-    public record LureAdvice(double lnPerPoint, double leastSuitability, double mostSuitability, double muddyM, double clearM, double aboveFishM,
-                         double missedDepthM, double missedTempC, double verticalFromM, double shallowM, double deepM, double lowLightHours,
-                         double steadyTempC, double pressuredFrom, int pressuredBoats, double moodFromHours, double activeBitesPerHour, Seasons seasons) { }
+    public record LureAdvice(
+            double lnPerPoint,
+            double leastSuitability,
+            double mostSuitability,
+            double muddyM,
+            double clearM,
+            double aboveFishM,
+            double missedDepthM,
+            double missedTempC,
+            double verticalFromM,
+            double shallowM,
+            double deepM,
+            double lowLightHours,
+            double steadyTempC,
+            double pressuredFrom,
+            int pressuredBoats,
+            double moodFromHours,
+            double activeBitesPerHour,
+            Seasons seasons) {}
 
     /**
      * Water temperatures and months that part the year, months of the northern half.
@@ -164,7 +243,13 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
      * @param springToMonth   last month of spring
      * @param autumnFromMonth first month of autumn
      */
-    public record Seasons(double winterBelowC, double spawnFromC, double postSpawnFromC, double summerFromC, int springToMonth, int autumnFromMonth) { }
+    public record Seasons(
+            double winterBelowC,
+            double spawnFromC,
+            double postSpawnFromC,
+            double summerFromC,
+            int springToMonth,
+            int autumnFromMonth) {}
 
     /**
      * How lures move; judgements where no source is named, set right by what the angler saw.
@@ -180,8 +265,17 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
      * @param hopM            how high a hop lifts a lure, m
      * @param liftM           how high lift and fall does, m
      */
-    public record LureWays(double ratedLineMm, double usualCastM, double diveLinePower, double steepestLine, double tightFall, double fallLinePower,
-                           double fallWeightPower, double priorObservations, double hopM, double liftM) { }
+    public record LureWays(
+            double ratedLineMm,
+            double usualCastM,
+            double diveLinePower,
+            double steepestLine,
+            double tightFall,
+            double fallLinePower,
+            double fallWeightPower,
+            double priorObservations,
+            double hopM,
+            double liftM) {}
 
     /**
      * What a stop loses that has to do with another rod; judgements.
@@ -191,7 +285,7 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
      * @param poorestRod   fit of a rod below which it does not carry a lure
      * @param backupShare  what an hour of a backup counts of an hour of the plan: it may not be needed
      */
-    public record DeckCover(double otherWeight, double otherLure, double poorestRod, double backupShare) { }
+    public record DeckCover(double otherWeight, double otherLure, double poorestRod, double backupShare) {}
 
     /**
      * @param fishVisits      visits the prior of a known fish counts for
@@ -206,6 +300,16 @@ public record Assumptions(Relevance relevance, BiteRate biteRate, Landing landin
      * @param losses          bites not landed from which it is
      * @param trialHours      longest trial that is looked for, hours a side
      */
-    public record Notes(double fishVisits, double fishChance, double fishLook, double rerigged, double historyHours, double historyBites,
-                        double trialShape, double sure, double sureOfLosses, int losses, int trialHours) { }
+    public record Notes(
+            double fishVisits,
+            double fishChance,
+            double fishLook,
+            double rerigged,
+            double historyHours,
+            double historyBites,
+            double trialShape,
+            double sure,
+            double sureOfLosses,
+            int losses,
+            int trialHours) {}
 }

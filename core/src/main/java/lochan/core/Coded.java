@@ -11,7 +11,9 @@ public interface Coded {
     String code();
 
     static <E extends Enum<E> & Coded> Optional<E> find(Class<E> type, String code) {
-        return Arrays.stream(type.getEnumConstants()).filter(e -> e.code().equals(code)).findFirst();
+        return Arrays.stream(type.getEnumConstants())
+                .filter(e -> e.code().equals(code))
+                .findFirst();
     }
 
     /** The code of a constant spelt as its name is: {@code STOP_AND_GO} is {@code stop-and-go}. */

@@ -14,6 +14,7 @@ public final class Intake {
     public static final int LONGEST_ID = 64;
     /** Years that can be meant: [from, to). */
     public static final int FIRST_YEAR = 1900;
+
     public static final int AFTER_LAST_YEAR = 3000;
 
     private static final int DELETE = 0x7F;
@@ -21,7 +22,7 @@ public final class Intake {
     private static final int PLANE = 0xFFFF;
     private static final int NO_CHARACTER = 0xFFFE;
 
-    private Intake() { }
+    private Intake() {}
 
     /** A text without control characters (line breaks and tabs stay), halves of characters, non-characters and signs that turn the direction of writing. */
     public static String text(String text) {
@@ -52,7 +53,11 @@ public final class Intake {
 
     /** Whether a text can be an id: 1 to 64 plain characters on one line, none but visible ones at its ends. */
     public static boolean isId(String id) {
-        return !id.isEmpty() && id.length() <= LONGEST_ID && id.equals(id.strip()) && id.equals(text(id)) && id.chars().noneMatch(c -> c == '\n' || c == '\t' || c == '\r');
+        return !id.isEmpty()
+                && id.length() <= LONGEST_ID
+                && id.equals(id.strip())
+                && id.equals(text(id))
+                && id.chars().noneMatch(c -> c == '\n' || c == '\t' || c == '\r');
     }
 
     /** Whether a time lies in the years that can be meant. */
@@ -60,8 +65,10 @@ public final class Intake {
         return !time.isBefore(FIRST) && time.isBefore(AFTER_LAST);
     }
 
-    private static final Instant FIRST = LocalDate.of(FIRST_YEAR, 1, 1).atStartOfDay().toInstant(ZoneOffset.UTC);
-    private static final Instant AFTER_LAST = LocalDate.of(AFTER_LAST_YEAR, 1, 1).atStartOfDay().toInstant(ZoneOffset.UTC);
+    private static final Instant FIRST =
+            LocalDate.of(FIRST_YEAR, 1, 1).atStartOfDay().toInstant(ZoneOffset.UTC);
+    private static final Instant AFTER_LAST =
+            LocalDate.of(AFTER_LAST_YEAR, 1, 1).atStartOfDay().toInstant(ZoneOffset.UTC);
 
     /** Whether a date lies in the years that can be meant. */
     public static boolean isDate(LocalDate date) {

@@ -17,22 +17,47 @@ import com.tngtech.archunit.lang.ArchRule;
 class ArchitectureTest {
 
     @ArchTest
-    static final ArchRule DEPENDS_ON_PLAIN_LIBRARIES = classes().should().onlyDependOnClassesThat()
-            .resideInAnyPackage("lochan.core..", "java.lang..", "java.util..", "java.time..", "java.math..",
-                    "java.text..", "org.apache.commons.statistics..", "org.apache.commons.rng..", "org.shredzone.commons.suncalc..", "org.ejml..",
-                    "net.sf.geographiclib..", "mil.nga.mgrs..", "mil.nga.grid..");
+    static final ArchRule DEPENDS_ON_PLAIN_LIBRARIES = classes()
+            .should()
+            .onlyDependOnClassesThat()
+            .resideInAnyPackage(
+                    "lochan.core..",
+                    "java.lang..",
+                    "java.util..",
+                    "java.time..",
+                    "java.math..",
+                    "java.text..",
+                    "org.apache.commons.statistics..",
+                    "org.apache.commons.rng..",
+                    "org.shredzone.commons.suncalc..",
+                    "org.ejml..",
+                    "net.sf.geographiclib..",
+                    "mil.nga.mgrs..",
+                    "mil.nga.grid..");
 
     @ArchTest
-    static final ArchRule PACKAGES_HAVE_NO_CYCLES = slices().matching("lochan.core.(**)").should().beFreeOfCycles();
+    static final ArchRule PACKAGES_HAVE_NO_CYCLES =
+            slices().matching("lochan.core.(**)").should().beFreeOfCycles();
 
     @ArchTest
-    static final ArchRule ASKS_NO_CLOCK = noClasses().should().callMethod(java.time.Instant.class, "now")
-            .orShould().callMethod(java.time.LocalDate.class, "now").orShould().callMethod(System.class, "currentTimeMillis")
-            .orShould().callMethod(System.class, "nanoTime").orShould().dependOnClassesThat().areAssignableTo(java.util.Random.class);
+    static final ArchRule ASKS_NO_CLOCK = noClasses()
+            .should()
+            .callMethod(java.time.Instant.class, "now")
+            .orShould()
+            .callMethod(java.time.LocalDate.class, "now")
+            .orShould()
+            .callMethod(System.class, "currentTimeMillis")
+            .orShould()
+            .callMethod(System.class, "nanoTime")
+            .orShould()
+            .dependOnClassesThat()
+            .areAssignableTo(java.util.Random.class);
 
     @ArchTest
-    static final ArchRule HAS_NO_SETTERS = noMethods().that().haveRawReturnType(void.class).should().haveNameMatching("set[A-Z].*");
+    static final ArchRule HAS_NO_SETTERS =
+            noMethods().that().haveRawReturnType(void.class).should().haveNameMatching("set[A-Z].*");
 
     @ArchTest
-    static final ArchRule HAS_NO_CHANGEABLE_STATICS = fields().that().areStatic().should().haveModifier(JavaModifier.FINAL);
+    static final ArchRule HAS_NO_CHANGEABLE_STATICS =
+            fields().that().areStatic().should().haveModifier(JavaModifier.FINAL);
 }

@@ -10,16 +10,19 @@ import java.util.Map;
 import java.util.Random;
 import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
-import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
-import lochan.core.event.Species;
 import lochan.core.event.Rules;
+import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
+import lochan.core.lake.Stock;
+import lochan.core.lake.Zone;
 import lochan.core.plan.Plan;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
@@ -29,9 +32,6 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
-import lochan.core.lake.Spot;
-import lochan.core.lake.Stock;
-import lochan.core.lake.Zone;
 
 /** Small invented events for tests. */
 public final class Sample {
@@ -40,10 +40,11 @@ public final class Sample {
     public static final Position LAUNCH = new Position(42.6, -116.9);
     public static final SpeciesRule LARGEMOUTH = new SpeciesRule(Species.LARGEMOUTH, 355.6, null);
     public static final SpeciesRule SPOTTED = new SpeciesRule(Species.SPOTTED, 304.8, null);
-    public static final List<Presentation> PRESENTATIONS = List.of(new Presentation("swim-jig", "Swim jig", Hooks.SINGLE),
+    public static final List<Presentation> PRESENTATIONS = List.of(
+            new Presentation("swim-jig", "Swim jig", Hooks.SINGLE),
             new Presentation("walker", "Walking topwater", Hooks.TREBLE));
 
-    private Sample() { }
+    private Sample() {}
 
     /** A local time as {@code 06-05T06:00}, in 2027. */
     public static Instant at(String local) {
@@ -55,20 +56,53 @@ public final class Sample {
     }
 
     public static Event tournament(Format format, Integer limit, List<SpeciesRule> species, Double scaleGrams) {
-        return new Event("Test Open", ZONE, 1, List.of(LocalDate.of(2027, 6, 3)),
-                List.of(new CompetitionDay(LocalDate.of(2027, 6, 5), at("06-05T06:00"), at("06-05T15:00")),
+        return new Event(
+                "Test Open",
+                ZONE,
+                1,
+                List.of(LocalDate.of(2027, 6, 3)),
+                List.of(
+                        new CompetitionDay(LocalDate.of(2027, 6, 5), at("06-05T06:00"), at("06-05T15:00")),
                         new CompetitionDay(LocalDate.of(2027, 6, 6), at("06-06T06:00"), at("06-06T14:00"))),
-                new Event.Ramp(LAUNCH, LAUNCH), new Rules(format, limit, 6000.0, scaleGrams, species, new Penalties(113.4, 453.6, 15.0, 453.6), Gear.FREE), Map.of());
+                new Event.Ramp(LAUNCH, LAUNCH),
+                new Rules(
+                        format,
+                        limit,
+                        6000.0,
+                        scaleGrams,
+                        species,
+                        new Penalties(113.4, 453.6, 15.0, 453.6),
+                        Gear.FREE),
+                Map.of());
     }
 
     public static Spot spot(String id, String spotType, Zone zone, double kmNorth) {
-        return new Spot(id, id, new Position(LAUNCH.lat() + kmNorth / 111.2, LAUNCH.lon()), 60, spotType, zone, null, null, 0.2,
-                Stock.GENERAL, Map.of());
+        return new Spot(
+                id,
+                id,
+                new Position(LAUNCH.lat() + kmNorth / 111.2, LAUNCH.lon()),
+                60,
+                spotType,
+                zone,
+                null,
+                null,
+                0.2,
+                Stock.GENERAL,
+                Map.of());
     }
 
-    public static PracticeStop stop(String id, String spot, String start, String end, List<String> presentations, Bite... bites) {
-        return new PracticeStop(id, spot, at(start), end == null ? null : at(end), 1,
-                presentations.stream().map(p -> new PresentationTime(p, null)).toList(), 0, List.of(bites), Conditions.UNKNOWN);
+    public static PracticeStop stop(
+            String id, String spot, String start, String end, List<String> presentations, Bite... bites) {
+        return new PracticeStop(
+                id,
+                spot,
+                at(start),
+                end == null ? null : at(end),
+                1,
+                presentations.stream().map(p -> new PresentationTime(p, null)).toList(),
+                0,
+                List.of(bites),
+                Conditions.UNKNOWN);
     }
 
     public static Bite bite(String at, Outcome outcome, FishSize size) {
@@ -76,14 +110,21 @@ public final class Sample {
     }
 
     public static EventData event(Event event, List<Spot> spots, List<PracticeStop> stops) {
-        return EventData.builder(event, Boat.USUAL).spots(spots).presentations(PRESENTATIONS).stops(stops).build();
+        return EventData.builder(event, Boat.USUAL)
+                .spots(spots)
+                .presentations(PRESENTATIONS)
+                .stops(stops)
+                .build();
     }
 
     /** Five spots of three classes, some fished well, some badly, one never; sizes of all kinds. The same seed gives the same event. */
     public static EventData practiced(int limit, long seed) {
         Random random = new Random(seed);
-        List<Spot> spots = List.of(spot("grass-1", "grass-edge", Zone.SHALLOW, 1), spot("grass-2", "grass-edge", Zone.SHALLOW, 2),
-                spot("grass-3", "grass-edge", Zone.SHALLOW, 4), spot("ledge-1", "channel-ledge", Zone.DEEP, 3),
+        List<Spot> spots = List.of(
+                spot("grass-1", "grass-edge", Zone.SHALLOW, 1),
+                spot("grass-2", "grass-edge", Zone.SHALLOW, 2),
+                spot("grass-3", "grass-edge", Zone.SHALLOW, 4),
+                spot("ledge-1", "channel-ledge", Zone.DEEP, 3),
                 spot("point-1", "rock-point", Zone.MID, -2));
         List<PracticeStop> stops = new ArrayList<>();
         for (Spot spot : spots.subList(0, 4)) {
@@ -91,16 +132,22 @@ public final class Sample {
                 String start = String.format("06-03T%02d:00", hour);
                 Bite[] bites = new Bite[random.nextInt(6)];
                 for (int i = 0; i < bites.length; i++) {
-                    FishSize size = switch (random.nextInt(4)) {
-                        case 0 -> null;
-                        case 1 -> FishSize.guess(500 + random.nextInt(1500));
-                        case 2 -> FishSize.length(300 + random.nextInt(200));
-                        default -> FishSize.scale(500 + random.nextInt(1500));
-                    };
+                    FishSize size =
+                            switch (random.nextInt(4)) {
+                                case 0 -> null;
+                                case 1 -> FishSize.guess(500 + random.nextInt(1500));
+                                case 2 -> FishSize.length(300 + random.nextInt(200));
+                                default -> FishSize.scale(500 + random.nextInt(1500));
+                            };
                     bites[i] = bite(null, Outcome.values()[random.nextInt(4)], size);
                 }
-                stops.add(stop(spot.id() + hour, spot.id(), start, String.format("06-03T%02d:50", hour),
-                        List.of(hour == 6 ? "walker" : "swim-jig"), bites));
+                stops.add(stop(
+                        spot.id() + hour,
+                        spot.id(),
+                        start,
+                        String.format("06-03T%02d:50", hour),
+                        List.of(hour == 6 ? "walker" : "swim-jig"),
+                        bites));
             }
         }
         return event(tournament(limit, List.of(LARGEMOUTH, SPOTTED)), spots, stops);

@@ -13,7 +13,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** The answer of {@code bag}: one row for each entry. */
 public final class BagRows {
 
-    private BagRows() { }
+    private BagRows() {}
 
     public static JsonNode json(BagLog log, boolean byLength) {
         ArrayNode rows = JsonNodeFactory.instance.arrayNode();
@@ -23,7 +23,8 @@ public final class BagRows {
 
     private static ObjectNode row(BagRow row, boolean byLength) {
         Verdict verdict = row.verdict();
-        ObjectNode node = JsonNodeFactory.instance.objectNode().put("entry", row.entry().id());
+        ObjectNode node =
+                JsonNodeFactory.instance.objectNode().put("entry", row.entry().id());
         node.put("decision", verdict == null ? null : verdict.decision().code());
         node.put("released", verdict == null || verdict.decision() != Decision.CULL ? null : verdict.released());
         node.put("against", verdict == null ? null : verdict.second());
@@ -40,7 +41,9 @@ public final class BagRows {
             node.put("weighings", row.bag().weighings());
         }
         if (byLength) {
-            node.put("totalMm", row.bag().length().total()).put("smallestMm", row.bag().length().smallest()).put("needsMm", row.bag().length().needs());
+            node.put("totalMm", row.bag().length().total())
+                    .put("smallestMm", row.bag().length().smallest())
+                    .put("needsMm", row.bag().length().needs());
         }
         return node;
     }

@@ -51,7 +51,8 @@ public final class BoundedLines implements Iterator<String> {
             number++;
             while (c >= 0 && c != '\n') {
                 if (line.length() == LONGEST) {
-                    throw new IOException("line " + number + " has more than " + LONGEST + " characters: write each row on a line of its own");
+                    throw new IOException("line " + number + " has more than " + LONGEST
+                            + " characters: write each row on a line of its own");
                 }
                 line.append((char) c);
                 c = reader.read();

@@ -10,7 +10,7 @@ public final class Catalogue {
 
     private static final List<Lure> LURES = shipped();
 
-    private Catalogue() { }
+    private Catalogue() {}
 
     /** Its sheets, in its order. */
     public static List<Lure> lures() {

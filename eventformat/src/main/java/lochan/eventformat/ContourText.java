@@ -36,7 +36,9 @@ public final class ContourText {
         ContourText text = new ContourText(metresPerUnit);
         text.read(JsonLimits.read(in));
         if (text.problems.isEmpty() && text.lines.isEmpty()) {
-            text.problem("", "has no line with a depth: expected features with a property \"depthM\", \"depthFt\" or \"depth\"");
+            text.problem(
+                    "",
+                    "has no line with a depth: expected features with a property \"depthM\", \"depthFt\" or \"depth\"");
         }
         if (!text.problems.isEmpty()) {
             throw new EventFileException(text.problems);
@@ -51,28 +53,34 @@ public final class ContourText {
     }
 
     private void read(JsonNode tree) {
-        if (!tree.path("type").asString("").equals("FeatureCollection") || !tree.path("features").isArray()) {
+        if (!tree.path("type").asString("").equals("FeatureCollection")
+                || !tree.path("features").isArray()) {
             problem("/type", "expected a FeatureCollection of lines");
             return;
         }
         for (int i = 0; i < tree.path("features").size(); i++) {
             JsonNode feature = tree.path("features").get(i);
             String pointer = "/features/" + i;
-            depth(feature.path("properties"), pointer + "/properties").ifPresent(d -> geometry(feature.path("geometry"), d, pointer + "/geometry"));
+            depth(feature.path("properties"), pointer + "/properties")
+                    .ifPresent(d -> geometry(feature.path("geometry"), d, pointer + "/geometry"));
         }
     }
 
     /** The depth of a feature, m; metres or feet by the name of the property, else in the unit given. A height below the surface counts too. */
     private Optional<Double> depth(JsonNode properties, String pointer) {
         for (Map.Entry<String, JsonNode> p : properties.properties()) {
-            Double unit = switch (p.getKey().toLowerCase(Locale.ROOT).replace("_", "")) {
-                case "depthm" -> 1.0;
-                case "depthft" -> METRES_PER_FOOT;
-                case "depth", "contour" -> metresPerUnit;
-                default -> null;
-            };
+            Double unit =
+                    switch (p.getKey().toLowerCase(Locale.ROOT).replace("_", "")) {
+                        case "depthm" -> 1.0;
+                        case "depthft" -> METRES_PER_FOOT;
+                        case "depth", "contour" -> metresPerUnit;
+                        default -> null;
+                    };
             if (unit != null) {
-                double depth = Math.abs(unit * (p.getValue().isNumber() ? p.getValue().asDouble(Double.NaN) : number(p.getValue().asString(""))));
+                double depth = Math.abs(unit
+                        * (p.getValue().isNumber()
+                                ? p.getValue().asDouble(Double.NaN)
+                                : number(p.getValue().asString(""))));
                 if (depth <= DEEPEST_M) {
                     return Optional.of(depth);
                 }
@@ -96,9 +104,18 @@ public final class ContourText {
         JsonNode coordinates = geometry.path("coordinates");
         switch (geometry.path("type").asString("")) {
             case "LineString" -> line(coordinates, depth, pointer + "/coordinates");
-            case "MultiLineString", "Polygon" -> each(coordinates, pointer + "/coordinates", (c, p) -> line(c, depth, p));
-            case "MultiPolygon" -> each(coordinates, pointer + "/coordinates", (polygon, at) -> each(polygon, at, (c, p) -> line(c, depth, p)));
-            default -> problem(pointer, "found type \"" + geometry.path("type").asString("") + "\", expected LineString, MultiLineString, Polygon or MultiPolygon");
+            case "MultiLineString", "Polygon" ->
+                each(coordinates, pointer + "/coordinates", (c, p) -> line(c, depth, p));
+            case "MultiPolygon" ->
+                each(
+                        coordinates,
+                        pointer + "/coordinates",
+                        (polygon, at) -> each(polygon, at, (c, p) -> line(c, depth, p)));
+            default ->
+                problem(
+                        pointer,
+                        "found type \"" + geometry.path("type").asString("")
+                                + "\", expected LineString, MultiLineString, Polygon or MultiPolygon");
         }
     }
 
@@ -123,7 +140,9 @@ public final class ContourText {
             double lon = coordinates.get(i).path(0).asDouble(Double.NaN);
             double lat = coordinates.get(i).path(1).asDouble(Double.NaN);
             if (!(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180)) {
-                problem(pointer + "/" + i, "found " + coordinates.get(i) + ", expected [longitude, latitude] in degrees");
+                problem(
+                        pointer + "/" + i,
+                        "found " + coordinates.get(i) + ", expected [longitude, latitude] in degrees");
                 return;
             }
             line.add(new Position(lat, lon));

@@ -12,19 +12,26 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
+import lochan.core.event.CompetitionDay;
 import lochan.core.event.Event;
 import lochan.core.event.EventCheck;
-import lochan.core.event.CompetitionDay;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
-import lochan.core.event.Species;
 import lochan.core.event.Rules;
 import lochan.core.event.Scoring;
+import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.event.TieBreak;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.FishPosition;
+import lochan.core.lake.Lake;
+import lochan.core.lake.Spot;
+import lochan.core.lake.SpotCheck;
+import lochan.core.lake.Stock;
+import lochan.core.lake.Waypoint;
+import lochan.core.lake.Zone;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
@@ -44,15 +51,8 @@ import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
-import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
-import lochan.core.lake.Lake;
-import lochan.core.lake.FishPosition;
-import lochan.core.lake.Waypoint;
-import lochan.core.lake.Spot;
-import lochan.core.lake.SpotCheck;
-import lochan.core.lake.Stock;
-import lochan.core.lake.Zone;
+import lochan.core.practice.TakenOn;
 import lochan.eventformat.EventFileException.Problem;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -72,7 +72,7 @@ public final class EventFileReader {
     private final Set<String> spotIds = new HashSet<>();
     private final Set<String> presentationIds = new HashSet<>();
 
-    private EventFileReader() { }
+    private EventFileReader() {}
 
     /**
      * Reads a file.
@@ -82,7 +82,9 @@ public final class EventFileReader {
      */
     public static EventFile read(InputStream in) throws EventFileException, IOException {
         JsonNode tree = JsonLimits.read(in);
-        boolean old = tree instanceof ObjectNode file && file.path("lochan").isInt() && file.path("lochan").asInt() == Version1.NUMBER;
+        boolean old = tree instanceof ObjectNode file
+                && file.path("lochan").isInt()
+                && file.path("lochan").asInt() == Version1.NUMBER;
         if (!old) {
             return new EventFileReader().read(tree);
         }
@@ -90,7 +92,9 @@ public final class EventFileReader {
         try {
             return new EventFileReader().read(tree);
         } catch (EventFileException e) {
-            throw new EventFileException(e.problems().stream().map(p -> new Problem(Version1.pointerInFile(p.pointer()), p.message())).toList());
+            throw new EventFileException(e.problems().stream()
+                    .map(p -> new Problem(Version1.pointerInFile(p.pointer()), p.message()))
+                    .toList());
         }
     }
 
@@ -109,7 +113,8 @@ public final class EventFileReader {
             }
         });
         JsonNode wrapped = JsonNodeFactory.instance.objectNode().set("entries", list);
-        List<Entry> entries = new JsonFields(wrapped, "", "", reader.context).list("entries", "id", (f, i) -> reader.entry(f, event.event()));
+        List<Entry> entries = new JsonFields(wrapped, "", "", reader.context)
+                .list("entries", "id", (f, i) -> reader.entry(f, event.event()));
         reader.stopAt(!reader.context.problems.isEmpty());
         return entries;
     }
@@ -117,7 +122,8 @@ public final class EventFileReader {
     private EventFile read(JsonNode tree) throws EventFileException {
         JsonFields root = new JsonFields(tree, "", "", context);
         if (tree == null || !tree.isObject() || !root.has("lochan")) {
-            throw new EventFileException(List.of(new Problem("/lochan", "missing, expected the version of an event file, " + VERSION)));
+            throw new EventFileException(
+                    List.of(new Problem("/lochan", "missing, expected the version of an event file, " + VERSION)));
         }
         Integer version = root.wholeOrNull("lochan", Version1.NUMBER, VERSION);
         stopAt(version == null);
@@ -144,11 +150,22 @@ public final class EventFileReader {
         Notebook notebook = new NotebookJson(event, spotIds, presentationIds).read(root);
         root.keepUnknown();
         stopAt(!context.problems.isEmpty());
-        EventData data = EventData.builder(event, boat).runs(runs).lake(lake).spots(spots).waypoints(waypoints).presentations(presentations)
-                .stops(stops).forecast(forecast).plans(plans).competition(entries).notebook(notebook).build();
+        EventData data = EventData.builder(event, boat)
+                .runs(runs)
+                .lake(lake)
+                .spots(spots)
+                .waypoints(waypoints)
+                .presentations(presentations)
+                .stops(stops)
+                .forecast(forecast)
+                .plans(plans)
+                .competition(entries)
+                .notebook(notebook)
+                .build();
         for (int i = 0; i < plans.size(); i++) {
             String pointer = "/plans/" + i + "/";
-            PlanCheck.check(data, plans.get(i)).forEach(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
+            PlanCheck.check(data, plans.get(i))
+                    .forEach(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
         }
         replay(event, entries);
         stopAt(!context.problems.isEmpty());
@@ -157,7 +174,8 @@ public final class EventFileReader {
 
     private void stopAt(boolean end) throws EventFileException {
         if (end) {
-            throw new EventFileException(context.problems.stream().limit(MOST_PROBLEMS).toList());
+            throw new EventFileException(
+                    context.problems.stream().limit(MOST_PROBLEMS).toList());
         }
     }
 
@@ -165,7 +183,8 @@ public final class EventFileReader {
         BagLog log = new BagLog(event);
         for (int i = 0; i < entries.size(); i++) {
             String pointer = "/competition/" + i + "/";
-            log.append(entries.get(i)).ifPresent(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
+            log.append(entries.get(i))
+                    .ifPresent(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
         }
     }
 
@@ -173,33 +192,58 @@ public final class EventFileReader {
         ZoneId zone = zone(f);
         Format format = f.choice("format", Format.class);
         JsonFields penalties = f.object("penalties");
-        Penalties off = new Penalties(penalties.numberOrNull("deadFishGrams", 0, MUCH), penalties.numberOrNull("lateGramsPerMinute", 0, MUCH),
-                penalties.numberOrNull("lateDisqualifyMinutes", 0, MUCH), penalties.numberOrNull("shortFishGrams", 0, MUCH),
+        Penalties off = new Penalties(
+                penalties.numberOrNull("deadFishGrams", 0, MUCH),
+                penalties.numberOrNull("lateGramsPerMinute", 0, MUCH),
+                penalties.numberOrNull("lateDisqualifyMinutes", 0, MUCH),
+                penalties.numberOrNull("shortFishGrams", 0, MUCH),
                 penalties.numberOrNull("overLimitGrams", 0, MUCH));
         penalties.keepUnknown();
         JsonFields gear = f.object("gear");
-        Gear allowed = new Gear(gear.wholeOrNull("maxHooksPerRig", 0, 100), gear.texts("banned"), gear.wholeOrNull("maxRods", 1, 100), gear.truthOrNull("liveBaitAllowed"));
+        Gear allowed = new Gear(
+                gear.wholeOrNull("maxHooksPerRig", 0, 100),
+                gear.texts("banned"),
+                gear.wholeOrNull("maxRods", 1, 100),
+                gear.truthOrNull("liveBaitAllowed"));
         gear.keepUnknown();
         String name = f.text("name");
         Integer limit = f.wholeOrNull("limit", -1_000_000, 1_000_000);
         int anglers = f.whole("anglers", -1_000_000, 1_000_000, 1);
         Double target = f.numberOrNull("targetGrams", -MUCH, MUCH);
         Double scale = f.numberOrNull("scaleGrams", -MUCH, MUCH);
-        List<SpeciesRule> species = f.list("species", (s, i) -> new SpeciesRule(s.choice("code", Species.class),
-                s.numberOrNull("minLengthMm", -MUCH, MUCH), s.numberOrNull("minGrams", -MUCH, MUCH), slot(s), s.wholeOrNull("bagLimit", -1_000_000, 1_000_000), s.entered("minLengthMm")));
+        List<SpeciesRule> species = f.list(
+                "species",
+                (s, i) -> new SpeciesRule(
+                        s.choice("code", Species.class),
+                        s.numberOrNull("minLengthMm", -MUCH, MUCH),
+                        s.numberOrNull("minGrams", -MUCH, MUCH),
+                        slot(s),
+                        s.wholeOrNull("bagLimit", -1_000_000, 1_000_000),
+                        s.entered("minLengthMm")));
         Scoring scoring = scoring(f);
         var practice = f.dates("practice");
-        List<CompetitionDay> days = f.list("days", (d, i) -> new CompetitionDay(d.date("date"), d.time("start"), d.time("checkIn")));
+        List<CompetitionDay> days =
+                f.list("days", (d, i) -> new CompetitionDay(d.date("date"), d.time("start"), d.time("checkIn")));
         Position launch = position(f, "launch", true);
         Position checkInAt = f.has("checkInAt") ? position(f, "checkInAt", true) : position(f, "checkInAt", false);
         var entered = f.entered("targetGrams");
         f.keepUnknown();
-        boolean whole = zone != null && format != null && launch != null && species.stream().allMatch(s -> s.species() != null);
+        boolean whole = zone != null
+                && format != null
+                && launch != null
+                && species.stream().allMatch(s -> s.species() != null);
         if (!context.problems.isEmpty() || !whole) {
             return null;
         }
-        Event event = new Event(name, zone, anglers, practice, days, new Event.Ramp(launch, checkInAt == null ? launch : checkInAt),
-                new Rules(format, limit, target, scale, species, scoring, off, allowed), entered);
+        Event event = new Event(
+                name,
+                zone,
+                anglers,
+                practice,
+                days,
+                new Event.Ramp(launch, checkInAt == null ? launch : checkInAt),
+                new Rules(format, limit, target, scale, species, scoring, off, allowed),
+                entered);
         List<Violation> violations = EventCheck.check(event);
         f.violations(violations);
         return violations.isEmpty() ? event : null;
@@ -209,10 +253,18 @@ public final class EventFileReader {
         boolean culling = !Boolean.FALSE.equals(event.truthOrNull("culling"));
         JsonFields f = event.object("scoring");
         JsonFields cut = f.object("cut");
-        Scoring.Cut made = f.has("cut") ? new Scoring.Cut(cut.whole("afterDay", 1, 1000, 1), cut.whole("places", 1, 1_000_000, 1)) : null;
+        Scoring.Cut made = f.has("cut")
+                ? new Scoring.Cut(cut.whole("afterDay", 1, 1000, 1), cut.whole("places", 1, 1_000_000, 1))
+                : null;
         cut.keepUnknown();
         TieBreak tieBreak = f.choiceOrNull("tieBreak", TieBreak.class);
-        Scoring scoring = new Scoring(culling, Boolean.TRUE.equals(f.truthOrNull("balanceOnly")), f.numberOrNull("lengthStepMm", -MUCH, MUCH), tieBreak == null ? TieBreak.NONE : tieBreak, made, f.texts("tags"));
+        Scoring scoring = new Scoring(
+                culling,
+                Boolean.TRUE.equals(f.truthOrNull("balanceOnly")),
+                f.numberOrNull("lengthStepMm", -MUCH, MUCH),
+                tieBreak == null ? TieBreak.NONE : tieBreak,
+                made,
+                f.texts("tags"));
         f.keepUnknown();
         return scoring;
     }
@@ -223,7 +275,10 @@ public final class EventFileReader {
         if (!given) {
             return null;
         }
-        SpeciesRule.Slot slot = new SpeciesRule.Slot(f.number("fromMm", -MUCH, MUCH), f.number("toMm", -MUCH, MUCH), f.wholeOrNull("over", -1_000_000, 1_000_000));
+        SpeciesRule.Slot slot = new SpeciesRule.Slot(
+                f.number("fromMm", -MUCH, MUCH),
+                f.number("toMm", -MUCH, MUCH),
+                f.wholeOrNull("over", -1_000_000, 1_000_000));
         f.keepUnknown();
         return slot;
     }
@@ -260,35 +315,68 @@ public final class EventFileReader {
         if (!root.has("boat")) {
             return Boat.USUAL;
         }
-        Boat boat = new Boat(f.number("runMps", 0.5, 60), f.number("roughMps", 0.5, 60), f.number("setUpMinutes", 0, 120),
-                f.numberOrNull("maxWindMps", 1, 40), f.numberOrNull("fuelLitres", 0, MUCH), f.numberOrNull("litresPerKm", 0, MUCH), f.entered("runMps"));
+        Boat boat = new Boat(
+                f.number("runMps", 0.5, 60),
+                f.number("roughMps", 0.5, 60),
+                f.number("setUpMinutes", 0, 120),
+                f.numberOrNull("maxWindMps", 1, 40),
+                f.numberOrNull("fuelLitres", 0, MUCH),
+                f.numberOrNull("litresPerKm", 0, MUCH),
+                f.entered("runMps"));
         f.keepUnknown();
         return boat;
     }
 
     private static Spot spot(JsonFields f) {
         Double radius = f.numberOrNull("radiusM", -MUCH, MUCH);
-        Spot spot = new Spot(f.id("id"), f.text("name"), position(f), radius == null ? Spot.USUAL_RADIUS_M : radius,
-                f.shortText("type", 64), f.choice("zone", Zone.class), f.numberOrNull("depthMinM", -MUCH, MUCH),
-                f.numberOrNull("depthMaxM", -MUCH, MUCH), f.has("crowdRisk") ? f.number("crowdRisk", -MUCH, MUCH) : missingCrowdRisk(f),
-                f.choice("stock", Stock.class), f.entered("depthMaxM"));
-        f.violations(SpotCheck.check(spot).stream().map(v -> v.field().equals("spotType") ? new Violation("type", v.message()) : v).toList());
+        Spot spot = new Spot(
+                f.id("id"),
+                f.text("name"),
+                position(f),
+                radius == null ? Spot.USUAL_RADIUS_M : radius,
+                f.shortText("type", 64),
+                f.choice("zone", Zone.class),
+                f.numberOrNull("depthMinM", -MUCH, MUCH),
+                f.numberOrNull("depthMaxM", -MUCH, MUCH),
+                f.has("crowdRisk") ? f.number("crowdRisk", -MUCH, MUCH) : missingCrowdRisk(f),
+                f.choice("stock", Stock.class),
+                f.entered("depthMaxM"));
+        f.violations(SpotCheck.check(spot).stream()
+                .map(v -> v.field().equals("spotType") ? new Violation("type", v.message()) : v)
+                .toList());
         return spot;
     }
 
     private static BoatRun boatRun(JsonFields f) {
-        BoatRun run = new BoatRun(f.time("start"), f.time("end"), f.number("metres", 0, MUCH), f.number("mps", 0, 60), f.numberOrNull("windMps", 0, 100));
+        BoatRun run = new BoatRun(
+                f.time("start"),
+                f.time("end"),
+                f.number("metres", 0, MUCH),
+                f.number("mps", 0, 60),
+                f.numberOrNull("windMps", 0, 100));
         if (!PracticeStop.canRun(run.start(), run.end())) {
-            f.problem("end", run.end().isAfter(run.start()) ? "the run lasts longer than a day, expected a time at most 24 hours after its start"
-                    : "the run ends before it begins, expected a time after its start");
+            f.problem(
+                    "end",
+                    run.end().isAfter(run.start())
+                            ? "the run lasts longer than a day, expected a time at most 24 hours after its start"
+                            : "the run ends before it begins, expected a time after its start");
         }
         return run;
     }
 
     private Waypoint waypoint(JsonFields f) {
-        return new Waypoint(f.id("id"), f.time("at"), position(f), reference(f, "spot", spotIds, false), f.numberOrNull("fishDepthM", 0, DEEPEST_M),
-                f.numberOrNull("waterDepthM", 0, DEEPEST_M), f.choiceOrNull("bottom", Waypoint.Bottom.class), f.truthOrNull("bait"),
-                f.choiceOrNull("position", FishPosition.class), f.shortText("note", Waypoint.LONGEST_NOTE), f.entered("fishDepthM"));
+        return new Waypoint(
+                f.id("id"),
+                f.time("at"),
+                position(f),
+                reference(f, "spot", spotIds, false),
+                f.numberOrNull("fishDepthM", 0, DEEPEST_M),
+                f.numberOrNull("waterDepthM", 0, DEEPEST_M),
+                f.choiceOrNull("bottom", Waypoint.Bottom.class),
+                f.truthOrNull("bait"),
+                f.choiceOrNull("position", FishPosition.class),
+                f.shortText("note", Waypoint.LONGEST_NOTE),
+                f.entered("fishDepthM"));
     }
 
     private static double missingCrowdRisk(JsonFields f) {
@@ -308,25 +396,49 @@ public final class EventFileReader {
         java.time.Instant start = f.time("start");
         java.time.Instant end = f.timeOrNull("end");
         if (end != null && !PracticeStop.canRun(start, end)) {
-            f.problem("end", end.isAfter(start) ? "the stop lasts longer than a day, expected a time at most 24 hours after its start"
-                    : "the stop ends before it begins, expected a time after its start");
+            f.problem(
+                    "end",
+                    end.isAfter(start)
+                            ? "the stop lasts longer than a day, expected a time at most 24 hours after its start"
+                            : "the stop ends before it begins, expected a time after its start");
         }
-        List<PresentationTime> presentations = f.list("presentations",
-                (p, i) -> new PresentationTime(reference(p, "id", presentationIds, true), p.numberOrNull("minutes", 0, 1440)));
+        List<PresentationTime> presentations = f.list(
+                "presentations",
+                (p, i) -> new PresentationTime(
+                        reference(p, "id", presentationIds, true), p.numberOrNull("minutes", 0, 1440)));
         List<Bite> bites = f.list("bites", (b, i) -> bite(b, event, start, end));
         JsonFields c = f.object("conditions");
-        Conditions conditions = new Conditions(c.numberOrNull("waterTempC", -5, 50), c.numberOrNull("visibilityM", 0.01, 100),
-                c.numberOrNull("windMps", 0, 100), c.choiceOrNull("sky", Sky.class), c.wholeOrNull("boatsNear", 0, 1000), signs(c),
+        Conditions conditions = new Conditions(
+                c.numberOrNull("waterTempC", -5, 50),
+                c.numberOrNull("visibilityM", 0.01, 100),
+                c.numberOrNull("windMps", 0, 100),
+                c.choiceOrNull("sky", Sky.class),
+                c.wholeOrNull("boatsNear", 0, 1000),
+                signs(c),
                 c.entered("waterTempC"));
         c.keepUnknown();
-        return new PracticeStop(id, spot, start, end, f.whole("anglers", 1, 2, 1), presentations, f.whole("follows", 0, 1000, 0), bites,
+        return new PracticeStop(
+                id,
+                spot,
+                start,
+                end,
+                f.whole("anglers", 1, 2, 1),
+                presentations,
+                f.whole("follows", 0, 1000, 0),
+                bites,
                 conditions);
     }
 
     private static Signs signs(JsonFields c) {
-        return new Signs(c.choiceOrNull("clarityTrend", ClarityTrend.class), c.numberOrNull("windFromDeg", 0, 360),
-                c.choiceOrNull("surface", Surface.class), c.truthOrNull("recentFront"), c.choiceOrNull("levelTrend", LevelTrend.class),
-                c.choiceOrNull("current", Current.class), c.truthOrNull("baitSeen"), c.numberOrNull("baitDepthM", 0, DEEPEST_M));
+        return new Signs(
+                c.choiceOrNull("clarityTrend", ClarityTrend.class),
+                c.numberOrNull("windFromDeg", 0, 360),
+                c.choiceOrNull("surface", Surface.class),
+                c.truthOrNull("recentFront"),
+                c.choiceOrNull("levelTrend", LevelTrend.class),
+                c.choiceOrNull("current", Current.class),
+                c.truthOrNull("baitSeen"),
+                c.numberOrNull("baitDepthM", 0, DEEPEST_M));
     }
 
     private Bite bite(JsonFields f, Event event, java.time.Instant start, java.time.Instant end) {
@@ -335,12 +447,22 @@ public final class EventFileReader {
             f.problem("at", "the bite lies outside its stop, expected a time in it, or null");
         }
         Species species = species(f, event);
-        return new Bite(at, f.choice("outcome", Outcome.class), reference(f, "presentation", presentationIds, false), species, size(f), notes(f));
+        return new Bite(
+                at,
+                f.choice("outcome", Outcome.class),
+                reference(f, "presentation", presentationIds, false),
+                species,
+                size(f),
+                notes(f));
     }
 
     private static BiteNotes notes(JsonFields f) {
-        return new BiteNotes(f.shortText("retrieve", LONGEST_ENTERED), f.numberOrNull("fishDepthM", 0, DEEPEST_M),
-                f.numberOrNull("waterDepthM", 0, DEEPEST_M), f.choiceOrNull("takenOn", TakenOn.class), f.shortText("onRig", LONGEST_ENTERED),
+        return new BiteNotes(
+                f.shortText("retrieve", LONGEST_ENTERED),
+                f.numberOrNull("fishDepthM", 0, DEEPEST_M),
+                f.numberOrNull("waterDepthM", 0, DEEPEST_M),
+                f.choiceOrNull("takenOn", TakenOn.class),
+                f.shortText("onRig", LONGEST_ENTERED),
                 f.entered("fishDepthM"));
     }
 
@@ -386,9 +508,15 @@ public final class EventFileReader {
     }
 
     private static ForecastPeriod forecast(JsonFields f) {
-        ForecastPeriod period = new ForecastPeriod(f.time("from"), f.time("to"), f.numberOrNull("windMps", 0, 100),
-                f.numberOrNull("windFromDeg", 0, 360), f.choiceOrNull("sky", Sky.class), f.numberOrNull("waterTempC", -5, 50),
-                f.numberOrNull("visibilityM", 0.01, 100), f.truthOrNull("lightning"));
+        ForecastPeriod period = new ForecastPeriod(
+                f.time("from"),
+                f.time("to"),
+                f.numberOrNull("windMps", 0, 100),
+                f.numberOrNull("windFromDeg", 0, 360),
+                f.choiceOrNull("sky", Sky.class),
+                f.numberOrNull("waterTempC", -5, 50),
+                f.numberOrNull("visibilityM", 0.01, 100),
+                f.truthOrNull("lightning"));
         if (!period.to().isAfter(period.from())) {
             f.problem("to", "the period ends before it begins, expected a time after its start");
         }
@@ -396,8 +524,17 @@ public final class EventFileReader {
     }
 
     private static Plan plan(JsonFields f) {
-        return new Plan(f.whole("day", 1, 1000, 1), f.shortText("name", 80),
-                f.list("stops", (s, i) -> new PlanStop(s.id("spot"), s.id("presentation"), s.time("arrive"), s.time("leave"), Boolean.TRUE.equals(s.truthOrNull("locked")))));
+        return new Plan(
+                f.whole("day", 1, 1000, 1),
+                f.shortText("name", 80),
+                f.list(
+                        "stops",
+                        (s, i) -> new PlanStop(
+                                s.id("spot"),
+                                s.id("presentation"),
+                                s.time("arrive"),
+                                s.time("leave"),
+                                Boolean.TRUE.equals(s.truthOrNull("locked")))));
     }
 
     private Entry entry(JsonFields f, Event event) {
@@ -405,25 +542,62 @@ public final class EventFileReader {
         String id = f.id("id");
         java.time.Instant at = f.time("at");
         return switch (type) {
-            case "catch" -> new Entry.Catch(id, at, species(f, event), f.numberOrNull("grams", 1e-6, 30_000), f.numberOrNull("mm", 1e-6, 1500),
-                    reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false),
-                    f.truthOrNull("alive") instanceof Boolean alive ? alive : true, f.shortText("tag", 40),
-                    f.shortText("entered", LONGEST_ENTERED));
+            case "catch" ->
+                new Entry.Catch(
+                        id,
+                        at,
+                        species(f, event),
+                        f.numberOrNull("grams", 1e-6, 30_000),
+                        f.numberOrNull("mm", 1e-6, 1500),
+                        reference(f, "spot", spotIds, false),
+                        reference(f, "presentation", presentationIds, false),
+                        f.truthOrNull("alive") instanceof Boolean alive ? alive : true,
+                        f.shortText("tag", 40),
+                        f.shortText("entered", LONGEST_ENTERED));
             case "balance" -> new Entry.Balance(id, at, f.id("heavier"), f.id("lighter"));
             case "died" -> new Entry.Died(id, at, f.id("catch"));
-            case "correct" -> new Entry.Correct(id, at, f.id("catch"), f.numberOrNull("grams", 1e-6, 30_000),
-                    f.numberOrNull("mm", 1e-6, 1500), f.shortText("entered", LONGEST_ENTERED));
+            case "correct" ->
+                new Entry.Correct(
+                        id,
+                        at,
+                        f.id("catch"),
+                        f.numberOrNull("grams", 1e-6, 30_000),
+                        f.numberOrNull("mm", 1e-6, 1500),
+                        f.shortText("entered", LONGEST_ENTERED));
             case "void" -> new Entry.Void(id, at, f.id("entry"));
-            case "official" -> new Entry.Official(id, at, f.numberOrNull("grams", 0, MUCH), f.numberOrNull("mm", 0, MUCH), f.wholeOrNull("deadFish", 0, 1000),
-                    f.numberOrNull("lateMinutes", 0, 1440), f.wholeOrNull("shortFish", 0, 1000), f.wholeOrNull("overLimit", 0, 1000), f.wholeOrNull("place", 1, 1_000_000),
-                    f.numberOrNull("biggestGrams", 0, 30_000));
+            case "official" ->
+                new Entry.Official(
+                        id,
+                        at,
+                        f.numberOrNull("grams", 0, MUCH),
+                        f.numberOrNull("mm", 0, MUCH),
+                        f.wholeOrNull("deadFish", 0, 1000),
+                        f.numberOrNull("lateMinutes", 0, 1440),
+                        f.wholeOrNull("shortFish", 0, 1000),
+                        f.wholeOrNull("overLimit", 0, 1000),
+                        f.wholeOrNull("place", 1, 1_000_000),
+                        f.numberOrNull("biggestGrams", 0, 30_000));
             case "livewell" -> new Entry.LivewellReading(id, at, f.number("celsius", 0, 40));
-            case "scale-check" -> new Entry.ScaleCheck(id, at, f.number("knownGrams", 1e-6, 30_000), f.number("readGrams", 1e-6, 30_000));
-            case "bite" -> new Entry.Bite(id, at, reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false),
-                    f.choice("outcome", Outcome.class));
-            case "fishing" -> new Entry.Fishing(id, at, reference(f, "spot", spotIds, false), reference(f, "presentation", presentationIds, false));
+            case "scale-check" ->
+                new Entry.ScaleCheck(id, at, f.number("knownGrams", 1e-6, 30_000), f.number("readGrams", 1e-6, 30_000));
+            case "bite" ->
+                new Entry.Bite(
+                        id,
+                        at,
+                        reference(f, "spot", spotIds, false),
+                        reference(f, "presentation", presentationIds, false),
+                        f.choice("outcome", Outcome.class));
+            case "fishing" ->
+                new Entry.Fishing(
+                        id,
+                        at,
+                        reference(f, "spot", spotIds, false),
+                        reference(f, "presentation", presentationIds, false));
             default -> {
-                f.problem("type", "found \"" + type + "\", expected one of catch, balance, died, correct, void, official, bite, fishing, scale-check, livewell");
+                f.problem(
+                        "type",
+                        "found \"" + type
+                                + "\", expected one of catch, balance, died, correct, void, official, bite, fishing, scale-check, livewell");
                 yield null;
             }
         };

@@ -12,11 +12,13 @@ import lochan.core.competition.Entry;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
 import lochan.core.event.Event;
-import lochan.core.eventdata.EventData;
 import lochan.core.event.Penalties;
+import lochan.core.event.Position;
 import lochan.core.event.Scoring;
 import lochan.core.event.TieBreak;
-import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
+import lochan.core.lake.Waypoint;
 import lochan.core.plan.Plan;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
@@ -24,8 +26,6 @@ import lochan.core.practice.Conditions;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
-import lochan.core.lake.Waypoint;
-import lochan.core.lake.Spot;
 import tools.jackson.core.util.DefaultIndenter;
 import tools.jackson.core.util.DefaultPrettyPrinter;
 import tools.jackson.core.util.Separators;
@@ -38,7 +38,9 @@ import tools.jackson.databind.node.ObjectNode;
 /** Writes an event file: the same event gives the same bytes, fields in the order of the format, unknown ones after them. */
 public final class EventFileWriter {
 
-    private static final JsonMapper JSON = JsonMapper.builder().enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS).build();
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+            .build();
     private static final DefaultPrettyPrinter LAYOUT = layout();
     private static final double LARGEST_WHOLE = 1e15;
 
@@ -95,7 +97,11 @@ public final class EventFileWriter {
         list(root, "stops", data.stops(), s -> stop(s, "/stops/" + JsonFields.escape(s.id())));
         list(root, "forecast", data.forecast(), (f, i) -> forecast(f, "/forecast/" + i));
         list(root, "plans", data.plans(), (p, i) -> plan(p, "/plans/" + i));
-        list(root, "competition", data.competition(), e -> withUnknown(entry(e), "/competition/" + JsonFields.escape(e.id())));
+        list(
+                root,
+                "competition",
+                data.competition(),
+                e -> withUnknown(entry(e), "/competition/" + JsonFields.escape(e.id())));
         ObjectNode notebook = NotebookJson.write(data.notebook(), this, this::withUnknown);
         if (!notebook.isEmpty()) {
             root.set("notebook", notebook);
@@ -143,7 +149,8 @@ public final class EventFileWriter {
         number(penalties, "shortFishGrams", p.shortFishGrams());
         some(penalties, "overLimitGrams", p.overLimitGrams());
         node.set("penalties", withUnknown(penalties, "/event/penalties"));
-        ObjectNode gear = JSON.createObjectNode().put("maxHooksPerRig", event.rules().gear().maxHooksPerRig());
+        ObjectNode gear = JSON.createObjectNode()
+                .put("maxHooksPerRig", event.rules().gear().maxHooksPerRig());
         event.rules().gear().banned().forEach(gear.putArray("banned")::add);
         if (event.rules().gear().maxRods() != null) {
             gear.put("maxRods", event.rules().gear().maxRods());
@@ -172,7 +179,13 @@ public final class EventFileWriter {
             code(node, "tieBreak", scoring.tieBreak());
         }
         if (scoring.cut() != null) {
-            node.set("cut", withUnknown(JSON.createObjectNode().put("afterDay", scoring.cut().afterDay()).put("places", scoring.cut().places()), "/event/scoring/cut"));
+            node.set(
+                    "cut",
+                    withUnknown(
+                            JSON.createObjectNode()
+                                    .put("afterDay", scoring.cut().afterDay())
+                                    .put("places", scoring.cut().places()),
+                            "/event/scoring/cut"));
         }
         if (!scoring.tags().isEmpty()) {
             scoring.tags().forEach(node.putArray("tags")::add);
@@ -338,10 +351,14 @@ public final class EventFileWriter {
                 code(node, "species", c.species());
                 number(node, "grams", c.grams());
                 number(node, "mm", c.mm());
-                node.put("spot", c.spotId()).put("presentation", c.presentationId()).put("alive", c.alive()).put("tag", c.tag());
+                node.put("spot", c.spotId())
+                        .put("presentation", c.presentationId())
+                        .put("alive", c.alive())
+                        .put("tag", c.tag());
                 optional(node, "entered", c.entered());
             }
-            case Entry.Balance b -> head(node, "balance", b).put("heavier", b.heavier()).put("lighter", b.lighter());
+            case Entry.Balance b ->
+                head(node, "balance", b).put("heavier", b.heavier()).put("lighter", b.lighter());
             case Entry.Died d -> head(node, "died", d).put("catch", d.catchId());
             case Entry.Correct c -> {
                 head(node, "correct", c).put("catch", c.catchId());
@@ -370,7 +387,8 @@ public final class EventFileWriter {
                 head(node, "livewell", w);
                 number(node, "celsius", w.celsius());
             }
-            case Entry.Fishing x -> head(node, "fishing", x).put("spot", x.spotId()).put("presentation", x.presentationId());
+            case Entry.Fishing x ->
+                head(node, "fishing", x).put("spot", x.spotId()).put("presentation", x.presentationId());
             case Entry.Bite s -> {
                 head(node, "bite", s).put("spot", s.spotId()).put("presentation", s.presentationId());
                 code(node, "outcome", s.outcome());
@@ -467,7 +485,8 @@ public final class EventFileWriter {
         }
     }
 
-    static <T> void list(ObjectNode node, String name, List<T> values, java.util.function.Function<T, ObjectNode> toNode) {
+    static <T> void list(
+            ObjectNode node, String name, List<T> values, java.util.function.Function<T, ObjectNode> toNode) {
         list(node, name, values, (v, i) -> toNode.apply(v));
     }
 }

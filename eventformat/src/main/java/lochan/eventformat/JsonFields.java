@@ -45,7 +45,9 @@ final class JsonFields {
         /** Keeps fields that nobody knows, as far as there is room for them. */
         private void keep(String pointer, ObjectNode unknown) {
             String text = unknown.toString();
-            if (pointer.length() > LONGEST_POINTER || extras.size() >= MOST_UNKNOWN || kept + text.length() > MOST_UNKNOWN_CHARACTERS) {
+            if (pointer.length() > LONGEST_POINTER
+                    || extras.size() >= MOST_UNKNOWN
+                    || kept + text.length() > MOST_UNKNOWN_CHARACTERS) {
                 leftOut++;
             } else {
                 kept += text.length();
@@ -121,7 +123,9 @@ final class JsonFields {
         if (value == null) {
             return null;
         }
-        return value.isString() && value.asString().length() <= LONGEST_TEXT ? Intake.text(value.asString()) : wrong(name, value, "text", null);
+        return value.isString() && value.asString().length() <= LONGEST_TEXT
+                ? Intake.text(value.asString())
+                : wrong(name, value, "text", null);
     }
 
     /** Text with a greatest length, as the records hold it. */
@@ -140,8 +144,13 @@ final class JsonFields {
         if (value == null) {
             return missing(name, "an id", "");
         }
-        return value.isString() && Intake.isId(value.asString()) ? value.asString()
-                : wrong(name, value, "an id of 1 to " + Intake.LONGEST_ID + " plain characters, no spaces at its ends", "");
+        return value.isString() && Intake.isId(value.asString())
+                ? value.asString()
+                : wrong(
+                        name,
+                        value,
+                        "an id of 1 to " + Intake.LONGEST_ID + " plain characters, no spaces at its ends",
+                        "");
     }
 
     String idOrNull(String name) {
@@ -191,7 +200,9 @@ final class JsonFields {
         }
         double number = value.isNumber() ? number(value) : Double.NaN;
         boolean fits = number == Math.rint(number) && number >= least && number <= most;
-        return fits ? Integer.valueOf((int) number) : wrong(name, value, "a whole number from " + least + " to " + most, null);
+        return fits
+                ? Integer.valueOf((int) number)
+                : wrong(name, value, "a whole number from " + least + " to " + most, null);
     }
 
     int whole(String name, int least, int most, int instead) {
@@ -233,7 +244,9 @@ final class JsonFields {
             return null;
         }
         try {
-            Instant time = OffsetDateTime.parse(value.isString() ? value.asString() : "").toInstant().truncatedTo(ChronoUnit.MILLIS);
+            Instant time = OffsetDateTime.parse(value.isString() ? value.asString() : "")
+                    .toInstant()
+                    .truncatedTo(ChronoUnit.MILLIS);
             if (Intake.isTime(time)) {
                 return time;
             }
@@ -271,7 +284,9 @@ final class JsonFields {
 
     List<String> texts(String name) {
         List<String> texts = new ArrayList<>();
-        elements(name).forEach((i, value) -> texts.add(value.isString() ? Intake.text(value.asString()) : wrong(name + "/" + i, value, "text", "")));
+        elements(name)
+                .forEach((i, value) -> texts.add(
+                        value.isString() ? Intake.text(value.asString()) : wrong(name + "/" + i, value, "text", "")));
         return texts;
     }
 
@@ -303,12 +318,19 @@ final class JsonFields {
         List<T> list = new ArrayList<>();
         Map<String, Integer> ids = new HashMap<>();
         elements(name).forEach((i, value) -> {
-            String id = idField == null || !value.isObject() ? null : value.path(idField).asString("");
-            JsonFields fields = new JsonFields(value, pointer + "/" + name + "/" + i,
-                    keptAs + "/" + name + "/" + (id == null ? i.toString() : escape(id)), context);
+            String id = idField == null || !value.isObject()
+                    ? null
+                    : value.path(idField).asString("");
+            JsonFields fields = new JsonFields(
+                    value,
+                    pointer + "/" + name + "/" + i,
+                    keptAs + "/" + name + "/" + (id == null ? i.toString() : escape(id)),
+                    context);
             if (id != null && !id.isEmpty() && ids.putIfAbsent(id, i) != null) {
-                fields.problem(idField, "found \"" + id + "\" a second time (first at " + pointer + "/" + name + "/" + ids.get(id)
-                        + "), expected an id of its own");
+                fields.problem(
+                        idField,
+                        "found \"" + id + "\" a second time (first at " + pointer + "/" + name + "/" + ids.get(id)
+                                + "), expected an id of its own");
             }
             list.add(read.apply(fields, i));
             fields.keepUnknown();
@@ -335,8 +357,12 @@ final class JsonFields {
         }
         Map<String, String> entered = new HashMap<>();
         if (value.isObject()) {
-            value.properties().forEach(e -> entered.put(Intake.text(e.getKey()), e.getValue().isString() ? Intake.text(e.getValue().asString())
-                    : wrong("entered/" + e.getKey(), e.getValue(), "text", "")));
+            value.properties()
+                    .forEach(e -> entered.put(
+                            Intake.text(e.getKey()),
+                            e.getValue().isString()
+                                    ? Intake.text(e.getValue().asString())
+                                    : wrong("entered/" + e.getKey(), e.getValue(), "text", "")));
             return entered;
         }
         return wrong("entered", value, "text, or an object of texts", Map.of());
@@ -345,7 +371,9 @@ final class JsonFields {
     /** Keeps what nobody read. */
     void keepUnknown() {
         ObjectNode rest = JsonNodeFactory.instance.objectNode();
-        node.properties().stream().filter(e -> !known.contains(e.getKey())).forEach(e -> rest.set(e.getKey(), e.getValue()));
+        node.properties().stream()
+                .filter(e -> !known.contains(e.getKey()))
+                .forEach(e -> rest.set(e.getKey(), e.getValue()));
         if (!rest.isEmpty()) {
             context.keep(keptAs, rest);
         }

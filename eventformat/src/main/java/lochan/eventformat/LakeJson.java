@@ -18,7 +18,7 @@ final class LakeJson {
     private static final double MOST_MPS = 100;
     private static final int LONGEST_NAME = 80;
 
-    private LakeJson() { }
+    private LakeJson() {}
 
     /** The lake of a file; null when it has none. */
     static Lake read(JsonFields root) {
@@ -32,7 +32,8 @@ final class LakeJson {
             f.problem("outline", "missing, expected a GeoJSON Polygon or MultiPolygon");
         }
         List<Lake.Body> bodies = f.has("outline") ? bodies(f.object("outline")) : List.of();
-        Lake lake = new Lake(bodies, features(f, "slowZones", LakeJson::slowZone), features(f, "offLimits", LakeJson::offLimits));
+        Lake lake = new Lake(
+                bodies, features(f, "slowZones", LakeJson::slowZone), features(f, "offLimits", LakeJson::offLimits));
         f.keepUnknown();
         f.violations(lake.check());
         return lake;
@@ -88,7 +89,8 @@ final class LakeJson {
     }
 
     private static Lake.SlowZone slowZone(JsonFields feature, JsonFields properties) {
-        return new Lake.SlowZone(properties.shortText("name", LONGEST_NAME), properties.number("mps", 0, MOST_MPS), areas(feature));
+        return new Lake.SlowZone(
+                properties.shortText("name", LONGEST_NAME), properties.number("mps", 0, MOST_MPS), areas(feature));
     }
 
     private static Lake.OffLimits offLimits(JsonFields feature, JsonFields properties) {
@@ -129,7 +131,9 @@ final class LakeJson {
         for (int i = 0; i < polygon.size(); i++) {
             rings.add(ring(polygon.get(i), f, pointer + "/" + i));
         }
-        return rings.isEmpty() ? new Lake.Body(List.of(), List.of()) : new Lake.Body(rings.getFirst(), rings.subList(1, rings.size()));
+        return rings.isEmpty()
+                ? new Lake.Body(List.of(), List.of())
+                : new Lake.Body(rings.getFirst(), rings.subList(1, rings.size()));
     }
 
     private static List<Position> ring(JsonNode ring, JsonFields f, String pointer) {
@@ -156,17 +160,36 @@ final class LakeJson {
     static ObjectNode write(Lake lake, BiFunction<ObjectNode, String, ObjectNode> unknown) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.set("outline", unknown.apply(geometry(lake.bodies()), "/lake/outline"));
-        node.set("slowZones", features("/lake/slowZones", lake.slowZones(), Lake.SlowZone::name, Lake.SlowZone::areas,
-                (properties, zone) -> properties.put("mps", zone.mps()), unknown));
+        node.set(
+                "slowZones",
+                features(
+                        "/lake/slowZones",
+                        lake.slowZones(),
+                        Lake.SlowZone::name,
+                        Lake.SlowZone::areas,
+                        (properties, zone) -> properties.put("mps", zone.mps()),
+                        unknown));
         if (!lake.offLimits().isEmpty()) {
-            node.set("offLimits", features("/lake/offLimits", lake.offLimits(), Lake.OffLimits::name, Lake.OffLimits::areas,
-                    (properties, area) -> { }, unknown));
+            node.set(
+                    "offLimits",
+                    features(
+                            "/lake/offLimits",
+                            lake.offLimits(),
+                            Lake.OffLimits::name,
+                            Lake.OffLimits::areas,
+                            (properties, area) -> {},
+                            unknown));
         }
         return unknown.apply(node, "/lake");
     }
 
-    private static <T> ObjectNode features(String pointer, List<T> areas, Function<T, String> name, Function<T, List<Lake.Body>> geometry,
-                                           BiConsumer<ObjectNode, T> more, BiFunction<ObjectNode, String, ObjectNode> unknown) {
+    private static <T> ObjectNode features(
+            String pointer,
+            List<T> areas,
+            Function<T, String> name,
+            Function<T, List<Lake.Body>> geometry,
+            BiConsumer<ObjectNode, T> more,
+            BiFunction<ObjectNode, String, ObjectNode> unknown) {
         ObjectNode collection = JsonNodeFactory.instance.objectNode().put("type", "FeatureCollection");
         ArrayNode features = collection.putArray("features");
         for (int i = 0; i < areas.size(); i++) {
@@ -206,7 +229,9 @@ final class LakeJson {
         ArrayNode ring = JsonNodeFactory.instance.arrayNode();
         positions.forEach(p -> ring.addArray().add(p.lon()).add(p.lat()));
         if (!positions.isEmpty()) {
-            ring.addArray().add(positions.getFirst().lon()).add(positions.getFirst().lat());
+            ring.addArray()
+                    .add(positions.getFirst().lon())
+                    .add(positions.getFirst().lat());
         }
         return ring;
     }

@@ -1,7 +1,6 @@
 package lochan.eventformat;
 
 import java.io.InputStream;
-import java.util.List;
 import lochan.core.lake.Lake;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -12,7 +11,7 @@ public final class LakeText {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    private LakeText() { }
+    private LakeText() {}
 
     public static String of(Lake lake) {
         ObjectNode root = JSON.createObjectNode();

@@ -39,12 +39,28 @@ final class NotebookJson {
         JsonFields f = root.object("notebook");
         List<KnownFish> fish = f.list("fish", "id", (x, i) -> fish(x));
         List<Trial> trials = f.list("trials", "id", (x, i) -> trial(x));
-        List<SetupChange> changes = f.list("setupChanges", "id", (x, i) -> new SetupChange(x.id("id"), EventFileReader.reference(x, "presentation", presentationIds, true),
-                x.time("at"), x.shortText("what", SetupChange.LONGEST_WORDS), x.choiceOrNull("hooks", Hooks.class)));
-        List<CarriedRate> carried = f.list("carried", (x, i) -> new CarriedRate(x.id("presentation"), x.number("ratio", 0.01, 100), x.number("anglerHours", 0, 1e6),
-                x.whole("bites", 0, MOST, 0)));
+        List<SetupChange> changes = f.list(
+                "setupChanges",
+                "id",
+                (x, i) -> new SetupChange(
+                        x.id("id"),
+                        EventFileReader.reference(x, "presentation", presentationIds, true),
+                        x.time("at"),
+                        x.shortText("what", SetupChange.LONGEST_WORDS),
+                        x.choiceOrNull("hooks", Hooks.class)));
+        List<CarriedRate> carried = f.list(
+                "carried",
+                (x, i) -> new CarriedRate(
+                        x.id("presentation"),
+                        x.number("ratio", 0.01, 100),
+                        x.number("anglerHours", 0, 1e6),
+                        x.whole("bites", 0, MOST, 0)));
         JsonFields l = f.object("priors");
-        Notebook.Priors priors = new Notebook.Priors(Boolean.TRUE.equals(l.truthOrNull("advice")), Boolean.TRUE.equals(l.truthOrNull("history")), List.of(), Map.of());
+        Notebook.Priors priors = new Notebook.Priors(
+                Boolean.TRUE.equals(l.truthOrNull("advice")),
+                Boolean.TRUE.equals(l.truthOrNull("history")),
+                List.of(),
+                Map.of());
         l.keepUnknown();
         f.keepUnknown();
         return new Notebook(fish, trials, changes, carried, priors);
@@ -59,11 +75,27 @@ final class NotebookJson {
             f.problem("to", "its window ends before it begins, expected a time after \"from\"");
             to = null;
         }
-        List<KnownFish.Try> tries = f.list("tries", (t, i) -> new KnownFish.Try(t.time("at"), t.choice("reaction", KnownFish.Reaction.class),
-                EventFileReader.reference(t, "presentation", presentationIds, false)));
-        return new KnownFish(id, spot, f.shortText("where", KnownFish.LONGEST_WORDS), f.choice("kind", KnownFish.Kind.class), EventFileReader.species(f, event),
-                f.number("guessGrams", 1, MOST_GRAMS), from, to, f.numberOrNull("maxWindMps", 0, 40), f.timeOrNull("nextVisit"),
-                Boolean.TRUE.equals(f.truthOrNull("gone")), f.shortText("note", KnownFish.LONGEST_WORDS), tries, f.entered("guessGrams"));
+        List<KnownFish.Try> tries = f.list(
+                "tries",
+                (t, i) -> new KnownFish.Try(
+                        t.time("at"),
+                        t.choice("reaction", KnownFish.Reaction.class),
+                        EventFileReader.reference(t, "presentation", presentationIds, false)));
+        return new KnownFish(
+                id,
+                spot,
+                f.shortText("where", KnownFish.LONGEST_WORDS),
+                f.choice("kind", KnownFish.Kind.class),
+                EventFileReader.species(f, event),
+                f.number("guessGrams", 1, MOST_GRAMS),
+                from,
+                to,
+                f.numberOrNull("maxWindMps", 0, 40),
+                f.timeOrNull("nextVisit"),
+                Boolean.TRUE.equals(f.truthOrNull("gone")),
+                f.shortText("note", KnownFish.LONGEST_WORDS),
+                tries,
+                f.entered("guessGrams"));
     }
 
     private static LocalTime clock(JsonFields f, String name) {
@@ -77,14 +109,23 @@ final class NotebookJson {
     }
 
     private Trial trial(JsonFields f) {
-        return new Trial(f.id("id"), f.choice("of", Trial.Subject.class), f.shortText("first", Trial.LONGEST_WORDS), f.shortText("second", Trial.LONGEST_WORDS),
+        return new Trial(
+                f.id("id"),
+                f.choice("of", Trial.Subject.class),
+                f.shortText("first", Trial.LONGEST_WORDS),
+                f.shortText("second", Trial.LONGEST_WORDS),
                 f.list("rounds", (r, i) -> {
                     int bites = r.whole("bites", 0, MOST, 0);
                     int landed = r.whole("landed", 0, MOST, 0);
                     if (landed > bites) {
                         r.problem("landed", "found " + landed + ", expected no more than the " + bites + " bites");
                     }
-                    return new Trial.Round(r.time("at"), Boolean.TRUE.equals(r.truthOrNull("first")), r.number("minutes", 0.1, 1440), bites, Math.min(landed, bites));
+                    return new Trial.Round(
+                            r.time("at"),
+                            Boolean.TRUE.equals(r.truthOrNull("first")),
+                            r.number("minutes", 0.1, 1440),
+                            bites,
+                            Math.min(landed, bites));
                 }));
     }
 
@@ -93,10 +134,19 @@ final class NotebookJson {
      *
      * @param withUnknown adds what is kept for a pointer
      */
-    static ObjectNode write(Notebook notebook, EventFileWriter to, BiFunction<ObjectNode, String, ObjectNode> withUnknown) {
+    static ObjectNode write(
+            Notebook notebook, EventFileWriter to, BiFunction<ObjectNode, String, ObjectNode> withUnknown) {
         ObjectNode node = EventFileWriter.object();
-        EventFileWriter.someOf(node, "fish", notebook.fish(), (f, i) -> withUnknown.apply(fish(f, to), "/notebook/fish/" + JsonFields.escape(f.id())));
-        EventFileWriter.someOf(node, "trials", notebook.trials(), (t, i) -> withUnknown.apply(trial(t, to), "/notebook/trials/" + JsonFields.escape(t.id())));
+        EventFileWriter.someOf(
+                node,
+                "fish",
+                notebook.fish(),
+                (f, i) -> withUnknown.apply(fish(f, to), "/notebook/fish/" + JsonFields.escape(f.id())));
+        EventFileWriter.someOf(
+                node,
+                "trials",
+                notebook.trials(),
+                (t, i) -> withUnknown.apply(trial(t, to), "/notebook/trials/" + JsonFields.escape(t.id())));
         EventFileWriter.someOf(node, "setupChanges", notebook.changes(), (c, i) -> {
             ObjectNode change = EventFileWriter.object().put("id", c.id()).put("presentation", c.presentationId());
             to.time(change, "at", c.at());
@@ -104,11 +154,25 @@ final class NotebookJson {
             EventFileWriter.some(change, "hooks", c.hooks());
             return withUnknown.apply(change, "/notebook/setupChanges/" + JsonFields.escape(c.id()));
         });
-        EventFileWriter.someOf(node, "carried", notebook.carried(), (c, i) -> withUnknown.apply(EventFileWriter.object().put("presentation", c.presentationId())
-                .put("ratio", c.ratio()).put("anglerHours", c.anglerHours()).put("bites", c.bites()), "/notebook/carried/" + i));
+        EventFileWriter.someOf(
+                node,
+                "carried",
+                notebook.carried(),
+                (c, i) -> withUnknown.apply(
+                        EventFileWriter.object()
+                                .put("presentation", c.presentationId())
+                                .put("ratio", c.ratio())
+                                .put("anglerHours", c.anglerHours())
+                                .put("bites", c.bites()),
+                        "/notebook/carried/" + i));
         if (notebook.priors().byAdvice() || notebook.priors().byHistory()) {
-            node.set("priors", withUnknown.apply(EventFileWriter.object().put("advice", notebook.priors().byAdvice()).put("history", notebook.priors().byHistory()),
-                    "/notebook/priors"));
+            node.set(
+                    "priors",
+                    withUnknown.apply(
+                            EventFileWriter.object()
+                                    .put("advice", notebook.priors().byAdvice())
+                                    .put("history", notebook.priors().byHistory()),
+                            "/notebook/priors"));
         }
         return withUnknown.apply(node, "/notebook");
     }
@@ -119,7 +183,8 @@ final class NotebookJson {
         EventFileWriter.code(node, "kind", f.kind());
         EventFileWriter.some(node, "species", f.species());
         EventFileWriter.number(node, "guessGrams", f.guessGrams());
-        EventFileWriter.optional(node, "from", f.from() == null ? null : f.from().toString());
+        EventFileWriter.optional(
+                node, "from", f.from() == null ? null : f.from().toString());
         EventFileWriter.optional(node, "to", f.to() == null ? null : f.to().toString());
         EventFileWriter.some(node, "maxWindMps", f.maxWindMps());
         if (f.nextVisit() != null) {

@@ -37,13 +37,15 @@ import tools.jackson.databind.node.ObjectNode;
 /** Tackle as an open file: lures' sheets (the catalogue is one such file), rods, the box, what lures were seen to do. SI units. */
 public final class TackleFile {
 
-    private static final JsonMapper JSON = JsonMapper.builder().enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS).build();
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+            .build();
     private static final int LONGEST_NAME = 80;
     private static final double HEAVIEST_G = 1000;
     private static final double DEEPEST_M = 100;
     private static final double STRONGEST_KG = 100;
 
-    private TackleFile() { }
+    private TackleFile() {}
 
     /**
      * Reads a file whole or refuses it whole.
@@ -72,14 +74,39 @@ public final class TackleFile {
         JsonFields.Context context = new JsonFields.Context();
         JsonFields root = new JsonFields(tree, "", "", context);
         if (tree == null || !tree.isObject() || !root.has("lochanTackle")) {
-            throw new EventFileException(List.of(new Problem("/lochanTackle", "missing, expected the version of a tackle file, 1")));
+            throw new EventFileException(
+                    List.of(new Problem("/lochanTackle", "missing, expected the version of a tackle file, 1")));
         }
         root.wholeOrNull("lochanTackle", 1, 1);
         List<Lure> lures = root.list("lures", "id", (f, i) -> lure(f));
-        List<Rod> rods = root.list("rods", "id", (f, i) -> new Rod(f.id("id"), f.shortText("name", LONGEST_NAME), f.number("lengthM", 0.5, 6), f.choice("power", Power.class),
-                f.choice("action", RodAction.class), f.numberOrNull("turnM", 0.1, 2), line(f, "line", true), line(f, "leader", false), inBoat(f), f.entered("lengthM")));
-        List<BoxItem> box = root.list("box", "id", (f, i) -> new BoxItem(f.id("id"), f.choice("kind", BoxItem.Kind.class), f.shortText("name", LONGEST_NAME), lureId(f),
-                f.numberOrNull("grams", 0.1, HEAVIEST_G), f.choiceOrNull("colour", ColourFamily.class), line(f, "line", false), f.whole("count", 0, 10_000, 1), inBoat(f), f.entered("grams")));
+        List<Rod> rods = root.list(
+                "rods",
+                "id",
+                (f, i) -> new Rod(
+                        f.id("id"),
+                        f.shortText("name", LONGEST_NAME),
+                        f.number("lengthM", 0.5, 6),
+                        f.choice("power", Power.class),
+                        f.choice("action", RodAction.class),
+                        f.numberOrNull("turnM", 0.1, 2),
+                        line(f, "line", true),
+                        line(f, "leader", false),
+                        inBoat(f),
+                        f.entered("lengthM")));
+        List<BoxItem> box = root.list(
+                "box",
+                "id",
+                (f, i) -> new BoxItem(
+                        f.id("id"),
+                        f.choice("kind", BoxItem.Kind.class),
+                        f.shortText("name", LONGEST_NAME),
+                        lureId(f),
+                        f.numberOrNull("grams", 0.1, HEAVIEST_G),
+                        f.choiceOrNull("colour", ColourFamily.class),
+                        line(f, "line", false),
+                        f.whole("count", 0, 10_000, 1),
+                        inBoat(f),
+                        f.entered("grams")));
         List<LureObservation> seen = root.list("observations", "id", (f, i) -> observation(f));
         if (!context.problems.isEmpty()) {
             throw new EventFileException(context.problems);
@@ -121,21 +148,49 @@ public final class TackleFile {
             f.problem("seconds", "missing, expected how long it fell");
             seconds = 1.0;
         }
-        return new LureObservation(id, lure, saw, depth, seconds, f.numberOrNull("castM", 1, 100), f.numberOrNull("grams", 0.1, HEAVIEST_G), line(f, "line", true));
+        return new LureObservation(
+                id,
+                lure,
+                saw,
+                depth,
+                seconds,
+                f.numberOrNull("castM", 1, 100),
+                f.numberOrNull("grams", 0.1, HEAVIEST_G),
+                line(f, "line", true));
     }
 
     private static Lure lure(JsonFields f) {
         try {
             JsonFields hooks = f.object("hooks");
-            Hooking hooking = new Hooking(hooks.choice("kind", Hooks.class), hooks.whole("count", 1, 20, 1), hooks.whole("teasers", 0, 20, 0));
+            Hooking hooking = new Hooking(
+                    hooks.choice("kind", Hooks.class),
+                    hooks.whole("count", 1, 20, 1),
+                    hooks.whole("teasers", 0, 20, 0));
             JsonFields line = f.object("line");
             JsonFields rod = f.object("rod");
-            return new Lure(Lure.currentId(f.id("id")), f.shortText("name", LONGEST_NAME), f.choice("family", Family.class), Boolean.TRUE.equals(f.truthOrNull("power")),
-                    Boolean.TRUE.equals(f.truthOrNull("search")), hooking, range(f, "depthM"), motion(f.object("motion")), f.number("speedMps", 0, 5),
-                    coded(f, "retrieves", Retrieve.class), f.number("sight", 0, 1), Set.copyOf(coded(f, "cover", Cover.class)), range(f, "temperatureC"),
-                    Set.copyOf(coded(f, "stages", SeasonStage.class)), Set.copyOf(coded(f, "moods", Mood.class)), Set.copyOf(coded(f, "forage", Forage.class)),
-                    numbers(f, "weightsG"), new Lure.Outfit(coded(line, "kinds", FishingLine.Kind.class), range(line, "strengthKg"),
-                    powers(coded(rod, "powers", Power.class)), rod.choice("action", RodAction.class)));
+            return new Lure(
+                    Lure.currentId(f.id("id")),
+                    f.shortText("name", LONGEST_NAME),
+                    f.choice("family", Family.class),
+                    Boolean.TRUE.equals(f.truthOrNull("power")),
+                    Boolean.TRUE.equals(f.truthOrNull("search")),
+                    hooking,
+                    range(f, "depthM"),
+                    motion(f.object("motion")),
+                    f.number("speedMps", 0, 5),
+                    coded(f, "retrieves", Retrieve.class),
+                    f.number("sight", 0, 1),
+                    Set.copyOf(coded(f, "cover", Cover.class)),
+                    range(f, "temperatureC"),
+                    Set.copyOf(coded(f, "stages", SeasonStage.class)),
+                    Set.copyOf(coded(f, "moods", Mood.class)),
+                    Set.copyOf(coded(f, "forage", Forage.class)),
+                    numbers(f, "weightsG"),
+                    new Lure.Outfit(
+                            coded(line, "kinds", FishingLine.Kind.class),
+                            range(line, "strengthKg"),
+                            powers(coded(rod, "powers", Power.class)),
+                            rod.choice("action", RodAction.class)));
         } catch (IllegalArgumentException e) {
             f.problem("", e.getMessage());
             return null;
@@ -150,16 +205,22 @@ public final class TackleFile {
         String kind = f.text("kind");
         return switch (kind) {
             case "surface" -> new Motion.Surface();
-            case "dives" -> new Motion.Dives(f.number("depthM", 0.1, DEEPEST_M), f.number("alongM", 0.1, DEEPEST_M), !Boolean.FALSE.equals(f.truthOrNull("floats")));
+            case "dives" ->
+                new Motion.Dives(
+                        f.number("depthM", 0.1, DEEPEST_M),
+                        f.number("alongM", 0.1, DEEPEST_M),
+                        !Boolean.FALSE.equals(f.truthOrNull("floats")));
             case "sinks" -> new Motion.Sinks(f.number("fallMps", 0.01, 10), f.number("holdMps", 0.01, 10));
-            default -> throw new IllegalArgumentException("motion is \"" + kind + "\", expected one of surface, dives, sinks");
+            default ->
+                throw new IllegalArgumentException("motion is \"" + kind + "\", expected one of surface, dives, sinks");
         };
     }
 
     private static Lure.Range range(JsonFields f, String name) {
         List<Double> ends = numbers(f, name);
         if (ends.size() != 2) {
-            throw new IllegalArgumentException(name + " has " + ends.size() + " numbers, expected two, the lower first");
+            throw new IllegalArgumentException(
+                    name + " has " + ends.size() + " numbers, expected two, the lower first");
         }
         return new Lure.Range(ends.get(0), ends.get(1));
     }
@@ -174,8 +235,12 @@ public final class TackleFile {
 
     private static <E extends Enum<E> & Coded> List<E> coded(JsonFields f, String name, Class<E> type) {
         Set<String> seen = new HashSet<>();
-        return f.texts(name).stream().filter(seen::add).map(t -> Coded.find(type, t)
-                .orElseThrow(() -> new IllegalArgumentException(name + " holds \"" + t + "\", expected some of " + Coded.choices(type)))).toList();
+        return f.texts(name).stream()
+                .filter(seen::add)
+                .map(t -> Coded.find(type, t)
+                        .orElseThrow(() -> new IllegalArgumentException(
+                                name + " holds \"" + t + "\", expected some of " + Coded.choices(type))))
+                .toList();
     }
 
     /** Writes a file. */
@@ -194,8 +259,13 @@ public final class TackleFile {
     }
 
     private static ObjectNode node(Rod r) {
-        ObjectNode node = JSON.createObjectNode().put("id", r.id()).put("name", r.name()).put("lengthM", r.lengthM()).put("power", r.power().code())
-                .put("action", r.action().code()).put("turnM", r.turnM());
+        ObjectNode node = JSON.createObjectNode()
+                .put("id", r.id())
+                .put("name", r.name())
+                .put("lengthM", r.lengthM())
+                .put("power", r.power().code())
+                .put("action", r.action().code())
+                .put("turnM", r.turnM());
         node.set("line", node(r.line()));
         if (r.leader() != null) {
             node.set("leader", node(r.leader()));
@@ -210,7 +280,10 @@ public final class TackleFile {
     }
 
     private static ObjectNode node(BoxItem i) {
-        ObjectNode node = JSON.createObjectNode().put("id", i.id()).put("kind", i.kind().code()).put("name", i.name());
+        ObjectNode node = JSON.createObjectNode()
+                .put("id", i.id())
+                .put("kind", i.kind().code())
+                .put("name", i.name());
         EventFileWriter.optional(node, "lure", i.lureId());
         EventFileWriter.some(node, "grams", i.grams());
         EventFileWriter.some(node, "colour", i.colour());
@@ -223,7 +296,11 @@ public final class TackleFile {
     }
 
     private static ObjectNode node(LureObservation o) {
-        ObjectNode node = JSON.createObjectNode().put("id", o.id()).put("lure", o.lureId()).put("saw", o.saw().code()).put("depthM", o.depthM());
+        ObjectNode node = JSON.createObjectNode()
+                .put("id", o.id())
+                .put("lure", o.lureId())
+                .put("saw", o.saw().code())
+                .put("depthM", o.depthM());
         EventFileWriter.some(node, "seconds", o.seconds());
         EventFileWriter.some(node, "castM", o.castM());
         EventFileWriter.some(node, "grams", o.grams());
@@ -232,14 +309,33 @@ public final class TackleFile {
     }
 
     private static ObjectNode node(Lure l) {
-        ObjectNode node = JSON.createObjectNode().put("id", l.id()).put("name", l.name()).put("family", l.family().code()).put("power", l.power()).put("search", l.search());
-        node.putObject("hooks").put("kind", l.hooking().kind().code()).put("count", l.hooking().count()).put("teasers", l.hooking().teasers());
+        ObjectNode node = JSON.createObjectNode()
+                .put("id", l.id())
+                .put("name", l.name())
+                .put("family", l.family().code())
+                .put("power", l.power())
+                .put("search", l.search());
+        node.putObject("hooks")
+                .put("kind", l.hooking().kind().code())
+                .put("count", l.hooking().count())
+                .put("teasers", l.hooking().teasers());
         ends(node, "depthM", l.depth());
-        node.set("motion", switch (l.motion()) {
-            case Motion.Surface s -> JSON.createObjectNode().put("kind", "surface");
-            case Motion.Dives d -> JSON.createObjectNode().put("kind", "dives").put("depthM", d.depthM()).put("alongM", d.alongM()).put("floats", d.floats());
-            case Motion.Sinks s -> JSON.createObjectNode().put("kind", "sinks").put("fallMps", s.fallMps()).put("holdMps", s.holdMps());
-        });
+        node.set(
+                "motion",
+                switch (l.motion()) {
+                    case Motion.Surface s -> JSON.createObjectNode().put("kind", "surface");
+                    case Motion.Dives d ->
+                        JSON.createObjectNode()
+                                .put("kind", "dives")
+                                .put("depthM", d.depthM())
+                                .put("alongM", d.alongM())
+                                .put("floats", d.floats());
+                    case Motion.Sinks s ->
+                        JSON.createObjectNode()
+                                .put("kind", "sinks")
+                                .put("fallMps", s.fallMps())
+                                .put("holdMps", s.holdMps());
+                });
         node.put("speedMps", l.speedMps());
         codes(node, "retrieves", l.retrieves());
         node.put("sight", l.sight());

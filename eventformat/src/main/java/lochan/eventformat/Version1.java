@@ -14,12 +14,14 @@ public final class Version1 {
 
     static final int NUMBER = 1;
 
-    private static final Map<String, String> FISH_POSITIONS = Map.of("on top", "on-top", "off the edge", "off-edge", "on bottom", "on-bottom");
+    private static final Map<String, String> FISH_POSITIONS =
+            Map.of("on top", "on-top", "off the edge", "off-edge", "on bottom", "on-bottom");
     private static final Map<String, String> ENTRY_TYPES = Map.of("strike", "bite", "well-water", "livewell");
     private static final Map<String, String> REACTIONS = Map.of("struck", "bit");
-    private static final Map<String, String> BOAT = Map.of("settleMinutes", "setUpMinutes", "mostWindMps", "maxWindMps");
+    private static final Map<String, String> BOAT =
+            Map.of("settleMinutes", "setUpMinutes", "mostWindMps", "maxWindMps");
 
-    private Version1() { }
+    private Version1() {}
 
     /** Renames in place what version 2 calls otherwise; what is not understood stays for the reader to refuse or keep. */
     static void upgrade(ObjectNode file) {
@@ -77,8 +79,17 @@ public final class Version1 {
             }
             case "boat" -> BOAT.forEach((from, to) -> old.put(to, from));
             case "stops" -> old.put("takenOn", "struck");
-            case "notebook" -> old.putAll(Map.of("maxWindMps", "mostWindMps", "bites", "strikes", "anglerHours", "lineHours", "priors", "leanings"));
-            default -> { }
+            case "notebook" ->
+                old.putAll(Map.of(
+                        "maxWindMps",
+                        "mostWindMps",
+                        "bites",
+                        "strikes",
+                        "anglerHours",
+                        "lineHours",
+                        "priors",
+                        "leanings"));
+            default -> {}
         }
         return parts.stream().map(p -> old.getOrDefault(p, p)).collect(Collectors.joining("/"));
     }

@@ -56,15 +56,23 @@ class TackleFileTest {
             assertThat(l.name()).isEqualTo(p.name());
             assertThat(l.hooking().kind()).isEqualTo(p.hooks());
         }));
-        assertThat(lures).extracting(Lure::family).contains(Arrays.stream(Family.values()).filter(f -> f != Family.LIVE_BAIT).toArray(Family[]::new));
+        assertThat(lures)
+                .extracting(Lure::family)
+                .contains(Arrays.stream(Family.values())
+                        .filter(f -> f != Family.LIVE_BAIT)
+                        .toArray(Family[]::new));
         for (Cover cover : Cover.values()) {
             assertThat(lures).anyMatch(l -> l.cover().contains(cover));
         }
         for (SeasonStage stage : SeasonStage.values()) {
-            assertThat(lures.stream().filter(l -> l.stages().contains(stage)).count()).as(stage.code()).isGreaterThan(5);
+            assertThat(lures.stream().filter(l -> l.stages().contains(stage)).count())
+                    .as(stage.code())
+                    .isGreaterThan(5);
         }
         for (Mood mood : Mood.values()) {
-            assertThat(lures.stream().filter(l -> l.moods().contains(mood)).count()).as(mood.code()).isGreaterThan(5);
+            assertThat(lures.stream().filter(l -> l.moods().contains(mood)).count())
+                    .as(mood.code())
+                    .isGreaterThan(5);
         }
     }
 
@@ -73,11 +81,18 @@ class TackleFileTest {
         Assumptions a = Assumptions.DEFAULTS;
         for (Lure lure : Catalogue.lures()) {
             double middle = Math.max(0.5, (lure.depth().from() + lure.depth().to()) / 2);
-            FishingLine line = new FishingLine(lure.tackle().lines().getFirst(), lure.tackle().strengthKg().from());
+            FishingLine line = new FishingLine(
+                    lure.tackle().lines().getFirst(), lure.tackle().strengthKg().from());
             LureMotion motion = new LureMotion(lure, null, line, List.of(), a.lurePath());
-            LurePath path = LurePath.of(motion, new Cast(30, lure.retrieves().getFirst(), Math.max(0.15, lure.speedMps()), null, false), new WaterSlice(middle, middle, 0, null), a);
+            LurePath path = LurePath.of(
+                    motion,
+                    new Cast(30, lure.retrieves().getFirst(), Math.max(0.15, lure.speedMps()), null, false),
+                    new WaterSlice(middle, middle, 0, null),
+                    a);
             boolean surface = lure.motion() instanceof lochan.core.tackle.Motion.Surface;
-            assertThat(path.zoneShare() > 0.1 || surface && path.deepestM() == 0).as(lure.id() + " in " + middle + " m: " + path.zoneShare()).isTrue();
+            assertThat(path.zoneShare() > 0.1 || surface && path.deepestM() == 0)
+                    .as(lure.id() + " in " + middle + " m: " + path.zoneShare())
+                    .isTrue();
         }
     }
 
@@ -85,26 +100,55 @@ class TackleFileTest {
     void tackleGoesOutAndComesBackAsItWas() throws EventFileException, IOException {
         FishingLine braid = new FishingLine(FishingLine.Kind.BRAID, 18.14);
         FishingLine leader = new FishingLine(FishingLine.Kind.FLUOROCARBON, 3.63);
-        Tackle all = new Tackle(Catalogue.lures(), List.of(new Rod("r", "Grass rod", 2.18, Power.MEDIUM_HEAVY, RodAction.FAST, 0.79, braid, leader, true, Map.of("length", "7-2")),
-                new Rod("s", "Spare", 2, Power.LIGHT, RodAction.MODERATE, null, leader, null, false, Map.of())),
-                List.of(new BoxItem("i", BoxItem.Kind.LURE, "Swim jig, white", "swim-jig", 10.6, ColourFamily.BOLD, null, 3, true, Map.of("grams", "3/8")),
+        Tackle all = new Tackle(
+                Catalogue.lures(),
+                List.of(
+                        new Rod(
+                                "r",
+                                "Grass rod",
+                                2.18,
+                                Power.MEDIUM_HEAVY,
+                                RodAction.FAST,
+                                0.79,
+                                braid,
+                                leader,
+                                true,
+                                Map.of("length", "7-2")),
+                        new Rod("s", "Spare", 2, Power.LIGHT, RodAction.MODERATE, null, leader, null, false, Map.of())),
+                List.of(
+                        new BoxItem(
+                                "i",
+                                BoxItem.Kind.LURE,
+                                "Swim jig, white",
+                                "swim-jig",
+                                10.6,
+                                ColourFamily.BOLD,
+                                null,
+                                3,
+                                true,
+                                Map.of("grams", "3/8")),
                         new BoxItem("l", BoxItem.Kind.LEADER, "Leader", null, null, null, leader, 1, false, Map.of())),
-                List.of(new LureObservation("o", "medium-crankbait", LureObservation.Saw.DIVE, 3.35, null, 30.0, 14.2, leader)));
+                List.of(new LureObservation(
+                        "o", "medium-crankbait", LureObservation.Saw.DIVE, 3.35, null, 30.0, 14.2, leader)));
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         TackleFile.write(all, out);
         assertThat(TackleFile.read(new ByteArrayInputStream(out.toByteArray()))).isEqualTo(all);
-        assertThat(TackleFile.lure(sheet(Catalogue.lures().getFirst()))).isEqualTo(Catalogue.lures().getFirst());
+        assertThat(TackleFile.lure(sheet(Catalogue.lures().getFirst())))
+                .isEqualTo(Catalogue.lures().getFirst());
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "{} | /lochanTackle: missing",
-        "[ | is no JSON",
-        "{\"lochanTackle\":1,\"rods\":[{\"id\":\"r\",\"name\":\"x\",\"lengthM\":2,\"power\":\"steel\",\"action\":\"fast\",\"line\":{\"kind\":\"braid\",\"strengthKg\":9}}]} | /rods/0/power: found \"steel\"",
-        "{\"lochanTackle\":1,\"rods\":[{\"id\":\"r\",\"name\":\"x\",\"lengthM\":2,\"power\":\"light\",\"action\":\"fast\"}]} | /rods/0/line: missing",
-        "{\"lochanTackle\":1,\"observations\":[{\"id\":\"o\",\"lure\":\"tube\",\"saw\":\"fall\",\"depthM\":2,\"line\":{\"kind\":\"braid\",\"strengthKg\":9}}]} | /observations/0/seconds: missing",
-        "{\"lochanTackle\":1,\"box\":[{\"id\":\"b\",\"kind\":\"lure\",\"name\":\"x\"},{\"id\":\"b\",\"kind\":\"hooks\",\"name\":\"y\"}]} | a second time",
-        "{\"lochanTackle\":1,\"lures\":[{\"id\":\"x\",\"name\":\"X\",\"family\":\"jig\"}]} | /lures/0"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{} | /lochanTackle: missing",
+                "[ | is no JSON",
+                "{\"lochanTackle\":1,\"rods\":[{\"id\":\"r\",\"name\":\"x\",\"lengthM\":2,\"power\":\"steel\",\"action\":\"fast\",\"line\":{\"kind\":\"braid\",\"strengthKg\":9}}]} | /rods/0/power: found \"steel\"",
+                "{\"lochanTackle\":1,\"rods\":[{\"id\":\"r\",\"name\":\"x\",\"lengthM\":2,\"power\":\"light\",\"action\":\"fast\"}]} | /rods/0/line: missing",
+                "{\"lochanTackle\":1,\"observations\":[{\"id\":\"o\",\"lure\":\"tube\",\"saw\":\"fall\",\"depthM\":2,\"line\":{\"kind\":\"braid\",\"strengthKg\":9}}]} | /observations/0/seconds: missing",
+                "{\"lochanTackle\":1,\"box\":[{\"id\":\"b\",\"kind\":\"lure\",\"name\":\"x\"},{\"id\":\"b\",\"kind\":\"hooks\",\"name\":\"y\"}]} | a second time",
+                "{\"lochanTackle\":1,\"lures\":[{\"id\":\"x\",\"name\":\"X\",\"family\":\"jig\"}]} | /lures/0"
+            })
     void aFileThatIsWrongIsRefusedWithItsPlace(String json, String message) {
         EventFileException refused = catchThrowableOfType(EventFileException.class, () -> read(json));
         assertThat(refused.problems()).anyMatch(p -> p.toString().contains(message));
@@ -114,12 +158,22 @@ class TackleFileTest {
     void aSheetWithAWrongValueSaysWhatWasExpected() {
         Set<String> said = new HashSet<>();
         String good = sheet(Catalogue.lures().getFirst());
-        for (String[] change : new String[][] {{"\"sight\":0.7", "\"sight\":7"}, {"[\"twitch\"]", "[\"wiggle\"]"}, {"\"kind\":\"surface\"", "\"kind\":\"flies\""}, {"[0.0,2.5]", "[2.5]"}}) {
+        for (String[] change : new String[][] {
+            {"\"sight\":0.7", "\"sight\":7"},
+            {"[\"twitch\"]", "[\"wiggle\"]"},
+            {"\"kind\":\"surface\"", "\"kind\":\"flies\""},
+            {"[0.0,2.5]", "[2.5]"}
+        }) {
             assertThat(good).contains(change[0]);
-            EventFileException refused = catchThrowableOfType(EventFileException.class, () -> read("{\"lochanTackle\":1,\"lures\":[" + good.replace(change[0], change[1]) + "]}"));
+            EventFileException refused = catchThrowableOfType(
+                    EventFileException.class,
+                    () -> read("{\"lochanTackle\":1,\"lures\":[" + good.replace(change[0], change[1]) + "]}"));
             said.add(refused.problems().getFirst().toString());
         }
-        assertThat(said).anyMatch(s -> s.contains("sight")).anyMatch(s -> s.contains("\"wiggle\", expected some of steady")).anyMatch(s -> s.contains("surface, dives, sinks"))
+        assertThat(said)
+                .anyMatch(s -> s.contains("sight"))
+                .anyMatch(s -> s.contains("\"wiggle\", expected some of steady"))
+                .anyMatch(s -> s.contains("surface, dives, sinks"))
                 .anyMatch(s -> s.contains("expected two, the lower first"));
     }
 }

@@ -22,10 +22,11 @@ import org.jooq.meta.jaxb.Target;
 /** Makes the jOOQ classes from the migrations, on a throw-away server. Arguments: the target folder, the folder of the migrations. */
 public final class CodeGeneration {
 
-    private static final String INSTANT_IN_UTC = "org.jooq.Converter.ofNullable(java.time.LocalDateTime.class, java.time.Instant.class, "
-            + "t -> t.toInstant(java.time.ZoneOffset.UTC), i -> java.time.LocalDateTime.ofInstant(i, java.time.ZoneOffset.UTC))";
+    private static final String INSTANT_IN_UTC =
+            "org.jooq.Converter.ofNullable(java.time.LocalDateTime.class, java.time.Instant.class, "
+                    + "t -> t.toInstant(java.time.ZoneOffset.UTC), i -> java.time.LocalDateTime.ofInstant(i, java.time.ZoneOffset.UTC))";
 
-    private CodeGeneration() { }
+    private CodeGeneration() {}
 
     public static void main(String[] arguments) throws Exception {
         Path target = Path.of(arguments[0]);
@@ -36,7 +37,10 @@ public final class CodeGeneration {
         }
         Path home = Files.createTempDirectory("lochan-codegen");
         try (PrivateMariaDb db = PrivateMariaDb.start(home, false)) {
-            Flyway.configure().dataSource(db.url(), db.user(), db.password()).load().migrate();
+            Flyway.configure()
+                    .dataSource(db.url(), db.user(), db.password())
+                    .load()
+                    .migrate();
             GenerationTool.generate(configuration(db.url(), db.user(), db.password(), target));
         }
         PrivateMariaDb.delete(home);
@@ -45,17 +49,31 @@ public final class CodeGeneration {
 
     private static Configuration configuration(String url, String user, String password, Path target) {
         return new Configuration()
-                .withJdbc(new Jdbc().withDriver("org.mariadb.jdbc.Driver").withUrl(url).withUser(user).withPassword(password))
+                .withJdbc(new Jdbc()
+                        .withDriver("org.mariadb.jdbc.Driver")
+                        .withUrl(url)
+                        .withUser(user)
+                        .withPassword(password))
                 .withGenerator(new Generator()
-                        .withDatabase(new Database().withName("org.jooq.meta.mariadb.MariaDBDatabase").withInputSchema("lochan")
-                                .withOutputSchemaToDefault(true).withExcludes("flyway_schema_history|SPRING_SESSION.*")
+                        .withDatabase(new Database()
+                                .withName("org.jooq.meta.mariadb.MariaDBDatabase")
+                                .withInputSchema("lochan")
+                                .withOutputSchemaToDefault(true)
+                                .withExcludes("flyway_schema_history|SPRING_SESSION.*")
                                 .withForcedTypes(List.of(
                                         new ForcedType().withName("CLOB").withIncludeTypes("(?i:json)"),
                                         new ForcedType().withName("BOOLEAN").withIncludeTypes("(?i:tinyint\\(1\\))"),
-                                        new ForcedType().withUserType("java.time.Instant").withIncludeTypes("(?i:datetime.*)")
+                                        new ForcedType()
+                                                .withUserType("java.time.Instant")
+                                                .withIncludeTypes("(?i:datetime.*)")
                                                 .withConverter(INSTANT_IN_UTC))))
-                        .withGenerate(new Generate().withPojos(false).withJavaTimeTypes(true).withGlobalObjectNames(true).withFluentSetters(true))
-                        .withTarget(new Target().withPackageName("lochan.web.db").withDirectory(target.toString())));
+                        .withGenerate(new Generate()
+                                .withPojos(false)
+                                .withJavaTimeTypes(true)
+                                .withGlobalObjectNames(true)
+                                .withFluentSetters(true))
+                        .withTarget(
+                                new Target().withPackageName("lochan.web.db").withDirectory(target.toString())));
     }
 
     /** Of all migrations and of what is made from them. */

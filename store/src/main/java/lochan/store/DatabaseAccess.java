@@ -31,7 +31,10 @@ record DatabaseAccess(Path folder, int port, String password, boolean wide) {
         Path file = folder.resolve("database.cnf");
         Matcher known = PASSWORD.matcher(Files.exists(file) ? Files.readString(file) : "");
         DatabaseAccess access = new DatabaseAccess(folder, port, known.find() ? known.group(1) : random(), wide);
-        write(file, "[client]\nprotocol=tcp\nhost=127.0.0.1\nport=" + port + "\nuser=" + USER + "\npassword=" + access.password() + "\n");
+        write(
+                file,
+                "[client]\nprotocol=tcp\nhost=127.0.0.1\nport=" + port + "\nuser=" + USER + "\npassword="
+                        + access.password() + "\n");
         return access;
     }
 
@@ -68,10 +71,14 @@ record DatabaseAccess(Path folder, int port, String password, boolean wide) {
      */
     void writeInitFile(UserPrincipal reader) throws IOException {
         String account = USER + "@'127.0.0.1'";
-        List<String> statements = List.of("CREATE DATABASE IF NOT EXISTS " + SCHEMA + " CHARACTER SET utf8mb4 COLLATE utf8mb4_bin",
-                "DELETE FROM mysql.global_priv WHERE User <> 'mariadb.sys'", "FLUSH PRIVILEGES",
-                "CREATE USER root@localhost IDENTIFIED VIA unix_socket", "GRANT ALL ON *.* TO root@localhost WITH GRANT OPTION",
-                "CREATE OR REPLACE USER " + account + " IDENTIFIED BY '" + password + "'", "GRANT ALL ON " + SCHEMA + ".* TO " + account,
+        List<String> statements = List.of(
+                "CREATE DATABASE IF NOT EXISTS " + SCHEMA + " CHARACTER SET utf8mb4 COLLATE utf8mb4_bin",
+                "DELETE FROM mysql.global_priv WHERE User <> 'mariadb.sys'",
+                "FLUSH PRIVILEGES",
+                "CREATE USER root@localhost IDENTIFIED VIA unix_socket",
+                "GRANT ALL ON *.* TO root@localhost WITH GRANT OPTION",
+                "CREATE OR REPLACE USER " + account + " IDENTIFIED BY '" + password + "'",
+                "GRANT ALL ON " + SCHEMA + ".* TO " + account,
                 wide ? "GRANT SELECT ON mysql.proc TO " + account : "DO 0");
         write(initFile(), String.join(";\n", statements) + ";\n");
         Files.setOwner(initFile(), reader);

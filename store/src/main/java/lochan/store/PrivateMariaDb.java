@@ -46,10 +46,13 @@ public final class PrivateMariaDb implements AutoCloseable {
     private static final int MOST_RESTS = 30;
     /** A socket's path may have 107 characters. */
     private static final int LONGEST_SOCKET_PATH = 107;
+
     private static final int LONGEST_PID_FILE = 20;
     /** A transaction that waits longer for a row is told so, before its connection is given up. */
     private static final int LOCK_WAIT_SECONDS = 3;
-    private static final List<String> SERVER_PLACES = List.of("/usr/sbin/mariadbd", "/usr/libexec/mariadbd", "/usr/bin/mariadbd");
+
+    private static final List<String> SERVER_PLACES =
+            List.of("/usr/sbin/mariadbd", "/usr/libexec/mariadbd", "/usr/bin/mariadbd");
 
     private final Path folder;
     private final FileChannel lockFile;
@@ -74,7 +77,11 @@ public final class PrivateMariaDb implements AutoCloseable {
         stopWhenClosing();
         access.writeInitFile(serverUser());
         started = Instant.now();
-        server = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(folder.resolve("mariadb.log").toFile())).start();
+        server = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.appendTo(
+                        folder.resolve("mariadb.log").toFile()))
+                .start();
         server.onExit().thenRun(this::revive);
     }
 
@@ -83,7 +90,8 @@ public final class PrivateMariaDb implements AutoCloseable {
         quickDeaths = Instant.now().isBefore(started.plus(LEAST_LIFE)) ? quickDeaths + 1 : 0;
         if (answered && !closing) {
             Duration rest = REST.multipliedBy(Math.min(quickDeaths, MOST_RESTS));
-            CompletableFuture.delayedExecutor(rest.toMillis(), TimeUnit.MILLISECONDS).execute(this::launchAgain);
+            CompletableFuture.delayedExecutor(rest.toMillis(), TimeUnit.MILLISECONDS)
+                    .execute(this::launchAgain);
         }
     }
 
@@ -96,7 +104,8 @@ public final class PrivateMariaDb implements AutoCloseable {
             Files.deleteIfExists(folder.resolve("mariadb.pid"));
             launch();
         } catch (IOException e) {
-            System.err.println("lochan: MariaDB cannot be started again (" + e.getMessage() + "): stop Lochan and start it again.");
+            System.err.println("lochan: MariaDB cannot be started again (" + e.getMessage()
+                    + "): stop Lochan and start it again.");
         }
     }
 
@@ -128,9 +137,12 @@ public final class PrivateMariaDb implements AutoCloseable {
     }
 
     private static StoreException unusable(Path home, IOException e) {
-        return DiskSpace.isMissing(e) ? new StoreException(DiskSpace.words(home), e)
-                : new StoreException("The data folder " + home + " cannot be used (" + e.getMessage()
-                        + "): give its owner the right to write there, or choose another with LOCHAN_HOME.", e);
+        return DiskSpace.isMissing(e)
+                ? new StoreException(DiskSpace.words(home), e)
+                : new StoreException(
+                        "The data folder " + home + " cannot be used (" + e.getMessage()
+                                + "): give its owner the right to write there, or choose another with LOCHAN_HOME.",
+                        e);
     }
 
     /**
@@ -168,15 +180,31 @@ public final class PrivateMariaDb implements AutoCloseable {
     /** A folder for what the server needs for a moment: its own, so that nothing that another left behind is in its way. */
     private void makeTemporary() throws IOException {
         delete(folder.resolve("tmp"));
-        Files.createDirectory(folder.resolve("tmp"), PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------")));
+        Files.createDirectory(
+                folder.resolve("tmp"),
+                PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------")));
         own(folder.resolve("tmp"));
     }
 
     private List<String> command(Path data) {
-        List<String> words = new ArrayList<>(List.of(serverProgram(), "--no-defaults", "--datadir=" + data, "--tmpdir=" + folder.resolve("tmp"), "--socket=" + socket(folder),
-                "--pid-file=" + folder.resolve("mariadb.pid"), "--init-file=" + access.initFile(), "--bind-address=127.0.0.1", "--port=" + access.port(),
-                "--skip-name-resolve", "--character-set-server=utf8mb4", "--collation-server=utf8mb4_bin", "--innodb-buffer-pool-size=48M",
-                "--innodb-log-file-size=48M", "--innodb-lock-wait-timeout=" + LOCK_WAIT_SECONDS, "--performance-schema=OFF", "--max-connections=40",
+        List<String> words = new ArrayList<>(List.of(
+                serverProgram(),
+                "--no-defaults",
+                "--datadir=" + data,
+                "--tmpdir=" + folder.resolve("tmp"),
+                "--socket=" + socket(folder),
+                "--pid-file=" + folder.resolve("mariadb.pid"),
+                "--init-file=" + access.initFile(),
+                "--bind-address=127.0.0.1",
+                "--port=" + access.port(),
+                "--skip-name-resolve",
+                "--character-set-server=utf8mb4",
+                "--collation-server=utf8mb4_bin",
+                "--innodb-buffer-pool-size=48M",
+                "--innodb-log-file-size=48M",
+                "--innodb-lock-wait-timeout=" + LOCK_WAIT_SECONDS,
+                "--performance-schema=OFF",
+                "--max-connections=40",
                 "--max-allowed-packet=64M"));
         words.addAll(asUser());
         if (!keepSafe) {
@@ -202,7 +230,8 @@ public final class PrivateMariaDb implements AutoCloseable {
     @Override
     public void close() {
         for (Process last : ending()) {
-            // What makes the data folder is a script with children of its own, and what it made so far is thrown away: they need no time to end.
+            // What makes the data folder is a script with children of its own, and what it made so far is thrown away:
+            // they need no time to end.
             List<ProcessHandle> children = last.descendants().toList();
             last.destroy();
             children.forEach(ProcessHandle::destroyForcibly);
@@ -263,14 +292,18 @@ public final class PrivateMariaDb implements AutoCloseable {
 
     private String lastLogLine() {
         try (Stream<String> lines = Files.lines(folder.resolve("mariadb.log"))) {
-            return lines.filter(l -> l.contains("[ERROR]")).reduce((a, b) -> b).map(l -> "It says: " + l).orElse("");
+            return lines.filter(l -> l.contains("[ERROR]"))
+                    .reduce((a, b) -> b)
+                    .map(l -> "It says: " + l)
+                    .orElse("");
         } catch (IOException e) {
             return "";
         }
     }
 
     private static FileChannel lock(Path folder) throws IOException {
-        FileChannel channel = FileChannel.open(folder.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+        FileChannel channel =
+                FileChannel.open(folder.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
         FileLock lock;
         try {
             lock = channel.tryLock();
@@ -291,8 +324,11 @@ public final class PrivateMariaDb implements AutoCloseable {
             return;
         }
         // A file that something else wrote, or half of one, names no process.
-        String written = Files.size(pidFile) > LONGEST_PID_FILE ? "" : Files.readString(pidFile).strip();
-        Optional<ProcessHandle> left = written.matches("\\d{1,10}") ? ProcessHandle.of(Long.parseLong(written)) : Optional.empty();
+        String written = Files.size(pidFile) > LONGEST_PID_FILE
+                ? ""
+                : Files.readString(pidFile).strip();
+        Optional<ProcessHandle> left =
+                written.matches("\\d{1,10}") ? ProcessHandle.of(Long.parseLong(written)) : Optional.empty();
         Optional<ProcessHandle> ours = left.filter(p -> commandLine(p).contains("--datadir=" + folder.resolve("db")));
         if (ours.isPresent()) {
             ours.get().destroy();
@@ -301,8 +337,11 @@ public final class PrivateMariaDb implements AutoCloseable {
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
             } catch (ExecutionException | TimeoutException e) {
-                throw new StoreException("An earlier MariaDB (process " + ours.get().pid() + ") still holds " + folder
-                        + " and does not stop: end it with 'kill " + ours.get().pid() + "' and start again.", e);
+                throw new StoreException(
+                        "An earlier MariaDB (process " + ours.get().pid() + ") still holds " + folder
+                                + " and does not stop: end it with 'kill "
+                                + ours.get().pid() + "' and start again.",
+                        e);
             }
         }
         Files.deleteIfExists(pidFile);
@@ -310,7 +349,8 @@ public final class PrivateMariaDb implements AutoCloseable {
 
     private static String commandLine(ProcessHandle process) {
         try {
-            return Files.readString(Path.of("/proc/" + process.pid() + "/cmdline")).replace('\0', ' ');
+            return Files.readString(Path.of("/proc/" + process.pid() + "/cmdline"))
+                    .replace('\0', ' ');
         } catch (IOException e) {
             return process.info().commandLine().orElse("");
         }
@@ -321,16 +361,22 @@ public final class PrivateMariaDb implements AutoCloseable {
         close(folder);
         if (Files.exists(data)) {
             if (!Files.isDirectory(data.resolve("mysql"))) {
-                throw new StoreException("The data folder " + data + " is not whole (it has no system tables): put back its backup, or move it "
-                        + "away (mv " + data + " " + data + ".broken) to begin with an empty one.");
+                throw new StoreException("The data folder " + data
+                        + " is not whole (it has no system tables): put back its backup, or move it " + "away (mv "
+                        + data + " " + data + ".broken) to begin with an empty one.");
             }
             return;
         }
         Path fresh = folder.resolve("db.new");
         delete(fresh);
         Files.createDirectory(fresh);
-        List<String> command = new ArrayList<>(List.of(program("mariadb-install-db", List.of("/usr/bin/mariadb-install-db")), "--no-defaults",
-                "--datadir=" + fresh, "--auth-root-authentication-method=socket", "--auth-root-socket-user=root", "--skip-test-db"));
+        List<String> command = new ArrayList<>(List.of(
+                program("mariadb-install-db", List.of("/usr/bin/mariadb-install-db")),
+                "--no-defaults",
+                "--datadir=" + fresh,
+                "--auth-root-authentication-method=socket",
+                "--auth-root-socket-user=root",
+                "--skip-test-db"));
         command.addAll(asUser());
         if (runsAsRoot()) {
             own(fresh);
@@ -340,8 +386,11 @@ public final class PrivateMariaDb implements AutoCloseable {
         try {
             if (install.waitFor() != 0) {
                 stopWhenClosing();
-                throw new StoreException(DiskSpace.isMissing(folder, log) ? DiskSpace.words(folder)
-                        : "The data folder " + data + " could not be made: read " + log + ", fix what it names and start again.");
+                throw new StoreException(
+                        DiskSpace.isMissing(folder, log)
+                                ? DiskSpace.words(folder)
+                                : "The data folder " + data + " could not be made: read " + log
+                                        + ", fix what it names and start again.");
             }
         } catch (InterruptedException e) {
             install.destroy();
@@ -374,7 +423,9 @@ public final class PrivateMariaDb implements AutoCloseable {
     }
 
     private static UserPrincipal serverUser() throws IOException {
-        return FileSystems.getDefault().getUserPrincipalLookupService().lookupPrincipalByName(runsAsRoot() ? "mysql" : System.getProperty("user.name"));
+        return FileSystems.getDefault()
+                .getUserPrincipalLookupService()
+                .lookupPrincipalByName(runsAsRoot() ? "mysql" : System.getProperty("user.name"));
     }
 
     private static void own(Path path) throws IOException {
@@ -384,8 +435,10 @@ public final class PrivateMariaDb implements AutoCloseable {
     /** As root the server runs as {@code mysql}, who must be able to pass through the folders above. */
     private static void openTheWay(Path folder) throws IOException {
         for (Path p = folder.getParent(); p != null; p = p.getParent()) {
-            if (!Files.getPosixFilePermissions(p).contains(java.nio.file.attribute.PosixFilePermission.OTHERS_EXECUTE)) {
-                throw new StoreException("The folder " + p + " is closed to the user mysql, as whom the database runs when started by root: "
+            if (!Files.getPosixFilePermissions(p)
+                    .contains(java.nio.file.attribute.PosixFilePermission.OTHERS_EXECUTE)) {
+                throw new StoreException("The folder " + p
+                        + " is closed to the user mysql, as whom the database runs when started by root: "
                         + "choose a data folder elsewhere with LOCHAN_HOME, for example /var/lib/lochan.");
             }
         }
@@ -393,8 +446,11 @@ public final class PrivateMariaDb implements AutoCloseable {
 
     private static Path socket(Path folder) {
         Path near = folder.resolve("mariadb.sock");
-        return near.toString().length() <= LONGEST_SOCKET_PATH ? near
-                : Path.of(System.getProperty("java.io.tmpdir"), "lochan-" + Integer.toHexString(folder.hashCode()) + ".sock");
+        return near.toString().length() <= LONGEST_SOCKET_PATH
+                ? near
+                : Path.of(
+                        System.getProperty("java.io.tmpdir"),
+                        "lochan-" + Integer.toHexString(folder.hashCode()) + ".sock");
     }
 
     private static int freePort() throws IOException {
@@ -408,8 +464,13 @@ public final class PrivateMariaDb implements AutoCloseable {
     }
 
     private static String program(String name, List<String> places) {
-        return places.stream().filter(p -> Files.isExecutable(Path.of(p))).findFirst().orElseThrow(() -> new StoreException(
-                name + " is not on this machine: install Debian's package mariadb-server, or name a server elsewhere with LOCHAN_DB_URL."));
+        return places.stream()
+                .filter(p -> Files.isExecutable(Path.of(p)))
+                .findFirst()
+                .orElseThrow(
+                        () -> new StoreException(
+                                name
+                                        + " is not on this machine: install Debian's package mariadb-server, or name a server elsewhere with LOCHAN_DB_URL."));
     }
 
     /** Removes the folder of a server that has stopped, with all its data; nothing when it is not there. */

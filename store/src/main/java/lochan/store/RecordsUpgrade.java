@@ -48,8 +48,8 @@ public final class RecordsUpgrade {
         MigrationVersion known = latest(all, MigrationState::isResolved);
         MigrationVersion applied = latest(all, MigrationState::isApplied);
         if (applied.compareTo(known) > 0) {
-            throw new StoreException("The records were written by a newer Lochan: they are of version " + applied + ", this one knows up to " + known
-                    + ". Start that one, or put back a backup from before it.");
+            throw new StoreException("The records were written by a newer Lochan: they are of version " + applied
+                    + ", this one knows up to " + known + ". Start that one, or put back a backup from before it.");
         }
         if (!applied.equals(MigrationVersion.EMPTY) && info.pending().length > 0) {
             keep(known, url, user, password);
@@ -58,20 +58,30 @@ public final class RecordsUpgrade {
     }
 
     private static MigrationVersion latest(List<MigrationInfo> all, Predicate<MigrationState> which) {
-        return all.stream().filter(m -> which.test(m.getState())).map(MigrationInfo::getVersion).filter(Objects::nonNull)
-                .max(Comparator.naturalOrder()).orElse(MigrationVersion.EMPTY);
+        return all.stream()
+                .filter(m -> which.test(m.getState()))
+                .map(MigrationInfo::getVersion)
+                .filter(Objects::nonNull)
+                .max(Comparator.naturalOrder())
+                .orElse(MigrationVersion.EMPTY);
     }
 
     private void keep(MigrationVersion next, String url, String user, String password) {
-        Path file = backups.resolve("before-version-" + next + "-" + STAMP.format(LocalDateTime.ofInstant(clock.instant(), ZoneOffset.UTC)) + ".sql.gz");
+        Path file = backups.resolve("before-version-" + next + "-"
+                + STAMP.format(LocalDateTime.ofInstant(clock.instant(), ZoneOffset.UTC)) + ".sql.gz");
         try {
             Files.createDirectories(backups);
             Files.setPosixFilePermissions(backups, PosixFilePermissions.fromString("rwx------"));
             Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
             dump(file, url, user, password);
         } catch (IOException e) {
-            throw new StoreException(DiskSpace.isMissing(e) ? DiskSpace.words(backups) : "The records must be brought to version " + next + ", and could not be kept in " + file
-                    + " first (" + e.getMessage() + "). Nothing was changed: install Debian's package mariadb-client and see that the folder can be written, then start again.", e);
+            throw new StoreException(
+                    DiskSpace.isMissing(e)
+                            ? DiskSpace.words(backups)
+                            : "The records must be brought to version " + next + ", and could not be kept in " + file
+                                    + " first (" + e.getMessage()
+                                    + "). Nothing was changed: install Debian's package mariadb-client and see that the folder can be written, then start again.",
+                    e);
         }
     }
 
@@ -86,8 +96,17 @@ public final class RecordsUpgrade {
     private static void dump(Path file, String url, String user, String password) throws IOException {
         Configuration to = parsed(url);
         HostAddress host = to.addresses().getFirst();
-        ProcessBuilder builder = new ProcessBuilder(List.of(PROGRAM, "--no-defaults", "--protocol=tcp", "--host=" + host.host, "--port=" + host.port, "--user=" + user,
-                "--single-transaction", "--hex-blob", "--no-tablespaces", to.database()));
+        ProcessBuilder builder = new ProcessBuilder(List.of(
+                PROGRAM,
+                "--no-defaults",
+                "--protocol=tcp",
+                "--host=" + host.host,
+                "--port=" + host.port,
+                "--user=" + user,
+                "--single-transaction",
+                "--hex-blob",
+                "--no-tablespaces",
+                to.database()));
         // A command line can be read by others; an environment cannot.
         builder.environment().putAll(Map.of("MYSQL_PWD", password));
         Path said = Files.createTempFile("lochan-dump", ".log");

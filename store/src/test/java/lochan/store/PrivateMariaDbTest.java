@@ -33,8 +33,9 @@ class PrivateMariaDbTest {
     }
 
     private static String ask(PrivateMariaDb db, String sql) {
-        try (Connection connection = DriverManager.getConnection(db.url(), db.user(), db.password()); Statement statement = connection.createStatement();
-             ResultSet result = statement.execute(sql) ? statement.getResultSet() : null) {
+        try (Connection connection = DriverManager.getConnection(db.url(), db.user(), db.password());
+                Statement statement = connection.createStatement();
+                ResultSet result = statement.execute(sql) ? statement.getResultSet() : null) {
             return result != null && result.next() ? result.getString(1) : null;
         } catch (SQLException e) {
             throw new IllegalStateException(e);
@@ -74,10 +75,12 @@ class PrivateMariaDbTest {
                 assertThatThrownBy(() -> as(db, user, "")).as(user).isInstanceOf(SQLException.class);
             }
             assertThat(ask(db, "SHOW GRANTS")).startsWith("GRANT USAGE ON *.*");
-            assertThatThrownBy(() -> ask(db, "SELECT COUNT(*) FROM mysql.global_priv")).hasMessageContaining("denied");
+            assertThatThrownBy(() -> ask(db, "SELECT COUNT(*) FROM mysql.global_priv"))
+                    .hasMessageContaining("denied");
             assertThat(Files.getPosixFilePermissions(home)).hasSize(3);
             for (String secret : new String[] {"database.cnf", "access.sql"}) {
-                assertThat(Files.getPosixFilePermissions(home.resolve(secret))).as(secret)
+                assertThat(Files.getPosixFilePermissions(home.resolve(secret)))
+                        .as(secret)
                         .containsExactlyInAnyOrder(PosixFilePermission.OWNER_READ, PosixFilePermission.OWNER_WRITE);
             }
         }
@@ -98,7 +101,9 @@ class PrivateMariaDbTest {
         try (PrivateMariaDb db = PrivateMariaDb.start(home, true)) {
             assertThat(ask(db, "SELECT COUNT(*) FROM kept")).isEqualTo("0");
             assertThatThrownBy(() -> as(db, "root", "")).isInstanceOf(SQLException.class);
-            assertThatThrownBy(() -> as(db, "lochan", before)).as("the password is another one").isInstanceOf(SQLException.class);
+            assertThatThrownBy(() -> as(db, "lochan", before))
+                    .as("the password is another one")
+                    .isInstanceOf(SQLException.class);
         }
     }
 
@@ -110,10 +115,22 @@ class PrivateMariaDbTest {
         if (root) {
             Files.setOwner(sql, Files.getOwner(home.resolve("db")));
         }
-        Process open = new ProcessBuilder("/usr/sbin/mariadbd", "--no-defaults", "--datadir=" + home.resolve("db"), "--socket=" + home.resolve("s"), "--skip-networking",
-                "--innodb-log-file-size=48M", "--init-file=" + sql, "--pid-file=" + home.resolve("open.pid"), root ? "--user=mysql" : "--user=" + System.getProperty("user.name"))
-                .redirectErrorStream(true).redirectOutput(home.resolve("open.log").toFile()).start();
-        Awaitility.await().until(() -> Files.exists(home.resolve("open.pid")) && Files.readString(home.resolve("open.log")).contains("ready for connections"));
+        Process open = new ProcessBuilder(
+                        "/usr/sbin/mariadbd",
+                        "--no-defaults",
+                        "--datadir=" + home.resolve("db"),
+                        "--socket=" + home.resolve("s"),
+                        "--skip-networking",
+                        "--innodb-log-file-size=48M",
+                        "--init-file=" + sql,
+                        "--pid-file=" + home.resolve("open.pid"),
+                        root ? "--user=mysql" : "--user=" + System.getProperty("user.name"))
+                .redirectErrorStream(true)
+                .redirectOutput(home.resolve("open.log").toFile())
+                .start();
+        Awaitility.await()
+                .until(() -> Files.exists(home.resolve("open.pid"))
+                        && Files.readString(home.resolve("open.log")).contains("ready for connections"));
         open.destroy();
         open.waitFor();
     }
@@ -128,7 +145,9 @@ class PrivateMariaDbTest {
             start.join(after + 1L);
             db.close();
             start.join();
-            assertThat(ProcessHandle.allProcesses().filter(p -> commandLine(p).contains(folder.toString()))).as("after " + after + " ms").isEmpty();
+            assertThat(ProcessHandle.allProcesses().filter(p -> commandLine(p).contains(folder.toString())))
+                    .as("after " + after + " ms")
+                    .isEmpty();
         }
     }
 
@@ -152,9 +171,13 @@ class PrivateMariaDbTest {
     @Test
     void aFolderInUseIsSaidToBeSo() {
         try (PrivateMariaDb db = PrivateMariaDb.start(home, false)) {
-            assertThatThrownBy(() -> PrivateMariaDb.start(home, false)).isInstanceOf(StoreException.class)
-                    .hasMessageContaining("runs already on the data folder").hasMessageContaining("LOCHAN_HOME");
-            assertThat(ask(db, "SELECT 1")).as("and the one that runs is left alone").isEqualTo("1");
+            assertThatThrownBy(() -> PrivateMariaDb.start(home, false))
+                    .isInstanceOf(StoreException.class)
+                    .hasMessageContaining("runs already on the data folder")
+                    .hasMessageContaining("LOCHAN_HOME");
+            assertThat(ask(db, "SELECT 1"))
+                    .as("and the one that runs is left alone")
+                    .isEqualTo("1");
         }
     }
 
@@ -175,8 +198,14 @@ class PrivateMariaDbTest {
         try (PrivateMariaDb db = PrivateMariaDb.start(home, true)) {
             ask(db, "CREATE TABLE kept (weight INT)");
         }
-        Process killed = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp",
-                System.getProperty("java.class.path"), Killed.class.getName(), home.toString()).inheritIO().start();
+        Process killed = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        Killed.class.getName(),
+                        home.toString())
+                .inheritIO()
+                .start();
         assertThat(killed.waitFor()).isEqualTo(Killed.EXIT);
         long left = Long.parseLong(Files.readString(home.resolve("mariadb.pid")).strip());
         assertThat(ProcessHandle.of(left)).as("the server it left behind").isPresent();
@@ -203,8 +232,10 @@ class PrivateMariaDbTest {
         Files.createDirectories(home.resolve("db"));
         Files.writeString(home.resolve("db/ibdata1"), "half");
 
-        assertThatThrownBy(() -> PrivateMariaDb.start(home, false)).isInstanceOf(StoreException.class)
-                .hasMessageContaining("is not whole").hasMessageContaining("mv ");
+        assertThatThrownBy(() -> PrivateMariaDb.start(home, false))
+                .isInstanceOf(StoreException.class)
+                .hasMessageContaining("is not whole")
+                .hasMessageContaining("mv ");
         assertThat(home.resolve("db/ibdata1")).hasContent("half");
     }
 
@@ -222,7 +253,9 @@ class PrivateMariaDbTest {
     void aPathThatIsNoFolderIsSaidToBeSo() throws IOException {
         Path file = Files.writeString(home.resolve("file"), "no folder");
 
-        assertThatThrownBy(() -> PrivateMariaDb.start(file, false)).isInstanceOf(StoreException.class).hasMessageContaining("cannot be used")
+        assertThatThrownBy(() -> PrivateMariaDb.start(file, false))
+                .isInstanceOf(StoreException.class)
+                .hasMessageContaining("cannot be used")
                 .hasMessageContaining("LOCHAN_HOME");
     }
 }

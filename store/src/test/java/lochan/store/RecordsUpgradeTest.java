@@ -44,7 +44,10 @@ class RecordsUpgradeTest {
     }
 
     private Flyway flyway(String target) {
-        return Flyway.configure().dataSource(db.url(), db.user(), db.password()).target(target).load();
+        return Flyway.configure()
+                .dataSource(db.url(), db.user(), db.password())
+                .target(target)
+                .load();
     }
 
     private void run(String target) {
@@ -52,7 +55,8 @@ class RecordsUpgradeTest {
     }
 
     private void execute(String sql) throws Exception {
-        try (Connection connection = DriverManager.getConnection(db.url(), db.user(), db.password()); Statement statement = connection.createStatement()) {
+        try (Connection connection = DriverManager.getConnection(db.url(), db.user(), db.password());
+                Statement statement = connection.createStatement()) {
             statement.execute(sql);
         }
     }
@@ -76,16 +80,24 @@ class RecordsUpgradeTest {
         run("9");
         assertThat(kept()).singleElement().satisfies(file -> {
             assertThat(file.getFileName().toString()).matches("before-version-\\d+-20270604-200000\\.sql\\.gz");
-            assertThat(Files.getPosixFilePermissions(file)).containsExactlyInAnyOrder(PosixFilePermission.OWNER_READ, PosixFilePermission.OWNER_WRITE);
+            assertThat(Files.getPosixFilePermissions(file))
+                    .containsExactlyInAnyOrder(PosixFilePermission.OWNER_READ, PosixFilePermission.OWNER_WRITE);
             try (InputStream in = new GZIPInputStream(Files.newInputStream(file))) {
-                assertThat(new String(in.readAllBytes(), StandardCharsets.UTF_8)).contains("CREATE TABLE `account`").contains("Ines").contains("token");
+                assertThat(new String(in.readAllBytes(), StandardCharsets.UTF_8))
+                        .contains("CREATE TABLE `account`")
+                        .contains("Ines")
+                        .contains("token");
             }
         });
-        execute("DELETE FROM SPRING_SESSION WHERE SESSION_ID = '3c469e9d6c5875d37a43f353d4f88e61fcf812c66eee3457465a40b0da4153e0'");
-        try (Connection connection = DriverManager.getConnection(db.url(), db.user(), db.password()); Statement statement = connection.createStatement();
-             var left = statement.executeQuery("SELECT COUNT(*) FROM SPRING_SESSION")) {
+        execute(
+                "DELETE FROM SPRING_SESSION WHERE SESSION_ID = '3c469e9d6c5875d37a43f353d4f88e61fcf812c66eee3457465a40b0da4153e0'");
+        try (Connection connection = DriverManager.getConnection(db.url(), db.user(), db.password());
+                Statement statement = connection.createStatement();
+                var left = statement.executeQuery("SELECT COUNT(*) FROM SPRING_SESSION")) {
             left.next();
-            assertThat(left.getInt(1)).as("the session went on under the hash of its token").isZero();
+            assertThat(left.getInt(1))
+                    .as("the session went on under the hash of its token")
+                    .isZero();
         }
         run("9");
         assertThat(kept()).as("nothing was changed").hasSize(1);
@@ -102,7 +114,8 @@ class RecordsUpgradeTest {
         run("latest");
 
         assertThat(row("SELECT set_up_minutes, max_wind_mps, priors_by_advice, boat_entered, packed FROM event"))
-                .containsExactly("4.5", "8", "1", "{\"setUpMinutes\": \"4:30\", \"maxWindMps\": \"18\"}", "[\"livewell-pump\"]");
+                .containsExactly(
+                        "4.5", "8", "1", "{\"setUpMinutes\": \"4:30\", \"maxWindMps\": \"18\"}", "[\"livewell-pump\"]");
         assertThat(row("SELECT spot_type FROM spot")).containsExactly("grass-edge");
         assertThat(row("SELECT fish_position FROM waypoint")).containsExactly("off-edge");
         assertThat(row("SELECT taken_on FROM bite")).containsExactly("fall");
@@ -110,17 +123,23 @@ class RecordsUpgradeTest {
         assertThat(row("SELECT reaction FROM known_fish_try")).containsExactly("bit");
         assertThat(row("SELECT bites FROM trial_round")).containsExactly("3");
         assertThat(row("SELECT angler_hours, bites FROM carried_rate")).containsExactly("12.5", "9");
-        assertThat(row("SELECT GROUP_CONCAT(type ORDER BY ordinal) FROM competition_entry")).containsExactly("bite,livewell,catch");
-        assertThat(row("SELECT GROUP_CONCAT(pointer ORDER BY pointer) FROM event_extra")).containsExactly("/notebook/priors,/spots/s,/waypoints/m");
-        assertThat(row("SELECT code, JSON_VALUE(sheet, '$.id') FROM lure_sheet")).containsExactly("neko-rig", "neko-rig");
+        assertThat(row("SELECT GROUP_CONCAT(type ORDER BY ordinal) FROM competition_entry"))
+                .containsExactly("bite,livewell,catch");
+        assertThat(row("SELECT GROUP_CONCAT(pointer ORDER BY pointer) FROM event_extra"))
+                .containsExactly("/notebook/priors,/spots/s,/waypoints/m");
+        assertThat(row("SELECT code, JSON_VALUE(sheet, '$.id') FROM lure_sheet"))
+                .containsExactly("neko-rig", "neko-rig");
         assertThat(row("SELECT lure_code FROM box_item")).containsExactly("wacky-rig");
         assertThat(row("SELECT lure_code FROM lure_observation")).containsExactly("buzzbait");
-        assertThat(row("SELECT code FROM presentation")).as("an event's own ids stay").containsExactly("topwater-walker");
+        assertThat(row("SELECT code FROM presentation"))
+                .as("an event's own ids stay")
+                .containsExactly("topwater-walker");
     }
 
     private List<String> row(String sql) throws Exception {
-        try (Connection connection = DriverManager.getConnection(db.url(), db.user(), db.password()); Statement statement = connection.createStatement();
-             var found = statement.executeQuery(sql)) {
+        try (Connection connection = DriverManager.getConnection(db.url(), db.user(), db.password());
+                Statement statement = connection.createStatement();
+                var found = statement.executeQuery(sql)) {
             assertThat(found.next()).as(sql).isTrue();
             List<String> values = new ArrayList<>();
             for (int i = 1; i <= found.getMetaData().getColumnCount(); i++) {
@@ -156,9 +175,13 @@ class RecordsUpgradeTest {
     @Test
     void recordsOfLaterVersionsAreRefusedInOneLine() throws Exception {
         run("latest");
-        execute("INSERT INTO flyway_schema_history (installed_rank, version, description, type, script, checksum, installed_by, execution_time, success) VALUES (99, '99', 'later', 'SQL', 'V99__later.sql', 1, 'x', 1, 1)");
+        execute(
+                "INSERT INTO flyway_schema_history (installed_rank, version, description, type, script, checksum, installed_by, execution_time, success) VALUES (99, '99', 'later', 'SQL', 'V99__later.sql', 1, 'x', 1, 1)");
 
-        assertThatThrownBy(() -> run("latest")).isInstanceOf(StoreException.class).hasMessageStartingWith("The records were written by a newer Lochan: they are of version 99, this one knows up to 10.")
+        assertThatThrownBy(() -> run("latest"))
+                .isInstanceOf(StoreException.class)
+                .hasMessageStartingWith(
+                        "The records were written by a newer Lochan: they are of version 99, this one knows up to 10.")
                 .hasMessageNotContaining("\n");
     }
 }

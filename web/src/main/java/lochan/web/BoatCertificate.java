@@ -38,6 +38,7 @@ final class BoatCertificate {
 
     /** Phones take none that holds longer. */
     private static final int HOLDS_DAYS = 397;
+
     private static final int AUTHORITY_DAYS = 3650;
     private static final Duration RENEWED_BEFORE = Duration.ofDays(30);
     private static final int PASSWORD_BYTES = 24;
@@ -63,11 +64,15 @@ final class BoatCertificate {
     static BoatCertificate of(Path home, Path authority, List<String> others, Clock clock) {
         try {
             Path own = home.toAbsolutePath().normalize();
-            BoatCertificate certificate = new BoatCertificate(own.resolve("tls"), authority == null ? own.resolve("authority") : authority);
+            BoatCertificate certificate =
+                    new BoatCertificate(own.resolve("tls"), authority == null ? own.resolve("authority") : authority);
             certificate.make(names(others), authority != null, clock.instant());
             return certificate;
         } catch (IOException | GeneralSecurityException e) {
-            throw new StoreException("The certificate in " + home.resolve("tls") + " cannot be made or read (" + e.getMessage() + "): give its owner the right to write there, or remove that folder to make a new one.", e);
+            throw new StoreException(
+                    "The certificate in " + home.resolve("tls") + " cannot be made or read (" + e.getMessage()
+                            + "): give its owner the right to write there, or remove that folder to make a new one.",
+                    e);
         }
     }
 
@@ -83,7 +88,8 @@ final class BoatCertificate {
         if (!Files.exists(secret)) {
             byte[] random = new byte[PASSWORD_BYTES];
             new SecureRandom().nextBytes(random);
-            Files.createFile(secret, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+            Files.createFile(
+                    secret, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
             Files.writeString(secret, HexFormat.of().formatHex(random));
         }
         return Files.readString(secret);
@@ -100,7 +106,8 @@ final class BoatCertificate {
         addresses().forEach(a -> names.add("ip:" + a));
         for (String other : others) {
             if (!other.matches("[A-Za-z0-9.-]+")) {
-                throw new StoreException("LOCHAN_TLS_NAMES has “" + other + "”: expected names or addresses with commas between them, as boat.local,10.0.0.4.");
+                throw new StoreException("LOCHAN_TLS_NAMES has “" + other
+                        + "”: expected names or addresses with commas between them, as boat.local,10.0.0.4.");
             }
             names.add((other.matches("[0-9.]+") ? "ip:" : "dns:") + other);
         }
@@ -110,38 +117,123 @@ final class BoatCertificate {
     private void make(List<String> names, boolean elsewhere, Instant now) throws IOException, GeneralSecurityException {
         Path made = folder.resolve("names");
         boolean same = Files.exists(made) && Files.readAllLines(made).equals(names);
-        if (same && Files.exists(keys()) && Files.exists(authority()) && isBound(read(authority())) && read(folder.resolve("server.crt")).getNotAfter().toInstant().isAfter(now.plus(RENEWED_BEFORE))) {
+        if (same
+                && Files.exists(keys())
+                && Files.exists(authority())
+                && isBound(read(authority()))
+                && read(folder.resolve("server.crt")).getNotAfter().toInstant().isAfter(now.plus(RENEWED_BEFORE))) {
             return;
         }
         if (elsewhere && !Files.isDirectory(authorityFolder)) {
-            throw new StoreException("A certificate has to be made, since the names of this machine changed or the last one runs out, and the authority's folder " + authorityFolder
-                    + " is not there: put it back in its place and start again, or make an empty folder there for a new authority.");
+            throw new StoreException(
+                    "A certificate has to be made, since the names of this machine changed or the last one runs out, and the authority's folder "
+                            + authorityFolder
+                            + " is not there: put it back in its place and start again, or make an empty folder there for a new authority.");
         }
         closed(authorityFolder);
         Path authorityKeys = authorityFolder.resolve("authority.p12");
         Path mayVouch = authorityFolder.resolve("names");
         List<String> asked = PermittedNames.beyondPrivate(names);
-        boolean covers = Files.exists(authorityKeys) && Files.exists(mayVouch) && Files.readAllLines(mayVouch).containsAll(asked) && Files.exists(authorityFolder.resolve("authority.crt"));
+        boolean covers = Files.exists(authorityKeys)
+                && Files.exists(mayVouch)
+                && Files.readAllLines(mayVouch).containsAll(asked)
+                && Files.exists(authorityFolder.resolve("authority.crt"));
         if (!covers) {
             Files.deleteIfExists(authorityKeys);
             // As older versions left it: able to vouch for anything, with its password beside it.
             Files.deleteIfExists(folder.resolve("authority.p12"));
-            keytool(authorityFolder, "-genkeypair", "-alias", "authority", "-keyalg", "EC", "-groupname", "secp256r1", "-dname", "CN=Lochan on " + InetAddress.getLocalHost().getHostName(), "-ext", "bc:c=ca:true,pathlen:0",
-                    "-ext", "ku:c=keyCertSign,cRLSign", "-ext", PermittedNames.OID + ":critical=" + PermittedNames.extension(asked), "-validity", Integer.toString(AUTHORITY_DAYS), "-keystore", authorityKeys.toString());
+            keytool(
+                    authorityFolder,
+                    "-genkeypair",
+                    "-alias",
+                    "authority",
+                    "-keyalg",
+                    "EC",
+                    "-groupname",
+                    "secp256r1",
+                    "-dname",
+                    "CN=Lochan on " + InetAddress.getLocalHost().getHostName(),
+                    "-ext",
+                    "bc:c=ca:true,pathlen:0",
+                    "-ext",
+                    "ku:c=keyCertSign,cRLSign",
+                    "-ext",
+                    PermittedNames.OID + ":critical=" + PermittedNames.extension(asked),
+                    "-validity",
+                    Integer.toString(AUTHORITY_DAYS),
+                    "-keystore",
+                    authorityKeys.toString());
             Files.deleteIfExists(authorityFolder.resolve("authority.crt"));
-            keytool(authorityFolder, "-exportcert", "-rfc", "-alias", "authority", "-keystore", authorityKeys.toString(), "-file", authorityFolder.resolve("authority.crt").toString());
+            keytool(
+                    authorityFolder,
+                    "-exportcert",
+                    "-rfc",
+                    "-alias",
+                    "authority",
+                    "-keystore",
+                    authorityKeys.toString(),
+                    "-file",
+                    authorityFolder.resolve("authority.crt").toString());
             Files.write(mayVouch, asked);
             madeAuthority = true;
         }
         Files.copy(authorityFolder.resolve("authority.crt"), authority(), StandardCopyOption.REPLACE_EXISTING);
         Files.deleteIfExists(keys());
-        keytool(folder, "-genkeypair", "-alias", "server", "-keyalg", "EC", "-groupname", "secp256r1", "-dname", "CN=Lochan", "-keystore", keys().toString());
+        keytool(
+                folder,
+                "-genkeypair",
+                "-alias",
+                "server",
+                "-keyalg",
+                "EC",
+                "-groupname",
+                "secp256r1",
+                "-dname",
+                "CN=Lochan",
+                "-keystore",
+                keys().toString());
         Path request = folder.resolve("server.csr");
         keytool(folder, "-certreq", "-alias", "server", "-keystore", keys().toString(), "-file", request.toString());
-        keytool(authorityFolder, "-gencert", "-rfc", "-alias", "authority", "-keystore", authorityKeys.toString(), "-infile", request.toString(), "-outfile", folder.resolve("server.crt").toString(), "-validity",
-                Integer.toString(HOLDS_DAYS), "-ext", "san=" + String.join(",", names), "-ext", "ku:c=digitalSignature", "-ext", "eku=serverAuth");
-        keytool(folder, "-importcert", "-noprompt", "-alias", "authority", "-keystore", keys().toString(), "-file", authority().toString());
-        keytool(folder, "-importcert", "-noprompt", "-alias", "server", "-keystore", keys().toString(), "-file", folder.resolve("server.crt").toString());
+        keytool(
+                authorityFolder,
+                "-gencert",
+                "-rfc",
+                "-alias",
+                "authority",
+                "-keystore",
+                authorityKeys.toString(),
+                "-infile",
+                request.toString(),
+                "-outfile",
+                folder.resolve("server.crt").toString(),
+                "-validity",
+                Integer.toString(HOLDS_DAYS),
+                "-ext",
+                "san=" + String.join(",", names),
+                "-ext",
+                "ku:c=digitalSignature",
+                "-ext",
+                "eku=serverAuth");
+        keytool(
+                folder,
+                "-importcert",
+                "-noprompt",
+                "-alias",
+                "authority",
+                "-keystore",
+                keys().toString(),
+                "-file",
+                authority().toString());
+        keytool(
+                folder,
+                "-importcert",
+                "-noprompt",
+                "-alias",
+                "server",
+                "-keystore",
+                keys().toString(),
+                "-file",
+                folder.resolve("server.crt").toString());
         Files.write(made, names);
     }
 
@@ -157,7 +249,8 @@ final class BoatCertificate {
 
     /** @param of folder whose password opens the keys */
     private static void keytool(Path of, String... arguments) throws IOException {
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "keytool").toString()));
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "keytool").toString()));
         command.addAll(List.of(arguments));
         // The password goes by the environment: a command line can be read by others.
         command.addAll(List.of("-storetype", "PKCS12", "-storepass:env", "LOCHAN_STORE_PASSWORD"));
@@ -198,7 +291,10 @@ final class BoatCertificate {
     /** Of the authority, as phones show it: SHA-256, in pairs. */
     String fingerprint() {
         try {
-            return HexFormat.ofDelimiter(":").withUpperCase().formatHex(MessageDigest.getInstance("SHA-256").digest(read(authority()).getEncoded()));
+            return HexFormat.ofDelimiter(":")
+                    .withUpperCase()
+                    .formatHex(MessageDigest.getInstance("SHA-256")
+                            .digest(read(authority()).getEncoded()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (GeneralSecurityException e) {
@@ -209,8 +305,12 @@ final class BoatCertificate {
     /** Where a phone on the boat's network finds this machine: its addresses but loopback. */
     static List<String> addresses() {
         try {
-            return Collections.list(NetworkInterface.getNetworkInterfaces()).stream().flatMap(n -> n.getInterfaceAddresses().stream()).map(a -> a.getAddress())
-                    .filter(a -> a instanceof Inet4Address && !a.isLoopbackAddress()).map(InetAddress::getHostAddress).collect(Collectors.toList());
+            return Collections.list(NetworkInterface.getNetworkInterfaces()).stream()
+                    .flatMap(n -> n.getInterfaceAddresses().stream())
+                    .map(a -> a.getAddress())
+                    .filter(a -> a instanceof Inet4Address && !a.isLoopbackAddress())
+                    .map(InetAddress::getHostAddress)
+                    .collect(Collectors.toList());
         } catch (java.net.SocketException e) {
             return List.of();
         }

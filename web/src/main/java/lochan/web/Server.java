@@ -30,7 +30,8 @@ import org.springframework.context.ConfigurableApplicationContext;
  * Starts the web application beside its own MariaDB, or on a server elsewhere. The environment says how: {@code LOCHAN_PORT},
  * {@code LOCHAN_HOME}, {@code LOCHAN_BIND}, {@code LOCHAN_PROXY}, {@code LOCHAN_TLS} with {@code LOCHAN_TLS_NAMES}, {@code LOCHAN_DB_URL} with {@code LOCHAN_DB_USER} and {@code LOCHAN_DB_PASSWORD}.
  */
-@SpringBootApplication(exclude = org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration.class)
+@SpringBootApplication(
+        exclude = org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration.class)
 public class Server {
 
     private static final int USUAL_PORT = 8480;
@@ -55,7 +56,16 @@ public class Server {
      *
      * @param proxy whether a proxy on this machine is believed when it says who asks, and by TLS
      */
-    record Wishes(boolean demo, int port, String bind, boolean proxy, Path home, Tls tls, String dbUrl, String dbUser, String dbPassword) {
+    record Wishes(
+            boolean demo,
+            int port,
+            String bind,
+            boolean proxy,
+            Path home,
+            Tls tls,
+            String dbUrl,
+            String dbUser,
+            String dbPassword) {
 
         static Wishes of(boolean demo, Map<String, String> environment) {
             String port = environment.getOrDefault("LOCHAN_PORT", Integer.toString(USUAL_PORT));
@@ -63,15 +73,23 @@ public class Server {
                 throw new StoreException("LOCHAN_PORT is " + port + ": expected a number from 0 to 65535.");
             }
             String home = environment.getOrDefault("LOCHAN_HOME", demo ? ".lochan/demo" : ".lochan/data");
-            return new Wishes(demo, Integer.parseInt(port), environment.getOrDefault("LOCHAN_BIND", "127.0.0.1"), proxy(environment), Path.of(home), tls(environment),
-                    environment.get("LOCHAN_DB_URL"), environment.getOrDefault("LOCHAN_DB_USER", "lochan"),
+            return new Wishes(
+                    demo,
+                    Integer.parseInt(port),
+                    environment.getOrDefault("LOCHAN_BIND", "127.0.0.1"),
+                    proxy(environment),
+                    Path.of(home),
+                    tls(environment),
+                    environment.get("LOCHAN_DB_URL"),
+                    environment.getOrDefault("LOCHAN_DB_USER", "lochan"),
                     environment.getOrDefault("LOCHAN_DB_PASSWORD", ""));
         }
 
         private static boolean proxy(Map<String, String> environment) {
             String wish = environment.getOrDefault("LOCHAN_PROXY", "off");
             if (!wish.equals("local") && !wish.equals("off")) {
-                throw new StoreException("LOCHAN_PROXY is " + wish + ": expected local, for a proxy on this machine that ends TLS, or off.");
+                throw new StoreException("LOCHAN_PROXY is " + wish
+                        + ": expected local, for a proxy on this machine that ends TLS, or off.");
             }
             return wish.equals("local");
         }
@@ -79,17 +97,26 @@ public class Server {
         private static Tls tls(Map<String, String> environment) {
             String wish = environment.getOrDefault("LOCHAN_TLS", "off");
             if (!wish.equals("own") && !wish.equals("off")) {
-                throw new StoreException("LOCHAN_TLS is " + wish + ": expected own, for a certificate that Lochan makes itself, or off.");
+                throw new StoreException("LOCHAN_TLS is " + wish
+                        + ": expected own, for a certificate that Lochan makes itself, or off.");
             }
-            return new Tls(wish.equals("own"), Stream.of(environment.getOrDefault("LOCHAN_TLS_NAMES", "").split(",")).map(String::strip).filter(n -> !n.isEmpty()).toList(),
-                    environment.containsKey("LOCHAN_TLS_AUTHORITY") ? Path.of(environment.get("LOCHAN_TLS_AUTHORITY")).toAbsolutePath() : null);
+            return new Tls(
+                    wish.equals("own"),
+                    Stream.of(environment.getOrDefault("LOCHAN_TLS_NAMES", "").split(","))
+                            .map(String::strip)
+                            .filter(n -> !n.isEmpty())
+                            .toList(),
+                    environment.containsKey("LOCHAN_TLS_AUTHORITY")
+                            ? Path.of(environment.get("LOCHAN_TLS_AUTHORITY")).toAbsolutePath()
+                            : null);
         }
 
         InetAddress address() {
             try {
                 return InetAddress.getByName(bind);
             } catch (UnknownHostException e) {
-                throw new StoreException("LOCHAN_BIND is " + bind + ": expected an address of this machine, as 0.0.0.0 for all.");
+                throw new StoreException(
+                        "LOCHAN_BIND is " + bind + ": expected an address of this machine, as 0.0.0.0 for all.");
             }
         }
     }
@@ -97,7 +124,8 @@ public class Server {
     public static void main(String[] arguments) {
         boolean demo = arguments.length > 0 && arguments[0].equals("demo");
         if (arguments.length != 1 || !demo && !arguments[0].equals("serve")) {
-            System.err.println("lochan: expected one of demo, serve, rank FILE, value FILE, bag FILE, runs FILE, structure GRID, track GPX");
+            System.err.println(
+                    "lochan: expected one of demo, serve, rank FILE, value FILE, bag FILE, runs FILE, structure GRID, track GPX");
             System.exit(2);
         }
         Ending ending = new Ending();
@@ -183,7 +211,8 @@ public class Server {
 
     private static void checkDatabase(Wishes wishes) {
         try {
-            DriverManager.getConnection(wishes.dbUrl(), wishes.dbUser(), wishes.dbPassword()).close();
+            DriverManager.getConnection(wishes.dbUrl(), wishes.dbUser(), wishes.dbPassword())
+                    .close();
         } catch (SQLException e) {
             throw unusable(wishes.dbUrl(), e);
         }
@@ -191,24 +220,29 @@ public class Server {
 
     private static StoreException unusable(String url, Throwable reason) {
         return new StoreException("The database " + url.replaceAll("\\?.*", "") + " cannot be used: "
-                + reason.getMessage().lines().findFirst().orElse("") + " Check LOCHAN_DB_URL, LOCHAN_DB_USER and LOCHAN_DB_PASSWORD if it is elsewhere.");
+                + reason.getMessage().lines().findFirst().orElse("")
+                + " Check LOCHAN_DB_URL, LOCHAN_DB_USER and LOCHAN_DB_PASSWORD if it is elsewhere.");
     }
 
     private static void checkPort(Wishes wishes) {
         if (!isOfThisMachine(wishes.address())) {
-            throw new StoreException("LOCHAN_BIND is " + wishes.bind() + ", which is no address of this machine: expected one that it has, or 0.0.0.0 for all.");
+            throw new StoreException("LOCHAN_BIND is " + wishes.bind()
+                    + ", which is no address of this machine: expected one that it has, or 0.0.0.0 for all.");
         }
         try (ServerSocket probe = new ServerSocket(wishes.port(), 1, wishes.address())) {
             probe.setReuseAddress(true);
         } catch (java.io.IOException e) {
-            throw new StoreException("Port " + wishes.port() + " of " + wishes.bind() + " is taken: stop what uses it, or choose another, as "
-                    + "LOCHAN_PORT=" + (wishes.port() + 1) + " ./lochan " + (wishes.demo() ? "demo" : "serve") + ".");
+            throw new StoreException("Port " + wishes.port() + " of " + wishes.bind()
+                    + " is taken: stop what uses it, or choose another, as " + "LOCHAN_PORT=" + (wishes.port() + 1)
+                    + " ./lochan " + (wishes.demo() ? "demo" : "serve") + ".");
         }
     }
 
     private static boolean isOfThisMachine(InetAddress address) {
         try {
-            return address.isAnyLocalAddress() || address.isLoopbackAddress() || NetworkInterface.getByInetAddress(address) != null;
+            return address.isAnyLocalAddress()
+                    || address.isLoopbackAddress()
+                    || NetworkInterface.getByInetAddress(address) != null;
         } catch (SocketException e) {
             // Not known: the port is tried then.
             return true;
@@ -216,12 +250,29 @@ public class Server {
     }
 
     /** Starts the application on a database and tells the address. */
-    static ConfigurableApplicationContext run(Wishes wishes, String url, String user, String password, PrintStream out) {
-        Map<String, Object> settings = new HashMap<>(Map.of("server.port", wishes.port(), "server.address", wishes.bind(),
-                "spring.datasource.url", url, "spring.datasource.username", user, "spring.datasource.password", password,
-                // An upgrade of the records may take its time: it has connections of its own, without the pages' time-outs.
-                "spring.flyway.url", url, "spring.flyway.user", user, "spring.flyway.password", password,
-                "lochan.demo", wishes.demo()));
+    static ConfigurableApplicationContext run(
+            Wishes wishes, String url, String user, String password, PrintStream out) {
+        Map<String, Object> settings = new HashMap<>(Map.of(
+                "server.port",
+                wishes.port(),
+                "server.address",
+                wishes.bind(),
+                "spring.datasource.url",
+                url,
+                "spring.datasource.username",
+                user,
+                "spring.datasource.password",
+                password,
+                // An upgrade of the records may take its time: it has connections of its own, without the pages'
+                // time-outs.
+                "spring.flyway.url",
+                url,
+                "spring.flyway.user",
+                user,
+                "spring.flyway.password",
+                password,
+                "lochan.demo",
+                wishes.demo()));
         String code = wishes.demo() ? null : setupCode();
         if (code != null) {
             settings.put("lochan.setup-code", code);
@@ -230,10 +281,24 @@ public class Server {
             settings.put("server.forward-headers-strategy", "native");
         }
         settings.put("lochan.backups", wishes.home().resolve("backups").toString());
-        BoatCertificate certificate = wishes.tls().own() ? BoatCertificate.of(wishes.home(), wishes.tls().authority(), wishes.tls().names(), Clock.systemUTC()) : null;
+        BoatCertificate certificate = wishes.tls().own()
+                ? BoatCertificate.of(
+                        wishes.home(), wishes.tls().authority(), wishes.tls().names(), Clock.systemUTC())
+                : null;
         if (certificate != null) {
-            settings.putAll(Map.of("server.ssl.key-store", certificate.keys().toUri().toString(), "server.ssl.key-store-type", "PKCS12", "server.ssl.key-store-password", certificate.password(),
-                    "server.ssl.key-alias", "server", "server.servlet.session.cookie.secure", true, "lochan.authority", certificate.authority().toString()));
+            settings.putAll(Map.of(
+                    "server.ssl.key-store",
+                    certificate.keys().toUri().toString(),
+                    "server.ssl.key-store-type",
+                    "PKCS12",
+                    "server.ssl.key-store-password",
+                    certificate.password(),
+                    "server.ssl.key-alias",
+                    "server",
+                    "server.servlet.session.cookie.secure",
+                    true,
+                    "lochan.authority",
+                    certificate.authority().toString()));
         }
         SpringApplication application = new SpringApplication(Server.class);
         application.setRegisterShutdownHook(false);
@@ -245,11 +310,14 @@ public class Server {
             throw failure(e, url);
         }
         String port = context.getEnvironment().getProperty("local.server.port");
-        String host = wishes.address().isAnyLocalAddress() || wishes.address().isLoopbackAddress() ? "localhost" : wishes.bind();
+        String host = wishes.address().isAnyLocalAddress() || wishes.address().isLoopbackAddress()
+                ? "localhost"
+                : wishes.bind();
         if (code != null && context.getBean(Accounts.class).noneYet()) {
             out.println("The page that makes the first account asks for this code: " + code);
         }
-        out.println("Lochan answers at " + (certificate == null ? "http://" : "https://") + host + ":" + port + "/   (Ctrl-C ends it)");
+        out.println("Lochan answers at " + (certificate == null ? "http://" : "https://") + host + ":" + port
+                + "/   (Ctrl-C ends it)");
         if (certificate != null) {
             tellPhones(certificate, wishes, port, out);
         }
@@ -257,9 +325,14 @@ public class Server {
     }
 
     private static void tellPhones(BoatCertificate certificate, Wishes wishes, String port, PrintStream out) {
-        String at = (wishes.address().isAnyLocalAddress() ? BoatCertificate.addresses().stream() : Stream.of(wishes.bind())).map(a -> "https://" + a + ":" + port + "/lochan.crt").collect(Collectors.joining(" or "));
+        String at = (wishes.address().isAnyLocalAddress()
+                        ? BoatCertificate.addresses().stream()
+                        : Stream.of(wishes.bind()))
+                .map(a -> "https://" + a + ":" + port + "/lochan.crt")
+                .collect(Collectors.joining(" or "));
         if (certificate.madeAuthority()) {
-            out.println("Its authority is new: every phone has to be told to trust it, also one that trusted an earlier one.");
+            out.println(
+                    "Its authority is new: every phone has to be told to trust it, also one that trusted an earlier one.");
         }
         out.println("A phone gets the certificate to trust at " + at);
         out.println("Its SHA-256 fingerprint, to be compared on the phone: " + certificate.fingerprint());
@@ -272,7 +345,8 @@ public class Server {
                 return told;
             }
             if (t instanceof FlywayValidateException) {
-                return new StoreException("The records in " + url.replaceAll("\\?.*", "") + " do not fit this version of Lochan: start the version they "
+                return new StoreException("The records in " + url.replaceAll("\\?.*", "")
+                        + " do not fit this version of Lochan: start the version they "
                         + "were made with, or choose another place for new ones with LOCHAN_HOME (or LOCHAN_DB_URL).");
             }
             if (t instanceof SQLException || t instanceof FlywayException) {
@@ -283,6 +357,7 @@ public class Server {
     }
 
     private static String setupCode() {
-        return String.format(Locale.ROOT, "%0" + CODE_DIGITS + "d", new SecureRandom().nextInt((int) Math.pow(10, CODE_DIGITS)));
+        return String.format(
+                Locale.ROOT, "%0" + CODE_DIGITS + "d", new SecureRandom().nextInt((int) Math.pow(10, CODE_DIGITS)));
     }
 }

@@ -4,9 +4,9 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import lochan.store.RecordsUpgrade;
-import lochan.web.eventbook.EventKeyResolver;
 import lochan.web.clock.DemoClock;
 import lochan.web.clock.DemoMoments;
+import lochan.web.eventbook.EventKeyResolver;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.context.annotation.Bean;
@@ -34,8 +34,11 @@ class WebConfiguration {
 
     /** Before anything of the records is read or written: nothing newer is touched, and what is changed is kept first. */
     @Bean
-    FlywayMigrationStrategy upgrade(@Value("${lochan.backups:backups}") Path backups, @Value("${spring.flyway.url}") String url,
-                                    @Value("${spring.flyway.user}") String user, @Value("${spring.flyway.password}") String password) {
+    FlywayMigrationStrategy upgrade(
+            @Value("${lochan.backups:backups}") Path backups,
+            @Value("${spring.flyway.url}") String url,
+            @Value("${spring.flyway.user}") String user,
+            @Value("${spring.flyway.password}") String password) {
         return flyway -> new RecordsUpgrade(backups, Clock.systemUTC()).run(flyway, url, user, password);
     }
 

@@ -24,8 +24,8 @@ import java.util.stream.Collectors;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
-import lochan.store.PrivateMariaDb;
 import lochan.eventformat.EventFileReader;
+import lochan.store.PrivateMariaDb;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
@@ -40,6 +40,7 @@ class CrashTest {
     private static final int KILLS = 20;
     /** An answer takes less: kills fall before, while and after an entry is written. */
     private static final int WITHIN_MILLIS = 60;
+
     private static final Duration START = Duration.ofMinutes(2);
     private static final String PASSWORD = "four words in a row";
 
@@ -60,7 +61,16 @@ class CrashTest {
         }
         start();
         angler = new Visitor(URI.create("http://127.0.0.1:" + port));
-        angler.post("/setup", "name", "Ines", "password", PASSWORD, "again", PASSWORD, "code", Files.readString(said).replaceAll("(?s).*asks for this code: (\\d+).*", "$1"));
+        angler.post(
+                "/setup",
+                "name",
+                "Ines",
+                "password",
+                PASSWORD,
+                "again",
+                PASSWORD,
+                "code",
+                Files.readString(said).replaceAll("(?s).*asks for this code: (\\d+).*", "$1"));
         event = SampleEvents.event(angler, "A rough day");
         angler.get(event + "/competition");
     }
@@ -75,14 +85,30 @@ class CrashTest {
 
     private void start() {
         try {
-            ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xmx192m", "-cp",
-                    System.getProperty("java.class.path"), Server.class.getName(), "serve").redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(said.toFile()));
+            ProcessBuilder builder = new ProcessBuilder(
+                            Path.of(System.getProperty("java.home"), "bin", "java")
+                                    .toString(),
+                            "-XX:+UseSerialGC",
+                            "-XX:TieredStopAtLevel=1",
+                            "-Xmx192m",
+                            "-cp",
+                            System.getProperty("java.class.path"),
+                            Server.class.getName(),
+                            "serve")
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.appendTo(said.toFile()));
             builder.environment().putAll(Map.of("LOCHAN_HOME", home.toString(), "LOCHAN_PORT", Integer.toString(port)));
             app = builder.start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        Awaitility.await(said.toString()).atMost(START).ignoreExceptions().until(() -> new Visitor(URI.create("http://127.0.0.1:" + port)).get("/sign-in").status() == 200);
+        Awaitility.await(said.toString())
+                .atMost(START)
+                .ignoreExceptions()
+                .until(() -> new Visitor(URI.create("http://127.0.0.1:" + port))
+                                .get("/sign-in")
+                                .status()
+                        == 200);
     }
 
     private List<Entry> day() {
@@ -90,15 +116,32 @@ class CrashTest {
         Instant at = Instant.now().truncatedTo(ChronoUnit.SECONDS);
         for (int i = 0; i < ENTRIES; i++) {
             String id = "e" + i;
-            entries.add(i % 10 == 9 ? new Entry.Void(id, at, "e" + (i - 1)) : new Entry.Catch(id, at, lochan.core.event.Species.LARGEMOUTH, 500 + 3000 * random.nextDouble(), null, null, null, true, null, null));
+            entries.add(
+                    i % 10 == 9
+                            ? new Entry.Void(id, at, "e" + (i - 1))
+                            : new Entry.Catch(
+                                    id,
+                                    at,
+                                    lochan.core.event.Species.LARGEMOUTH,
+                                    500 + 3000 * random.nextDouble(),
+                                    null,
+                                    null,
+                                    null,
+                                    true,
+                                    null,
+                                    null));
         }
         return entries;
     }
 
     private static String json(Entry entry) {
         String head = "{\"id\":\"" + entry.id() + "\",\"at\":\"" + entry.at() + "\",";
-        return "{\"entries\":[" + head + (entry instanceof Entry.Void v ? "\"type\":\"void\",\"entry\":\"" + v.entryId() + "\"}"
-                : "\"type\":\"catch\",\"species\":\"largemouth\",\"alive\":true,\"grams\":" + ((Entry.Catch) entry).grams() + "}") + "]}";
+        return "{\"entries\":[" + head
+                + (entry instanceof Entry.Void v
+                        ? "\"type\":\"void\",\"entry\":\"" + v.entryId() + "\"}"
+                        : "\"type\":\"catch\",\"species\":\"largemouth\",\"alive\":true,\"grams\":"
+                                + ((Entry.Catch) entry).grams() + "}")
+                + "]}";
     }
 
     private boolean acknowledged(Entry entry) {
@@ -113,10 +156,14 @@ class CrashTest {
     /** Logs a day; now and then something is killed soon after an entry was sent. */
     private List<Entry> logged(Runnable kill, Runnable correct) {
         List<Entry> day = day();
-        Set<Integer> kills = random.ints(0, ENTRIES).distinct().limit(KILLS).boxed().collect(Collectors.toSet());
+        Set<Integer> kills =
+                random.ints(0, ENTRIES).distinct().limit(KILLS).boxed().collect(Collectors.toSet());
         for (int i = 0; i < ENTRIES; i++) {
             CompletableFuture<Void> killed = kills.contains(i)
-                    ? CompletableFuture.runAsync(kill, CompletableFuture.delayedExecutor(random.nextInt(WITHIN_MILLIS), TimeUnit.MILLISECONDS)) : CompletableFuture.completedFuture(null);
+                    ? CompletableFuture.runAsync(
+                            kill,
+                            CompletableFuture.delayedExecutor(random.nextInt(WITHIN_MILLIS), TimeUnit.MILLISECONDS))
+                    : CompletableFuture.completedFuture(null);
             Entry entry = day.get(i);
             boolean first = acknowledged(entry);
             killed.join();
@@ -131,22 +178,29 @@ class CrashTest {
     }
 
     private void everythingIsThereOnce(List<Entry> day) throws Exception {
-        EventData data = EventFileReader.read(new ByteArrayInputStream(angler.get(event + "/export").body().getBytes(StandardCharsets.UTF_8))).data();
-        assertThat(data.competition()).extracting(Entry::id).containsExactlyElementsOf(day.stream().map(Entry::id).toList());
-        assertThat(BagLog.replay(data.event(), data.competition()).bag(1)).isEqualTo(BagLog.replay(data.event(), day).bag(1));
+        EventData data = EventFileReader.read(new ByteArrayInputStream(
+                        angler.get(event + "/export").body().getBytes(StandardCharsets.UTF_8)))
+                .data();
+        assertThat(data.competition())
+                .extracting(Entry::id)
+                .containsExactlyElementsOf(day.stream().map(Entry::id).toList());
+        assertThat(BagLog.replay(data.event(), data.competition()).bag(1))
+                .isEqualTo(BagLog.replay(data.event(), day).bag(1));
     }
 
     @Test
     void theApplicationIsKilled() throws Exception {
         int[] died = {0};
-        List<Entry> day = logged(() -> {
-            app.destroyForcibly();
-            died[0]++;
-        }, () -> {
-            if (!app.isAlive()) {
-                start();
-            }
-        });
+        List<Entry> day = logged(
+                () -> {
+                    app.destroyForcibly();
+                    died[0]++;
+                },
+                () -> {
+                    if (!app.isAlive()) {
+                        start();
+                    }
+                });
         if (!app.isAlive()) {
             start();
         }
@@ -157,7 +211,7 @@ class CrashTest {
     @Test
     void theDatabaseIsKilled() throws Exception {
         int[] died = {0};
-        List<Entry> day = logged(() -> died[0] += killed(), () -> { });
+        List<Entry> day = logged(() -> died[0] += killed(), () -> {});
         assertThat(died[0]).isEqualTo(KILLS);
         assertThat(app.isAlive()).isTrue();
         everythingIsThereOnce(day);
@@ -167,7 +221,10 @@ class CrashTest {
     private int killed() {
         ProcessHandle[] found = new ProcessHandle[1];
         Awaitility.await().atMost(START).until(() -> {
-            found[0] = app.descendants().filter(p -> p.info().command().orElse("").endsWith("mariadbd")).findFirst().orElse(null);
+            found[0] = app.descendants()
+                    .filter(p -> p.info().command().orElse("").endsWith("mariadbd"))
+                    .findFirst()
+                    .orElse(null);
             return found[0] != null;
         });
         return found[0].destroyForcibly() ? 1 : 0;

@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -23,18 +23,56 @@ class OwnershipTest {
     private static Map<String, String> parameters(Visitor owner, String event) {
         Map<String, String> known = new TreeMap<>();
         owner.post(event + "/plan/new", "day", "1");
-        String plan = owner.get(event + "/plan").path().contains("plan=") ? owner.get(event + "/plan").path().replaceAll(".*plan=(\\d+).*", "$1")
-                : owner.get(event + "/plan").page().selectFirst("input[name=plan]").attr("value");
+        String plan = owner.get(event + "/plan").path().contains("plan=")
+                ? owner.get(event + "/plan").path().replaceAll(".*plan=(\\d+).*", "$1")
+                : owner.get(event + "/plan")
+                        .page()
+                        .selectFirst("input[name=plan]")
+                        .attr("value");
         Visitor.Answer practice = owner.get(event + "/practice");
-        String stop = practice.page().selectFirst("a[href*='stops/edit']").attr("href").replaceAll(".*stop=", "");
-        known.putAll(Map.of("spot", "reed-corner", "presentation", "swim-jig", "plan", plan, "stop", stop, "bite", "b1", "code", "fresh",
-                "type", "official", "weight", "3-4", "outcome", "landed"));
+        String stop = practice.page()
+                .selectFirst("a[href*='stops/edit']")
+                .attr("href")
+                .replaceAll(".*stop=", "");
+        known.putAll(Map.of(
+                "spot",
+                "reed-corner",
+                "presentation",
+                "swim-jig",
+                "plan",
+                plan,
+                "stop",
+                stop,
+                "bite",
+                "b1",
+                "code",
+                "fresh",
+                "type",
+                "official",
+                "weight",
+                "3-4",
+                "outcome",
+                "landed"));
         owner.post(event + "/spots/marks", "code", "m1", "position", "42.63, -116.91", "note", "Secret water");
         known.put("mark", "m1");
         owner.post(event + "/tackle/fish/edit", "spot", "reed-corner", "kind", "bed", "guessGrams", "5-0");
         owner.post(event + "/tackle/trials/new", "of", "colour", "firstWay", "white", "secondWay", "green");
         owner.post(event + "/tackle/trials/change", "presentation", "swim-jig", "what", "hook");
-        known.putAll(Map.of("fish", "reed-corner-fish", "trial", "white-or-green", "change", "swim-jig", "reaction", "LOOKED", "ofFirst", "true", "minutes", "5", "gone", "true"));
+        known.putAll(Map.of(
+                "fish",
+                "reed-corner-fish",
+                "trial",
+                "white-or-green",
+                "change",
+                "swim-jig",
+                "reaction",
+                "LOOKED",
+                "ofFirst",
+                "true",
+                "minutes",
+                "5",
+                "gone",
+                "true"));
         known.put("rung", "0");
         known.put("found", "0");
         known.put("op", "close");
@@ -48,19 +86,25 @@ class OwnershipTest {
     }
 
     private static Stream<String> eventRoutes(RunningApp app) {
-        return app.bean(RequestMappingHandlerMapping.class).getHandlerMethods().keySet().stream().flatMap(OwnershipTest::routes)
-                .filter(r -> r.contains("{eventId}")).sorted();
+        return app.bean(RequestMappingHandlerMapping.class).getHandlerMethods().keySet().stream()
+                .flatMap(OwnershipTest::routes)
+                .filter(r -> r.contains("{eventId}"))
+                .sorted();
     }
 
     private static Stream<String> routes(RequestMappingInfo info) {
-        return info.getPatternValues().stream().flatMap(p -> info.getMethodsCondition().getMethods().stream().map(m -> m + " " + p));
+        return info.getPatternValues().stream()
+                .flatMap(p -> info.getMethodsCondition().getMethods().stream().map(m -> m + " " + p));
     }
 
     private static Visitor.Answer call(Visitor visitor, String route, String event, Map<String, String> parameters) {
         String path = route.substring(route.indexOf(' ') + 1).replace("/events/{eventId}", event);
         if (route.startsWith("GET")) {
-            List<String> query = parameters.entrySet().stream().filter(e -> List.of("spot", "presentation", "plan", "stop", "bite", "mark", "fish").contains(e.getKey()))
-                    .map(e -> e.getKey() + "=" + e.getValue()).toList();
+            List<String> query = parameters.entrySet().stream()
+                    .filter(e -> List.of("spot", "presentation", "plan", "stop", "bite", "mark", "fish")
+                            .contains(e.getKey()))
+                    .map(e -> e.getKey() + "=" + e.getValue())
+                    .toList();
             return visitor.get(path + "?" + String.join("&", query));
         }
         return visitor.post(path, parameters);
@@ -81,7 +125,9 @@ class OwnershipTest {
             assertThat(answer.status()).as(route).isEqualTo(404);
             assertThat(answer.body()).as(route).doesNotContain("Secret water").doesNotContain("Reed Corner");
         });
-        assertThat(owner.get(event + "/export").body()).as("nothing of it was touched").isEqualTo(before);
+        assertThat(owner.get(event + "/export").body())
+                .as("nothing of it was touched")
+                .isEqualTo(before);
         assertThat(other.get("/events").text()).doesNotContain("Secret water");
     }
 
@@ -92,7 +138,9 @@ class OwnershipTest {
 
         assertThat(eventRoutes(app).toList()).allSatisfy(route -> {
             Visitor.Answer answer = call(stranger, route, event, Map.of());
-            assertThat(List.of("/sign-in", "").contains(answer.path()) || answer.status() == 403).as(route).isTrue();
+            assertThat(List.of("/sign-in", "").contains(answer.path()) || answer.status() == 403)
+                    .as(route)
+                    .isTrue();
         });
     }
 
@@ -103,26 +151,67 @@ class OwnershipTest {
         String event = SampleEvents.practisedEvent(owner, "Owner's");
         Map<String, String> parameters = parameters(owner, event);
         Visitor other = app.angler();
-        String own = "/events/" + other.post("/events/new", SampleEvents.form("Other's")).numberAfter("events");
+        String own = "/events/"
+                + other.post("/events/new", SampleEvents.form("Other's")).numberAfter("events");
 
-        for (String route : List.of("GET /events/{eventId}/spots/edit", "POST /events/{eventId}/spots/edit", "POST /events/{eventId}/spots/delete",
-                "POST /events/{eventId}/spots/restore", "GET /events/{eventId}/spots/marks/edit", "POST /events/{eventId}/spots/marks/edit",
-                "POST /events/{eventId}/spots/marks/put", "POST /events/{eventId}/spots/marks/delete", "POST /events/{eventId}/spots/marks/restore", "GET /events/{eventId}/practice/stops/edit", "POST /events/{eventId}/practice/stops/delete",
-                "POST /events/{eventId}/practice/stops/restore", "POST /events/{eventId}/practice/end", "POST /events/{eventId}/practice/reopen",
-                "POST /events/{eventId}/practice/bites", "POST /events/{eventId}/practice/bites/delete", "POST /events/{eventId}/practice/bites/restore",
-                "GET /events/{eventId}/practice/bites/edit", "POST /events/{eventId}/practice/stops/bites", "POST /events/{eventId}/practice/conditions",
-                "POST /events/{eventId}/practice/follow", "POST /events/{eventId}/plan/edit", "POST /events/{eventId}/plan/delete",
-                "POST /events/{eventId}/plan/copy", "POST /events/{eventId}/plan/redo", "POST /events/{eventId}/plan/search", "POST /events/{eventId}/plan/search/stop",
-                "POST /events/{eventId}/plan/search/keep", "GET /events/{eventId}/plan/sheet", "GET /events/{eventId}/plan/route.gpx", "GET /events/{eventId}/plan/calendar",
-                "POST /events/{eventId}/plan/undo", "GET /events/{eventId}/plan/backups", "POST /events/{eventId}/plan/backups",
-                "POST /events/{eventId}/plan/backups/keep", "POST /events/{eventId}/plan/restore", "GET /events/{eventId}/rankings/evidence",
-                "GET /events/{eventId}/tackle", "GET /events/{eventId}/tackle/advice", "GET /events/{eventId}/tackle/path", "GET /events/{eventId}/tackle/fish/edit", "POST /events/{eventId}/tackle/fish/edit",
-                "POST /events/{eventId}/tackle/fish/try", "POST /events/{eventId}/tackle/fish/try/undo", "POST /events/{eventId}/tackle/fish/gone", "POST /events/{eventId}/tackle/fish/delete",
-                "POST /events/{eventId}/tackle/fish/restore", "POST /events/{eventId}/tackle/trials/round", "POST /events/{eventId}/tackle/trials/round/undo", "POST /events/{eventId}/tackle/trials/delete",
-                "POST /events/{eventId}/tackle/trials/restore", "POST /events/{eventId}/tackle/trials/change/delete", "POST /events/{eventId}/tackle/trials/change/restore")) {
+        for (String route : List.of(
+                "GET /events/{eventId}/spots/edit",
+                "POST /events/{eventId}/spots/edit",
+                "POST /events/{eventId}/spots/delete",
+                "POST /events/{eventId}/spots/restore",
+                "GET /events/{eventId}/spots/marks/edit",
+                "POST /events/{eventId}/spots/marks/edit",
+                "POST /events/{eventId}/spots/marks/put",
+                "POST /events/{eventId}/spots/marks/delete",
+                "POST /events/{eventId}/spots/marks/restore",
+                "GET /events/{eventId}/practice/stops/edit",
+                "POST /events/{eventId}/practice/stops/delete",
+                "POST /events/{eventId}/practice/stops/restore",
+                "POST /events/{eventId}/practice/end",
+                "POST /events/{eventId}/practice/reopen",
+                "POST /events/{eventId}/practice/bites",
+                "POST /events/{eventId}/practice/bites/delete",
+                "POST /events/{eventId}/practice/bites/restore",
+                "GET /events/{eventId}/practice/bites/edit",
+                "POST /events/{eventId}/practice/stops/bites",
+                "POST /events/{eventId}/practice/conditions",
+                "POST /events/{eventId}/practice/follow",
+                "POST /events/{eventId}/plan/edit",
+                "POST /events/{eventId}/plan/delete",
+                "POST /events/{eventId}/plan/copy",
+                "POST /events/{eventId}/plan/redo",
+                "POST /events/{eventId}/plan/search",
+                "POST /events/{eventId}/plan/search/stop",
+                "POST /events/{eventId}/plan/search/keep",
+                "GET /events/{eventId}/plan/sheet",
+                "GET /events/{eventId}/plan/route.gpx",
+                "GET /events/{eventId}/plan/calendar",
+                "POST /events/{eventId}/plan/undo",
+                "GET /events/{eventId}/plan/backups",
+                "POST /events/{eventId}/plan/backups",
+                "POST /events/{eventId}/plan/backups/keep",
+                "POST /events/{eventId}/plan/restore",
+                "GET /events/{eventId}/rankings/evidence",
+                "GET /events/{eventId}/tackle",
+                "GET /events/{eventId}/tackle/advice",
+                "GET /events/{eventId}/tackle/path",
+                "GET /events/{eventId}/tackle/fish/edit",
+                "POST /events/{eventId}/tackle/fish/edit",
+                "POST /events/{eventId}/tackle/fish/try",
+                "POST /events/{eventId}/tackle/fish/try/undo",
+                "POST /events/{eventId}/tackle/fish/gone",
+                "POST /events/{eventId}/tackle/fish/delete",
+                "POST /events/{eventId}/tackle/fish/restore",
+                "POST /events/{eventId}/tackle/trials/round",
+                "POST /events/{eventId}/tackle/trials/round/undo",
+                "POST /events/{eventId}/tackle/trials/delete",
+                "POST /events/{eventId}/tackle/trials/restore",
+                "POST /events/{eventId}/tackle/trials/change/delete",
+                "POST /events/{eventId}/tackle/trials/change/restore")) {
             assertThat(call(other, route, own, parameters).status()).as(route).isEqualTo(404);
         }
         Map<String, String> planned = new LinkedHashMap<>(parameters);
-        assertThat(call(other, "GET /events/{eventId}/plan", own, planned).body()).doesNotContain("Reed Corner");
+        assertThat(call(other, "GET /events/{eventId}/plan", own, planned).body())
+                .doesNotContain("Reed Corner");
     }
 }

@@ -23,23 +23,27 @@ class PageSourcesTest {
     void templatesEvaluateNothingThatAnAnglerTyped() throws IOException {
         Pattern unsafe = Pattern.compile("__\\$\\{|th:utext|\\[\\(\\$");
         try (Stream<Path> templates = files("templates", ".html")) {
-            assertThat(templates).isNotEmpty().allSatisfy(t -> assertThat(Files.readString(t)).doesNotContainPattern(unsafe));
+            assertThat(templates).isNotEmpty().allSatisfy(t -> assertThat(Files.readString(t))
+                    .doesNotContainPattern(unsafe));
         }
     }
 
     /** What is printed is no page: it holds its style. */
     @Test
     void pagesHoldNoInlineScriptOrStyle() throws IOException {
-        Pattern inline = Pattern.compile("<script(?![^>]*src=)|<style|\\sstyle=|\\son[a-z]+=\"|https?://(?!www\\.thymeleaf\\.org)");
+        Pattern inline = Pattern.compile(
+                "<script(?![^>]*src=)|<style|\\sstyle=|\\son[a-z]+=\"|https?://(?!www\\.thymeleaf\\.org)");
         try (Stream<Path> templates = files("templates", ".html")) {
-            assertThat(templates.filter(t -> !t.getParent().endsWith("print"))).allSatisfy(t -> assertThat(Files.readString(t)).doesNotContainPattern(inline));
+            assertThat(templates.filter(t -> !t.getParent().endsWith("print")))
+                    .allSatisfy(t -> assertThat(Files.readString(t)).doesNotContainPattern(inline));
         }
     }
 
     @Test
     void scriptsAndStylesLoadNothingFromElsewhere() throws IOException {
         try (Stream<Path> scripts = files("static/js", ".js")) {
-            assertThat(scripts).isNotEmpty().allSatisfy(s -> assertThat(Files.readString(s)).doesNotContainPattern("https?://"));
+            assertThat(scripts).isNotEmpty().allSatisfy(s -> assertThat(Files.readString(s))
+                    .doesNotContainPattern("https?://"));
         }
         assertThat(Files.readString(Path.of("src/main/css/lochan.css"))).doesNotContainPattern("https?://");
     }

@@ -31,8 +31,12 @@ public final class TestServers implements ParameterResolver {
     @Override
     public Object resolveParameter(ParameterContext parameter, ExtensionContext extension) {
         boolean demo = parameter.isAnnotated(RunningApp.Demo.class);
-        return extension.getRoot().getStore(SPACE).getOrComputeIfAbsent(demo, d -> new Started(start(d, "127.0.0.1", OutputStream.nullOutputStream())),
-                Started.class).app();
+        return extension
+                .getRoot()
+                .getStore(SPACE)
+                .getOrComputeIfAbsent(
+                        demo, d -> new Started(start(d, "127.0.0.1", OutputStream.nullOutputStream())), Started.class)
+                .app();
     }
 
     /** Stops with the last test. */
@@ -70,8 +74,14 @@ public final class TestServers implements ParameterResolver {
         }
 
         public void comeBack() {
-            Map<String, String> environment = Map.of("LOCHAN_PORT", Integer.toString(port), "LOCHAN_HOME", home.toString(), "LOCHAN_BIND", "127.0.0.1");
-            context = Server.run(Server.Wishes.of(false, environment), db.url(), db.user(), db.password(), new PrintStream(OutputStream.nullOutputStream(), true));
+            Map<String, String> environment = Map.of(
+                    "LOCHAN_PORT", Integer.toString(port), "LOCHAN_HOME", home.toString(), "LOCHAN_BIND", "127.0.0.1");
+            context = Server.run(
+                    Server.Wishes.of(false, environment),
+                    db.url(),
+                    db.user(),
+                    db.password(),
+                    new PrintStream(OutputStream.nullOutputStream(), true));
         }
 
         public void go() {
@@ -79,7 +89,7 @@ public final class TestServers implements ParameterResolver {
         }
 
         public RunningApp app() {
-            return new RunningApp(URI.create("http://127.0.0.1:" + port), context, () -> { });
+            return new RunningApp(URI.create("http://127.0.0.1:" + port), context, () -> {});
         }
 
         @Override
@@ -99,11 +109,17 @@ public final class TestServers implements ParameterResolver {
         try {
             Path home = Files.createTempDirectory("lochan-test");
             PrivateMariaDb db = PrivateMariaDb.start(home, false);
-            Map<String, String> environment = new HashMap<>(Map.of("LOCHAN_PORT", "0", "LOCHAN_HOME", home.toString(), "LOCHAN_BIND", "127.0.0.1"));
+            Map<String, String> environment = new HashMap<>(
+                    Map.of("LOCHAN_PORT", "0", "LOCHAN_HOME", home.toString(), "LOCHAN_BIND", "127.0.0.1"));
             environment.putAll(wishes);
-            ConfigurableApplicationContext context = Server.run(Server.Wishes.of(demo, environment), db.url(), db.user(), db.password(),
+            ConfigurableApplicationContext context = Server.run(
+                    Server.Wishes.of(demo, environment),
+                    db.url(),
+                    db.user(),
+                    db.password(),
                     new PrintStream(out, true));
-            URI address = URI.create((wishes.containsKey("LOCHAN_TLS") ? "https" : "http") + "://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
+            URI address = URI.create((wishes.containsKey("LOCHAN_TLS") ? "https" : "http") + "://127.0.0.1:"
+                    + context.getEnvironment().getProperty("local.server.port"));
             return new RunningApp(address, context, () -> {
                 context.close();
                 db.close();

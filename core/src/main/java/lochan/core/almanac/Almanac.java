@@ -18,14 +18,27 @@ import org.shredzone.commons.suncalc.SunTimes;
  * @param phase      of the moon at noon
  * @param moonLit    share of the moon's disc that is lit at noon, 0 to 1
  */
-public record Almanac(Instant firstLight, Instant sunrise, Instant sunset, Instant moonrise, Instant moonset, Phase phase, double moonLit) {
+public record Almanac(
+        Instant firstLight,
+        Instant sunrise,
+        Instant sunset,
+        Instant moonrise,
+        Instant moonset,
+        Phase phase,
+        double moonLit) {
 
     private static final int NOON = 12;
 
     /** Phases of the moon in their order. */
     public enum Phase implements Coded {
-        NEW("new moon"), WAXING_CRESCENT("waxing crescent"), FIRST_QUARTER("first quarter"), WAXING_GIBBOUS("waxing gibbous"),
-        FULL("full moon"), WANING_GIBBOUS("waning gibbous"), LAST_QUARTER("last quarter"), WANING_CRESCENT("waning crescent");
+        NEW("new moon"),
+        WAXING_CRESCENT("waxing crescent"),
+        FIRST_QUARTER("first quarter"),
+        WAXING_GIBBOUS("waxing gibbous"),
+        FULL("full moon"),
+        WANING_GIBBOUS("waning gibbous"),
+        LAST_QUARTER("last quarter"),
+        WANING_CRESCENT("waning crescent");
 
         private final String code;
 
@@ -40,12 +53,36 @@ public record Almanac(Instant firstLight, Instant sunrise, Instant sunset, Insta
     }
 
     public static Almanac of(Position place, LocalDate date, ZoneId zone) {
-        SunTimes sun = SunTimes.compute().on(date).timezone(zone).at(place.lat(), place.lon()).oneDay().execute();
-        SunTimes twilight = SunTimes.compute().on(date).timezone(zone).at(place.lat(), place.lon()).oneDay().twilight(SunTimes.Twilight.CIVIL).execute();
-        MoonTimes moon = MoonTimes.compute().on(date).timezone(zone).at(place.lat(), place.lon()).oneDay().execute();
-        MoonIllumination disc = MoonIllumination.compute().on(date.atTime(NOON, 0).atZone(zone)).execute();
-        Phase phase = Phase.values()[(int) Math.floorMod(Math.round((disc.getPhase() + 180) / 45), (long) Phase.values().length)];
-        return new Almanac(time(twilight.getRise()), time(sun.getRise()), time(sun.getSet()), time(moon.getRise()), time(moon.getSet()), phase,
+        SunTimes sun = SunTimes.compute()
+                .on(date)
+                .timezone(zone)
+                .at(place.lat(), place.lon())
+                .oneDay()
+                .execute();
+        SunTimes twilight = SunTimes.compute()
+                .on(date)
+                .timezone(zone)
+                .at(place.lat(), place.lon())
+                .oneDay()
+                .twilight(SunTimes.Twilight.CIVIL)
+                .execute();
+        MoonTimes moon = MoonTimes.compute()
+                .on(date)
+                .timezone(zone)
+                .at(place.lat(), place.lon())
+                .oneDay()
+                .execute();
+        MoonIllumination disc =
+                MoonIllumination.compute().on(date.atTime(NOON, 0).atZone(zone)).execute();
+        Phase phase = Phase.values()[
+                (int) Math.floorMod(Math.round((disc.getPhase() + 180) / 45), (long) Phase.values().length)];
+        return new Almanac(
+                time(twilight.getRise()),
+                time(sun.getRise()),
+                time(sun.getSet()),
+                time(moon.getRise()),
+                time(moon.getSet()),
+                phase,
                 disc.getFraction());
     }
 

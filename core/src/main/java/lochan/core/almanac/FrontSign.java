@@ -22,9 +22,9 @@ public final class FrontSign {
     private static final double MOST_TURN_DEG = 180;
     private static final double WARMER_C = 0.5;
 
-    private FrontSign() { }
+    private FrontSign() {}
 
-    private record Reading(Instant at, double windFromDeg, Double waterTempC) { }
+    private record Reading(Instant at, double windFromDeg, Double waterTempC) {}
 
     /**
      * @param stops    practice with its conditions
@@ -32,7 +32,8 @@ public final class FrontSign {
      * @param north    whether the place lies north of the equator
      * @return empty when fewer than two directions of the wind are known in the time before
      */
-    public static Optional<Boolean> at(Instant time, List<PracticeStop> stops, List<ForecastPeriod> forecast, boolean north) {
+    public static Optional<Boolean> at(
+            Instant time, List<PracticeStop> stops, List<ForecastPeriod> forecast, boolean north) {
         List<Reading> readings = new ArrayList<>();
         for (PracticeStop s : stops) {
             add(readings, s.start(), s.conditions().signs().windFromDeg(), s.conditions(), time);
@@ -48,7 +49,8 @@ public final class FrontSign {
         return Optional.of(readings.stream().anyMatch(r -> turned(r, last, north) && !warmer(r, last)));
     }
 
-    private static void add(List<Reading> readings, Instant at, Double windFromDeg, Conditions conditions, Instant time) {
+    private static void add(
+            List<Reading> readings, Instant at, Double windFromDeg, Conditions conditions, Instant time) {
         if (windFromDeg != null && !at.isAfter(time) && at.isAfter(time.minus(LOOK_BACK))) {
             readings.add(new Reading(at, windFromDeg, conditions.waterTempC()));
         }
@@ -61,6 +63,8 @@ public final class FrontSign {
     }
 
     private static boolean warmer(Reading before, Reading after) {
-        return before.waterTempC() != null && after.waterTempC() != null && after.waterTempC() - before.waterTempC() >= WARMER_C;
+        return before.waterTempC() != null
+                && after.waterTempC() != null
+                && after.waterTempC() - before.waterTempC() >= WARMER_C;
     }
 }

@@ -15,7 +15,15 @@ import java.util.Objects;
  * @param length      the bag by length; all null in other events
  * @param official    what the weigh-in said; null: not yet
  */
-public record Bag(List<Fish> fish, Fish inHand, Verdict pending, int weighings, int limit, Sums weight, Sums length, Entry.Official official) {
+public record Bag(
+        List<Fish> fish,
+        Fish inHand,
+        Verdict pending,
+        int weighings,
+        int limit,
+        Sums weight,
+        Sums length,
+        Entry.Official official) {
 
     /**
      * What a bag comes to, g or mm.
@@ -52,7 +60,11 @@ public record Bag(List<Fish> fish, Fish inHand, Verdict pending, int weighings, 
 
     /** Weight of the fish that are weighed, g. */
     public double weighedGrams() {
-        return fish.stream().map(Fish::grams).filter(Objects::nonNull).mapToDouble(Double::doubleValue).sum();
+        return fish.stream()
+                .map(Fish::grams)
+                .filter(Objects::nonNull)
+                .mapToDouble(Double::doubleValue)
+                .sum();
     }
 
     public boolean isFull() {

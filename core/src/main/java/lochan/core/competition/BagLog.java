@@ -30,6 +30,7 @@ public final class BagLog {
     private final Set<String> voided = new HashSet<>();
     /** Catches that their void took out of the livewell, and may bring back. */
     private final Set<String> droppedByVoid = new HashSet<>();
+
     private final Map<String, CatchRecord> catches = new HashMap<>();
     private final Set<Entry.Balance> balances = new LinkedHashSet<>();
     private final ScaleChecks scale = new ScaleChecks();
@@ -86,7 +87,10 @@ public final class BagLog {
 
     /** The entries of a day that are not void, in the order written. */
     public List<Entry> valid(int day) {
-        return rows.stream().filter(r -> r.day() == day && !isVoided(r.entry().id())).map(BagRow::entry).toList();
+        return rows.stream()
+                .filter(r -> r.day() == day && !isVoided(r.entry().id()))
+                .map(BagRow::entry)
+                .toList();
     }
 
     /** A fish as the log knows it now, kept or not. */
@@ -102,7 +106,8 @@ public final class BagLog {
     public int dayOf(Instant at) {
         int day = 1;
         for (int i = 1; i < event.days().size(); i++) {
-            if (!at.isBefore(event.days().get(i).date().atStartOfDay(event.timeZone()).toInstant())) {
+            if (!at.isBefore(
+                    event.days().get(i).date().atStartOfDay(event.timeZone()).toInstant())) {
                 day = i + 1;
             }
         }
@@ -111,7 +116,8 @@ public final class BagLog {
 
     private Optional<Violation> refusal(Entry entry) {
         if (entries.containsKey(entry.id())) {
-            return violation("id", "The log already has an entry " + entry.id() + ": every entry needs an id of its own.");
+            return violation(
+                    "id", "The log already has an entry " + entry.id() + ": every entry needs an id of its own.");
         }
         return switch (entry) {
             case Entry.Catch c -> refusal(c);
@@ -130,39 +136,57 @@ public final class BagLog {
     private Optional<Violation> refusal(Entry.Catch entry) {
         String waiting = livewell(dayOf(entry.at())).inHand();
         if (waiting != null) {
-            return violation("id", "The fish " + waiting + " is still in hand: settle it on the balance or correct its weight first.");
+            return violation(
+                    "id",
+                    "The fish " + waiting + " is still in hand: settle it on the balance or correct its weight first.");
         }
         if (event.rules().format() == Format.LIMIT_LENGTH && entry.mm() == null) {
-            return violation("mm", "The length is missing: this event pays by length. Measure the fish before it goes back.");
+            return violation(
+                    "mm", "The length is missing: this event pays by length. Measure the fish before it goes back.");
         }
         return measures(entry.grams(), entry.mm());
     }
 
     private static Optional<Violation> refusal(Entry.Official o) {
         if (o.grams() != null && !(o.grams() >= 0) || o.mm() != null && !(o.mm() >= 0)) {
-            return violation("grams", "The official figure is " + (o.grams() == null ? o.mm() : o.grams()) + ": expected 0 or more.");
+            return violation(
+                    "grams",
+                    "The official figure is " + (o.grams() == null ? o.mm() : o.grams()) + ": expected 0 or more.");
         }
         if (o.lateMinutes() != null && !(o.lateMinutes() >= 0)) {
             return violation("lateMinutes", "Minutes late is " + o.lateMinutes() + ": expected 0 or more.");
         }
-        return o.place() != null && o.place() < 1 ? violation("place", "The place is " + o.place() + ": expected 1 or more.") : Optional.empty();
+        return o.place() != null && o.place() < 1
+                ? violation("place", "The place is " + o.place() + ": expected 1 or more.")
+                : Optional.empty();
     }
 
     private static Optional<Violation> refusal(Entry.ScaleCheck s) {
         if (!(s.knownGrams() > 0 && s.knownGrams() < MOST_GRAMS)) {
-            return violation("knownGrams", "The known weight is " + s.knownGrams() + " g: expected more than 0 and less than 30000 g (66 lb).");
+            return violation(
+                    "knownGrams",
+                    "The known weight is " + s.knownGrams()
+                            + " g: expected more than 0 and less than 30000 g (66 lb).");
         }
-        return s.readGrams() > 0 && Math.abs(s.offsetGrams()) <= MOST_OFF * s.knownGrams() ? Optional.empty()
-                : violation("readGrams", "The scale reads " + s.readGrams() + " g for " + s.knownGrams() + " g: a scale that far off is broken, or one of the two is mistyped.");
+        return s.readGrams() > 0 && Math.abs(s.offsetGrams()) <= MOST_OFF * s.knownGrams()
+                ? Optional.empty()
+                : violation(
+                        "readGrams",
+                        "The scale reads " + s.readGrams() + " g for " + s.knownGrams()
+                                + " g: a scale that far off is broken, or one of the two is mistyped.");
     }
 
     private static Optional<Violation> refusal(Entry.LivewellReading w) {
-        return w.celsius() >= 0 && w.celsius() <= MOST_CELSIUS ? Optional.empty()
-                : violation("celsius", "The livewell's temperature is " + w.celsius() + " °C: expected 0 to 40 °C (32 to 104 °F).");
+        return w.celsius() >= 0 && w.celsius() <= MOST_CELSIUS
+                ? Optional.empty()
+                : violation(
+                        "celsius",
+                        "The livewell's temperature is " + w.celsius() + " °C: expected 0 to 40 °C (32 to 104 °F).");
     }
 
     private Optional<Violation> refusal(Entry.Balance entry) {
-        Optional<Violation> unknown = notACatch("heavier", entry.heavier()).or(() -> notACatch("lighter", entry.lighter()));
+        Optional<Violation> unknown =
+                notACatch("heavier", entry.heavier()).or(() -> notACatch("lighter", entry.lighter()));
         if (unknown.isPresent()) {
             return unknown;
         }
@@ -170,7 +194,10 @@ public final class BagLog {
             return violation("lighter", "A fish cannot be weighed against itself: name two fish.");
         }
         if (order().balanceSaid(entry.lighter(), entry.heavier())) {
-            return violation("heavier", "The log already says that " + entry.lighter() + " is the heavier one: void or correct that first.");
+            return violation(
+                    "heavier",
+                    "The log already says that " + entry.lighter()
+                            + " is the heavier one: void or correct that first.");
         }
         return Optional.empty();
     }
@@ -185,17 +212,22 @@ public final class BagLog {
     private Optional<Violation> refusal(Entry.Void entry) {
         Entry target = entries.get(entry.entryId());
         if (target == null) {
-            return violation("entry", "There is no entry " + entry.entryId() + " before this one: name one that is there.");
+            return violation(
+                    "entry", "There is no entry " + entry.entryId() + " before this one: name one that is there.");
         }
         if (voided.contains(entry.entryId())) {
             return violation("entry", "The entry " + entry.entryId() + " is void already.");
         }
         if (target instanceof Entry.Void undone && entries.get(undone.entryId()) instanceof Entry.Void) {
-            return violation("entry", "The entry " + target.id() + " brought an entry back: void that entry itself instead.");
+            return violation(
+                    "entry", "The entry " + target.id() + " brought an entry back: void that entry itself instead.");
         }
-        if (target instanceof Entry.Void undone && entries.get(undone.entryId()) instanceof Entry.Catch fish
-                && droppedByVoid.contains(fish.id()) && !canComeBack(fish.id())) {
-            return violation("entry", "There is no room in the bag for " + fish.id() + " any more: log the fish again.");
+        if (target instanceof Entry.Void undone
+                && entries.get(undone.entryId()) instanceof Entry.Catch fish
+                && droppedByVoid.contains(fish.id())
+                && !canComeBack(fish.id())) {
+            return violation(
+                    "entry", "There is no room in the bag for " + fish.id() + " any more: log the fish again.");
         }
         return Optional.empty();
     }
@@ -207,7 +239,8 @@ public final class BagLog {
 
     private static Optional<Violation> measures(Double grams, Double mm) {
         if (grams != null && !(grams > 0 && grams < MOST_GRAMS)) {
-            return violation("grams", "The weight is " + grams + " g: expected more than 0 and less than 30000 g (66 lb).");
+            return violation(
+                    "grams", "The weight is " + grams + " g: expected more than 0 and less than 30000 g (66 lb).");
         }
         if (mm != null && !(mm > 0 && mm < 1500)) {
             return violation("mm", "The length is " + mm + " mm: expected more than 0 and less than 1500 mm (59 in).");
@@ -216,13 +249,17 @@ public final class BagLog {
     }
 
     private Optional<Violation> notACatch(String field, String id) {
-        return catches.containsKey(id) && !voided.contains(id) ? Optional.empty()
-                : violation(field, "There is no catch " + id + " before this entry: name a fish that was logged and is not void.");
+        return catches.containsKey(id) && !voided.contains(id)
+                ? Optional.empty()
+                : violation(
+                        field,
+                        "There is no catch " + id + " before this entry: name a fish that was logged and is not void.");
     }
 
     private Optional<Violation> inLivewellOrHand(String fish) {
         Livewell livewell = livewells.get(catches.get(fish).day());
-        return livewell.holds(fish) || fish.equals(livewell.inHand()) ? Optional.empty()
+        return livewell.holds(fish) || fish.equals(livewell.inHand())
+                ? Optional.empty()
                 : violation("catch", "The fish " + fish + " is not in the livewell: only a fish in it can die there.");
     }
 
@@ -277,9 +314,9 @@ public final class BagLog {
                 count(entries.get(v.entryId()), !counts);
             }
             case Entry.Catch c -> countCatch(c.id(), counts);
-            case Entry.Bite s -> { }
-            case Entry.LivewellReading w -> { }
-            case Entry.Fishing f -> { }
+            case Entry.Bite s -> {}
+            case Entry.LivewellReading w -> {}
+            case Entry.Fishing f -> {}
         }
     }
 
@@ -328,6 +365,7 @@ public final class BagLog {
     }
 
     private WeightOrder order() {
-        return new WeightOrder(id -> catches.get(id).grams(), balances, event.rules().scaleGrams());
+        return new WeightOrder(
+                id -> catches.get(id).grams(), balances, event.rules().scaleGrams());
     }
 }

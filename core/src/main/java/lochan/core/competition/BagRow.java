@@ -10,4 +10,4 @@ package lochan.core.competition;
  * @param day     number of the competition day it belongs to, from 1
  * @param bag     the livewell of that day after it
  */
-public record BagRow(Entry entry, Verdict verdict, String fish, String tag, int day, Bag bag) { }
+public record BagRow(Entry entry, Verdict verdict, String fish, String tag, int day, Bag bag) {}

@@ -50,11 +50,19 @@ final class CatchRecord {
     }
 
     Double grams() {
-        return lastFirst().map(Correction::grams).filter(Objects::nonNull).findFirst().orElse(weight(entry.grams(), scale));
+        return lastFirst()
+                .map(Correction::grams)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(weight(entry.grams(), scale));
     }
 
     Double mm() {
-        return lastFirst().map(c -> c.entry().mm()).filter(Objects::nonNull).findFirst().orElse(entry.mm());
+        return lastFirst()
+                .map(c -> c.entry().mm())
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(entry.mm());
     }
 
     void correct(Entry.Correct correction, DoubleUnaryOperator scale, boolean counts) {
@@ -66,7 +74,8 @@ final class CatchRecord {
     }
 
     private Stream<Correction> lastFirst() {
-        return corrections.reversed().stream().filter(c -> !voided.contains(c.entry().id()));
+        return corrections.reversed().stream()
+                .filter(c -> !voided.contains(c.entry().id()));
     }
 
     void died(String entryId, boolean counts) {

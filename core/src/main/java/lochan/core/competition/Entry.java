@@ -26,20 +26,30 @@ public sealed interface Entry {
      * @param tag            the tag wished for; null: the next free one
      * @param entered        the size as it was typed; null: nothing was
      */
-    record Catch(String id, Instant at, Species species, Double grams, Double mm, String spotId, String presentationId,
-                 boolean alive, String tag, String entered) implements Entry { }
+    record Catch(
+            String id,
+            Instant at,
+            Species species,
+            Double grams,
+            Double mm,
+            String spotId,
+            String presentationId,
+            boolean alive,
+            String tag,
+            String entered)
+            implements Entry {}
 
     /** Two fish on the balance beam. */
-    record Balance(String id, Instant at, String heavier, String lighter) implements Entry { }
+    record Balance(String id, Instant at, String heavier, String lighter) implements Entry {}
 
     /** A fish of the livewell died. */
-    record Died(String id, Instant at, String catchId) implements Entry { }
+    record Died(String id, Instant at, String catchId) implements Entry {}
 
     /** A fish was measured again; null leaves that measure as it was. */
-    record Correct(String id, Instant at, String catchId, Double grams, Double mm, String entered) implements Entry { }
+    record Correct(String id, Instant at, String catchId, Double grams, Double mm, String entered) implements Entry {}
 
     /** An entry that should not be there. */
-    record Void(String id, Instant at, String entryId) implements Entry { }
+    record Void(String id, Instant at, String entryId) implements Entry {}
 
     /**
      * What the weigh-in said.
@@ -53,8 +63,18 @@ public sealed interface Entry {
      * @param place        place after this day; null: not told
      * @param biggestGrams the heaviest fish; null: not told
      */
-    record Official(String id, Instant at, Double grams, Double mm, Integer deadFish, Double lateMinutes, Integer shortFish, Integer overLimit, Integer place,
-                    Double biggestGrams) implements Entry {
+    record Official(
+            String id,
+            Instant at,
+            Double grams,
+            Double mm,
+            Integer deadFish,
+            Double lateMinutes,
+            Integer shortFish,
+            Integer overLimit,
+            Integer place,
+            Double biggestGrams)
+            implements Entry {
 
         public Official(String id, Instant at, Double grams, Integer deadFish) {
             this(id, at, grams, null, deadFish, null, null, null, null, null);
@@ -71,11 +91,11 @@ public sealed interface Entry {
     }
 
     /** The livewell was looked at: the temperature of its water. */
-    record LivewellReading(String id, Instant at, double celsius) implements Entry { }
+    record LivewellReading(String id, Instant at, double celsius) implements Entry {}
 
     /** A bite that was not landed. */
-    record Bite(String id, Instant at, String spotId, String presentationId, Outcome outcome) implements Entry { }
+    record Bite(String id, Instant at, String spotId, String presentationId, Outcome outcome) implements Entry {}
 
     /** What is fished from then on; both null: nothing, the boat is under way. */
-    record Fishing(String id, Instant at, String spotId, String presentationId) implements Entry { }
+    record Fishing(String id, Instant at, String spotId, String presentationId) implements Entry {}
 }

@@ -29,7 +29,14 @@ public record EventResult(List<Day> days, Double counted, Double biggest, Boolea
      * @param disqualified whether the boat was so late that the bag counts nothing
      * @param place        place after the day; null: not told
      */
-    public record Day(int number, Double brought, double penalty, Double counted, boolean official, boolean disqualified, Integer place) { }
+    public record Day(
+            int number,
+            Double brought,
+            double penalty,
+            Double counted,
+            boolean official,
+            boolean disqualified,
+            Integer place) {}
 
     public EventResult {
         days = List.copyOf(days);
@@ -39,28 +46,55 @@ public record EventResult(List<Day> days, Double counted, Double biggest, Boolea
         List<Day> days = new ArrayList<>();
         IntStream.rangeClosed(1, event.days().size()).forEach(n -> days.add(day(event, log.bag(n), n)));
         boolean any = days.stream().anyMatch(d -> d.counted() != null);
-        Double counted = any ? Double.valueOf(days.stream().map(Day::counted).filter(Objects::nonNull).mapToDouble(Double::doubleValue).sum()) : null;
-        Double biggest = IntStream.rangeClosed(1, event.days().size()).mapToObj(n -> biggest(log.bag(n))).filter(Objects::nonNull).max(Double::compare).orElse(null);
-        return new EventResult(days, counted, biggest, cut(event.rules().scoring().cut(), days));
+        Double counted = any
+                ? Double.valueOf(days.stream()
+                        .map(Day::counted)
+                        .filter(Objects::nonNull)
+                        .mapToDouble(Double::doubleValue)
+                        .sum())
+                : null;
+        Double biggest = IntStream.rangeClosed(1, event.days().size())
+                .mapToObj(n -> biggest(log.bag(n)))
+                .filter(Objects::nonNull)
+                .max(Double::compare)
+                .orElse(null);
+        return new EventResult(
+                days, counted, biggest, cut(event.rules().scoring().cut(), days));
     }
 
     private static Day day(Event event, Bag bag, int number) {
         boolean byLength = event.rules().format() == Format.LIMIT_LENGTH;
         Entry.Official said = bag.official();
         Double measured = said == null ? null : byLength ? said.mm() : said.grams();
-        Double bags = bag.fish().isEmpty() ? null : byLength ? bag.length().total() : bag.weight().total();
+        Double bags = bag.fish().isEmpty()
+                ? null
+                : byLength ? bag.length().total() : bag.weight().total();
         Double brought = measured == null ? bags : measured;
-        double penalty = byLength ? 0 : said == null ? bag.fish().isEmpty() || bags == null ? 0 : bags - bag.netGrams() : penalty(event.rules().penalties(), said);
-        boolean disqualified = said != null && said.lateMinutes() != null && event.rules().penalties().lateDisqualifyMinutes() != null
-                && said.lateMinutes() > 0 && said.lateMinutes() >= event.rules().penalties().lateDisqualifyMinutes();
-        Double counted = brought == null ? null : disqualified ? Double.valueOf(0) : Double.valueOf(Math.max(0, brought - penalty));
-        return new Day(number, brought, penalty, counted, said != null, disqualified, said == null ? null : said.place());
+        double penalty = byLength
+                ? 0
+                : said == null
+                        ? bag.fish().isEmpty() || bags == null ? 0 : bags - bag.netGrams()
+                        : penalty(event.rules().penalties(), said);
+        boolean disqualified = said != null
+                && said.lateMinutes() != null
+                && event.rules().penalties().lateDisqualifyMinutes() != null
+                && said.lateMinutes() > 0
+                && said.lateMinutes() >= event.rules().penalties().lateDisqualifyMinutes();
+        Double counted = brought == null
+                ? null
+                : disqualified ? Double.valueOf(0) : Double.valueOf(Math.max(0, brought - penalty));
+        return new Day(
+                number, brought, penalty, counted, said != null, disqualified, said == null ? null : said.place());
     }
 
     /** Penalties for what was brought in, g; a minute begun counts whole. */
     private static double penalty(Penalties off, Entry.Official said) {
-        return each(said.deadFish(), off.deadFishGrams()) + each(said.shortFish(), off.shortFishGrams()) + each(said.overLimit(), off.overLimitGrams())
-                + (said.lateMinutes() == null || off.lateGramsPerMinute() == null ? 0 : Math.ceil(said.lateMinutes()) * off.lateGramsPerMinute());
+        return each(said.deadFish(), off.deadFishGrams())
+                + each(said.shortFish(), off.shortFishGrams())
+                + each(said.overLimit(), off.overLimitGrams())
+                + (said.lateMinutes() == null || off.lateGramsPerMinute() == null
+                        ? 0
+                        : Math.ceil(said.lateMinutes()) * off.lateGramsPerMinute());
     }
 
     private static double each(Integer fish, Double grams) {
@@ -69,11 +103,19 @@ public record EventResult(List<Day> days, Double counted, Double biggest, Boolea
 
     private static Double biggest(Bag bag) {
         Double told = bag.official() == null ? null : bag.official().biggestGrams();
-        return told != null ? told : bag.fish().stream().map(Fish::grams).filter(Objects::nonNull).max(Double::compare).orElse(null);
+        return told != null
+                ? told
+                : bag.fish().stream()
+                        .map(Fish::grams)
+                        .filter(Objects::nonNull)
+                        .max(Double::compare)
+                        .orElse(null);
     }
 
     private static Boolean cut(Scoring.Cut cut, List<Day> days) {
-        Integer place = cut == null || cut.afterDay() > days.size() ? null : days.get(cut.afterDay() - 1).place();
+        Integer place = cut == null || cut.afterDay() > days.size()
+                ? null
+                : days.get(cut.afterDay() - 1).place();
         return place == null ? null : Boolean.valueOf(place <= cut.places());
     }
 }

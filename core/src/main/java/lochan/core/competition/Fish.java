@@ -11,4 +11,4 @@ import lochan.core.event.Species;
  * @param isShort whether it is now known to be under its minimum length
  * @param tag   tag it wears in the livewell; null: none
  */
-public record Fish(String id, Species species, Double grams, Double mm, boolean alive, boolean isShort, String tag) { }
+public record Fish(String id, Species species, Double grams, Double mm, boolean alive, boolean isShort, String tag) {}

@@ -17,7 +17,9 @@ public record FishedStretch(String spotId, String presentationId, Instant from, 
         List<FishedStretch> fished = new ArrayList<>();
         for (int i = 0; i < entries.size(); i++) {
             Entry.Fishing f = entries.get(i);
-            Instant to = i + 1 < entries.size() && entries.get(i + 1).at().isBefore(end) ? entries.get(i + 1).at() : end;
+            Instant to = i + 1 < entries.size() && entries.get(i + 1).at().isBefore(end)
+                    ? entries.get(i + 1).at()
+                    : end;
             if (f.spotId() != null && f.presentationId() != null && to.isAfter(f.at())) {
                 fished.add(new FishedStretch(f.spotId(), f.presentationId(), f.at(), to));
             }
@@ -30,16 +32,28 @@ public record FishedStretch(String spotId, String presentationId, Instant from, 
         if (!fishing(log, day).isEmpty() || log.valid(day).stream().noneMatch(e -> e.at().isBefore(until))) {
             return of(log, day, until);
         }
-        return plan.stream().filter(s -> s.arrive().isBefore(until)).map(s -> new FishedStretch(s.spotId(), s.presentationId(), s.arrive(), s.leave().isBefore(until) ? s.leave() : until)).toList();
+        return plan.stream()
+                .filter(s -> s.arrive().isBefore(until))
+                .map(s -> new FishedStretch(
+                        s.spotId(), s.presentationId(), s.arrive(), s.leave().isBefore(until) ? s.leave() : until))
+                .toList();
     }
 
     /** The last that was said to be fished by a time; null: nothing, or the boat is under way. */
     public static FishedStretch at(BagLog log, int day, Instant at) {
-        return fishing(log, day).stream().filter(f -> !f.at().isAfter(at)).reduce((earlier, later) -> later)
-                .filter(f -> f.spotId() != null && f.presentationId() != null).map(f -> new FishedStretch(f.spotId(), f.presentationId(), f.at(), at)).orElse(null);
+        return fishing(log, day).stream()
+                .filter(f -> !f.at().isAfter(at))
+                .reduce((earlier, later) -> later)
+                .filter(f -> f.spotId() != null && f.presentationId() != null)
+                .map(f -> new FishedStretch(f.spotId(), f.presentationId(), f.at(), at))
+                .orElse(null);
     }
 
     private static List<Entry.Fishing> fishing(BagLog log, int day) {
-        return log.valid(day).stream().filter(Entry.Fishing.class::isInstance).map(Entry.Fishing.class::cast).sorted(Comparator.comparing(Entry.Fishing::at)).toList();
+        return log.valid(day).stream()
+                .filter(Entry.Fishing.class::isInstance)
+                .map(Entry.Fishing.class::cast)
+                .sorted(Comparator.comparing(Entry.Fishing::at))
+                .toList();
     }
 }

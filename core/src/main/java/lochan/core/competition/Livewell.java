@@ -59,7 +59,7 @@ final class Livewell {
         switch (verdict.decision()) {
             case KEEP -> keep(fish, null);
             case CULL -> keep(fish, remove(verdict.released()));
-            case RELEASE, BALANCE -> { }
+            case RELEASE, BALANCE -> {}
         }
         return verdict;
     }
@@ -89,8 +89,11 @@ final class Livewell {
 
     private void keep(String fish, String freedTag) {
         String wished = catches.get(fish).entry().tag();
-        String tag = wished != null && !tags.containsValue(wished) ? wished
-                : freedTag != null ? freedTag : TagNames.firstFree(event.rules().scoring().tags(), tags.values());
+        String tag = wished != null && !tags.containsValue(wished)
+                ? wished
+                : freedTag != null
+                        ? freedTag
+                        : TagNames.firstFree(event.rules().scoring().tags(), tags.values());
         kept.add(fish);
         tags.put(fish, tag);
     }
@@ -109,7 +112,8 @@ final class Livewell {
             return Verdict.release(Verdict.Reason.NO_CULLING, fish);
         }
         List<String> rivals = rivals(fish);
-        Verdict.Reason full = overIsFull ? Verdict.Reason.OVER_FULL : speciesIsFull ? Verdict.Reason.SPECIES_FULL : null;
+        Verdict.Reason full =
+                overIsFull ? Verdict.Reason.OVER_FULL : speciesIsFull ? Verdict.Reason.SPECIES_FULL : null;
         if (rivals.isEmpty()) {
             return Verdict.release(full == null ? Verdict.Reason.NOTHING_TO_CULL : full, fish);
         }
@@ -120,7 +124,11 @@ final class Livewell {
     private List<String> rivals(String fish) {
         boolean over = overIsFull(fish);
         boolean kind = over || speciesIsFull(fish);
-        return kept.stream().filter(other -> catches.get(other).alive()).filter(other -> !kind || species(other) == species(fish)).filter(other -> !over || isOver(other)).toList();
+        return kept.stream()
+                .filter(other -> catches.get(other).alive())
+                .filter(other -> !kind || species(other) == species(fish))
+                .filter(other -> !over || isOver(other))
+                .toList();
     }
 
     /** Why a fish may not be kept at all; empty when it may. */
@@ -128,8 +136,16 @@ final class Livewell {
         CatchRecord record = catches.get(fish);
         Double least = rule(fish).map(SpeciesRule::minGrams).orElse(null);
         boolean light = record.grams() != null && least != null && record.grams() < least;
-        boolean inSlot = record.mm() != null && rule(fish).map(SpeciesRule::slot).filter(s -> s.holds(record.mm())).isPresent();
-        return isShort(fish) ? Optional.of(Verdict.Reason.SHORT) : inSlot ? Optional.of(Verdict.Reason.IN_SLOT) : light ? Optional.of(Verdict.Reason.LIGHT) : Optional.empty();
+        boolean inSlot = record.mm() != null
+                && rule(fish)
+                        .map(SpeciesRule::slot)
+                        .filter(s -> s.holds(record.mm()))
+                        .isPresent();
+        return isShort(fish)
+                ? Optional.of(Verdict.Reason.SHORT)
+                : inSlot
+                        ? Optional.of(Verdict.Reason.IN_SLOT)
+                        : light ? Optional.of(Verdict.Reason.LIGHT) : Optional.empty();
     }
 
     private Species species(String fish) {
@@ -139,12 +155,19 @@ final class Livewell {
     /** Whether a fish is longer than its slot; one that was not measured is not. */
     private boolean isOver(String fish) {
         Double mm = catches.get(fish).mm();
-        return mm != null && rule(fish).map(SpeciesRule::slot).filter(s -> mm > s.toMm()).isPresent();
+        return mm != null
+                && rule(fish).map(SpeciesRule::slot).filter(s -> mm > s.toMm()).isPresent();
     }
 
     private boolean overIsFull(String fish) {
-        Integer most = rule(fish).map(SpeciesRule::slot).map(SpeciesRule.Slot::over).orElse(null);
-        return most != null && isOver(fish) && kept.stream().filter(other -> species(other) == species(fish) && isOver(other)).count() >= most;
+        Integer most =
+                rule(fish).map(SpeciesRule::slot).map(SpeciesRule.Slot::over).orElse(null);
+        return most != null
+                && isOver(fish)
+                && kept.stream()
+                                .filter(other -> species(other) == species(fish) && isOver(other))
+                                .count()
+                        >= most;
     }
 
     /** The fish against those that may be culled. Lengths are never weighed off: of equal ones the fish of the bag stays. */
@@ -163,8 +186,13 @@ final class Livewell {
     private List<String> open(String fish, List<String> rivals) {
         WeightOrder order = order();
         List<String> lightest = order.lightest(rivals);
-        Optional<String> least = lightest.stream().filter(f -> measure(f) != null).min(Comparator.comparing(this::measure));
-        return order.lightest(both(fish, lightest.stream().filter(f -> measure(f) == null || f.equals(least.orElse(null))).toList()));
+        Optional<String> least =
+                lightest.stream().filter(f -> measure(f) != null).min(Comparator.comparing(this::measure));
+        return order.lightest(both(
+                fish,
+                lightest.stream()
+                        .filter(f -> measure(f) == null || f.equals(least.orElse(null)))
+                        .toList()));
     }
 
     private static List<String> both(String fish, List<String> rivals) {
@@ -172,7 +200,9 @@ final class Livewell {
     }
 
     private WeightOrder order() {
-        return byLength() ? new WeightOrder(this::measure, List.of(), null) : new WeightOrder(this::measure, balances, event.rules().scaleGrams());
+        return byLength()
+                ? new WeightOrder(this::measure, List.of(), null)
+                : new WeightOrder(this::measure, balances, event.rules().scaleGrams());
     }
 
     private boolean byLength() {
@@ -182,7 +212,11 @@ final class Livewell {
     /** What a fish counts for: its weight, g, or its length, mm; null: not measured. */
     private Double measure(String fish) {
         CatchRecord record = catches.get(fish);
-        return !byLength() ? record.grams() : record.mm() == null ? null : Double.valueOf(event.rules().scoring().countedMm(record.mm()));
+        return !byLength()
+                ? record.grams()
+                : record.mm() == null
+                        ? null
+                        : Double.valueOf(event.rules().scoring().countedMm(record.mm()));
     }
 
     /** Weighings until the fish in hand is settled: each rules out one of those that may be the lightest. */
@@ -198,8 +232,12 @@ final class Livewell {
 
     private boolean speciesIsFull(String fish) {
         Integer most = rule(fish).map(SpeciesRule::bagLimit).orElse(null);
-        return most != null && kept.stream()
-                .filter(other -> catches.get(other).entry().species() == catches.get(fish).entry().species()).count() >= most;
+        return most != null
+                && kept.stream()
+                                .filter(other -> catches.get(other).entry().species()
+                                        == catches.get(fish).entry().species())
+                                .count()
+                        >= most;
     }
 
     private Optional<SpeciesRule> rule(String fish) {
@@ -209,21 +247,38 @@ final class Livewell {
     Bag bag() {
         List<Fish> fish = kept.stream().map(this::fish).toList();
         Bag.Sums sums = sums();
-        return new Bag(fish, inHand == null ? null : fish(inHand), pending, weighings(), event.rules().countingFish(), byLength() ? Bag.Sums.NONE : sums, byLength() ? sums : Bag.Sums.NONE, official);
+        return new Bag(
+                fish,
+                inHand == null ? null : fish(inHand),
+                pending,
+                weighings(),
+                event.rules().countingFish(),
+                byLength() ? Bag.Sums.NONE : sums,
+                byLength() ? sums : Bag.Sums.NONE,
+                official);
     }
 
     private Bag.Sums sums() {
-        Double total = kept.stream().anyMatch(f -> measure(f) == null) ? null : Double.valueOf(kept.stream().mapToDouble(this::measure).sum());
+        Double total = kept.stream().anyMatch(f -> measure(f) == null)
+                ? null
+                : Double.valueOf(kept.stream().mapToDouble(this::measure).sum());
         List<String> live = kept.stream().filter(f -> catches.get(f).alive()).toList();
         boolean measured = !live.isEmpty() && live.stream().allMatch(f -> measure(f) != null);
-        Double smallest = measured ? Double.valueOf(live.stream().mapToDouble(this::measure).min().getAsDouble()) : null;
-        return new Bag.Sums(total, total == null || byLength() ? total : Double.valueOf(total - penalty()), smallest, kept.size() < event.rules().countingFish() || !event.rules().culling() ? null : smallest);
+        Double smallest = measured
+                ? Double.valueOf(live.stream().mapToDouble(this::measure).min().getAsDouble())
+                : null;
+        return new Bag.Sums(
+                total,
+                total == null || byLength() ? total : Double.valueOf(total - penalty()),
+                smallest,
+                kept.size() < event.rules().countingFish() || !event.rules().culling() ? null : smallest);
     }
 
     /** What dead fish and short ones in the livewell take off, g. */
     private double penalty() {
         Penalties off = event.rules().penalties();
-        return kept.stream().filter(f -> !catches.get(f).alive()).count() * orNothing(off.deadFishGrams()) + kept.stream().filter(this::isShort).count() * orNothing(off.shortFishGrams());
+        return kept.stream().filter(f -> !catches.get(f).alive()).count() * orNothing(off.deadFishGrams())
+                + kept.stream().filter(this::isShort).count() * orNothing(off.shortFishGrams());
     }
 
     private static double orNothing(Double grams) {
@@ -232,6 +287,13 @@ final class Livewell {
 
     Fish fish(String id) {
         CatchRecord record = catches.get(id);
-        return new Fish(id, record.entry().species(), record.grams(), byLength() ? measure(id) : record.mm(), record.alive(), isShort(id), tags.get(id));
+        return new Fish(
+                id,
+                record.entry().species(),
+                record.grams(),
+                byLength() ? measure(id) : record.mm(),
+                record.alive(),
+                isShort(id),
+                tags.get(id));
     }
 }

@@ -24,6 +24,7 @@ public record LivewellCare(Map<String, Duration> inLivewell, Double celsius, Ins
     public static final double WARM_C = 24;
     /** How often the livewell wants a look while fish are in it. */
     public static final Duration LOOK = Duration.ofHours(1);
+
     private static final double MILLIS_PER_HOUR = 3_600_000;
 
     /** @param day number of the day, from 1 */
@@ -35,19 +36,28 @@ public record LivewellCare(Map<String, Duration> inLivewell, Double celsius, Ins
                 if (entry instanceof Entry.Catch c) {
                     caught.put(c.id(), c.at());
                 }
-                last = entry instanceof Entry.LivewellReading w && (last == null || !w.at().isBefore(last.at())) ? w : last;
+                last = entry instanceof Entry.LivewellReading w && (last == null || !w.at().isBefore(last.at()))
+                        ? w
+                        : last;
             }
         }
         Map<String, Duration> times = new LinkedHashMap<>();
-        List<Fish> fish = event.rules().format() == Format.LIMIT_WEIGHT ? log.bag(day).fish() : List.of();
-        fish.stream().filter(f -> f.alive() && caught.containsKey(f.id())).sorted(Comparator.comparing((Fish f) -> caught.get(f.id()))).forEach(f -> times.put(f.id(), Duration.between(caught.get(f.id()), now)));
-        Instant since = times.isEmpty() ? null : now.minus(times.values().iterator().next());
+        List<Fish> fish =
+                event.rules().format() == Format.LIMIT_WEIGHT ? log.bag(day).fish() : List.of();
+        fish.stream()
+                .filter(f -> f.alive() && caught.containsKey(f.id()))
+                .sorted(Comparator.comparing((Fish f) -> caught.get(f.id())))
+                .forEach(f -> times.put(f.id(), Duration.between(caught.get(f.id()), now)));
+        Instant since =
+                times.isEmpty() ? null : now.minus(times.values().iterator().next());
         return new LivewellCare(times, last == null ? null : last.celsius(), last == null ? null : last.at(), since);
     }
 
     /** Hours that living fish have spent in the livewell, all together. */
     public double fishHours() {
-        return inLivewell.values().stream().mapToDouble(t -> t.toMillis() / MILLIS_PER_HOUR).sum();
+        return inLivewell.values().stream()
+                .mapToDouble(t -> t.toMillis() / MILLIS_PER_HOUR)
+                .sum();
     }
 
     public boolean isWarm() {
@@ -56,6 +66,9 @@ public record LivewellCare(Map<String, Duration> inLivewell, Double celsius, Ins
 
     /** Whether the livewell wants a look: fish are in it and nobody noted its water for long. */
     public boolean isDue(Instant now) {
-        return since != null && !(measured != null && measured.isAfter(since) ? measured : since).plus(LOOK).isAfter(now);
+        return since != null
+                && !(measured != null && measured.isAfter(since) ? measured : since)
+                        .plus(LOOK)
+                        .isAfter(now);
     }
 }

@@ -25,6 +25,13 @@ final class ScaleChecks {
     /** True weights, g, of readings taken now; a check voided later has not been made. */
     DoubleUnaryOperator now() {
         List<Entry.ScaleCheck> before = List.copyOf(all.reversed());
-        return reading -> Math.max(LEAST_GRAMS, reading - before.stream().filter(counting::contains).findFirst().map(Entry.ScaleCheck::offsetGrams).orElse(0.0));
+        return reading -> Math.max(
+                LEAST_GRAMS,
+                reading
+                        - before.stream()
+                                .filter(counting::contains)
+                                .findFirst()
+                                .map(Entry.ScaleCheck::offsetGrams)
+                                .orElse(0.0));
     }
 }

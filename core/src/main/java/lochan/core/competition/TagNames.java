@@ -8,9 +8,10 @@ import java.util.stream.Stream;
 /** Names of the tags fish wear in the livewell. */
 public final class TagNames {
 
-    private static final List<String> COLOURS = List.of("Red", "White", "Blue", "Yellow", "Green", "Orange", "Black", "Pink");
+    private static final List<String> COLOURS =
+            List.of("Red", "White", "Blue", "Yellow", "Green", "Orange", "Black", "Pink");
 
-    private TagNames() { }
+    private TagNames() {}
 
     /** The first {@code count} names, the angler's own before the usual ones. */
     public static List<String> first(List<String> own, int count) {
@@ -26,6 +27,8 @@ public final class TagNames {
     }
 
     private static Stream<String> usual() {
-        return Stream.concat(COLOURS.stream(), IntStream.iterate(COLOURS.size() + 1, i -> i + 1).mapToObj(i -> "Tag " + i));
+        return Stream.concat(
+                COLOURS.stream(),
+                IntStream.iterate(COLOURS.size() + 1, i -> i + 1).mapToObj(i -> "Tag " + i));
     }
 }

@@ -12,7 +12,17 @@ public record Verdict(Decision decision, Reason reason, String released, String 
 
     /** The rule that decided. */
     public enum Reason {
-        ROOM, SHORT, LIGHT, IN_SLOT, HEAVIER, TOO_LIGHT, SPECIES_FULL, OVER_FULL, NO_CULLING, NOTHING_TO_CULL, TOO_CLOSE
+        ROOM,
+        SHORT,
+        LIGHT,
+        IN_SLOT,
+        HEAVIER,
+        TOO_LIGHT,
+        SPECIES_FULL,
+        OVER_FULL,
+        NO_CULLING,
+        NOTHING_TO_CULL,
+        TOO_CLOSE
     }
 
     static Verdict keep() {

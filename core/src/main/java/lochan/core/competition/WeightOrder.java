@@ -21,6 +21,7 @@ final class WeightOrder {
     private final Function<String, Double> grams;
     /** What the balance said each fish to be heavier than; where a later weight says otherwise, the scale is right. */
     private final Map<String, Set<String>> weighed = new HashMap<>();
+
     private final double resolutionGrams;
 
     /**
@@ -30,7 +31,8 @@ final class WeightOrder {
      */
     WeightOrder(Function<String, Double> grams, Collection<Entry.Balance> balances, Double resolutionGrams) {
         this.grams = grams;
-        balances.forEach(b -> weighed.computeIfAbsent(b.heavier(), h -> new HashSet<>()).add(b.lighter()));
+        balances.forEach(
+                b -> weighed.computeIfAbsent(b.heavier(), h -> new HashSet<>()).add(b.lighter()));
         this.resolutionGrams = resolutionGrams == null ? Double.MIN_VALUE : resolutionGrams;
     }
 
@@ -47,7 +49,9 @@ final class WeightOrder {
 
     /** Those of some fish that none of them is known to be lighter than. */
     List<String> lightest(List<String> fish) {
-        return fish.stream().filter(a -> fish.stream().noneMatch(b -> heavier(a, b).orElse(false))).toList();
+        return fish.stream()
+                .filter(a -> fish.stream().noneMatch(b -> heavier(a, b).orElse(false)))
+                .toList();
     }
 
     /**
@@ -60,7 +64,9 @@ final class WeightOrder {
      * @param all  these and the ones known to be heavier
      */
     Verdict nextWeighing(List<String> open, List<String> all) {
-        List<String> evenly = open.stream().sorted(Comparator.comparing(a -> waitingBehind(a, all))).toList();
+        List<String> evenly = open.stream()
+                .sorted(Comparator.comparing(a -> waitingBehind(a, all)))
+                .toList();
         return Verdict.balance(evenly.get(0), evenly.get(1));
     }
 
@@ -95,7 +101,10 @@ final class WeightOrder {
             }
             weighed.forEach((heavier, lighter) -> {
                 if (heavier.equals(fish) || byScale(fish, heavier) > 0) {
-                    lighter.stream().filter(l -> byScale(heavier, l) >= 0).filter(seen::add).forEach(open::push);
+                    lighter.stream()
+                            .filter(l -> byScale(heavier, l) >= 0)
+                            .filter(seen::add)
+                            .forEach(open::push);
                 }
             });
             if (seen.contains(to)) {

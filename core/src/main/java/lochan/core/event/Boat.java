@@ -15,8 +15,14 @@ import java.util.Map;
  * @param litresPerKm   fuel used; null: not watched
  * @param entered       quantities as they were typed, by field name
  */
-public record Boat(double runMps, double roughMps, double setUpMinutes, Double maxWindMps, Double fuelLitres, Double litresPerKm,
-                   Map<String, String> entered) {
+public record Boat(
+        double runMps,
+        double roughMps,
+        double setUpMinutes,
+        Double maxWindMps,
+        Double fuelLitres,
+        Double litresPerKm,
+        Map<String, String> entered) {
 
     public static final Boat USUAL = new Boat(18, 11, 4, null, null);
 

@@ -10,4 +10,4 @@ import java.time.LocalDate;
  * @param start   when the boat may leave the launch
  * @param checkIn when it must be back
  */
-public record CompetitionDay(LocalDate date, Instant start, Instant checkIn) { }
+public record CompetitionDay(LocalDate date, Instant start, Instant checkIn) {}

@@ -17,8 +17,15 @@ import java.util.Map;
  * @param rules    what counts and what is allowed
  * @param entered  quantities as they were typed, by field name
  */
-public record Event(String name, ZoneId timeZone, int anglers, List<LocalDate> practice, List<CompetitionDay> days, Ramp ramp, Rules rules,
-                    Map<String, String> entered) {
+public record Event(
+        String name,
+        ZoneId timeZone,
+        int anglers,
+        List<LocalDate> practice,
+        List<CompetitionDay> days,
+        Ramp ramp,
+        Rules rules,
+        Map<String, String> entered) {
 
     public Event {
         practice = List.copyOf(practice);
@@ -32,7 +39,7 @@ public record Event(String name, ZoneId timeZone, int anglers, List<LocalDate> p
      * @param launch  where the boat leaves
      * @param checkIn where it must be back
      */
-    public record Ramp(Position launch, Position checkIn) { }
+    public record Ramp(Position launch, Position checkIn) {}
 
     public Position launch() {
         return ramp.launch();

@@ -19,7 +19,7 @@ public final class EventCheck {
 
     private final List<Violation> violations = new ArrayList<>();
 
-    private EventCheck() { }
+    private EventCheck() {}
 
     public static List<Violation> check(Event event) {
         EventCheck rules = new EventCheck();
@@ -44,7 +44,8 @@ public final class EventCheck {
     private void counting(Event event) {
         if (event.rules().format() != Format.EVERY_FISH && event.rules().limit() == null) {
             add("limit", "The limit is missing: give the number of fish that count, usually 5.");
-        } else if (event.rules().limit() != null && (event.rules().limit() < 1 || event.rules().limit() > MAX_LIMIT)) {
+        } else if (event.rules().limit() != null
+                && (event.rules().limit() < 1 || event.rules().limit() > MAX_LIMIT)) {
             add("limit", "The limit is " + event.rules().limit() + ": expected 1 to " + MAX_LIMIT + " fish.");
         }
         if (event.anglers() < 1 || event.anglers() > MAX_ANGLERS) {
@@ -62,37 +63,55 @@ public final class EventCheck {
         for (int i = 0; i < species.size(); i++) {
             SpeciesRule rule = species.get(i);
             if (!seen.add(rule.species())) {
-                add("species/" + i + "/code", "The species " + rule.species().code() + " stands twice: keep one rule for it.");
+                add(
+                        "species/" + i + "/code",
+                        "The species " + rule.species().code() + " stands twice: keep one rule for it.");
             }
             if (rule.minLengthMm() != null && !(rule.minLengthMm() > 0 && rule.minLengthMm() <= MAX_LENGTH_MM)) {
-                add("species/" + i + "/minLengthMm", "The minimum length is " + rule.minLengthMm()
-                        + " mm: expected more than 0 and at most 1500 mm (59 in), or nothing when every length is legal.");
+                add(
+                        "species/" + i + "/minLengthMm",
+                        "The minimum length is " + rule.minLengthMm()
+                                + " mm: expected more than 0 and at most 1500 mm (59 in), or nothing when every length is legal.");
             }
             if (rule.minGrams() != null && !(rule.minGrams() > 0)) {
-                add("species/" + i + "/minGrams", "The least weight is " + rule.minGrams() + " g: expected more than 0, or nothing when every weight is legal.");
+                add(
+                        "species/" + i + "/minGrams",
+                        "The least weight is " + rule.minGrams()
+                                + " g: expected more than 0, or nothing when every weight is legal.");
             }
             if (rule.slot() != null) {
                 slot("species/" + i + "/slot", rule.slot());
             }
             if (rule.bagLimit() != null && rule.bagLimit() < 0) {
-                add("species/" + i + "/bagLimit", "The species limit is " + rule.bagLimit() + ": expected 0 or more, or nothing.");
+                add(
+                        "species/" + i + "/bagLimit",
+                        "The species limit is " + rule.bagLimit() + ": expected 0 or more, or nothing.");
             }
         }
     }
 
     private void slot(String at, SpeciesRule.Slot slot) {
         if (!(slot.fromMm() > 0 && slot.fromMm() <= slot.toMm() && slot.toMm() <= MAX_LENGTH_MM)) {
-            add(at + "/toMm", "The slot runs from " + slot.fromMm() + " to " + slot.toMm() + " mm: expected two lengths above 0, the shorter first, at most 1500 mm (59 in).");
+            add(
+                    at + "/toMm",
+                    "The slot runs from " + slot.fromMm() + " to " + slot.toMm()
+                            + " mm: expected two lengths above 0, the shorter first, at most 1500 mm (59 in).");
         }
         if (slot.over() != null && slot.over() < 0) {
-            add(at + "/over", "Fish over the slot is " + slot.over() + ": expected 0 or more, or nothing when they have no limit of their own.");
+            add(
+                    at + "/over",
+                    "Fish over the slot is " + slot.over()
+                            + ": expected 0 or more, or nothing when they have no limit of their own.");
         }
     }
 
     private void penalties(Penalties penalties) {
         notNegative("penalties/deadFishGrams", "The dead-fish penalty", penalties.deadFishGrams());
         notNegative("penalties/lateGramsPerMinute", "The penalty per minute late", penalties.lateGramsPerMinute());
-        notNegative("penalties/lateDisqualifyMinutes", "The minutes until a late bag counts nothing", penalties.lateDisqualifyMinutes());
+        notNegative(
+                "penalties/lateDisqualifyMinutes",
+                "The minutes until a late bag counts nothing",
+                penalties.lateDisqualifyMinutes());
         notNegative("penalties/shortFishGrams", "The short-fish penalty", penalties.shortFishGrams());
         notNegative("penalties/overLimitGrams", "The penalty for a fish above the limit", penalties.overLimitGrams());
     }
@@ -101,8 +120,12 @@ public final class EventCheck {
         Scoring scoring = event.rules().scoring();
         positive("scoring/lengthStepMm", "The step of lengths", scoring.lengthStepMm());
         Scoring.Cut cut = scoring.cut();
-        if (cut != null && !(cut.afterDay() >= 1 && cut.afterDay() < event.days().size())) {
-            add("scoring/cut/afterDay", "The cut is after day " + cut.afterDay() + " of " + event.days().size() + ": expected a day that another one follows.");
+        if (cut != null
+                && !(cut.afterDay() >= 1 && cut.afterDay() < event.days().size())) {
+            add(
+                    "scoring/cut/afterDay",
+                    "The cut is after day " + cut.afterDay() + " of "
+                            + event.days().size() + ": expected a day that another one follows.");
         }
         if (cut != null && cut.places() < 1) {
             add("scoring/cut/places", "Boats that go on after the cut is " + cut.places() + ": expected 1 or more.");
@@ -111,7 +134,9 @@ public final class EventCheck {
         for (int i = 0; i < scoring.tags().size(); i++) {
             String tag = scoring.tags().get(i);
             if (tag.isBlank() || tag.length() > MAX_TAG) {
-                add("scoring/tags/" + i, "A tag has " + tag.strip().length() + " characters: expected 1 to " + MAX_TAG + ".");
+                add(
+                        "scoring/tags/" + i,
+                        "A tag has " + tag.strip().length() + " characters: expected 1 to " + MAX_TAG + ".");
             } else if (!seen.add(tag.strip().toLowerCase(java.util.Locale.ROOT))) {
                 add("scoring/tags/" + i, "The tag " + tag + " stands twice: every tag needs a name of its own.");
             }
@@ -120,10 +145,15 @@ public final class EventCheck {
 
     private void gear(Gear gear) {
         if (gear.maxHooksPerRig() != null && !(gear.maxHooksPerRig() >= 0 && gear.maxHooksPerRig() <= MAX_LIMIT)) {
-            add("gear/maxHooksPerRig", "Hooks on one rig is " + gear.maxHooksPerRig() + ": expected 0 to 100, or nothing when it is not limited.");
+            add(
+                    "gear/maxHooksPerRig",
+                    "Hooks on one rig is " + gear.maxHooksPerRig()
+                            + ": expected 0 to 100, or nothing when it is not limited.");
         }
         if (gear.maxRods() != null && !(gear.maxRods() >= 1 && gear.maxRods() <= MAX_LIMIT)) {
-            add("gear/maxRods", "Rods on deck is " + gear.maxRods() + ": expected 1 to 100, or nothing when they are not limited.");
+            add(
+                    "gear/maxRods",
+                    "Rods on deck is " + gear.maxRods() + ": expected 1 to 100, or nothing when they are not limited.");
         }
     }
 
@@ -137,12 +167,17 @@ public final class EventCheck {
             CompetitionDay day = days.get(i);
             String at = "days/" + i + "/";
             if (!day.start().atZone(event.timeZone()).toLocalDate().equals(day.date())) {
-                add(at + "start", "Day " + (i + 1) + " starts on another date than " + day.date() + ": correct the date or the start.");
+                add(
+                        at + "start",
+                        "Day " + (i + 1) + " starts on another date than " + day.date()
+                                + ": correct the date or the start.");
             }
             if (!day.checkIn().isAfter(day.start())) {
                 add(at + "checkIn", "Check-in of day " + (i + 1) + " is not after its start: give a later time.");
             } else if (Duration.between(day.start(), day.checkIn()).compareTo(LONGEST_DAY) > 0) {
-                add(at + "checkIn", "Check-in of day " + (i + 1) + " is more than 24 hours after its start: give an earlier time.");
+                add(
+                        at + "checkIn",
+                        "Check-in of day " + (i + 1) + " is more than 24 hours after its start: give an earlier time.");
             }
             if (previous != null && !day.date().isAfter(previous)) {
                 add(at + "date", "Day " + (i + 1) + " is not after day " + i + ": put the days in order, each once.");

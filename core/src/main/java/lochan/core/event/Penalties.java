@@ -9,12 +9,18 @@ package lochan.core.event;
  * @param shortFishGrams       for each fish under its minimum length brought in
  * @param overLimitGrams       for each fish brought in above the limit
  */
-public record Penalties(Double deadFishGrams, Double lateGramsPerMinute, Double lateDisqualifyMinutes, Double shortFishGrams, Double overLimitGrams) {
+public record Penalties(
+        Double deadFishGrams,
+        Double lateGramsPerMinute,
+        Double lateDisqualifyMinutes,
+        Double shortFishGrams,
+        Double overLimitGrams) {
 
     public static final Penalties NONE = new Penalties(null, null, null, null, null);
 
     /** Where the rules say nothing of fish above the limit. */
-    public Penalties(Double deadFishGrams, Double lateGramsPerMinute, Double lateDisqualifyMinutes, Double shortFishGrams) {
+    public Penalties(
+            Double deadFishGrams, Double lateGramsPerMinute, Double lateDisqualifyMinutes, Double shortFishGrams) {
         this(deadFishGrams, lateGramsPerMinute, lateDisqualifyMinutes, shortFishGrams, null);
     }
 }

@@ -15,15 +15,29 @@ import java.util.Optional;
  * @param penalties   what is taken off
  * @param gear        what may be tied on
  */
-public record Rules(Format format, Integer limit, Double targetGrams, Double scaleGrams, List<SpeciesRule> species, Scoring scoring, Penalties penalties,
-                    Gear gear) {
+public record Rules(
+        Format format,
+        Integer limit,
+        Double targetGrams,
+        Double scaleGrams,
+        List<SpeciesRule> species,
+        Scoring scoring,
+        Penalties penalties,
+        Gear gear) {
 
     public Rules {
         species = List.copyOf(species);
     }
 
     /** With the usual scoring. */
-    public Rules(Format format, Integer limit, Double targetGrams, Double scaleGrams, List<SpeciesRule> species, Penalties penalties, Gear gear) {
+    public Rules(
+            Format format,
+            Integer limit,
+            Double targetGrams,
+            Double scaleGrams,
+            List<SpeciesRule> species,
+            Penalties penalties,
+            Gear gear) {
         this(format, limit, targetGrams, scaleGrams, species, Scoring.DEFAULT, penalties, gear);
     }
 

@@ -12,7 +12,8 @@ import java.util.List;
  * @param cut          who fishes on after a day; null: everyone
  * @param tags         names of the tags fish wear in the well, in the order they are given out; when they are used up others follow
  */
-public record Scoring(boolean culling, boolean balanceOnly, Double lengthStepMm, TieBreak tieBreak, Cut cut, List<String> tags) {
+public record Scoring(
+        boolean culling, boolean balanceOnly, Double lengthStepMm, TieBreak tieBreak, Cut cut, List<String> tags) {
 
     public static final Scoring DEFAULT = new Scoring(true, false, null, TieBreak.NONE, null, List.of());
 
@@ -22,7 +23,7 @@ public record Scoring(boolean culling, boolean balanceOnly, Double lengthStepMm,
      * @param afterDay number of the competition day after which it is made, from 1
      * @param places   boats that go on
      */
-    public record Cut(int afterDay, int places) { }
+    public record Cut(int afterDay, int places) {}
 
     public Scoring {
         tags = List.copyOf(tags);

@@ -12,7 +12,13 @@ import java.util.Map;
  * @param bagLimit    most fish of this species that count; null: no limit of its own
  * @param entered     quantities as they were typed, by field name
  */
-public record SpeciesRule(Species species, Double minLengthMm, Double minGrams, Slot slot, Integer bagLimit, Map<String, String> entered) {
+public record SpeciesRule(
+        Species species,
+        Double minLengthMm,
+        Double minGrams,
+        Slot slot,
+        Integer bagLimit,
+        Map<String, String> entered) {
 
     /**
      * Protected lengths.

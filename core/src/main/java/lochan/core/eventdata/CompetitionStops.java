@@ -24,7 +24,7 @@ public final class CompetitionStops {
 
     private static final String ID = "competition-";
 
-    private CompetitionStops() { }
+    private CompetitionStops() {}
 
     /** Whether a stop was made of a competition day. */
     public static boolean isOne(PracticeStop stop) {
@@ -34,7 +34,8 @@ public final class CompetitionStops {
     /** The event with its competition days before one as stops. */
     public static EventData before(EventData event, int day) {
         List<PracticeStop> stops = new ArrayList<>(event.stops());
-        BagLog log = day == 1 || event.competition().isEmpty() ? null : BagLog.replay(event.event(), event.competition());
+        BagLog log =
+                day == 1 || event.competition().isEmpty() ? null : BagLog.replay(event.event(), event.competition());
         for (int d = 1; log != null && d < Math.min(day, event.days().size() + 1); d++) {
             stops.addAll(ofDay(event, log, d));
         }
@@ -46,20 +47,33 @@ public final class CompetitionStops {
         return before(event, event.days().size() + 1);
     }
 
-    private record At(String spot, String presentation, Instant at, Bite bite) { }
+    private record At(String spot, String presentation, Instant at, Bite bite) {}
 
     private static List<PracticeStop> ofDay(EventData event, BagLog log, int day) {
-        List<At> bites = new ArrayList<>(log.valid(day).stream().map(e -> bite(e, log)).filter(Objects::nonNull).filter(b -> known(event, b.spot(), b.presentation())).toList());
+        List<At> bites = new ArrayList<>(log.valid(day).stream()
+                .map(e -> bite(e, log))
+                .filter(Objects::nonNull)
+                .filter(b -> known(event, b.spot(), b.presentation()))
+                .toList());
         List<PracticeStop> stops = new ArrayList<>();
         for (FishedStretch f : FishedStretch.of(log, day, event.day(day).checkIn(), event.planOf(day))) {
             if (known(event, f.spotId(), f.presentationId())) {
-                List<At> here = bites.stream().filter(b -> b.spot().equals(f.spotId()) && b.presentation().equals(f.presentationId()) && !b.at().isBefore(f.from()) && b.at().isBefore(f.to())).toList();
+                List<At> here = bites.stream()
+                        .filter(b -> b.spot().equals(f.spotId())
+                                && b.presentation().equals(f.presentationId())
+                                && !b.at().isBefore(f.from())
+                                && b.at().isBefore(f.to()))
+                        .toList();
                 bites.removeAll(here);
                 stops.add(stop(event, ID + day + "-" + stops.size(), f, here));
             }
         }
         for (At b : bites) {
-            stops.add(stop(event, ID + day + "-" + stops.size(), new FishedStretch(b.spot(), b.presentation(), b.at(), b.at()), List.of(b)));
+            stops.add(stop(
+                    event,
+                    ID + day + "-" + stops.size(),
+                    new FishedStretch(b.spot(), b.presentation(), b.at(), b.at()),
+                    List.of(b)));
         }
         return stops;
     }
@@ -70,18 +84,47 @@ public final class CompetitionStops {
 
     private static PracticeStop stop(EventData event, String id, FishedStretch f, List<At> bites) {
         Instant middle = f.from().plusMillis((f.to().toEpochMilli() - f.from().toEpochMilli()) / 2);
-        Conditions conditions = event.forecast().stream().filter(p -> p.holds(middle)).findFirst().map(ForecastPeriod::conditions).orElse(Conditions.UNKNOWN);
-        return new PracticeStop(id, f.spotId(), f.from(), f.to(), event.anglers(), List.of(new PresentationTime(f.presentationId(), null)), 0, bites.stream().map(At::bite).toList(), conditions);
+        Conditions conditions = event.forecast().stream()
+                .filter(p -> p.holds(middle))
+                .findFirst()
+                .map(ForecastPeriod::conditions)
+                .orElse(Conditions.UNKNOWN);
+        return new PracticeStop(
+                id,
+                f.spotId(),
+                f.from(),
+                f.to(),
+                event.anglers(),
+                List.of(new PresentationTime(f.presentationId(), null)),
+                0,
+                bites.stream().map(At::bite).toList(),
+                conditions);
     }
 
     /** Null: the entry is no bite at a known place. */
     private static At bite(Entry entry, BagLog log) {
         if (entry instanceof Entry.Catch c && c.spotId() != null && c.presentationId() != null) {
             Fish fish = log.fish(c.id());
-            FishSize size = fish.grams() != null && fish.grams() > 0 ? FishSize.scale(fish.grams()) : fish.mm() != null && fish.mm() > 0 ? FishSize.length(fish.mm()) : null;
-            return new At(c.spotId(), c.presentationId(), c.at(), new Bite(c.at(), Outcome.LANDED, c.presentationId(), c.species(), size));
+            FishSize size = fish.grams() != null && fish.grams() > 0
+                    ? FishSize.scale(fish.grams())
+                    : fish.mm() != null && fish.mm() > 0 ? FishSize.length(fish.mm()) : null;
+            return new At(
+                    c.spotId(),
+                    c.presentationId(),
+                    c.at(),
+                    new Bite(c.at(), Outcome.LANDED, c.presentationId(), c.species(), size));
         }
         return entry instanceof Entry.Bite s && s.spotId() != null && s.presentationId() != null
-                ? new At(s.spotId(), s.presentationId(), s.at(), new Bite(s.at(), s.outcome() == null ? Outcome.MISSED : s.outcome(), s.presentationId(), null, null)) : null;
+                ? new At(
+                        s.spotId(),
+                        s.presentationId(),
+                        s.at(),
+                        new Bite(
+                                s.at(),
+                                s.outcome() == null ? Outcome.MISSED : s.outcome(),
+                                s.presentationId(),
+                                null,
+                                null))
+                : null;
     }
 }

@@ -12,15 +12,15 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.event.Event;
 import lochan.core.event.Position;
 import lochan.core.event.Rules;
+import lochan.core.lake.Lake;
+import lochan.core.lake.Spot;
+import lochan.core.lake.Waypoint;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
-import lochan.core.lake.Lake;
-import lochan.core.lake.Waypoint;
-import lochan.core.lake.Spot;
 
 /**
  * The whole of one event: its rules, the water, what practice and the forecast say, plans, and the log of the competition.
@@ -31,8 +31,19 @@ import lochan.core.lake.Spot;
  * @param competition the append-only log in the order it was written
  * @param notebook    what the angler notes beside the practice log
  */
-public record EventData(Event event, Boat boat, List<BoatRun> runs, Lake lake, List<Spot> spots, List<Waypoint> waypoints, List<Presentation> presentations,
-                        List<PracticeStop> stops, List<ForecastPeriod> forecast, List<Plan> plans, List<Entry> competition, Notebook notebook) {
+public record EventData(
+        Event event,
+        Boat boat,
+        List<BoatRun> runs,
+        Lake lake,
+        List<Spot> spots,
+        List<Waypoint> waypoints,
+        List<Presentation> presentations,
+        List<PracticeStop> stops,
+        List<ForecastPeriod> forecast,
+        List<Plan> plans,
+        List<Entry> competition,
+        Notebook notebook) {
 
     public EventData {
         runs = List.copyOf(runs);
@@ -52,13 +63,26 @@ public record EventData(Event event, Boat boat, List<BoatRun> runs, Lake lake, L
 
     /** With everything this one has, to be changed. */
     public Builder toBuilder() {
-        return new Builder(event, boat).runs(runs).lake(lake).spots(spots).waypoints(waypoints).presentations(presentations).stops(stops).forecast(forecast)
-                .plans(plans).competition(competition).notebook(notebook);
+        return new Builder(event, boat)
+                .runs(runs)
+                .lake(lake)
+                .spots(spots)
+                .waypoints(waypoints)
+                .presentations(presentations)
+                .stops(stops)
+                .forecast(forecast)
+                .plans(plans)
+                .competition(competition)
+                .notebook(notebook);
     }
 
     /** The same with other practice, and no plan or competition yet. */
     public EventData inPractice(List<PracticeStop> otherStops) {
-        return toBuilder().stops(otherStops).plans(List.of()).competition(List.of()).build();
+        return toBuilder()
+                .stops(otherStops)
+                .plans(List.of())
+                .competition(List.of())
+                .build();
     }
 
     public EventData withStops(List<PracticeStop> others) {
@@ -112,7 +136,11 @@ public record EventData(Event event, Boat boat, List<BoatRun> runs, Lake lake, L
 
     /** What a competition day is fished by: the stops of its first plan that has any; none where there is no plan. */
     public List<PlanStop> planOf(int day) {
-        return plans.stream().filter(p -> p.day() == day && !p.stops().isEmpty()).findFirst().map(Plan::stops).orElse(List.of());
+        return plans.stream()
+                .filter(p -> p.day() == day && !p.stops().isEmpty())
+                .findFirst()
+                .map(Plan::stops)
+                .orElse(List.of());
     }
 
     /** Whether the event's rules put a spot off limits. */
@@ -198,7 +226,19 @@ public record EventData(Event event, Boat boat, List<BoatRun> runs, Lake lake, L
         }
 
         public EventData build() {
-            return new EventData(event, boat, runs, lake, spots, waypoints, presentations, stops, forecast, plans, competition, notebook);
+            return new EventData(
+                    event,
+                    boat,
+                    runs,
+                    lake,
+                    spots,
+                    waypoints,
+                    presentations,
+                    stops,
+                    forecast,
+                    plans,
+                    competition,
+                    notebook);
         }
     }
 }

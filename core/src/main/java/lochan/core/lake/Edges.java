@@ -88,14 +88,15 @@ final class Edges {
 
     /** Whether a line meets any edge, touching included; a line of no length meets none. */
     boolean meets(Point a, Point b) {
-        return !a.equals(b) && walk(a, b, c -> {
-            for (int edge : cells[c]) {
-                if (meets(a, b, from.get(edge), to.get(edge))) {
-                    return true;
-                }
-            }
-            return false;
-        });
+        return !a.equals(b)
+                && walk(a, b, c -> {
+                    for (int edge : cells[c]) {
+                        if (meets(a, b, from.get(edge), to.get(edge))) {
+                            return true;
+                        }
+                    }
+                    return false;
+                });
     }
 
     private static boolean meets(Point a, Point b, Point c, Point d) {

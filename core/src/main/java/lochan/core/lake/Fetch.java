@@ -7,7 +7,7 @@ public final class Fetch {
 
     private static final double STEP_M = 50;
 
-    private Fetch() { }
+    private Fetch() {}
 
     /**
      * Whether the wind reaches a place over so much open water. A place on land, as a dock may be marked, begins at the first water upwind

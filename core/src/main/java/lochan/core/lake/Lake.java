@@ -97,7 +97,9 @@ public record Lake(List<Body> bodies, List<SlowZone> slowZones, List<OffLimits> 
 
     /** The water off limits that holds a place. */
     public Optional<OffLimits> offLimitsAt(Position place) {
-        return offLimits.stream().filter(o -> o.areas().stream().anyMatch(a -> a.holds(place))).findFirst();
+        return offLimits.stream()
+                .filter(o -> o.areas().stream().anyMatch(a -> a.holds(place)))
+                .findFirst();
     }
 
     /** What is wrong with it; fields are those of the event file below {@code lake}. */
@@ -109,13 +111,17 @@ public record Lake(List<Body> bodies, List<SlowZone> slowZones, List<OffLimits> 
         for (int i = 0; i < bodies.size(); i++) {
             for (List<Position> ring : bodies.get(i).rings()) {
                 if (ring.stream().distinct().count() < LEAST_CORNERS) {
-                    found.add(new Violation("outline", "A ring of polygon " + (i + 1) + " has fewer than three corners: draw it whole or leave it out."));
+                    found.add(new Violation(
+                            "outline",
+                            "A ring of polygon " + (i + 1)
+                                    + " has fewer than three corners: draw it whole or leave it out."));
                 }
             }
         }
         for (int i = 0; i < slowZones.size(); i++) {
             if (!(slowZones.get(i).mps() > 0)) {
-                found.add(new Violation("slowZones/features/" + i + "/properties/mps",
+                found.add(new Violation(
+                        "slowZones/features/" + i + "/properties/mps",
                         "The speed of a slow zone is " + slowZones.get(i).mps() + " m/s: expected more than 0."));
             }
         }

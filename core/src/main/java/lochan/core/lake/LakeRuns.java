@@ -38,11 +38,12 @@ public final class LakeRuns implements Runs {
     private final List<Zone> zones;
     /** Corners and points of zones, then nothing else: places are joined to them when asked for. */
     private final List<Node> nodes = new ArrayList<>();
+
     private final double[][] seconds;
     private final Map<Position, Optional<Place>> places = new ConcurrentHashMap<>();
     private final Map<Ends, Optional<Run>> known = new ConcurrentHashMap<>();
 
-    private record Ends(Position from, Position to) { }
+    private record Ends(Position from, Position to) {}
 
     /** Water with a speed of its own. */
     private record Zone(List<List<Point>> rings, Edges edges, double mps) {
@@ -75,15 +76,20 @@ public final class LakeRuns implements Runs {
      * @param seconds to each node, infinite when there is none
      * @param last    node before each on the way; −1: straight from the place
      */
-    private record Place(Point at, double[] direct, double[] seconds, int[] last) { }
+    private record Place(Point at, double[] direct, double[] seconds, int[] last) {}
 
     public LakeRuns(Lake lake, Boat boat) {
         this.boat = boat;
         this.plane = new LocalPlane(lake.bodies().getFirst().shore().getFirst());
-        List<List<Point>> rings = lake.bodies().stream().flatMap(b -> b.rings().stream()).map(this::points).toList();
+        List<List<Point>> rings = lake.bodies().stream()
+                .flatMap(b -> b.rings().stream())
+                .map(this::points)
+                .toList();
         this.shores = new Edges(rings);
-        this.zones = lake.slowZones().stream().filter(z -> z.mps() < boat.runMps())
-                .map(z -> new Zone(z.rings().stream().map(this::points).toList(), z.mps())).toList();
+        this.zones = lake.slowZones().stream()
+                .filter(z -> z.mps() < boat.runMps())
+                .map(z -> new Zone(z.rings().stream().map(this::points).toList(), z.mps()))
+                .toList();
         rings.forEach(this::addCorners);
         addZonePoints();
         this.seconds = join();
@@ -126,7 +132,10 @@ public final class LakeRuns implements Runs {
 
     /** Points just outside the zones' outlines, where a run may enter, leave or pass by. */
     private void addZonePoints() {
-        double around = zones.stream().flatMap(z -> z.rings().stream()).mapToDouble(LakeRuns::around).sum();
+        double around = zones.stream()
+                .flatMap(z -> z.rings().stream())
+                .mapToDouble(LakeRuns::around)
+                .sum();
         double spacing = Math.max(ZONE_SPACING_M, around / MOST_ZONE_POINTS);
         for (Zone zone : zones) {
             for (List<Point> ring : zone.rings()) {
@@ -138,8 +147,10 @@ public final class LakeRuns implements Runs {
                     Point corner = unit(from.minus(before)).plus(along, -1);
                     int parts = (int) Math.ceil(way.length() / spacing);
                     for (int k = 0; k < parts; k++) {
-                        Point across = k == 0 && corner.length() > STRAIGHT ? unit(corner) : new Point(-along.y(), along.x());
-                        outside(zone, from.plus(way, k / (double) parts), across).ifPresent(p -> nodes.add(new Node(p, null, null)));
+                        Point across =
+                                k == 0 && corner.length() > STRAIGHT ? unit(corner) : new Point(-along.y(), along.x());
+                        outside(zone, from.plus(way, k / (double) parts), across)
+                                .ifPresent(p -> nodes.add(new Node(p, null, null)));
                     }
                 }
             }
@@ -148,7 +159,8 @@ public final class LakeRuns implements Runs {
 
     private Optional<Point> outside(Zone zone, Point on, Point across) {
         return Stream.of(on.plus(across, OFF_SHORE_M), on.plus(across, -OFF_SHORE_M))
-                .filter(p -> !zone.edges().holds(p) && shores.holds(p)).findFirst();
+                .filter(p -> !zone.edges().holds(p) && shores.holds(p))
+                .findFirst();
     }
 
     private static double around(List<Point> ring) {
@@ -181,7 +193,8 @@ public final class LakeRuns implements Runs {
         }
         List<Double> cuts = new ArrayList<>(List.of(0.0, 1.0));
         zones.forEach(z -> cuts.addAll(z.edges().crossings(a, b)));
-        double[] sorted = cuts.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+        double[] sorted =
+                cuts.stream().mapToDouble(Double::doubleValue).sorted().toArray();
         double sum = 0;
         for (int i = 1; i < sorted.length; i++) {
             double share = sorted[i] - sorted[i - 1];
@@ -193,7 +206,11 @@ public final class LakeRuns implements Runs {
     }
 
     private double speedAt(Point p) {
-        return zones.stream().filter(z -> z.edges().holds(p)).mapToDouble(Zone::mps).min().orElse(boat.runMps());
+        return zones.stream()
+                .filter(z -> z.edges().holds(p))
+                .mapToDouble(Zone::mps)
+                .min()
+                .orElse(boat.runMps());
     }
 
     @Override
@@ -204,7 +221,8 @@ public final class LakeRuns implements Runs {
     @Override
     public Optional<Run> between(Position from, Position to) {
         // Planners ask for the same few runs again and again.
-        return known.computeIfAbsent(new Ends(from, to), e -> way(from, to).map(way -> new Run(metres(way.points()), Runs.seconds(way.seconds()))));
+        return known.computeIfAbsent(new Ends(from, to), e -> way(from, to)
+                .map(way -> new Run(metres(way.points()), Runs.seconds(way.seconds()))));
     }
 
     @Override
@@ -212,7 +230,7 @@ public final class LakeRuns implements Runs {
         return way(from, to).map(Way::points);
     }
 
-    private record Way(List<Position> points, double seconds) { }
+    private record Way(List<Position> points, double seconds) {}
 
     private Optional<Way> way(Position from, Position to) {
         Optional<Place> start = place(from);
@@ -266,8 +284,14 @@ public final class LakeRuns implements Runs {
             return Optional.empty();
         }
         Point ahead = in.length() > 0 ? unit(in) : new Point(1, 0);
-        return Stream.of(ahead, new Point(-ahead.y(), ahead.x()), new Point(ahead.y(), -ahead.x()), new Point(-ahead.x(), -ahead.y()))
-                .map(way -> shore.plus(way, OFF_SHORE_M)).filter(shores::holds).findFirst();
+        return Stream.of(
+                        ahead,
+                        new Point(-ahead.y(), ahead.x()),
+                        new Point(ahead.y(), -ahead.x()),
+                        new Point(-ahead.x(), -ahead.y()))
+                .map(way -> shore.plus(way, OFF_SHORE_M))
+                .filter(shores::holds)
+                .findFirst();
     }
 
     /** Dijkstra's algorithm from a place over all nodes. */
@@ -276,7 +300,9 @@ public final class LakeRuns implements Runs {
         double[] direct = new double[n];
         for (int i = 0; i < n; i++) {
             Node node = nodes.get(i);
-            direct[i] = node.maySupport(at) && !shores.meets(at, node.at()) ? secondsAlong(at, node.at()) : Double.POSITIVE_INFINITY;
+            direct[i] = node.maySupport(at) && !shores.meets(at, node.at())
+                    ? secondsAlong(at, node.at())
+                    : Double.POSITIVE_INFINITY;
         }
         double[] time = direct.clone();
         int[] last = new int[n];

@@ -25,11 +25,14 @@ final class LocalPlane {
     }
 
     Point point(Position position) {
-        return new Point((position.lon() - middle.lon()) * metresPerDegreeEast, (position.lat() - middle.lat()) * metresPerDegreeNorth);
+        return new Point(
+                (position.lon() - middle.lon()) * metresPerDegreeEast,
+                (position.lat() - middle.lat()) * metresPerDegreeNorth);
     }
 
     Position position(Point point) {
-        return new Position(middle.lat() + point.y() / metresPerDegreeNorth, middle.lon() + point.x() / metresPerDegreeEast);
+        return new Position(
+                middle.lat() + point.y() / metresPerDegreeNorth, middle.lon() + point.x() / metresPerDegreeEast);
     }
 
     /** A place on the plane, m. */

@@ -19,7 +19,7 @@ public interface Runs {
      * @param metres way of it
      * @param time   under way, set-up time not included
      */
-    record Run(double metres, Duration time) { }
+    record Run(double metres, Duration time) {}
 
     /** The quickest run; empty when there is none by water. */
     Optional<Run> between(Position from, Position to);
@@ -32,7 +32,10 @@ public interface Runs {
 
     /** Time from leaving one spot to the first cast at another, no set-up time when they are one place; empty when there is no run. */
     default Optional<Duration> runAndSetUp(Position from, Position to) {
-        return between(from, to).map(r -> r.time().compareTo(SAME_PLACE) < 0 ? Duration.ZERO : r.time().plus(setUpTime()));
+        return between(from, to)
+                .map(r -> r.time().compareTo(SAME_PLACE) < 0
+                        ? Duration.ZERO
+                        : r.time().plus(setUpTime()));
     }
 
     /** The runs of a boat on a lake; straight ones when none is known. */

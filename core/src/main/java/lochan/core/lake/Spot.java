@@ -18,8 +18,18 @@ import lochan.core.event.Position;
  * @param stock      how fast it is fished down
  * @param entered    quantities as they were typed, by field name
  */
-public record Spot(String id, String name, Position position, double radiusM, String spotType, Zone zone, Double depthMinM,
-                   Double depthMaxM, double crowdRisk, Stock stock, Map<String, String> entered) {
+public record Spot(
+        String id,
+        String name,
+        Position position,
+        double radiusM,
+        String spotType,
+        Zone zone,
+        Double depthMinM,
+        Double depthMaxM,
+        double crowdRisk,
+        Stock stock,
+        Map<String, String> entered) {
 
     public static final double USUAL_RADIUS_M = 60;
 
@@ -34,6 +44,7 @@ public record Spot(String id, String name, Position position, double radiusM, St
 
     /** A new spot of which only the place is known, in shallow water until told otherwise. */
     public static Spot fresh(String id, String name, Position position, String spotType) {
-        return new Spot(id, name, position, USUAL_RADIUS_M, spotType, Zone.SHALLOW, null, null, 0, Stock.GENERAL, Map.of());
+        return new Spot(
+                id, name, position, USUAL_RADIUS_M, spotType, Zone.SHALLOW, null, null, 0, Stock.GENERAL, Map.of());
     }
 }

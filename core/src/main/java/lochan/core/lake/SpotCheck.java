@@ -9,7 +9,7 @@ public final class SpotCheck {
 
     private static final int LONGEST_CLASS = 64;
 
-    private SpotCheck() { }
+    private SpotCheck() {}
 
     public static List<Violation> check(Spot spot) {
         List<Violation> found = new ArrayList<>();
@@ -21,13 +21,17 @@ public final class SpotCheck {
         if (spot.spotType() == null || spot.spotType().isBlank()) {
             found.add(new Violation("spotType", "The spot type is missing: patterns are built on it, so choose one."));
         } else if (spot.spotType().length() > LONGEST_CLASS) {
-            found.add(new Violation("spotType", "The spot type has " + spot.spotType().length() + " characters: " + LONGEST_CLASS + " at most."));
+            found.add(new Violation(
+                    "spotType",
+                    "The spot type has " + spot.spotType().length() + " characters: " + LONGEST_CLASS + " at most."));
         }
         if (!(spot.radiusM() > 0 && spot.radiusM() <= 5000)) {
-            found.add(new Violation("radiusM", "The radius is " + spot.radiusM() + " m: expected more than 0 and at most 5000 m."));
+            found.add(new Violation(
+                    "radiusM", "The radius is " + spot.radiusM() + " m: expected more than 0 and at most 5000 m."));
         }
         if (!(spot.crowdRisk() >= 0 && spot.crowdRisk() <= 1)) {
-            found.add(new Violation("crowdRisk", "The crowd risk is " + spot.crowdRisk() + ": expected 0 (never) to 1 (always)."));
+            found.add(new Violation(
+                    "crowdRisk", "The crowd risk is " + spot.crowdRisk() + ": expected 0 (never) to 1 (always)."));
         }
         depth(found, "depthMinM", "shallow", spot.depthMinM());
         depth(found, "depthMaxM", "deep", spot.depthMaxM());
@@ -39,7 +43,8 @@ public final class SpotCheck {
 
     private static void depth(List<Violation> found, String field, String end, Double depthM) {
         if (depthM != null && !(depthM >= 0 && depthM <= 300)) {
-            found.add(new Violation(field, "The " + end + " end is " + depthM + " m: expected 0 to 300 m, or nothing when unknown."));
+            found.add(new Violation(
+                    field, "The " + end + " end is " + depthM + " m: expected 0 to 300 m, or nothing when unknown."));
         }
     }
 }

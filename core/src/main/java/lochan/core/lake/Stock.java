@@ -25,10 +25,11 @@ public enum Stock implements Coded {
 
     /** d = −ln ψ, the decay of the bite rate for each bite had. */
     public double decay(Assumptions.Depletion depletion) {
-        return -Math.log(switch (this) {
-            case SCHOOL -> depletion.school();
-            case GENERAL -> depletion.general();
-            case SINGLE -> depletion.single();
-        });
+        return -Math.log(
+                switch (this) {
+                    case SCHOOL -> depletion.school();
+                    case GENERAL -> depletion.general();
+                    case SINGLE -> depletion.single();
+                });
     }
 }

@@ -19,14 +19,26 @@ import lochan.core.event.Position;
  * @param note        words of the angler's
  * @param entered     quantities as they were typed, by field name
  */
-public record Waypoint(String id, Instant at, Position position, String spotId, Double fishDepthM, Double waterDepthM, Bottom bottom, Boolean bait,
-                   FishPosition fishPosition, String note, Map<String, String> entered) {
+public record Waypoint(
+        String id,
+        Instant at,
+        Position position,
+        String spotId,
+        Double fishDepthM,
+        Double waterDepthM,
+        Bottom bottom,
+        Boolean bait,
+        FishPosition fishPosition,
+        String note,
+        Map<String, String> entered) {
 
     public static final int LONGEST_NOTE = 200;
 
     /** How hard the bottom is, as sonar tells. */
     public enum Bottom implements Coded {
-        SOFT("soft"), FIRM("firm"), HARD("hard");
+        SOFT("soft"),
+        FIRM("firm"),
+        HARD("hard");
 
         private final String code;
 

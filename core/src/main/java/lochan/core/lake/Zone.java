@@ -4,7 +4,9 @@ import lochan.core.Coded;
 
 /** The depth zone of a spot: what makes good and bad days together. */
 public enum Zone implements Coded {
-    SHALLOW("shallow"), MID("mid"), DEEP("deep");
+    SHALLOW("shallow"),
+    MID("mid"),
+    DEEP("deep");
 
     /** Where light still reaches grass in most reservoirs. */
     private static final double SHALLOW_TO_M = 3.5;

@@ -6,12 +6,12 @@ import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.competition.BagLog;
 import lochan.core.event.Position;
-import lochan.core.plan.PlanStop;
-import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.size.KeeperWeight;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.edits.DayRuns;
 
 /** All that is said while a competition day is fished. The heavy parts are kept from one asking to the next. Safe for several threads. */
 public final class LiveAdvisor {
@@ -90,18 +90,35 @@ public final class LiveAdvisor {
      * @param ladder of the plan; without rungs nothing is said of triggers
      * @param factor by which what is to come is scaled, as {@link Outlooks.Question} has it
      */
-    public Ahead ahead(MoveAdvice.State standing, MoveAdvice.Answer found, List<PlanStop> plan, Backups.Ladder ladder, double factor) {
-        Cell fished = standing.fishing() != null ? standing.fishing() : found.best() == null ? null : found.best().cell();
+    public Ahead ahead(
+            MoveAdvice.State standing,
+            MoveAdvice.Answer found,
+            List<PlanStop> plan,
+            Backups.Ladder ladder,
+            double factor) {
+        Cell fished = standing.fishing() != null
+                ? standing.fishing()
+                : found.best() == null ? null : found.best().cell();
         Kinds kinds = fished == null ? null : kinds(fished);
         synchronized (outlooks) {
-            Outlook outlook = outlooks.of(standing.today(), new Outlooks.Question(Outlooks.rest(plan, standing.now()), standing.bag(), kinds == null ? List.of() : kinds.grams(), factor));
-            return new Ahead(outlook, kinds, FiredTrigger.of(plan, ladder, standing.today(), standing.now(), outlooks.scenarios()));
+            Outlook outlook = outlooks.of(
+                    standing.today(),
+                    new Outlooks.Question(
+                            Outlooks.rest(plan, standing.now()),
+                            standing.bag(),
+                            kinds == null ? List.of() : kinds.grams(),
+                            factor));
+            return new Ahead(
+                    outlook,
+                    kinds,
+                    FiredTrigger.of(plan, ladder, standing.today(), standing.now(), outlooks.scenarios()));
         }
     }
 
     private Kinds kinds(Cell cell) {
         Assumptions.Size a = model.assumptions().size();
-        KeeperWeight keeper = KeeperWeight.of(model.event(), model.sizes(), model.mix(), model.pattern(cell), cell.spotId(), a);
+        KeeperWeight keeper =
+                KeeperWeight.of(model.event(), model.sizes(), model.mix(), model.pattern(cell), cell.spotId(), a);
         return keeper.meanGrams() > 0 ? new Kinds(keeper.p10Grams(), keeper.meanGrams(), keeper.p90Grams()) : null;
     }
 }

@@ -14,14 +14,14 @@ import lochan.core.competition.Fish;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.planning.valuation.BestFish;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.lake.Spot;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.size.KeeperWeight;
 import lochan.core.model.size.Survival;
-import lochan.core.lake.Spot;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.valuation.BestFish;
 
 /**
  * What the next hour is worth here against the best move ({@code model.md} §10). For a cell c with prior mean m_c(h) = α/β and ᾱ the mean of α over
@@ -42,6 +42,7 @@ public final class MoveAdvice {
     private static final Duration HOUR = Duration.ofHours(1);
     /** How often the question is asked. */
     private static final Duration ASKED = Duration.ofMinutes(15);
+
     private static final double MILLIS_PER_HOUR = 3_600_000;
 
     private final DayModel model;
@@ -55,9 +56,10 @@ public final class MoveAdvice {
     private final Map<Cell, double[]> means = new HashMap<>();
     /** Ways on the lake take long to find: each is found once. */
     private final Map<Way, Optional<Duration>> ways = new HashMap<>();
+
     private final Map<Position, Optional<Instant>> lastLeaving = new HashMap<>();
 
-    private record Way(boolean rough, Position from, Position to) { }
+    private record Way(boolean rough, Position from, Position to) {}
 
     public MoveAdvice(DayModel model, DayRuns runs) {
         this.model = model;
@@ -74,7 +76,7 @@ public final class MoveAdvice {
      * @param position where the boat is; null: at the spot that is fished, or the launch before the first
      * @param fishing  what is fished now; null: nothing, on the run or before the first stop
      */
-    public record State(Instant now, Position position, Cell fishing, Today today, Bag bag) { }
+    public record State(Instant now, Position position, Cell fishing, Today today, Bag bag) {}
 
     /**
      * What was found.
@@ -98,7 +100,7 @@ public final class MoveAdvice {
      * @param leaveAt   when to make it if nothing bites before
      * @param gainGrams worth of an hour there for the time it takes, the price of moving taken off
      */
-    public record Move(Cell cell, Instant leaveAt, double gainGrams) { }
+    public record Move(Cell cell, Instant leaveAt, double gainGrams) {}
 
     /** Asks. */
     public Answer ask(State s) {
@@ -109,11 +111,17 @@ public final class MoveAdvice {
             return new Answer(now.stay, now.stay == null ? null : leaveBy, null, leaveBy);
         }
         if (now.stay == null || now.best.gain > now.stay) {
-            return new Answer(now.stay, now.stay == null ? null : s.now(), new Move(now.best.cell, s.now(), now.best.gain), leaveBy);
+            return new Answer(
+                    now.stay,
+                    now.stay == null ? null : s.now(),
+                    new Move(now.best.cell, s.now(), now.best.gain),
+                    leaveBy);
         }
         Instant last = leaveBy == null ? s.now() : leaveBy;
         for (Instant t = s.now().plus(ASKED); t.isBefore(last); t = t.plus(ASKED)) {
-            Comparison later = computed(new State(t, s.position(), s.fishing(), s.today().fishedOn(s.fishing(), s.now(), t), s.bag()), here);
+            Comparison later = computed(
+                    new State(t, s.position(), s.fishing(), s.today().fishedOn(s.fishing(), s.now(), t), s.bag()),
+                    here);
             if (later.best != null && (later.stay == null || later.best.gain > later.stay)) {
                 return new Answer(now.stay, t, new Move(now.best.cell, t, now.best.gain), leaveBy);
             }
@@ -123,23 +131,32 @@ public final class MoveAdvice {
 
     /** Where the boat is. */
     public Position position(State s) {
-        return s.position() != null ? s.position() : s.fishing() != null ? model.spot(s.fishing().spotId()).position() : event.launch();
+        return s.position() != null
+                ? s.position()
+                : s.fishing() != null ? model.spot(s.fishing().spotId()).position() : event.launch();
     }
 
-    private record Option(Cell cell, double bites, Instant end, double share, double gain) { }
+    private record Option(Cell cell, double bites, Instant end, double share, double gain) {}
 
     /** @param stay null: nothing is fished, or there is no time left here */
-    private record Comparison(Double stay, Option best) { }
+    private record Comparison(Double stay, Option best) {}
 
     private Comparison computed(State s, Position here) {
-        BestFish bestFish = new BestFish(event.rules().countingFish(), s.bag().fish().stream().map(Fish::grams).filter(java.util.Objects::nonNull).toList());
+        BestFish bestFish = new BestFish(
+                event.rules().countingFish(),
+                s.bag().fish().stream()
+                        .map(Fish::grams)
+                        .filter(java.util.Objects::nonNull)
+                        .toList());
         List<Option> options = new ArrayList<>();
         for (Cell cell : s.fishing() == null || cells.contains(s.fishing()) ? cells : with(s.fishing())) {
             option(cell, s, here).ifPresent(options::add);
         }
         double[] rest = new double[Survival.weights()];
         double empty = bestFish.value(rest);
-        Option leading = options.stream().max(Comparator.comparingDouble(o -> o.share * (bestFish.value(added(rest, o)) - empty))).orElse(null);
+        Option leading = options.stream()
+                .max(Comparator.comparingDouble(o -> o.share * (bestFish.value(added(rest, o)) - empty)))
+                .orElse(null);
         double[] background = leading == null ? rest : background(leading);
         double base = bestFish.value(background);
         double price = model.assumptions().planning().priceOfMoving();
@@ -187,12 +204,14 @@ public final class MoveAdvice {
     private Optional<Option> option(Cell cell, State s, Position here) {
         Spot spot = model.spot(cell.spotId());
         boolean sameSpot = s.fishing() != null && s.fishing().spotId().equals(cell.spotId());
-        Duration way = sameSpot ? Duration.ZERO : way(s.now(), here, spot.position()).orElse(null);
+        Duration way =
+                sameSpot ? Duration.ZERO : way(s.now(), here, spot.position()).orElse(null);
         Instant last = lastLeaving(spot.position()).orElse(null);
         if (way == null || last == null) {
             return Optional.empty();
         }
-        Instant from = s.now().plus(way).isBefore(day.start()) ? day.start() : s.now().plus(way);
+        Instant from =
+                s.now().plus(way).isBefore(day.start()) ? day.start() : s.now().plus(way);
         Instant to = from.plus(HOUR).isAfter(last) ? last : from.plus(HOUR);
         if (!to.isAfter(from) || isInLightning(from, to)) {
             return Optional.empty();
@@ -203,7 +222,8 @@ public final class MoveAdvice {
 
     /** The way from a place to another with set-up time, found once; empty: there is none by water. */
     public Optional<Duration> way(Instant leaving, Position from, Position to) {
-        return ways.computeIfAbsent(new Way(runs.isRough(leaving), from, to), w -> runs.at(leaving).runAndSetUp(from, to));
+        return ways.computeIfAbsent(
+                new Way(runs.isRough(leaving), from, to), w -> runs.at(leaving).runAndSetUp(from, to));
     }
 
     private Optional<Instant> lastLeaving(Position from) {
@@ -211,7 +231,8 @@ public final class MoveAdvice {
     }
 
     private boolean isInLightning(Instant from, Instant to) {
-        return event.forecast().stream().anyMatch(f -> Boolean.TRUE.equals(f.lightning()) && f.from().isBefore(to) && f.to().isAfter(from));
+        return event.forecast().stream()
+                .anyMatch(f -> Boolean.TRUE.equals(f.lightning()) && f.from().isBefore(to) && f.to().isAfter(from));
     }
 
     /** Δn of an hour, or what there is of it. */
@@ -228,7 +249,8 @@ public final class MoveAdvice {
         return strengths.computeIfAbsent(cell, c -> {
             double shape = 0;
             for (int bin = 0; bin < model.bins().size(); bin++) {
-                shape += model.rates(bin).rate(c, model.pattern(c)).shape() / model.bins().size();
+                shape += model.rates(bin).rate(c, model.pattern(c)).shape()
+                        / model.bins().size();
             }
             return 1 / (1 / shape + model.assumptions().planning().spotDays());
         });
@@ -246,7 +268,8 @@ public final class MoveAdvice {
                         from = s.at();
                     }
                 }
-                sum += Math.exp(-decay * today.bitesAt(spot.id(), from.plusMillis(1))) * integral(cell, spot, from, e.to());
+                sum += Math.exp(-decay * today.bitesAt(spot.id(), from.plusMillis(1)))
+                        * integral(cell, spot, from, e.to());
             }
         }
         return sum;
@@ -277,7 +300,8 @@ public final class MoveAdvice {
     private double[] landed(Cell cell) {
         return landed.computeIfAbsent(cell, c -> {
             Assumptions.Size a = model.assumptions().size();
-            double[] keepers = KeeperWeight.survival(event, model.sizes(), model.mix(), model.pattern(c), c.spotId(), a);
+            double[] keepers =
+                    KeeperWeight.survival(event, model.sizes(), model.mix(), model.pattern(c), c.spotId(), a);
             double q = model.landing(c.presentationId()).mean();
             for (int i = 0; i < keepers.length; i++) {
                 keepers[i] *= q;

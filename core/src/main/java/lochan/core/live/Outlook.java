@@ -14,7 +14,15 @@ import java.util.List;
  * @param effectiveSample (Σ w)²/Σ w²: so many equally weighed scenarios would tell as much
  * @param scenarios       looked at
  */
-public record Outlook(double p10Grams, double p50Grams, double p90Grams, Double chanceOfTarget, double chanceOfMore, List<Double> adds, double effectiveSample, int scenarios) {
+public record Outlook(
+        double p10Grams,
+        double p50Grams,
+        double p90Grams,
+        Double chanceOfTarget,
+        double chanceOfMore,
+        List<Double> adds,
+        double effectiveSample,
+        int scenarios) {
 
     public Outlook {
         adds = List.copyOf(adds);

@@ -10,14 +10,14 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import lochan.core.competition.Bag;
 import lochan.core.model.evidence.Bin;
-import lochan.core.plan.PlanStop;
-import lochan.core.planning.valuation.DrawnDays;
-import lochan.core.planning.valuation.PlanValuer;
-import lochan.core.planning.valuation.Quantile;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.CellScenarios;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.valuation.DrawnDays;
+import lochan.core.planning.valuation.PlanValuer;
+import lochan.core.planning.valuation.Quantile;
 import org.apache.commons.rng.sampling.ListSampler;
 import org.apache.commons.rng.simple.RandomSource;
 import org.apache.commons.statistics.distribution.PoissonDistribution;
@@ -31,12 +31,15 @@ public final class Outlooks {
 
     /** Scenarios of a set. */
     public static final int SCENARIOS = 20_000;
+
     private static final int MOST_SETS = 2;
     /** Days drawn for one outlook. */
     private static final int DAYS = 5000;
+
     private static final double ENOUGH = 1000;
     /** A bag that is less heavier is the same bag summed in another order. */
     private static final double HELPS_GRAMS = 1e-3;
+
     private static final double MILLIS_PER_HOUR = 3_600_000;
 
     private final DayModel model;
@@ -97,7 +100,7 @@ public final class Outlooks {
      * @param meanMoreGrams on average
      * @param p90MoreGrams  that one in ten is above
      */
-    public record Hindsight(double chanceOfMore, double p10MoreGrams, double meanMoreGrams, double p90MoreGrams) { }
+    public record Hindsight(double chanceOfMore, double p10MoreGrams, double meanMoreGrams, double p90MoreGrams) {}
 
     /**
      * Looks back on a day, by all that was seen on it.
@@ -110,10 +113,14 @@ public final class Outlooks {
     public Hindsight had(Today whole, Today until, Question other, double actualGrams) {
         double[] totals = drawn(whole, until, other).totals();
         double[] more = Arrays.stream(totals).map(t -> t - actualGrams).sorted().toArray();
-        return new Hindsight(Arrays.stream(more).filter(m -> m > HELPS_GRAMS).count() / (double) more.length, Quantile.of(more, 0.1), Arrays.stream(more).average().orElse(0), Quantile.of(more, 0.9));
+        return new Hindsight(
+                Arrays.stream(more).filter(m -> m > HELPS_GRAMS).count() / (double) more.length,
+                Quantile.of(more, 0.1),
+                Arrays.stream(more).average().orElse(0),
+                Quantile.of(more, 0.9));
     }
 
-    private record Sample(double[] totals, double[] lightest, double[] weights) { }
+    private record Sample(double[] totals, double[] lightest, double[] weights) {}
 
     /**
      * @param seen   what scenarios are weighed by
@@ -131,7 +138,8 @@ public final class Outlooks {
         double[] totals = {};
         double[] lightest = {};
         for (int k = 0; k < used; k++) {
-            DrawnDays drawn = new PlanValuer(after(set(k), bitten), asked.bag()).drawn(asked.rest(), Arrays.copyOfRange(days, k * SCENARIOS, (k + 1) * SCENARIOS));
+            DrawnDays drawn = new PlanValuer(after(set(k), bitten), asked.bag())
+                    .drawn(asked.rest(), Arrays.copyOfRange(days, k * SCENARIOS, (k + 1) * SCENARIOS));
             totals = joined(totals, drawn.totals());
             lightest = joined(lightest, drawn.lightest());
         }
@@ -144,7 +152,12 @@ public final class Outlooks {
     }
 
     private static List<Double> added(double[] lightest, List<Double> fish) {
-        return fish.stream().map(g -> Arrays.stream(lightest).map(l -> Math.max(0, g - l)).average().orElse(0)).toList();
+        return fish.stream()
+                .map(g -> Arrays.stream(lightest)
+                        .map(l -> Math.max(0, g - l))
+                        .average()
+                        .orElse(0))
+                .toList();
     }
 
     /**
@@ -156,7 +169,10 @@ public final class Outlooks {
     public static ScenarioSet likely(DayModel model, Today today, int drawn, int kept, long seed) {
         ScenarioSet set = new ScenarioSet(model, drawn, seed);
         int[] days = days(weights(logLikelihoods(set, today)), kept);
-        List<Integer> numbers = new ArrayList<>(IntStream.range(0, drawn).flatMap(j -> IntStream.generate(() -> j).limit(days[j])).boxed().toList());
+        List<Integer> numbers = new ArrayList<>(IntStream.range(0, drawn)
+                .flatMap(j -> IntStream.generate(() -> j).limit(days[j]))
+                .boxed()
+                .toList());
         ListSampler.shuffle(RandomSource.XO_SHI_RO_256_PP.create(seed), numbers);
         return after(set, today).only(numbers.stream().mapToInt(j -> j).toArray());
     }
@@ -177,7 +193,9 @@ public final class Outlooks {
     }
 
     private static double[] joined(double[] a, double[] b) {
-        return IntStream.range(0, a.length + b.length).mapToDouble(i -> i < a.length ? a[i] : b[i - a.length]).toArray();
+        return IntStream.range(0, a.length + b.length)
+                .mapToDouble(i -> i < a.length ? a[i] : b[i - a.length])
+                .toArray();
     }
 
     private static double effective(double[] w) {
@@ -190,19 +208,25 @@ public final class Outlooks {
         Map<String, double[]> missing = new HashMap<>();
         for (Today.Bite s : today.bites()) {
             missing.computeIfAbsent(s.cell().spotId(), spot -> {
-                int had = (int) today.bites().stream().filter(x -> x.cell().spotId().equals(spot)).count();
+                int had = (int) today.bites().stream()
+                        .filter(x -> x.cell().spotId().equals(spot))
+                        .count();
                 double[] undiminished = new double[set.count()];
                 Arrays.fill(undiminished, set.cell(s.cell()).undiminished(had));
                 return undiminished;
             });
         }
-        return missing.isEmpty() ? set : set.after(missing, new int[set.model().knownFish().size()]);
+        return missing.isEmpty()
+                ? set
+                : set.after(missing, new int[set.model().knownFish().size()]);
     }
 
     /** Weights of scenarios, the likeliest 1; all alike where none of them can be true. */
     private static double[] weights(double[] logs) {
         double most = Arrays.stream(logs).max().orElse(0);
-        return Arrays.stream(logs).map(l -> Double.isInfinite(most) ? 1 : Math.exp(l - most)).toArray();
+        return Arrays.stream(logs)
+                .map(l -> Double.isInfinite(most) ? 1 : Math.exp(l - most))
+                .toArray();
     }
 
     /** ln of how likely each scenario makes what was seen, but for what is the same in all. */
@@ -212,7 +236,9 @@ public final class Outlooks {
         for (Today.Effort e : today.efforts()) {
             CellScenarios cell = set.cell(e.cell());
             double[] before = fished.computeIfAbsent(e.cell().spotId(), x -> new double[logs.length]);
-            int seen = (int) today.bites().stream().filter(s -> s.cell().equals(e.cell()) && !s.at().isBefore(e.from()) && s.at().isBefore(e.to())).count();
+            int seen = (int) today.bites().stream()
+                    .filter(s -> s.cell().equals(e.cell()) && !s.at().isBefore(e.from()) && s.at().isBefore(e.to()))
+                    .count();
             double[] hours = hours(set.model().bins(), e.from(), e.to());
             for (int j = 0; j < logs.length; j++) {
                 double more = undiminished(cell, hours, j);
@@ -236,8 +262,12 @@ public final class Outlooks {
     static double[] hours(List<Bin> bins, Instant from, Instant to) {
         double[] hours = new double[bins.size()];
         for (int i = 0; i < hours.length; i++) {
-            Instant begins = i == 0 || from.isAfter(bins.get(i).start()) ? from : bins.get(i).start();
-            Instant ends = i == hours.length - 1 || to.isBefore(bins.get(i).end()) ? to : bins.get(i).end();
+            Instant begins = i == 0 || from.isAfter(bins.get(i).start())
+                    ? from
+                    : bins.get(i).start();
+            Instant ends = i == hours.length - 1 || to.isBefore(bins.get(i).end())
+                    ? to
+                    : bins.get(i).end();
             hours[i] = ends.isAfter(begins) ? Duration.between(begins, ends).toMillis() / MILLIS_PER_HOUR : 0;
         }
         return hours;
@@ -247,9 +277,22 @@ public final class Outlooks {
         double now = asked.bag().weighedGrams();
         double more = Arrays.stream(drawn).filter(t -> t > now + HELPS_GRAMS).count() / (double) drawn.length;
         Double target = model.event().rules().targetGrams();
-        double[] totals = Arrays.stream(drawn).map(t -> now + asked.factor() * (t - now)).sorted().toArray();
-        Double reached = target == null ? null : Double.valueOf(Arrays.stream(totals).filter(t -> t >= target).count() / (double) totals.length);
-        return new Outlook(Quantile.of(totals, 0.1), Quantile.of(totals, 0.5), Quantile.of(totals, 0.9), reached, more, adds, effective(weights), weights.length);
+        double[] totals = Arrays.stream(drawn)
+                .map(t -> now + asked.factor() * (t - now))
+                .sorted()
+                .toArray();
+        Double reached = target == null
+                ? null
+                : Double.valueOf(Arrays.stream(totals).filter(t -> t >= target).count() / (double) totals.length);
+        return new Outlook(
+                Quantile.of(totals, 0.1),
+                Quantile.of(totals, 0.5),
+                Quantile.of(totals, 0.9),
+                reached,
+                more,
+                adds,
+                effective(weights),
+                weights.length);
     }
 
     /** What is left of a plan's stops from a time on. */
@@ -267,7 +310,10 @@ public final class Outlooks {
     public static double expectedBites(ScenarioSet set, Cell of, Instant from, Instant to) {
         CellScenarios cell = set.cell(of);
         double[] hours = hours(set.model().bins(), from, to);
-        return IntStream.range(0, set.count()).mapToDouble(j -> cell.bites(undiminished(cell, hours, j))).average().orElse(0);
+        return IntStream.range(0, set.count())
+                .mapToDouble(j -> cell.bites(undiminished(cell, hours, j)))
+                .average()
+                .orElse(0);
     }
 
     /**

@@ -7,8 +7,8 @@ import java.util.List;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.competition.FishedStretch;
-import lochan.core.plan.PlanStop;
 import lochan.core.model.rate.Cell;
+import lochan.core.plan.PlanStop;
 
 /**
  * What was done on a competition day so far.
@@ -25,13 +25,14 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
 
         public Effort {
             if (to.isBefore(from)) {
-                throw new IllegalArgumentException("effort runs from " + from + " to " + to + ", expected the earlier first");
+                throw new IllegalArgumentException(
+                        "effort runs from " + from + " to " + to + ", expected the earlier first");
             }
         }
     }
 
     /** A bite at a cell, landed or not. */
-    public record Bite(Cell cell, Instant at) { }
+    public record Bite(Cell cell, Instant at) {}
 
     public Today {
         efforts = List.copyOf(efforts);
@@ -45,14 +46,14 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
             switch (entry) {
                 case Entry.Catch c -> add(bites, c.spotId(), c.presentationId(), c.at());
                 case Entry.Bite s -> add(bites, s.spotId(), s.presentationId(), s.at());
-                case Entry.Balance b -> { }
-                case Entry.Died d -> { }
-                case Entry.Correct c -> { }
-                case Entry.Void v -> { }
-                case Entry.Official o -> { }
-                case Entry.ScaleCheck s -> { }
-                case Entry.LivewellReading w -> { }
-                case Entry.Fishing f -> { }
+                case Entry.Balance b -> {}
+                case Entry.Died d -> {}
+                case Entry.Correct c -> {}
+                case Entry.Void v -> {}
+                case Entry.Official o -> {}
+                case Entry.ScaleCheck s -> {}
+                case Entry.LivewellReading w -> {}
+                case Entry.Fishing f -> {}
             }
         }
         return bites;
@@ -69,7 +70,8 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
         for (FishedStretch f : FishedStretch.of(log, day, until, plan)) {
             today = today.fishedOn(new Cell(f.spotId(), f.presentationId()), f.from(), f.to());
         }
-        return today.with(bites(log, day).stream().filter(s -> !s.at().isAfter(until)).toList());
+        return today.with(
+                bites(log, day).stream().filter(s -> !s.at().isAfter(until)).toList());
     }
 
     /** What the log says is fished at a time; null: nothing. */
@@ -101,7 +103,9 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
 
     /** Bites had at a spot before a time. */
     public int bitesAt(String spotId, Instant before) {
-        return (int) bites.stream().filter(s -> s.cell().spotId().equals(spotId) && s.at().isBefore(before)).count();
+        return (int) bites.stream()
+                .filter(s -> s.cell().spotId().equals(spotId) && s.at().isBefore(before))
+                .count();
     }
 
     /** Bites had at a cell. */

@@ -27,8 +27,21 @@ import lochan.core.event.Species;
  * @param tries       in the order made
  * @param entered     quantities as they were typed, by field name
  */
-public record KnownFish(String id, String spotId, String where, Kind kind, Species species, double guessGrams, LocalTime from, LocalTime to,
-                        Double maxWindMps, Instant nextVisit, boolean gone, String note, List<Try> tries, Map<String, String> entered) {
+public record KnownFish(
+        String id,
+        String spotId,
+        String where,
+        Kind kind,
+        Species species,
+        double guessGrams,
+        LocalTime from,
+        LocalTime to,
+        Double maxWindMps,
+        Instant nextVisit,
+        boolean gone,
+        String note,
+        List<Try> tries,
+        Map<String, String> entered) {
 
     public static final int LONGEST_WORDS = 120;
 
@@ -37,7 +50,8 @@ public record KnownFish(String id, String spotId, String where, Kind kind, Speci
             throw new IllegalArgumentException("guessGrams is " + guessGrams + ", expected more than 0");
         }
         if (from != null && to != null && !from.isBefore(to)) {
-            throw new IllegalArgumentException("its window runs from " + from + " to " + to + ", expected the earlier first");
+            throw new IllegalArgumentException(
+                    "its window runs from " + from + " to " + to + ", expected the earlier first");
         }
         tries = List.copyOf(tries);
         entered = Map.copyOf(entered);
@@ -45,7 +59,10 @@ public record KnownFish(String id, String spotId, String where, Kind kind, Speci
 
     /** What holds a fish where it is. */
     public enum Kind implements Coded {
-        BED, DOCK, COVER, ROAMING;
+        BED,
+        DOCK,
+        COVER,
+        ROAMING;
 
         @Override
         public String code() {
@@ -55,7 +72,11 @@ public record KnownFish(String id, String spotId, String where, Kind kind, Speci
 
     /** What a fish did when it was tried. */
     public enum Reaction implements Coded {
-        IGNORED, SPOOKED, LOOKED, BIT, CAUGHT;
+        IGNORED,
+        SPOOKED,
+        LOOKED,
+        BIT,
+        CAUGHT;
 
         @Override
         public String code() {
@@ -68,24 +89,38 @@ public record KnownFish(String id, String spotId, String where, Kind kind, Speci
      *
      * @param presentationId on what; null: not noted
      */
-    public record Try(Instant at, Reaction reaction, String presentationId) { }
+    public record Try(Instant at, Reaction reaction, String presentationId) {}
 
     /**
      * Chance that it is caught in a visit: the prior and each try so far, (2·0.35 + Σ r)/(2 + n), with r 1 for a bite or a catch, 0.3 for a look, else 0.
      */
     public double chancePerVisit(Assumptions.Notes a) {
-        double taken = tries.stream().mapToDouble(t -> switch (t.reaction()) {
-            case BIT, CAUGHT -> 1;
-            case LOOKED -> a.fishLook();
-            case IGNORED, SPOOKED -> 0;
-        }).sum();
+        double taken = tries.stream()
+                .mapToDouble(t -> switch (t.reaction()) {
+                    case BIT, CAUGHT -> 1;
+                    case LOOKED -> a.fishLook();
+                    case IGNORED, SPOOKED -> 0;
+                })
+                .sum();
         return (a.fishVisits() * a.fishChance() + taken) / (a.fishVisits() + tries.size());
     }
 
     /** Whether sun and light are right at some time of [arrive, leave) that is long enough for a visit. */
     public boolean isOpen(Instant arrive, Instant leave, int leastMinutes, ZoneId zone) {
-        Instant opens = from == null ? arrive : later(arrive, from.atDate(arrive.atZone(zone).toLocalDate()).atZone(zone).toInstant());
-        Instant closes = to == null ? leave : earlier(leave, to.atDate(arrive.atZone(zone).toLocalDate()).atZone(zone).toInstant());
+        Instant opens = from == null
+                ? arrive
+                : later(
+                        arrive,
+                        from.atDate(arrive.atZone(zone).toLocalDate())
+                                .atZone(zone)
+                                .toInstant());
+        Instant closes = to == null
+                ? leave
+                : earlier(
+                        leave,
+                        to.atDate(arrive.atZone(zone).toLocalDate())
+                                .atZone(zone)
+                                .toInstant());
         return !opens.plusSeconds(60L * leastMinutes).isAfter(closes);
     }
 
@@ -106,11 +141,26 @@ public record KnownFish(String id, String spotId, String where, Kind kind, Speci
     public KnownFish tried(Try another, Instant next) {
         List<Try> all = new java.util.ArrayList<>(tries);
         all.add(another);
-        return new KnownFish(id, spotId, where, kind, species, guessGrams, from, to, maxWindMps, next, gone, note, all, entered);
+        return new KnownFish(
+                id, spotId, where, kind, species, guessGrams, from, to, maxWindMps, next, gone, note, all, entered);
     }
 
     /** The same, gone or back. */
     public KnownFish gone(boolean isGone) {
-        return new KnownFish(id, spotId, where, kind, species, guessGrams, from, to, maxWindMps, nextVisit, isGone, note, tries, entered);
+        return new KnownFish(
+                id,
+                spotId,
+                where,
+                kind,
+                species,
+                guessGrams,
+                from,
+                to,
+                maxWindMps,
+                nextVisit,
+                isGone,
+                note,
+                tries,
+                entered);
     }
 }

@@ -15,7 +15,8 @@ import lochan.core.tackle.Lure;
  * @param carried  what earlier seasons say
  * @param priors what besides the event's own practice may lean its rates
  */
-public record Notebook(List<KnownFish> fish, List<Trial> trials, List<SetupChange> changes, List<CarriedRate> carried, Priors priors) {
+public record Notebook(
+        List<KnownFish> fish, List<Trial> trials, List<SetupChange> changes, List<CarriedRate> carried, Priors priors) {
 
     public static final Notebook EMPTY = new Notebook(List.of(), List.of(), List.of(), List.of(), Priors.NONE);
 
@@ -55,7 +56,8 @@ public record Notebook(List<KnownFish> fish, List<Trial> trials, List<SetupChang
 
     /** Without fish at spots no longer marked. */
     public Notebook at(java.util.Set<String> spotIds) {
-        return new Notebook(fish.stream().filter(f -> spotIds.contains(f.spotId())).toList(), trials, changes, carried, priors);
+        return new Notebook(
+                fish.stream().filter(f -> spotIds.contains(f.spotId())).toList(), trials, changes, carried, priors);
     }
 
     /** Fish that may still be caught. */

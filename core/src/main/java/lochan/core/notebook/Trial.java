@@ -24,7 +24,10 @@ public record Trial(String id, Subject of, String first, String second, List<Rou
 
     /** What differs between two ways. */
     public enum Subject implements Coded {
-        RETRIEVE, COLOUR, LURE, LEADER;
+        RETRIEVE,
+        COLOUR,
+        LURE,
+        LEADER;
 
         @Override
         public String code() {
@@ -47,7 +50,8 @@ public record Trial(String id, Subject of, String first, String second, List<Rou
                 throw new IllegalArgumentException("minutes is " + minutes + ", expected more than 0");
             }
             if (bites < 0 || landed < 0 || landed > bites) {
-                throw new IllegalArgumentException("bites is " + bites + " with " + landed + " landed, expected 0 or more and no more landed than bites");
+                throw new IllegalArgumentException("bites is " + bites + " with " + landed
+                        + " landed, expected 0 or more and no more landed than bites");
             }
         }
     }

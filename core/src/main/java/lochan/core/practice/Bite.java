@@ -13,7 +13,8 @@ import lochan.core.event.Species;
  * @param size           null: unknown
  * @param notes          how it came about
  */
-public record Bite(Instant at, Outcome outcome, String presentationId, Species species, FishSize size, BiteNotes notes) {
+public record Bite(
+        Instant at, Outcome outcome, String presentationId, Species species, FishSize size, BiteNotes notes) {
 
     public Bite(Instant at, Outcome outcome, String presentationId, Species species, FishSize size) {
         this(at, outcome, presentationId, species, size, BiteNotes.NONE);

@@ -12,7 +12,13 @@ import java.util.Map;
  * @param onRig       where on the rig it bit, as "trailer" or "third arm"
  * @param entered     quantities as they were typed, by field name
  */
-public record BiteNotes(String retrieve, Double fishDepthM, Double waterDepthM, TakenOn takenOn, String onRig, Map<String, String> entered) {
+public record BiteNotes(
+        String retrieve,
+        Double fishDepthM,
+        Double waterDepthM,
+        TakenOn takenOn,
+        String onRig,
+        Map<String, String> entered) {
 
     public static final BiteNotes NONE = new BiteNotes(null, null, null, null, null, Map.of());
 

@@ -4,7 +4,9 @@ import lochan.core.Coded;
 
 /** Which way the clarity of the water goes. */
 public enum ClarityTrend implements Coded {
-    CLEARING("clearing"), STEADY("steady"), MUDDYING("muddying");
+    CLEARING("clearing"),
+    STEADY("steady"),
+    MUDDYING("muddying");
 
     private final String code;
 

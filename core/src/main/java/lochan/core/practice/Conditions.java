@@ -15,8 +15,14 @@ import java.util.Objects;
  * @param signs       what else was read
  * @param entered     quantities as they were typed, by field name
  */
-public record Conditions(Double waterTempC, Double visibilityM, Double windMps, Sky sky, Integer boatsNear, Signs signs,
-                         Map<String, String> entered) {
+public record Conditions(
+        Double waterTempC,
+        Double visibilityM,
+        Double windMps,
+        Sky sky,
+        Integer boatsNear,
+        Signs signs,
+        Map<String, String> entered) {
 
     public static final Conditions UNKNOWN = new Conditions(null, null, null, null, null);
 
@@ -43,11 +49,19 @@ public record Conditions(Double waterTempC, Double visibilityM, Double windMps, 
      * @param front  whether the winds look like a front; null: nobody knows
      */
     public Conditions filledIn(Conditions before, Boolean front) {
-        boolean said = signs.surface() != null && !(Objects.equals(signs.surface(), before.signs.surface())
-                && Objects.equals(before.signs.surface(), Surface.ofWind(before.windMps)));
+        boolean said = signs.surface() != null
+                && !(Objects.equals(signs.surface(), before.signs.surface())
+                        && Objects.equals(before.signs.surface(), Surface.ofWind(before.windMps)));
         Surface surface = said || windMps == null ? signs.surface() : Surface.ofWind(windMps);
-        Signs filled = new Signs(signs.clarityTrend(), signs.windFromDeg(), surface, signs.recentFront() == null ? front : signs.recentFront(),
-                signs.levelTrend(), signs.current(), signs.baitSeen(), signs.baitDepthM());
+        Signs filled = new Signs(
+                signs.clarityTrend(),
+                signs.windFromDeg(),
+                surface,
+                signs.recentFront() == null ? front : signs.recentFront(),
+                signs.levelTrend(),
+                signs.current(),
+                signs.baitSeen(),
+                signs.baitDepthM());
         return new Conditions(waterTempC, visibilityM, windMps, sky, boatsNear, filled, entered);
     }
 }

@@ -4,7 +4,9 @@ import lochan.core.Coded;
 
 /** How much the water moves. */
 public enum Current implements Coded {
-    NONE("none"), SLIGHT("slight"), STRONG("strong");
+    NONE("none"),
+    SLIGHT("slight"),
+    STRONG("strong");
 
     private final String code;
 

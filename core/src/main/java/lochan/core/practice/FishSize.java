@@ -13,11 +13,15 @@ import lochan.core.Coded;
  * @param guessGrams the guess made before the fish went on the scale
  * @param entered    what was typed; null: nothing was
  */
-public record FishSize(How how, Double grams, Double loGrams, Double hiGrams, Double mm, Double guessGrams, String entered) {
+public record FishSize(
+        How how, Double grams, Double loGrams, Double hiGrams, Double mm, Double guessGrams, String entered) {
 
     /** Where a size comes from. */
     public enum How implements Coded {
-        SCALE("scale"), GUESS("guess"), RANGE("range"), LENGTH("length");
+        SCALE("scale"),
+        GUESS("guess"),
+        RANGE("range"),
+        LENGTH("length");
 
         private final String code;
 
@@ -39,7 +43,8 @@ public record FishSize(How how, Double grams, Double loGrams, Double hiGrams, Do
         positive("mm", mm, how == How.LENGTH);
         positive("guessGrams", guessGrams, false);
         if (how == How.RANGE && loGrams > hiGrams) {
-            throw new IllegalArgumentException("the range runs from " + loGrams + " down to " + hiGrams + " g: exchange them");
+            throw new IllegalArgumentException(
+                    "the range runs from " + loGrams + " down to " + hiGrams + " g: exchange them");
         }
     }
 

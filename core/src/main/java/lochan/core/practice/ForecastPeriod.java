@@ -8,8 +8,15 @@ import java.time.Instant;
  * @param windFromDeg direction the wind comes from, degrees from north
  * @param lightning   whether lightning is expected; null: not said
  */
-public record ForecastPeriod(Instant from, Instant to, Double windMps, Double windFromDeg, Sky sky, Double waterTempC,
-                             Double visibilityM, Boolean lightning) {
+public record ForecastPeriod(
+        Instant from,
+        Instant to,
+        Double windMps,
+        Double windFromDeg,
+        Sky sky,
+        Double waterTempC,
+        Double visibilityM,
+        Boolean lightning) {
 
     public boolean holds(Instant time) {
         return !time.isBefore(from) && time.isBefore(to);

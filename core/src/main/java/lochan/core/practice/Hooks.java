@@ -5,7 +5,8 @@ import lochan.core.Coded;
 
 /** What a presentation is hooked with. */
 public enum Hooks implements Coded {
-    SINGLE("single"), TREBLE("treble"),
+    SINGLE("single"),
+    TREBLE("treble"),
     /** Several baits on one rig. */
     MULTI("multi");
 

@@ -4,7 +4,9 @@ import lochan.core.Coded;
 
 /** Which way the level of the water goes. */
 public enum LevelTrend implements Coded {
-    RISING("rising"), STEADY("steady"), FALLING("falling");
+    RISING("rising"),
+    STEADY("steady"),
+    FALLING("falling");
 
     private final String code;
 

@@ -15,8 +15,16 @@ import java.util.List;
  * @param follows       fish that followed without striking
  * @param bites         bites in the order noted
  */
-public record PracticeStop(String id, String spotId, Instant start, Instant end, int anglers, List<PresentationTime> presentations,
-                           int follows, List<Bite> bites, Conditions conditions) {
+public record PracticeStop(
+        String id,
+        String spotId,
+        Instant start,
+        Instant end,
+        int anglers,
+        List<PresentationTime> presentations,
+        int follows,
+        List<Bite> bites,
+        Conditions conditions) {
 
     /** No stop lasts longer: one that was never ended is taken to have ended then. */
     public static final Duration LONGEST = Duration.ofHours(24);

@@ -5,4 +5,4 @@ package lochan.core.practice;
  *
  * @param minutes how long; null: its share of the time that others leave
  */
-public record PresentationTime(String presentationId, Double minutes) { }
+public record PresentationTime(String presentationId, Double minutes) {}

@@ -12,8 +12,15 @@ package lochan.core.practice;
  * @param baitSeen     whether bait was seen
  * @param baitDepthM   how deep the bait was, m
  */
-public record Signs(ClarityTrend clarityTrend, Double windFromDeg, Surface surface, Boolean recentFront, LevelTrend levelTrend, Current current,
-                    Boolean baitSeen, Double baitDepthM) {
+public record Signs(
+        ClarityTrend clarityTrend,
+        Double windFromDeg,
+        Surface surface,
+        Boolean recentFront,
+        LevelTrend levelTrend,
+        Current current,
+        Boolean baitSeen,
+        Double baitDepthM) {
 
     public static final Signs UNKNOWN = new Signs(null, null, null, null, null, null, null, null);
 

@@ -4,7 +4,10 @@ import lochan.core.Coded;
 
 /** Sky cover in steps, clear first. */
 public enum Sky implements Coded {
-    CLEAR("clear"), PARTLY("partly"), CLOUDY("cloudy"), RAIN("rain");
+    CLEAR("clear"),
+    PARTLY("partly"),
+    CLOUDY("cloudy"),
+    RAIN("rain");
 
     private final String code;
 

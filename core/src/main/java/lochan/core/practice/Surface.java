@@ -4,7 +4,10 @@ import lochan.core.Coded;
 
 /** What the wind makes of the surface, smoothest first. */
 public enum Surface implements Coded {
-    CALM("calm"), RIPPLE("ripple"), CHOP("chop"), WAVES("waves");
+    CALM("calm"),
+    RIPPLE("ripple"),
+    CHOP("chop"),
+    WAVES("waves");
 
     /** Beaufort 0 and 1: smooth, or scales without crests. */
     private static final double RIPPLE_FROM_MPS = 1.6;
@@ -34,6 +37,8 @@ public enum Surface implements Coded {
         if (windMps == null) {
             return null;
         }
-        return windMps < RIPPLE_FROM_MPS ? CALM : windMps < CHOP_FROM_MPS ? RIPPLE : windMps < WAVES_FROM_MPS ? CHOP : WAVES;
+        return windMps < RIPPLE_FROM_MPS
+                ? CALM
+                : windMps < CHOP_FROM_MPS ? RIPPLE : windMps < WAVES_FROM_MPS ? CHOP : WAVES;
     }
 }

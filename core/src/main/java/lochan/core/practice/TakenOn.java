@@ -4,7 +4,9 @@ import lochan.core.Coded;
 
 /** Where the lure was when the fish took it. */
 public enum TakenOn implements Coded {
-    BOTTOM("bottom"), SUSPENDED("suspended"), FALL("fall");
+    BOTTOM("bottom"),
+    SUSPENDED("suspended"),
+    FALL("fall");
 
     private final String code;
 

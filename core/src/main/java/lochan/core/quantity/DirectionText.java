@@ -6,10 +6,11 @@ import java.util.Locale;
 /** Directions as people say them: points of the compass ("SW", "nnw") or degrees from north. */
 public final class DirectionText {
 
-    private static final List<String> POINTS = List.of("N", "NNE", "NE", "ENE", "E", "ESE", "SE", "SSE", "S", "SSW", "SW", "WSW", "W", "WNW", "NW", "NNW");
+    private static final List<String> POINTS =
+            List.of("N", "NNE", "NE", "ENE", "E", "ESE", "SE", "SSE", "S", "SSW", "SW", "WSW", "W", "WNW", "NW", "NNW");
     private static final double DEGREES_PER_POINT = 22.5;
 
-    private DirectionText() { }
+    private DirectionText() {}
 
     /** Degrees from north, 0 to 360; the units have no part in it. */
     public static double read(String text, Units units) throws BadQuantityException {
@@ -25,7 +26,8 @@ public final class DirectionText {
         } catch (NumberFormatException e) {
             // Said below.
         }
-        throw new BadQuantityException("“" + text.strip() + "” is no direction: type a point of the compass as SW, or degrees from north, 0 to 360.");
+        throw new BadQuantityException("“" + text.strip()
+                + "” is no direction: type a point of the compass as SW, or degrees from north, 0 to 360.");
     }
 
     /** The nearest of sixteen points; "–" for null. */

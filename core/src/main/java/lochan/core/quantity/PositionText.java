@@ -18,21 +18,28 @@ public final class PositionText {
 
     private static final int DECIMALS = 6;
     private static final String NUMBER = "(\\d+(?:\\.\\d+)?)";
-    private static final String ANGLE = NUMBER + "\\s*°?(?:\\s*" + NUMBER + "\\s*['′]?(?:\\s*" + NUMBER + "\\s*[\"″]?)?)?";
+    private static final String ANGLE =
+            NUMBER + "\\s*°?(?:\\s*" + NUMBER + "\\s*['′]?(?:\\s*" + NUMBER + "\\s*[\"″]?)?)?";
     private static final String BETWEEN = "\\s*[,;]?\\s*";
-    private static final Pattern LETTERS_FIRST = Pattern.compile("\\s*([NS])\\s*" + ANGLE + BETWEEN + "([EW])\\s*" + ANGLE + "\\s*");
-    private static final Pattern LETTERS_LAST = Pattern.compile("\\s*" + ANGLE + "\\s*([NS])" + BETWEEN + ANGLE + "\\s*([EW])\\s*");
-    private static final Pattern PLAIN = Pattern.compile("\\s*([+-]?\\d+(?:\\.\\d+)?)\\s*[,; ]\\s*([+-]?\\d+(?:\\.\\d+)?)\\s*");
+    private static final Pattern LETTERS_FIRST =
+            Pattern.compile("\\s*([NS])\\s*" + ANGLE + BETWEEN + "([EW])\\s*" + ANGLE + "\\s*");
+    private static final Pattern LETTERS_LAST =
+            Pattern.compile("\\s*" + ANGLE + "\\s*([NS])" + BETWEEN + ANGLE + "\\s*([EW])\\s*");
+    private static final Pattern PLAIN =
+            Pattern.compile("\\s*([+-]?\\d+(?:\\.\\d+)?)\\s*[,; ]\\s*([+-]?\\d+(?:\\.\\d+)?)\\s*");
 
-    private static final Pattern UTM_ZONE = Pattern.compile("\\s*(\\d{1,2})\\s*([C-HJ-NP-X])\\s+(\\d{6}(?:\\.\\d+)?)\\s*(?:M?E)?\\s*[,; ]\\s*(\\d{1,7}(?:\\.\\d+)?)\\s*(?:M?N)?\\s*");
-    private static final Pattern MGRS_SQUARE = Pattern.compile("\\s*\\d{1,2}\\s*[C-HJ-NP-X]\\s*[A-HJ-NP-Z]{2}(?:\\s*\\d){4,10}\\s*");
+    private static final Pattern UTM_ZONE = Pattern.compile(
+            "\\s*(\\d{1,2})\\s*([C-HJ-NP-X])\\s+(\\d{6}(?:\\.\\d+)?)\\s*(?:M?E)?\\s*[,; ]\\s*(\\d{1,7}(?:\\.\\d+)?)\\s*(?:M?N)?\\s*");
+    private static final Pattern MGRS_SQUARE =
+            Pattern.compile("\\s*\\d{1,2}\\s*[C-HJ-NP-X]\\s*[A-HJ-NP-Z]{2}(?:\\s*\\d){4,10}\\s*");
     private static final int ZONES = 60;
     private static final double METRES_PER_SOUTHERN_EQUATOR = 1e7;
     /** Latitudes of band S, whose letter people also write for the southern half. */
     private static final double BAND_S_FROM = 32;
+
     private static final double BAND_S_TO = 40;
 
-    private PositionText() { }
+    private PositionText() {}
 
     /** As an angler would type it: decimal degrees to a decimetre. */
     public static String typed(Position position) {
@@ -63,8 +70,9 @@ public final class PositionText {
         } catch (IllegalArgumentException e) {
             throw new BadQuantityException("“" + text.strip() + "” is no position: " + e.getMessage() + ".");
         }
-        throw new BadQuantityException("“" + text.strip() + "” is no position: type latitude and longitude in degrees as 45.3100, -118.9400, "
-                + "or in degrees and minutes as 45 18.600 N, 118 56.400 W, or UTM as 11T 504700 5017200.");
+        throw new BadQuantityException(
+                "“" + text.strip() + "” is no position: type latitude and longitude in degrees as 45.3100, -118.9400, "
+                        + "or in degrees and minutes as 45 18.600 N, 118 56.400 W, or UTM as 11T 504700 5017200.");
     }
 
     /** Easting and northing of a zone; its letter is that of the band, or N or S for the half of the earth. */
@@ -83,9 +91,12 @@ public final class PositionText {
 
     private static Position mgrs(String text) throws BadQuantityException {
         try {
-            return position(MGRS.parse(text.replaceAll("\\s", "").toUpperCase(Locale.ROOT)).toPoint());
+            return position(MGRS.parse(text.replaceAll("\\s", "").toUpperCase(Locale.ROOT))
+                    .toPoint());
         } catch (java.text.ParseException | RuntimeException e) {
-            throw new BadQuantityException("“" + text.strip() + "” is no MGRS position: expected zone, square and as many digits east as north, as 11T MH 08000 17900.");
+            throw new BadQuantityException(
+                    "“" + text.strip()
+                            + "” is no MGRS position: expected zone, square and as many digits east as north, as 11T MH 08000 17900.");
         }
     }
 
@@ -103,7 +114,8 @@ public final class PositionText {
         if (minutes >= 60 || seconds >= 60) {
             throw new IllegalArgumentException("minutes and seconds run from 0 to below 60");
         }
-        boolean negative = match.group(letter).equals("S") || match.group(letter).equals("W");
+        boolean negative =
+                match.group(letter).equals("S") || match.group(letter).equals("W");
         return (negative ? -1 : 1) * (Double.parseDouble(match.group(degrees)) + minutes / 60 + seconds / 3600);
     }
 }

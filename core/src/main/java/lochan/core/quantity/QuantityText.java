@@ -25,10 +25,10 @@ public final class QuantityText {
     private static final Pattern RANGE = Pattern.compile("(.+?) ?(?: to |–|\\.\\.) ?(.+)");
     private static final Pattern LENGTH = Pattern.compile(".*\\d ?(?:in|inch|inches|\"|cm|mm)");
     private static final Pattern FEET_INCHES = Pattern.compile("(\\d+) ?(?:-|ft|feet|') ?(\\d+) ?(?:in|inches|\")?");
-    private static final List<String> NUMBER_WORDS = List.of("zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine",
-            "ten", "eleven", "twelve");
+    private static final List<String> NUMBER_WORDS = List.of(
+            "zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
 
-    private QuantityText() { }
+    private QuantityText() {}
 
     /** Grams of a weight: "3-4", "3 4", "3.25", "3lb4oz", "52 oz", "1.47 kg", "about two and a half". */
     public static double grams(String text, Units units) throws BadQuantityException {
@@ -60,31 +60,62 @@ public final class QuantityText {
                 case "g", "grams" -> {
                     return value;
                 }
-                default -> { }
+                default -> {}
             }
         }
         throw new BadQuantityException("“" + text.strip() + "” is no weight: type it as "
-                + (units.weight() == Units.Weight.KG ? "1.47, 1470 g or 3lb4oz." : "3-4 (3 lb 4 oz), 3.25 or 1.47 kg."));
+                + (units.weight() == Units.Weight.KG
+                        ? "1.47, 1470 g or 3lb4oz."
+                        : "3-4 (3 lb 4 oz), 3.25 or 1.47 kg."));
     }
 
     /** Grams of a lure or sinker: "3/8", "1 1/2 oz", "0.5", "10 g"; a bare number is in ounces, or in grams for those who weigh in kilograms. */
     public static double lureGrams(String text, Units units) throws BadQuantityException {
         String t = normal(text);
         Matcher fraction = FRACTION.matcher(t);
-        if (fraction.matches() && Integer.parseInt(fraction.group(3)) > 0 && List.of("", "oz").contains(fraction.group(4))) {
+        if (fraction.matches()
+                && Integer.parseInt(fraction.group(3)) > 0
+                && List.of("", "oz").contains(fraction.group(4))) {
             double whole = fraction.group(1) == null ? 0 : Double.parseDouble(fraction.group(1));
-            return (whole + Double.parseDouble(fraction.group(2)) / Double.parseDouble(fraction.group(3))) * GRAMS_PER_OUNCE;
+            return (whole + Double.parseDouble(fraction.group(2)) / Double.parseDouble(fraction.group(3)))
+                    * GRAMS_PER_OUNCE;
         }
         boolean metric = units.weight() == Units.Weight.KG;
-        return measured(text, metric ? "g" : "oz", Map.of("oz", GRAMS_PER_OUNCE, "ounce", GRAMS_PER_OUNCE, "ounces", GRAMS_PER_OUNCE, "g", 1.0, "grams", 1.0),
+        return measured(
+                text,
+                metric ? "g" : "oz",
+                Map.of(
+                        "oz",
+                        GRAMS_PER_OUNCE,
+                        "ounce",
+                        GRAMS_PER_OUNCE,
+                        "ounces",
+                        GRAMS_PER_OUNCE,
+                        "g",
+                        1.0,
+                        "grams",
+                        1.0),
                 metric ? "a lure's weight: type it as 10 or 3/8 oz." : "a lure's weight: type it as 3/8, 0.5 or 10 g.");
     }
 
     /** Kilograms that a line carries: "12", "12 lb", "5.4 kg". */
     public static double lineKg(String text, Units units) throws BadQuantityException {
         boolean metric = units.weight() == Units.Weight.KG;
-        return measured(text, metric ? "kg" : "lb", Map.of("lb", GRAMS_PER_POUND / 1000, "lbs", GRAMS_PER_POUND / 1000, "#", GRAMS_PER_POUND / 1000, "kg", 1.0),
-                metric ? "what a line carries: type it as 5.4 or 12 lb." : "what a line carries: type it as 12 or 5.4 kg.");
+        return measured(
+                text,
+                metric ? "kg" : "lb",
+                Map.of(
+                        "lb",
+                        GRAMS_PER_POUND / 1000,
+                        "lbs",
+                        GRAMS_PER_POUND / 1000,
+                        "#",
+                        GRAMS_PER_POUND / 1000,
+                        "kg",
+                        1.0),
+                metric
+                        ? "what a line carries: type it as 5.4 or 12 lb."
+                        : "what a line carries: type it as 12 or 5.4 kg.");
     }
 
     /** Metres of a rod: "7", "7-2", "7 ft 2 in", "2.18 m"; a bare number is in feet, or in metres for those who measure in centimetres. */
@@ -95,13 +126,21 @@ public final class QuantityText {
         }
         boolean metric = units.length() != Units.Length.IN;
         double foot = 12 * MM_PER_INCH / 1000;
-        return measured(text, metric ? "m" : "ft", Map.of("ft", foot, "feet", foot, "'", foot, "m", 1.0, "cm", 0.01),
-                metric ? "the length of a rod: type it as 2.18 or 7 ft 2 in." : "the length of a rod: type it as 7-2 (7 ft 2 in), 7 or 2.18 m.");
+        return measured(
+                text,
+                metric ? "m" : "ft",
+                Map.of("ft", foot, "feet", foot, "'", foot, "m", 1.0, "cm", 0.01),
+                metric
+                        ? "the length of a rod: type it as 2.18 or 7 ft 2 in."
+                        : "the length of a rod: type it as 7-2 (7 ft 2 in), 7 or 2.18 m.");
     }
 
-    private static double measured(String text, String usual, Map<String, Double> units, String expected) throws BadQuantityException {
+    private static double measured(String text, String usual, Map<String, Double> units, String expected)
+            throws BadQuantityException {
         Matcher one = WITH_UNIT.matcher(normal(text));
-        Double unit = one.matches() && one.group(1).isEmpty() ? units.get(one.group(3).isEmpty() ? usual : one.group(3)) : null;
+        Double unit = one.matches() && one.group(1).isEmpty()
+                ? units.get(one.group(3).isEmpty() ? usual : one.group(3))
+                : null;
         if (unit == null) {
             throw new BadQuantityException("“" + text.strip() + "” is not " + expected);
         }
@@ -139,7 +178,7 @@ public final class QuantityText {
                 case "m", "metres", "meters" -> {
                     return value;
                 }
-                default -> { }
+                default -> {}
             }
         }
         throw new BadQuantityException("“" + text.strip() + "” is no depth: type it as 8, 8 ft or 2.5 m.");
@@ -160,7 +199,7 @@ public final class QuantityText {
                 case "c" -> {
                     return value;
                 }
-                default -> { }
+                default -> {}
             }
         }
         throw new BadQuantityException("“" + text.strip() + "” is no temperature: type it as 66, 66 F or 19 C.");
@@ -184,7 +223,7 @@ public final class QuantityText {
                 case "m/s" -> {
                     return value;
                 }
-                default -> { }
+                default -> {}
             }
         }
         throw new BadQuantityException("“" + text.strip() + "” is no speed: type it as 10, 10 mph, 16 km/h or 4 m/s.");
@@ -217,7 +256,8 @@ public final class QuantityText {
 
     private static FishSize checked(String text, FishSize size) throws BadQuantityException {
         if (size == null) {
-            throw new BadQuantityException("“" + text.strip() + "” is nothing: type a size of more than 0, or leave it empty.");
+            throw new BadQuantityException(
+                    "“" + text.strip() + "” is nothing: type a size of more than 0, or leave it empty.");
         }
         return size.typed(text.strip());
     }
@@ -242,16 +282,24 @@ public final class QuantityText {
     }
 
     private static BadQuantityException badLength(String text) {
-        return new BadQuantityException("“" + text.strip() + "” is no length: type it as 14, 14 1/2, 14.5 in or 36 cm.");
+        return new BadQuantityException(
+                "“" + text.strip() + "” is no length: type it as 14, 14 1/2, 14.5 in or 36 cm.");
     }
 
     private static String normal(String text) {
-        String t = text.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ").replace('”', '"').replace('’', '\'');
+        String t = text.strip()
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("\\s+", " ")
+                .replace('”', '"')
+                .replace('’', '\'');
         t = t.replaceAll("(\\d),(\\d)", "$1.$2");
         for (int i = 0; i < NUMBER_WORDS.size(); i++) {
             t = t.replaceAll("\\b" + NUMBER_WORDS.get(i) + "\\b", Integer.toString(i));
         }
-        return t.replaceAll("(\\d+) and a half", "$1.5").replaceAll("(\\d+) and a quarter", "$1.25")
-                .replaceAll("(\\d+) and (?:3|a) quarters", "$1.75").replaceAll("\\b(?:a )?half a pound", "0.5 lb").replaceAll(" and a bit$", "");
+        return t.replaceAll("(\\d+) and a half", "$1.5")
+                .replaceAll("(\\d+) and a quarter", "$1.25")
+                .replaceAll("(\\d+) and (?:3|a) quarters", "$1.75")
+                .replaceAll("\\b(?:a )?half a pound", "0.5 lb")
+                .replaceAll(" and a bit$", "");
     }
 }

@@ -18,7 +18,9 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
 
     /** Weights of fish. */
     public enum Weight implements Coded {
-        LB_OZ("lb-oz"), LB("lb"), KG("kg");
+        LB_OZ("lb-oz"),
+        LB("lb"),
+        KG("kg");
 
         private final String code;
 
@@ -34,7 +36,8 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
 
     /** Lengths of fish. */
     public enum Length implements Coded {
-        IN("in"), CM("cm");
+        IN("in"),
+        CM("cm");
 
         private final String code;
 
@@ -54,7 +57,8 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
 
     /** Depths and visibility. */
     public enum Depth implements Coded {
-        FT("ft"), M("m");
+        FT("ft"),
+        M("m");
 
         private final String code;
 
@@ -75,7 +79,8 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
 
     /** Temperatures of water. */
     public enum Temperature implements Coded {
-        F("F"), C("C");
+        F("F"),
+        C("C");
 
         private final String code;
 
@@ -91,7 +96,8 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
 
     /** Speeds of wind and boat. */
     public enum Speed implements Coded {
-        MPH("mph"), KMH("km/h");
+        MPH("mph"),
+        KMH("km/h");
 
         private final String code;
 
@@ -142,7 +148,9 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
 
     /** A temperature with its unit, to the degree. */
     public String temperature(Double celsius) {
-        return celsius == null ? "–" : number(temperature == Temperature.F ? celsius * 9 / 5 + 32 : celsius, 0) + " °" + temperature.code();
+        return celsius == null
+                ? "–"
+                : number(temperature == Temperature.F ? celsius * 9 / 5 + 32 : celsius, 0) + " °" + temperature.code();
     }
 
     /** A speed with its unit, whole. */
@@ -162,7 +170,9 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
 
     /** An area of water with its unit, acres or hectares. */
     public String area(double m2) {
-        return speed == Speed.MPH ? number(m2 / M2_PER_ACRE, m2 < 100 * M2_PER_ACRE ? 1 : 0) + " acres" : number(m2 / 10_000, m2 < 1e6 ? 1 : 0) + " ha";
+        return speed == Speed.MPH
+                ? number(m2 / M2_PER_ACRE, m2 < 100 * M2_PER_ACRE ? 1 : 0) + " acres"
+                : number(m2 / 10_000, m2 < 1e6 ? 1 : 0) + " ha";
     }
 
     /** Of a lure or sinker with its unit: ounces as they are stamped on, to the thirty-second, or grams to a tenth. */
@@ -177,7 +187,9 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
         long parts = Math.max(1, Math.round(OUNCE_PARTS * grams / GRAMS_PER_OUNCE));
         long whole = parts / OUNCE_PARTS;
         long rest = parts % OUNCE_PARTS;
-        long common = java.math.BigInteger.valueOf(rest).gcd(java.math.BigInteger.valueOf(OUNCE_PARTS)).longValue();
+        long common = java.math.BigInteger.valueOf(rest)
+                .gcd(java.math.BigInteger.valueOf(OUNCE_PARTS))
+                .longValue();
         String fraction = rest == 0 ? "" : rest / common + "/" + OUNCE_PARTS / common;
         return whole == 0 ? fraction : fraction.isEmpty() ? Long.toString(whole) : whole + " " + fraction;
     }
@@ -194,7 +206,9 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
 
     /** The same as typed. */
     public String typedLineStrength(Double kg) {
-        return kg == null ? "" : weight == Weight.KG ? plain(kg, 1) : plain(Math.round(2000 * kg / GRAMS_PER_POUND) / 2.0, 1);
+        return kg == null
+                ? ""
+                : weight == Weight.KG ? plain(kg, 1) : plain(Math.round(2000 * kg / GRAMS_PER_POUND) / 2.0, 1);
     }
 
     /** The length of a rod with its unit. */
@@ -256,11 +270,16 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
 
     /** Halves as they are written are rounded up. */
     private static String number(double value, int decimals) {
-        return java.math.BigDecimal.valueOf(value).setScale(decimals, java.math.RoundingMode.HALF_UP).toPlainString();
+        return java.math.BigDecimal.valueOf(value)
+                .setScale(decimals, java.math.RoundingMode.HALF_UP)
+                .toPlainString();
     }
 
     /** Without trailing zeros. */
     static String plain(double value, int decimals) {
-        return new java.math.BigDecimal(value).setScale(decimals, java.math.RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
+        return new java.math.BigDecimal(value)
+                .setScale(decimals, java.math.RoundingMode.HALF_UP)
+                .stripTrailingZeros()
+                .toPlainString();
     }
 }

@@ -20,38 +20,56 @@ public record WaypointText(double degrees, boolean fromNorth, double metres) {
     private static final double DEGREES_PER_HOUR = 30;
     private static final double MOST_METRES = 2000;
     private static final Pattern CLOCK = Pattern.compile("(\\d{1,2})(?::(\\d{2}))? ?(?:o'?clock|h)[ ,]+(.+)");
-    private static final Pattern BEARING = Pattern.compile("(?:bearing|brg)? ?(\\d{1,3}(?:\\.\\d+)?) ?(?:°|deg|degrees)?[ ,]+(.+)");
-    private static final Pattern SIDE = Pattern.compile("(?:to |on )?(?:the )?(left|port|right|starboard|ahead|straight ahead|forward|behind|astern|back)(?: side)?[ ,]+(.+)");
+    private static final Pattern BEARING =
+            Pattern.compile("(?:bearing|brg)? ?(\\d{1,3}(?:\\.\\d+)?) ?(?:°|deg|degrees)?[ ,]+(.+)");
+    private static final Pattern SIDE = Pattern.compile(
+            "(?:to |on )?(?:the )?(left|port|right|starboard|ahead|straight ahead|forward|behind|astern|back)(?: side)?[ ,]+(.+)");
 
     /** @throws BadQuantityException when it is none of the three */
     public static WaypointText read(String text, Units units) throws BadQuantityException {
         String t = text.strip().toLowerCase(Locale.ROOT).replace('’', '\'').replaceAll("\\s+", " ");
         Matcher side = SIDE.matcher(t);
         if (side.matches()) {
-            return waypoint(text, switch (side.group(1)) {
-                case "left", "port" -> 270;
-                case "right", "starboard" -> 90;
-                case "behind", "astern", "back" -> 180;
-                default -> 0;
-            }, false, side.group(2), units);
+            return waypoint(
+                    text,
+                    switch (side.group(1)) {
+                        case "left", "port" -> 270;
+                        case "right", "starboard" -> 90;
+                        case "behind", "astern", "back" -> 180;
+                        default -> 0;
+                    },
+                    false,
+                    side.group(2),
+                    units);
         }
         Matcher clock = CLOCK.matcher(t);
         if (clock.matches() && Integer.parseInt(clock.group(1)) <= 12) {
             double minutes = clock.group(2) == null ? 0 : Double.parseDouble(clock.group(2));
-            return waypoint(text, (Integer.parseInt(clock.group(1)) % 12 + minutes / 60) * DEGREES_PER_HOUR, false, clock.group(3), units);
+            return waypoint(
+                    text,
+                    (Integer.parseInt(clock.group(1)) % 12 + minutes / 60) * DEGREES_PER_HOUR,
+                    false,
+                    clock.group(3),
+                    units);
         }
         Matcher bearing = BEARING.matcher(t);
         if (bearing.matches() && Double.parseDouble(bearing.group(1)) <= 360) {
             return waypoint(text, Double.parseDouble(bearing.group(1)), true, bearing.group(2), units);
         }
-        throw new BadQuantityException("“" + text.strip() + "” tells no place from the boat: type it as left, 90 ft or 2 o'clock, 70 ft or bearing 240, 300 ft.");
+        throw new BadQuantityException("“" + text.strip()
+                + "” tells no place from the boat: type it as left, 90 ft or 2 o'clock, 70 ft or bearing 240, 300 ft.");
     }
 
-    private static WaypointText waypoint(String text, double degrees, boolean fromNorth, String range, Units units) throws BadQuantityException {
-        double metres = QuantityText.metres(range.replaceAll(" ?(?:yd|yards?)$", " yd").endsWith(" yd")
-                ? Double.parseDouble(range.replaceAll("[^0-9.]", "")) * 3 + " ft" : range, units);
+    private static WaypointText waypoint(String text, double degrees, boolean fromNorth, String range, Units units)
+            throws BadQuantityException {
+        double metres = QuantityText.metres(
+                range.replaceAll(" ?(?:yd|yards?)$", " yd").endsWith(" yd")
+                        ? Double.parseDouble(range.replaceAll("[^0-9.]", "")) * 3 + " ft"
+                        : range,
+                units);
         if (!(metres > 0 && metres <= MOST_METRES)) {
-            throw new BadQuantityException("“" + text.strip() + "” is " + Math.round(metres) + " m away: expected more than 0 and at most 2000 m.");
+            throw new BadQuantityException("“" + text.strip() + "” is " + Math.round(metres)
+                    + " m away: expected more than 0 and at most 2000 m.");
         }
         return new WaypointText(degrees, fromNorth, metres);
     }

@@ -17,8 +17,17 @@ import lochan.core.Coded;
  * @param inBoat  whether it comes along
  * @param entered quantities as they were typed, by field name
  */
-public record BoxItem(String id, Kind kind, String name, String lureId, Double grams, ColourFamily colour, FishingLine line, int count,
-                      boolean inBoat, Map<String, String> entered) {
+public record BoxItem(
+        String id,
+        Kind kind,
+        String name,
+        String lureId,
+        Double grams,
+        ColourFamily colour,
+        FishingLine line,
+        int count,
+        boolean inBoat,
+        Map<String, String> entered) {
 
     public BoxItem {
         entered = Map.copyOf(entered);
@@ -26,7 +35,9 @@ public record BoxItem(String id, Kind kind, String name, String lureId, Double g
 
     /** What lies in a tackle box. */
     public enum Kind implements Coded {
-        LURE, HOOKS, LEADER;
+        LURE,
+        HOOKS,
+        LEADER;
 
         @Override
         public String code() {

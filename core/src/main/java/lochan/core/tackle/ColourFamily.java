@@ -4,7 +4,9 @@ import lochan.core.Coded;
 
 /** How a colour looks under water, what clarity calls for. */
 public enum ColourFamily implements Coded {
-    NATURAL, MIXED, BOLD;
+    NATURAL,
+    MIXED,
+    BOLD;
 
     @Override
     public String code() {

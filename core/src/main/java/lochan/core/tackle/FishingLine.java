@@ -18,7 +18,9 @@ public record FishingLine(Kind kind, double strengthKg) {
 
     /** What a line is made of. */
     public enum Kind implements Coded {
-        FLUOROCARBON(0.127), MONOFILAMENT(0.129), BRAID(0.066);
+        FLUOROCARBON(0.127),
+        MONOFILAMENT(0.129),
+        BRAID(0.066);
 
         private final double mmPerRootKg;
 

@@ -4,7 +4,11 @@ import lochan.core.Coded;
 
 /** What bass feed on. */
 public enum Forage implements Coded {
-    BAITFISH, CRAYFISH, PANFISH, FRY, INSECTS;
+    BAITFISH,
+    CRAYFISH,
+    PANFISH,
+    FRY,
+    INSECTS;
 
     @Override
     public String code() {

@@ -13,7 +13,8 @@ public record Hooking(Hooks kind, int count, int teasers) {
 
     public Hooking {
         if (count < 1 || teasers < 0) {
-            throw new IllegalArgumentException("hooks is " + count + " and teasers " + teasers + ", expected 1 or more hooks and 0 or more teasers");
+            throw new IllegalArgumentException("hooks is " + count + " and teasers " + teasers
+                    + ", expected 1 or more hooks and 0 or more teasers");
         }
     }
 }

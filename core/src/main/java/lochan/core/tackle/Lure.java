@@ -22,24 +22,59 @@ import lochan.core.Coded;
  * @param weights     usual weights, rising; the middle one is that of its motion
  * @param tackle      line and rod it is usually fished on
  */
-public record Lure(String id, String name, Family family, boolean power, boolean search, Hooking hooking, Range depth, Motion motion,
-                   double speedMps, List<Retrieve> retrieves, double sight, Set<Cover> cover, Range temperature, Set<SeasonStage> stages,
-                   Set<Mood> moods, Set<Forage> forage, List<Double> weights, Outfit tackle) {
+public record Lure(
+        String id,
+        String name,
+        Family family,
+        boolean power,
+        boolean search,
+        Hooking hooking,
+        Range depth,
+        Motion motion,
+        double speedMps,
+        List<Retrieve> retrieves,
+        double sight,
+        Set<Cover> cover,
+        Range temperature,
+        Set<SeasonStage> stages,
+        Set<Mood> moods,
+        Set<Forage> forage,
+        List<Double> weights,
+        Outfit tackle) {
 
-    private static final Map<String, String> FORMER_IDS = Map.of("topwater-walker", "walking-topwater", "buzzing-bait", "buzzbait",
-            "nose-weighted-worm", "neko-rig", "mid-hooked-worm", "wacky-rig", "heavy-cover-rig", "punch-rig");
+    private static final Map<String, String> FORMER_IDS = Map.of(
+            "topwater-walker",
+            "walking-topwater",
+            "buzzing-bait",
+            "buzzbait",
+            "nose-weighted-worm",
+            "neko-rig",
+            "mid-hooked-worm",
+            "wacky-rig",
+            "heavy-cover-rig",
+            "punch-rig");
     private static final int LONGEST_NAME = 80;
 
     /** @throws IllegalArgumentException when something is missing or out of its range */
     public Lure {
-        expect(id != null && id.matches("[\\p{L}\\p{N}][\\p{L}\\p{N}-]{0,63}"), "id", id, "letters, digits and hyphens, 64 at most");
+        expect(
+                id != null && id.matches("[\\p{L}\\p{N}][\\p{L}\\p{N}-]{0,63}"),
+                "id",
+                id,
+                "letters, digits and hyphens, 64 at most");
         expect(name != null && !name.isBlank() && name.length() <= LONGEST_NAME, "name", name, "1 to 80 characters");
         expect(speedMps >= 0 && speedMps <= 5, "speedMps", speedMps, "0 to 5");
         expect(sight >= 0 && sight <= 1, "sight", sight, "0 to 1");
         expect(!retrieves.isEmpty(), "retrieves", retrieves, "one of " + Coded.choices(Retrieve.class) + " at least");
         expect(!cover.isEmpty(), "cover", cover, "one of " + Coded.choices(Cover.class) + " at least");
         expect(!moods.isEmpty(), "moods", moods, "one of " + Coded.choices(Mood.class) + " at least");
-        expect(!weights.isEmpty() && weights.getFirst() > 0 && weights.stream().sorted().toList().equals(weights), "weightsG", weights, "rising weights above 0");
+        expect(
+                !weights.isEmpty()
+                        && weights.getFirst() > 0
+                        && weights.stream().sorted().toList().equals(weights),
+                "weightsG",
+                weights,
+                "rising weights above 0");
         retrieves = List.copyOf(retrieves);
         cover = Set.copyOf(cover);
         stages = Set.copyOf(stages);
@@ -65,7 +100,8 @@ public record Lure(String id, String name, Family family, boolean power, boolean
 
         public Range {
             if (!(from <= to)) {
-                throw new IllegalArgumentException("range runs from " + from + " to " + to + ", expected the lower first");
+                throw new IllegalArgumentException(
+                        "range runs from " + from + " to " + to + ", expected the lower first");
             }
         }
 
@@ -91,7 +127,8 @@ public record Lure(String id, String name, Family family, boolean power, boolean
 
         public Outfit {
             if (lines.isEmpty() || powers.isEmpty()) {
-                throw new IllegalArgumentException("lines are " + lines + " and powers " + powers + ", expected one of each at least");
+                throw new IllegalArgumentException(
+                        "lines are " + lines + " and powers " + powers + ", expected one of each at least");
             }
             lines = List.copyOf(lines);
             powers = EnumSet.copyOf(powers);
@@ -105,7 +142,8 @@ public record Lure(String id, String name, Family family, boolean power, boolean
 
     /** Whether it is worked along the bottom. */
     public boolean onBottom() {
-        return motion instanceof Motion.Sinks && (retrieves.getFirst() == Retrieve.HOP || retrieves.getFirst() == Retrieve.DRAG);
+        return motion instanceof Motion.Sinks
+                && (retrieves.getFirst() == Retrieve.HOP || retrieves.getFirst() == Retrieve.DRAG);
     }
 
     /** Whether it is fished under the boat. */
@@ -115,8 +153,25 @@ public record Lure(String id, String name, Family family, boolean power, boolean
 
     /** The same with other hooks. */
     public Lure hookedWith(Hooking other) {
-        return new Lure(id, name, family, power, search, other, depth, motion, speedMps, retrieves, sight, cover, temperature, stages, moods, forage,
-                weights, tackle);
+        return new Lure(
+                id,
+                name,
+                family,
+                power,
+                search,
+                other,
+                depth,
+                motion,
+                speedMps,
+                retrieves,
+                sight,
+                cover,
+                temperature,
+                stages,
+                moods,
+                forage,
+                weights,
+                tackle);
     }
 
     private static void expect(boolean holds, String field, Object found, String expected) {

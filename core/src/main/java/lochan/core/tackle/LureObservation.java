@@ -14,7 +14,15 @@ import lochan.core.Coded;
  * @param grams      weight it had, g; null: the usual one
  * @param line       it was tied to
  */
-public record LureObservation(String id, String lureId, Saw saw, double depthM, Double seconds, Double castM, Double grams, FishingLine line) {
+public record LureObservation(
+        String id,
+        String lureId,
+        Saw saw,
+        double depthM,
+        Double seconds,
+        Double castM,
+        Double grams,
+        FishingLine line) {
 
     public LureObservation {
         if (!(depthM > 0)) {

@@ -4,7 +4,9 @@ import lochan.core.Coded;
 
 /** How willing fish are. */
 public enum Mood implements Coded {
-    ACTIVE, NEUTRAL, INACTIVE;
+    ACTIVE,
+    NEUTRAL,
+    INACTIVE;
 
     @Override
     public String code() {

@@ -4,7 +4,7 @@ package lochan.core.tackle;
 public sealed interface Motion {
 
     /** On the surface all the way. */
-    record Surface() implements Motion { }
+    record Surface() implements Motion {}
 
     /**
      * Dives when it is pulled.
@@ -17,7 +17,8 @@ public sealed interface Motion {
 
         public Dives {
             if (!(depthM > 0) || !(alongM > 0)) {
-                throw new IllegalArgumentException("dive is " + depthM + " m along " + alongM + " m, expected both more than 0");
+                throw new IllegalArgumentException(
+                        "dive is " + depthM + " m along " + alongM + " m, expected both more than 0");
             }
         }
     }
@@ -32,7 +33,8 @@ public sealed interface Motion {
 
         public Sinks {
             if (!(fallMps > 0) || !(holdMps > 0)) {
-                throw new IllegalArgumentException("fall is " + fallMps + " m/s and hold " + holdMps + " m/s, expected both more than 0");
+                throw new IllegalArgumentException(
+                        "fall is " + fallMps + " m/s and hold " + holdMps + " m/s, expected both more than 0");
             }
         }
     }

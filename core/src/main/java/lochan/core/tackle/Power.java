@@ -4,7 +4,11 @@ import lochan.core.Coded;
 
 /** How stiff a rod is, softest first. */
 public enum Power implements Coded {
-    LIGHT, MEDIUM_LIGHT, MEDIUM, MEDIUM_HEAVY, HEAVY;
+    LIGHT,
+    MEDIUM_LIGHT,
+    MEDIUM,
+    MEDIUM_HEAVY,
+    HEAVY;
 
     @Override
     public String code() {

@@ -14,8 +14,17 @@ import java.util.Map;
  * @param inBoat   whether it comes along
  * @param entered  quantities as they were typed, by field name
  */
-public record Rod(String id, String name, double lengthM, Power power, RodAction action, Double turnM, FishingLine line, FishingLine leader,
-                  boolean inBoat, Map<String, String> entered) {
+public record Rod(
+        String id,
+        String name,
+        double lengthM,
+        Power power,
+        RodAction action,
+        Double turnM,
+        FishingLine line,
+        FishingLine leader,
+        boolean inBoat,
+        Map<String, String> entered) {
 
     public Rod {
         entered = Map.copyOf(entered);

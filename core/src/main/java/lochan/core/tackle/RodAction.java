@@ -4,7 +4,10 @@ import lochan.core.Coded;
 
 /** Where a rod bends, deepest first. */
 public enum RodAction implements Coded {
-    MODERATE, MODERATE_FAST, FAST, EXTRA_FAST;
+    MODERATE,
+    MODERATE_FAST,
+    FAST,
+    EXTRA_FAST;
 
     @Override
     public String code() {

@@ -33,6 +33,11 @@ public record Tackle(List<Lure> lures, List<Rod> rods, List<BoxItem> box, List<L
 
     /** Lures in the boat of one sheet. */
     public List<BoxItem> inBoat(String lureId) {
-        return box.stream().filter(i -> i.kind() == BoxItem.Kind.LURE && i.inBoat() && i.count() > 0 && Lure.currentId(lureId).equals(i.lureId())).toList();
+        return box.stream()
+                .filter(i -> i.kind() == BoxItem.Kind.LURE
+                        && i.inBoat()
+                        && i.count() > 0
+                        && Lure.currentId(lureId).equals(i.lureId()))
+                .toList();
     }
 }

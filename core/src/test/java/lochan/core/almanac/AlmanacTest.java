@@ -30,14 +30,22 @@ class AlmanacTest {
     /** The true moon runs up to half a day before and behind the mean one. */
     @Test
     void theMoonIsWhereTheMeanLunationPutsIt() {
-        for (LocalDate date = LocalDate.of(2027, 5, 1); date.isBefore(LocalDate.of(2027, 7, 1)); date = date.plusDays(1)) {
-            double days = Duration.between(NEW_MOON, date.atTime(12, 0).atZone(Sample.ZONE).toInstant()).toMinutes() / 1440.0;
+        for (LocalDate date = LocalDate.of(2027, 5, 1);
+                date.isBefore(LocalDate.of(2027, 7, 1));
+                date = date.plusDays(1)) {
+            double days = Duration.between(
+                                    NEW_MOON,
+                                    date.atTime(12, 0).atZone(Sample.ZONE).toInstant())
+                            .toMinutes()
+                    / 1440.0;
             double age = days / LUNATION_DAYS - Math.floor(days / LUNATION_DAYS);
             double meanLit = (1 - Math.cos(2 * Math.PI * age)) / 2;
             assertThat(Math.abs(on(date).moonLit() - meanLit)).as("%s", date).isLessThan(0.12);
             int phase = on(date).phase().ordinal();
             double away = Math.abs(((phase / 8.0 - age + 1.5) % 1) - 0.5);
-            assertThat(away).as("%s is a %s at age %.2f", date, on(date).phase(), age).isLessThan(1 / 16.0 + 0.04);
+            assertThat(away)
+                    .as("%s is a %s at age %.2f", date, on(date).phase(), age)
+                    .isLessThan(1 / 16.0 + 0.04);
         }
     }
 
@@ -57,15 +65,23 @@ class AlmanacTest {
         "20:225; 0:240, true, false, hardly a turn",
         "20:315; 0:225, true, false, turned back",
         "20:315; 0:225, false, true, which is how it turns in the south",
-        "40:225; 10:300; 0:315, true, false, the turn is too long ago"})
+        "40:225; 10:300; 0:315, true, false, the turn is too long ago"
+    })
     void aTurnOfTheWindIsAFront(String readings, boolean north, boolean front, String why) {
         Instant now = Sample.at("06-04T12:00");
         List<PracticeStop> stops = new ArrayList<>();
         for (String reading : readings.split("; ")) {
             String[] part = reading.split(":");
-            Conditions c = new Conditions(part.length > 2 ? Double.valueOf(part[2]) : null, null, null, null, null,
-                    new Signs(null, Double.valueOf(part[1]), null, null, null, null, null, null), java.util.Map.of());
-            stops.add(Sample.stop("s" + stops.size(), "grass-1", "06-01T06:00", null, List.of()).withTimes(now.minus(Duration.ofHours(Long.parseLong(part[0]))), null)
+            Conditions c = new Conditions(
+                    part.length > 2 ? Double.valueOf(part[2]) : null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    new Signs(null, Double.valueOf(part[1]), null, null, null, null, null, null),
+                    java.util.Map.of());
+            stops.add(Sample.stop("s" + stops.size(), "grass-1", "06-01T06:00", null, List.of())
+                    .withTimes(now.minus(Duration.ofHours(Long.parseLong(part[0]))), null)
                     .withConditions(c));
         }
         assertThat(FrontSign.at(now, stops, List.of(), north)).as(why).contains(front);
@@ -74,8 +90,10 @@ class AlmanacTest {
     @Test
     void withOneDirectionOnlyNobodyKnows() {
         Instant now = Sample.at("06-04T12:00");
-        ForecastPeriod one = new ForecastPeriod(now.minusSeconds(60), now.plusSeconds(60), 3.0, 200.0, null, null, null, null);
-        ForecastPeriod later = new ForecastPeriod(now.plusSeconds(60), now.plusSeconds(600), 3.0, 300.0, null, null, null, null);
+        ForecastPeriod one =
+                new ForecastPeriod(now.minusSeconds(60), now.plusSeconds(60), 3.0, 200.0, null, null, null, null);
+        ForecastPeriod later =
+                new ForecastPeriod(now.plusSeconds(60), now.plusSeconds(600), 3.0, 300.0, null, null, null, null);
 
         assertThat(FrontSign.at(now, List.of(), List.of(one, later), true)).isEmpty();
     }

@@ -49,10 +49,14 @@ class BagLogTest {
 
     @Test
     void aWishedTagIsGivenWhileItIsFree() {
-        Entry.Catch blue = new Entry.Catch("b", at("06-05T07:00"), Species.LARGEMOUTH, 900.0, null, null, null, true, "Blue", null);
-        Entry.Catch again = new Entry.Catch("c", at("06-05T07:10"), Species.LARGEMOUTH, 950.0, null, null, null, true, "Blue", null);
+        Entry.Catch blue = new Entry.Catch(
+                "b", at("06-05T07:00"), Species.LARGEMOUTH, 900.0, null, null, null, true, "Blue", null);
+        Entry.Catch again = new Entry.Catch(
+                "c", at("06-05T07:10"), Species.LARGEMOUTH, 950.0, null, null, null, true, "Blue", null);
 
-        assertThat(BagLog.replay(TWO_FISH, List.of(blue, again)).bag(1).fish()).extracting(Fish::tag).containsExactly("Blue", "Red");
+        assertThat(BagLog.replay(TWO_FISH, List.of(blue, again)).bag(1).fish())
+                .extracting(Fish::tag)
+                .containsExactly("Blue", "Red");
     }
 
     @Test
@@ -66,7 +70,9 @@ class BagLogTest {
 
     @Test
     void aDeadFishStaysAndIsPenalised() {
-        BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 500), fish("b", 900), new Entry.Died("d", at("06-05T08:00"), "a"), fish("c", 800)));
+        BagLog log = BagLog.replay(
+                TWO_FISH,
+                List.of(fish("a", 500), fish("b", 900), new Entry.Died("d", at("06-05T08:00"), "a"), fish("c", 800)));
 
         assertThat(last(log)).isEqualTo(Verdict.release(Verdict.Reason.TOO_LIGHT, "c"));
         assertThat(log.bag(1).totalGrams()).isEqualTo(1400);
@@ -76,8 +82,14 @@ class BagLogTest {
 
     @Test
     void nothingCanBeCulledWhenAllAreDead() {
-        BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 500), fish("b", 600), new Entry.Died("d", at("06-05T08:00"), "a"),
-                new Entry.Died("e", at("06-05T08:00"), "b"), fish("c", 3000)));
+        BagLog log = BagLog.replay(
+                TWO_FISH,
+                List.of(
+                        fish("a", 500),
+                        fish("b", 600),
+                        new Entry.Died("d", at("06-05T08:00"), "a"),
+                        new Entry.Died("e", at("06-05T08:00"), "b"),
+                        fish("c", 3000)));
 
         assertThat(last(log)).isEqualTo(Verdict.release(Verdict.Reason.NOTHING_TO_CULL, "c"));
         assertThat(log.bag(1).needsGrams()).isNull();
@@ -90,16 +102,25 @@ class BagLogTest {
 
         assertThat(log.bag(1).pending()).isEqualTo(Verdict.balance("b", "a"));
         assertThat(log.bag(1).inHand().id()).isEqualTo("b");
-        assertThat(log.append(fish("c", 2000))).get().extracting(Violation::message).asString().contains("still in hand");
+        assertThat(log.append(fish("c", 2000)))
+                .get()
+                .extracting(Violation::message)
+                .asString()
+                .contains("still in hand");
 
-        assertThat(log.append(new Entry.Balance("x", at("06-05T08:00"), "b", "a"))).isEmpty();
+        assertThat(log.append(new Entry.Balance("x", at("06-05T08:00"), "b", "a")))
+                .isEmpty();
         assertThat(well(log)).containsExactly("b");
-        assertThat(BagLog.replay(scale, List.of(fish("a", 1000), fish("b", 1020))).bag(1).pending()).isNull();
+        assertThat(BagLog.replay(scale, List.of(fish("a", 1000), fish("b", 1020)))
+                        .bag(1)
+                        .pending())
+                .isNull();
     }
 
     @Test
     void aCorrectionSettlesTheFishInHand() {
-        BagLog log = BagLog.replay(Sample.tournament(1, List.of(Sample.LARGEMOUTH)), List.of(fish("a", 1000), fish("b", 1000)));
+        BagLog log = BagLog.replay(
+                Sample.tournament(1, List.of(Sample.LARGEMOUTH)), List.of(fish("a", 1000), fish("b", 1000)));
         log.append(correct("k", "b", 1010.0));
 
         assertThat(last(log)).isEqualTo(Verdict.cull("a"));
@@ -108,7 +129,8 @@ class BagLogTest {
 
     @Test
     void aCorrectionOfAReleasedFishBringsItBackNever() {
-        BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), fish("b", 900), fish("c", 800), correct("k", "c", 3000.0)));
+        BagLog log = BagLog.replay(
+                TWO_FISH, List.of(fish("a", 1000), fish("b", 900), fish("c", 800), correct("k", "c", 3000.0)));
 
         assertThat(well(log)).containsExactly("a", "b");
     }
@@ -122,12 +144,17 @@ class BagLogTest {
         assertThat(well(log)).containsExactlyInAnyOrder("a", "b");
 
         BagLog full = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), fish("b", 900), undo("v", "a"), fish("c", 700)));
-        assertThat(full.append(undo("w", "v"))).get().extracting(Violation::message).asString().contains("no room");
+        assertThat(full.append(undo("w", "v")))
+                .get()
+                .extracting(Violation::message)
+                .asString()
+                .contains("no room");
     }
 
     @Test
     void daysHaveWellsOfTheirOwn() {
-        Entry.Catch sunday = new Entry.Catch("s", at("06-06T07:00"), Species.LARGEMOUTH, 700.0, null, null, null, true, null, null);
+        Entry.Catch sunday =
+                new Entry.Catch("s", at("06-06T07:00"), Species.LARGEMOUTH, 700.0, null, null, null, true, null, null);
         BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), sunday));
 
         assertThat(well(log)).containsExactly("a");
@@ -138,44 +165,80 @@ class BagLogTest {
     void theSameEntriesAlwaysGiveTheSameRows() {
         List<Entry> entries = List.of(fish("a", 1000), fish("b", 900), fish("c", 1100), undo("v", "c"), fish("d", 500));
 
-        assertThat(BagLog.replay(TWO_FISH, entries).rows()).isEqualTo(BagLog.replay(TWO_FISH, entries).rows());
+        assertThat(BagLog.replay(TWO_FISH, entries).rows())
+                .isEqualTo(BagLog.replay(TWO_FISH, entries).rows());
     }
 
     @Test
     void refusesEntriesThatCannotStandWhereTheyAre() {
         BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), fish("b", 900)));
 
-        assertThat(log.append(fish("a", 700))).get().extracting(Violation::field).isEqualTo("id");
-        assertThat(log.append(fish("x", Double.NaN))).get().extracting(Violation::field).isEqualTo("grams");
-        assertThat(log.append(undo("x", "nothing"))).get().extracting(Violation::field).isEqualTo("entry");
-        assertThat(log.append(correct("x", "nothing", 1.0))).get().extracting(Violation::field).isEqualTo("catch");
-        assertThat(log.append(correct("x", "a", null))).get().extracting(Violation::field).isEqualTo("grams");
-        assertThat(log.append(new Entry.Balance("x", at("06-05T08:00"), "a", "a"))).get().extracting(Violation::field).isEqualTo("lighter");
+        assertThat(log.append(fish("a", 700)))
+                .get()
+                .extracting(Violation::field)
+                .isEqualTo("id");
+        assertThat(log.append(fish("x", Double.NaN)))
+                .get()
+                .extracting(Violation::field)
+                .isEqualTo("grams");
+        assertThat(log.append(undo("x", "nothing")))
+                .get()
+                .extracting(Violation::field)
+                .isEqualTo("entry");
+        assertThat(log.append(correct("x", "nothing", 1.0)))
+                .get()
+                .extracting(Violation::field)
+                .isEqualTo("catch");
+        assertThat(log.append(correct("x", "a", null)))
+                .get()
+                .extracting(Violation::field)
+                .isEqualTo("grams");
+        assertThat(log.append(new Entry.Balance("x", at("06-05T08:00"), "a", "a")))
+                .get()
+                .extracting(Violation::field)
+                .isEqualTo("lighter");
         assertThat(log.rows()).as("nothing of that was added").hasSize(2);
-        assertThatThrownBy(() -> BagLog.replay(TWO_FISH, List.of(fish("a", 1), fish("a", 2)))).isInstanceOf(IllegalArgumentException.class)
+        assertThatThrownBy(() -> BagLog.replay(TWO_FISH, List.of(fish("a", 1), fish("a", 2))))
+                .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("entry a");
     }
 
     @Test
     void theBalanceCannotContradictItself() {
         Event one = Sample.tournament(1, List.of(Sample.LARGEMOUTH));
-        BagLog log = BagLog.replay(one, List.of(fish("a", Species.LARGEMOUTH, null, null), fish("b", Species.LARGEMOUTH, null, null),
-                new Entry.Balance("x", at("06-05T08:00"), "b", "a")));
+        BagLog log = BagLog.replay(
+                one,
+                List.of(
+                        fish("a", Species.LARGEMOUTH, null, null),
+                        fish("b", Species.LARGEMOUTH, null, null),
+                        new Entry.Balance("x", at("06-05T08:00"), "b", "a")));
 
-        assertThat(log.append(new Entry.Balance("y", at("06-05T08:00"), "a", "b"))).get().extracting(Violation::message).asString()
+        assertThat(log.append(new Entry.Balance("y", at("06-05T08:00"), "a", "b")))
+                .get()
+                .extracting(Violation::message)
+                .asString()
                 .contains("already says");
     }
 
     private static Event with(SpeciesRule rule, boolean culling) {
         Event event = Sample.tournament(3, List.of(rule));
         Rules rules = event.rules();
-        return event.withRules(new Rules(rules.format(), rules.limit(), rules.targetGrams(), rules.scaleGrams(), rules.species(), Scoring.DEFAULT.withCulling(culling),
-                rules.penalties(), rules.gear()));
+        return event.withRules(new Rules(
+                rules.format(),
+                rules.limit(),
+                rules.targetGrams(),
+                rules.scaleGrams(),
+                rules.species(),
+                Scoring.DEFAULT.withCulling(culling),
+                rules.penalties(),
+                rules.gear()));
     }
 
     @Test
     void betweenTheEndsOfASlotNoneIsKeptAndOverItOne() {
-        Event slot = with(new SpeciesRule(Species.LARGEMOUTH, 300.0, null, new SpeciesRule.Slot(350, 450, 1), null, Map.of()), true);
+        Event slot = with(
+                new SpeciesRule(Species.LARGEMOUTH, 300.0, null, new SpeciesRule.Slot(350, 450, 1), null, Map.of()),
+                true);
         BagLog log = new BagLog(slot);
         log.append(fish("low", Species.LARGEMOUTH, 500.0, 340.0));
         assertThat(last(log).decision()).isEqualTo(Decision.KEEP);

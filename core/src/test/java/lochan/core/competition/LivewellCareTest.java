@@ -32,8 +32,14 @@ class LivewellCareTest {
 
     @Test
     void aFishCountsItsHoursFromWhenItWasCaughtUntilItDies() {
-        LivewellCare care = care("09:00", fish("a", "07:00"), fish("b", "08:30"), fish("c", "07:30"), new Entry.Died("d", at("08:00"), "c"));
-        assertThat(care.inLivewell()).containsExactly(Map.entry("a", Duration.ofHours(2)), Map.entry("b", Duration.ofMinutes(30)));
+        LivewellCare care = care(
+                "09:00",
+                fish("a", "07:00"),
+                fish("b", "08:30"),
+                fish("c", "07:30"),
+                new Entry.Died("d", at("08:00"), "c"));
+        assertThat(care.inLivewell())
+                .containsExactly(Map.entry("a", Duration.ofHours(2)), Map.entry("b", Duration.ofMinutes(30)));
     }
 
     @Test
@@ -51,7 +57,9 @@ class LivewellCareTest {
         Entry looked = new Entry.LivewellReading("w", at("08:10"), 21);
         assertThat(care("09:09", fish("a", "07:00"), looked).isDue(at("09:09"))).isFalse();
         assertThat(care("09:10", fish("a", "07:00"), looked).isDue(at("09:10"))).isTrue();
-        assertThat(care("12:00").isDue(at("12:00"))).as("without fish nothing is due").isFalse();
+        assertThat(care("12:00").isDue(at("12:00")))
+                .as("without fish nothing is due")
+                .isFalse();
     }
 
     @Test
@@ -59,7 +67,10 @@ class LivewellCareTest {
         Entry cool = new Entry.LivewellReading("w1", at("08:00"), 20);
         Entry warm = new Entry.LivewellReading("w2", at("08:30"), LivewellCare.WARM_C);
         assertThat(care("09:00", fish("a", "07:00"), cool, warm).isWarm()).isTrue();
-        assertThat(care("09:00", fish("a", "07:00"), cool, warm, new Entry.Void("v", at("08:31"), "w2")).celsius()).isEqualTo(20);
-        assertThat(new BagLog(BRIEF).append(new Entry.LivewellReading("w3", at("08:00"), 72))).hasValueSatisfying(v -> assertThat(v.message()).contains("expected 0 to 40 °C"));
+        assertThat(care("09:00", fish("a", "07:00"), cool, warm, new Entry.Void("v", at("08:31"), "w2"))
+                        .celsius())
+                .isEqualTo(20);
+        assertThat(new BagLog(BRIEF).append(new Entry.LivewellReading("w3", at("08:00"), 72)))
+                .hasValueSatisfying(v -> assertThat(v.message()).contains("expected 0 to 40 °C"));
     }
 }

@@ -27,12 +27,16 @@ class WeighingsTest {
         if (before != null) {
             return before;
         }
-        List<Integer> open = IntStream.range(0, n).filter(a -> IntStream.range(0, n).noneMatch(b -> heavier(n, known, a, b))).boxed().toList();
+        List<Integer> open = IntStream.range(0, n)
+                .filter(a -> IntStream.range(0, n).noneMatch(b -> heavier(n, known, a, b)))
+                .boxed()
+                .toList();
         int best = open.size() < 2 ? 0 : Integer.MAX_VALUE;
         for (int a = 0; a < n && open.size() > 1; a++) {
             for (int b = 0; b < a; b++) {
                 if (!heavier(n, known, a, b) && !heavier(n, known, b, a)) {
-                    best = Math.min(best, 1 + Math.max(fewest(n, closed(n, known, a, b)), fewest(n, closed(n, known, b, a))));
+                    best = Math.min(
+                            best, 1 + Math.max(fewest(n, closed(n, known, a, b)), fewest(n, closed(n, known, b, a))));
                 }
             }
         }
@@ -58,11 +62,14 @@ class WeighingsTest {
     }
 
     private static List<List<Integer>> days(int fish) {
-        return IntStream.range(0, DAYS).mapToObj(seed -> {
-            List<Integer> truth = new ArrayList<>(IntStream.range(0, fish).boxed().toList());
-            Collections.shuffle(truth, new Random(seed));
-            return truth;
-        }).toList();
+        return IntStream.range(0, DAYS)
+                .mapToObj(seed -> {
+                    List<Integer> truth =
+                            new ArrayList<>(IntStream.range(0, fish).boxed().toList());
+                    Collections.shuffle(truth, new Random(seed));
+                    return truth;
+                })
+                .toList();
     }
 
     private static int number(String id) {
@@ -76,22 +83,33 @@ class WeighingsTest {
             BagLog log = new BagLog(event);
             List<int[]> weighed = new ArrayList<>();
             for (int i = 0; i < truth.size(); i++) {
-                List<Integer> there = new ArrayList<>(log.bag(1).fish().stream().map(f -> number(f.id())).toList());
-                assertThat(log.append(Sample.fish("c" + i, Species.LARGEMOUTH, null, null))).isEmpty();
+                List<Integer> there = new ArrayList<>(
+                        log.bag(1).fish().stream().map(f -> number(f.id())).toList());
+                assertThat(log.append(Sample.fish("c" + i, Species.LARGEMOUTH, null, null)))
+                        .isEmpty();
                 there.add(i);
                 int said = log.bag(1).weighings();
-                assertThat(said).isEqualTo(log.bag(1).pending() == null ? 0 : fewest(there.size(), among(there, weighed)));
+                assertThat(said)
+                        .isEqualTo(log.bag(1).pending() == null ? 0 : fewest(there.size(), among(there, weighed)));
                 int asked = 0;
-                for (Verdict pending = log.bag(1).pending(); pending != null; pending = log.bag(1).pending(), asked++) {
+                for (Verdict pending = log.bag(1).pending();
+                        pending != null;
+                        pending = log.bag(1).pending(), asked++) {
                     boolean first = truth.get(number(pending.first())) > truth.get(number(pending.second()));
                     String heavier = first ? pending.first() : pending.second();
                     String lighter = first ? pending.second() : pending.first();
                     weighed.add(new int[] {number(heavier), number(lighter)});
-                    assertThat(log.append(new Entry.Balance("b" + i + "-" + asked, Sample.at("06-05T08:00"), heavier, lighter))).isEmpty();
+                    assertThat(log.append(new Entry.Balance(
+                                    "b" + i + "-" + asked, Sample.at("06-05T08:00"), heavier, lighter)))
+                            .isEmpty();
                 }
                 assertThat(asked).isEqualTo(said);
             }
-            assertThat(log.bag(1).fish().stream().map(f -> truth.get(number(f.id()))).sorted().toList()).isEqualTo(List.of(4, 5, 6));
+            assertThat(log.bag(1).fish().stream()
+                            .map(f -> truth.get(number(f.id())))
+                            .sorted()
+                            .toList())
+                    .isEqualTo(List.of(4, 5, 6));
         }
     }
 
@@ -116,7 +134,11 @@ class WeighingsTest {
                 log.append(Sample.fish("c" + i, Species.LARGEMOUTH, null, null));
                 for (Verdict p = log.bag(1).pending(); p != null; p = log.bag(1).pending()) {
                     boolean first = truth.get(number(p.first())) > truth.get(number(p.second()));
-                    log.append(new Entry.Balance("b" + all++, Sample.at("06-05T08:00"), first ? p.first() : p.second(), first ? p.second() : p.first()));
+                    log.append(new Entry.Balance(
+                            "b" + all++,
+                            Sample.at("06-05T08:00"),
+                            first ? p.first() : p.second(),
+                            first ? p.second() : p.first()));
                 }
             }
         }

@@ -28,7 +28,9 @@ class WeightOrderTest {
     void whatScaleAndBalanceSayHoldsThroughOtherFish(int seed) {
         Random random = new Random(seed);
         Map<String, Double> grams = new HashMap<>();
-        IntStream.range(0, FISH).forEach(i -> grams.put("f" + i, random.nextInt(4) == 0 ? null : Double.valueOf(1000 + random.nextInt(100))));
+        IntStream.range(0, FISH)
+                .forEach(i ->
+                        grams.put("f" + i, random.nextInt(4) == 0 ? null : Double.valueOf(1000 + random.nextInt(100))));
         List<Entry.Balance> balances = new ArrayList<>();
         boolean[][] above = new boolean[FISH][FISH];
         for (int n = random.nextInt(5); n > 0; n--) {
@@ -52,9 +54,12 @@ class WeightOrderTest {
         WeightOrder order = new WeightOrder(grams::get, balances, RESOLUTION);
         for (int a = 0; a < FISH; a++) {
             for (int b = 0; b < FISH; b++) {
-                Optional<Boolean> expected = a != b && clear(grams, a, b) ? Optional.of(grams.get("f" + a) > grams.get("f" + b))
+                Optional<Boolean> expected = a != b && clear(grams, a, b)
+                        ? Optional.of(grams.get("f" + a) > grams.get("f" + b))
                         : a == b || above[a][b] == above[b][a] ? Optional.empty() : Optional.of(above[a][b]);
-                assertThat(order.heavier("f" + a, "f" + b)).as("f%d and f%d", a, b).isEqualTo(expected);
+                assertThat(order.heavier("f" + a, "f" + b))
+                        .as("f%d and f%d", a, b)
+                        .isEqualTo(expected);
             }
         }
     }

@@ -10,13 +10,13 @@ import lochan.core.Sample;
 import lochan.core.competition.Entry;
 import lochan.core.event.Species;
 import lochan.core.model.evidence.Slice;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.DayModel;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
-import lochan.core.model.rate.Cell;
-import lochan.core.model.scenario.DayModel;
 import org.junit.jupiter.api.Test;
 
 class CompetitionStopsTest {
@@ -43,14 +43,22 @@ class CompetitionStopsTest {
     }
 
     private static double hours(EventData event) {
-        return Slice.of(CompetitionStops.all(event), Assumptions.DEFAULTS).stream().mapToDouble(Slice::effortAnglerHours).sum();
+        return Slice.of(CompetitionStops.all(event), Assumptions.DEFAULTS).stream()
+                .mapToDouble(Slice::effortAnglerHours)
+                .sum();
     }
 
     @Test
     void whatWasFishedBecomesAStopWithItsBitesAndLatestWeights() {
-        EventData event = with(List.of(), new Entry.Fishing("f1", at("06:30"), "grass-1", "walker"), fish("a", "07:00", 900, "grass-1"),
-                new Entry.Correct("k", at("07:01"), "a", 1100.0, null, null), new Entry.Bite("s", at("07:20"), "grass-1", "walker", Outcome.LOST), fish("v", "07:30", 500, "grass-1"),
-                new Entry.Void("x", at("07:31"), "v"), new Entry.Fishing("f2", at("08:00"), null, null));
+        EventData event = with(
+                List.of(),
+                new Entry.Fishing("f1", at("06:30"), "grass-1", "walker"),
+                fish("a", "07:00", 900, "grass-1"),
+                new Entry.Correct("k", at("07:01"), "a", 1100.0, null, null),
+                new Entry.Bite("s", at("07:20"), "grass-1", "walker", Outcome.LOST),
+                fish("v", "07:30", 500, "grass-1"),
+                new Entry.Void("x", at("07:31"), "v"),
+                new Entry.Fishing("f2", at("08:00"), null, null));
         assertThat(added(event)).singleElement().satisfies(s -> {
             assertThat(s.start()).isEqualTo(at("06:30"));
             assertThat(s.end()).isEqualTo(at("08:00"));
@@ -58,7 +66,9 @@ class CompetitionStopsTest {
             assertThat(s.bites()).extracting(Bite::outcome).containsExactly(Outcome.LANDED, Outcome.LOST);
             assertThat(s.bites().getFirst().size().grams()).isEqualTo(1100);
         });
-        assertThat(CompetitionStops.before(event, 1)).as("a day says nothing of itself").isSameAs(event);
+        assertThat(CompetitionStops.before(event, 1))
+                .as("a day says nothing of itself")
+                .isSameAs(event);
     }
 
     @Test
@@ -74,9 +84,19 @@ class CompetitionStopsTest {
 
     @Test
     void aGoodFirstDayRaisesTheRatesOfTheSecondAndABlankLowersThem() {
-        EventData good = with(List.of(), new Entry.Fishing("f1", at("06:30"), "grass-1", "walker"), fish("a", "06:40", 900, "grass-1"), fish("b", "06:50", 900, "grass-1"),
-                fish("c", "07:00", 900, "grass-1"), fish("d", "07:10", 900, "grass-1"), fish("e", "07:20", 900, "grass-1"), new Entry.Fishing("f2", at("07:30"), null, null));
-        EventData blank = with(List.of(), new Entry.Fishing("f1", at("06:30"), "grass-1", "walker"), new Entry.Fishing("f2", at("09:30"), null, null));
+        EventData good = with(
+                List.of(),
+                new Entry.Fishing("f1", at("06:30"), "grass-1", "walker"),
+                fish("a", "06:40", 900, "grass-1"),
+                fish("b", "06:50", 900, "grass-1"),
+                fish("c", "07:00", 900, "grass-1"),
+                fish("d", "07:10", 900, "grass-1"),
+                fish("e", "07:20", 900, "grass-1"),
+                new Entry.Fishing("f2", at("07:30"), null, null));
+        EventData blank = with(
+                List.of(),
+                new Entry.Fishing("f1", at("06:30"), "grass-1", "walker"),
+                new Entry.Fishing("f2", at("09:30"), null, null));
         assertThat(rate(good, 2)).isGreaterThan(rate(EVENT, 2));
         assertThat(rate(blank, 2)).isLessThan(rate(EVENT, 2));
         assertThat(rate(good, 1)).isEqualTo(rate(EVENT, 1));

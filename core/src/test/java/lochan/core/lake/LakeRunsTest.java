@@ -21,6 +21,7 @@ class LakeRunsTest {
     private static final LocalPlane PLANE = new LocalPlane(Sample.LAUNCH);
     /** Runs are told along geodesics and pass corners half a metre off: two metres in a kilometre. */
     private static final double EXACT = 0.002;
+
     private static final double MPS = Boat.USUAL.runMps();
 
     private static Position at(double eastM, double northM) {
@@ -44,29 +45,44 @@ class LakeRunsTest {
     }
 
     private static double seconds(Lake lake, Position from, Position to) {
-        return new LakeRuns(lake, Boat.USUAL).between(from, to).orElseThrow().time().toMillis() / 1000.0;
+        return new LakeRuns(lake, Boat.USUAL)
+                        .between(from, to)
+                        .orElseThrow()
+                        .time()
+                        .toMillis()
+                / 1000.0;
     }
 
     @Test
     void openWaterIsRunStraight() {
         assertThat(metres(lake(List.of()), at(-3000, 0), at(0, 4000))).isCloseTo(5000, within(5000 * EXACT));
-        assertThat(seconds(lake(List.of()), at(-3000, 0), at(0, 4000))).isCloseTo(5000 / MPS, within(5000 / MPS * EXACT));
+        assertThat(seconds(lake(List.of()), at(-3000, 0), at(0, 4000)))
+                .isCloseTo(5000 / MPS, within(5000 / MPS * EXACT));
     }
 
     @Test
     void anIslandIsPassedByItsNearerSide() {
         Lake lake = lake(List.of(box(-500, -1000, 500, 300)));
 
-        assertThat(metres(lake, at(-2000, 0), at(2000, 0))).isCloseTo(2 * Math.hypot(1500, 300) + 1000, within(4000 * EXACT));
+        assertThat(metres(lake, at(-2000, 0), at(2000, 0)))
+                .isCloseTo(2 * Math.hypot(1500, 300) + 1000, within(4000 * EXACT));
     }
 
     @Test
     void aHeadlandIsRounded() {
-        List<Position> bay = List.of(at(-3000, -3000), at(3000, -3000), at(3000, 3000), at(100, 3000), at(100, 0), at(-100, 0), at(-100, 3000),
+        List<Position> bay = List.of(
+                at(-3000, -3000),
+                at(3000, -3000),
+                at(3000, 3000),
+                at(100, 3000),
+                at(100, 0),
+                at(-100, 0),
+                at(-100, 3000),
                 at(-3000, 3000));
         Lake lake = new Lake(List.of(new Lake.Body(bay, List.of())), List.of());
 
-        assertThat(metres(lake, at(-1100, 2000), at(1100, 2000))).isCloseTo(2 * Math.hypot(1000, 2000) + 200, within(5000 * EXACT));
+        assertThat(metres(lake, at(-1100, 2000), at(1100, 2000)))
+                .isCloseTo(2 * Math.hypot(1000, 2000) + 200, within(5000 * EXACT));
     }
 
     @Test
@@ -78,7 +94,8 @@ class LakeRunsTest {
         assertThat(seconds(lake(List.of(), wide), at(-1500, 0), at(1500, 0))).isCloseTo(around, within(0.01 * around));
 
         Lake.SlowZone mild = zone(12, box(-500, -3000, 500, 3000));
-        assertThat(seconds(lake(List.of(), mild), at(-1500, 0), at(1500, 0))).isCloseTo(2000 / MPS + 1000 / 12.0, within(1.0));
+        assertThat(seconds(lake(List.of(), mild), at(-1500, 0), at(1500, 0)))
+                .isCloseTo(2000 / MPS + 1000 / 12.0, within(1.0));
     }
 
     @Test
@@ -107,7 +124,11 @@ class LakeRunsTest {
 
     @Test
     void watersThatDoNotTouchAreNoWayFromEachOther() {
-        Lake two = new Lake(List.of(new Lake.Body(box(0, 0, 1000, 1000), List.of()), new Lake.Body(box(2000, 0, 3000, 1000), List.of())), List.of());
+        Lake two = new Lake(
+                List.of(
+                        new Lake.Body(box(0, 0, 1000, 1000), List.of()),
+                        new Lake.Body(box(2000, 0, 3000, 1000), List.of())),
+                List.of());
         LakeRuns runs = new LakeRuns(two, Boat.USUAL);
 
         assertThat(runs.between(at(500, 500), at(2500, 500))).isEmpty();
@@ -130,10 +151,12 @@ class LakeRunsTest {
 
     private static List<Position> ragged(Random random, double x, double y, double least, double most) {
         int corners = 30;
-        return IntStream.range(0, corners).mapToObj(i -> {
-            double r = least + (most - least) * random.nextDouble();
-            return at(x + r * Math.cos(2 * Math.PI * i / corners), y + r * Math.sin(2 * Math.PI * i / corners));
-        }).toList();
+        return IntStream.range(0, corners)
+                .mapToObj(i -> {
+                    double r = least + (most - least) * random.nextDouble();
+                    return at(x + r * Math.cos(2 * Math.PI * i / corners), y + r * Math.sin(2 * Math.PI * i / corners));
+                })
+                .toList();
     }
 
     @ParameterizedTest
@@ -142,21 +165,32 @@ class LakeRunsTest {
         Random random = new Random(seed);
         Lake lake = ragged(random);
         LakeRuns runs = new LakeRuns(lake, Boat.USUAL);
-        Edges shores = new Edges(lake.bodies().getFirst().rings().stream().map(r -> r.stream().map(PLANE::point).toList()).toList());
+        Edges shores = new Edges(lake.bodies().getFirst().rings().stream()
+                .map(r -> r.stream().map(PLANE::point).toList())
+                .toList());
         List<Position> places = Stream.generate(() -> at(random.nextInt(4000) - 2000, random.nextInt(4000) - 2000))
-                .filter(p -> shores.holds(PLANE.point(p))).limit(6).toList();
+                .filter(p -> shores.holds(PLANE.point(p)))
+                .limit(6)
+                .toList();
         for (Position from : places) {
             for (Position to : places) {
                 List<Position> route = runs.route(from, to).orElseThrow();
                 for (int i = 1; i < route.size(); i++) {
-                    assertThat(shores.meets(PLANE.point(route.get(i - 1)), PLANE.point(route.get(i)))).as("a leg of the route meets the shore").isFalse();
+                    assertThat(shores.meets(PLANE.point(route.get(i - 1)), PLANE.point(route.get(i))))
+                            .as("a leg of the route meets the shore")
+                            .isFalse();
                 }
                 double metres = runs.between(from, to).orElseThrow().metres();
                 assertThat(metres).isGreaterThanOrEqualTo(0.998 * from.metresTo(to));
-                assertThat(metres).isCloseTo(runs.between(to, from).orElseThrow().metres(), within(0.01));
+                assertThat(metres)
+                        .isCloseTo(runs.between(to, from).orElseThrow().metres(), within(0.01));
                 for (Position via : places) {
-                    assertThat(metres).isLessThanOrEqualTo(runs.between(from, via).orElseThrow().metres()
-                            + runs.between(via, to).orElseThrow().metres() + 0.01);
+                    assertThat(metres)
+                            .isLessThanOrEqualTo(runs.between(from, via)
+                                            .orElseThrow()
+                                            .metres()
+                                    + runs.between(via, to).orElseThrow().metres()
+                                    + 0.01);
                 }
             }
         }
@@ -164,9 +198,12 @@ class LakeRunsTest {
 
     @Test
     void findsWhatIsWrongWithALake() {
-        Lake lake = new Lake(List.of(new Lake.Body(List.of(at(0, 0), at(1, 1)), List.of())), List.of(zone(0, box(0, 0, 1, 1))));
+        Lake lake = new Lake(
+                List.of(new Lake.Body(List.of(at(0, 0), at(1, 1)), List.of())), List.of(zone(0, box(0, 0, 1, 1))));
 
-        assertThat(lake.check()).extracting(Violation::field).containsExactly("outline", "slowZones/features/0/properties/mps");
+        assertThat(lake.check())
+                .extracting(Violation::field)
+                .containsExactly("outline", "slowZones/features/0/properties/mps");
         assertThat(new Lake(List.of(), List.of()).check()).hasSize(1);
     }
 }

@@ -28,8 +28,12 @@ class WaterTest {
 
     @Test
     void refusesPositionsOffTheGlobe() {
-        assertThatThrownBy(() -> new Position(Double.NaN, 0)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("latitude");
-        assertThatThrownBy(() -> new Position(0, 181)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("longitude");
+        assertThatThrownBy(() -> new Position(Double.NaN, 0))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("latitude");
+        assertThatThrownBy(() -> new Position(0, 181))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("longitude");
     }
 
     @Test
@@ -37,8 +41,11 @@ class WaterTest {
         Position there = new Position(Sample.LAUNCH.lat() + 0.1, Sample.LAUNCH.lon());
         double straight = Sample.LAUNCH.metresTo(there);
 
-        assertThat(RUNS.between(Sample.LAUNCH, there).orElseThrow().time().toSeconds()).isEqualTo((long) (1.25 * straight / 18));
-        assertThat(RUNS.runAndSetUp(Sample.LAUNCH, there)).contains(RUNS.between(Sample.LAUNCH, there).orElseThrow().time().plusMinutes(4));
+        assertThat(RUNS.between(Sample.LAUNCH, there).orElseThrow().time().toSeconds())
+                .isEqualTo((long) (1.25 * straight / 18));
+        assertThat(RUNS.runAndSetUp(Sample.LAUNCH, there))
+                .contains(
+                        RUNS.between(Sample.LAUNCH, there).orElseThrow().time().plusMinutes(4));
     }
 
     @Test
@@ -50,7 +57,8 @@ class WaterTest {
     void findsAllThatIsWrongWithASpot() {
         Spot spot = new Spot("s", "", Sample.LAUNCH, Double.NaN, " ", Zone.DEEP, 5.0, 2.0, 1.5, Stock.SCHOOL, Map.of());
 
-        assertThat(SpotCheck.check(spot)).extracting(Violation::field)
+        assertThat(SpotCheck.check(spot))
+                .extracting(Violation::field)
                 .containsExactlyInAnyOrder("name", "spotType", "radiusM", "crowdRisk", "depthMaxM");
         assertThat(SpotCheck.check(Sample.spot("s", "hump", Zone.DEEP, 1))).isEmpty();
     }
@@ -64,17 +72,26 @@ class WaterTest {
     @Test
     void whatIsOffLimitsHoldsItsWaterAndNotTheIslandsInIt() {
         Lake.Body area = new Lake.Body(square(0.02), List.of(square(0.005)));
-        Lake lake = new Lake(List.of(new Lake.Body(square(0.1), List.of())), List.of(), List.of(new Lake.OffLimits("Dam", List.of(area))));
+        Lake lake = new Lake(
+                List.of(new Lake.Body(square(0.1), List.of())),
+                List.of(),
+                List.of(new Lake.OffLimits("Dam", List.of(area))));
 
-        assertThat(lake.offLimitsAt(new Position(Sample.LAUNCH.lat() + 0.01, Sample.LAUNCH.lon())).map(Lake.OffLimits::name)).contains("Dam");
+        assertThat(lake.offLimitsAt(new Position(Sample.LAUNCH.lat() + 0.01, Sample.LAUNCH.lon()))
+                        .map(Lake.OffLimits::name))
+                .contains("Dam");
         assertThat(lake.offLimitsAt(Sample.LAUNCH)).as("an island in it").isEmpty();
-        assertThat(lake.offLimitsAt(new Position(Sample.LAUNCH.lat() + 0.05, Sample.LAUNCH.lon()))).isEmpty();
+        assertThat(lake.offLimitsAt(new Position(Sample.LAUNCH.lat() + 0.05, Sample.LAUNCH.lon())))
+                .isEmpty();
     }
 
     private static List<Position> square(double half) {
         double lat = Sample.LAUNCH.lat();
         double lon = Sample.LAUNCH.lon();
-        return List.of(new Position(lat - half, lon - half), new Position(lat - half, lon + half), new Position(lat + half, lon + half),
+        return List.of(
+                new Position(lat - half, lon - half),
+                new Position(lat - half, lon + half),
+                new Position(lat + half, lon + half),
                 new Position(lat + half, lon - half));
     }
 

@@ -15,11 +15,11 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
-import lochan.core.planning.edits.DayRuns;
-import lochan.core.practice.ForecastPeriod;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.size.KeeperWeight;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.practice.ForecastPeriod;
 import org.junit.jupiter.api.Test;
 
 class MoveAdviceTest {
@@ -43,7 +43,9 @@ class MoveAdviceTest {
     }
 
     private static MoveAdvice.Answer ask(EventData event, String now, Today today, double... bag) {
-        return of(event).ask(new MoveAdvice.State(at(now), null, today.efforts().isEmpty() ? null : HERE, today, bag(event, bag)));
+        return of(event)
+                .ask(new MoveAdvice.State(
+                        at(now), null, today.efforts().isEmpty() ? null : HERE, today, bag(event, bag)));
     }
 
     private static Today fished(String from, String to, String... bites) {
@@ -57,19 +59,31 @@ class MoveAdviceTest {
     /** With every fish counting V is linear, so the gain is expected fish × their weight × the share of the time that is fishing. */
     @Test
     void whereEveryFishCountsTheGainIsBitesTimesLandingTimesKeepers() {
-        EventData event = Sample.event(Sample.tournament(Format.EVERY_FISH, null, List.of(Sample.LARGEMOUTH, Sample.SPOTTED), null), EVENT.spots(), EVENT.stops());
+        EventData event = Sample.event(
+                Sample.tournament(Format.EVERY_FISH, null, List.of(Sample.LARGEMOUTH, Sample.SPOTTED), null),
+                EVENT.spots(),
+                EVENT.stops());
         DayModel model = new DayModel(event, 1, A);
         Today today = fished("07:00", "07:30");
         MoveAdvice.Answer found = ask(event, "07:30", today);
-        double rate = IntStream.range(0, 18).filter(i -> i == 3 || i == 4).mapToDouble(i -> model.rates(i).rate(HERE, model.pattern(HERE)).mean()).sum() / 2;
+        double rate = IntStream.range(0, 18)
+                        .filter(i -> i == 3 || i == 4)
+                        .mapToDouble(i ->
+                                model.rates(i).rate(HERE, model.pattern(HERE)).mean())
+                        .sum()
+                / 2;
         double before = model.rates(2).rate(HERE, model.pattern(HERE)).mean();
-        double shape = IntStream.range(0, 18).mapToDouble(i -> model.rates(i).rate(HERE, model.pattern(HERE)).shape()).average().orElseThrow();
+        double shape = IntStream.range(0, 18)
+                .mapToDouble(i -> model.rates(i).rate(HERE, model.pattern(HERE)).shape())
+                .average()
+                .orElseThrow();
         double crowded = 1 - 0.2 * 0.2;
         double strength = 1 / (1 / shape + 0.2);
         double learnt = strength / (strength + before * 0.5 * crowded);
         double d = -Math.log(0.93);
         double bites = Math.log(1 + d * rate * crowded * learnt) / d;
-        KeeperWeight keepers = KeeperWeight.of(event, model.sizes(), model.mix(), model.pattern(HERE), HERE.spotId(), A.size());
+        KeeperWeight keepers =
+                KeeperWeight.of(event, model.sizes(), model.mix(), model.pattern(HERE), HERE.spotId(), A.size());
         double expected = bites * model.landing("walker").mean() * keepers.legalShare() * keepers.meanGrams();
         assertThat(found.stay()).isCloseTo(expected, within(0.01 * expected));
     }
@@ -77,7 +91,8 @@ class MoveAdviceTest {
     @Test
     void bitesMakeItWorthStayingAndABlankMakesItWorthGoing() {
         double none = ask(EVENT, "08:00", fished("07:00", "08:00")).stay();
-        double three = ask(EVENT, "08:00", fished("07:00", "08:00", "07:10", "07:30", "07:50")).stay();
+        double three = ask(EVENT, "08:00", fished("07:00", "08:00", "07:10", "07:30", "07:50"))
+                .stay();
         double fresh = ask(EVENT, "07:00", fished("07:00", "07:00")).stay();
         assertThat(three).isGreaterThan(none);
         assertThat(fresh).isGreaterThan(none);
@@ -93,7 +108,9 @@ class MoveAdviceTest {
         assertThat(found.go()).isEqualTo(found.best().gainGrams() > found.stay());
         if (!found.go()) {
             assertThat(found.stayUntil()).isAfter(at("08:00"));
-            assertThat(Duration.between(at("08:00"), found.best().leaveAt()).toMinutes() % 15 == 0 || found.best().leaveAt().equals(found.leaveBy())).isTrue();
+            assertThat(Duration.between(at("08:00"), found.best().leaveAt()).toMinutes() % 15 == 0
+                            || found.best().leaveAt().equals(found.leaveBy()))
+                    .isTrue();
         }
     }
 
@@ -108,9 +125,14 @@ class MoveAdviceTest {
     @Test
     void leaveByIsCheckInLessTheRoughRunAndTheMargin() {
         MoveAdvice.Answer found = ask(EVENT, "09:00", fished("08:00", "09:00"));
-        Duration run = DayRuns.of(EVENT, A.planning()).at(at("09:00")).between(EVENT.spot("grass-1").orElseThrow().position(), Sample.LAUNCH).orElseThrow().time();
+        Duration run = DayRuns.of(EVENT, A.planning())
+                .at(at("09:00"))
+                .between(EVENT.spot("grass-1").orElseThrow().position(), Sample.LAUNCH)
+                .orElseThrow()
+                .time();
         double slower = EVENT.boat().runMps() / EVENT.boat().roughMps();
-        assertThat(Duration.between(found.leaveBy(), at("15:00")).toMillis() / 60_000.0).isCloseTo(15 + run.toMillis() / 60_000.0 * slower, within(0.02));
+        assertThat(Duration.between(found.leaveBy(), at("15:00")).toMillis() / 60_000.0)
+                .isCloseTo(15 + run.toMillis() / 60_000.0 * slower, within(0.02));
         MoveAdvice.Answer late = ask(EVENT, "14:50", fished("14:00", "14:50"));
         assertThat(late.best()).isNull();
         assertThat(late.stay()).isZero();
@@ -126,15 +148,25 @@ class MoveAdviceTest {
     @Test
     void noHourInLightningIsAMove() {
         ForecastPeriod storm = new ForecastPeriod(at("08:00"), at("15:00"), 3.0, null, null, null, null, true);
-        EventData stormy = EVENT.toBuilder().lake(null).forecast(List.of(storm)).plans(List.of()).competition(List.of()).build();
+        EventData stormy = EVENT.toBuilder()
+                .lake(null)
+                .forecast(List.of(storm))
+                .plans(List.of())
+                .competition(List.of())
+                .build();
         assertThat(ask(stormy, "08:30", fished("07:00", "08:30")).best()).isNull();
     }
 
     @Test
     void onlyBitesThatStandAndNameTheirCellCount() {
-        List<Entry> log = List.of(new Entry.Catch("a", at("07:00"), null, 900.0, null, "grass-1", "walker", true, null, null), new Entry.Bite("b", at("07:10"), "grass-1", "walker", null),
-                new Entry.Bite("c", at("07:20"), "grass-1", null, null), new Entry.Void("d", at("07:30"), "a"), new Entry.Bite("e", Sample.at("06-06T07:00"), "grass-1", "walker", null));
-        assertThat(Today.bites(BagLog.replay(EVENT.event(), log), 1)).containsExactly(new Today.Bite(HERE, at("07:10")));
+        List<Entry> log = List.of(
+                new Entry.Catch("a", at("07:00"), null, 900.0, null, "grass-1", "walker", true, null, null),
+                new Entry.Bite("b", at("07:10"), "grass-1", "walker", null),
+                new Entry.Bite("c", at("07:20"), "grass-1", null, null),
+                new Entry.Void("d", at("07:30"), "a"),
+                new Entry.Bite("e", Sample.at("06-06T07:00"), "grass-1", "walker", null));
+        assertThat(Today.bites(BagLog.replay(EVENT.event(), log), 1))
+                .containsExactly(new Today.Bite(HERE, at("07:10")));
         assertThat(Today.bites(BagLog.replay(EVENT.event(), log), 2)).hasSize(1);
     }
 }

@@ -12,14 +12,14 @@ import lochan.core.Sample;
 import lochan.core.competition.Bag;
 import lochan.core.competition.BagLog;
 import lochan.core.eventdata.EventData;
-import lochan.core.plan.PlanStop;
-import lochan.core.planning.backups.Backups;
-import lochan.core.planning.valuation.PlanValue;
-import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.valuation.PlanValue;
+import lochan.core.planning.valuation.PlanValuer;
 import org.junit.jupiter.api.Test;
 
 class OutlooksTest {
@@ -28,7 +28,9 @@ class OutlooksTest {
     private static final DayModel MODEL = new DayModel(EVENT, 1, Assumptions.DEFAULTS);
     private static final Outlooks OUTLOOKS = new Outlooks(MODEL, 3);
     private static final Cell GRASS = new Cell("grass-1", "walker");
-    private static final List<PlanStop> PLAN = List.of(new PlanStop("grass-1", "walker", at("06:30"), at("09:00")), new PlanStop("ledge-1", "swim-jig", at("09:30"), at("14:00")));
+    private static final List<PlanStop> PLAN = List.of(
+            new PlanStop("grass-1", "walker", at("06:30"), at("09:00")),
+            new PlanStop("ledge-1", "swim-jig", at("09:30"), at("14:00")));
     /** Of quantiles of 5 000 days, relative. */
     private static final double SAMPLED = 0.05;
 
@@ -43,8 +45,11 @@ class OutlooksTest {
     }
 
     private static Today seen(int bites, String from, String to) {
-        return new Today(List.of(new Today.Effort(GRASS, at(from), at(to))),
-                Stream.generate(() -> new Today.Bite(GRASS, at(from).plusSeconds(600))).limit(bites).toList());
+        return new Today(
+                List.of(new Today.Effort(GRASS, at(from), at(to))),
+                Stream.generate(() -> new Today.Bite(GRASS, at(from).plusSeconds(600)))
+                        .limit(bites)
+                        .toList());
     }
 
     @Test
@@ -69,7 +74,8 @@ class OutlooksTest {
     @Test
     void whenNothingIsLeftToFishItIsTheBag() {
         Outlook outlook = OUTLOOKS.of(seen(2, "06:30", "14:00"), List.of(), bag(1500, 900));
-        assertThat(List.of(outlook.p10Grams(), outlook.p50Grams(), outlook.p90Grams())).allSatisfy(g -> assertThat(g).isCloseTo(2400, within(1e-6)));
+        assertThat(List.of(outlook.p10Grams(), outlook.p50Grams(), outlook.p90Grams()))
+                .allSatisfy(g -> assertThat(g).isCloseTo(2400, within(1e-6)));
         assertThat(outlook.chanceOfTarget()).isZero();
     }
 
@@ -77,7 +83,8 @@ class OutlooksTest {
     void oneMoreFishAddsItsWeightWhereThereIsRoomAndWhatItBeatsTheLightestByWhereThereIsNone() {
         List<Double> fish = List.of(500.0, 2000.0);
         Outlook room = OUTLOOKS.of(Today.NOTHING, new Outlooks.Question(List.of(), bag(1500, 900), fish, 1));
-        Outlook full = OUTLOOKS.of(Today.NOTHING, new Outlooks.Question(List.of(), bag(1500, 900, 1000, 1100, 1200), fish, 1));
+        Outlook full =
+                OUTLOOKS.of(Today.NOTHING, new Outlooks.Question(List.of(), bag(1500, 900, 1000, 1100, 1200), fish, 1));
         Outlook early = OUTLOOKS.of(Today.NOTHING, new Outlooks.Question(PLAN, bag(1500, 900), fish, 1));
         assertThat(room.adds()).containsExactly(500.0, 2000.0);
         assertThat(full.adds()).containsExactly(0.0, 1100.0);
@@ -85,7 +92,9 @@ class OutlooksTest {
         assertThat(early.adds().getLast()).isBetween(early.adds().getFirst(), 2000.0);
         assertThat(room.chanceOfMore()).isZero();
         assertThat(early.chanceOfMore()).isGreaterThan(0.5);
-        assertThat(OUTLOOKS.of(Today.NOTHING, new Outlooks.Question(PLAN, bag(1500, 900), fish, 0.5)).p50Grams()).isCloseTo(2400 + (early.p50Grams() - 2400) / 2, within(1e-6));
+        assertThat(OUTLOOKS.of(Today.NOTHING, new Outlooks.Question(PLAN, bag(1500, 900), fish, 0.5))
+                        .p50Grams())
+                .isCloseTo(2400 + (early.p50Grams() - 2400) / 2, within(1e-6));
     }
 
     @Test
@@ -115,22 +124,32 @@ class OutlooksTest {
 
     @Test
     void theRestOfAPlanBeginsNow() {
-        assertThat(Outlooks.rest(PLAN, at("08:00"))).containsExactly(new PlanStop("grass-1", "walker", at("08:00"), at("09:00")), PLAN.get(1));
+        assertThat(Outlooks.rest(PLAN, at("08:00")))
+                .containsExactly(new PlanStop("grass-1", "walker", at("08:00"), at("09:00")), PLAN.get(1));
         assertThat(Outlooks.rest(PLAN, at("14:00"))).isEmpty();
     }
 
     @Test
     void aTriggerFiresWhenItsStopHadTooFewByItsTime() {
-        Backups.Ladder ladder = new Backups.Ladder(new Pattern("grass-edge", "walker"), List.of(new Backups.Backup(new Pattern("channel-ledge", "swim-jig"), 1000, List.of(PLAN.get(1)),
-                List.of(new Backups.Trigger("grass-1", at("08:00"), 1)))));
+        Backups.Ladder ladder = new Backups.Ladder(
+                new Pattern("grass-edge", "walker"),
+                List.of(new Backups.Backup(
+                        new Pattern("channel-ledge", "swim-jig"),
+                        1000,
+                        List.of(PLAN.get(1)),
+                        List.of(new Backups.Trigger("grass-1", at("08:00"), 1)))));
         ScenarioSet set = OUTLOOKS.scenarios();
-        assertThat(FiredTrigger.of(PLAN, ladder, seen(0, "06:30", "08:30"), at("08:30"), set)).singleElement().satisfies(t -> {
-            assertThat(t.to().spotType()).isEqualTo("channel-ledge");
-            assertThat(t.seen()).isZero();
-            assertThat(t.chance()).isBetween(0.0, 1.0);
-        });
-        assertThat(FiredTrigger.of(PLAN, ladder, seen(1, "06:30", "08:30"), at("08:30"), set)).isEmpty();
-        assertThat(FiredTrigger.of(PLAN, ladder, seen(0, "06:30", "07:30"), at("07:30"), set)).isEmpty();
+        assertThat(FiredTrigger.of(PLAN, ladder, seen(0, "06:30", "08:30"), at("08:30"), set))
+                .singleElement()
+                .satisfies(t -> {
+                    assertThat(t.to().spotType()).isEqualTo("channel-ledge");
+                    assertThat(t.seen()).isZero();
+                    assertThat(t.chance()).isBetween(0.0, 1.0);
+                });
+        assertThat(FiredTrigger.of(PLAN, ladder, seen(1, "06:30", "08:30"), at("08:30"), set))
+                .isEmpty();
+        assertThat(FiredTrigger.of(PLAN, ladder, seen(0, "06:30", "07:30"), at("07:30"), set))
+                .isEmpty();
     }
 
     @Test
@@ -138,6 +157,7 @@ class OutlooksTest {
         double hour = Outlooks.chanceOfSoFew(OUTLOOKS.scenarios(), GRASS, at("06:30"), at("07:30"), 0);
         double three = Outlooks.chanceOfSoFew(OUTLOOKS.scenarios(), GRASS, at("06:30"), at("09:30"), 0);
         assertThat(three).isLessThan(hour);
-        assertThat(Outlooks.chanceOfSoFew(OUTLOOKS.scenarios(), GRASS, at("06:30"), at("06:30"), 0)).isEqualTo(1);
+        assertThat(Outlooks.chanceOfSoFew(OUTLOOKS.scenarios(), GRASS, at("06:30"), at("06:30"), 0))
+                .isEqualTo(1);
     }
 }

@@ -11,9 +11,16 @@ import org.junit.jupiter.params.provider.CsvSource;
 class UnitsTest {
 
     @ParameterizedTest
-    @CsvSource({"1474.2, LB_OZ, 3 lb 4 oz", "1474.2, LB, 3.25 lb", "1474.2, KG, 1.47 kg", "453.0, LB_OZ, 1 lb 0 oz", "0, LB_OZ, 0 lb 0 oz"})
+    @CsvSource({
+        "1474.2, LB_OZ, 3 lb 4 oz",
+        "1474.2, LB, 3.25 lb",
+        "1474.2, KG, 1.47 kg",
+        "453.0, LB_OZ, 1 lb 0 oz",
+        "0, LB_OZ, 0 lb 0 oz"
+    })
     void showsAWeightInItsUnit(double grams, Units.Weight unit, String shown) {
-        assertThat(new Units(unit, Units.Length.IN, Units.Depth.FT, Units.Temperature.F, Units.Speed.MPH).weight(grams)).isEqualTo(shown);
+        assertThat(new Units(unit, Units.Length.IN, Units.Depth.FT, Units.Temperature.F, Units.Speed.MPH).weight(grams))
+                .isEqualTo(shown);
     }
 
     @Test
@@ -33,14 +40,17 @@ class UnitsTest {
         assertThat(Units.USUAL.distance(1609.344)).isEqualTo("1.0 mi");
     }
 
-    private static final Units METRIC = new Units(Units.Weight.KG, Units.Length.CM, Units.Depth.M, Units.Temperature.C, Units.Speed.KMH);
+    private static final Units METRIC =
+            new Units(Units.Weight.KG, Units.Length.CM, Units.Depth.M, Units.Temperature.C, Units.Speed.KMH);
 
     @ParameterizedTest
     @CsvSource({"3/8, 10.631", "1 1/2 oz, 42.524", "0.5, 14.175", "10 g, 10"})
     void readsTheWeightOfALureAndShowsItAsItIsStampedOn(String typed, double grams) throws BadQuantityException {
         assertThat(QuantityText.lureGrams(typed, Units.USUAL)).isCloseTo(grams, within(0.001));
-        assertThat(QuantityText.lureGrams(Units.USUAL.typedLureWeight(grams), Units.USUAL)).isCloseTo(grams, within(0.45));
-        assertThat(QuantityText.lureGrams(METRIC.typedLureWeight(grams), METRIC)).isCloseTo(grams, within(0.051));
+        assertThat(QuantityText.lureGrams(Units.USUAL.typedLureWeight(grams), Units.USUAL))
+                .isCloseTo(grams, within(0.45));
+        assertThat(QuantityText.lureGrams(METRIC.typedLureWeight(grams), METRIC))
+                .isCloseTo(grams, within(0.051));
     }
 
     @Test
@@ -57,7 +67,8 @@ class UnitsTest {
         assertThat(QuantityText.rodMetres("7", Units.USUAL)).isCloseTo(2.1336, within(1e-9));
         assertThat(QuantityText.lineKg("12", Units.USUAL)).isCloseTo(5.443, within(0.001));
         assertThat(QuantityText.lineKg("12 lb", METRIC)).isCloseTo(5.443, within(0.001));
-        assertThatThrownBy(() -> QuantityText.lineKg("thick", Units.USUAL)).hasMessageContaining("“thick” is not what a line carries");
+        assertThatThrownBy(() -> QuantityText.lineKg("thick", Units.USUAL))
+                .hasMessageContaining("“thick” is not what a line carries");
         assertThatThrownBy(() -> QuantityText.lureGrams("3/0", Units.USUAL)).hasMessageContaining("a lure's weight");
     }
 }

@@ -14,7 +14,9 @@ class DayProjectionTest {
     private static final double SAMPLED = 0.07;
 
     private static double[] days(Random random, double mean, double sd) {
-        return IntStream.range(0, DAYS).mapToDouble(i -> Math.max(0, mean + sd * random.nextGaussian())).toArray();
+        return IntStream.range(0, DAYS)
+                .mapToDouble(i -> Math.max(0, mean + sd * random.nextGaussian()))
+                .toArray();
     }
 
     @Test
@@ -24,12 +26,17 @@ class DayProjectionTest {
         int held = 0;
         for (int i = 0; i < below.length; i++) {
             double mean = 4000 + 3000 * random.nextDouble();
-            DayProjection f = DayProjection.of(days(random, mean, 1000), Math.max(0, mean + 1000 * random.nextGaussian()));
+            DayProjection f =
+                    DayProjection.of(days(random, mean, 1000), Math.max(0, mean + 1000 * random.nextGaussian()));
             below[i] = f.below();
             held += f.held() ? 1 : 0;
         }
         for (double p : new double[] {0.1, 0.25, 0.5, 0.75, 0.9}) {
-            assertThat(IntStream.range(0, below.length).filter(i -> below[i] <= p).count() / (double) below.length).isCloseTo(p, within(SAMPLED));
+            assertThat(IntStream.range(0, below.length)
+                                    .filter(i -> below[i] <= p)
+                                    .count()
+                            / (double) below.length)
+                    .isCloseTo(p, within(SAMPLED));
         }
         assertThat(held / (double) below.length).isCloseTo(0.8, within(SAMPLED));
     }

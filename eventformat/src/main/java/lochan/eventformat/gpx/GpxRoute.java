@@ -14,7 +14,7 @@ import lochan.core.event.Position;
 /** A plan's way as a GPX route that bends with the water, and its stops as waypoints. */
 public final class GpxRoute {
 
-    private GpxRoute() { }
+    private GpxRoute() {}
 
     /**
      * A point of the way.
@@ -35,16 +35,25 @@ public final class GpxRoute {
         List<WayPoint> points = way.stream().map(GpxRoute::point).toList();
         List<WayPoint> named = new ArrayList<>();
         for (WayPoint p : points) {
-            if (p.getName().isPresent() && named.stream().noneMatch(n -> n.getName().equals(p.getName()))) {
+            if (p.getName().isPresent()
+                    && named.stream().noneMatch(n -> n.getName().equals(p.getName()))) {
                 named.add(p);
             }
         }
-        GPX gpx = GPX.builder("Lochan").wayPoints(named).addRoute(Route.builder().name(Intake.text(name)).points(points).build()).build();
+        GPX gpx = GPX.builder("Lochan")
+                .wayPoints(named)
+                .addRoute(Route.builder().name(Intake.text(name)).points(points).build())
+                .build();
         GPX.Writer.DEFAULT.write(gpx, out);
     }
 
     private static WayPoint point(Point p) {
-        return WayPoint.builder().lat(p.position().lat()).lon(p.position().lon()).name(p.name() == null ? null : Intake.text(p.name())).time(p.at())
-                .desc(p.note() == null ? null : Intake.text(p.note())).build();
+        return WayPoint.builder()
+                .lat(p.position().lat())
+                .lon(p.position().lon())
+                .name(p.name() == null ? null : Intake.text(p.name()))
+                .time(p.at())
+                .desc(p.note() == null ? null : Intake.text(p.note()))
+                .build();
     }
 }

@@ -17,16 +17,18 @@ public final class GpxTrack {
 
     /** Three days at one fix a second. */
     private static final int MOST_FIXES = 3 * 86_400;
+
     private static final int LONGEST_SHOWN = 40;
 
-    private GpxTrack() { }
+    private GpxTrack() {}
 
     /** @throws GpxException when it is no GPX, has a document type, no track point with a time, too many, or time runs backwards */
     public static List<Fix> read(InputStream in) throws GpxException {
         Points points = new Points();
         GpxXml.walk(in, points);
         if (points.fixes.isEmpty()) {
-            throw new GpxException("the file has no track point with a time: export the track itself, not waypoints or a route");
+            throw new GpxException(
+                    "the file has no track point with a time: export the track itself, not waypoints or a route");
         }
         return points.fixes;
     }
@@ -55,11 +57,12 @@ public final class GpxTrack {
 
         private void add(Fix fix, int line) throws GpxException {
             if (!fixes.isEmpty() && fix.at().isBefore(fixes.getLast().at())) {
-                throw new GpxException("line " + line + ": time runs backwards from " + fixes.getLast().at() + " to " + fix.at()
-                        + ": export one track at a time");
+                throw new GpxException("line " + line + ": time runs backwards from "
+                        + fixes.getLast().at() + " to " + fix.at() + ": export one track at a time");
             }
             if (fixes.size() == MOST_FIXES) {
-                throw new GpxException("the file has more than " + MOST_FIXES + " track points, three days at one a second: cut it into days");
+                throw new GpxException("the file has more than " + MOST_FIXES
+                        + " track points, three days at one a second: cut it into days");
             }
             fixes.add(fix);
         }
@@ -73,7 +76,8 @@ public final class GpxTrack {
             } catch (DateTimeException e) {
                 // Told below, like a year that cannot be meant.
             }
-            throw new GpxException("line " + line + ": found the time \"" + (text.length() > LONGEST_SHOWN ? text.substring(0, LONGEST_SHOWN) + "…" : text)
+            throw new GpxException("line " + line + ": found the time \""
+                    + (text.length() > LONGEST_SHOWN ? text.substring(0, LONGEST_SHOWN) + "…" : text)
                     + "\", expected one as 2027-05-29T06:00:00Z");
         }
     }

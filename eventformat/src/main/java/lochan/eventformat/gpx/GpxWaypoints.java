@@ -12,8 +12,8 @@ import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
 import lochan.core.Intake;
 import lochan.core.event.Position;
-import lochan.core.lake.SpotType;
 import lochan.core.lake.Spot;
+import lochan.core.lake.SpotType;
 
 /** Spots as GPX waypoints, for plotters and from them. */
 public final class GpxWaypoints {
@@ -22,7 +22,7 @@ public final class GpxWaypoints {
     private static final int MOST_WAYPOINTS = 5_000;
     private static final int LONGEST_NAME = 80;
 
-    private GpxWaypoints() { }
+    private GpxWaypoints() {}
 
     /**
      * A waypoint.
@@ -30,7 +30,7 @@ public final class GpxWaypoints {
      * @param name what it is called; empty: nothing
      * @param type its kind in the file's own words; empty: not said
      */
-    public record Waypoint(String name, String type, Position position) { }
+    public record Waypoint(String name, String type, Position position) {}
 
     /** @throws GpxException when it is no GPX, has a document type, no waypoint, or too many */
     public static List<Waypoint> read(InputStream in) throws GpxException {
@@ -71,7 +71,8 @@ public final class GpxWaypoints {
         public void end(String element) throws GpxException {
             if (element.equals("wpt")) {
                 if (waypoints.size() == MOST_WAYPOINTS) {
-                    throw new GpxException("the file has more than " + MOST_WAYPOINTS + " waypoints: export those of this lake only");
+                    throw new GpxException(
+                            "the file has more than " + MOST_WAYPOINTS + " waypoints: export those of this lake only");
                 }
                 waypoints.add(new Waypoint(name, type, position));
                 position = null;
@@ -82,7 +83,8 @@ public final class GpxWaypoints {
     /** Writes spots: name, spot type as type, depth in the description. */
     public static void write(List<Spot> spots, OutputStream out) {
         try {
-            XMLStreamWriter xml = XMLOutputFactory.newDefaultFactory().createXMLStreamWriter(out, StandardCharsets.UTF_8.name());
+            XMLStreamWriter xml =
+                    XMLOutputFactory.newDefaultFactory().createXMLStreamWriter(out, StandardCharsets.UTF_8.name());
             xml.writeStartDocument(StandardCharsets.UTF_8.name(), "1.0");
             xml.writeStartElement("gpx");
             xml.writeDefaultNamespace(NAMESPACE);
@@ -90,12 +92,24 @@ public final class GpxWaypoints {
             xml.writeAttribute("creator", "Lochan");
             for (Spot spot : spots) {
                 xml.writeStartElement("wpt");
-                xml.writeAttribute("lat", String.format(Locale.ROOT, "%.6f", spot.position().lat()));
-                xml.writeAttribute("lon", String.format(Locale.ROOT, "%.6f", spot.position().lon()));
+                xml.writeAttribute(
+                        "lat",
+                        String.format(Locale.ROOT, "%.6f", spot.position().lat()));
+                xml.writeAttribute(
+                        "lon",
+                        String.format(Locale.ROOT, "%.6f", spot.position().lon()));
                 element(xml, "name", spot.name());
                 if (spot.depthMaxM() != null) {
-                    element(xml, "desc", String.format(Locale.ROOT, "%s%.1f m", spot.depthMinM() == null ? "" : String.format(Locale.ROOT, "%.1f to ", spot.depthMinM()),
-                            spot.depthMaxM()));
+                    element(
+                            xml,
+                            "desc",
+                            String.format(
+                                    Locale.ROOT,
+                                    "%s%.1f m",
+                                    spot.depthMinM() == null
+                                            ? ""
+                                            : String.format(Locale.ROOT, "%.1f to ", spot.depthMinM()),
+                                    spot.depthMaxM()));
                 }
                 element(xml, "type", SpotType.words(spot.spotType()));
                 xml.writeEndElement();

@@ -13,7 +13,7 @@ import lochan.core.event.Position;
  */
 final class GpxXml {
 
-    private GpxXml() { }
+    private GpxXml() {}
 
     /** What is done at the beginning and the end of elements. */
     interface Visitor {
@@ -38,7 +38,10 @@ final class GpxXml {
                 xml.close();
             }
         } catch (XMLStreamException e) {
-            String where = e.getLocation() == null ? "" : " at line " + e.getLocation().getLineNumber() + ", column " + e.getLocation().getColumnNumber();
+            String where = e.getLocation() == null
+                    ? ""
+                    : " at line " + e.getLocation().getLineNumber() + ", column "
+                            + e.getLocation().getColumnNumber();
             throw new GpxException("the file is no whole XML" + where + ": export it from the plotter again");
         }
     }
@@ -48,13 +51,14 @@ final class GpxXml {
         while (xml.hasNext()) {
             switch (xml.next()) {
                 case XMLStreamConstants.DTD ->
-                        throw new GpxException("the file has a document type (DOCTYPE), which no plotter needs: export it again");
+                    throw new GpxException(
+                            "the file has a document type (DOCTYPE), which no plotter needs: export it again");
                 case XMLStreamConstants.START_ELEMENT -> {
                     isGpx |= xml.getLocalName().equals("gpx");
                     visitor.begin(xml.getLocalName(), xml);
                 }
                 case XMLStreamConstants.END_ELEMENT -> visitor.end(xml.getLocalName());
-                default -> { }
+                default -> {}
             }
         }
         if (!isGpx) {
@@ -69,7 +73,8 @@ final class GpxXml {
         try {
             return new Position(Double.parseDouble(lat), Double.parseDouble(lon));
         } catch (IllegalArgumentException | NullPointerException e) {
-            throw new GpxException("line " + xml.getLocation().getLineNumber() + ": found lat=\"" + lat + "\" lon=\"" + lon + "\", expected degrees");
+            throw new GpxException("line " + xml.getLocation().getLineNumber() + ": found lat=\"" + lat + "\" lon=\""
+                    + lon + "\", expected degrees");
         }
     }
 }

@@ -28,16 +28,26 @@ class GpxTrackTest {
 
     @Test
     void readsTrackPointsWithATimeAndNothingElse() throws GpxException {
-        assertThat(read(GPX)).extracting(Fix::at).containsExactly(Instant.parse("2027-06-03T11:30:00Z"), Instant.parse("2027-06-03T11:30:01.500Z"));
+        assertThat(read(GPX))
+                .extracting(Fix::at)
+                .containsExactly(Instant.parse("2027-06-03T11:30:00Z"), Instant.parse("2027-06-03T11:30:01.500Z"));
         assertThat(read(GPX)).extracting(f -> f.position().lat()).containsExactly(42.6, 42.8);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "<?xml version=\"1.0\"?> | <!DOCTYPE gpx SYSTEM \"http://localhost/x.dtd\"> | document type",
-        "<?xml version=\"1.0\"?> | <!DOCTYPE lolz [<!ENTITY a \"aaaa\"><!ENTITY b \"&a;&a;&a;\">]> | document type",
-        "11:30:01.500Z | 11:29:00Z | time runs backwards", "lat=\"42.8\" | lat=\"142.8\" | expected degrees", "lat=\"42.8\" | lot=\"42.8\" | expected degrees",
-        "2027-06-03T05:30:00-06:00 | this morning | expected one as", "</trkseg></trk></gpx> | </trkseg> | no whole XML", "trkpt | rtept | no track point with a time"})
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "<?xml version=\"1.0\"?> | <!DOCTYPE gpx SYSTEM \"http://localhost/x.dtd\"> | document type",
+                "<?xml version=\"1.0\"?> | <!DOCTYPE lolz [<!ENTITY a \"aaaa\"><!ENTITY b \"&a;&a;&a;\">]> | document type",
+                "11:30:01.500Z | 11:29:00Z | time runs backwards",
+                "lat=\"42.8\" | lat=\"142.8\" | expected degrees",
+                "lat=\"42.8\" | lot=\"42.8\" | expected degrees",
+                "2027-06-03T05:30:00-06:00 | this morning | expected one as",
+                "</trkseg></trk></gpx> | </trkseg> | no whole XML",
+                "trkpt | rtept | no track point with a time"
+            })
     void refusesHostileAndBrokenFilesAndSaysWhy(String right, String wrong, String message) {
         String broken = GPX.replace(right, wrong);
         assertThat(broken).isNotEqualTo(GPX);
@@ -49,6 +59,8 @@ class GpxTrackTest {
     void refusesOtherKindsOfFiles() {
         assertThatThrownBy(() -> read("")).isInstanceOf(GpxException.class);
         assertThatThrownBy(() -> read("{}")).isInstanceOf(GpxException.class);
-        assertThatThrownBy(() -> read("<html></html>")).isInstanceOf(GpxException.class).hasMessageContaining("no GPX");
+        assertThatThrownBy(() -> read("<html></html>"))
+                .isInstanceOf(GpxException.class)
+                .hasMessageContaining("no GPX");
     }
 }

@@ -16,10 +16,10 @@ import lochan.core.competition.BagRow;
 import lochan.core.competition.Entry;
 import lochan.core.competition.EventResult;
 import lochan.core.competition.Fish;
-import lochan.core.competition.TagNames;
 import lochan.core.competition.LivewellCare;
-import lochan.core.event.Event;
+import lochan.core.competition.TagNames;
 import lochan.core.event.CompetitionDay;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.TieBreak;
 import lochan.core.quantity.Units;
@@ -44,11 +44,27 @@ import lochan.core.quantity.Units;
  * @param results what each day counts; empty before the first weigh-in
  * @param sum     what all days come to; null: one day only, or nothing yet
  */
-public record BagView(int day, String clock, Hours hours, String total, String net, String count, String needs, Words told, Last last, Pair pair, List<Slot> slots, List<Line> lines,
-                      LivewellView livewell, List<String> tags, List<String> results, String sum) {
+public record BagView(
+        int day,
+        String clock,
+        Hours hours,
+        String total,
+        String net,
+        String count,
+        String needs,
+        Words told,
+        Last last,
+        Pair pair,
+        List<Slot> slots,
+        List<Line> lines,
+        LivewellView livewell,
+        List<String> tags,
+        List<String> results,
+        String sum) {
 
     /** Width of a full bar in the slots's drawing. */
     static final double BAR_WIDTH = 200;
+
     private static final Duration SOON = Duration.ofMinutes(30);
     private static final Duration NOW = Duration.ofMinutes(10);
     private static final int MOST_SLOTS = 30;
@@ -69,10 +85,10 @@ public record BagView(int day, String clock, Hours hours, String total, String n
      * @param leave when to leave for check-in, in words; null: not known
      * @param tone  {@code calm}, {@code soon} or {@code now}
      */
-    public record Hours(boolean open, String toGo, String leave, String tone) { }
+    public record Hours(boolean open, String toGo, String leave, String tone) {}
 
     /** The entry that undo takes back, and what it said. */
-    public record Last(String id, String what) { }
+    public record Last(String id, String what) {}
 
     /**
      * A place in the slots.
@@ -81,7 +97,8 @@ public record BagView(int day, String clock, Hours hours, String total, String n
      * @param kind {@code to-beat}: the fish that the next one must beat; {@code dead}, {@code short}, {@code empty} or {@code kept}
      * @param note the same in words
      */
-    public record Slot(String tag, String since, String measure, String species, double width, String kind, String note) { }
+    public record Slot(
+            String tag, String since, String measure, String species, double width, String kind, String note) {}
 
     /**
      * The livewell and the fish in it.
@@ -90,13 +107,21 @@ public record BagView(int day, String clock, Hours hours, String total, String n
      * @param look  a reminder to look at it; null: not yet due
      * @param warm  what to do against warm water; null: it is not known to be warm
      */
-    public record LivewellView(String state, String look, String warm) { }
+    public record LivewellView(String state, String look, String warm) {}
 
     /** An entry of the day, and what it brought. */
-    public record Line(String id, String time, String what, String brought, boolean isCatch, boolean voided, boolean mayVoid, boolean mayDie) { }
+    public record Line(
+            String id,
+            String time,
+            String what,
+            String brought,
+            boolean isCatch,
+            boolean voided,
+            boolean mayVoid,
+            boolean mayDie) {}
 
     /** Two fish for the balance, and how many weighings are left. */
-    public record Pair(String first, String firstName, String second, String secondName, String left) { }
+    public record Pair(String first, String firstName, String second, String secondName, String left) {}
 
     /**
      * What the view is made for.
@@ -104,7 +129,7 @@ public record BagView(int day, String clock, Hours hours, String total, String n
      * @param day       number of the day shown
      * @param leaveBy when to leave for check-in from here; null: not known
      */
-    public record Moment(int day, Instant now, Instant leaveBy) { }
+    public record Moment(int day, Instant now, Instant leaveBy) {}
 
     /** @throws IllegalArgumentException when the log cannot stand under the rules */
     public static BagView of(Event event, Names names, List<Entry> entries, Moment moment, Units units) {
@@ -131,9 +156,23 @@ public record BagView(int day, String clock, Hours hours, String total, String n
         Function<Double, String> words = byLength ? units::length : units::weight;
         EventResult result = EventResult.of(event, log);
         LivewellCare care = LivewellCare.of(event, log, moment.day(), moment.now());
-        return new BagView(moment.day(), Times.clock(moment.now(), zone), hours(event.day(moment.day()), moment, zone), words.apply(sums.total()),
-                Objects.equals(sums.total(), sums.net()) ? null : words.apply(sums.net()), count(bag, event), sums.needs() == null ? null : words.apply(sums.needs()), told, last, pair(bag),
-                slots(bag, event, words, care), lines.reversed(), livewell(care, moment.now(), zone, units), tags(event), results(result, event, words), sum(result, event, words, units));
+        return new BagView(
+                moment.day(),
+                Times.clock(moment.now(), zone),
+                hours(event.day(moment.day()), moment, zone),
+                words.apply(sums.total()),
+                Objects.equals(sums.total(), sums.net()) ? null : words.apply(sums.net()),
+                count(bag, event),
+                sums.needs() == null ? null : words.apply(sums.needs()),
+                told,
+                last,
+                pair(bag),
+                slots(bag, event, words, care),
+                lines.reversed(),
+                livewell(care, moment.now(), zone, units),
+                tags(event),
+                results(result, event, words),
+                sum(result, event, words, units));
     }
 
     /** A fish just logged is no fish of the livewell yet when its verdict is told. */
@@ -142,23 +181,50 @@ public record BagView(int day, String clock, Hours hours, String total, String n
             seen.put(c.id(), new Fish(c.id(), c.species(), c.grams(), c.mm(), c.alive(), false, null));
         }
         if (row.entry() instanceof Entry.Correct c && seen.get(c.catchId()) instanceof Fish f) {
-            seen.put(f.id(), new Fish(f.id(), f.species(), c.grams() == null ? f.grams() : c.grams(), c.mm() == null ? f.mm() : c.mm(), f.alive(), f.isShort(), f.tag()));
+            seen.put(
+                    f.id(),
+                    new Fish(
+                            f.id(),
+                            f.species(),
+                            c.grams() == null ? f.grams() : c.grams(),
+                            c.mm() == null ? f.mm() : c.mm(),
+                            f.alive(),
+                            f.isShort(),
+                            f.tag()));
         }
     }
 
     /** @param bag of the day as it is now */
-    private static Line line(BagRow row, BagLog log, Bag bag, Words words, Function<String, Fish> fish, Names names, ZoneId zone, Units units) {
+    private static Line line(
+            BagRow row,
+            BagLog log,
+            Bag bag,
+            Words words,
+            Function<String, Fish> fish,
+            Names names,
+            ZoneId zone,
+            Units units) {
         Entry entry = row.entry();
         String id = entry.id();
         boolean inLivewell = row.bag().fish().stream().anyMatch(f -> f.id().equals(id));
-        return new Line(id, Times.clock(entry.at(), zone), Words.of(entry, fish, names, units),
-                words == null ? "" : words.act(), entry instanceof Entry.Catch, log.isVoided(id), !log.isVoided(id) && !undoesAnUndo(entry, log),
-                entry instanceof Entry.Catch && inLivewell && bag.fish().stream().anyMatch(f -> f.id().equals(id) && f.alive()));
+        return new Line(
+                id,
+                Times.clock(entry.at(), zone),
+                Words.of(entry, fish, names, units),
+                words == null ? "" : words.act(),
+                entry instanceof Entry.Catch,
+                log.isVoided(id),
+                !log.isVoided(id) && !undoesAnUndo(entry, log),
+                entry instanceof Entry.Catch
+                        && inLivewell
+                        && bag.fish().stream().anyMatch(f -> f.id().equals(id) && f.alive()));
     }
 
     private static boolean undoesAnUndo(Entry entry, BagLog log) {
         return entry instanceof Entry.Void v
-                && log.rows().stream().map(BagRow::entry).anyMatch(e -> e.id().equals(v.entryId()) && e instanceof Entry.Void);
+                && log.rows().stream()
+                        .map(BagRow::entry)
+                        .anyMatch(e -> e.id().equals(v.entryId()) && e instanceof Entry.Void);
     }
 
     private static Hours hours(CompetitionDay day, Moment moment, ZoneId zone) {
@@ -166,41 +232,78 @@ public record BagView(int day, String clock, Hours hours, String total, String n
         Duration toCheckIn = Duration.between(now, day.checkIn());
         boolean open = !now.isBefore(day.start()) && now.isBefore(day.checkIn());
         Duration left = moment.leaveBy() == null ? toCheckIn : Duration.between(now, moment.leaveBy());
-        String leave = moment.leaveBy() == null || !open ? null
-                : left.toMinutes() < 1 ? "Leave for check-in now." : "Leave for check-in by " + Times.clock(moment.leaveBy(), zone) + ", in " + Times.span(left) + ".";
-        return new Hours(open, toCheckIn.isNegative() ? null : Times.span(toCheckIn), leave, !open ? "calm" : left.compareTo(NOW) < 0 ? "now" : left.compareTo(SOON) < 0 ? "soon" : "calm");
+        String leave = moment.leaveBy() == null || !open
+                ? null
+                : left.toMinutes() < 1
+                        ? "Leave for check-in now."
+                        : "Leave for check-in by " + Times.clock(moment.leaveBy(), zone) + ", in " + Times.span(left)
+                                + ".";
+        return new Hours(
+                open,
+                toCheckIn.isNegative() ? null : Times.span(toCheckIn),
+                leave,
+                !open ? "calm" : left.compareTo(NOW) < 0 ? "now" : left.compareTo(SOON) < 0 ? "soon" : "calm");
     }
 
     private static String count(Bag bag, Event event) {
         int fish = bag.fish().size();
-        return event.rules().limit() == null || event.rules().format() == Format.EVERY_FISH ? fish + " fish" : fish + " of " + event.rules().limit();
+        return event.rules().limit() == null || event.rules().format() == Format.EVERY_FISH
+                ? fish + " fish"
+                : fish + " of " + event.rules().limit();
     }
 
     private static List<Slot> slots(Bag bag, Event event, Function<Double, String> words, LivewellCare care) {
         boolean byLength = event.rules().format() == Format.LIMIT_LENGTH;
         Function<Fish, Double> measure = byLength ? Fish::mm : Fish::grams;
         Double needs = byLength ? bag.length().needs() : bag.needsGrams();
-        double most = bag.fish().stream().map(measure).filter(Objects::nonNull).mapToDouble(Double::doubleValue).max().orElse(1);
+        double most = bag.fish().stream()
+                .map(measure)
+                .filter(Objects::nonNull)
+                .mapToDouble(Double::doubleValue)
+                .max()
+                .orElse(1);
         List<Slot> slots = new ArrayList<>();
-        bag.fish().stream().sorted(Comparator.comparing((Fish f) -> measure.apply(f) == null ? 0 : measure.apply(f)).reversed())
-                .forEach(f -> slots.add(slot(f, care.inLivewell().containsKey(f.id()) ? Times.span(care.inLivewell().get(f.id())) : "", measure.apply(f), needs, most, words)));
-        int places = Math.min(MOST_SLOTS, event.rules().limit() == null ? slots.size() : event.rules().limit());
+        bag.fish().stream()
+                .sorted(Comparator.comparing((Fish f) -> measure.apply(f) == null ? 0 : measure.apply(f))
+                        .reversed())
+                .forEach(f -> slots.add(slot(
+                        f,
+                        care.inLivewell().containsKey(f.id())
+                                ? Times.span(care.inLivewell().get(f.id()))
+                                : "",
+                        measure.apply(f),
+                        needs,
+                        most,
+                        words)));
+        int places = Math.min(
+                MOST_SLOTS,
+                event.rules().limit() == null ? slots.size() : event.rules().limit());
         while (slots.size() < places) {
             slots.add(new Slot("–", "", "", "", 0, "empty", "room"));
         }
         return slots;
     }
 
-    private static Slot slot(Fish fish, String since, Double measure, Double needs, double most, Function<Double, String> words) {
-        String kind = !fish.alive() ? "dead" : fish.isShort() ? "short" : needs != null && needs.equals(measure) ? "to-beat" : "kept";
-        String note = switch (kind) {
-            case "dead" -> "dead";
-            case "short" -> "short by your rules";
-            case "to-beat" -> "to beat";
-            default -> "";
-        };
-        return new Slot(fish.tag(), since, measure == null ? "not weighed" : words.apply(measure), fish.species() == null ? "" : fish.species().code(),
-                measure == null ? BAR_WIDTH / 8 : BAR_WIDTH * measure / most, kind, note);
+    private static Slot slot(
+            Fish fish, String since, Double measure, Double needs, double most, Function<Double, String> words) {
+        String kind = !fish.alive()
+                ? "dead"
+                : fish.isShort() ? "short" : needs != null && needs.equals(measure) ? "to-beat" : "kept";
+        String note =
+                switch (kind) {
+                    case "dead" -> "dead";
+                    case "short" -> "short by your rules";
+                    case "to-beat" -> "to beat";
+                    default -> "";
+                };
+        return new Slot(
+                fish.tag(),
+                since,
+                measure == null ? "not weighed" : words.apply(measure),
+                fish.species() == null ? "" : fish.species().code(),
+                measure == null ? BAR_WIDTH / 8 : BAR_WIDTH * measure / most,
+                kind,
+                note);
     }
 
     private static LivewellView livewell(LivewellCare care, Instant now, ZoneId zone, Units units) {
@@ -208,11 +311,20 @@ public record BagView(int day, String clock, Hours hours, String total, String n
             return null;
         }
         long fishHours = Math.round(care.fishHours());
-        String state = (care.inLivewell().size() == 1 ? "One fish" : care.inLivewell().size() + " fish") + " in it, the first for " + Times.span(Duration.between(care.since(), now)) + "; " + fishHours
-                + (fishHours == 1 ? " fish-hour" : " fish-hours") + " so far. "
-                + (care.celsius() == null ? "Temperature not logged yet." : "Its water: " + units.temperature(care.celsius()) + " at " + Times.clock(care.measured(), zone) + ".");
-        String warm = "Warm from about " + units.temperature(LivewellCare.WARM_C) + " on: give it air without pause, cool it a few degrees at a time, and keep fish in it no longer than needed.";
-        return new LivewellView(state, care.isDue(now) ? "Check the livewell: water running, fish upright? Log its temperature." : null, care.isWarm() ? warm : null);
+        String state =
+                (care.inLivewell().size() == 1 ? "One fish" : care.inLivewell().size() + " fish")
+                        + " in it, the first for " + Times.span(Duration.between(care.since(), now)) + "; " + fishHours
+                        + (fishHours == 1 ? " fish-hour" : " fish-hours") + " so far. "
+                        + (care.celsius() == null
+                                ? "Temperature not logged yet."
+                                : "Its water: " + units.temperature(care.celsius()) + " at "
+                                        + Times.clock(care.measured(), zone) + ".");
+        String warm = "Warm from about " + units.temperature(LivewellCare.WARM_C)
+                + " on: give it air without pause, cool it a few degrees at a time, and keep fish in it no longer than needed.";
+        return new LivewellView(
+                state,
+                care.isDue(now) ? "Check the livewell: water running, fish upright? Log its temperature." : null,
+                care.isWarm() ? warm : null);
     }
 
     private static Pair pair(Bag bag) {
@@ -223,29 +335,59 @@ public record BagView(int day, String clock, Hours hours, String total, String n
         bag.fish().forEach(f -> names.put(f.id(), f.tag()));
         names.put(bag.inHand().id(), "The new fish");
         int more = bag.weighings() - 1;
-        return new Pair(bag.pending().first(), names.get(bag.pending().first()), bag.pending().second(), names.get(bag.pending().second()),
-                more == 0 ? "The last weighing for this fish." : "And " + more + (more == 1 ? " weighing" : " weighings") + " more for this fish: no way takes fewer.");
+        return new Pair(
+                bag.pending().first(),
+                names.get(bag.pending().first()),
+                bag.pending().second(),
+                names.get(bag.pending().second()),
+                more == 0
+                        ? "The last weighing for this fish."
+                        : "And " + more + (more == 1 ? " weighing" : " weighings")
+                                + " more for this fish: no way takes fewer.");
     }
 
     private static List<String> tags(Event event) {
-        return TagNames.first(event.rules().scoring().tags(), Math.min(Math.max(MOST_TAGS, event.rules().scoring().tags().size()), event.rules().limit() == null ? MOST_TAGS : event.rules().limit() + 1));
+        return TagNames.first(
+                event.rules().scoring().tags(),
+                Math.min(
+                        Math.max(MOST_TAGS, event.rules().scoring().tags().size()),
+                        event.rules().limit() == null
+                                ? MOST_TAGS
+                                : event.rules().limit() + 1));
     }
 
     private static List<String> results(EventResult result, Event event, Function<Double, String> words) {
         if (result.days().stream().noneMatch(EventResult.Day::official)) {
             return List.of();
         }
-        return result.days().stream().filter(d -> d.brought() != null).map(d -> (event.days().size() > 1 ? "Day " + d.number() + ": " : "") + words.apply(d.brought())
-                + (d.official() ? " official" : " by the log") + (d.disqualified() ? "; too late: by your rules the bag is disqualified" : d.penalty() > 0
-                ? "; less penalties of " + words.apply(d.penalty()) + " it counts " + words.apply(d.counted()) : "") + (d.place() == null ? "." : ". Place " + d.place() + ".")).toList();
+        return result.days().stream()
+                .filter(d -> d.brought() != null)
+                .map(d -> (event.days().size() > 1 ? "Day " + d.number() + ": " : "")
+                        + words.apply(d.brought())
+                        + (d.official() ? " official" : " by the log")
+                        + (d.disqualified()
+                                ? "; too late: by your rules the bag is disqualified"
+                                : d.penalty() > 0
+                                        ? "; less penalties of " + words.apply(d.penalty()) + " it counts "
+                                                + words.apply(d.counted())
+                                        : "")
+                        + (d.place() == null ? "." : ". Place " + d.place() + "."))
+                .toList();
     }
 
     private static String sum(EventResult result, Event event, Function<Double, String> words, Units units) {
         if (result.counted() == null || event.days().size() < 2 && result.cut() == null) {
             return null;
         }
-        String cut = event.rules().scoring().cut() == null || result.cut() == null ? "" : result.cut() ? " Through the cut: you fish on." : " Not through the cut of the first " + event.rules().scoring().cut().places() + ".";
-        String tie = event.rules().scoring().tieBreak() == TieBreak.BIGGEST_FISH && result.biggest() != null ? " Your biggest, " + units.weight(result.biggest()) + ", decides between equal totals." : "";
+        String cut = event.rules().scoring().cut() == null || result.cut() == null
+                ? ""
+                : result.cut()
+                        ? " Through the cut: you fish on."
+                        : " Not through the cut of the first "
+                                + event.rules().scoring().cut().places() + ".";
+        String tie = event.rules().scoring().tieBreak() == TieBreak.BIGGEST_FISH && result.biggest() != null
+                ? " Your biggest, " + units.weight(result.biggest()) + ", decides between equal totals."
+                : "";
         return "All days: " + words.apply(result.counted()) + "." + cut + tie;
     }
 }

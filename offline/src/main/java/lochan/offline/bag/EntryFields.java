@@ -41,7 +41,9 @@ public final class EntryFields {
      */
     public static Optional<Entry> read(Form form, Event event, Names names, String code, Instant at) {
         if (code.isBlank() || code.length() > LONGEST_CODE || code.chars().anyMatch(Character::isISOControl)) {
-            form.error("code", "The entry has no id of 1 to 64 characters: load the page again and log the fish once more.");
+            form.error(
+                    "code",
+                    "The entry has no id of 1 to 64 characters: load the page again and log the fish once more.");
         }
         Entry entry = new EntryFields(form, event, names, code, at).entry(form.value("type"));
         return form.ok() ? Optional.of(entry) : Optional.empty();
@@ -65,7 +67,14 @@ public final class EntryFields {
             case "catch" -> caught();
             case "balance" -> new Entry.Balance(code, at, form.value("heavier"), form.value("lighter"));
             case "died" -> new Entry.Died(code, at, form.value("catch"));
-            case "correct" -> new Entry.Correct(code, at, form.value("catch"), form.quantity("weight", QuantityText::grams), form.quantity("length", QuantityText::mm), typed());
+            case "correct" ->
+                new Entry.Correct(
+                        code,
+                        at,
+                        form.value("catch"),
+                        form.quantity("weight", QuantityText::grams),
+                        form.quantity("length", QuantityText::mm),
+                        typed());
             case "void" -> new Entry.Void(code, at, form.value("entry"));
             case "official" -> official();
             case "scale-check" -> scaleCheck();
@@ -87,11 +96,21 @@ public final class EntryFields {
         Double grams = form.quantity("weight", QuantityText::grams);
         Double mm = form.quantity("length", QuantityText::mm);
         String typed = typed();
-        if (typed != null && typed.length() > LONGEST_ENTERED || form.value("tag").length() > LONGEST_TAG) {
+        if (typed != null && typed.length() > LONGEST_ENTERED
+                || form.value("tag").length() > LONGEST_TAG) {
             form.error("weight", "That is too long: type a weight as 3-4.");
         }
-        return new Entry.Catch(code, at, species, grams, mm, known("spot", names.spots().keySet()), known("presentation", names.presentations().keySet()), !form.has("dead"),
-                form.has("tag") ? form.value("tag") : null, typed);
+        return new Entry.Catch(
+                code,
+                at,
+                species,
+                grams,
+                mm,
+                known("spot", names.spots().keySet()),
+                known("presentation", names.presentations().keySet()),
+                !form.has("dead"),
+                form.has("tag") ? form.value("tag") : null,
+                typed);
     }
 
     private String typed() {
@@ -148,7 +167,16 @@ public final class EntryFields {
         boolean byLength = event.rules().format() == Format.LIMIT_LENGTH;
         form.need("official", byLength ? "The official length is missing." : "The official weight is missing.");
         Double measure = form.quantity("official", byLength ? QuantityText::mm : QuantityText::grams);
-        return new Entry.Official(code, at, byLength ? null : measure, byLength ? measure : null, form.whole("deadFish"), form.number("lateMinutes"), form.whole("shortFish"),
-                form.whole("overLimit"), form.whole("place"), form.quantity("biggest", QuantityText::grams));
+        return new Entry.Official(
+                code,
+                at,
+                byLength ? null : measure,
+                byLength ? measure : null,
+                form.whole("deadFish"),
+                form.number("lateMinutes"),
+                form.whole("shortFish"),
+                form.whole("overLimit"),
+                form.whole("place"),
+                form.quantity("biggest", QuantityText::grams));
     }
 }

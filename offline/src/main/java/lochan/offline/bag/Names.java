@@ -17,6 +17,7 @@ public record Names(Map<String, String> spots, Map<String, String> presentations
 
     /** As "Sill Ledge, Swim jig"; a presentation that is not noted (null) is left out. */
     String of(String spot, String presentation) {
-        return spots.getOrDefault(spot, spot) + (presentation == null ? "" : ", " + presentations.getOrDefault(presentation, presentation));
+        return spots.getOrDefault(spot, spot)
+                + (presentation == null ? "" : ", " + presentations.getOrDefault(presentation, presentation));
     }
 }

@@ -8,7 +8,7 @@ import java.time.ZonedDateTime;
 /** Times of a day as pages show them. */
 public final class Times {
 
-    private Times() { }
+    private Times() {}
 
     /** As "06:30" on the 24-hour clock; empty for null. */
     public static String clock(Instant time, ZoneId zone) {

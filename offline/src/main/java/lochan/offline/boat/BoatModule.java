@@ -27,10 +27,10 @@ import org.teavm.jso.JSObject;
  */
 public final class BoatModule {
 
-    private BoatModule() { }
+    private BoatModule() {}
 
     /** Needed by the compiler; the page calls the functions below. */
-    public static void main(String[] arguments) { }
+    public static void main(String[] arguments) {}
 
     private static List<Entry> entries(JsFields log) {
         return log.list("entries", LogJson::entry);
@@ -38,7 +38,11 @@ public final class BoatModule {
 
     private static Names names(JsFields log) {
         JsFields names = log.object("names");
-        return names == null ? new Names(Map.of(), Map.of()) : new Names(names.object("spots").all(), names.object("presentations").all());
+        return names == null
+                ? new Names(Map.of(), Map.of())
+                : new Names(
+                        names.object("spots").all(),
+                        names.object("presentations").all());
     }
 
     /**
@@ -53,40 +57,93 @@ public final class BoatModule {
         Event event = LogJson.event(f.object("event"));
         Instant at = Instant.ofEpochMilli((long) now);
         int number = day == 0 ? new BagLog(event).dayOf(at) : day;
-        BagView view = BagView.of(event, names(f), entries(f), new BagView.Moment(number, at, Double.isNaN(leaveBy) ? null : Instant.ofEpochMilli((long) leaveBy)),
+        BagView view = BagView.of(
+                event,
+                names(f),
+                entries(f),
+                new BagView.Moment(number, at, Double.isNaN(leaveBy) ? null : Instant.ofEpochMilli((long) leaveBy)),
                 LogJson.units(f.object("units")));
         return of(view).done();
     }
 
     private static JsObject of(BagView v) {
-        return new JsObject().put("day", v.day()).put("clock", v.clock()).put("hours", of(v.hours())).put("total", v.total()).put("net", v.net()).put("count", v.count())
-                .put("needs", v.needs()).put("told", of(v.told())).put("last", v.last() == null ? null : new JsObject().put("id", v.last().id()).put("what", v.last().what()))
-                .put("pair", of(v.pair())).put("slots", v.slots(), BoatModule::of).put("lines", v.lines(), BoatModule::of).put("livewell", of(v.livewell())).put("tags", v.tags()).put("results", v.results()).put("sum", v.sum());
+        return new JsObject()
+                .put("day", v.day())
+                .put("clock", v.clock())
+                .put("hours", of(v.hours()))
+                .put("total", v.total())
+                .put("net", v.net())
+                .put("count", v.count())
+                .put("needs", v.needs())
+                .put("told", of(v.told()))
+                .put(
+                        "last",
+                        v.last() == null
+                                ? null
+                                : new JsObject()
+                                        .put("id", v.last().id())
+                                        .put("what", v.last().what()))
+                .put("pair", of(v.pair()))
+                .put("slots", v.slots(), BoatModule::of)
+                .put("lines", v.lines(), BoatModule::of)
+                .put("livewell", of(v.livewell()))
+                .put("tags", v.tags())
+                .put("results", v.results())
+                .put("sum", v.sum());
     }
 
     private static JsObject of(BagView.Hours h) {
-        return new JsObject().put("open", h.open()).put("toGo", h.toGo()).put("leave", h.leave()).put("tone", h.tone());
+        return new JsObject()
+                .put("open", h.open())
+                .put("toGo", h.toGo())
+                .put("leave", h.leave())
+                .put("tone", h.tone());
     }
 
     private static JsObject of(Words w) {
-        return w == null ? null : new JsObject().put("act", w.act()).put("why", w.why()).put("tone", w.tone());
+        return w == null
+                ? null
+                : new JsObject().put("act", w.act()).put("why", w.why()).put("tone", w.tone());
     }
 
     private static JsObject of(BagView.Pair p) {
-        return p == null ? null : new JsObject().put("first", p.first()).put("firstName", p.firstName()).put("second", p.second()).put("secondName", p.secondName()).put("left", p.left());
+        return p == null
+                ? null
+                : new JsObject()
+                        .put("first", p.first())
+                        .put("firstName", p.firstName())
+                        .put("second", p.second())
+                        .put("secondName", p.secondName())
+                        .put("left", p.left());
     }
 
     private static JsObject of(BagView.LivewellView w) {
-        return w == null ? null : new JsObject().put("state", w.state()).put("look", w.look()).put("warm", w.warm());
+        return w == null
+                ? null
+                : new JsObject().put("state", w.state()).put("look", w.look()).put("warm", w.warm());
     }
 
     private static JsObject of(BagView.Slot s) {
-        return new JsObject().put("tag", s.tag()).put("since", s.since()).put("measure", s.measure()).put("species", s.species()).put("width", Double.valueOf(s.width())).put("kind", s.kind()).put("note", s.note());
+        return new JsObject()
+                .put("tag", s.tag())
+                .put("since", s.since())
+                .put("measure", s.measure())
+                .put("species", s.species())
+                .put("width", Double.valueOf(s.width()))
+                .put("kind", s.kind())
+                .put("note", s.note());
     }
 
     private static JsObject of(BagView.Line l) {
-        return new JsObject().put("id", l.id()).put("time", l.time()).put("what", l.what()).put("brought", l.brought()).put("isCatch", l.isCatch()).put("voided", l.voided())
-                .put("mayVoid", l.mayVoid()).put("mayDie", l.mayDie());
+        return new JsObject()
+                .put("id", l.id())
+                .put("time", l.time())
+                .put("what", l.what())
+                .put("brought", l.brought())
+                .put("isCatch", l.isCatch())
+                .put("voided", l.voided())
+                .put("mayVoid", l.mayVoid())
+                .put("mayDie", l.mayDie());
     }
 
     /**
@@ -100,17 +157,29 @@ public final class BoatModule {
         Event event = LogJson.event(f.object("event"));
         Form form = new Form(new JsFields(fields).all(), LogJson.units(f.object("units")));
         Optional<Entry> entry = EntryFields.read(form, event, names(f), id, Instant.ofEpochMilli((long) at));
-        entry.flatMap(e -> BagLog.replay(event, entries(f)).append(e)).map(EntryFields::onForm).ifPresent(v -> form.error(v.field(), v.message()));
-        return form.ok() ? new JsObject().put("entry", LogJson.of(entry.orElseThrow())).done()
-                : new JsObject().put("errors", form.allErrors().entrySet().stream().flatMap(e -> e.getValue().stream().map(m -> new Violation(e.getKey(), m))).toList(),
-                        v -> new JsObject().put("field", v.field()).put("message", v.message())).done();
+        entry.flatMap(e -> BagLog.replay(event, entries(f)).append(e))
+                .map(EntryFields::onForm)
+                .ifPresent(v -> form.error(v.field(), v.message()));
+        return form.ok()
+                ? new JsObject().put("entry", LogJson.of(entry.orElseThrow())).done()
+                : new JsObject()
+                        .put(
+                                "errors",
+                                form.allErrors().entrySet().stream()
+                                        .flatMap(e -> e.getValue().stream().map(m -> new Violation(e.getKey(), m)))
+                                        .toList(),
+                                v -> new JsObject().put("field", v.field()).put("message", v.message()))
+                        .done();
     }
 
     /** What forbids an entry after the others of the log; null: nothing. */
     @JSExport
     public static String refusal(JSObject log, JSObject entry) {
         JsFields f = new JsFields(log);
-        return BagLog.replay(LogJson.event(f.object("event")), entries(f)).append(LogJson.entry(new JsFields(entry))).map(Violation::message).orElse(null);
+        return BagLog.replay(LogJson.event(f.object("event")), entries(f))
+                .append(LogJson.entry(new JsFields(entry)))
+                .map(Violation::message)
+                .orElse(null);
     }
 
     /** One row for each entry, as the command {@code bag} prints them. */
@@ -118,23 +187,33 @@ public final class BoatModule {
     public static JSObject rows(JSObject log) {
         JsFields f = new JsFields(log);
         Event event = LogJson.event(f.object("event"));
-        return JsObject.listOf(BagLog.replay(event, entries(f)).rows(), row -> row(row, event.rules().format() == Format.LIMIT_LENGTH));
+        return JsObject.listOf(
+                BagLog.replay(event, entries(f)).rows(),
+                row -> row(row, event.rules().format() == Format.LIMIT_LENGTH));
     }
 
     private static JsObject row(BagRow row, boolean byLength) {
         Verdict verdict = row.verdict();
-        JsObject o = new JsObject().put("entry", row.entry().id()).put("decision", verdict == null ? null : verdict.decision().code())
-                .put("released", verdict == null || verdict.decision() != Decision.CULL ? null : verdict.released()).put("against", verdict == null ? null : verdict.second());
+        JsObject o = new JsObject()
+                .put("entry", row.entry().id())
+                .put("decision", verdict == null ? null : verdict.decision().code())
+                .put("released", verdict == null || verdict.decision() != Decision.CULL ? null : verdict.released())
+                .put("against", verdict == null ? null : verdict.second());
         if (verdict != null && verdict.first() != null && !verdict.first().equals(row.fish())) {
             o.put("weigh", verdict.first());
         }
-        o.put("bag", row.bag().fish().stream().map(Fish::id).toList()).put("totalGrams", row.bag().totalGrams()).put("netGrams", row.bag().netGrams())
-                .put("smallestGrams", row.bag().smallestGrams()).put("needsGrams", row.bag().needsGrams());
+        o.put("bag", row.bag().fish().stream().map(Fish::id).toList())
+                .put("totalGrams", row.bag().totalGrams())
+                .put("netGrams", row.bag().netGrams())
+                .put("smallestGrams", row.bag().smallestGrams())
+                .put("needsGrams", row.bag().needsGrams());
         if (row.bag().weighings() > 0) {
             o.put("weighings", row.bag().weighings());
         }
         if (byLength) {
-            o.put("totalMm", row.bag().length().total()).put("smallestMm", row.bag().length().smallest()).put("needsMm", row.bag().length().needs());
+            o.put("totalMm", row.bag().length().total())
+                    .put("smallestMm", row.bag().length().smallest())
+                    .put("needsMm", row.bag().length().needs());
         }
         return o;
     }

@@ -18,25 +18,39 @@ final class JsFields {
         this.object = object;
     }
 
-    @JSBody(params = {"object", "name"}, script = "var v = object[name]; return v === undefined || v === null ? null : String(v);")
+    @JSBody(
+            params = {"object", "name"},
+            script = "var v = object[name]; return v === undefined || v === null ? null : String(v);")
     private static native String text(JSObject object, String name);
 
-    @JSBody(params = {"object", "name"}, script = "var v = object[name]; return v === undefined ? null : v;")
+    @JSBody(
+            params = {"object", "name"},
+            script = "var v = object[name]; return v === undefined ? null : v;")
     private static native JSObject get(JSObject object, String name);
 
-    @JSBody(params = {"object", "name"}, script = "var v = object[name]; return v === undefined || v === null ? 0 : v.length;")
+    @JSBody(
+            params = {"object", "name"},
+            script = "var v = object[name]; return v === undefined || v === null ? 0 : v.length;")
     private static native int length(JSObject object, String name);
 
-    @JSBody(params = {"object", "name", "i"}, script = "return object[name][i];")
+    @JSBody(
+            params = {"object", "name", "i"},
+            script = "return object[name][i];")
     private static native JSObject at(JSObject object, String name, int i);
 
-    @JSBody(params = {"object", "name", "i"}, script = "return String(object[name][i]);")
+    @JSBody(
+            params = {"object", "name", "i"},
+            script = "return String(object[name][i]);")
     private static native String textAt(JSObject object, String name, int i);
 
-    @JSBody(params = {"object"}, script = "return Object.keys(object);")
+    @JSBody(
+            params = {"object"},
+            script = "return Object.keys(object);")
     private static native String[] keys(JSObject object);
 
-    @JSBody(params = {"object", "name"}, script = "return Date.parse(object[name]);")
+    @JSBody(
+            params = {"object", "name"},
+            script = "return Date.parse(object[name]);")
     private static native double millis(JSObject object, String name);
 
     boolean has(String name) {

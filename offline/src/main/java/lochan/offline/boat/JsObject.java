@@ -16,25 +16,39 @@ final class JsObject {
     @JSBody(script = "return [];")
     private static native JSObject makeList();
 
-    @JSBody(params = {"object", "name", "value"}, script = "object[name] = value;")
+    @JSBody(
+            params = {"object", "name", "value"},
+            script = "object[name] = value;")
     private static native void set(JSObject object, String name, String value);
 
-    @JSBody(params = {"object", "name", "value"}, script = "object[name] = value;")
+    @JSBody(
+            params = {"object", "name", "value"},
+            script = "object[name] = value;")
     private static native void set(JSObject object, String name, double value);
 
-    @JSBody(params = {"object", "name", "value"}, script = "object[name] = value;")
+    @JSBody(
+            params = {"object", "name", "value"},
+            script = "object[name] = value;")
     private static native void set(JSObject object, String name, boolean value);
 
-    @JSBody(params = {"object", "name", "value"}, script = "object[name] = value;")
+    @JSBody(
+            params = {"object", "name", "value"},
+            script = "object[name] = value;")
     private static native void set(JSObject object, String name, JSObject value);
 
-    @JSBody(params = {"list", "value"}, script = "list.push(value);")
+    @JSBody(
+            params = {"list", "value"},
+            script = "list.push(value);")
     private static native void push(JSObject list, JSObject value);
 
-    @JSBody(params = {"list", "value"}, script = "list.push(value);")
+    @JSBody(
+            params = {"list", "value"},
+            script = "list.push(value);")
     private static native void push(JSObject list, String value);
 
-    @JSBody(params = {"millis"}, script = "return new Date(millis).toISOString();")
+    @JSBody(
+            params = {"millis"},
+            script = "return new Date(millis).toISOString();")
     static native String iso(double millis);
 
     JSObject done() {

@@ -7,7 +7,7 @@ import lochan.core.Coded;
 /** Fixed choices as a form offers them. */
 public final class Options {
 
-    private Options() { }
+    private Options() {}
 
     /** Codes with their words, in the order of the constants. */
     public static Map<String, String> of(Coded[] values) {

@@ -19,8 +19,8 @@ import java.util.Random;
 import java.util.stream.Stream;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
-import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
@@ -32,11 +32,11 @@ import lochan.core.event.SpeciesRule;
 import lochan.core.event.TieBreak;
 import lochan.core.practice.Outcome;
 import lochan.core.quantity.Units;
-import lochan.offline.bag.BagView;
-import lochan.offline.bag.Names;
 import lochan.eventformat.BagRows;
 import lochan.eventformat.EventFileReader;
 import lochan.eventformat.EventFileWriter;
+import lochan.offline.bag.BagView;
+import lochan.offline.bag.Names;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -66,7 +66,9 @@ class BoatModuleTest {
         try (InputStream in = BoatModuleTest.class.getResourceAsStream("/static/js/boat/bag.js")) {
             Files.copy(in, module);
         }
-        node = new ProcessBuilder("node", "src/test/js/parity.mjs", module.toString()).redirectError(ProcessBuilder.Redirect.INHERIT).start();
+        node = new ProcessBuilder("node", "src/test/js/parity.mjs", module.toString())
+                .redirectError(ProcessBuilder.Redirect.INHERIT)
+                .start();
         ask = node.outputWriter(StandardCharsets.UTF_8);
         answers = node.inputReader(StandardCharsets.UTF_8);
     }
@@ -86,7 +88,8 @@ class BoatModuleTest {
     }
 
     static Stream<Log> logs() throws Exception {
-        return Stream.concat(shared(), Stream.iterate(0, i -> i < LOGS, i -> i + 1).map(BoatModuleTest::random));
+        return Stream.concat(
+                shared(), Stream.iterate(0, i -> i < LOGS, i -> i + 1).map(BoatModuleTest::random));
     }
 
     /** The demo's log, and the worked cases. */
@@ -112,7 +115,9 @@ class BoatModuleTest {
         for (int i = 0; i < 40; i++) {
             var pending = log.bag(1).pending();
             Instant at = START.plus(Duration.ofMinutes(10L * i));
-            Entry entry = pending != null && random.nextInt(4) > 0 ? new Entry.Balance("e" + i, at, pending.first(), pending.second()) : entry("e" + i, at, entries, event, random);
+            Entry entry = pending != null && random.nextInt(4) > 0
+                    ? new Entry.Balance("e" + i, at, pending.first(), pending.second())
+                    : entry("e" + i, at, entries, event, random);
             if (log.append(entry).isEmpty()) {
                 entries.add(entry);
             }
@@ -122,20 +127,43 @@ class BoatModuleTest {
 
     private static Event event(Random random) {
         Format format = Format.values()[random.nextInt(3)];
-        List<SpeciesRule> species = Stream.of(Species.LARGEMOUTH, Species.SMALLMOUTH).map(s -> new SpeciesRule(s, random.nextBoolean() ? 304.8 : null, random.nextInt(4) == 0 ? 350.0 : null,
-                random.nextInt(3) == 0 ? new SpeciesRule.Slot(330, 380, random.nextBoolean() ? 1 : null) : null, random.nextInt(3) == 0 ? 2 : null, Map.of())).toList();
-        Scoring scoring = new Scoring(random.nextInt(5) > 0, random.nextInt(4) == 0, random.nextBoolean() ? 6.35 : null, random.nextBoolean() ? TieBreak.BIGGEST_FISH : TieBreak.NONE,
-                random.nextBoolean() ? new Scoring.Cut(1, 20) : null, random.nextBoolean() ? List.of("Pine", "Bell") : List.of());
-        Rules rules = new Rules(format, format == Format.EVERY_FISH ? null : 1 + random.nextInt(5), null, random.nextBoolean() ? 20.0 : null, species, scoring,
-                new Penalties(113.4, 453.6, 15.0, 226.8, 400.0), Gear.FREE);
+        List<SpeciesRule> species = Stream.of(Species.LARGEMOUTH, Species.SMALLMOUTH)
+                .map(s -> new SpeciesRule(
+                        s,
+                        random.nextBoolean() ? 304.8 : null,
+                        random.nextInt(4) == 0 ? 350.0 : null,
+                        random.nextInt(3) == 0 ? new SpeciesRule.Slot(330, 380, random.nextBoolean() ? 1 : null) : null,
+                        random.nextInt(3) == 0 ? 2 : null,
+                        Map.of()))
+                .toList();
+        Scoring scoring = new Scoring(
+                random.nextInt(5) > 0,
+                random.nextInt(4) == 0,
+                random.nextBoolean() ? 6.35 : null,
+                random.nextBoolean() ? TieBreak.BIGGEST_FISH : TieBreak.NONE,
+                random.nextBoolean() ? new Scoring.Cut(1, 20) : null,
+                random.nextBoolean() ? List.of("Pine", "Bell") : List.of());
+        Rules rules = new Rules(
+                format,
+                format == Format.EVERY_FISH ? null : 1 + random.nextInt(5),
+                null,
+                random.nextBoolean() ? 20.0 : null,
+                species,
+                scoring,
+                new Penalties(113.4, 453.6, 15.0, 226.8, 400.0),
+                Gear.FREE);
         Position ramp = new Position(42.6, -116.9);
-        List<CompetitionDay> days = List.of(new CompetitionDay(LocalDate.parse("2027-06-05"), START, START.plusSeconds(36_000)),
-                new CompetitionDay(LocalDate.parse("2027-06-06"), START.plusSeconds(86_400), START.plusSeconds(122_400)));
+        List<CompetitionDay> days = List.of(
+                new CompetitionDay(LocalDate.parse("2027-06-05"), START, START.plusSeconds(36_000)),
+                new CompetitionDay(
+                        LocalDate.parse("2027-06-06"), START.plusSeconds(86_400), START.plusSeconds(122_400)));
         return new Event("Random", ZONE, 1, List.of(), days, new Event.Ramp(ramp, ramp), rules, Map.of());
     }
 
     private static Entry entry(String id, Instant at, List<Entry> before, Event event, Random random) {
-        String some = before.isEmpty() ? "none" : before.get(random.nextInt(before.size())).id();
+        String some = before.isEmpty()
+                ? "none"
+                : before.get(random.nextInt(before.size())).id();
         boolean weighs = !event.rules().scoring().balanceOnly() && random.nextInt(6) > 0;
         double grams = Math.rint(300 + 2000 * random.nextDouble());
         return switch (random.nextInt(15)) {
@@ -143,24 +171,52 @@ class BoatModuleTest {
             case 1 -> new Entry.Correct(id, at, some, grams, null, null);
             case 2 -> new Entry.Correct(id, at, some, null, 250 + 200 * random.nextDouble(), null);
             case 3 -> new Entry.Void(id, at, some);
-            case 4 -> new Entry.Official(id, at, 5000.0, 1900.0, random.nextInt(3), 20 * random.nextDouble(), random.nextInt(2), random.nextInt(2), 1 + random.nextInt(40), 2000.0);
+            case 4 ->
+                new Entry.Official(
+                        id,
+                        at,
+                        5000.0,
+                        1900.0,
+                        random.nextInt(3),
+                        20 * random.nextDouble(),
+                        random.nextInt(2),
+                        random.nextInt(2),
+                        1 + random.nextInt(40),
+                        2000.0);
             case 5 -> new Entry.ScaleCheck(id, at, 1000, 980 + 40 * random.nextDouble());
             case 6 -> new Entry.Bite(id, at, "s1", "jig", Outcome.LOST);
             case 7 -> new Entry.Fishing(id, at, random.nextBoolean() ? "s1" : null, "jig");
             case 8 -> new Entry.LivewellReading(id, at, 15 + 15 * random.nextDouble());
-            default -> new Entry.Catch(id, at, random.nextInt(8) == 0 ? null : random.nextBoolean() ? Species.LARGEMOUTH : Species.SMALLMOUTH, weighs ? grams : null,
-                    event.rules().format() == Format.LIMIT_LENGTH || random.nextBoolean() ? 250 + 200 * random.nextDouble() : null, "s1", "jig", random.nextInt(10) > 0, random.nextInt(6) == 0 ? "Blue" : null, null);
+            default ->
+                new Entry.Catch(
+                        id,
+                        at,
+                        random.nextInt(8) == 0 ? null : random.nextBoolean() ? Species.LARGEMOUTH : Species.SMALLMOUTH,
+                        weighs ? grams : null,
+                        event.rules().format() == Format.LIMIT_LENGTH || random.nextBoolean()
+                                ? 250 + 200 * random.nextDouble()
+                                : null,
+                        "s1",
+                        "jig",
+                        random.nextInt(10) > 0,
+                        random.nextInt(6) == 0 ? "Blue" : null,
+                        null);
         };
     }
 
     @ParameterizedTest
     @MethodSource("logs")
     void sayTheSame(Log log) throws Exception {
-        Units units = log.entries().size() % 2 == 0 ? Units.USUAL : new Units(Units.Weight.KG, Units.Length.CM, Units.Depth.M, Units.Temperature.C, Units.Speed.KMH);
+        Units units = log.entries().size() % 2 == 0
+                ? Units.USUAL
+                : new Units(Units.Weight.KG, Units.Length.CM, Units.Depth.M, Units.Temperature.C, Units.Speed.KMH);
         Instant now = log.event().day(1).checkIn().minus(Duration.ofMinutes(90));
         ObjectNode asked = JSON.createObjectNode();
         ObjectNode known = EventFileWriter.log(log.event(), log.entries());
-        known.putObject("units").put("weight", units.weight().code()).put("length", units.length().code()).put("temperature", units.temperature().code());
+        known.putObject("units")
+                .put("weight", units.weight().code())
+                .put("length", units.length().code())
+                .put("temperature", units.temperature().code());
         ObjectNode names = known.putObject("names");
         NAMES.spots().forEach(names.putObject("spots")::put);
         NAMES.presentations().forEach(names.putObject("presentations")::put);
@@ -170,8 +226,14 @@ class BoatModuleTest {
         ask.flush();
         JsonNode answer = JSON.readTree(answers.readLine());
 
-        same(answer.path("rows"), BagRows.json(BagLog.replay(log.event(), log.entries()), log.event().rules().format() == Format.LIMIT_LENGTH), "/rows");
-        BagView view = BagView.of(log.event(), NAMES, log.entries(), new BagView.Moment(1, now, now.plus(Duration.ofMinutes(25))), units);
+        same(
+                answer.path("rows"),
+                BagRows.json(
+                        BagLog.replay(log.event(), log.entries()),
+                        log.event().rules().format() == Format.LIMIT_LENGTH),
+                "/rows");
+        BagView view = BagView.of(
+                log.event(), NAMES, log.entries(), new BagView.Moment(1, now, now.plus(Duration.ofMinutes(25))), units);
         same(answer.path("view"), JSON.valueToTree(view), "/view");
     }
 
@@ -179,7 +241,9 @@ class BoatModuleTest {
     private static void same(JsonNode page, JsonNode here, String at) {
         if (here.isNumber()) {
             assertThat(page.isNumber()).as(at).isTrue();
-            assertThat(Math.abs(page.asDouble() - here.asDouble())).as(at).isLessThanOrEqualTo(ROUNDING * Math.max(1, Math.abs(here.asDouble())));
+            assertThat(Math.abs(page.asDouble() - here.asDouble()))
+                    .as(at)
+                    .isLessThanOrEqualTo(ROUNDING * Math.max(1, Math.abs(here.asDouble())));
         } else if (here.isObject()) {
             assertThat(page.propertyNames()).as(at).containsExactlyInAnyOrderElementsOf(here.propertyNames());
             here.properties().forEach(p -> same(page.path(p.getKey()), p.getValue(), at + "/" + p.getKey()));

@@ -9,4 +9,4 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param setupCode what the first-account page asks for; null in the demo, which has its account
  */
 @ConfigurationProperties("lochan")
-public record Access(boolean demo, String setupCode) { }
+public record Access(boolean demo, String setupCode) {}

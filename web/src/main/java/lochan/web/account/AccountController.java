@@ -44,7 +44,11 @@ class AccountController {
     }
 
     @PostMapping("/setup")
-    String setup(@RequestParam Map<String, String> fields, Model model, HttpServletRequest request, HttpServletResponse response) {
+    String setup(
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response) {
         if (!accounts.noneYet()) {
             return "redirect:/sign-in";
         }
@@ -84,7 +88,11 @@ class AccountController {
     }
 
     @PostMapping("/join")
-    String join(@RequestParam Map<String, String> fields, Model model, HttpServletRequest request, HttpServletResponse response) {
+    String join(
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response) {
         Form form = new Form(fields, Units.USUAL);
         String password = fields.getOrDefault("password", "");
         checkNew(form, password, fields.get("again"));
@@ -99,7 +107,9 @@ class AccountController {
             if (joined.refused() == Accounts.Refusal.NAME) {
                 form.error("name", "This name is taken: choose another.");
             } else {
-                form.error("code", "This code is not valid: it was used, has expired, or is mistyped. Ask for another one.");
+                form.error(
+                        "code",
+                        "This code is not valid: it was used, has expired, or is mistyped. Ask for another one.");
             }
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -126,7 +136,11 @@ class AccountController {
     }
 
     @PostMapping("/sign-in")
-    String signIn(@RequestParam Map<String, String> fields, Model model, HttpServletRequest request, HttpServletResponse response) {
+    String signIn(
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response) {
         Form form = new Form(fields, Units.USUAL);
         Long account = accounts.find(form.value("name")).map(Angler::accountId).orElse(null);
         Optional<Duration> wait = throttle.attempt(account, request.getRemoteAddr());
@@ -149,7 +163,8 @@ class AccountController {
     /** What is said to one who has to wait. */
     static String tooMany(Duration wait) {
         long seconds = Math.max(1, wait.plusMillis(999).toSeconds());
-        return "Too many tries from here: wait " + seconds + (seconds == 1 ? " second" : " seconds") + " and try again.";
+        return "Too many tries from here: wait " + seconds + (seconds == 1 ? " second" : " seconds")
+                + " and try again.";
     }
 
     private String signInPage(Form form, Model model) {

@@ -45,13 +45,15 @@ public class Accounts {
     /** What forbids a name or password; empty when nothing does. */
     static Optional<String> nameProblem(String name) {
         return name.isBlank() || name.length() > LONGEST_NAME
-                ? Optional.of("The name has " + name.length() + " characters: expected 1 to " + LONGEST_NAME + ".") : Optional.empty();
+                ? Optional.of("The name has " + name.length() + " characters: expected 1 to " + LONGEST_NAME + ".")
+                : Optional.empty();
     }
 
     static Optional<String> passwordProblem(String password) {
         return password.length() < SHORTEST_PASSWORD || password.length() > LONGEST_PASSWORD
-                ? Optional.of("The password has " + password.length() + " characters: expected " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD
-                        + "; a few words in a row are easy to keep in mind.") : Optional.empty();
+                ? Optional.of("The password has " + password.length() + " characters: expected " + SHORTEST_PASSWORD
+                        + " to " + LONGEST_PASSWORD + "; a few words in a row are easy to keep in mind.")
+                : Optional.empty();
     }
 
     /** Makes the first account; empty when there is one already. */
@@ -60,7 +62,10 @@ public class Accounts {
     }
 
     /** Why somebody could not join. */
-    enum Refusal { CODE, NAME }
+    enum Refusal {
+        CODE,
+        NAME
+    }
 
     /**
      * Makes an account for one who has a code of the administrator's, which is used up by it.
@@ -79,7 +84,7 @@ public class Accounts {
     }
 
     /** @param angler null when refused */
-    record Registration(Angler angler, Refusal refused) { }
+    record Registration(Angler angler, Refusal refused) {}
 
     /** The oldest account adds others. */
     boolean isAdministrator(long accountId) {
@@ -94,7 +99,11 @@ public class Accounts {
     /** A code by which one account can be made; it is told once and kept as a hash only. */
     String invite(long accountId) {
         String code = Secrets.code();
-        repository.addInvitation(accountId, Secrets.hash(Secrets.plain(code)), clock.instant(), clock.instant().plus(INVITATION_HOLDS));
+        repository.addInvitation(
+                accountId,
+                Secrets.hash(Secrets.plain(code)),
+                clock.instant(),
+                clock.instant().plus(INVITATION_HOLDS));
         return code;
     }
 
@@ -108,7 +117,10 @@ public class Accounts {
 
     /** Whether a password is the account's. */
     boolean isPassword(long accountId, String password) {
-        return repository.find(accountId).filter(a -> encoder.matches(password, a.passwordHash())).isPresent();
+        return repository
+                .find(accountId)
+                .filter(a -> encoder.matches(password, a.passwordHash()))
+                .isPresent();
     }
 
     void setPassword(long accountId, String password) {
@@ -133,12 +145,15 @@ public class Accounts {
     /** The angler when the password is right. A name that is not there takes as long to refuse as a wrong password. */
     Optional<Angler> signIn(String name, String password) {
         Optional<AccountRepository.AccountRow> account = repository.find(name.strip());
-        boolean right = encoder.matches(password, account.map(AccountRepository.AccountRow::passwordHash).orElse(NOBODY));
+        boolean right = encoder.matches(
+                password,
+                account.map(AccountRepository.AccountRow::passwordHash).orElse(NOBODY));
         return account.filter(a -> right).map(a -> new Angler(a.id(), a.name()));
     }
 
     /** The hash of a password nobody has. */
-    private static final String NOBODY = "$argon2id$v=19$m=16384,t=2,p=1$bm9ib2R5bm9ib2R5bm9ibw$5mvVzNVQ0pCPaE3MEN5xZHo5N1dHDaRCqQ4l6tRWFTg";
+    private static final String NOBODY =
+            "$argon2id$v=19$m=16384,t=2,p=1$bm9ib2R5bm9ib2R5bm9ibw$5mvVzNVQ0pCPaE3MEN5xZHo5N1dHDaRCqQ4l6tRWFTg";
 
     /** The units an angler reads and types. */
     public Units units(long accountId) {
@@ -146,14 +161,24 @@ public class Accounts {
     }
 
     void setUnits(long accountId, Units units) {
-        repository.setUnits(accountId, String.join(" ", units.weight().code(), units.length().code(), units.depth().code(),
-                units.temperature().code(), units.speed().code()));
+        repository.setUnits(
+                accountId,
+                String.join(
+                        " ",
+                        units.weight().code(),
+                        units.length().code(),
+                        units.depth().code(),
+                        units.temperature().code(),
+                        units.speed().code()));
     }
 
     private static Units units(String stored) {
         List<String> codes = List.of(stored.split(" "));
-        return new Units(Coded.find(Units.Weight.class, codes.get(0)).orElseThrow(), Coded.find(Units.Length.class, codes.get(1)).orElseThrow(),
-                Coded.find(Units.Depth.class, codes.get(2)).orElseThrow(), Coded.find(Units.Temperature.class, codes.get(3)).orElseThrow(),
+        return new Units(
+                Coded.find(Units.Weight.class, codes.get(0)).orElseThrow(),
+                Coded.find(Units.Length.class, codes.get(1)).orElseThrow(),
+                Coded.find(Units.Depth.class, codes.get(2)).orElseThrow(),
+                Coded.find(Units.Temperature.class, codes.get(3)).orElseThrow(),
                 Coded.find(Units.Speed.class, codes.get(4)).orElseThrow());
     }
 }

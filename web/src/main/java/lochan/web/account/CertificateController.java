@@ -29,6 +29,9 @@ class CertificateController {
         if (authority.isEmpty()) {
             throw new NotThereException();
         }
-        return ResponseEntity.ok().contentType(CERTIFICATE).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"lochan.crt\"").body(Files.readAllBytes(Path.of(authority)));
+        return ResponseEntity.ok()
+                .contentType(CERTIFICATE)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"lochan.crt\"")
+                .body(Files.readAllBytes(Path.of(authority)));
     }
 }

@@ -23,7 +23,8 @@ class Entrance {
     void enter(Angler angler, HttpServletRequest request, HttpServletResponse response) {
         renew(request, response);
         SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(angler, null, List.of(new SimpleGrantedAuthority("ANGLER"))));
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                angler, null, List.of(new SimpleGrantedAuthority("ANGLER"))));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
     }

@@ -28,14 +28,23 @@ class OwnedRowsRepository {
     }
 
     void deleteAccount(long accountId) {
-        childrenFirst().stream().filter(t -> t.field(ACCOUNT_ID) != null).forEach(t -> db.deleteFrom(t).where(id(t, ACCOUNT_ID).eq(accountId)).execute());
+        childrenFirst().stream().filter(t -> t.field(ACCOUNT_ID) != null).forEach(t -> db.deleteFrom(t)
+                .where(id(t, ACCOUNT_ID).eq(accountId))
+                .execute());
         db.deleteFrom(ACCOUNT).where(ACCOUNT.ID.eq(accountId)).execute();
     }
 
     void deleteEvent(long accountId, long eventId) {
-        childrenFirst().stream().filter(t -> t.field(ACCOUNT_ID) != null && t.field(EVENT_ID) != null)
-                .forEach(t -> db.deleteFrom(t).where(id(t, ACCOUNT_ID).eq(accountId)).and(id(t, EVENT_ID).eq(eventId)).execute());
-        db.deleteFrom(EVENT).where(EVENT.ID.eq(eventId)).and(EVENT.ACCOUNT_ID.eq(accountId)).execute();
+        childrenFirst().stream()
+                .filter(t -> t.field(ACCOUNT_ID) != null && t.field(EVENT_ID) != null)
+                .forEach(t -> db.deleteFrom(t)
+                        .where(id(t, ACCOUNT_ID).eq(accountId))
+                        .and(id(t, EVENT_ID).eq(eventId))
+                        .execute());
+        db.deleteFrom(EVENT)
+                .where(EVENT.ID.eq(eventId))
+                .and(EVENT.ACCOUNT_ID.eq(accountId))
+                .execute();
     }
 
     private static Field<Long> id(Table<?> table, String name) {
@@ -54,7 +63,9 @@ class OwnedRowsRepository {
             return;
         }
         above.add(table);
-        DefaultSchema.DEFAULT_SCHEMA.getTables().stream().filter(t -> t.getReferences().stream().map(ForeignKey::getKey).anyMatch(k -> k.getTable().equals(table)))
+        DefaultSchema.DEFAULT_SCHEMA.getTables().stream()
+                .filter(t -> t.getReferences().stream().map(ForeignKey::getKey).anyMatch(k -> k.getTable()
+                        .equals(table)))
                 .forEach(t -> add(t, done, above));
         above.removeLast();
         done.add(table);

@@ -14,10 +14,11 @@ final class Secrets {
     private static final int TOKEN_BYTES = 24;
     /** Letters and digits that are not mistaken for one another. */
     private static final String ALPHABET = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
+
     private static final int GROUPS = 3;
     private static final int GROUP_LETTERS = 4;
 
-    private Secrets() { }
+    private Secrets() {}
 
     /** 192 random bits. */
     static String token() {
@@ -30,7 +31,8 @@ final class Secrets {
     static String code() {
         StringBuilder code = new StringBuilder();
         for (int i = 0; i < GROUPS * GROUP_LETTERS; i++) {
-            code.append(i > 0 && i % GROUP_LETTERS == 0 ? "-" : "").append(ALPHABET.charAt(RANDOM.nextInt(ALPHABET.length())));
+            code.append(i > 0 && i % GROUP_LETTERS == 0 ? "-" : "")
+                    .append(ALPHABET.charAt(RANDOM.nextInt(ALPHABET.length())));
         }
         return code.toString();
     }
@@ -43,7 +45,8 @@ final class Secrets {
     /** SHA-256, 64 hexadecimal digits. Enough for random secrets; passwords are hashed by another function. */
     static String hash(String secret) {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8)));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);
         }

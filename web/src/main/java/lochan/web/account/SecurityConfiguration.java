@@ -29,12 +29,15 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @EnableConfigurationProperties(Access.class)
 class SecurityConfiguration {
 
-    private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self'; "
-            + "connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
-    private static final String PERMISSIONS = "geolocation=(self), screen-wake-lock=(self), accelerometer=(), bluetooth=(), camera=(), display-capture=(), "
-            + "gyroscope=(), hid=(), magnetometer=(), microphone=(), midi=(), payment=(), serial=(), usb=()";
+    private static final String CONTENT_POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self'; "
+                    + "connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+    private static final String PERMISSIONS =
+            "geolocation=(self), screen-wake-lock=(self), accelerometer=(), bluetooth=(), camera=(), display-capture=(), "
+                    + "gyroscope=(), hid=(), magnetometer=(), microphone=(), midi=(), payment=(), serial=(), usb=()";
     /** What is the same for everybody: it is given out without a look at the session, also while the records cannot be reached. */
     static final List<String> PUBLIC_FOLDERS = List.of("/assets/", "/js/", "/schema/");
+
     static final List<String> PUBLIC_FILES = List.of("/worker.js", "/lochan.crt", "/alive");
     private static final String THIS_MACHINE = "localhost|\\[.*]|[0-9.]+";
 
@@ -55,24 +58,32 @@ class SecurityConfiguration {
         http.securityMatcher(SecurityConfiguration::isPublic);
         http.authorizeHttpRequests(r -> r.anyRequest().permitAll());
         http.sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS));
-        http.csrf(c -> c.disable()).logout(l -> l.disable()).requestCache(c -> c.disable()).securityContext(c -> c.disable()).anonymous(a -> a.disable());
+        http.csrf(c -> c.disable())
+                .logout(l -> l.disable())
+                .requestCache(c -> c.disable())
+                .securityContext(c -> c.disable())
+                .anonymous(a -> a.disable());
         headers(http);
         return http.build();
     }
 
     @Bean
     @Order(2)
-    SecurityFilterChain security(HttpSecurity http, Accounts accounts, ApplicationEventPublisher events) throws Exception {
-        http.authorizeHttpRequests(r -> r
-                .requestMatchers("/setup", "/join", "/sign-in", "/sign-in/demo", "/error").permitAll()
-                .anyRequest().authenticated());
+    SecurityFilterChain security(HttpSecurity http, Accounts accounts, ApplicationEventPublisher events)
+            throws Exception {
+        http.authorizeHttpRequests(r -> r.requestMatchers("/setup", "/join", "/sign-in", "/sign-in/demo", "/error")
+                .permitAll()
+                .anyRequest()
+                .authenticated());
         http.exceptionHandling(e -> e.authenticationEntryPoint(new LoginUrlAuthenticationEntryPoint("/sign-in")));
-        http.logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in").addLogoutHandler((request, response, who) -> {
-            HttpSession session = request.getSession(false);
-            if (session != null) {
-                events.publishEvent(new SessionEnded(session.getId()));
-            }
-        }));
+        http.logout(l -> l.logoutUrl("/sign-out")
+                .logoutSuccessUrl("/sign-in")
+                .addLogoutHandler((request, response, who) -> {
+                    HttpSession session = request.getSession(false);
+                    if (session != null) {
+                        events.publishEvent(new SessionEnded(session.getId()));
+                    }
+                }));
         http.requestCache(c -> c.disable());
         headers(http);
         http.addFilterBefore(new FirstAccountFilter(accounts), AuthorizationFilter.class);
@@ -81,10 +92,10 @@ class SecurityConfiguration {
 
     /** A name that only stands for this machine is not told to be reached by TLS for ever: other programs answer at it too. */
     private static void headers(HttpSecurity http) throws Exception {
-        http.headers(h -> h
-                .contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
+        http.headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
                 .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
-                .httpStrictTransportSecurity(s -> s.requestMatcher(r -> r.isSecure() && !r.getServerName().matches(THIS_MACHINE)))
+                .httpStrictTransportSecurity(s ->
+                        s.requestMatcher(r -> r.isSecure() && !r.getServerName().matches(THIS_MACHINE)))
                 .addHeaderWriter(new StaticHeadersWriter("Permissions-Policy", PERMISSIONS))
                 .frameOptions(f -> f.deny()));
     }
@@ -100,7 +111,8 @@ class SecurityConfiguration {
 
         @Override
         protected boolean shouldNotFilter(HttpServletRequest request) {
-            return request.getServletPath().equals("/setup") || request.getServletPath().equals("/error");
+            return request.getServletPath().equals("/setup")
+                    || request.getServletPath().equals("/error");
         }
 
         @Override

@@ -5,4 +5,4 @@ package lochan.web.account;
  *
  * @param sessionId as {@code HttpSession.getId()} gives it
  */
-public record SessionEnded(String sessionId) { }
+public record SessionEnded(String sessionId) {}

@@ -23,10 +23,14 @@ class SessionTokens implements SessionIdGenerator, HttpSessionIdResolver {
     static final Duration LASTS = Duration.ofDays(30);
     /** A token waits no longer for the answer that takes it to its browser. */
     private static final Duration WAITS = Duration.ofMinutes(2);
+
     private static final int MOST_WAITING = 10_000;
 
     private final CookieHttpSessionIdResolver cookies = new CookieHttpSessionIdResolver();
-    private final Cache<String, String> fresh = Caffeine.newBuilder().expireAfterWrite(WAITS).maximumSize(MOST_WAITING).build();
+    private final Cache<String, String> fresh = Caffeine.newBuilder()
+            .expireAfterWrite(WAITS)
+            .maximumSize(MOST_WAITING)
+            .build();
 
     SessionTokens() {
         DefaultCookieSerializer cookie = new DefaultCookieSerializer();
@@ -48,7 +52,9 @@ class SessionTokens implements SessionIdGenerator, HttpSessionIdResolver {
     @Override
     public List<String> resolveSessionIds(HttpServletRequest request) {
         // What is the same for everybody needs no session, and so no records.
-        return SecurityConfiguration.isPublic(request) ? List.of() : cookies.resolveSessionIds(request).stream().map(Secrets::hash).toList();
+        return SecurityConfiguration.isPublic(request)
+                ? List.of()
+                : cookies.resolveSessionIds(request).stream().map(Secrets::hash).toList();
     }
 
     @Override

@@ -34,7 +34,8 @@ class SettingsController {
     private final Entrance entrance;
     private final SignInThrottle throttle;
 
-    SettingsController(Accounts accounts, AccountSessions sessions, Access access, Entrance entrance, SignInThrottle throttle) {
+    SettingsController(
+            Accounts accounts, AccountSessions sessions, Access access, Entrance entrance, SignInThrottle throttle) {
         this.accounts = accounts;
         this.sessions = sessions;
         this.access = access;
@@ -50,7 +51,7 @@ class SettingsController {
      * @param names       of all accounts, for the administrator; empty for others
      * @param invitations how many codes are still to be used
      */
-    record SettingsView(Units units, boolean own, int devices, List<String> names, int invitations) { }
+    record SettingsView(Units units, boolean own, int devices, List<String> names, int invitations) {}
 
     @GetMapping("/settings")
     String settings(@AuthenticationPrincipal Angler angler, Model model) {
@@ -59,9 +60,16 @@ class SettingsController {
 
     private String page(Angler angler, Form form, Model model) {
         boolean administrator = accounts.isAdministrator(angler.accountId());
-        model.addAttribute("view", new SettingsView(accounts.units(angler.accountId()), isOwn(angler), sessions.count(angler),
-                administrator ? accounts.all().stream().map(Angler::name).toList() : List.of(),
-                administrator ? accounts.invitations(angler.accountId()).size() : 0));
+        model.addAttribute(
+                "view",
+                new SettingsView(
+                        accounts.units(angler.accountId()),
+                        isOwn(angler),
+                        sessions.count(angler),
+                        administrator
+                                ? accounts.all().stream().map(Angler::name).toList()
+                                : List.of(),
+                        administrator ? accounts.invitations(angler.accountId()).size() : 0));
         model.addAttribute("form", form);
         return "account/settings";
     }
@@ -71,21 +79,36 @@ class SettingsController {
     }
 
     @PostMapping("/settings")
-    String settings(@AuthenticationPrincipal Angler angler, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
+    String settings(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam Map<String, String> fields,
+            RedirectAttributes flash) {
         Units now = accounts.units(angler.accountId());
-        accounts.setUnits(angler.accountId(), new Units(
-                Coded.find(Units.Weight.class, fields.getOrDefault("weight", "")).orElse(now.weight()),
-                Coded.find(Units.Length.class, fields.getOrDefault("length", "")).orElse(now.length()),
-                Coded.find(Units.Depth.class, fields.getOrDefault("depth", "")).orElse(now.depth()),
-                Coded.find(Units.Temperature.class, fields.getOrDefault("temperature", "")).orElse(now.temperature()),
-                Coded.find(Units.Speed.class, fields.getOrDefault("speed", "")).orElse(now.speed())));
+        accounts.setUnits(
+                angler.accountId(),
+                new Units(
+                        Coded.find(Units.Weight.class, fields.getOrDefault("weight", ""))
+                                .orElse(now.weight()),
+                        Coded.find(Units.Length.class, fields.getOrDefault("length", ""))
+                                .orElse(now.length()),
+                        Coded.find(Units.Depth.class, fields.getOrDefault("depth", ""))
+                                .orElse(now.depth()),
+                        Coded.find(Units.Temperature.class, fields.getOrDefault("temperature", ""))
+                                .orElse(now.temperature()),
+                        Coded.find(Units.Speed.class, fields.getOrDefault("speed", ""))
+                                .orElse(now.speed())));
         flash.addFlashAttribute("notice", "Units saved.");
         return BACK;
     }
 
     @PostMapping("/settings/password")
-    String password(@AuthenticationPrincipal Angler angler, @RequestParam Map<String, String> fields, Model model, HttpServletRequest request,
-                    HttpServletResponse response, RedirectAttributes flash) {
+    String password(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(Units.USUAL);
         AccountController.checkPassword(form, fields.getOrDefault("password", ""), fields.get("again"));
         if (form.ok()) {
@@ -98,7 +121,8 @@ class SettingsController {
         accounts.setPassword(angler.accountId(), fields.get("password"));
         int ended = sessions.end(angler, request.getSession().getId());
         entrance.renew(request, response);
-        flash.addFlashAttribute("notice", "Password changed." + (ended == 0 ? "" : " Other devices have to sign in again."));
+        flash.addFlashAttribute(
+                "notice", "Password changed." + (ended == 0 ? "" : " Other devices have to sign in again."));
         return BACK;
     }
 
@@ -121,13 +145,21 @@ class SettingsController {
     @PostMapping("/settings/sessions/end")
     String endOthers(@AuthenticationPrincipal Angler angler, HttpServletRequest request, RedirectAttributes flash) {
         int ended = sessions.end(angler, request.getSession().getId());
-        flash.addFlashAttribute("notice", ended == 0 ? "No other device was signed in." : ended == 1 ? "One other device was signed out." : ended + " other devices were signed out.");
+        flash.addFlashAttribute(
+                "notice",
+                ended == 0
+                        ? "No other device was signed in."
+                        : ended == 1 ? "One other device was signed out." : ended + " other devices were signed out.");
         return BACK;
     }
 
     @PostMapping("/settings/account/delete")
-    String delete(@AuthenticationPrincipal Angler angler, @RequestParam Map<String, String> fields, Model model, HttpServletRequest request,
-                  HttpServletResponse response) {
+    String delete(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response) {
         Form form = new Form(Units.USUAL);
         checkCurrent(angler, "deletePassword", fields.getOrDefault("deletePassword", ""), request, form);
         if (!form.ok()) {

@@ -28,18 +28,25 @@ class SignInThrottle {
     static final int FREE = 4;
     /** From one address, to whatever accounts: a family or a club behind one router signs in without a wait. */
     static final int FREE_PER_ADDRESS = 20;
+
     private static final int FREE_PER_ACCOUNT = 100;
     private static final Duration REMEMBERED = Duration.ofHours(2);
     private static final int MOST_REMEMBERED = 20_000;
     private static final int PREFIX_BYTES = 8;
 
     /** One attempt after another waits 2 s, from the tenth on 15 s, from the twentieth on a minute. */
-    private static final List<Bandwidth> GROWING = List.of(slow(FREE, Duration.ofSeconds(2)), slow(10, Duration.ofSeconds(15)), slow(20, Duration.ofMinutes(1)));
-    private static final List<Bandwidth> OF_ADDRESS = List.of(slow(FREE_PER_ADDRESS, Duration.ofSeconds(5)), slow(60, Duration.ofSeconds(30)));
+    private static final List<Bandwidth> GROWING = List.of(
+            slow(FREE, Duration.ofSeconds(2)), slow(10, Duration.ofSeconds(15)), slow(20, Duration.ofMinutes(1)));
+
+    private static final List<Bandwidth> OF_ADDRESS =
+            List.of(slow(FREE_PER_ADDRESS, Duration.ofSeconds(5)), slow(60, Duration.ofSeconds(30)));
     private static final List<Bandwidth> OF_ACCOUNT = List.of(slow(FREE_PER_ACCOUNT, Duration.ofSeconds(10)));
 
     private final TimeMeter time;
-    private final Cache<String, Bucket> buckets = Caffeine.newBuilder().expireAfterAccess(REMEMBERED).maximumSize(MOST_REMEMBERED).build();
+    private final Cache<String, Bucket> buckets = Caffeine.newBuilder()
+            .expireAfterAccess(REMEMBERED)
+            .maximumSize(MOST_REMEMBERED)
+            .build();
 
     @Autowired
     SignInThrottle() {
@@ -61,8 +68,12 @@ class SignInThrottle {
      * @return how long to wait before the next; empty: this one may go on
      */
     Optional<Duration> attempt(Long account, String address) {
-        return keys(account, address).map(k -> bucket(k).tryConsumeAndReturnRemaining(1)).filter(p -> !p.isConsumed())
-                .map(ConsumptionProbe::getNanosToWaitForRefill).max(Long::compare).map(Duration::ofNanos);
+        return keys(account, address)
+                .map(k -> bucket(k).tryConsumeAndReturnRemaining(1))
+                .filter(p -> !p.isConsumed())
+                .map(ConsumptionProbe::getNanosToWaitForRefill)
+                .max(Long::compare)
+                .map(Duration::ofNanos);
     }
 
     /** A right password: what was counted for the account from that address is forgotten, and its attempt counts nowhere. */
@@ -73,7 +84,9 @@ class SignInThrottle {
     }
 
     private static Stream<String> keys(Long account, String address) {
-        return account == null ? Stream.of(ofAddress(address)) : Stream.of(pair(account, address), ofAddress(address), ofAccount(account));
+        return account == null
+                ? Stream.of(ofAddress(address))
+                : Stream.of(pair(account, address), ofAddress(address), ofAccount(account));
     }
 
     private Bucket bucket(String key) {
@@ -108,7 +121,9 @@ class SignInThrottle {
     private static String network(String address) {
         try {
             InetAddress known = InetAddress.ofLiteral(address);
-            return known instanceof Inet6Address ? HexFormat.of().formatHex(Arrays.copyOf(known.getAddress(), PREFIX_BYTES)) : known.getHostAddress();
+            return known instanceof Inet6Address
+                    ? HexFormat.of().formatHex(Arrays.copyOf(known.getAddress(), PREFIX_BYTES))
+                    : known.getHostAddress();
         } catch (IllegalArgumentException e) {
             return "unknown";
         }

@@ -1,6 +1,5 @@
 package lochan.web.app;
 
-import lochan.web.eventbook.EventBook;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
@@ -12,17 +11,18 @@ import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import lochan.web.account.Angler;
-import lochan.web.eventbook.Events;
-import lochan.web.eventbook.EventKey;
 import lochan.eventformat.EventFile;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileException.Problem;
 import lochan.eventformat.EventFileReader;
 import lochan.eventformat.EventFileWriter;
+import lochan.web.account.Angler;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.Events;
 import lochan.web.shared.Codes;
-import lochan.web.shared.Downloads;
 import lochan.web.shared.Dates;
+import lochan.web.shared.Downloads;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -56,10 +56,19 @@ class EventsController {
      * @param daysToGo to its first competition day; 0 or less once that has come
      * @param state    in words
      */
-    record Row(long id, String name, String dates, long daysToGo, String state, int spots, int bites, Next next, boolean over) { }
+    record Row(
+            long id,
+            String name,
+            String dates,
+            long daysToGo,
+            String state,
+            int spots,
+            int bites,
+            Next next,
+            boolean over) {}
 
     /** The station that matters now. */
-    record Next(String station, String label) { }
+    record Next(String station, String label) {}
 
     @GetMapping("/")
     String home() {
@@ -76,8 +85,14 @@ class EventsController {
         Map<Long, Integer> spots = counts.spots(account);
         Map<Long, Integer> stops = counts.stops(account);
         Map<Long, Integer> bites = counts.bites(account);
-        List<Row> rows = events.heads(account).stream().map(h -> row(h, spots.getOrDefault(h.key().eventId(), 0), stops.getOrDefault(h.key().eventId(), 0),
-                bites.getOrDefault(h.key().eventId(), 0))).sorted(Comparator.comparing(Row::over).thenComparing(r -> Math.abs(r.daysToGo()))).toList();
+        List<Row> rows = events.heads(account).stream()
+                .map(h -> row(
+                        h,
+                        spots.getOrDefault(h.key().eventId(), 0),
+                        stops.getOrDefault(h.key().eventId(), 0),
+                        bites.getOrDefault(h.key().eventId(), 0)))
+                .sorted(Comparator.comparing(Row::over).thenComparing(r -> Math.abs(r.daysToGo())))
+                .toList();
         model.addAttribute("events", rows);
         model.addAttribute("problems", problems);
         return "app/events";
@@ -92,20 +107,35 @@ class EventsController {
         boolean over = now.isAfter(event.days().getLast().checkIn());
         boolean on = !over && toGo <= 0;
         String state = over ? "finished" : on ? "competition" : stops == 0 ? "map study" : "practice";
-        Next next = over || on ? new Next("competition", over ? "See the bag" : "Open the log")
-                : spots == 0 ? new Next("spots", "Mark spots")
-                : toGo > 1 || stops == 0 ? new Next("practice", "Log practice") : new Next("plan", "Plan tomorrow");
-        return new Row(event.key().eventId(), event.name(), Dates.days(first, last), toGo, state, spots, bites, next, over);
+        Next next = over || on
+                ? new Next("competition", over ? "See the bag" : "Open the log")
+                : spots == 0
+                        ? new Next("spots", "Mark spots")
+                        : toGo > 1 || stops == 0
+                                ? new Next("practice", "Log practice")
+                                : new Next("plan", "Plan tomorrow");
+        return new Row(
+                event.key().eventId(), event.name(), Dates.days(first, last), toGo, state, spots, bites, next, over);
     }
 
     @PostMapping("/events/import")
-    String importFile(@AuthenticationPrincipal Angler angler, @RequestParam MultipartFile file, Model model, HttpServletResponse response,
-                      RedirectAttributes flash) throws IOException {
+    String importFile(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam MultipartFile file,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash)
+            throws IOException {
         try (InputStream in = file.getInputStream()) {
             EventFile read = EventFileReader.read(in);
             EventKey key = book.add(angler.accountId(), read);
-            flash.addFlashAttribute("notice", "“" + read.data().name() + "” imported."
-                    + (read.leftOut() == 0 ? "" : " It has more fields that this version does not know than are kept: those of " + read.leftOut() + " objects were left out."));
+            flash.addFlashAttribute(
+                    "notice",
+                    "“" + read.data().name() + "” imported."
+                            + (read.leftOut() == 0
+                                    ? ""
+                                    : " It has more fields that this version does not know than are kept: those of "
+                                            + read.leftOut() + " objects were left out."));
             return "redirect:/events/" + key.eventId() + "/rules";
         } catch (EventFileException e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

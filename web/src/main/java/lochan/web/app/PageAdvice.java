@@ -8,10 +8,10 @@ import lochan.core.quantity.Units;
 import lochan.web.Server;
 import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
-import lochan.web.eventbook.Events;
-import lochan.web.eventbook.EventKey;
 import lochan.web.clock.DemoClock;
 import lochan.web.clock.DemoMoments;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.Events;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.CookieValue;
@@ -57,14 +57,18 @@ class PageAdvice {
      *
      * @param root path of its pages
      */
-    record EventHead(long id, String name, String root) { }
+    record EventHead(long id, String name, String root) {}
 
     @ModelAttribute("eventHead")
     EventHead eventHead(Authentication who, HttpServletRequest request) {
         Object variables = request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
-        boolean known = variables instanceof Map<?, ?> path && path.get("eventId") instanceof String id && id.matches("\\d{1,18}")
+        boolean known = variables instanceof Map<?, ?> path
+                && path.get("eventId") instanceof String id
+                && id.matches("\\d{1,18}")
                 && !request.getServletPath().equals("/events/" + id + "/restore");
-        return known && who != null && who.getPrincipal() instanceof Angler a ? head(a, (String) ((Map<?, ?>) variables).get("eventId")) : null;
+        return known && who != null && who.getPrincipal() instanceof Angler a
+                ? head(a, (String) ((Map<?, ?>) variables).get("eventId"))
+                : null;
     }
 
     private EventHead head(Angler angler, String id) {
@@ -78,7 +82,14 @@ class PageAdvice {
         if (!(clock instanceof DemoClock)) {
             return null;
         }
-        return Map.of("now", LocalDateTime.ofInstant(clock.instant(), DemoMoments.ZONE).withSecond(0).withNano(0).toString().replace('T', ' '),
-                "moments", DemoMoments.values());
+        return Map.of(
+                "now",
+                LocalDateTime.ofInstant(clock.instant(), DemoMoments.ZONE)
+                        .withSecond(0)
+                        .withNano(0)
+                        .toString()
+                        .replace('T', ' '),
+                "moments",
+                DemoMoments.values());
     }
 }

@@ -1,11 +1,11 @@
 package lochan.web.app;
 
-import lochan.web.shared.NotThereException;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.Duration;
 import lochan.web.clock.DemoClock;
 import lochan.web.clock.DemoMoments;
+import lochan.web.shared.NotThereException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.http.ResponseEntity;
@@ -34,10 +34,21 @@ class PageController {
     }
 
     @PostMapping("/theme")
-    ResponseEntity<Void> theme(@RequestParam String theme, @RequestParam(defaultValue = "/events") String back, HttpServletRequest request) {
-        ResponseCookie cookie = ResponseCookie.from("theme", theme.equals("dark") ? "dark" : "light").path("/").httpOnly(true)
-                .secure(request.isSecure()).sameSite("Lax").maxAge(THEME_LASTS).build();
-        return ResponseEntity.status(303).header(HttpHeaders.SET_COOKIE, cookie.toString()).header(HttpHeaders.LOCATION, local(back)).build();
+    ResponseEntity<Void> theme(
+            @RequestParam String theme,
+            @RequestParam(defaultValue = "/events") String back,
+            HttpServletRequest request) {
+        ResponseCookie cookie = ResponseCookie.from("theme", theme.equals("dark") ? "dark" : "light")
+                .path("/")
+                .httpOnly(true)
+                .secure(request.isSecure())
+                .sameSite("Lax")
+                .maxAge(THEME_LASTS)
+                .build();
+        return ResponseEntity.status(303)
+                .header(HttpHeaders.SET_COOKIE, cookie.toString())
+                .header(HttpHeaders.LOCATION, local(back))
+                .build();
     }
 
     @PostMapping("/demo/clock")

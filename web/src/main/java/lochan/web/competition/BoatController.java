@@ -8,14 +8,14 @@ import java.util.Optional;
 import lochan.core.Violation;
 import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
-import lochan.core.practice.Presentation;
 import lochan.core.lake.Spot;
-import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventBook;
+import lochan.core.practice.Presentation;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileReader;
 import lochan.eventformat.JsonLimits;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -88,7 +88,9 @@ class BoatController {
                 moved.addObject().put("id", id).put("message", String.join(" ", changed));
             }
         } catch (EventFileException e) {
-            refused.addObject().put("id", id).put("message", e.problems().getFirst().toString());
+            refused.addObject()
+                    .put("id", id)
+                    .put("message", e.problems().getFirst().toString());
         }
     }
 
@@ -101,8 +103,20 @@ class BoatController {
         JsonNode known = sent.isObject() ? sent.deepCopy() : sent;
         if (known instanceof ObjectNode fields) {
             forget(fields, "spot", event.spots().stream().map(Spot::id).toList(), "its spot was deleted", changed);
-            forget(fields, "presentation", event.presentations().stream().map(Presentation::id).toList(), "its lure was deleted", changed);
-            forget(fields, "species", event.rules().species().stream().map(r -> r.species().code()).toList(), "its species is no longer in the rules", changed);
+            forget(
+                    fields,
+                    "presentation",
+                    event.presentations().stream().map(Presentation::id).toList(),
+                    "its lure was deleted",
+                    changed);
+            forget(
+                    fields,
+                    "species",
+                    event.rules().species().stream()
+                            .map(r -> r.species().code())
+                            .toList(),
+                    "its species is no longer in the rules",
+                    changed);
         }
         Entry entry = read(event, known);
         Instant at = log.timed(event.event(), entry.at());
@@ -114,7 +128,8 @@ class BoatController {
     }
 
     private static Entry read(EventData event, JsonNode one) throws EventFileException {
-        return EventFileReader.entries(JsonNodeFactory.instance.arrayNode().add(one), event).getFirst();
+        return EventFileReader.entries(JsonNodeFactory.instance.arrayNode().add(one), event)
+                .getFirst();
     }
 
     private static void forget(ObjectNode fields, String name, List<String> known, String why, List<String> changed) {

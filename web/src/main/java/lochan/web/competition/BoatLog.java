@@ -3,11 +3,11 @@ package lochan.web.competition;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
-import lochan.core.lake.Spot;
-import lochan.offline.bag.Names;
 import lochan.eventformat.EventFileWriter;
+import lochan.offline.bag.Names;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -27,7 +27,10 @@ class BoatLog {
 
     ObjectNode node(EventData event, Units units) {
         ObjectNode node = EventFileWriter.log(event.event(), log.shown(event.competition()));
-        node.putObject("units").put("weight", units.weight().code()).put("length", units.length().code()).put("temperature", units.temperature().code());
+        node.putObject("units")
+                .put("weight", units.weight().code())
+                .put("length", units.length().code())
+                .put("temperature", units.temperature().code());
         Names names = names(event);
         ObjectNode called = node.putObject("names");
         names.spots().forEach(called.putObject("spots")::put);

@@ -8,19 +8,19 @@ import java.util.Optional;
 import java.util.UUID;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
-import lochan.core.lures.deck.GearCheck;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.lures.deck.GearCheck;
 import lochan.core.plan.PlanStop;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.BagView;
 import lochan.offline.bag.EntryFields;
+import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.Decks;
-import lochan.web.eventbook.EventBook;
-import lochan.offline.form.Form;
 import lochan.web.gear.FishWords;
 import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
@@ -43,7 +43,14 @@ class CompetitionController {
     private final BoatLog boatLog;
     private final RestOfDay restOfDay;
 
-    CompetitionController(CompetitionLog log, EventBook events, Accounts accounts, Decks decks, MoveAdviceView nextHour, BoatLog boatLog, RestOfDay restOfDay) {
+    CompetitionController(
+            CompetitionLog log,
+            EventBook events,
+            Accounts accounts,
+            Decks decks,
+            MoveAdviceView nextHour,
+            BoatLog boatLog,
+            RestOfDay restOfDay) {
         this.restOfDay = restOfDay;
         this.boatLog = boatLog;
         this.nextHour = nextHour;
@@ -68,25 +75,38 @@ class CompetitionController {
         int shown = day == null ? today : Math.clamp(day, 1, event.days().size());
         CompetitionDay hours = event.day(shown);
         Units units = accounts.units(key.accountId());
-        Instant leave = advise(key, event, shown, null, units, model).map(MoveAdviceView.View::leaveAt).orElse(null);
-        model.addAttribute("page", BagView.of(event.event(), BoatLog.names(event), entries, new BagView.Moment(shown, now, leave), units));
+        Instant leave = advise(key, event, shown, null, units, model)
+                .map(MoveAdviceView.View::leaveAt)
+                .orElse(null);
+        model.addAttribute(
+                "page",
+                BagView.of(event.event(), BoatLog.names(event), entries, new BagView.Moment(shown, now, leave), units));
         model.addAttribute("boatLog", boatLog.json(event, units));
         model.addAttribute("hazards", now.isBefore(hours.checkIn()) ? Hazards.of(event, shown, now, units) : List.of());
         if (now.isBefore(hours.start())) {
             List<PlanStop> plan = event.planOf(shown);
-            model.addAttribute("gear", plan.isEmpty() ? List.of() : decks.check(key, event, plan).stream().map(GearCheck::words).toList());
+            model.addAttribute(
+                    "gear",
+                    plan.isEmpty()
+                            ? List.of()
+                            : decks.check(key, event, plan).stream()
+                                    .map(GearCheck::words)
+                                    .toList());
         }
         return "competition/competition";
     }
 
     /** What the page shows of stay or go. */
-    private Optional<MoveAdviceView.View> advise(EventKey key, EventData event, int day, Position position, Units units, Model model) {
+    private Optional<MoveAdviceView.View> advise(
+            EventKey key, EventData event, int day, Position position, Units units, Model model) {
         List<Entry> entries = log.shown(event.competition());
         Instant now = log.now();
         Optional<MoveAdviceView.View> said = nextHour.at(key, event, day, entries, now, position, units);
         CompetitionDay hours = event.day(day);
-        model.addAttribute("due", now.isBefore(hours.checkIn()) ? FishWords.due(event, now, hours.checkIn(), units) : null);
-        model.addAttribute("rest", said.map(s -> restOfDay.said(key, event, day, units)).orElse(null));
+        model.addAttribute(
+                "due", now.isBefore(hours.checkIn()) ? FishWords.due(event, now, hours.checkIn(), units) : null);
+        model.addAttribute(
+                "rest", said.map(s -> restOfDay.said(key, event, day, units)).orElse(null));
         said.ifPresent(s -> model.addAttribute("nextHour", s));
         model.addAttribute("freshCode", UUID.randomUUID().toString());
         model.addAttribute("fishing", said.map(MoveAdviceView.View::cell).orElse(null));
@@ -95,7 +115,11 @@ class CompetitionController {
 
     /** The advice alone, as the page asks for it after each entry. */
     @GetMapping("/events/{eventId}/competition/advice")
-    String advice(EventKey key, @RequestParam(required = false) Double lat, @RequestParam(required = false) Double lon, Model model) {
+    String advice(
+            EventKey key,
+            @RequestParam(required = false) Double lat,
+            @RequestParam(required = false) Double lon,
+            Model model) {
         EventData event = events.event(key);
         model.addAttribute("data", event);
         advise(key, event, today(event), position(lat, lon), accounts.units(key.accountId()), model);
@@ -108,7 +132,9 @@ class CompetitionController {
 
     /** Where the boat says it is; null when it does not, or is nowhere. */
     private static Position position(Double lat, Double lon) {
-        return lat == null || lon == null || !(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180) ? null : new Position(lat, lon);
+        return lat == null || lon == null || !(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180)
+                ? null
+                : new Position(lat, lon);
     }
 
     /** Looks for the best way to fish what is left of the day. */
@@ -122,8 +148,12 @@ class CompetitionController {
     @PostMapping("/events/{eventId}/competition/rest/take")
     String take(EventKey key, RedirectAttributes flash) {
         EventData event = events.event(key);
-        restOfDay.take(key, event, today(event)).ifPresentOrElse(back -> Undo.offer(flash, "Your plan now has the new rest of the day.", back),
-                () -> flash.addFlashAttribute("trouble", "Practice or the plan has changed: plan the rest of the day again."));
+        restOfDay
+                .take(key, event, today(event))
+                .ifPresentOrElse(
+                        back -> Undo.offer(flash, "Your plan now has the new rest of the day.", back),
+                        () -> flash.addFlashAttribute(
+                                "trouble", "Practice or the plan has changed: plan the rest of the day again."));
         return "redirect:/events/" + key.eventId() + "/competition";
     }
 
@@ -137,11 +167,18 @@ class CompetitionController {
      * Takes an entry. Its id is made by the page: an entry sent again, since its answer was lost, is not added again.
      */
     @PostMapping("/events/{eventId}/competition/entries")
-    String add(EventKey key, @RequestParam String code, @RequestParam(defaultValue = "0") long ago,
-               @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
+    String add(
+            EventKey key,
+            @RequestParam String code,
+            @RequestParam(defaultValue = "0") long ago,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response) {
         EventData event = events.event(key);
         Form form = new Form(fields, accounts.units(key.accountId()));
-        EntryFields.read(form, event.event(), BoatLog.names(event), code, log.ago(ago)).flatMap(e -> log.append(key, e)).map(EntryFields::onForm)
+        EntryFields.read(form, event.event(), BoatLog.names(event), code, log.ago(ago))
+                .flatMap(e -> log.append(key, e))
+                .map(EntryFields::onForm)
                 .ifPresent(v -> form.error(v.field(), v.message()));
         if (!form.ok()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

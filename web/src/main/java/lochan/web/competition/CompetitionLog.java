@@ -1,8 +1,5 @@
 package lochan.web.competition;
 
-import org.springframework.core.annotation.Order;
-import lochan.web.eventbook.EventPart;
-import lochan.core.eventdata.EventData;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -14,13 +11,16 @@ import java.util.stream.Stream;
 import lochan.core.Violation;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
-import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
-import lochan.web.eventbook.Events;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventWrite;
+import lochan.core.event.Event;
+import lochan.core.eventdata.EventData;
 import lochan.web.clock.DemoClock;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventPart;
+import lochan.web.eventbook.EventWrite;
+import lochan.web.eventbook.Events;
 import lochan.web.shared.Dates;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
@@ -79,8 +79,10 @@ public class CompetitionLog implements EventPart {
             Optional<Violation> refusal = log.append(entry);
             if (refusal.isPresent()) {
                 String time = Dates.clock(entry.at(), event.timeZone());
-                return Optional.of(new Violation("limit", "Under these rules the entry of " + time + " in the competition log could not stand ("
-                        + refusal.get().message() + ") Void or correct it first, or keep the rules."));
+                return Optional.of(new Violation(
+                        "limit",
+                        "Under these rules the entry of " + time + " in the competition log could not stand ("
+                                + refusal.get().message() + ") Void or correct it first, or keep the rules."));
             }
         }
         return Optional.empty();
@@ -94,7 +96,9 @@ public class CompetitionLog implements EventPart {
     /** The entries up to now. Only a demo clock that was set back hides any. */
     List<Entry> shown(List<Entry> entries) {
         Instant now = clock.instant();
-        return clock instanceof DemoClock ? entries.stream().filter(e -> !e.at().isAfter(now)).toList() : entries;
+        return clock instanceof DemoClock
+                ? entries.stream().filter(e -> !e.at().isAfter(now)).toList()
+                : entries;
     }
 
     Instant now() {
@@ -107,10 +111,15 @@ public class CompetitionLog implements EventPart {
      */
     Instant timed(Event event, Instant at) {
         Instant now = now();
-        LocalDate first = Stream.concat(event.practice().stream(), event.days().stream().map(CompetitionDay::date)).min(LocalDate::compareTo).orElseThrow();
+        LocalDate first = Stream.concat(
+                        event.practice().stream(), event.days().stream().map(CompetitionDay::date))
+                .min(LocalDate::compareTo)
+                .orElseThrow();
         LocalDate last = event.days().getLast().date();
-        Instant from = first.minusDays(DAYS_AROUND).atStartOfDay(event.timeZone()).toInstant();
-        Instant to = last.plusDays(1L + DAYS_AROUND).atStartOfDay(event.timeZone()).toInstant();
+        Instant from =
+                first.minusDays(DAYS_AROUND).atStartOfDay(event.timeZone()).toInstant();
+        Instant to =
+                last.plusDays(1L + DAYS_AROUND).atStartOfDay(event.timeZone()).toInstant();
         boolean inEvent = !at.isBefore(from) && at.isBefore(to);
         boolean recent = !at.isBefore(now.minus(RECENT));
         return !at.isAfter(now.plus(AHEAD)) && (inEvent || recent) ? at : now;
@@ -132,7 +141,8 @@ public class CompetitionLog implements EventPart {
             return Optional.empty();
         }
         if (shown(entries).size() < entries.size()) {
-            return Optional.of(new Violation("id", "The demo's clock stands before entries of this log: set it to a later time first."));
+            return Optional.of(new Violation(
+                    "id", "The demo's clock stands before entries of this log: set it to a later time first."));
         }
         Event event = events.event(key);
         Optional<Violation> refusal = BagLog.replay(event, entries).append(entry);

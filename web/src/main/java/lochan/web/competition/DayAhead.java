@@ -5,16 +5,16 @@ import java.util.Objects;
 import java.util.stream.IntStream;
 import lochan.core.competition.Fish;
 import lochan.core.eventdata.EventData;
-import lochan.core.live.LiveAdvisor;
 import lochan.core.live.FiredTrigger;
+import lochan.core.live.LiveAdvisor;
+import lochan.core.live.MoveAdvice;
 import lochan.core.live.Outlook;
 import lochan.core.live.Outlooks;
-import lochan.core.live.MoveAdvice;
 import lochan.core.plan.PlanStop;
 import lochan.core.quantity.Units;
-import lochan.web.shared.Dates;
-import lochan.web.modelling.PlanWords;
 import lochan.web.modelling.PatternWords;
+import lochan.web.modelling.PlanWords;
+import lochan.web.shared.Dates;
 
 /**
  * How a day is likely to end, in words.
@@ -28,7 +28,15 @@ import lochan.web.modelling.PatternWords;
  * @param kinds  what one more fish of each kind adds; none where no size is known
  * @param fired  triggers of the plan that have fired
  */
-record DayAhead(int rest, String low, String middle, String high, String target, String more, List<Kind> kinds, List<TriggerLine> fired) {
+record DayAhead(
+        int rest,
+        String low,
+        String middle,
+        String high,
+        String target,
+        String more,
+        List<Kind> kinds,
+        List<TriggerLine> fired) {
 
     private static final String NOTHING = "nothing";
 
@@ -43,7 +51,7 @@ record DayAhead(int rest, String low, String middle, String high, String target,
      * @param now       what it adds to the bag as it is
      * @param byCheckIn what it adds in the end, on average
      */
-    record Kind(String name, String weight, String now, String byCheckIn) { }
+    record Kind(String name, String weight, String now, String byCheckIn) {}
 
     /**
      * A trigger that has fired.
@@ -51,14 +59,24 @@ record DayAhead(int rest, String low, String middle, String high, String target,
      * @param what   what looks dead, and how usual that is
      * @param backup where the plan then goes
      */
-    record TriggerLine(String what, String backup) { }
+    record TriggerLine(String what, String backup) {}
 
-    static DayAhead of(LiveAdvisor.Ahead ahead, MoveAdvice.State standing, List<PlanStop> plan, EventData event, Units units) {
+    static DayAhead of(
+            LiveAdvisor.Ahead ahead, MoveAdvice.State standing, List<PlanStop> plan, EventData event, Units units) {
         Outlook o = ahead.outlook();
         boolean full = standing.bag().isFull();
-        return new DayAhead(Outlooks.rest(plan, standing.now()).size(), units.weight(o.p10Grams()), units.weight(o.p50Grams()), units.weight(o.p90Grams()),
-                o.chanceOfTarget() == null ? null : units.weight(event.rules().targetGrams()) + " or more: " + PlanWords.chance(o.chanceOfTarget()),
-                full ? PlanWords.chance(o.chanceOfMore()) : null, kinds(ahead, standing, units), ahead.triggers().stream().map(t -> fired(t, event)).toList());
+        return new DayAhead(
+                Outlooks.rest(plan, standing.now()).size(),
+                units.weight(o.p10Grams()),
+                units.weight(o.p50Grams()),
+                units.weight(o.p90Grams()),
+                o.chanceOfTarget() == null
+                        ? null
+                        : units.weight(event.rules().targetGrams()) + " or more: "
+                                + PlanWords.chance(o.chanceOfTarget()),
+                full ? PlanWords.chance(o.chanceOfMore()) : null,
+                kinds(ahead, standing, units),
+                ahead.triggers().stream().map(t -> fired(t, event)).toList());
     }
 
     private static List<Kind> kinds(LiveAdvisor.Ahead ahead, MoveAdvice.State standing, Units units) {
@@ -66,18 +84,33 @@ record DayAhead(int rest, String low, String middle, String high, String target,
             return List.of();
         }
         List<String> names = List.of("A small keeper", "A usual keeper", "A kicker");
-        Double least = standing.bag().isFull() ? standing.bag().fish().stream().filter(Fish::alive).map(Fish::grams).filter(Objects::nonNull).min(Double::compare).orElse(null) : Double.valueOf(0);
-        return IntStream.range(0, names.size()).mapToObj(i -> {
-            double grams = ahead.kinds().grams().get(i);
-            return new Kind(names.get(i), units.weight(grams), least == null ? "" : PlanWords.difference(Math.max(0, grams - least), units, NOTHING), PlanWords.difference(ahead.outlook().adds().get(i), units, NOTHING));
-        }).toList();
+        Double least = standing.bag().isFull()
+                ? standing.bag().fish().stream()
+                        .filter(Fish::alive)
+                        .map(Fish::grams)
+                        .filter(Objects::nonNull)
+                        .min(Double::compare)
+                        .orElse(null)
+                : Double.valueOf(0);
+        return IntStream.range(0, names.size())
+                .mapToObj(i -> {
+                    double grams = ahead.kinds().grams().get(i);
+                    return new Kind(
+                            names.get(i),
+                            units.weight(grams),
+                            least == null ? "" : PlanWords.difference(Math.max(0, grams - least), units, NOTHING),
+                            PlanWords.difference(ahead.outlook().adds().get(i), units, NOTHING));
+                })
+                .toList();
     }
 
     private static TriggerLine fired(FiredTrigger t, EventData event) {
         String by = Dates.clock(t.trigger().at(), event.timeZone());
         String spot = event.spot(t.trigger().spotId()).orElseThrow().name();
         String few = t.seen() == 0 ? "no bite" : t.seen() == 1 ? "one bite" : t.seen() + " bites";
-        return new TriggerLine(spot + " looks dead: " + few + " by " + by + ". " + PlanWords.chance(t.chance()) + " of such days had " + (t.seen() == 0 ? "none" : "no more") + " by then.",
+        return new TriggerLine(
+                spot + " looks dead: " + few + " by " + by + ". " + PlanWords.chance(t.chance()) + " of such days had "
+                        + (t.seen() == 0 ? "none" : "no more") + " by then.",
                 PatternWords.of(t.to(), event));
     }
 }

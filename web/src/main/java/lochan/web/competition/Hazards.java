@@ -16,21 +16,34 @@ import lochan.web.shared.Dates;
 /** What the angler's own forecast holds of lightning and wind in the hours that are left of a day, in words. */
 final class Hazards {
 
-    private Hazards() { }
+    private Hazards() {}
 
     static List<String> of(EventData event, int day, Instant now, Units units) {
         CompetitionDay hours = event.day(day);
-        List<ForecastPeriod> left = event.forecast().stream().filter(f -> f.to().isAfter(now) && f.to().isAfter(hours.start()) && f.from().isBefore(hours.checkIn()))
-                .sorted(Comparator.comparing(ForecastPeriod::from)).toList();
+        List<ForecastPeriod> left = event.forecast().stream()
+                .filter(f -> f.to().isAfter(now)
+                        && f.to().isAfter(hours.start())
+                        && f.from().isBefore(hours.checkIn()))
+                .sorted(Comparator.comparing(ForecastPeriod::from))
+                .toList();
         List<String> words = new ArrayList<>();
         for (Span s : spans(left, f -> Boolean.TRUE.equals(f.lightning()))) {
-            words.add("Lightning in your forecast " + s.words(event) + ": no run then. Off the water when thunder is heard, and 30 minutes after the last.");
+            words.add("Lightning in your forecast " + s.words(event)
+                    + ": no run then. Off the water when thunder is heard, and 30 minutes after the last.");
         }
         Double most = event.boat().maxWindMps();
-        double rough = most == null ? Assumptions.DEFAULTS.planning().roughWindMps() : Math.min(most, Assumptions.DEFAULTS.planning().roughWindMps());
+        double rough = most == null
+                ? Assumptions.DEFAULTS.planning().roughWindMps()
+                : Math.min(most, Assumptions.DEFAULTS.planning().roughWindMps());
         for (Span s : spans(left, f -> f.windMps() != null && f.windMps() >= rough)) {
-            double wind = left.stream().filter(f -> !f.from().isBefore(s.from()) && !f.to().isAfter(s.to())).map(ForecastPeriod::windMps).filter(Objects::nonNull).max(Double::compare).orElse(rough);
-            words.add("Wind up to " + units.speed(wind) + " in your forecast " + s.words(event) + ": open water is rough, the run home slower. Stay off what is beyond the boat.");
+            double wind = left.stream()
+                    .filter(f -> !f.from().isBefore(s.from()) && !f.to().isAfter(s.to()))
+                    .map(ForecastPeriod::windMps)
+                    .filter(Objects::nonNull)
+                    .max(Double::compare)
+                    .orElse(rough);
+            words.add("Wind up to " + units.speed(wind) + " in your forecast " + s.words(event)
+                    + ": open water is rough, the run home slower. Stay off what is beyond the boat.");
         }
         return words;
     }

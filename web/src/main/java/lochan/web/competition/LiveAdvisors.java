@@ -7,15 +7,15 @@ import java.util.List;
 import java.util.Optional;
 import lochan.core.eventdata.EventData;
 import lochan.core.live.LiveAdvisor;
+import lochan.core.model.scenario.DayModel;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.valuation.Calibration;
-import lochan.core.model.scenario.DayModel;
-import lochan.web.modelling.DayKey;
 import lochan.web.eventbook.EventKey;
-import lochan.web.plan.Projections;
-import lochan.web.modelling.DayModels;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.DayKey;
+import lochan.web.modelling.DayModels;
+import lochan.web.plan.Projections;
 import org.springframework.stereotype.Component;
 
 /** The advisors of the days that are fished: whether to stay or go they tell at once, the rest once their scenarios are drawn, in the background. */
@@ -24,13 +24,16 @@ class LiveAdvisors {
 
     /** Scenarios of a day take some ten megabytes. */
     private static final int KEPT = 2;
+
     private static final long SEED = 1;
 
     private final DayModels dayModels;
     private final Lakes lakes;
     private final Projections projections;
-    private final Cache<DayKey, Cached> advisors = Caffeine.newBuilder().maximumSize(KEPT).build();
-    private final BackgroundComputation<DayKey, Calibration> readying = new BackgroundComputation<>("advice", DayKey::event, KEPT, BackgroundComputation.WHILE_LOOKED_AT);
+    private final Cache<DayKey, Cached> advisors =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final BackgroundComputation<DayKey, Calibration> readying =
+            new BackgroundComputation<>("advice", DayKey::event, KEPT, BackgroundComputation.WHILE_LOOKED_AT);
 
     LiveAdvisors(DayModels dayModels, Lakes lakes, Projections projections) {
         this.dayModels = dayModels;
@@ -38,7 +41,7 @@ class LiveAdvisors {
         this.projections = projections;
     }
 
-    private record Cached(DayModel model, LiveAdvisor advisor) { }
+    private record Cached(DayModel model, LiveAdvisor advisor) {}
 
     DayModel model(EventKey key, EventData event, int day) {
         return dayModels.of(key, event, day);

@@ -33,7 +33,7 @@ class LogWatchers {
      *
      * @param session that it was opened in
      */
-    private record Page(String session, SseEmitter stream) { }
+    private record Page(String session, SseEmitter stream) {}
 
     private final AccountSessions sessions;
     private final Map<EventKey, List<Page>> open = new ConcurrentHashMap<>();
@@ -45,7 +45,11 @@ class LogWatchers {
 
     LogWatchers(AccountSessions sessions) {
         this.sessions = sessions;
-        teller.scheduleWithFixedDelay(() -> open.forEach((key, pages) -> pages.forEach(p -> beat(key, p))), BEAT.toSeconds(), BEAT.toSeconds(), TimeUnit.SECONDS);
+        teller.scheduleWithFixedDelay(
+                () -> open.forEach((key, pages) -> pages.forEach(p -> beat(key, p))),
+                BEAT.toSeconds(),
+                BEAT.toSeconds(),
+                TimeUnit.SECONDS);
     }
 
     /** A session may also end while its page is being opened, or by running out. */
@@ -80,13 +84,16 @@ class LogWatchers {
     /** Who has signed out is told nothing more. */
     @EventListener
     void end(SessionEnded over) {
-        open.values().forEach(pages -> pages.stream().filter(p -> p.session().equals(over.sessionId())).forEach(LogWatchers::end));
+        open.values().forEach(pages -> pages.stream()
+                .filter(p -> p.session().equals(over.sessionId()))
+                .forEach(LogWatchers::end));
     }
 
     /** Tells all pages of a log. */
     void changed(EventKey key) {
         if (!teller.isShutdown()) {
-            teller.execute(() -> open.getOrDefault(key, List.of()).forEach(p -> send(key, p, SseEmitter.event().name("log").data("changed"))));
+            teller.execute(() -> open.getOrDefault(key, List.of())
+                    .forEach(p -> send(key, p, SseEmitter.event().name("log").data("changed"))));
         }
     }
 

@@ -11,20 +11,20 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.event.Format;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
 import lochan.core.live.LiveAdvisor;
 import lochan.core.live.MoveAdvice;
 import lochan.core.live.Today;
+import lochan.core.model.rate.Cell;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
 import lochan.core.planning.valuation.Calibration;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
-import lochan.core.model.rate.Cell;
-import lochan.core.lake.Spot;
 import lochan.offline.bag.Times;
 import lochan.web.eventbook.EventKey;
-import lochan.web.shared.Dates;
 import lochan.web.plan.PlanBackups;
+import lochan.web.shared.Dates;
 import org.springframework.stereotype.Component;
 
 /** Whether to stay or go and how the day is likely to end, in words, while it is fished. */
@@ -52,7 +52,17 @@ class MoveAdviceView {
      * @param next    the plan's next stop, and when to leave for it, in words; null: none
      * @param ahead   how the day is likely to end; null while it is computed
      */
-    record View(Cell cell, String fishing, String act, String why, String tone, Cell best, Instant leaveAt, String next, String asOf, DayAhead ahead) { }
+    record View(
+            Cell cell,
+            String fishing,
+            String act,
+            String why,
+            String tone,
+            Cell best,
+            Instant leaveAt,
+            String next,
+            String asOf,
+            DayAhead ahead) {}
 
     /** A day that is fished, as it stands. */
     private record Now(EventKey key, EventData event, int day, MoveAdvice.State standing, Units units) {
@@ -71,9 +81,13 @@ class MoveAdviceView {
      *
      * @param position where the boat is; null: where it fishes
      */
-    Optional<View> at(EventKey key, EventData event, int day, List<Entry> entries, Instant now, Position position, Units units) {
+    Optional<View> at(
+            EventKey key, EventData event, int day, List<Entry> entries, Instant now, Position position, Units units) {
         CompetitionDay hours = event.day(day);
-        if (now.isBefore(hours.start()) || !now.isBefore(hours.checkIn()) || event.rules().format() == Format.LIMIT_LENGTH || advisors.model(key, event, day).cells().isEmpty()) {
+        if (now.isBefore(hours.start())
+                || !now.isBefore(hours.checkIn())
+                || event.rules().format() == Format.LIMIT_LENGTH
+                || advisors.model(key, event, day).cells().isEmpty()) {
             return Optional.empty();
         }
         return Optional.of(said(new Now(key, event, day, standing(event, day, entries, now, position), units)));
@@ -91,23 +105,45 @@ class MoveAdviceView {
         MoveAdvice.Answer found = advisor.ask(now.standing());
         List<PlanStop> plan = now.event().planOf(now.day());
         Backups.Ladder ladder = backups.ofDay(now.key(), now.event(), now.day());
-        DayAhead ahead = advisors.ready(now.key(), now.event(), now.day()).map(Calibration::factor)
-                .map(factor -> DayAhead.of(advisor.ahead(now.standing(), found, plan, ladder, factor), now.standing(), plan, now.event(), now.units())).orElse(null);
+        DayAhead ahead = advisors.ready(now.key(), now.event(), now.day())
+                .map(Calibration::factor)
+                .map(factor -> DayAhead.of(
+                        advisor.ahead(now.standing(), found, plan, ladder, factor),
+                        now.standing(),
+                        plan,
+                        now.event(),
+                        now.units()))
+                .orElse(null);
         Cell fishing = now.standing().fishing();
-        return new View(fishing, fishing == null ? null : name(fishing, now.event()), act(found, now), why(found, now.units()), found.go() ? "go" : "stay", found.best() == null ? null : found.best().cell(),
-                found.leaveBy(), next(plan, advisor, now), now.clock(now.standing().now()), ahead);
+        return new View(
+                fishing,
+                fishing == null ? null : name(fishing, now.event()),
+                act(found, now),
+                why(found, now.units()),
+                found.go() ? "go" : "stay",
+                found.best() == null ? null : found.best().cell(),
+                found.leaveBy(),
+                next(plan, advisor, now),
+                now.clock(now.standing().now()),
+                ahead);
     }
 
     private static String act(MoveAdvice.Answer found, Now now) {
         if (found.best() == null) {
-            return now.standing().fishing() == null ? "No other spot can be reached in time." : "Stay: no other spot can be reached in time.";
+            return now.standing().fishing() == null
+                    ? "No other spot can be reached in time."
+                    : "Stay: no other spot can be reached in time.";
         }
         String move = name(found.best().cell(), now.event());
         if (found.go()) {
             return "Go: " + move + ".";
         }
-        boolean asLongAsMayBe = found.best().leaveAt().equals(found.leaveBy()) || !found.best().leaveAt().isBefore(now.event().day(now.day()).checkIn());
-        return "Stay." + (asLongAsMayBe ? "" : " If nothing bites, go at " + now.clock(found.best().leaveAt()) + ": " + move + ".");
+        boolean asLongAsMayBe = found.best().leaveAt().equals(found.leaveBy())
+                || !found.best().leaveAt().isBefore(now.event().day(now.day()).checkIn());
+        return "Stay."
+                + (asLongAsMayBe
+                        ? ""
+                        : " If nothing bites, go at " + now.clock(found.best().leaveAt()) + ": " + move + ".");
     }
 
     private static String why(MoveAdvice.Answer found, Units units) {
@@ -115,33 +151,59 @@ class MoveAdviceView {
         if (found.best() == null) {
             return stay.isEmpty() ? "" : stay + ".";
         }
-        return (stay.isEmpty() ? "The next hour there adds " : stay + ", there ") + units.weight(found.best().gainGrams()) + ", run and set-up counted.";
+        return (stay.isEmpty() ? "The next hour there adds " : stay + ", there ")
+                + units.weight(found.best().gainGrams()) + ", run and set-up counted.";
     }
 
     /** The plan's next stop, with the time to leave here for it. */
     private static String next(List<PlanStop> plan, LiveAdvisor advisor, Now now) {
-        PlanStop next = plan.stream().filter(s -> s.arrive().isAfter(now.standing().now()) && now.event().spot(s.spotId()).isPresent()).findFirst().orElse(null);
+        PlanStop next = plan.stream()
+                .filter(s -> s.arrive().isAfter(now.standing().now())
+                        && now.event().spot(s.spotId()).isPresent())
+                .findFirst()
+                .orElse(null);
         if (next == null) {
             return null;
         }
         Cell fishing = now.standing().fishing();
-        Optional<Duration> way = fishing != null && fishing.spotId().equals(next.spotId()) ? Optional.of(Duration.ZERO)
-                : advisor.way(now.standing(), now.event().spot(next.spotId()).orElseThrow().position());
-        String leave = way.filter(Duration::isPositive).map(w -> next.arrive().minus(w)).map(at -> at.isAfter(now.standing().now()) ? "; leave here by " + now.clock(at) + ", in "
-                + Times.span(Duration.between(now.standing().now(), at)) : "; to be on time you had to leave by " + now.clock(at)).orElse("");
+        Optional<Duration> way = fishing != null && fishing.spotId().equals(next.spotId())
+                ? Optional.of(Duration.ZERO)
+                : advisor.way(
+                        now.standing(),
+                        now.event().spot(next.spotId()).orElseThrow().position());
+        String leave = way.filter(Duration::isPositive)
+                .map(w -> next.arrive().minus(w))
+                .map(at -> at.isAfter(now.standing().now())
+                        ? "; leave here by " + now.clock(at) + ", in "
+                                + Times.span(Duration.between(now.standing().now(), at))
+                        : "; to be on time you had to leave by " + now.clock(at))
+                .orElse("");
         return "Next in your plan: " + now.clock(next.arrive()) + " " + name(Cell.of(next), now.event()) + leave + ".";
     }
 
     /** A cell whose spot is still marked; null else. */
     private static Cell known(Cell cell, EventData event) {
-        return cell != null && event.spot(cell.spotId()).isPresent() && event.presentation(cell.presentationId()).isPresent() ? cell : null;
+        return cell != null
+                        && event.spot(cell.spotId()).isPresent()
+                        && event.presentation(cell.presentationId()).isPresent()
+                ? cell
+                : null;
     }
 
     private static Today known(Today today, EventData event) {
-        return new Today(today.efforts().stream().filter(e -> known(e.cell(), event) != null).toList(), today.bites().stream().filter(s -> known(s.cell(), event) != null).toList());
+        return new Today(
+                today.efforts().stream()
+                        .filter(e -> known(e.cell(), event) != null)
+                        .toList(),
+                today.bites().stream()
+                        .filter(s -> known(s.cell(), event) != null)
+                        .toList());
     }
 
     static String name(Cell cell, EventData event) {
-        return event.spot(cell.spotId()).map(Spot::name).orElse(cell.spotId()) + ", " + event.presentation(cell.presentationId()).map(Presentation::name).orElse(cell.presentationId());
+        return event.spot(cell.spotId()).map(Spot::name).orElse(cell.spotId()) + ", "
+                + event.presentation(cell.presentationId())
+                        .map(Presentation::name)
+                        .orElse(cell.presentationId());
     }
 }

@@ -11,25 +11,25 @@ import lochan.core.competition.Fish;
 import lochan.core.event.Format;
 import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
-import lochan.core.model.learning.History;
 import lochan.core.live.Outlooks;
+import lochan.core.model.learning.History;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.size.SizeModel;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
-import lochan.core.model.rate.Cell;
 import lochan.core.review.DayProjection;
 import lochan.core.review.DayReview;
-import lochan.core.model.size.SizeModel;
 import lochan.offline.bag.BagView;
 import lochan.offline.bag.Times;
 import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.web.shared.Dates;
-import lochan.web.plan.Projections;
-import lochan.web.modelling.PlanWords;
+import lochan.web.eventbook.EventKey;
+import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.DayModels;
 import lochan.web.modelling.PatternWords;
-import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.PlanWords;
+import lochan.web.plan.Projections;
+import lochan.web.shared.Dates;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -47,7 +47,8 @@ class WeighInController {
     private final DayReviews reviews;
     private final DayModels dayModels;
 
-    WeighInController(CompetitionLog log, EventBook events, Accounts accounts, DayReviews reviews, DayModels dayModels) {
+    WeighInController(
+            CompetitionLog log, EventBook events, Accounts accounts, DayReviews reviews, DayModels dayModels) {
         this.log = log;
         this.events = events;
         this.accounts = accounts;
@@ -56,13 +57,13 @@ class WeighInController {
     }
 
     /** A stop of the plan, expected and real. */
-    record StopRow(String time, String place, String expected, String bites, String fished, String said) { }
+    record StopRow(String time, String place, String expected, String bites, String fished, String said) {}
 
     /** A trigger that fired, and what obeying would have come to. */
-    record TriggerRow(String what, String backup, String hindsight) { }
+    record TriggerRow(String what, String backup, String hindsight) {}
 
     /** A finished day and its projection. */
-    record ScoreRow(String event, String projection, String actual, String below, boolean held) { }
+    record ScoreRow(String event, String projection, String actual, String below, boolean held) {}
 
     @GetMapping("/events/{eventId}/competition/review")
     String review(EventKey key, @RequestParam(required = false) Integer day, Model model) {
@@ -70,7 +71,12 @@ class WeighInController {
         Units units = accounts.units(key.accountId());
         int today = new BagLog(event.event()).dayOf(log.now());
         int shown = day == null ? today : Math.clamp(day, 1, event.days().size());
-        BagView view = BagView.of(event.event(), BoatLog.names(event), log.shown(event.competition()), new BagView.Moment(shown, log.now(), null), units);
+        BagView view = BagView.of(
+                event.event(),
+                BoatLog.names(event),
+                log.shown(event.competition()),
+                new BagView.Moment(shown, log.now(), null),
+                units);
         boolean over = !log.now().isBefore(event.day(shown).checkIn());
         model.addAttribute("data", event);
         model.addAttribute("page", view);
@@ -79,7 +85,8 @@ class WeighInController {
         model.addAttribute("byLength", event.rules().format() == Format.LIMIT_LENGTH);
         model.addAttribute("carried", over ? carried(event) : List.of());
         if (over && event.rules().format() != Format.LIMIT_LENGTH) {
-            BackgroundComputation.State<DayReviews.Result> state = reviews.of(key, event, shown).orElse(null);
+            BackgroundComputation.State<DayReviews.Result> state =
+                    reviews.of(key, event, shown).orElse(null);
             model.addAttribute("job", state);
             if (state != null && state.result() != null) {
                 found(state.result(), event, shown, units, model);
@@ -91,8 +98,17 @@ class WeighInController {
 
     /** What this event's practice and competition say to later ones, in words. */
     private static List<String> carried(EventData event) {
-        return History.of(List.of(CompetitionStops.all(event)), Assumptions.DEFAULTS).carried().stream().map(c -> event.presentation(c.presentationId()).map(Presentation::name).orElse(c.presentationId())
-                + String.format(Locale.ROOT, " × %.2f (%d bites in %.1f angler-hours)", c.ratio(), c.bites(), c.anglerHours())).toList();
+        return History.of(List.of(CompetitionStops.all(event)), Assumptions.DEFAULTS).carried().stream()
+                .map(c -> event.presentation(c.presentationId())
+                                .map(Presentation::name)
+                                .orElse(c.presentationId())
+                        + String.format(
+                                Locale.ROOT,
+                                " × %.2f (%d bites in %.1f angler-hours)",
+                                c.ratio(),
+                                c.bites(),
+                                c.anglerHours()))
+                .toList();
     }
 
     private static void found(DayReviews.Result found, EventData event, int day, Units units, Model model) {
@@ -102,59 +118,112 @@ class WeighInController {
         if (review != null) {
             model.addAttribute("drawing", ReviewDrawing.of(review, event.day(day), zone, units));
             model.addAttribute("said", review.projection() == null ? null : said(review.projection(), units));
-            model.addAttribute("stops", review.stops().stream().map(s -> stop(s, event, zone)).toList());
+            model.addAttribute(
+                    "stops",
+                    review.stops().stream().map(s -> stop(s, event, zone)).toList());
             model.addAttribute("elsewhere", review.elsewhere());
-            model.addAttribute("triggers", review.triggers().stream().map(t -> trigger(t, event, zone, units)).toList());
+            model.addAttribute(
+                    "triggers",
+                    review.triggers().stream()
+                            .map(t -> trigger(t, event, zone, units))
+                            .toList());
         }
         List<Projections.ScoredDay> scores = found.scores();
         model.addAttribute("scores", scores.stream().map(s -> score(s, units)).toList());
         model.addAttribute("dots", ReviewDrawing.dots(scores));
         if (!scores.isEmpty()) {
             long held = scores.stream().filter(s -> s.projection().held()).count();
-            double gain = scores.stream().mapToDouble(s -> s.projection().logGain()).average().orElse(0);
-            model.addAttribute("scoreWords", held + " of " + scores.size() + (scores.size() == 1 ? " day" : " days") + " fell in the likely range; four of five should. Log score "
-                    + String.format(Locale.ROOT, "%+.2f", gain) + "; above 0 is better than a guess." + (scores.size() < 5 ? " That is few days." : ""));
+            double gain = scores.stream()
+                    .mapToDouble(s -> s.projection().logGain())
+                    .average()
+                    .orElse(0);
+            model.addAttribute(
+                    "scoreWords",
+                    held + " of " + scores.size() + (scores.size() == 1 ? " day" : " days")
+                            + " fell in the likely range; four of five should. Log score "
+                            + String.format(Locale.ROOT, "%+.2f", gain) + "; above 0 is better than a guess."
+                            + (scores.size() < 5 ? " That is few days." : ""));
         }
     }
 
     private static String said(DayProjection f, Units units) {
-        String where = f.held() ? "within the likely range" : f.actualGrams() < f.p10Grams() ? "below the likely range" : "above the likely range";
-        return "Projected " + units.weight(f.p50Grams()) + ", likely " + units.weight(f.p10Grams()) + " to " + units.weight(f.p90Grams()) + "; weighed " + units.weight(f.actualGrams()) + ", " + where + ".";
+        String where = f.held()
+                ? "within the likely range"
+                : f.actualGrams() < f.p10Grams() ? "below the likely range" : "above the likely range";
+        return "Projected " + units.weight(f.p50Grams()) + ", likely " + units.weight(f.p10Grams()) + " to "
+                + units.weight(f.p90Grams()) + "; weighed " + units.weight(f.actualGrams()) + ", " + where + ".";
     }
 
     private static StopRow stop(DayReview.Stop s, EventData event, ZoneId zone) {
-        String said = s.fished().isZero() ? "not fished in its time" : s.bites() > s.expectedBites() ? "more than expected" : "so few, or fewer, on " + PlanWords.chance(s.chanceOfSoFew()) + " of days";
-        return new StopRow(Dates.clock(s.stop().arrive(), zone) + "–" + Dates.clock(s.stop().leave(), zone), MoveAdviceView.name(Cell.of(s.stop()), event), String.format(Locale.ROOT, "%.1f", s.expectedBites()),
-                s.bites() + (s.landed() > 0 ? ", " + s.landed() + " landed" : ""), s.fished().isZero() ? "–" : Times.span(s.fished()), said);
+        String said = s.fished().isZero()
+                ? "not fished in its time"
+                : s.bites() > s.expectedBites()
+                        ? "more than expected"
+                        : "so few, or fewer, on " + PlanWords.chance(s.chanceOfSoFew()) + " of days";
+        return new StopRow(
+                Dates.clock(s.stop().arrive(), zone) + "–"
+                        + Dates.clock(s.stop().leave(), zone),
+                MoveAdviceView.name(Cell.of(s.stop()), event),
+                String.format(Locale.ROOT, "%.1f", s.expectedBites()),
+                s.bites() + (s.landed() > 0 ? ", " + s.landed() + " landed" : ""),
+                s.fished().isZero() ? "–" : Times.span(s.fished()),
+                said);
     }
 
     private static TriggerRow trigger(DayReview.Trigger t, EventData event, ZoneId zone, Units units) {
-        String what = PlanWords.trigger(t.fired().trigger(), event) + ": it fired (" + t.fired().seen() + (t.fired().seen() == 1 ? " bite" : " bites") + ", so few on " + PlanWords.chance(t.fired().chance()) + " of days).";
+        String what = PlanWords.trigger(t.fired().trigger(), event) + ": it fired ("
+                + t.fired().seen() + (t.fired().seen() == 1 ? " bite" : " bites") + ", so few on "
+                + PlanWords.chance(t.fired().chance()) + " of days).";
         Outlooks.Hindsight h = t.hindsight();
-        String hindsight = h == null ? "It could not be reached in time." : "Switching would have paid on " + PlanWords.chance(h.chanceOfMore()) + " of such days: " + PlanWords.difference(h.meanMoreGrams(), units)
-                + " on average, between " + PlanWords.difference(h.p10MoreGrams(), units) + " and " + PlanWords.difference(h.p90MoreGrams(), units) + " on four days of five.";
+        String hindsight = h == null
+                ? "It could not be reached in time."
+                : "Switching would have paid on " + PlanWords.chance(h.chanceOfMore()) + " of such days: "
+                        + PlanWords.difference(h.meanMoreGrams(), units) + " on average, between "
+                        + PlanWords.difference(h.p10MoreGrams(), units) + " and "
+                        + PlanWords.difference(h.p90MoreGrams(), units) + " on four days of five.";
         return new TriggerRow(what, PatternWords.of(t.fired().to(), event), hindsight);
     }
 
     private static ScoreRow score(Projections.ScoredDay s, Units units) {
         DayProjection f = s.projection();
-        return new ScoreRow(s.event() + ", day " + s.day(), units.weight(f.p10Grams()) + " – " + units.weight(f.p50Grams()) + " – " + units.weight(f.p90Grams()), units.weight(f.actualGrams()),
-                Math.round(PERCENT * f.below()) + " %", f.held());
+        return new ScoreRow(
+                s.event() + ", day " + s.day(),
+                units.weight(f.p10Grams()) + " – " + units.weight(f.p50Grams()) + " – " + units.weight(f.p90Grams()),
+                units.weight(f.actualGrams()),
+                Math.round(PERCENT * f.below()) + " %",
+                f.held());
     }
 
     /** The boat's scale against the official one, and guesses against the scale, in words. */
     private List<String> scales(EventKey key, EventData event, int day, Units units) {
         List<String> words = new ArrayList<>();
         Bag bag = BagLog.replay(event.event(), event.competition()).bag(day);
-        boolean whole = !bag.fish().isEmpty() && bag.fish().stream().map(Fish::grams).allMatch(g -> g != null);
-        if (whole && bag.official() != null && bag.official().grams() != null && bag.official().grams() > 0 && bag.totalGrams() > 0) {
+        boolean whole =
+                !bag.fish().isEmpty() && bag.fish().stream().map(Fish::grams).allMatch(g -> g != null);
+        if (whole
+                && bag.official() != null
+                && bag.official().grams() != null
+                && bag.official().grams() > 0
+                && bag.totalGrams() > 0) {
             double percent = PERCENT * (bag.totalGrams() / bag.official().grams() - 1);
-            words.add("Your scale made the bag " + units.weight(bag.totalGrams()) + ", the official one " + units.weight(bag.official().grams()) + ": yours "
-                    + (Math.abs(percent) < 0.05 ? "agrees." : String.format(Locale.ROOT, "reads %.1f %% %s.", Math.abs(percent), percent > 0 ? "high" : "low")));
+            words.add("Your scale made the bag " + units.weight(bag.totalGrams()) + ", the official one "
+                    + units.weight(bag.official().grams()) + ": yours "
+                    + (Math.abs(percent) < 0.05
+                            ? "agrees."
+                            : String.format(
+                                    Locale.ROOT,
+                                    "reads %.1f %% %s.",
+                                    Math.abs(percent),
+                                    percent > 0 ? "high" : "low")));
         }
         SizeModel.Predictive bias = dayModels.of(key, event, day).sizes().guessBias();
         double percent = PERCENT * Math.expm1(bias.mean());
-        words.add(String.format(Locale.ROOT, "Your guesses in practice run %.0f %% %s, ± %.0f %%; sizes are corrected by that.", Math.abs(percent), percent >= 0 ? "high" : "low", PERCENT * bias.meanSd()));
+        words.add(String.format(
+                Locale.ROOT,
+                "Your guesses in practice run %.0f %% %s, ± %.0f %%; sizes are corrected by that.",
+                Math.abs(percent),
+                percent >= 0 ? "high" : "low",
+                PERCENT * bias.meanSd()));
         return words;
     }
 }

@@ -16,13 +16,14 @@ public final class CellText {
     private static final Pattern ISO_DATE = Pattern.compile("(\\d{4})[-/.](\\d{1,2})[-/.](\\d{1,2})");
     private static final Pattern SLASHED = Pattern.compile("(\\d{1,2})/(\\d{1,2})/(\\d{4}|\\d{2})");
     private static final Pattern DOTTED = Pattern.compile("(\\d{1,2})\\.(\\d{1,2})\\.(\\d{4}|\\d{2})");
-    private static final Pattern TIME = Pattern.compile("(\\d{1,2})[:.h](\\d{2})(?:[:.](\\d{2}))?(?: ?([ap])\\.?m?\\.?)?");
+    private static final Pattern TIME =
+            Pattern.compile("(\\d{1,2})[:.h](\\d{2})(?:[:.](\\d{2}))?(?: ?([ap])\\.?m?\\.?)?");
     private static final Pattern HOUR = Pattern.compile("(\\d{1,2})() ?()([ap])\\.?m\\.?");
     private static final Pattern DIGITS = Pattern.compile("(\\d{1,2})(\\d{2})()()");
     private static final int CENTURY = 2000;
     private static final int NOON = 12;
 
-    private CellText() { }
+    private CellText() {}
 
     /**
      * A date as 2027-06-03, 6/3/2027 or 3.6.2027; empty for anything else.
@@ -44,8 +45,11 @@ public final class CellText {
 
     private static Optional<LocalDate> day(String year, String month, String day) {
         try {
-            return Optional.of(LocalDate.of(year.length() == 2 ? CENTURY + Integer.parseInt(year) : Integer.parseInt(year), Integer.parseInt(month),
-                    Integer.parseInt(day))).filter(Intake::isDate);
+            return Optional.of(LocalDate.of(
+                            year.length() == 2 ? CENTURY + Integer.parseInt(year) : Integer.parseInt(year),
+                            Integer.parseInt(month),
+                            Integer.parseInt(day)))
+                    .filter(Intake::isDate);
         } catch (DateTimeException e) {
             return Optional.empty();
         }
@@ -53,7 +57,8 @@ public final class CellText {
 
     /** Whether dates with slashes stand there and can be read with the month first. */
     public static boolean monthFirst(List<String> dates) {
-        return dates.stream().filter(d -> SLASHED.matcher(d).matches()).allMatch(d -> date(d, true).isPresent());
+        return dates.stream().filter(d -> SLASHED.matcher(d).matches()).allMatch(d -> date(d, true)
+                .isPresent());
     }
 
     /** Whether a cell is a date whose order is not plain. */
@@ -79,7 +84,8 @@ public final class CellText {
             return Optional.empty();
         }
         try {
-            return Optional.of(LocalTime.of(halves ? hour % NOON + (half.equals("p") ? NOON : 0) : hour, minute, second));
+            return Optional.of(
+                    LocalTime.of(halves ? hour % NOON + (half.equals("p") ? NOON : 0) : hour, minute, second));
         } catch (DateTimeException e) {
             return Optional.empty();
         }

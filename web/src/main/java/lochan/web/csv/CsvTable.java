@@ -48,11 +48,16 @@ public record CsvTable(List<String> header, List<Row> rows) {
     /** @throws CsvException for what is no table of text, or one of more than 20 000 rows, 100 columns or 4 MB */
     public static CsvTable read(byte[] bytes) throws CsvException {
         if (bytes.length > MOST_BYTES) {
-            throw new CsvException("it has " + bytes.length / 1_000_000 + " MB; at most 4 MB are read: split it by days or months");
+            throw new CsvException(
+                    "it has " + bytes.length / 1_000_000 + " MB; at most 4 MB are read: split it by days or months");
         }
         String text = text(bytes);
         char delimiter = delimiter(text);
-        CSVFormat format = CSVFormat.RFC4180.builder().setDelimiter(delimiter).setIgnoreEmptyLines(false).get();
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(delimiter)
+                .setIgnoreEmptyLines(false)
+                .get();
         List<String> header = null;
         List<Row> rows = new ArrayList<>();
         try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
@@ -73,10 +78,12 @@ public record CsvTable(List<String> header, List<Row> rows) {
                 }
             }
         } catch (IOException | UncheckedIOException e) {
-            throw new CsvException("a quotation mark is opened and never closed, or text follows one that is closed: save it as CSV again");
+            throw new CsvException(
+                    "a quotation mark is opened and never closed, or text follows one that is closed: save it as CSV again");
         }
         if (header == null || rows.isEmpty()) {
-            throw new CsvException("a header line and at least one row were expected, and " + (header == null ? "it is empty" : "only a header is there"));
+            throw new CsvException("a header line and at least one row were expected, and "
+                    + (header == null ? "it is empty" : "only a header is there"));
         }
         return new CsvTable(header, rows);
     }
@@ -87,10 +94,12 @@ public record CsvTable(List<String> header, List<Row> rows) {
             own.add("");
         }
         if (own.stream().skip(columns).anyMatch(c -> !c.isEmpty())) {
-            throw new CsvException("row " + number + " has more cells than the header has names: is a text with a comma in it not quoted?");
+            throw new CsvException("row " + number
+                    + " has more cells than the header has names: is a text with a comma in it not quoted?");
         }
         if (own.stream().anyMatch(c -> c.length() > LONGEST_CELL)) {
-            throw new CsvException("row " + number + " has a cell of more than 2000 characters: is a quotation mark missing?");
+            throw new CsvException(
+                    "row " + number + " has a cell of more than 2000 characters: is a quotation mark missing?");
         }
         return new Row(number, own.subList(0, columns));
     }
@@ -113,7 +122,10 @@ public record CsvTable(List<String> header, List<Row> rows) {
     private static String text(byte[] bytes) throws CsvException {
         String text;
         try {
-            text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+            text = StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString();
         } catch (CharacterCodingException e) {
             text = new String(bytes, Charset.forName("windows-1252"));
         }
@@ -126,7 +138,10 @@ public record CsvTable(List<String> header, List<Row> rows) {
     /** The one that cuts the header line into most cells. */
     private static char delimiter(String text) {
         String first = text.lines().filter(l -> !l.isBlank()).findFirst().orElse("");
-        return DELIMITERS.stream().max(Comparator.comparingLong(d -> first.chars().filter(c -> c == d).count())).orElseThrow();
+        return DELIMITERS.stream()
+                .max(Comparator.comparingLong(
+                        d -> first.chars().filter(c -> c == d).count()))
+                .orElseThrow();
     }
 
     /** A cell without the apostrophe that {@link #guarded} put before it. */

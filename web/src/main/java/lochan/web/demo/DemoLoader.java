@@ -7,17 +7,17 @@ import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
-import lochan.web.account.Accounts;
-import lochan.web.account.Angler;
 import lochan.core.lake.structure.BadGridException;
 import lochan.core.lake.structure.EsriGrid;
-import lochan.web.eventbook.Events;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventBook;
 import lochan.eventformat.BoundedLines;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileReader;
 import lochan.eventformat.TackleFile;
+import lochan.web.account.Accounts;
+import lochan.web.account.Angler;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.Events;
 import lochan.web.gear.Tackles;
 import lochan.web.map.Lakes;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -43,7 +43,13 @@ class DemoLoader implements SmartInitializingSingleton {
     private final Tackles tackles;
     private final TransactionTemplate transaction;
 
-    DemoLoader(Accounts accounts, Events events, EventBook book, Lakes lakes, Tackles tackles, TransactionTemplate transaction) {
+    DemoLoader(
+            Accounts accounts,
+            Events events,
+            EventBook book,
+            Lakes lakes,
+            Tackles tackles,
+            TransactionTemplate transaction) {
         this.tackles = tackles;
         this.lakes = lakes;
         this.accounts = accounts;
@@ -66,7 +72,8 @@ class DemoLoader implements SmartInitializingSingleton {
     }
 
     private void loadDepths(EventKey event) {
-        try (BufferedReader lines = new BufferedReader(new InputStreamReader(new ClassPathResource(DEPTHS).getInputStream(), StandardCharsets.UTF_8))) {
+        try (BufferedReader lines = new BufferedReader(
+                new InputStreamReader(new ClassPathResource(DEPTHS).getInputStream(), StandardCharsets.UTF_8))) {
             lakes.putDepths(event, EsriGrid.read(new BoundedLines(lines), null));
         } catch (IOException | BadGridException e) {
             throw new IllegalStateException("the shipped file " + DEPTHS + " cannot be loaded: " + e.getMessage(), e);

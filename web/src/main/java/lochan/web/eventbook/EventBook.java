@@ -21,7 +21,8 @@ public class EventBook {
     /** The event as it stands. Stops of a plan at a spot that was deleted are left out. */
     @Transactional(readOnly = true)
     public EventData event(EventKey key) {
-        EventData.Builder event = EventData.builder(events.event(key), events.boat(key)).runs(events.runs(key));
+        EventData.Builder event =
+                EventData.builder(events.event(key), events.boat(key)).runs(events.runs(key));
         parts.forEach(p -> p.read(key, event));
         return event.build();
     }

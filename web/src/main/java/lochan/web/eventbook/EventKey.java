@@ -3,4 +3,4 @@ package lochan.web.eventbook;
 /**
  * An event of an account. Whoever holds one has shown that the event is this account's; every query below an event takes both ids.
  */
-public record EventKey(long accountId, long eventId) { }
+public record EventKey(long accountId, long eventId) {}

@@ -30,12 +30,17 @@ public class EventKeyResolver implements HandlerMethodArgumentResolver {
     }
 
     @Override
-    public EventKey resolveArgument(MethodParameter parameter, ModelAndViewContainer container, NativeWebRequest request,
-                                    WebDataBinderFactory binders) {
+    public EventKey resolveArgument(
+            MethodParameter parameter,
+            ModelAndViewContainer container,
+            NativeWebRequest request,
+            WebDataBinderFactory binders) {
         Authentication who = (Authentication) request.getUserPrincipal();
-        Map<?, ?> path = (Map<?, ?>) request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
+        Map<?, ?> path = (Map<?, ?>)
+                request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
         try {
-            return events.getObject().key(((Angler) who.getPrincipal()).accountId(), Long.parseLong((String) path.get("eventId")));
+            return events.getObject()
+                    .key(((Angler) who.getPrincipal()).accountId(), Long.parseLong((String) path.get("eventId")));
         } catch (NumberFormatException e) {
             throw new NotThereException();
         }

@@ -7,6 +7,7 @@ public interface EventPart {
 
     /** Spots come first: what lies at them is read and written after them. */
     int SPOTS = 10;
+
     int PRACTICE = 20;
     int REST = 30;
 

@@ -22,15 +22,15 @@ import java.util.concurrent.ThreadLocalRandom;
 import lochan.core.Coded;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
-import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
+import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
-import lochan.core.event.Species;
 import lochan.core.event.Rules;
 import lochan.core.event.Scoring;
+import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.event.TieBreak;
 import lochan.web.db.tables.records.EventDayRecord;
@@ -64,15 +64,26 @@ class EventRepository {
     }
 
     List<EventKey> all(long accountId) {
-        return db.select(EVENT.ID).from(EVENT).where(EVENT.ACCOUNT_ID.eq(accountId)).and(EVENT.DELETED_AT.isNull()).orderBy(EVENT.ID)
+        return db.select(EVENT.ID)
+                .from(EVENT)
+                .where(EVENT.ACCOUNT_ID.eq(accountId))
+                .and(EVENT.DELETED_AT.isNull())
+                .orderBy(EVENT.ID)
                 .fetch(r -> new EventKey(accountId, r.value1()));
     }
 
     List<Events.Head> heads(long accountId) {
-        Map<Long, List<CompetitionDay>> days = db.selectFrom(EVENT_DAY).where(EVENT_DAY.ACCOUNT_ID.eq(accountId)).orderBy(EVENT_DAY.EVENT_ID, EVENT_DAY.ORDINAL)
+        Map<Long, List<CompetitionDay>> days = db.selectFrom(EVENT_DAY)
+                .where(EVENT_DAY.ACCOUNT_ID.eq(accountId))
+                .orderBy(EVENT_DAY.EVENT_ID, EVENT_DAY.ORDINAL)
                 .fetchGroups(EVENT_DAY.EVENT_ID, EventRepository::day);
-        return db.select(EVENT.ID, EVENT.NAME, EVENT.TIME_ZONE).from(EVENT).where(EVENT.ACCOUNT_ID.eq(accountId)).and(EVENT.DELETED_AT.isNull()).orderBy(EVENT.ID)
-                .fetch(r -> new Events.Head(new EventKey(accountId, r.value1()), r.value2(), ZoneId.of(r.value3()), days.get(r.value1())));
+        return db.select(EVENT.ID, EVENT.NAME, EVENT.TIME_ZONE)
+                .from(EVENT)
+                .where(EVENT.ACCOUNT_ID.eq(accountId))
+                .and(EVENT.DELETED_AT.isNull())
+                .orderBy(EVENT.ID)
+                .fetch(r -> new Events.Head(
+                        new EventKey(accountId, r.value1()), r.value2(), ZoneId.of(r.value3()), days.get(r.value1())));
     }
 
     private static CompetitionDay day(EventDayRecord r) {
@@ -81,43 +92,91 @@ class EventRepository {
 
     /** Events that were deleted before a time. */
     List<EventKey> deletedBefore(Instant time) {
-        return db.select(EVENT.ACCOUNT_ID, EVENT.ID).from(EVENT).where(EVENT.DELETED_AT.lt(time)).fetch(r -> new EventKey(r.value1(), r.value2()));
+        return db.select(EVENT.ACCOUNT_ID, EVENT.ID)
+                .from(EVENT)
+                .where(EVENT.DELETED_AT.lt(time))
+                .fetch(r -> new EventKey(r.value1(), r.value2()));
     }
 
     Event event(EventKey key) {
         EventRecord e = db.selectFrom(EVENT).where(is(key)).fetchSingle();
         List<SpeciesRule> species = db.selectFrom(SPECIES_RULE)
-                .where(SPECIES_RULE.EVENT_ID.eq(key.eventId())).and(SPECIES_RULE.ACCOUNT_ID.eq(key.accountId())).orderBy(SPECIES_RULE.ORDINAL)
-                .fetch(r -> new SpeciesRule(Coded.find(Species.class, r.getSpecies()).orElseThrow(), r.getMinLengthMm(), r.getMinGrams(),
-                        r.getSlotFromMm() == null ? null : new SpeciesRule.Slot(r.getSlotFromMm(), r.getSlotToMm(), r.getSlotOver()), r.getBagLimit(),
+                .where(SPECIES_RULE.EVENT_ID.eq(key.eventId()))
+                .and(SPECIES_RULE.ACCOUNT_ID.eq(key.accountId()))
+                .orderBy(SPECIES_RULE.ORDINAL)
+                .fetch(r -> new SpeciesRule(
+                        Coded.find(Species.class, r.getSpecies()).orElseThrow(),
+                        r.getMinLengthMm(),
+                        r.getMinGrams(),
+                        r.getSlotFromMm() == null
+                                ? null
+                                : new SpeciesRule.Slot(r.getSlotFromMm(), r.getSlotToMm(), r.getSlotOver()),
+                        r.getBagLimit(),
                         JsonText.map(r.getEntered())));
         List<LocalDate> practice = db.selectFrom(PRACTICE_DAY)
-                .where(PRACTICE_DAY.EVENT_ID.eq(key.eventId())).and(PRACTICE_DAY.ACCOUNT_ID.eq(key.accountId())).orderBy(PRACTICE_DAY.ORDINAL)
+                .where(PRACTICE_DAY.EVENT_ID.eq(key.eventId()))
+                .and(PRACTICE_DAY.ACCOUNT_ID.eq(key.accountId()))
+                .orderBy(PRACTICE_DAY.ORDINAL)
                 .fetch(PRACTICE_DAY.DATE);
         List<CompetitionDay> days = db.selectFrom(EVENT_DAY)
-                .where(EVENT_DAY.EVENT_ID.eq(key.eventId())).and(EVENT_DAY.ACCOUNT_ID.eq(key.accountId())).orderBy(EVENT_DAY.ORDINAL)
+                .where(EVENT_DAY.EVENT_ID.eq(key.eventId()))
+                .and(EVENT_DAY.ACCOUNT_ID.eq(key.accountId()))
+                .orderBy(EVENT_DAY.ORDINAL)
                 .fetch(EventRepository::day);
-        return new Event(e.getName(), ZoneId.of(e.getTimeZone()), e.getAnglers(), practice, days,
-                new Event.Ramp(new Position(e.getLaunchLat(), e.getLaunchLon()), new Position(e.getCheckInLat(), e.getCheckInLon())),
-                rules(e, species), JsonText.map(e.getEntered()));
+        return new Event(
+                e.getName(),
+                ZoneId.of(e.getTimeZone()),
+                e.getAnglers(),
+                practice,
+                days,
+                new Event.Ramp(
+                        new Position(e.getLaunchLat(), e.getLaunchLon()),
+                        new Position(e.getCheckInLat(), e.getCheckInLon())),
+                rules(e, species),
+                JsonText.map(e.getEntered()));
     }
 
     private static Rules rules(EventRecord e, List<SpeciesRule> species) {
-        return new Rules(Coded.find(Format.class, e.getFormat()).orElseThrow(), e.getBagLimit(), e.getTargetGrams(), e.getScaleGrams(), species, scoring(e),
-                new Penalties(e.getDeadFishGrams(), e.getLateGramsPerMinute(), e.getLateDisqualifyMinutes(), e.getShortFishGrams(), e.getOverLimitGrams()),
-                new Gear(e.getMaxHooksPerRig(), JsonText.list(e.getBannedGear()), e.getMaxRods(), e.getLiveBaitAllowed()));
+        return new Rules(
+                Coded.find(Format.class, e.getFormat()).orElseThrow(),
+                e.getBagLimit(),
+                e.getTargetGrams(),
+                e.getScaleGrams(),
+                species,
+                scoring(e),
+                new Penalties(
+                        e.getDeadFishGrams(),
+                        e.getLateGramsPerMinute(),
+                        e.getLateDisqualifyMinutes(),
+                        e.getShortFishGrams(),
+                        e.getOverLimitGrams()),
+                new Gear(
+                        e.getMaxHooksPerRig(),
+                        JsonText.list(e.getBannedGear()),
+                        e.getMaxRods(),
+                        e.getLiveBaitAllowed()));
     }
 
     private static Scoring scoring(EventRecord e) {
         Scoring.Cut cut = e.getCutAfterDay() == null ? null : new Scoring.Cut(e.getCutAfterDay(), e.getCutPlaces());
-        return new Scoring(e.getCulling(), e.getBalanceOnly(), e.getLengthStepMm(), Coded.find(TieBreak.class, e.getTieBreak()).orElseThrow(), cut,
+        return new Scoring(
+                e.getCulling(),
+                e.getBalanceOnly(),
+                e.getLengthStepMm(),
+                Coded.find(TieBreak.class, e.getTieBreak()).orElseThrow(),
+                cut,
                 e.getTags() == null ? List.of() : JsonText.list(e.getTags()));
     }
 
     private static void fill(EventRecord record, Scoring scoring) {
         Scoring.Cut cut = scoring.cut();
-        record.setCulling(scoring.culling()).setBalanceOnly(scoring.balanceOnly()).setLengthStepMm(scoring.lengthStepMm()).setTieBreak(scoring.tieBreak().code())
-                .setCutAfterDay(cut == null ? null : cut.afterDay()).setCutPlaces(cut == null ? null : cut.places()).setTags(JsonText.of(scoring.tags()));
+        record.setCulling(scoring.culling())
+                .setBalanceOnly(scoring.balanceOnly())
+                .setLengthStepMm(scoring.lengthStepMm())
+                .setTieBreak(scoring.tieBreak().code())
+                .setCutAfterDay(cut == null ? null : cut.afterDay())
+                .setCutPlaces(cut == null ? null : cut.places())
+                .setTags(JsonText.of(scoring.tags()));
     }
 
     String name(EventKey key) {
@@ -126,7 +185,13 @@ class EventRepository {
 
     Boat boat(EventKey key) {
         EventRecord e = db.selectFrom(EVENT).where(is(key)).fetchSingle();
-        return new Boat(e.getRunMps(), e.getRoughMps(), e.getSetUpMinutes(), e.getMaxWindMps(), e.getFuelLitres(), e.getLitresPerKm(),
+        return new Boat(
+                e.getRunMps(),
+                e.getRoughMps(),
+                e.getSetUpMinutes(),
+                e.getMaxWindMps(),
+                e.getFuelLitres(),
+                e.getLitresPerKm(),
                 JsonText.map(e.getBoatEntered()));
     }
 
@@ -135,7 +200,13 @@ class EventRepository {
         record.setAccountId(accountId);
         fill(record, event);
         fill(record, boat);
-        EventKey key = new EventKey(accountId, db.insertInto(EVENT).set(record).returningResult(EVENT.ID).fetchSingle().value1());
+        EventKey key = new EventKey(
+                accountId,
+                db.insertInto(EVENT)
+                        .set(record)
+                        .returningResult(EVENT.ID)
+                        .fetchSingle()
+                        .value1());
         addLists(key, event);
         return key;
     }
@@ -144,9 +215,18 @@ class EventRepository {
         EventRecord record = db.newRecord(EVENT);
         fill(record, event);
         db.update(EVENT).set(record).where(is(key)).execute();
-        db.deleteFrom(EVENT_DAY).where(EVENT_DAY.EVENT_ID.eq(key.eventId())).and(EVENT_DAY.ACCOUNT_ID.eq(key.accountId())).execute();
-        db.deleteFrom(PRACTICE_DAY).where(PRACTICE_DAY.EVENT_ID.eq(key.eventId())).and(PRACTICE_DAY.ACCOUNT_ID.eq(key.accountId())).execute();
-        db.deleteFrom(SPECIES_RULE).where(SPECIES_RULE.EVENT_ID.eq(key.eventId())).and(SPECIES_RULE.ACCOUNT_ID.eq(key.accountId())).execute();
+        db.deleteFrom(EVENT_DAY)
+                .where(EVENT_DAY.EVENT_ID.eq(key.eventId()))
+                .and(EVENT_DAY.ACCOUNT_ID.eq(key.accountId()))
+                .execute();
+        db.deleteFrom(PRACTICE_DAY)
+                .where(PRACTICE_DAY.EVENT_ID.eq(key.eventId()))
+                .and(PRACTICE_DAY.ACCOUNT_ID.eq(key.accountId()))
+                .execute();
+        db.deleteFrom(SPECIES_RULE)
+                .where(SPECIES_RULE.EVENT_ID.eq(key.eventId()))
+                .and(SPECIES_RULE.ACCOUNT_ID.eq(key.accountId()))
+                .execute();
         addLists(key, event);
     }
 
@@ -157,7 +237,11 @@ class EventRepository {
     }
 
     long revision(EventKey key) {
-        return db.select(EVENT.REVISION).from(EVENT).where(is(key)).fetchSingle().value1();
+        return db.select(EVENT.REVISION)
+                .from(EVENT)
+                .where(is(key))
+                .fetchSingle()
+                .value1();
     }
 
     long changeRevision(EventKey key) {
@@ -167,49 +251,96 @@ class EventRepository {
     }
 
     List<BoatRun> runs(EventKey key) {
-        return db.selectFrom(BOAT_RUN).where(BOAT_RUN.EVENT_ID.eq(key.eventId())).and(BOAT_RUN.ACCOUNT_ID.eq(key.accountId())).orderBy(BOAT_RUN.START_AT)
+        return db.selectFrom(BOAT_RUN)
+                .where(BOAT_RUN.EVENT_ID.eq(key.eventId()))
+                .and(BOAT_RUN.ACCOUNT_ID.eq(key.accountId()))
+                .orderBy(BOAT_RUN.START_AT)
                 .fetch(r -> new BoatRun(r.getStartAt(), r.getEndAt(), r.getMetres(), r.getMps(), r.getWindMps()));
     }
 
     void addRuns(EventKey key, List<BoatRun> runs) {
-        db.batch(runs.stream().map(r -> db.insertInto(BOAT_RUN).set(db.newRecord(BOAT_RUN).setEventId(key.eventId()).setAccountId(key.accountId())
-                .setStartAt(r.start()).setEndAt(r.end()).setMetres(r.metres()).setMps(r.mps()).setWindMps(r.windMps())).onDuplicateKeyIgnore()).toList()).execute();
+        db.batch(runs.stream()
+                        .map(r -> db.insertInto(BOAT_RUN)
+                                .set(db.newRecord(BOAT_RUN)
+                                        .setEventId(key.eventId())
+                                        .setAccountId(key.accountId())
+                                        .setStartAt(r.start())
+                                        .setEndAt(r.end())
+                                        .setMetres(r.metres())
+                                        .setMps(r.mps())
+                                        .setWindMps(r.windMps()))
+                                .onDuplicateKeyIgnore())
+                        .toList())
+                .execute();
     }
 
     private static void fill(EventRecord record, Event event) {
         fill(record, event.rules().scoring());
-        record.setName(event.name()).setTimeZone(event.timeZone().getId()).setFormat(event.rules().format().code()).setBagLimit(event.rules().limit())
-                .setAnglers(event.anglers()).setTargetGrams(event.rules().targetGrams()).setScaleGrams(event.rules().scaleGrams())
-                .setDeadFishGrams(event.rules().penalties().deadFishGrams()).setLateGramsPerMinute(event.rules().penalties().lateGramsPerMinute())
-                .setLateDisqualifyMinutes(event.rules().penalties().lateDisqualifyMinutes()).setShortFishGrams(event.rules().penalties().shortFishGrams()).setOverLimitGrams(event.rules().penalties().overLimitGrams())
-                .setMaxHooksPerRig(event.rules().gear().maxHooksPerRig()).setBannedGear(JsonText.of(event.rules().gear().banned()))
-                .setMaxRods(event.rules().gear().maxRods()).setLiveBaitAllowed(event.rules().gear().liveBaitAllowed())
-                .setLaunchLat(event.launch().lat()).setLaunchLon(event.launch().lon())
-                .setCheckInLat(event.checkInAt().lat()).setCheckInLon(event.checkInAt().lon()).setEntered(JsonText.of(event.entered()));
+        record.setName(event.name())
+                .setTimeZone(event.timeZone().getId())
+                .setFormat(event.rules().format().code())
+                .setBagLimit(event.rules().limit())
+                .setAnglers(event.anglers())
+                .setTargetGrams(event.rules().targetGrams())
+                .setScaleGrams(event.rules().scaleGrams())
+                .setDeadFishGrams(event.rules().penalties().deadFishGrams())
+                .setLateGramsPerMinute(event.rules().penalties().lateGramsPerMinute())
+                .setLateDisqualifyMinutes(event.rules().penalties().lateDisqualifyMinutes())
+                .setShortFishGrams(event.rules().penalties().shortFishGrams())
+                .setOverLimitGrams(event.rules().penalties().overLimitGrams())
+                .setMaxHooksPerRig(event.rules().gear().maxHooksPerRig())
+                .setBannedGear(JsonText.of(event.rules().gear().banned()))
+                .setMaxRods(event.rules().gear().maxRods())
+                .setLiveBaitAllowed(event.rules().gear().liveBaitAllowed())
+                .setLaunchLat(event.launch().lat())
+                .setLaunchLon(event.launch().lon())
+                .setCheckInLat(event.checkInAt().lat())
+                .setCheckInLon(event.checkInAt().lon())
+                .setEntered(JsonText.of(event.entered()));
     }
 
     private static void fill(EventRecord record, Boat boat) {
-        record.setRunMps(boat.runMps()).setRoughMps(boat.roughMps()).setSetUpMinutes(boat.setUpMinutes()).setMaxWindMps(boat.maxWindMps())
-                .setFuelLitres(boat.fuelLitres()).setLitresPerKm(boat.litresPerKm()).setBoatEntered(JsonText.of(boat.entered()));
+        record.setRunMps(boat.runMps())
+                .setRoughMps(boat.roughMps())
+                .setSetUpMinutes(boat.setUpMinutes())
+                .setMaxWindMps(boat.maxWindMps())
+                .setFuelLitres(boat.fuelLitres())
+                .setLitresPerKm(boat.litresPerKm())
+                .setBoatEntered(JsonText.of(boat.entered()));
     }
 
     private void addLists(EventKey key, Event event) {
         List<org.jooq.TableRecord<?>> rows = new ArrayList<>();
         for (int i = 0; i < event.days().size(); i++) {
             CompetitionDay day = event.days().get(i);
-            rows.add(db.newRecord(EVENT_DAY).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(i)
-                    .setDate(day.date()).setStartAt(day.start()).setCheckInAt(day.checkIn()));
+            rows.add(db.newRecord(EVENT_DAY)
+                    .setEventId(key.eventId())
+                    .setAccountId(key.accountId())
+                    .setOrdinal(i)
+                    .setDate(day.date())
+                    .setStartAt(day.start())
+                    .setCheckInAt(day.checkIn()));
         }
         for (int i = 0; i < event.practice().size(); i++) {
-            rows.add(db.newRecord(PRACTICE_DAY).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(i)
+            rows.add(db.newRecord(PRACTICE_DAY)
+                    .setEventId(key.eventId())
+                    .setAccountId(key.accountId())
+                    .setOrdinal(i)
                     .setDate(event.practice().get(i)));
         }
         for (int i = 0; i < event.rules().species().size(); i++) {
             SpeciesRule rule = event.rules().species().get(i);
-            rows.add(db.newRecord(SPECIES_RULE).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(i)
-                    .setSpecies(rule.species().code()).setMinLengthMm(rule.minLengthMm()).setBagLimit(rule.bagLimit())
-                    .setMinGrams(rule.minGrams()).setSlotFromMm(rule.slot() == null ? null : rule.slot().fromMm())
-                    .setSlotToMm(rule.slot() == null ? null : rule.slot().toMm()).setSlotOver(rule.slot() == null ? null : rule.slot().over())
+            rows.add(db.newRecord(SPECIES_RULE)
+                    .setEventId(key.eventId())
+                    .setAccountId(key.accountId())
+                    .setOrdinal(i)
+                    .setSpecies(rule.species().code())
+                    .setMinLengthMm(rule.minLengthMm())
+                    .setBagLimit(rule.bagLimit())
+                    .setMinGrams(rule.minGrams())
+                    .setSlotFromMm(rule.slot() == null ? null : rule.slot().fromMm())
+                    .setSlotToMm(rule.slot() == null ? null : rule.slot().toMm())
+                    .setSlotOver(rule.slot() == null ? null : rule.slot().over())
                     .setEntered(JsonText.of(rule.entered())));
         }
         db.batchInsert(rows).execute();
@@ -220,34 +351,56 @@ class EventRepository {
     }
 
     Map<String, String> extras(EventKey key) {
-        return db.selectFrom(EVENT_EXTRA).where(EVENT_EXTRA.EVENT_ID.eq(key.eventId())).and(EVENT_EXTRA.ACCOUNT_ID.eq(key.accountId()))
+        return db.selectFrom(EVENT_EXTRA)
+                .where(EVENT_EXTRA.EVENT_ID.eq(key.eventId()))
+                .and(EVENT_EXTRA.ACCOUNT_ID.eq(key.accountId()))
                 .orderBy(EVENT_EXTRA.POINTER)
                 .fetchMap(EVENT_EXTRA.POINTER, EVENT_EXTRA.VALUE);
     }
 
     void addExtras(EventKey key, Map<String, String> extras) {
-        db.batchInsert(extras.entrySet().stream().map(e -> db.newRecord(EVENT_EXTRA).setEventId(key.eventId()).setAccountId(key.accountId())
-                .setPointer(e.getKey()).setValue(e.getValue())).toList()).execute();
+        db.batchInsert(extras.entrySet().stream()
+                        .map(e -> db.newRecord(EVENT_EXTRA)
+                                .setEventId(key.eventId())
+                                .setAccountId(key.accountId())
+                                .setPointer(e.getKey())
+                                .setValue(e.getValue()))
+                        .toList())
+                .execute();
     }
 
     /** Species that practice or the competition log name. */
     Set<String> speciesInUse(EventKey key) {
-        return db.selectDistinct(BITE.SPECIES).from(BITE).where(BITE.EVENT_ID.eq(key.eventId())).and(BITE.ACCOUNT_ID.eq(key.accountId()))
+        return db.selectDistinct(BITE.SPECIES)
+                .from(BITE)
+                .where(BITE.EVENT_ID.eq(key.eventId()))
+                .and(BITE.ACCOUNT_ID.eq(key.accountId()))
                 .and(BITE.SPECIES.isNotNull())
-                .union(db.selectDistinct(COMPETITION_ENTRY.SPECIES).from(COMPETITION_ENTRY)
-                        .where(COMPETITION_ENTRY.EVENT_ID.eq(key.eventId())).and(COMPETITION_ENTRY.ACCOUNT_ID.eq(key.accountId()))
+                .union(db.selectDistinct(COMPETITION_ENTRY.SPECIES)
+                        .from(COMPETITION_ENTRY)
+                        .where(COMPETITION_ENTRY.EVENT_ID.eq(key.eventId()))
+                        .and(COMPETITION_ENTRY.ACCOUNT_ID.eq(key.accountId()))
                         .and(COMPETITION_ENTRY.SPECIES.isNotNull()))
                 .fetchSet(0, String.class);
     }
 
     /** The last day that a plan is for, 0 without plans. */
     int lastPlannedDay(EventKey key) {
-        return db.select(DSL.coalesce(DSL.max(PLAN.DAY), 0)).from(PLAN).where(PLAN.EVENT_ID.eq(key.eventId()))
-                .and(PLAN.ACCOUNT_ID.eq(key.accountId())).and(PLAN.DELETED_AT.isNull()).fetchSingle().value1();
+        return db.select(DSL.coalesce(DSL.max(PLAN.DAY), 0))
+                .from(PLAN)
+                .where(PLAN.EVENT_ID.eq(key.eventId()))
+                .and(PLAN.ACCOUNT_ID.eq(key.accountId()))
+                .and(PLAN.DELETED_AT.isNull())
+                .fetchSingle()
+                .value1();
     }
 
     Optional<String> latestZone(long accountId) {
-        return db.select(EVENT.TIME_ZONE).from(EVENT).where(EVENT.ACCOUNT_ID.eq(accountId)).orderBy(EVENT.ID.desc()).limit(1)
+        return db.select(EVENT.TIME_ZONE)
+                .from(EVENT)
+                .where(EVENT.ACCOUNT_ID.eq(accountId))
+                .orderBy(EVENT.ID.desc())
+                .limit(1)
                 .fetchOptional(EVENT.TIME_ZONE);
     }
 }

@@ -11,4 +11,4 @@ import java.lang.annotation.Target;
  */
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)
-public @interface EventWrite { }
+public @interface EventWrite {}

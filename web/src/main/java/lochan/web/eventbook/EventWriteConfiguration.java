@@ -16,7 +16,10 @@ class EventWriteConfiguration {
 
     @Bean
     @Role(BeanDefinition.ROLE_INFRASTRUCTURE)
-    static DefaultPointcutAdvisor eventWriteAdvisor(ObjectProvider<TransactionTemplate> transactions, ObjectProvider<EventRepository> events) {
-        return new DefaultPointcutAdvisor(AnnotationMatchingPointcut.forMethodAnnotation(EventWrite.class), new EventWrites(transactions, events));
+    static DefaultPointcutAdvisor eventWriteAdvisor(
+            ObjectProvider<TransactionTemplate> transactions, ObjectProvider<EventRepository> events) {
+        return new DefaultPointcutAdvisor(
+                AnnotationMatchingPointcut.forMethodAnnotation(EventWrite.class),
+                new EventWrites(transactions, events));
     }
 }

@@ -24,8 +24,11 @@ final class EventWrites implements MethodInterceptor {
 
     @Override
     public Object invoke(MethodInvocation invocation) throws Throwable {
-        EventKey key = (EventKey) Arrays.stream(invocation.getArguments()).filter(EventKey.class::isInstance).findFirst()
-                .orElseThrow(() -> new IllegalStateException(invocation.getMethod() + " writes to an event and is given none"));
+        EventKey key = (EventKey) Arrays.stream(invocation.getArguments())
+                .filter(EventKey.class::isInstance)
+                .findFirst()
+                .orElseThrow(() ->
+                        new IllegalStateException(invocation.getMethod() + " writes to an event and is given none"));
         boolean outermost = !TransactionSynchronizationManager.isActualTransactionActive();
         for (int tried = 1; ; tried++) {
             try {

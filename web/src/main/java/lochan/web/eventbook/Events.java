@@ -1,8 +1,8 @@
 package lochan.web.eventbook;
 
 import java.time.Clock;
-import java.time.ZoneId;
 import java.time.Duration;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -10,8 +10,8 @@ import lochan.core.Coded;
 import lochan.core.Violation;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
-import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
+import lochan.core.event.Event;
 import lochan.core.event.Species;
 import lochan.web.account.Removals;
 import lochan.web.shared.NotThereException;
@@ -57,7 +57,7 @@ public class Events {
      *
      * @param days in their order, one or more
      */
-    public record Head(EventKey key, String name, ZoneId timeZone, List<CompetitionDay> days) { }
+    public record Head(EventKey key, String name, ZoneId timeZone, List<CompetitionDay> days) {}
 
     /** The heads of all events of an account, the oldest first. */
     public List<Head> heads(long accountId) {
@@ -103,12 +103,14 @@ public class Events {
         for (String code : repository.speciesInUse(key)) {
             Species species = Coded.find(Species.class, code).orElseThrow();
             if (event.rules().rule(species).isEmpty()) {
-                found.add(new Violation("species", "Fish logged as " + code + " need its rule: keep it, or change those fish first."));
+                found.add(new Violation(
+                        "species", "Fish logged as " + code + " need its rule: keep it, or change those fish first."));
             }
         }
         int planned = repository.lastPlannedDay(key);
         if (planned > event.days().size()) {
-            found.add(new Violation("days", "There is a plan for day " + planned + ": keep that day, or delete the plan first."));
+            found.add(new Violation(
+                    "days", "There is a plan for day " + planned + ": keep that day, or delete the plan first."));
         }
         return found;
     }

@@ -17,11 +17,13 @@ public final class DeckWords {
 
     private static final double METRES_PER_FOOT = 0.3048;
 
-    private DeckWords() { }
+    private DeckWords() {}
 
     /** As "40 lb braid". */
     public static String line(FishingLine line, Units units) {
-        return line == null ? "" : units.lineStrength(line.strengthKg()) + " " + line.kind().words();
+        return line == null
+                ? ""
+                : units.lineStrength(line.strengthKg()) + " " + line.kind().words();
     }
 
     /** As "40 lb braid to 8 lb fluorocarbon". */
@@ -31,8 +33,11 @@ public final class DeckWords {
 
     /** As "2 trebles" or "3 hooks, 2 teasers". */
     public static String hooks(Hooking h) {
-        String kind = h.kind() == Hooks.TREBLE ? "treble" : h.kind() == Hooks.SINGLE && h.count() == 1 ? "single hook" : "hook";
-        return (h.count() == 1 ? "1 " + kind : h.count() + " " + kind + "s") + (h.teasers() == 0 ? "" : h.teasers() == 1 ? ", 1 teaser" : ", " + h.teasers() + " teasers");
+        String kind = h.kind() == Hooks.TREBLE
+                ? "treble"
+                : h.kind() == Hooks.SINGLE && h.count() == 1 ? "single hook" : "hook";
+        return (h.count() == 1 ? "1 " + kind : h.count() + " " + kind + "s")
+                + (h.teasers() == 0 ? "" : h.teasers() == 1 ? ", 1 teaser" : ", " + h.teasers() + " teasers");
     }
 
     /** Points of the rules with their sign, as "+1.5". */
@@ -45,21 +50,35 @@ public final class DeckWords {
         return switch (lure.motion()) {
             case Motion.Surface s -> "on the surface";
             case Motion.Dives d -> "dives to " + units.depth(d.depthM()) + (d.floats() ? ", floats" : ", holds");
-            case Motion.Sinks s -> "falls " + (units.depth() == Units.Depth.FT ? String.format(Locale.ROOT, "%.1f ft", s.fallMps() / METRES_PER_FOOT)
-                    : String.format(Locale.ROOT, "%.2f m", s.fallMps())) + " a second";
+            case Motion.Sinks s ->
+                "falls "
+                        + (units.depth() == Units.Depth.FT
+                                ? String.format(Locale.ROOT, "%.1f ft", s.fallMps() / METRES_PER_FOOT)
+                                : String.format(Locale.ROOT, "%.2f m", s.fallMps()))
+                        + " a second";
         };
     }
 
     /** As "swim jig, white, 3/8 oz; natural colours wanted"; what the box has comes first. */
     public static String setup(Setup setup, Tackle tackle, Units units) {
         BoxItem item = setup.item(tackle).orElse(null);
-        String colour = setup.colour() == null ? "" : item != null && item.colour() == setup.colour() ? ", " + setup.colour().words() : "; " + setup.colour().words() + " colours wanted";
+        String colour = setup.colour() == null
+                ? ""
+                : item != null && item.colour() == setup.colour()
+                        ? ", " + setup.colour().words()
+                        : "; " + setup.colour().words() + " colours wanted";
         return (item == null ? "" : item.name() + ", ") + units.lureWeight(setup.grams()) + colour;
     }
 
     /** As "1 single hook: drop-shot hooks, size 1"; hooks of the box that are for it are named. */
     public static String hooks(Setup setup, Tackle tackle) {
-        return hooks(setup.lure().hooking()) + tackle.box().stream().filter(i -> i.kind() == BoxItem.Kind.HOOKS && i.inBoat() && setup.lure().id().equals(i.lureId())).findFirst()
-                .map(i -> ": " + i.name().toLowerCase(Locale.ROOT)).orElse("");
+        return hooks(setup.lure().hooking())
+                + tackle.box().stream()
+                        .filter(i -> i.kind() == BoxItem.Kind.HOOKS
+                                && i.inBoat()
+                                && setup.lure().id().equals(i.lureId()))
+                        .findFirst()
+                        .map(i -> ": " + i.name().toLowerCase(Locale.ROOT))
+                        .orElse("");
     }
 }

@@ -8,13 +8,13 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Stream;
 import lochan.core.Assumptions;
+import lochan.core.eventdata.EventData;
 import lochan.core.lures.advice.LureAdvice;
 import lochan.core.lures.advice.Rule;
 import lochan.core.lures.advice.Situation;
 import lochan.core.lures.deck.DeckList;
 import lochan.core.lures.deck.GearCheck;
 import lochan.core.lures.deck.PackItem;
-import lochan.core.eventdata.EventData;
 import lochan.core.model.evidence.Situations;
 import lochan.core.plan.PlanStop;
 import lochan.core.practice.Presentation;
@@ -49,7 +49,13 @@ public class Decks {
      * @param packing  what to pack and check
      * @param advice   what the rules say of each stop
      */
-    public record Deck(Tackle tackle, DeckList list, List<GearCheck> broken, List<GearCheck> inBoat, List<PackItem> packing, List<StopAdvice> advice) { }
+    public record Deck(
+            Tackle tackle,
+            DeckList list,
+            List<GearCheck> broken,
+            List<GearCheck> inBoat,
+            List<PackItem> packing,
+            List<StopAdvice> advice) {}
 
     /**
      * What the rules say of a stop.
@@ -57,7 +63,7 @@ public class Decks {
      * @param planned of what is planned there; null: it has no sheet
      * @param rather  lures in the boat that the rules like better, best first
      */
-    public record StopAdvice(PlanStop stop, LureAdvice planned, List<LureAdvice> rather) { }
+    public record StopAdvice(PlanStop stop, LureAdvice planned, List<LureAdvice> rather) {}
 
     /**
      * The deck for a plan.
@@ -69,38 +75,86 @@ public class Decks {
         Map<Rule, Double> weights = tackles.weights(key.accountId());
         Units units = accounts.units(key.accountId());
         DeckList list = DeckList.of(event, stops, backups, tackle, weights, units, Assumptions.DEFAULTS);
-        List<Presentation> tiedOn = presentations(event, Stream.concat(stops.stream(), backups.stream()).map(PlanStop::presentationId).toList());
-        List<GearCheck> broken = GearCheck.of(event.rules().gear(), tiedOn, tackle.lures(), list.rows().size());
-        return new Deck(tackle, list, broken, inBoat(event, tackle, tiedOn), PackItem.of(event.event(), list.rows()), advice(event, stops, tackle, weights, units));
+        List<Presentation> tiedOn = presentations(
+                event,
+                Stream.concat(stops.stream(), backups.stream())
+                        .map(PlanStop::presentationId)
+                        .toList());
+        List<GearCheck> broken = GearCheck.of(
+                event.rules().gear(), tiedOn, tackle.lures(), list.rows().size());
+        return new Deck(
+                tackle,
+                list,
+                broken,
+                inBoat(event, tackle, tiedOn),
+                PackItem.of(event.event(), list.rows()),
+                advice(event, stops, tackle, weights, units));
     }
 
-    private static List<StopAdvice> advice(EventData event, List<PlanStop> stops, Tackle tackle, Map<Rule, Double> weights, Units units) {
+    private static List<StopAdvice> advice(
+            EventData event, List<PlanStop> stops, Tackle tackle, Map<Rule, Double> weights, Units units) {
         Situations situations = new Situations(event, Assumptions.DEFAULTS);
-        List<Lure> allowed = tackle.lures().stream().filter(l -> !tackle.inBoat(l.id()).isEmpty())
-                .filter(l -> GearCheck.of(event.rules().gear(), List.of(new Presentation(l.id(), l.name(), l.hooking().kind())), List.of(l), 0).isEmpty()).toList();
-        return stops.stream().map(s -> {
-            Situation at = event.spot(s.spotId()).map(spot -> situations.at(spot, s.arrive())).orElse(Situation.UNKNOWN);
-            LureAdvice planned = tackle.lure(s.presentationId()).map(l -> LureAdvice.of(l, at, units, weights, Assumptions.DEFAULTS.advice())).orElse(null);
-            List<LureAdvice> rather = LureAdvice.ranked(allowed, at, units, weights, Assumptions.DEFAULTS.advice()).stream().filter(x -> !x.ruledOut())
-                    .filter(x -> planned == null || x.score() > planned.score() + CLEARLY_BETTER).limit(MOST_RATHER).toList();
-            return new StopAdvice(s, planned, rather);
-        }).toList();
+        List<Lure> allowed = tackle.lures().stream()
+                .filter(l -> !tackle.inBoat(l.id()).isEmpty())
+                .filter(l -> GearCheck.of(
+                                event.rules().gear(),
+                                List.of(new Presentation(
+                                        l.id(), l.name(), l.hooking().kind())),
+                                List.of(l),
+                                0)
+                        .isEmpty())
+                .toList();
+        return stops.stream()
+                .map(s -> {
+                    Situation at = event.spot(s.spotId())
+                            .map(spot -> situations.at(spot, s.arrive()))
+                            .orElse(Situation.UNKNOWN);
+                    LureAdvice planned = tackle.lure(s.presentationId())
+                            .map(l -> LureAdvice.of(l, at, units, weights, Assumptions.DEFAULTS.advice()))
+                            .orElse(null);
+                    List<LureAdvice> rather =
+                            LureAdvice.ranked(allowed, at, units, weights, Assumptions.DEFAULTS.advice()).stream()
+                                    .filter(x -> !x.ruledOut())
+                                    .filter(x -> planned == null || x.score() > planned.score() + CLEARLY_BETTER)
+                                    .limit(MOST_RATHER)
+                                    .toList();
+                    return new StopAdvice(s, planned, rather);
+                })
+                .toList();
     }
 
     private static List<Presentation> presentations(EventData event, List<String> ids) {
-        return new LinkedHashSet<>(ids).stream().map(id -> event.presentation(id).orElse(null)).filter(Objects::nonNull).toList();
+        return new LinkedHashSet<>(ids)
+                .stream()
+                        .map(id -> event.presentation(id).orElse(null))
+                        .filter(Objects::nonNull)
+                        .toList();
     }
 
     private static List<GearCheck> inBoat(EventData event, Tackle tackle, List<Presentation> tiedOn) {
-        Set<String> known = new LinkedHashSet<>(tiedOn.stream().map(Presentation::id).toList());
+        Set<String> known =
+                new LinkedHashSet<>(tiedOn.stream().map(Presentation::id).toList());
         List<Presentation> others = new ArrayList<>();
-        tackle.box().stream().filter(i -> i.kind() == BoxItem.Kind.LURE && i.inBoat() && i.count() > 0 && i.lureId() != null && known.add(i.lureId()))
-                .forEach(i -> others.add(new Presentation(i.lureId(), i.name(), tackle.lure(i.lureId()).map(l -> l.hooking().kind()).orElse(null))));
+        tackle.box().stream()
+                .filter(i -> i.kind() == BoxItem.Kind.LURE
+                        && i.inBoat()
+                        && i.count() > 0
+                        && i.lureId() != null
+                        && known.add(i.lureId()))
+                .forEach(i -> others.add(new Presentation(
+                        i.lureId(),
+                        i.name(),
+                        tackle.lure(i.lureId()).map(l -> l.hooking().kind()).orElse(null))));
         return GearCheck.of(event.rules().gear(), others, tackle.lures(), 0);
     }
 
     /** What of a plan's presentations breaks the rules's rules of gear. */
     public List<GearCheck> check(EventKey key, EventData event, List<PlanStop> stops) {
-        return GearCheck.of(event.rules().gear(), presentations(event, stops.stream().map(PlanStop::presentationId).toList()), tackles.lures(key.accountId()), 0);
+        return GearCheck.of(
+                event.rules().gear(),
+                presentations(
+                        event, stops.stream().map(PlanStop::presentationId).toList()),
+                tackles.lures(key.accountId()),
+                0);
     }
 }

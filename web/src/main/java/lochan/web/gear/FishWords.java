@@ -6,24 +6,30 @@ import java.util.ArrayList;
 import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
 import lochan.core.notebook.KnownFish;
 import lochan.core.quantity.Units;
-import lochan.core.lake.Spot;
 import lochan.web.shared.Dates;
 
 /** Known fish in words. */
 public final class FishWords {
 
-    private FishWords() { }
+    private FishWords() {}
 
     /** As "Old Boathouse, under the third slip". */
     public static String place(KnownFish f, EventData event) {
-        return event.spot(f.spotId()).map(Spot::name).orElse(f.spotId()) + (f.where() == null ? "" : ", " + f.where().substring(0, 1).toLowerCase(java.util.Locale.ROOT) + f.where().substring(1));
+        return event.spot(f.spotId()).map(Spot::name).orElse(f.spotId())
+                + (f.where() == null
+                        ? ""
+                        : ", " + f.where().substring(0, 1).toLowerCase(java.util.Locale.ROOT)
+                                + f.where().substring(1));
     }
 
     /** As "between 10:30 and 14:00, wind up to 10 mph". */
     public static String window(KnownFish f, Units units) {
-        String hours = f.from() != null && f.to() != null ? "between " + f.from() + " and " + f.to() : f.from() != null ? "from " + f.from() : f.to() != null ? "until " + f.to() : "any time";
+        String hours = f.from() != null && f.to() != null
+                ? "between " + f.from() + " and " + f.to()
+                : f.from() != null ? "from " + f.from() : f.to() != null ? "until " + f.to() : "any time";
         return hours + (f.maxWindMps() == null ? "" : ", wind up to " + units.speed(f.maxWindMps()));
     }
 
@@ -36,8 +42,15 @@ public final class FishWords {
     public static List<Due> due(EventData event, Instant now, Instant until, Units units) {
         ZoneId zone = event.timeZone();
         List<Due> due = new ArrayList<>();
-        event.notebook().fishThere().stream().filter(f -> f.nextVisit() != null && f.nextVisit().isBefore(until)).sorted(java.util.Comparator.comparing(KnownFish::nextVisit))
-                .forEach(f -> due.add(new Due(f.id(), place(f, event), "about " + units.weight(f.guessGrams()) + ", " + chance(f), Dates.clock(f.nextVisit(), zone), f.isDue(now))));
+        event.notebook().fishThere().stream()
+                .filter(f -> f.nextVisit() != null && f.nextVisit().isBefore(until))
+                .sorted(java.util.Comparator.comparing(KnownFish::nextVisit))
+                .forEach(f -> due.add(new Due(
+                        f.id(),
+                        place(f, event),
+                        "about " + units.weight(f.guessGrams()) + ", " + chance(f),
+                        Dates.clock(f.nextVisit(), zone),
+                        f.isDue(now))));
         return due;
     }
 
@@ -47,5 +60,5 @@ public final class FishWords {
      * @param time when, on the clock
      * @param now  whether it is time
      */
-    public record Due(String id, String place, String fish, String time, boolean now) { }
+    public record Due(String id, String place, String fish, String time, boolean now) {}
 }

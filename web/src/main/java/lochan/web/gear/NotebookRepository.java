@@ -102,7 +102,12 @@ class NotebookRepository {
     }
 
     private int next(NotebookKind kind, EventKey key) {
-        return db.select(DSL.coalesce(DSL.max(ordinal(kind)), -1)).from(table(kind)).where(in(kind, key)).fetchSingle().value1() + 1;
+        return db.select(DSL.coalesce(DSL.max(ordinal(kind)), -1))
+                        .from(table(kind))
+                        .where(in(kind, key))
+                        .fetchSingle()
+                        .value1()
+                + 1;
     }
 
     boolean isTaken(NotebookKind kind, EventKey key, String code) {
@@ -110,31 +115,69 @@ class NotebookRepository {
     }
 
     boolean setDeleted(NotebookKind kind, EventKey key, String code, Instant at) {
-        return db.update(table(kind)).set(deletedAt(kind), at).where(in(kind, key)).and(code(kind).eq(code)).execute() == 1;
+        return db.update(table(kind))
+                        .set(deletedAt(kind), at)
+                        .where(in(kind, key))
+                        .and(code(kind).eq(code))
+                        .execute()
+                == 1;
     }
 
     Notebook notebook(EventKey key) {
-        var priors = db.select(EVENT.PRIORS_BY_ADVICE, EVENT.PRIORS_BY_HISTORY).from(EVENT).where(eventIs(key)).fetchSingle();
-        List<CarriedRate> carried = db.selectFrom(CARRIED_RATE).where(carriedIn(key)).orderBy(CARRIED_RATE.PRESENTATION_CODE)
+        var priors = db.select(EVENT.PRIORS_BY_ADVICE, EVENT.PRIORS_BY_HISTORY)
+                .from(EVENT)
+                .where(eventIs(key))
+                .fetchSingle();
+        List<CarriedRate> carried = db.selectFrom(CARRIED_RATE)
+                .where(carriedIn(key))
+                .orderBy(CARRIED_RATE.PRESENTATION_CODE)
                 .fetch(r -> new CarriedRate(r.getPresentationCode(), r.getRatio(), r.getAnglerHours(), r.getBites()));
-        return new Notebook(fish(key), trials(key), changes(key), carried, new Notebook.Priors(priors.value1(), priors.value2(), List.of(), Map.of()));
+        return new Notebook(
+                fish(key),
+                trials(key),
+                changes(key),
+                carried,
+                new Notebook.Priors(priors.value1(), priors.value2(), List.of(), Map.of()));
     }
 
     private List<KnownFish> fish(EventKey key) {
-        Map<String, List<KnownFish.Try>> tries = db.selectFrom(KNOWN_FISH_TRY).where(triesIn(key)).and(KNOWN_FISH_TRY.DELETED_AT.isNull()).orderBy(KNOWN_FISH_TRY.ORDINAL)
+        Map<String, List<KnownFish.Try>> tries = db.selectFrom(KNOWN_FISH_TRY)
+                .where(triesIn(key))
+                .and(KNOWN_FISH_TRY.DELETED_AT.isNull())
+                .orderBy(KNOWN_FISH_TRY.ORDINAL)
                 .fetchGroups(KNOWN_FISH_TRY.FISH_CODE, NotebookRepository::tried);
-        return db.selectFrom(KNOWN_FISH).where(fishIn(key)).and(KNOWN_FISH.DELETED_AT.isNull()).orderBy(KNOWN_FISH.ORDINAL)
+        return db.selectFrom(KNOWN_FISH)
+                .where(fishIn(key))
+                .and(KNOWN_FISH.DELETED_AT.isNull())
+                .orderBy(KNOWN_FISH.ORDINAL)
                 .fetch(r -> fish(r, tries.getOrDefault(r.getCode(), List.of())));
     }
 
     private static KnownFish.Try tried(KnownFishTryRecord r) {
-        return new KnownFish.Try(r.getAt(), Coded.find(KnownFish.Reaction.class, r.getReaction()).orElseThrow(), r.getPresentationCode());
+        return new KnownFish.Try(
+                r.getAt(),
+                Coded.find(KnownFish.Reaction.class, r.getReaction()).orElseThrow(),
+                r.getPresentationCode());
     }
 
     private static KnownFish fish(KnownFishRecord r, List<KnownFish.Try> tries) {
-        return new KnownFish(r.getCode(), r.getSpotCode(), r.getWhereabouts(), Coded.find(KnownFish.Kind.class, r.getKind()).orElseThrow(),
-                r.getSpecies() == null ? null : Coded.find(Species.class, r.getSpecies()).orElseThrow(), r.getGuessGrams(), clock(r.getFromTime()), clock(r.getToTime()),
-                r.getMaxWindMps(), r.getNextVisit(), r.getGone(), r.getNote(), tries, JsonText.map(r.getEntered()));
+        return new KnownFish(
+                r.getCode(),
+                r.getSpotCode(),
+                r.getWhereabouts(),
+                Coded.find(KnownFish.Kind.class, r.getKind()).orElseThrow(),
+                r.getSpecies() == null
+                        ? null
+                        : Coded.find(Species.class, r.getSpecies()).orElseThrow(),
+                r.getGuessGrams(),
+                clock(r.getFromTime()),
+                clock(r.getToTime()),
+                r.getMaxWindMps(),
+                r.getNextVisit(),
+                r.getGone(),
+                r.getNote(),
+                tries,
+                JsonText.map(r.getEntered()));
     }
 
     private static LocalTime clock(String stored) {
@@ -143,16 +186,39 @@ class NotebookRepository {
 
     /** Adds a fish with its tries, or changes one; its tries are added on their own then. */
     void put(EventKey key, KnownFish f) {
-        KnownFishRecord record = db.newRecord(KNOWN_FISH).setEventId(key.eventId()).setAccountId(key.accountId()).setCode(f.id()).setSpotCode(f.spotId())
-                .setWhereabouts(f.where()).setKind(f.kind().code()).setSpecies(f.species() == null ? null : f.species().code()).setGuessGrams(f.guessGrams())
-                .setFromTime(f.from() == null ? null : f.from().toString()).setToTime(f.to() == null ? null : f.to().toString()).setMaxWindMps(f.maxWindMps())
-                .setNextVisit(f.nextVisit()).setGone(f.gone()).setNote(f.note()).setEntered(JsonText.of(f.entered()));
+        KnownFishRecord record = db.newRecord(KNOWN_FISH)
+                .setEventId(key.eventId())
+                .setAccountId(key.accountId())
+                .setCode(f.id())
+                .setSpotCode(f.spotId())
+                .setWhereabouts(f.where())
+                .setKind(f.kind().code())
+                .setSpecies(f.species() == null ? null : f.species().code())
+                .setGuessGrams(f.guessGrams())
+                .setFromTime(f.from() == null ? null : f.from().toString())
+                .setToTime(f.to() == null ? null : f.to().toString())
+                .setMaxWindMps(f.maxWindMps())
+                .setNextVisit(f.nextVisit())
+                .setGone(f.gone())
+                .setNote(f.note())
+                .setEntered(JsonText.of(f.entered()));
         if (isTaken(NotebookKind.FISH, key, f.id())) {
-            db.update(KNOWN_FISH).set(KNOWN_FISH.SPOT_CODE, record.getSpotCode()).set(KNOWN_FISH.WHEREABOUTS, record.getWhereabouts()).set(KNOWN_FISH.KIND, record.getKind())
-                    .set(KNOWN_FISH.SPECIES, record.getSpecies()).set(KNOWN_FISH.GUESS_GRAMS, record.getGuessGrams()).set(KNOWN_FISH.FROM_TIME, record.getFromTime())
-                    .set(KNOWN_FISH.TO_TIME, record.getToTime()).set(KNOWN_FISH.MAX_WIND_MPS, record.getMaxWindMps()).set(KNOWN_FISH.NEXT_VISIT, record.getNextVisit())
-                    .set(KNOWN_FISH.GONE, record.getGone()).set(KNOWN_FISH.NOTE, record.getNote()).set(KNOWN_FISH.ENTERED, record.getEntered())
-                    .where(fishIn(key)).and(KNOWN_FISH.CODE.eq(f.id())).execute();
+            db.update(KNOWN_FISH)
+                    .set(KNOWN_FISH.SPOT_CODE, record.getSpotCode())
+                    .set(KNOWN_FISH.WHEREABOUTS, record.getWhereabouts())
+                    .set(KNOWN_FISH.KIND, record.getKind())
+                    .set(KNOWN_FISH.SPECIES, record.getSpecies())
+                    .set(KNOWN_FISH.GUESS_GRAMS, record.getGuessGrams())
+                    .set(KNOWN_FISH.FROM_TIME, record.getFromTime())
+                    .set(KNOWN_FISH.TO_TIME, record.getToTime())
+                    .set(KNOWN_FISH.MAX_WIND_MPS, record.getMaxWindMps())
+                    .set(KNOWN_FISH.NEXT_VISIT, record.getNextVisit())
+                    .set(KNOWN_FISH.GONE, record.getGone())
+                    .set(KNOWN_FISH.NOTE, record.getNote())
+                    .set(KNOWN_FISH.ENTERED, record.getEntered())
+                    .where(fishIn(key))
+                    .and(KNOWN_FISH.CODE.eq(f.id()))
+                    .execute();
         } else {
             record.setOrdinal(next(NotebookKind.FISH, key)).insert();
             for (int i = 0; i < f.tries().size(); i++) {
@@ -163,21 +229,53 @@ class NotebookRepository {
 
     /** Adds a try, once for its code. */
     void addTry(EventKey key, String fish, String code, KnownFish.Try t) {
-        int next = db.select(DSL.coalesce(DSL.max(KNOWN_FISH_TRY.ORDINAL), -1)).from(KNOWN_FISH_TRY).where(triesIn(key)).and(KNOWN_FISH_TRY.FISH_CODE.eq(fish)).fetchSingle().value1() + 1;
-        db.insertInto(KNOWN_FISH_TRY).set(db.newRecord(KNOWN_FISH_TRY).setEventId(key.eventId()).setAccountId(key.accountId()).setFishCode(fish).setOrdinal(next).setCode(code)
-                .setAt(t.at()).setReaction(t.reaction().code()).setPresentationCode(t.presentationId())).onDuplicateKeyIgnore().execute();
+        int next = db.select(DSL.coalesce(DSL.max(KNOWN_FISH_TRY.ORDINAL), -1))
+                        .from(KNOWN_FISH_TRY)
+                        .where(triesIn(key))
+                        .and(KNOWN_FISH_TRY.FISH_CODE.eq(fish))
+                        .fetchSingle()
+                        .value1()
+                + 1;
+        db.insertInto(KNOWN_FISH_TRY)
+                .set(db.newRecord(KNOWN_FISH_TRY)
+                        .setEventId(key.eventId())
+                        .setAccountId(key.accountId())
+                        .setFishCode(fish)
+                        .setOrdinal(next)
+                        .setCode(code)
+                        .setAt(t.at())
+                        .setReaction(t.reaction().code())
+                        .setPresentationCode(t.presentationId()))
+                .onDuplicateKeyIgnore()
+                .execute();
     }
 
     /** Takes a try back or brings it again. */
     boolean setTryDeleted(EventKey key, String fish, String code, Instant at) {
-        return db.update(KNOWN_FISH_TRY).set(KNOWN_FISH_TRY.DELETED_AT, at).where(triesIn(key)).and(KNOWN_FISH_TRY.FISH_CODE.eq(fish)).and(KNOWN_FISH_TRY.CODE.eq(code)).execute() == 1;
+        return db.update(KNOWN_FISH_TRY)
+                        .set(KNOWN_FISH_TRY.DELETED_AT, at)
+                        .where(triesIn(key))
+                        .and(KNOWN_FISH_TRY.FISH_CODE.eq(fish))
+                        .and(KNOWN_FISH_TRY.CODE.eq(code))
+                        .execute()
+                == 1;
     }
 
     private List<Trial> trials(EventKey key) {
-        Map<String, List<Trial.Round>> rounds = db.selectFrom(TRIAL_ROUND).where(roundsIn(key)).and(TRIAL_ROUND.DELETED_AT.isNull()).orderBy(TRIAL_ROUND.ORDINAL)
+        Map<String, List<Trial.Round>> rounds = db.selectFrom(TRIAL_ROUND)
+                .where(roundsIn(key))
+                .and(TRIAL_ROUND.DELETED_AT.isNull())
+                .orderBy(TRIAL_ROUND.ORDINAL)
                 .fetchGroups(TRIAL_ROUND.TRIAL_CODE, NotebookRepository::round);
-        return db.selectFrom(TRIAL).where(in(NotebookKind.TRIAL, key)).and(TRIAL.DELETED_AT.isNull()).orderBy(TRIAL.ORDINAL)
-                .fetch(r -> new Trial(r.getCode(), Coded.find(Trial.Subject.class, r.getSubject()).orElseThrow(), r.getFirstWay(), r.getSecondWay(),
+        return db.selectFrom(TRIAL)
+                .where(in(NotebookKind.TRIAL, key))
+                .and(TRIAL.DELETED_AT.isNull())
+                .orderBy(TRIAL.ORDINAL)
+                .fetch(r -> new Trial(
+                        r.getCode(),
+                        Coded.find(Trial.Subject.class, r.getSubject()).orElseThrow(),
+                        r.getFirstWay(),
+                        r.getSecondWay(),
                         rounds.getOrDefault(r.getCode(), List.of())));
     }
 
@@ -186,8 +284,17 @@ class NotebookRepository {
     }
 
     void add(EventKey key, Trial t) {
-        db.insertInto(TRIAL).set(db.newRecord(TRIAL).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next(NotebookKind.TRIAL, key)).setCode(t.id())
-                .setSubject(t.of().code()).setFirstWay(t.first()).setSecondWay(t.second())).onDuplicateKeyIgnore().execute();
+        db.insertInto(TRIAL)
+                .set(db.newRecord(TRIAL)
+                        .setEventId(key.eventId())
+                        .setAccountId(key.accountId())
+                        .setOrdinal(next(NotebookKind.TRIAL, key))
+                        .setCode(t.id())
+                        .setSubject(t.of().code())
+                        .setFirstWay(t.first())
+                        .setSecondWay(t.second()))
+                .onDuplicateKeyIgnore()
+                .execute();
         for (int i = 0; i < t.rounds().size(); i++) {
             addRound(key, t.id(), "r" + i, t.rounds().get(i));
         }
@@ -195,41 +302,103 @@ class NotebookRepository {
 
     /** Adds a round, once for its code. */
     void addRound(EventKey key, String trial, String code, Trial.Round r) {
-        int next = db.select(DSL.coalesce(DSL.max(TRIAL_ROUND.ORDINAL), -1)).from(TRIAL_ROUND).where(roundsIn(key)).and(TRIAL_ROUND.TRIAL_CODE.eq(trial)).fetchSingle().value1() + 1;
-        db.insertInto(TRIAL_ROUND).set(db.newRecord(TRIAL_ROUND).setEventId(key.eventId()).setAccountId(key.accountId()).setTrialCode(trial).setOrdinal(next).setCode(code)
-                .setAt(r.at()).setOfFirst(r.ofFirst()).setMinutes(r.minutes()).setBites(r.bites()).setLanded(r.landed())).onDuplicateKeyIgnore().execute();
+        int next = db.select(DSL.coalesce(DSL.max(TRIAL_ROUND.ORDINAL), -1))
+                        .from(TRIAL_ROUND)
+                        .where(roundsIn(key))
+                        .and(TRIAL_ROUND.TRIAL_CODE.eq(trial))
+                        .fetchSingle()
+                        .value1()
+                + 1;
+        db.insertInto(TRIAL_ROUND)
+                .set(db.newRecord(TRIAL_ROUND)
+                        .setEventId(key.eventId())
+                        .setAccountId(key.accountId())
+                        .setTrialCode(trial)
+                        .setOrdinal(next)
+                        .setCode(code)
+                        .setAt(r.at())
+                        .setOfFirst(r.ofFirst())
+                        .setMinutes(r.minutes())
+                        .setBites(r.bites())
+                        .setLanded(r.landed()))
+                .onDuplicateKeyIgnore()
+                .execute();
     }
 
     boolean setRoundDeleted(EventKey key, String trial, String code, Instant at) {
-        return db.update(TRIAL_ROUND).set(TRIAL_ROUND.DELETED_AT, at).where(roundsIn(key)).and(TRIAL_ROUND.TRIAL_CODE.eq(trial)).and(TRIAL_ROUND.CODE.eq(code)).execute() == 1;
+        return db.update(TRIAL_ROUND)
+                        .set(TRIAL_ROUND.DELETED_AT, at)
+                        .where(roundsIn(key))
+                        .and(TRIAL_ROUND.TRIAL_CODE.eq(trial))
+                        .and(TRIAL_ROUND.CODE.eq(code))
+                        .execute()
+                == 1;
     }
 
     private List<SetupChange> changes(EventKey key) {
-        return db.selectFrom(SETUP_CHANGE).where(in(NotebookKind.CHANGE, key)).and(SETUP_CHANGE.DELETED_AT.isNull()).orderBy(SETUP_CHANGE.ORDINAL)
-                .fetch(r -> new SetupChange(r.getCode(), r.getPresentationCode(), r.getAt(), r.getWhat(),
-                        r.getHooks() == null ? null : Coded.find(Hooks.class, r.getHooks()).orElseThrow()));
+        return db.selectFrom(SETUP_CHANGE)
+                .where(in(NotebookKind.CHANGE, key))
+                .and(SETUP_CHANGE.DELETED_AT.isNull())
+                .orderBy(SETUP_CHANGE.ORDINAL)
+                .fetch(r -> new SetupChange(
+                        r.getCode(),
+                        r.getPresentationCode(),
+                        r.getAt(),
+                        r.getWhat(),
+                        r.getHooks() == null
+                                ? null
+                                : Coded.find(Hooks.class, r.getHooks()).orElseThrow()));
     }
 
     void add(EventKey key, SetupChange c) {
-        db.insertInto(SETUP_CHANGE).set(db.newRecord(SETUP_CHANGE).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next(NotebookKind.CHANGE, key)).setCode(c.id())
-                .setPresentationCode(c.presentationId()).setAt(c.at()).setWhat(c.what()).setHooks(c.hooks() == null ? null : c.hooks().code())).onDuplicateKeyIgnore().execute();
+        db.insertInto(SETUP_CHANGE)
+                .set(db.newRecord(SETUP_CHANGE)
+                        .setEventId(key.eventId())
+                        .setAccountId(key.accountId())
+                        .setOrdinal(next(NotebookKind.CHANGE, key))
+                        .setCode(c.id())
+                        .setPresentationCode(c.presentationId())
+                        .setAt(c.at())
+                        .setWhat(c.what())
+                        .setHooks(c.hooks() == null ? null : c.hooks().code()))
+                .onDuplicateKeyIgnore()
+                .execute();
     }
 
     void setCarried(EventKey key, List<CarriedRate> carried) {
         db.deleteFrom(CARRIED_RATE).where(carriedIn(key)).execute();
-        db.batchInsert(carried.stream().map(c -> db.newRecord(CARRIED_RATE).setEventId(key.eventId()).setAccountId(key.accountId()).setPresentationCode(c.presentationId())
-                .setRatio(c.ratio()).setAnglerHours(c.anglerHours()).setBites(c.bites())).toList()).execute();
+        db.batchInsert(carried.stream()
+                        .map(c -> db.newRecord(CARRIED_RATE)
+                                .setEventId(key.eventId())
+                                .setAccountId(key.accountId())
+                                .setPresentationCode(c.presentationId())
+                                .setRatio(c.ratio())
+                                .setAnglerHours(c.anglerHours())
+                                .setBites(c.bites()))
+                        .toList())
+                .execute();
     }
 
     void setPriors(EventKey key, boolean advice, boolean history) {
-        db.update(EVENT).set(EVENT.PRIORS_BY_ADVICE, advice).set(EVENT.PRIORS_BY_HISTORY, history).where(eventIs(key)).execute();
+        db.update(EVENT)
+                .set(EVENT.PRIORS_BY_ADVICE, advice)
+                .set(EVENT.PRIORS_BY_HISTORY, history)
+                .where(eventIs(key))
+                .execute();
     }
 
     List<String> packed(EventKey key) {
-        return JsonText.list(db.select(EVENT.PACKED).from(EVENT).where(eventIs(key)).fetchSingle().value1());
+        return JsonText.list(db.select(EVENT.PACKED)
+                .from(EVENT)
+                .where(eventIs(key))
+                .fetchSingle()
+                .value1());
     }
 
     void setPacked(EventKey key, List<String> packed) {
-        db.update(EVENT).set(EVENT.PACKED, JsonText.of(packed)).where(eventIs(key)).execute();
+        db.update(EVENT)
+                .set(EVENT.PACKED, JsonText.of(packed))
+                .where(eventIs(key))
+                .execute();
     }
 }

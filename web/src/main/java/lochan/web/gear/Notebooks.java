@@ -1,21 +1,21 @@
 package lochan.web.gear;
 
-import org.springframework.core.annotation.Order;
-import lochan.web.eventbook.EventPart;
-import lochan.core.eventdata.EventData;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import lochan.core.eventdata.EventData;
 import lochan.core.notebook.CarriedRate;
 import lochan.core.notebook.KnownFish;
 import lochan.core.notebook.Notebook;
 import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
 import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.Codes;
 import lochan.web.shared.NotThereException;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
 /** The notebooks of events. */
@@ -36,8 +36,11 @@ public class Notebooks implements EventPart {
     @Override
     public void read(EventKey key, EventData.Builder event) {
         Notebook notebook = notebook(key).at(event.spotIds());
-        event.notebook(!notebook.priors().byAdvice() ? notebook
-                : notebook.withPriors(notebook.priors().by(tackles.lures(key.accountId()), tackles.weights(key.accountId()))));
+        event.notebook(
+                !notebook.priors().byAdvice()
+                        ? notebook
+                        : notebook.withPriors(notebook.priors()
+                                .by(tackles.lures(key.accountId()), tackles.weights(key.accountId()))));
     }
 
     @Override
@@ -58,17 +61,24 @@ public class Notebooks implements EventPart {
         notebook.trials().forEach(t -> repository.add(key, t));
         notebook.changes().forEach(c -> repository.add(key, c));
         repository.setCarried(key, notebook.carried());
-        repository.setPriors(key, notebook.priors().byAdvice(), notebook.priors().byHistory());
+        repository.setPriors(
+                key, notebook.priors().byAdvice(), notebook.priors().byHistory());
     }
 
     /** @throws NotThereException when the event knows no such fish */
     public KnownFish fish(EventKey key, String code) {
-        return notebook(key).fish().stream().filter(f -> f.id().equals(code)).findFirst().orElseThrow(NotThereException::new);
+        return notebook(key).fish().stream()
+                .filter(f -> f.id().equals(code))
+                .findFirst()
+                .orElseThrow(NotThereException::new);
     }
 
     /** @throws NotThereException when the event has no such trial */
     public Trial trial(EventKey key, String code) {
-        return notebook(key).trials().stream().filter(t -> t.id().equals(code)).findFirst().orElseThrow(NotThereException::new);
+        return notebook(key).trials().stream()
+                .filter(t -> t.id().equals(code))
+                .findFirst()
+                .orElseThrow(NotThereException::new);
     }
 
     @EventWrite

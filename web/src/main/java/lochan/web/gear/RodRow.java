@@ -20,12 +20,29 @@ import lochan.web.shared.Dates;
  * @param without what is lost without it; null: nothing
  * @param poor    what is not as it should be
  */
-public record RodRow(int number, String rod, String rodId, String about, String lure, String lureId, String tied, String hooks, String line, List<String> poor, List<String> stops,
-                     String without, boolean broken) {
+public record RodRow(
+        int number,
+        String rod,
+        String rodId,
+        String about,
+        String lure,
+        String lureId,
+        String tied,
+        String hooks,
+        String line,
+        List<String> poor,
+        List<String> stops,
+        String without,
+        boolean broken) {
 
     /** Where the backups of a plan would begin: their rods are wanted too. Null: not computed. */
     public static List<PlanStop> firstStops(Backups.Ladder ladder) {
-        return ladder == null ? List.of() : ladder.backups().stream().filter(b -> !b.stops().isEmpty()).map(b -> b.stops().getFirst()).toList();
+        return ladder == null
+                ? List.of()
+                : ladder.backups().stream()
+                        .filter(b -> !b.stops().isEmpty())
+                        .map(b -> b.stops().getFirst())
+                        .toList();
     }
 
     public static List<RodRow> of(Decks.Deck deck, EventData event, Units units) {
@@ -34,9 +51,22 @@ public record RodRow(int number, String rod, String rodId, String about, String 
         for (DeckList.Row r : deck.list().rows()) {
             DeckList.Without without = deck.list().without().get(rows.size());
             String id = r.setup().lure().id();
-            rows.add(new RodRow(rows.size() + 1, r.rod().name(), r.rod().id(), units.rodLength(r.rod().lengthM()) + " " + r.rod().power().words() + ", " + r.rod().action().words(), r.setup().lure().name(), id,
-                    DeckWords.setup(r.setup(), tackle, units), DeckWords.hooks(r.setup(), tackle), DeckWords.lines(r.rod(), units), r.fit().words(),
-                    r.stops().stream().map(d -> stop(deck.list().demands().get(d), event)).toList(), without(without, deck.list(), event),
+            rows.add(new RodRow(
+                    rows.size() + 1,
+                    r.rod().name(),
+                    r.rod().id(),
+                    units.rodLength(r.rod().lengthM()) + " " + r.rod().power().words() + ", "
+                            + r.rod().action().words(),
+                    r.setup().lure().name(),
+                    id,
+                    DeckWords.setup(r.setup(), tackle, units),
+                    DeckWords.hooks(r.setup(), tackle),
+                    DeckWords.lines(r.rod(), units),
+                    r.fit().words(),
+                    r.stops().stream()
+                            .map(d -> stop(deck.list().demands().get(d), event))
+                            .toList(),
+                    without(without, deck.list(), event),
                     deck.broken().stream().anyMatch(b -> id.equals(b.presentationId()))));
         }
         return rows;
@@ -44,15 +74,21 @@ public record RodRow(int number, String rod, String rodId, String about, String 
 
     private static String stop(DeckList.Demand d, EventData event) {
         ZoneId zone = event.timeZone();
-        return (d.isBackup() ? "backup: " : Dates.clock(d.stop().arrive(), zone) + " ") + spot(d, event) + (d.share() < 1 ? ", standing in" : "");
+        return (d.isBackup() ? "backup: " : Dates.clock(d.stop().arrive(), zone) + " ")
+                + spot(d, event)
+                + (d.share() < 1 ? ", standing in" : "");
     }
 
     private static String without(DeckList.Without w, DeckList deck, EventData event) {
         if (w.suffers().isEmpty()) {
             return null;
         }
-        String stops = w.suffers().stream().map(d -> spot(deck.demands().get(d), event)).distinct().collect(Collectors.joining(", "));
-        return "Without it " + stops + (w.suffers().size() == 1 ? " suffers" : " suffer") + String.format(Locale.ROOT, ": as much as %.1f h of the plan.", w.hours());
+        String stops = w.suffers().stream()
+                .map(d -> spot(deck.demands().get(d), event))
+                .distinct()
+                .collect(Collectors.joining(", "));
+        return "Without it " + stops + (w.suffers().size() == 1 ? " suffers" : " suffer")
+                + String.format(Locale.ROOT, ": as much as %.1f h of the plan.", w.hours());
     }
 
     private static String spot(DeckList.Demand d, EventData event) {

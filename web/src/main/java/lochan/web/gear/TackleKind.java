@@ -4,7 +4,10 @@ import lochan.core.Coded;
 
 /** Kinds of tackle that are kept one by one. */
 public enum TackleKind implements Coded {
-    ROD, ITEM, LURE, OBSERVATION;
+    ROD,
+    ITEM,
+    LURE,
+    OBSERVATION;
 
     @Override
     public String code() {

@@ -21,9 +21,9 @@ import lochan.core.tackle.LureObservation;
 import lochan.core.tackle.Power;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
+import lochan.eventformat.TackleFile;
 import lochan.web.db.tables.records.BoxItemRecord;
 import lochan.web.db.tables.records.RodRecord;
-import lochan.eventformat.TackleFile;
 import lochan.web.shared.JsonText;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -74,100 +74,224 @@ class TackleRepository {
 
     /** Whether there was one to delete or bring back. */
     boolean setDeleted(TackleKind kind, long accountId, String code, Instant at) {
-        return db.update(table(kind)).set(deletedAt(kind), at).where(is(kind, accountId, code)).execute() == 1;
+        return db.update(table(kind))
+                        .set(deletedAt(kind), at)
+                        .where(is(kind, accountId, code))
+                        .execute()
+                == 1;
     }
 
     List<Rod> rods(long accountId) {
-        return db.selectFrom(ROD).where(ROD.ACCOUNT_ID.eq(accountId)).and(ROD.DELETED_AT.isNull()).orderBy(ROD.ORDINAL).fetch(TackleRepository::rod);
+        return db.selectFrom(ROD)
+                .where(ROD.ACCOUNT_ID.eq(accountId))
+                .and(ROD.DELETED_AT.isNull())
+                .orderBy(ROD.ORDINAL)
+                .fetch(TackleRepository::rod);
     }
 
     void put(long accountId, Rod rod) {
-        RodRecord record = db.newRecord(ROD).setAccountId(accountId).setOrdinal(next(ROD, ROD.ORDINAL, ROD.ACCOUNT_ID.eq(accountId))).setCode(rod.id())
-                .setName(rod.name()).setLengthM(rod.lengthM()).setPower(rod.power().code()).setAction_(rod.action().code()).setTurnM(rod.turnM())
-                .setLineKind(rod.line().kind().code()).setLineKg(rod.line().strengthKg()).setLeaderKind(rod.leader() == null ? null : rod.leader().kind().code())
-                .setLeaderKg(rod.leader() == null ? null : rod.leader().strengthKg()).setInBoat(rod.inBoat()).setEntered(JsonText.of(rod.entered()));
-        if (db.update(ROD).set(ROD.NAME, record.getName()).set(ROD.LENGTH_M, record.getLengthM()).set(ROD.POWER, record.getPower()).set(ROD.ACTION_, record.getAction_())
-                .set(ROD.TURN_M, record.getTurnM()).set(ROD.LINE_KIND, record.getLineKind()).set(ROD.LINE_KG, record.getLineKg()).set(ROD.LEADER_KIND, record.getLeaderKind())
-                .set(ROD.LEADER_KG, record.getLeaderKg()).set(ROD.IN_BOAT, record.getInBoat()).set(ROD.ENTERED, record.getEntered())
-                .where(ROD.ACCOUNT_ID.eq(accountId)).and(ROD.CODE.eq(rod.id())).execute() == 0) {
+        RodRecord record = db.newRecord(ROD)
+                .setAccountId(accountId)
+                .setOrdinal(next(ROD, ROD.ORDINAL, ROD.ACCOUNT_ID.eq(accountId)))
+                .setCode(rod.id())
+                .setName(rod.name())
+                .setLengthM(rod.lengthM())
+                .setPower(rod.power().code())
+                .setAction_(rod.action().code())
+                .setTurnM(rod.turnM())
+                .setLineKind(rod.line().kind().code())
+                .setLineKg(rod.line().strengthKg())
+                .setLeaderKind(rod.leader() == null ? null : rod.leader().kind().code())
+                .setLeaderKg(rod.leader() == null ? null : rod.leader().strengthKg())
+                .setInBoat(rod.inBoat())
+                .setEntered(JsonText.of(rod.entered()));
+        if (db.update(ROD)
+                        .set(ROD.NAME, record.getName())
+                        .set(ROD.LENGTH_M, record.getLengthM())
+                        .set(ROD.POWER, record.getPower())
+                        .set(ROD.ACTION_, record.getAction_())
+                        .set(ROD.TURN_M, record.getTurnM())
+                        .set(ROD.LINE_KIND, record.getLineKind())
+                        .set(ROD.LINE_KG, record.getLineKg())
+                        .set(ROD.LEADER_KIND, record.getLeaderKind())
+                        .set(ROD.LEADER_KG, record.getLeaderKg())
+                        .set(ROD.IN_BOAT, record.getInBoat())
+                        .set(ROD.ENTERED, record.getEntered())
+                        .where(ROD.ACCOUNT_ID.eq(accountId))
+                        .and(ROD.CODE.eq(rod.id()))
+                        .execute()
+                == 0) {
             record.insert();
         }
     }
 
     private int next(Table<?> table, Field<Integer> ordinal, Condition where) {
-        return db.select(DSL.coalesce(DSL.max(ordinal), -1)).from(table).where(where).fetchSingle().value1() + 1;
+        return db.select(DSL.coalesce(DSL.max(ordinal), -1))
+                        .from(table)
+                        .where(where)
+                        .fetchSingle()
+                        .value1()
+                + 1;
     }
 
     private static Rod rod(RodRecord r) {
-        return new Rod(r.getCode(), r.getName(), r.getLengthM(), Coded.find(Power.class, r.getPower()).orElseThrow(), Coded.find(RodAction.class, r.getAction_()).orElseThrow(),
-                r.getTurnM(), line(r.getLineKind(), r.getLineKg()), line(r.getLeaderKind(), r.getLeaderKg()), r.getInBoat(), JsonText.map(r.getEntered()));
+        return new Rod(
+                r.getCode(),
+                r.getName(),
+                r.getLengthM(),
+                Coded.find(Power.class, r.getPower()).orElseThrow(),
+                Coded.find(RodAction.class, r.getAction_()).orElseThrow(),
+                r.getTurnM(),
+                line(r.getLineKind(), r.getLineKg()),
+                line(r.getLeaderKind(), r.getLeaderKg()),
+                r.getInBoat(),
+                JsonText.map(r.getEntered()));
     }
 
     private static FishingLine line(String kind, Double kg) {
-        return kind == null || kg == null ? null : new FishingLine(Coded.find(FishingLine.Kind.class, kind).orElseThrow(), kg);
+        return kind == null || kg == null
+                ? null
+                : new FishingLine(Coded.find(FishingLine.Kind.class, kind).orElseThrow(), kg);
     }
 
     List<BoxItem> box(long accountId) {
-        return db.selectFrom(BOX_ITEM).where(BOX_ITEM.ACCOUNT_ID.eq(accountId)).and(BOX_ITEM.DELETED_AT.isNull()).orderBy(BOX_ITEM.ORDINAL).fetch(TackleRepository::item);
+        return db.selectFrom(BOX_ITEM)
+                .where(BOX_ITEM.ACCOUNT_ID.eq(accountId))
+                .and(BOX_ITEM.DELETED_AT.isNull())
+                .orderBy(BOX_ITEM.ORDINAL)
+                .fetch(TackleRepository::item);
     }
 
     void put(long accountId, BoxItem item) {
-        BoxItemRecord record = db.newRecord(BOX_ITEM).setAccountId(accountId).setOrdinal(next(BOX_ITEM, BOX_ITEM.ORDINAL, BOX_ITEM.ACCOUNT_ID.eq(accountId))).setCode(item.id())
-                .setKind(item.kind().code()).setName(item.name()).setLureCode(item.lureId()).setGrams(item.grams()).setColour(item.colour() == null ? null : item.colour().code())
-                .setLineKind(item.line() == null ? null : item.line().kind().code()).setLineKg(item.line() == null ? null : item.line().strengthKg()).setItems(item.count())
-                .setInBoat(item.inBoat()).setEntered(JsonText.of(item.entered()));
-        if (db.update(BOX_ITEM).set(BOX_ITEM.KIND, record.getKind()).set(BOX_ITEM.NAME, record.getName()).set(BOX_ITEM.LURE_CODE, record.getLureCode())
-                .set(BOX_ITEM.GRAMS, record.getGrams()).set(BOX_ITEM.COLOUR, record.getColour()).set(BOX_ITEM.LINE_KIND, record.getLineKind()).set(BOX_ITEM.LINE_KG, record.getLineKg())
-                .set(BOX_ITEM.ITEMS, record.getItems()).set(BOX_ITEM.IN_BOAT, record.getInBoat()).set(BOX_ITEM.ENTERED, record.getEntered())
-                .where(BOX_ITEM.ACCOUNT_ID.eq(accountId)).and(BOX_ITEM.CODE.eq(item.id())).execute() == 0) {
+        BoxItemRecord record = db.newRecord(BOX_ITEM)
+                .setAccountId(accountId)
+                .setOrdinal(next(BOX_ITEM, BOX_ITEM.ORDINAL, BOX_ITEM.ACCOUNT_ID.eq(accountId)))
+                .setCode(item.id())
+                .setKind(item.kind().code())
+                .setName(item.name())
+                .setLureCode(item.lureId())
+                .setGrams(item.grams())
+                .setColour(item.colour() == null ? null : item.colour().code())
+                .setLineKind(item.line() == null ? null : item.line().kind().code())
+                .setLineKg(item.line() == null ? null : item.line().strengthKg())
+                .setItems(item.count())
+                .setInBoat(item.inBoat())
+                .setEntered(JsonText.of(item.entered()));
+        if (db.update(BOX_ITEM)
+                        .set(BOX_ITEM.KIND, record.getKind())
+                        .set(BOX_ITEM.NAME, record.getName())
+                        .set(BOX_ITEM.LURE_CODE, record.getLureCode())
+                        .set(BOX_ITEM.GRAMS, record.getGrams())
+                        .set(BOX_ITEM.COLOUR, record.getColour())
+                        .set(BOX_ITEM.LINE_KIND, record.getLineKind())
+                        .set(BOX_ITEM.LINE_KG, record.getLineKg())
+                        .set(BOX_ITEM.ITEMS, record.getItems())
+                        .set(BOX_ITEM.IN_BOAT, record.getInBoat())
+                        .set(BOX_ITEM.ENTERED, record.getEntered())
+                        .where(BOX_ITEM.ACCOUNT_ID.eq(accountId))
+                        .and(BOX_ITEM.CODE.eq(item.id()))
+                        .execute()
+                == 0) {
             record.insert();
         }
     }
 
     private static BoxItem item(BoxItemRecord r) {
-        return new BoxItem(r.getCode(), Coded.find(BoxItem.Kind.class, r.getKind()).orElseThrow(), r.getName(), r.getLureCode(), r.getGrams(),
-                r.getColour() == null ? null : Coded.find(ColourFamily.class, r.getColour()).orElseThrow(), line(r.getLineKind(), r.getLineKg()), r.getItems(), r.getInBoat(),
+        return new BoxItem(
+                r.getCode(),
+                Coded.find(BoxItem.Kind.class, r.getKind()).orElseThrow(),
+                r.getName(),
+                r.getLureCode(),
+                r.getGrams(),
+                r.getColour() == null
+                        ? null
+                        : Coded.find(ColourFamily.class, r.getColour()).orElseThrow(),
+                line(r.getLineKind(), r.getLineKg()),
+                r.getItems(),
+                r.getInBoat(),
                 JsonText.map(r.getEntered()));
     }
 
     /** Sheets the angler changed or added, by their codes. */
     List<Lure> sheets(long accountId) {
-        return db.selectFrom(LURE_SHEET).where(LURE_SHEET.ACCOUNT_ID.eq(accountId)).and(LURE_SHEET.DELETED_AT.isNull()).orderBy(LURE_SHEET.CODE)
+        return db.selectFrom(LURE_SHEET)
+                .where(LURE_SHEET.ACCOUNT_ID.eq(accountId))
+                .and(LURE_SHEET.DELETED_AT.isNull())
+                .orderBy(LURE_SHEET.CODE)
                 .fetch(r -> TackleFile.lure(r.getSheet()));
     }
 
     Optional<Lure> deletedSheet(long accountId, String code) {
-        return db.selectFrom(LURE_SHEET).where(LURE_SHEET.ACCOUNT_ID.eq(accountId)).and(LURE_SHEET.CODE.eq(code)).fetchOptional(r -> TackleFile.lure(r.getSheet()));
+        return db.selectFrom(LURE_SHEET)
+                .where(LURE_SHEET.ACCOUNT_ID.eq(accountId))
+                .and(LURE_SHEET.CODE.eq(code))
+                .fetchOptional(r -> TackleFile.lure(r.getSheet()));
     }
 
     void put(long accountId, Lure lure) {
-        db.insertInto(LURE_SHEET).set(LURE_SHEET.ACCOUNT_ID, accountId).set(LURE_SHEET.CODE, lure.id()).set(LURE_SHEET.SHEET, TackleFile.json(lure))
-                .onDuplicateKeyUpdate().set(LURE_SHEET.SHEET, TackleFile.json(lure)).setNull(LURE_SHEET.DELETED_AT).execute();
+        db.insertInto(LURE_SHEET)
+                .set(LURE_SHEET.ACCOUNT_ID, accountId)
+                .set(LURE_SHEET.CODE, lure.id())
+                .set(LURE_SHEET.SHEET, TackleFile.json(lure))
+                .onDuplicateKeyUpdate()
+                .set(LURE_SHEET.SHEET, TackleFile.json(lure))
+                .setNull(LURE_SHEET.DELETED_AT)
+                .execute();
     }
 
     List<LureObservation> observations(long accountId) {
-        return db.selectFrom(LURE_OBSERVATION).where(LURE_OBSERVATION.ACCOUNT_ID.eq(accountId)).and(LURE_OBSERVATION.DELETED_AT.isNull()).orderBy(LURE_OBSERVATION.ORDINAL)
-                .fetch(r -> new LureObservation(r.getCode(), r.getLureCode(), Coded.find(LureObservation.Saw.class, r.getSaw()).orElseThrow(), r.getDepthM(), r.getSeconds(),
-                        r.getCastM(), r.getGrams(), line(r.getLineKind(), r.getLineKg())));
+        return db.selectFrom(LURE_OBSERVATION)
+                .where(LURE_OBSERVATION.ACCOUNT_ID.eq(accountId))
+                .and(LURE_OBSERVATION.DELETED_AT.isNull())
+                .orderBy(LURE_OBSERVATION.ORDINAL)
+                .fetch(r -> new LureObservation(
+                        r.getCode(),
+                        r.getLureCode(),
+                        Coded.find(LureObservation.Saw.class, r.getSaw()).orElseThrow(),
+                        r.getDepthM(),
+                        r.getSeconds(),
+                        r.getCastM(),
+                        r.getGrams(),
+                        line(r.getLineKind(), r.getLineKg())));
     }
 
     /** Adds one, once for its code. */
     void add(long accountId, LureObservation o) {
-        db.insertInto(LURE_OBSERVATION).set(db.newRecord(LURE_OBSERVATION).setAccountId(accountId)
-                .setOrdinal(next(LURE_OBSERVATION, LURE_OBSERVATION.ORDINAL, LURE_OBSERVATION.ACCOUNT_ID.eq(accountId))).setCode(o.id()).setLureCode(o.lureId())
-                .setSaw(o.saw().code()).setDepthM(o.depthM()).setSeconds(o.seconds()).setCastM(o.castM()).setGrams(o.grams()).setLineKind(o.line().kind().code())
-                .setLineKg(o.line().strengthKg())).onDuplicateKeyIgnore().execute();
+        db.insertInto(LURE_OBSERVATION)
+                .set(db.newRecord(LURE_OBSERVATION)
+                        .setAccountId(accountId)
+                        .setOrdinal(next(
+                                LURE_OBSERVATION, LURE_OBSERVATION.ORDINAL, LURE_OBSERVATION.ACCOUNT_ID.eq(accountId)))
+                        .setCode(o.id())
+                        .setLureCode(o.lureId())
+                        .setSaw(o.saw().code())
+                        .setDepthM(o.depthM())
+                        .setSeconds(o.seconds())
+                        .setCastM(o.castM())
+                        .setGrams(o.grams())
+                        .setLineKind(o.line().kind().code())
+                        .setLineKg(o.line().strengthKg()))
+                .onDuplicateKeyIgnore()
+                .execute();
     }
 
     Map<Rule, Double> weights(long accountId) {
         Map<Rule, Double> weights = new EnumMap<>(Rule.class);
-        db.selectFrom(RULE_WEIGHT).where(RULE_WEIGHT.ACCOUNT_ID.eq(accountId)).fetch()
+        db.selectFrom(RULE_WEIGHT)
+                .where(RULE_WEIGHT.ACCOUNT_ID.eq(accountId))
+                .fetch()
                 .forEach(r -> Coded.find(Rule.class, r.getRule()).ifPresent(rule -> weights.put(rule, r.getWeight())));
         return weights;
     }
 
     void setWeights(long accountId, Map<Rule, Double> weights) {
         db.deleteFrom(RULE_WEIGHT).where(RULE_WEIGHT.ACCOUNT_ID.eq(accountId)).execute();
-        db.batchInsert(weights.entrySet().stream().map(w -> db.newRecord(RULE_WEIGHT).setAccountId(accountId).setRule(w.getKey().code()).setWeight(w.getValue())).toList()).execute();
+        db.batchInsert(weights.entrySet().stream()
+                        .map(w -> db.newRecord(RULE_WEIGHT)
+                                .setAccountId(accountId)
+                                .setRule(w.getKey().code())
+                                .setWeight(w.getValue()))
+                        .toList())
+                .execute();
     }
 }

@@ -1,6 +1,5 @@
 package lochan.web.gear;
 
-import lochan.eventformat.Catalogue;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -15,6 +14,7 @@ import lochan.core.tackle.Lure;
 import lochan.core.tackle.LureObservation;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.Tackle;
+import lochan.eventformat.Catalogue;
 import lochan.web.shared.Codes;
 import lochan.web.shared.NotThereException;
 import org.springframework.stereotype.Service;
@@ -35,11 +35,16 @@ public class Tackles {
     /** All of it: the catalogue with the angler's own sheets in their places, own additions after it. */
     @Transactional(readOnly = true)
     public Tackle tackle(long accountId) {
-        return new Tackle(lures(accountId), repository.rods(accountId), repository.box(accountId), repository.observations(accountId));
+        return new Tackle(
+                lures(accountId),
+                repository.rods(accountId),
+                repository.box(accountId),
+                repository.observations(accountId));
     }
 
     public List<Lure> lures(long accountId) {
-        Map<String, Lure> own = new HashMap<>(repository.sheets(accountId).stream().collect(Collectors.toMap(Lure::id, Function.identity())));
+        Map<String, Lure> own = new HashMap<>(
+                repository.sheets(accountId).stream().collect(Collectors.toMap(Lure::id, Function.identity())));
         List<Lure> lures = new ArrayList<>();
         Catalogue.lures().forEach(l -> lures.add(own.containsKey(l.id()) ? own.remove(l.id()) : l));
         own.values().stream().sorted(java.util.Comparator.comparing(Lure::name)).forEach(lures::add);
@@ -62,11 +67,17 @@ public class Tackles {
     }
 
     public Rod rod(long accountId, String code) {
-        return repository.rods(accountId).stream().filter(r -> r.id().equals(code)).findFirst().orElseThrow(NotThereException::new);
+        return repository.rods(accountId).stream()
+                .filter(r -> r.id().equals(code))
+                .findFirst()
+                .orElseThrow(NotThereException::new);
     }
 
     public BoxItem item(long accountId, String code) {
-        return repository.box(accountId).stream().filter(i -> i.id().equals(code)).findFirst().orElseThrow(NotThereException::new);
+        return repository.box(accountId).stream()
+                .filter(i -> i.id().equals(code))
+                .findFirst()
+                .orElseThrow(NotThereException::new);
     }
 
     public Lure lure(long accountId, String code) {
@@ -93,7 +104,10 @@ public class Tackles {
     }
 
     public String freshCode(TackleKind kind, long accountId, String name) {
-        return Codes.of(name, c -> repository.isTaken(kind, accountId, c) || kind == TackleKind.LURE && Catalogue.lures().stream().anyMatch(l -> l.id().equals(c)));
+        return Codes.of(
+                name,
+                c -> repository.isTaken(kind, accountId, c)
+                        || kind == TackleKind.LURE && Catalogue.lures().stream().anyMatch(l -> l.id().equals(c)));
     }
 
     /** @throws NotThereException when the account has no such thing */
@@ -119,7 +133,11 @@ public class Tackles {
     /** Adds all of a file; what has the code of something that is there takes its place, what was deleted comes back with it. */
     @Transactional
     public void add(long accountId, Tackle file) {
-        file.lures().stream().filter(l -> !Optional.of(l).equals(Catalogue.lures().stream().filter(c -> c.id().equals(l.id())).findFirst()))
+        file.lures().stream()
+                .filter(l -> !Optional.of(l)
+                        .equals(Catalogue.lures().stream()
+                                .filter(c -> c.id().equals(l.id()))
+                                .findFirst()))
                 .forEach(l -> repository.put(accountId, l));
         file.rods().forEach(r -> {
             repository.put(accountId, r);

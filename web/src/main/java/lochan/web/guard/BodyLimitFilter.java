@@ -30,17 +30,24 @@ class BodyLimitFilter extends OncePerRequestFilter {
     /** A day of 1000 entries that were made without a signal takes a quarter of it. */
     static final int MOST_BYTES = 1_000_000;
 
-
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
         String type = request.getContentType();
-        boolean none = request.getContentLengthLong() == 0 || request.getMethod().equals("GET") || request.getMethod().equals("HEAD");
-        return none || type != null && (type.startsWith(MediaType.APPLICATION_FORM_URLENCODED_VALUE) || type.startsWith(MediaType.MULTIPART_FORM_DATA_VALUE));
+        boolean none = request.getContentLengthLong() == 0
+                || request.getMethod().equals("GET")
+                || request.getMethod().equals("HEAD");
+        return none
+                || type != null
+                        && (type.startsWith(MediaType.APPLICATION_FORM_URLENCODED_VALUE)
+                                || type.startsWith(MediaType.MULTIPART_FORM_DATA_VALUE));
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
-        byte[] body = request.getContentLengthLong() > MOST_BYTES ? null : request.getInputStream().readNBytes(MOST_BYTES + 1);
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        byte[] body = request.getContentLengthLong() > MOST_BYTES
+                ? null
+                : request.getInputStream().readNBytes(MOST_BYTES + 1);
         if (body == null || body.length > MOST_BYTES) {
             response.sendError(HttpStatus.CONTENT_TOO_LARGE.value());
             return;

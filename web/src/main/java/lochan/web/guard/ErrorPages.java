@@ -24,23 +24,39 @@ class ErrorPages implements ErrorController {
      *
      * @param status of the answer
      */
-    record ErrorView(int status, String title, String words) { }
+    record ErrorView(int status, String title, String words) {}
 
     private static final Map<Integer, ErrorView> KNOWN = Map.of(
-            400, new ErrorView(400, "This could not be read", "The address or the form is not valid. Go back, load the page again and repeat the step."),
-            403, new ErrorView(403, "The page was too old", "Load the page again and repeat the step; what was saved before is kept."),
+            400,
+                    new ErrorView(
+                            400,
+                            "This could not be read",
+                            "The address or the form is not valid. Go back, load the page again and repeat the step."),
+            403,
+                    new ErrorView(
+                            403,
+                            "The page was too old",
+                            "Load the page again and repeat the step; what was saved before is kept."),
             404, new ErrorView(404, "This is not here", "It may have been deleted, or it belongs to somebody else."),
-            413, new ErrorView(413, "The file is too large", "An event file has at most 20 MB, a grid of depths or a track at most 50 MB."),
+            413,
+                    new ErrorView(
+                            413,
+                            "The file is too large",
+                            "An event file has at most 20 MB, a grid of depths or a track at most 50 MB."),
             429, new ErrorView(429, "Too many tries", "Wait a while and try again."));
-    private static final ErrorView AWAY = new ErrorView(503, "The records cannot be reached",
+    private static final ErrorView AWAY = new ErrorView(
+            503,
+            "The records cannot be reached",
             "Lochan's database does not answer, or its disk is full. Nothing was done; what was saved before is kept. Try again in a moment. "
                     + "If it goes on, see the terminal of Lochan and the backup section of its README.");
-    private static final ErrorView BUSY = new ErrorView(503, "Lochan is busy", "Too many requests at once. Nothing was done: try again in a moment.");
+    private static final ErrorView BUSY =
+            new ErrorView(503, "Lochan is busy", "Too many requests at once. Nothing was done: try again in a moment.");
 
     @RequestMapping("/error")
     String error(HttpServletRequest request, HttpServletResponse response, Model model) {
         Integer status = (Integer) request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
-        ErrorView view = view(status == null ? HttpStatus.NOT_FOUND.value() : status, (Throwable) request.getAttribute(RequestDispatcher.ERROR_EXCEPTION));
+        ErrorView view = view(status == null ? HttpStatus.NOT_FOUND.value() : status, (Throwable)
+                request.getAttribute(RequestDispatcher.ERROR_EXCEPTION));
         response.setStatus(view.status());
         model.addAttribute("error", view);
         return "error/page";
@@ -56,8 +72,12 @@ class ErrorPages implements ErrorController {
         if (status == AWAY.status()) {
             return BUSY;
         }
-        return KNOWN.getOrDefault(status, new ErrorView(status, "Something went wrong",
-                "Nothing was done; what was saved before is kept. Go back and try again. If it happens again, the terminal of Lochan says why."));
+        return KNOWN.getOrDefault(
+                status,
+                new ErrorView(
+                        status,
+                        "Something went wrong",
+                        "Nothing was done; what was saved before is kept. Go back and try again. If it happens again, the terminal of Lochan says why."));
     }
 
     private static Stream<Throwable> causes(Throwable failure) {
@@ -65,6 +85,9 @@ class ErrorPages implements ErrorController {
     }
 
     private static boolean isOfRecords(Throwable failure) {
-        return causes(failure).anyMatch(t -> t instanceof DataAccessException || t instanceof TransactionException || t instanceof SQLException);
+        return causes(failure)
+                .anyMatch(t -> t instanceof DataAccessException
+                        || t instanceof TransactionException
+                        || t instanceof SQLException);
     }
 }

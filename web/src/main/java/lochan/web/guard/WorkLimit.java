@@ -1,11 +1,11 @@
 package lochan.web.guard;
 
-import lochan.web.shared.BusyException;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import lochan.web.shared.BusyException;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.AsyncHandlerInterceptor;
@@ -25,7 +25,8 @@ class WorkLimit implements AsyncHandlerInterceptor {
     private final Semaphore files = new Semaphore(1, true);
 
     @Override
-    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) throws InterruptedException {
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
+            throws InterruptedException {
         // A page for what went wrong is always answered, and a stream of events that ends has given its room back.
         if (request.getDispatcherType() == DispatcherType.REQUEST) {
             Semaphore of = isFile(request) ? files : room;
@@ -38,17 +39,20 @@ class WorkLimit implements AsyncHandlerInterceptor {
     }
 
     private static boolean isFile(HttpServletRequest request) {
-        return request.getContentType() != null && request.getContentType().startsWith(MediaType.MULTIPART_FORM_DATA_VALUE);
+        return request.getContentType() != null
+                && request.getContentType().startsWith(MediaType.MULTIPART_FORM_DATA_VALUE);
     }
 
     @Override
-    public void afterCompletion(HttpServletRequest request, HttpServletResponse response, Object handler, Exception failure) {
+    public void afterCompletion(
+            HttpServletRequest request, HttpServletResponse response, Object handler, Exception failure) {
         release(request);
     }
 
     /** A stream of events stays open for long and does nothing meanwhile. */
     @Override
-    public void afterConcurrentHandlingStarted(HttpServletRequest request, HttpServletResponse response, Object handler) {
+    public void afterConcurrentHandlingStarted(
+            HttpServletRequest request, HttpServletResponse response, Object handler) {
         release(request);
     }
 

@@ -3,19 +3,21 @@ package lochan.web.map;
 import java.util.ArrayList;
 import java.util.List;
 import lochan.core.event.Position;
-import lochan.core.quantity.Units;
 import lochan.core.lake.structure.Contours;
 import lochan.core.lake.structure.DepthGrid;
+import lochan.core.quantity.Units;
 
 /** Draws lines of depth: no finer than can be seen, and never more than a page can carry. */
 final class DepthLines {
 
     /** Steps between lines of depth that people read. */
     private static final double[] STEPS_FT = {5, 10, 20, 50, 100};
+
     private static final double[] STEPS_M = {1, 2, 5, 10, 20, 50};
     private static final int MOST_LINES = 8;
     /** Places of a line nearer together than this share of the drawing are left out, and lines that are no longer. */
     private static final double DETAIL = 1 / 1500.0;
+
     static final int MOST_CHARACTERS = 400_000;
 
     private final DepthGrid grid;
@@ -74,7 +76,8 @@ final class DepthLines {
         LakeMap.Point last = null;
         int places = 0;
         for (int i = 0; i < line.length; i++) {
-            LakeMap.Point p = frame.point(new Position(grid.south() + (grid.rows() - line[i][1] - 0.5) * grid.cellSize(),
+            LakeMap.Point p = frame.point(new Position(
+                    grid.south() + (grid.rows() - line[i][1] - 0.5) * grid.cellSize(),
                     grid.west() + (line[i][0] + 0.5) * grid.cellSize()));
             if (last == null || i == line.length - 1 || Math.hypot(p.x() - last.x(), p.y() - last.y()) >= detail) {
                 part.append(last == null ? 'M' : 'L').append(p.x()).append(' ').append(p.y());

@@ -41,16 +41,33 @@ class DepthRepository {
     }
 
     DepthGrid grid(EventKey key) {
-        return db.selectFrom(DEPTH_GRID).where(in(key)).fetchSingle(r -> new DepthGrid(r.getColumns_(), r.getRows_(), r.getWest(), r.getSouth(),
-                r.getCellSize(), true, unpacked(r.getDepths(), r.getColumns_() * r.getRows_())));
+        return db.selectFrom(DEPTH_GRID)
+                .where(in(key))
+                .fetchSingle(r -> new DepthGrid(
+                        r.getColumns_(),
+                        r.getRows_(),
+                        r.getWest(),
+                        r.getSouth(),
+                        r.getCellSize(),
+                        true,
+                        unpacked(r.getDepths(), r.getColumns_() * r.getRows_())));
     }
 
     void put(EventKey key, DepthGrid grid) {
         byte[] packed = packed(grid);
         db.deleteFrom(DEPTH_GRID).where(in(key)).execute();
-        db.insertInto(DEPTH_GRID).set(db.newRecord(DEPTH_GRID).setEventId(key.eventId()).setAccountId(key.accountId()).setChecksum(checksum(packed))
-                .setColumns_(grid.columns()).setRows_(grid.rows()).setWest(grid.west()).setSouth(grid.south()).setCellSize(grid.cellSize())
-                .setDepths(packed)).execute();
+        db.insertInto(DEPTH_GRID)
+                .set(db.newRecord(DEPTH_GRID)
+                        .setEventId(key.eventId())
+                        .setAccountId(key.accountId())
+                        .setChecksum(checksum(packed))
+                        .setColumns_(grid.columns())
+                        .setRows_(grid.rows())
+                        .setWest(grid.west())
+                        .setSouth(grid.south())
+                        .setCellSize(grid.cellSize())
+                        .setDepths(packed))
+                .execute();
     }
 
     private static String checksum(byte[] packed) {
@@ -64,7 +81,8 @@ class DepthRepository {
     private static byte[] packed(DepthGrid grid) {
         ByteBuffer cells = ByteBuffer.allocate(2 * grid.size());
         for (int i = 0; i < grid.size(); i++) {
-            cells.putShort(grid.isLand(i) ? LAND : (short) Math.min(Short.MAX_VALUE, Math.round(CM_PER_M * grid.depth(i))));
+            cells.putShort(
+                    grid.isLand(i) ? LAND : (short) Math.min(Short.MAX_VALUE, Math.round(CM_PER_M * grid.depth(i))));
         }
         ByteArrayOutputStream packed = new ByteArrayOutputStream();
         try (DeflaterOutputStream out = new DeflaterOutputStream(packed)) {

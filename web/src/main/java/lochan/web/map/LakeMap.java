@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.Locale;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.quantity.Units;
-import lochan.core.lake.structure.DepthGrid;
 import lochan.core.lake.Lake;
-import lochan.core.lake.Waypoint;
-import lochan.core.lake.SpotType;
 import lochan.core.lake.Spot;
+import lochan.core.lake.SpotType;
+import lochan.core.lake.Waypoint;
+import lochan.core.lake.structure.DepthGrid;
+import lochan.core.quantity.Units;
 import lochan.web.spot.WaypointWords;
 
 /**
@@ -26,19 +26,29 @@ import lochan.web.spot.WaypointWords;
  * @param launch  where the day starts
  * @param checkIn where it ends; null: at the launch
  */
-public record LakeMap(double width, double height, String water, List<Zone> zones, List<Zone> closed, List<Line> lines, List<Place> spots, List<WaypointSign> seen,
-                Point launch, Point checkIn) {
+public record LakeMap(
+        double width,
+        double height,
+        String water,
+        List<Zone> zones,
+        List<Zone> closed,
+        List<Line> lines,
+        List<Place> spots,
+        List<WaypointSign> seen,
+        Point launch,
+        Point checkIn) {
 
     private static final double MARGIN_M = 300;
-    public record Point(double x, double y) { }
 
-    public record Zone(String path, String name) { }
+    public record Point(double x, double y) {}
 
-    public record Line(String path, String depth) { }
+    public record Zone(String path, String name) {}
 
-    public record Place(String id, String name, String spotType, double x, double y) { }
+    public record Line(String path, String depth) {}
 
-    public record WaypointSign(String words, double x, double y) { }
+    public record Place(String id, String name, String spotType, double x, double y) {}
+
+    public record WaypointSign(String words, double x, double y) {}
 
     /** The frame of a drawing: what turns positions into its points. */
     public record Frame(double north, double west, double east) {
@@ -49,8 +59,16 @@ public record LakeMap(double width, double height, String water, List<Zone> zone
     }
 
     public static Frame frame(Lake lake) {
-        double north = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lat).max().orElseThrow();
-        double west = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lon).min().orElseThrow();
+        double north = lake.bodies().stream()
+                .flatMap(b -> b.shore().stream())
+                .mapToDouble(Position::lat)
+                .max()
+                .orElseThrow();
+        double west = lake.bodies().stream()
+                .flatMap(b -> b.shore().stream())
+                .mapToDouble(Position::lon)
+                .min()
+                .orElseThrow();
         double east = Position.metresPerDegreeEast(north);
         return new Frame(north + MARGIN_M / Position.METRES_PER_DEGREE, west - MARGIN_M / east, east);
     }
@@ -68,20 +86,43 @@ public record LakeMap(double width, double height, String water, List<Zone> zone
     static LakeMap of(EventData event, Units units, Depths depths) {
         Lake lake = event.lake();
         Frame frame = frame(lake);
-        double south = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lat).min().orElseThrow();
-        double east = lake.bodies().stream().flatMap(b -> b.shore().stream()).mapToDouble(Position::lon).max().orElseThrow();
+        double south = lake.bodies().stream()
+                .flatMap(b -> b.shore().stream())
+                .mapToDouble(Position::lat)
+                .min()
+                .orElseThrow();
+        double east = lake.bodies().stream()
+                .flatMap(b -> b.shore().stream())
+                .mapToDouble(Position::lon)
+                .max()
+                .orElseThrow();
         Point corner = frame.point(new Position(south, east));
         double width = corner.x() + MARGIN_M;
         double height = corner.y() + MARGIN_M;
         List<Place> places = event.spots().stream().map(s -> place(s, frame)).toList();
-        List<WaypointSign> seen = event.waypoints().stream().map(m -> seen(m, frame, units)).toList();
-        List<Zone> zones = lake.slowZones().stream().map(z -> new Zone(path(z.areas(), frame),
-                (z.name() == null ? "Slow zone" : z.name()) + ", " + units.speed(z.mps()) + " at most")).toList();
-        List<Zone> closed = lake.offLimits().stream().map(o -> new Zone(path(o.areas(), frame), (o.name() == null ? "" : o.name() + ": ")
-                + "off limits by your rules")).toList();
+        List<WaypointSign> seen =
+                event.waypoints().stream().map(m -> seen(m, frame, units)).toList();
+        List<Zone> zones = lake.slowZones().stream()
+                .map(z -> new Zone(
+                        path(z.areas(), frame),
+                        (z.name() == null ? "Slow zone" : z.name()) + ", " + units.speed(z.mps()) + " at most"))
+                .toList();
+        List<Zone> closed = lake.offLimits().stream()
+                .map(o -> new Zone(
+                        path(o.areas(), frame), (o.name() == null ? "" : o.name() + ": ") + "off limits by your rules"))
+                .toList();
         boolean elsewhere = !event.checkInAt().equals(event.launch());
-        return new LakeMap(width, height, path(lake.bodies(), frame), zones, closed, depths.lines(frame, Math.max(width, height)),
-                places, seen, frame.point(event.launch()), elsewhere ? frame.point(event.checkInAt()) : null);
+        return new LakeMap(
+                width,
+                height,
+                path(lake.bodies(), frame),
+                zones,
+                closed,
+                depths.lines(frame, Math.max(width, height)),
+                places,
+                seen,
+                frame.point(event.launch()),
+                elsewhere ? frame.point(event.checkInAt()) : null);
     }
 
     private static WaypointSign seen(Waypoint m, Frame frame, Units units) {
@@ -145,8 +186,10 @@ public record LakeMap(double width, double height, String water, List<Zone> zone
     }
 
     private static void strip(StringBuilder path, DepthGrid grid, Frame frame, int from, int to, int row, int rows) {
-        Point a = frame.point(new Position(grid.south() + (grid.rows() - row) * grid.cellSize(), grid.west() + from * grid.cellSize()));
-        Point b = frame.point(new Position(grid.south() + (grid.rows() - row - rows) * grid.cellSize(), grid.west() + to * grid.cellSize()));
+        Point a = frame.point(new Position(
+                grid.south() + (grid.rows() - row) * grid.cellSize(), grid.west() + from * grid.cellSize()));
+        Point b = frame.point(new Position(
+                grid.south() + (grid.rows() - row - rows) * grid.cellSize(), grid.west() + to * grid.cellSize()));
         path.append(String.format(Locale.ROOT, "M%.0f %.0fH%.0fV%.0fH%.0fZ", a.x(), a.y(), b.x(), b.y(), a.x()));
     }
 

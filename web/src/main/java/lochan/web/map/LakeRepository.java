@@ -27,6 +27,10 @@ class LakeRepository {
 
     void put(EventKey key, String geoJson) {
         db.deleteFrom(LAKE).where(in(key)).execute();
-        db.insertInto(LAKE).set(LAKE.EVENT_ID, key.eventId()).set(LAKE.ACCOUNT_ID, key.accountId()).set(LAKE.GEO_JSON, geoJson).execute();
+        db.insertInto(LAKE)
+                .set(LAKE.EVENT_ID, key.eventId())
+                .set(LAKE.ACCOUNT_ID, key.accountId())
+                .set(LAKE.GEO_JSON, geoJson)
+                .execute();
     }
 }

@@ -1,7 +1,5 @@
 package lochan.web.map;
 
-import org.springframework.core.annotation.Order;
-import lochan.web.eventbook.EventPart;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.EnumMap;
@@ -11,18 +9,20 @@ import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.event.Boat;
 import lochan.core.eventdata.EventData;
-import lochan.core.planning.edits.DayRuns;
-import lochan.core.quantity.Units;
+import lochan.core.lake.Lake;
+import lochan.core.lake.Runs;
 import lochan.core.lake.structure.Candidate;
 import lochan.core.lake.structure.DepthGrid;
 import lochan.core.lake.structure.StructureFinder;
-import lochan.core.lake.Lake;
-import lochan.core.lake.Runs;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventWrite;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.quantity.Units;
 import lochan.eventformat.LakeText;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventPart;
+import lochan.web.eventbook.EventWrite;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 import tools.jackson.core.JacksonException;
 
@@ -40,20 +40,26 @@ public class Lakes implements EventPart {
     /** Cells per side of the grid that is drawn and searched. */
     private static final int SURVEY_CELLS = 600;
 
-    private record RunsKey(Lake lake, Boat boat) { }
+    private record RunsKey(Lake lake, Boat boat) {}
 
-    private record Sought(String checksum, StructureFinder.Filter wanted) { }
+    private record Sought(String checksum, StructureFinder.Filter wanted) {}
 
-    private record FrameKey(String checksum, Units.Depth unit, LakeMap.Frame frame) { }
+    private record FrameKey(String checksum, Units.Depth unit, LakeMap.Frame frame) {}
 
     private final LakeRepository lakeRepository;
     private final DepthRepository depthRepository;
-    private final Cache<String, Lake> lakes = Caffeine.newBuilder().maximumSize(KEPT).build();
-    private final Cache<RunsKey, Runs> runs = Caffeine.newBuilder().maximumSize(KEPT).build();
-    private final Cache<String, DepthGrid> grids = Caffeine.newBuilder().maximumSize(2).build();
-    private final Cache<String, DepthGrid> thinned = Caffeine.newBuilder().maximumSize(KEPT).build();
-    private final Cache<FrameKey, List<LakeMap.Line>> drawings = Caffeine.newBuilder().maximumSize(KEPT).build();
-    private final Cache<Sought, List<Candidate>> structure = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<String, Lake> lakes =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<RunsKey, Runs> runs =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<String, DepthGrid> grids =
+            Caffeine.newBuilder().maximumSize(2).build();
+    private final Cache<String, DepthGrid> thinned =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<FrameKey, List<LakeMap.Line>> drawings =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<Sought, List<Candidate>> structure =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
 
     Lakes(LakeRepository lakeRepository, DepthRepository depthRepository) {
         this.lakeRepository = lakeRepository;
@@ -104,13 +110,18 @@ public class Lakes implements EventPart {
     }
 
     private Runs runs(Lake lake, Boat boat) {
-        return lake == null ? Runs.straight(boat, Assumptions.DEFAULTS.planning())
+        return lake == null
+                ? Runs.straight(boat, Assumptions.DEFAULTS.planning())
                 : runs.get(new RunsKey(lake, boat), r -> Runs.of(r.lake(), r.boat(), Assumptions.DEFAULTS.planning()));
     }
 
     /** The same by the hour: at the boat's rough-water speed in hours of wind. */
     public DayRuns dayRuns(EventData event) {
-        return DayRuns.of(event, Assumptions.DEFAULTS.planning(), runs(event), runs(event.lake(), DayRuns.inRoughWater(event.boat())));
+        return DayRuns.of(
+                event,
+                Assumptions.DEFAULTS.planning(),
+                runs(event),
+                runs(event.lake(), DayRuns.inRoughWater(event.boat())));
     }
 
     public Optional<DepthGrid> depths(EventKey key) {
@@ -129,23 +140,34 @@ public class Lakes implements EventPart {
     }
 
     private DepthGrid survey(EventKey key, String sum) {
-        return thinned.get(sum, s -> grids.get(s, c -> depthRepository.grid(key)).thinned(SURVEY_CELLS));
+        return thinned.get(
+                sum, s -> grids.get(s, c -> depthRepository.grid(key)).thinned(SURVEY_CELLS));
     }
 
     /** Lines of depth for a drawing, made once for each grid, unit and frame. */
     List<LakeMap.Line> lines(EventKey key, LakeMap.Frame frame, double size, Units units) {
-        return depthRepository.checksum(key).map(sum -> drawings.get(new FrameKey(sum, units.depth(), frame), d -> DepthLines.of(survey(key, sum), frame, size, units)))
+        return depthRepository
+                .checksum(key)
+                .map(sum -> drawings.get(
+                        new FrameKey(sum, units.depth(), frame),
+                        d -> DepthLines.of(survey(key, sum), frame, size, units)))
                 .orElse(List.of());
     }
 
     /** What the shape of the bottom makes worth a look; empty without depths. */
     List<Candidate> structure(EventKey key, StructureFinder.Filter wanted) {
-        return depthRepository.checksum(key).map(sum -> structure.get(new Sought(sum, wanted), s -> foremost(StructureFinder.find(survey(key, sum), wanted)))).orElse(List.of());
+        return depthRepository
+                .checksum(key)
+                .map(sum -> structure.get(
+                        new Sought(sum, wanted), s -> foremost(StructureFinder.find(survey(key, sum), wanted))))
+                .orElse(List.of());
     }
 
     /** Of each kind those that stand out most: rough data shows tens of thousands. */
     private static List<Candidate> foremost(List<Candidate> all) {
         Map<Candidate.Kind, Integer> seen = new EnumMap<>(Candidate.Kind.class);
-        return all.stream().filter(c -> seen.merge(c.kind(), 1, Integer::sum) <= MOST_OF_A_KIND).toList();
+        return all.stream()
+                .filter(c -> seen.merge(c.kind(), 1, Integer::sum) <= MOST_OF_A_KIND)
+                .toList();
     }
 }

@@ -17,25 +17,25 @@ import java.util.stream.IntStream;
 import lochan.core.Coded;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.quantity.QuantityText;
-import lochan.core.quantity.Units;
+import lochan.core.lake.Lake;
+import lochan.core.lake.Runs;
+import lochan.core.lake.Spot;
 import lochan.core.lake.structure.BadGridException;
 import lochan.core.lake.structure.Candidate;
 import lochan.core.lake.structure.ContourGrid;
 import lochan.core.lake.structure.DepthGrid;
 import lochan.core.lake.structure.EsriGrid;
 import lochan.core.lake.structure.StructureFinder;
-import lochan.core.lake.Lake;
-import lochan.core.lake.Runs;
-import lochan.core.lake.Spot;
-import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventBook;
+import lochan.core.quantity.QuantityText;
+import lochan.core.quantity.Units;
 import lochan.eventformat.BoundedLines;
 import lochan.eventformat.ContourText;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.LakeText;
 import lochan.offline.form.Form;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Undo;
 import lochan.web.spot.Spots;
@@ -85,8 +85,10 @@ class MapController {
             model.addAttribute("map", drawn(key, event, units, broken));
             part("What the depths show", broken, () -> lakes.survey(key).ifPresent(g -> {
                 model.addAttribute("deepest", units.typedDepth((double) g.deepest()));
-                model.addAttribute("deepestWhole", Math.ceil(g.deepest() / units.depth().metres()));
-                model.addAttribute("suggestions", Suggestion.of(wanted(key, form), event, g, units, LakeMap.frame(event.lake())));
+                model.addAttribute(
+                        "deepestWhole", Math.ceil(g.deepest() / units.depth().metres()));
+                model.addAttribute(
+                        "suggestions", Suggestion.of(wanted(key, form), event, g, units, LakeMap.frame(event.lake())));
             }));
             model.addAttribute("broken", broken);
         } else if (lakes.isLakeBroken(key)) {
@@ -108,7 +110,10 @@ class MapController {
     private static void part(String what, List<String> broken, Runnable make) {
         try {
             make.run();
-        } catch (IllegalArgumentException | ArithmeticException | IndexOutOfBoundsException | NoSuchElementException e) {
+        } catch (IllegalArgumentException
+                | ArithmeticException
+                | IndexOutOfBoundsException
+                | NoSuchElementException e) {
             LOG.warn("a part of a map cannot be shown", e);
             broken.add(what + " cannot be shown: import the depths again.");
         }
@@ -124,12 +129,20 @@ class MapController {
             return List.of();
         }
         Candidate.Kind kind = form.choice("kind", Candidate.Kind.class);
-        return lakes.structure(key, new StructureFinder.Filter(shallowest, deepest, prominence == null ? StructureFinder.Filter.USUAL.prominenceM() : prominence)).stream()
-                .filter(c -> kind == null || c.kind() == kind).toList();
+        return lakes
+                .structure(
+                        key,
+                        new StructureFinder.Filter(
+                                shallowest,
+                                deepest,
+                                prominence == null ? StructureFinder.Filter.USUAL.prominenceM() : prominence))
+                .stream()
+                .filter(c -> kind == null || c.kind() == kind)
+                .toList();
     }
 
     /** A band of depths: the path of its water and its area. */
-    record Band(String path, String area) { }
+    record Band(String path, String area) {}
 
     @GetMapping("/events/{eventId}/map/band")
     @ResponseBody
@@ -140,11 +153,13 @@ class MapController {
         double unit = units.depth().metres();
         double shallowest = unit * Math.min(from, to);
         double deepest = unit * Math.max(from, to);
-        return new Band(LakeMap.band(grid, shallowest, deepest, LakeMap.frame(lake), BAND_CELLS), units.area(grid.areaM2(shallowest, deepest)));
+        return new Band(
+                LakeMap.band(grid, shallowest, deepest, LakeMap.frame(lake), BAND_CELLS),
+                units.area(grid.areaM2(shallowest, deepest)));
     }
 
     /** A run between two places: its path and what it takes in words. */
-    record RunShown(String path, String words) { }
+    record RunShown(String path, String words) {}
 
     @GetMapping("/events/{eventId}/map/run")
     @ResponseBody
@@ -162,12 +177,19 @@ class MapController {
             return new RunShown("", "There is no way by water between them.");
         }
         long minutes = Math.max(1, Math.round(run.get().time().toSeconds() / 60.0));
-        String path = runs.route(start, end).map(r -> LakeMap.way(r, LakeMap.frame(event.lake()))).orElse("");
-        return new RunShown(path, units.distance(run.get().metres()) + " on the water, " + minutes + " min under way, set-up time not included");
+        String path = runs.route(start, end)
+                .map(r -> LakeMap.way(r, LakeMap.frame(event.lake())))
+                .orElse("");
+        return new RunShown(
+                path,
+                units.distance(run.get().metres()) + " on the water, " + minutes
+                        + " min under way, set-up time not included");
     }
 
     private static Position place(EventData event, String id) {
-        return id.equals("launch") ? event.launch() : event.spot(id).map(Spot::position).orElseThrow(NotThereException::new);
+        return id.equals("launch")
+                ? event.launch()
+                : event.spot(id).map(Spot::position).orElseThrow(NotThereException::new);
     }
 
     @PostMapping("/events/{eventId}/map/lake")
@@ -188,14 +210,27 @@ class MapController {
      * @param surface height of the lake's surface, in metres as the file is, for heights
      */
     @PostMapping("/events/{eventId}/map/depths")
-    String importDepths(EventKey key, @RequestParam MultipartFile file, @RequestParam(defaultValue = "") String values,
-                        @RequestParam(defaultValue = "") String surface, RedirectAttributes flash) throws IOException {
-        try (BufferedReader lines = new BufferedReader(new InputStreamReader(file.getInputStream(), StandardCharsets.UTF_8))) {
+    String importDepths(
+            EventKey key,
+            @RequestParam MultipartFile file,
+            @RequestParam(defaultValue = "") String values,
+            @RequestParam(defaultValue = "") String surface,
+            RedirectAttributes flash)
+            throws IOException {
+        try (BufferedReader lines =
+                new BufferedReader(new InputStreamReader(file.getInputStream(), StandardCharsets.UTF_8))) {
             DepthGrid grid = EsriGrid.read(new BoundedLines(lines), null, values(values, surface));
             if (!grid.degrees()) {
-                refused(file, "its cells are " + grid.cellSize() + " wide, which are metres: write the grid in longitude and latitude (EPSG:4326)", flash);
+                refused(
+                        file,
+                        "its cells are " + grid.cellSize()
+                                + " wide, which are metres: write the grid in longitude and latitude (EPSG:4326)",
+                        flash);
             } else if (!reaches(lakes.lake(key), grid)) {
-                refused(file, "no depth of it lies within the lake's outline: check its corner and cellsize, or import the right outline first", flash);
+                refused(
+                        file,
+                        "no depth of it lies within the lake's outline: check its corner and cellsize, or import the right outline first",
+                        flash);
             } else {
                 lakes.putDepths(key, grid);
                 flash.addFlashAttribute("notice", grid.columns() + " × " + grid.rows() + " depths taken.");
@@ -213,7 +248,8 @@ class MapController {
                 Form form = new Form(Map.of("surface", surface), Units.USUAL);
                 Double metres = form.number("surface");
                 if (metres == null) {
-                    throw new BadGridException("the height of the lake's surface is missing: type it in metres, as the file has them, 0 when heights are told from the surface");
+                    throw new BadGridException(
+                            "the height of the lake's surface is missing: type it in metres, as the file has them, 0 when heights are told from the surface");
                 }
                 yield new EsriGrid.Values.Heights(metres);
             }
@@ -227,12 +263,18 @@ class MapController {
             return true;
         }
         int every = Math.max(1, grid.size() / LOOKED_AT);
-        return IntStream.iterate(0, i -> i < grid.size(), i -> i + every).filter(i -> !grid.isLand(i)).mapToObj(i -> new Position(grid.y(i), grid.x(i)))
+        return IntStream.iterate(0, i -> i < grid.size(), i -> i + every)
+                .filter(i -> !grid.isLand(i))
+                .mapToObj(i -> new Position(grid.y(i), grid.x(i)))
                 .anyMatch(p -> lake.bodies().stream().anyMatch(b -> b.holds(p)));
     }
 
     @PostMapping("/events/{eventId}/map/contours")
-    String importContours(EventKey key, @RequestParam MultipartFile file, @RequestParam(defaultValue = "ft") String unit, RedirectAttributes flash)
+    String importContours(
+            EventKey key,
+            @RequestParam MultipartFile file,
+            @RequestParam(defaultValue = "ft") String unit,
+            RedirectAttributes flash)
             throws IOException {
         Lake lake = lakes.lake(key);
         Units.Depth depths = Coded.find(Units.Depth.class, unit).orElse(Units.Depth.FT);
@@ -244,10 +286,14 @@ class MapController {
             List<ContourGrid.Line> lines = ContourText.read(in, depths.metres());
             DepthGrid grid = ContourGrid.of(lake, lines);
             if (Float.isNaN(grid.deepest())) {
-                throw new BadGridException("no water lies among these lines: check the lake's outline and the lines' positions");
+                throw new BadGridException(
+                        "no water lies among these lines: check the lake's outline and the lines' positions");
             }
             lakes.putDepths(key, grid);
-            flash.addFlashAttribute("notice", lines.size() + (lines.size() == 1 ? " line" : " lines") + " of depth taken; between them the depths are computed.");
+            flash.addFlashAttribute(
+                    "notice",
+                    lines.size() + (lines.size() == 1 ? " line" : " lines")
+                            + " of depth taken; between them the depths are computed.");
         } catch (BadGridException e) {
             refused(file, e.getMessage(), flash);
         } catch (EventFileException e) {
@@ -257,26 +303,36 @@ class MapController {
     }
 
     private static void refused(MultipartFile file, String why, RedirectAttributes flash) {
-        flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not imported; nothing was changed. " + why + ".");
+        flash.addFlashAttribute(
+                "trouble", "“" + file.getOriginalFilename() + "” was not imported; nothing was changed. " + why + ".");
     }
 
     private static String words(EventFileException e) {
-        return e.problems().getFirst() + (e.problems().size() > 1 ? " (and " + (e.problems().size() - 1) + " more)" : "");
+        return e.problems().getFirst()
+                + (e.problems().size() > 1 ? " (and " + (e.problems().size() - 1) + " more)" : "");
     }
 
     /** Turns a candidate into a spot; the fields carry the filters of the page that showed it. */
     @PostMapping("/events/{eventId}/map/spot")
-    String waypoint(EventKey key, @RequestParam int cell, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
+    String waypoint(
+            EventKey key, @RequestParam int cell, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
         DepthGrid grid = lakes.survey(key).orElseThrow(NotThereException::new);
-        Candidate.Kind kind = Coded.find(Candidate.Kind.class, fields.get("kind")).orElseThrow(NotThereException::new);
+        Candidate.Kind kind =
+                Coded.find(Candidate.Kind.class, fields.get("kind")).orElseThrow(NotThereException::new);
         Units units = accounts.units(key.accountId());
         Candidate candidate = wanted(key, new Form(fields, units)).stream()
-                .filter(c -> c.cell() == cell && c.kind() == kind).findFirst().orElseThrow(NotThereException::new);
-        String name = kind.code().substring(0, 1).toUpperCase(Locale.ROOT) + kind.code().substring(1) + ", " + units.depth(candidate.depthM());
+                .filter(c -> c.cell() == cell && c.kind() == kind)
+                .findFirst()
+                .orElseThrow(NotThereException::new);
+        String name = kind.code().substring(0, 1).toUpperCase(Locale.ROOT)
+                + kind.code().substring(1) + ", " + units.depth(candidate.depthM());
         Spot spot = Suggestion.spot(candidate, grid, spots.freshCode(key, name), name);
         spots.add(key, List.of(spot));
-        Undo.offer(flash, "“" + name + "” added as a spot.",
-                "/events/" + key.eventId() + "/spots/delete?spot=" + URLEncoder.encode(spot.id(), StandardCharsets.UTF_8));
+        Undo.offer(
+                flash,
+                "“" + name + "” added as a spot.",
+                "/events/" + key.eventId() + "/spots/delete?spot="
+                        + URLEncoder.encode(spot.id(), StandardCharsets.UTF_8));
         return back(key);
     }
 

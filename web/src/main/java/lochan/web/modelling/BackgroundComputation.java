@@ -31,7 +31,8 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
     public static final Duration ASKED_FOR = Duration.ofMinutes(2);
 
     /** Held while something of an event is computed. */
-    private static final LoadingCache<Object, ReentrantLock> GROUPS = Caffeine.newBuilder().weakValues().build(k -> new ReentrantLock(true));
+    private static final LoadingCache<Object, ReentrantLock> GROUPS =
+            Caffeine.newBuilder().weakValues().build(k -> new ReentrantLock(true));
 
     private final ExecutorService worker;
     private final Function<K, ?> group;
@@ -114,6 +115,7 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
         private volatile boolean stopped;
         /** Given up half-way: what there is of it is not what was asked for. */
         private volatile boolean abandoned;
+
         private volatile boolean failed;
         private volatile boolean finished;
         private volatile R result;

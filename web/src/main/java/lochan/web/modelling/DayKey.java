@@ -7,4 +7,4 @@ import lochan.web.eventbook.EventKey;
  *
  * @param day number of the day, from 1
  */
-public record DayKey(EventKey event, int day) { }
+public record DayKey(EventKey event, int day) {}

@@ -7,9 +7,9 @@ import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
+import lochan.core.model.scenario.DayModel;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
-import lochan.core.model.scenario.DayModel;
 import lochan.web.eventbook.EventKey;
 import org.springframework.stereotype.Component;
 
@@ -19,9 +19,10 @@ public class DayModels {
 
     private static final int KEPT = 8;
 
-    private final Cache<DayKey, Cached> models = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<DayKey, Cached> models =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
 
-    private record Cached(List<Object> basis, DayModel model) { }
+    private record Cached(List<Object> basis, DayModel model) {}
 
     /**
      * @param event the event as it stands
@@ -44,10 +45,27 @@ public class DayModels {
      */
     public static List<Object> basis(EventData e, int day) {
         boolean later = day > 1 && !e.competition().isEmpty();
-        List<Entry> before = later ? e.competition().stream().filter(x -> x.at().isBefore(e.day(Math.min(day, e.days().size())).start())).toList() : List.of();
+        List<Entry> before = later
+                ? e.competition().stream()
+                        .filter(x -> x.at().isBefore(
+                                        e.day(Math.min(day, e.days().size())).start()))
+                        .toList()
+                : List.of();
         List<Plan> plans = later ? e.plans().stream().filter(p -> p.day() < day).toList() : List.of();
         Notebook n = e.notebook();
-        return Arrays.asList(e.event(), e.boat(), e.lake(), e.spots(), e.presentations(), e.stops(), e.forecast(), n.fish(), n.changes(), n.priors(),
-                n.priors().byHistory() ? n.carried() : null, before, plans);
+        return Arrays.asList(
+                e.event(),
+                e.boat(),
+                e.lake(),
+                e.spots(),
+                e.presentations(),
+                e.stops(),
+                e.forecast(),
+                n.fish(),
+                n.changes(),
+                n.priors(),
+                n.priors().byHistory() ? n.carried() : null,
+                before,
+                plans);
     }
 }

@@ -14,7 +14,7 @@ import lochan.web.shared.Dates;
 /** Plans in words. */
 public final class PlanWords {
 
-    private PlanWords() { }
+    private PlanWords() {}
 
     /** A chance in words that never claim certainty. */
     public static String chance(double p) {
@@ -40,8 +40,14 @@ public final class PlanWords {
     /** As "Harth Bend 06:10–08:55 swim jig, Sill Ledge 09:10–11:00 drop shot". */
     public static String stops(List<PlanStop> stops, EventData event) {
         ZoneId zone = event.timeZone();
-        return stops.stream().map(s -> spot(s.spotId(), event) + " " + Dates.clock(s.arrive(), zone) + "–" + Dates.clock(s.leave(), zone) + " "
-                + event.presentation(s.presentationId()).orElseThrow().name().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", "));
+        return stops.stream()
+                .map(s -> spot(s.spotId(), event) + " " + Dates.clock(s.arrive(), zone) + "–"
+                        + Dates.clock(s.leave(), zone) + " "
+                        + event.presentation(s.presentationId())
+                                .orElseThrow()
+                                .name()
+                                .toLowerCase(Locale.ROOT))
+                .collect(Collectors.joining(", "));
     }
 
     /** As "No bite by 07:50 at Sill Ledge". */

@@ -1,21 +1,21 @@
 package lochan.web.plan;
 
-import lochan.web.modelling.PlanWords;
 import java.util.List;
 import java.util.stream.IntStream;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.SpotType;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
 import lochan.core.planning.valuation.Calibration;
 import lochan.core.quantity.Units;
-import lochan.core.lake.SpotType;
 import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.web.shared.Undo;
-import lochan.web.modelling.PatternWords;
+import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.PatternWords;
+import lochan.web.modelling.PlanWords;
+import lochan.web.shared.Undo;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -46,7 +46,7 @@ class BackupController {
      *
      * @param triggers when to go, in words; none when going on is never worse
      */
-    record Rung(int index, String pattern, String grams, String stops, List<String> triggers) { }
+    record Rung(int index, String pattern, String grams, String stops, List<String> triggers) {}
 
     @GetMapping("/events/{eventId}/plan/backups")
     String page(EventKey key, @RequestParam(required = false) Long plan, Model model) {
@@ -66,14 +66,24 @@ class BackupController {
             Calibration calibration = projections.calibration(key.accountId());
             List<Backups.Backup> found = state.result().backups();
             model.addAttribute("mainPattern", PatternWords.of(state.result().main(), event));
-            model.addAttribute("rungs", IntStream.range(0, found.size()).mapToObj(i -> rung(i, found.get(i), event, units, calibration)).toList());
+            model.addAttribute(
+                    "rungs",
+                    IntStream.range(0, found.size())
+                            .mapToObj(i -> rung(i, found.get(i), event, units, calibration))
+                            .toList());
         }
         return "plan/backups";
     }
 
     static Rung rung(int index, Backups.Backup b, EventData event, Units units, Calibration calibration) {
-        return new Rung(index, PatternWords.of(b.pattern(), event), units.weight(b.grams() * calibration.factor()), PlanWords.stops(b.stops(), event),
-                b.triggers().stream().map(t -> PlanWords.trigger(t, event) + ": go.").toList());
+        return new Rung(
+                index,
+                PatternWords.of(b.pattern(), event),
+                units.weight(b.grams() * calibration.factor()),
+                PlanWords.stops(b.stops(), event),
+                b.triggers().stream()
+                        .map(t -> PlanWords.trigger(t, event) + ": go.")
+                        .toList());
     }
 
     @PostMapping("/events/{eventId}/plan/backups")
@@ -97,7 +107,10 @@ class BackupController {
     String keep(EventKey key, @RequestParam long plan, @RequestParam int rung, RedirectAttributes flash) {
         EventData event = events.event(key);
         Plan kept = PlanPage.kept(plans.stored(key, plan).plan(), event);
-        List<Backups.Backup> found = backups.state(key, plan, event, kept).map(BackgroundComputation.State::result).map(Backups.Ladder::backups).orElse(null);
+        List<Backups.Backup> found = backups.state(key, plan, event, kept)
+                .map(BackgroundComputation.State::result)
+                .map(Backups.Ladder::backups)
+                .orElse(null);
         if (found == null || rung < 0 || rung >= found.size()) {
             flash.addFlashAttribute("trouble", "The plan or practice has changed: these are the new backups.");
             return "redirect:/events/" + key.eventId() + "/plan/backups?plan=" + plan;

@@ -24,12 +24,21 @@ import lochan.web.shared.Dates;
  * @param dark    stretches before sunrise and after sunset
  * @param light   when there is light, in words
  */
-public record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Tick> ticks, List<Sky> skies, List<Stretch> dark, String light, double marginFrom,
-                  double marginWidth) {
+public record DayDrawing(
+        long minutes,
+        List<Bead> beads,
+        List<Way> ways,
+        List<Tick> ticks,
+        List<Sky> skies,
+        List<Stretch> dark,
+        String light,
+        double marginFrom,
+        double marginWidth) {
 
     static final double WIDTH = 1000;
     /** Letters of a name that fit into so much of the drawing. */
     private static final double LETTER = 8;
+
     private static final double LEAST_BEAD = 4;
     private static final double SKY_WORDS = 70;
 
@@ -41,19 +50,28 @@ public record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Ti
      * @param leave   the same
      * @param name    as much of the spot's name as fits
      */
-    record Bead(double x, double width, double middle, int number, long arrive, long leave, boolean locked, String name, String label) { }
+    record Bead(
+            double x,
+            double width,
+            double middle,
+            int number,
+            long arrive,
+            long leave,
+            boolean locked,
+            String name,
+            String label) {}
 
     /**
      * A run to a stop, or home.
      *
      * @param late whether there is too little time for it
      */
-    record Way(double from, double to, boolean late) { }
+    record Way(double from, double to, boolean late) {}
 
     /** An hour of the clock. */
-    public record Tick(double x, String label) { }
+    public record Tick(double x, String label) {}
 
-    record Stretch(double x, double width) { }
+    record Stretch(double x, double width) {}
 
     /**
      * A part of the forecast.
@@ -62,7 +80,16 @@ public record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Ti
      * @param arrow  degrees to turn an arrow that points up, to show where the wind goes to; null: unknown
      * @param rough  whether open water counts as rough
      */
-    record Sky(double x, double width, double middle, String wind, String sky, Double arrow, boolean lightning, boolean rough, String label) { }
+    record Sky(
+            double x,
+            double width,
+            double middle,
+            String wind,
+            String sky,
+            Double arrow,
+            boolean lightning,
+            boolean rough,
+            String label) {}
 
     static DayDrawing of(EventData event, Plan plan, List<PlanCheck.Leg> legs, Units units) {
         CompetitionDay day = event.day(plan.day());
@@ -72,7 +99,9 @@ public record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Ti
         plan.stops().forEach(s -> beads.add(bead(event, s, beads.size() + 1, scale, zone)));
         List<Tick> ticks = new ArrayList<>();
         Instant first = day.start().atZone(zone).truncatedTo(ChronoUnit.HOURS).toInstant();
-        for (Instant t = first.isBefore(day.start()) ? first.plus(Duration.ofHours(1)) : first; !t.isAfter(day.checkIn()); t = t.plus(Duration.ofHours(1))) {
+        for (Instant t = first.isBefore(day.start()) ? first.plus(Duration.ofHours(1)) : first;
+                !t.isAfter(day.checkIn());
+                t = t.plus(Duration.ofHours(1))) {
             ticks.add(new Tick(scale.x(t), Dates.clock(t, zone)));
         }
         Almanac almanac = Almanac.of(event.launch(), day.date(), zone);
@@ -83,27 +112,50 @@ public record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Ti
         if (almanac.sunset() != null && almanac.sunset().isBefore(day.checkIn())) {
             dark.add(new Stretch(scale.x(almanac.sunset()), WIDTH - scale.x(almanac.sunset())));
         }
-        double margin = scale.x(day.checkIn().minus(Duration.ofMinutes(PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes())));
-        return new DayDrawing(Duration.between(day.start(), day.checkIn()).toMinutes(), beads, ways(legs, plan, scale, day), ticks,
-                event.forecast().stream().filter(f -> f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start())).map(f -> sky(f, scale, units)).toList(),
-                dark, light(almanac, zone), margin, WIDTH - margin);
+        double margin = scale.x(day.checkIn()
+                .minus(Duration.ofMinutes(PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes())));
+        return new DayDrawing(
+                Duration.between(day.start(), day.checkIn()).toMinutes(),
+                beads,
+                ways(legs, plan, scale, day),
+                ticks,
+                event.forecast().stream()
+                        .filter(f -> f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start()))
+                        .map(f -> sky(f, scale, units))
+                        .toList(),
+                dark,
+                light(almanac, zone),
+                margin,
+                WIDTH - margin);
     }
 
     private static String light(Almanac almanac, ZoneId zone) {
-        return almanac.sunrise() == null || almanac.sunset() == null ? "The sun neither rises nor sets that day."
-                : "First light " + Dates.clock(almanac.firstLight(), zone) + ", sunrise " + Dates.clock(almanac.sunrise(), zone) + ", sunset "
-                        + Dates.clock(almanac.sunset(), zone) + ".";
+        return almanac.sunrise() == null || almanac.sunset() == null
+                ? "The sun neither rises nor sets that day."
+                : "First light " + Dates.clock(almanac.firstLight(), zone) + ", sunrise "
+                        + Dates.clock(almanac.sunrise(), zone) + ", sunset " + Dates.clock(almanac.sunset(), zone)
+                        + ".";
     }
 
     private static Bead bead(EventData event, PlanStop s, int number, Scale scale, ZoneId zone) {
         double from = scale.x(s.arrive());
         double to = scale.x(s.leave());
         String spot = event.spot(s.spotId()).orElseThrow().name();
-        String label = "Stop " + number + ": " + spot + ", " + event.presentation(s.presentationId()).orElseThrow().name() + ", "
-                + Dates.clock(s.arrive(), zone) + " to " + Dates.clock(s.leave(), zone) + (s.locked() ? ", locked" : "");
+        String label = "Stop " + number + ": " + spot + ", "
+                + event.presentation(s.presentationId()).orElseThrow().name() + ", " + Dates.clock(s.arrive(), zone)
+                + " to " + Dates.clock(s.leave(), zone) + (s.locked() ? ", locked" : "");
         int letters = (int) ((to - from) / LETTER);
         String name = letters < 4 ? "" : spot.length() <= letters ? spot : spot.substring(0, letters - 1) + "…";
-        return new Bead(from, Math.max(LEAST_BEAD, to - from), (from + to) / 2, number, scale.minute(s.arrive()), scale.minute(s.leave()), s.locked(), name, label);
+        return new Bead(
+                from,
+                Math.max(LEAST_BEAD, to - from),
+                (from + to) / 2,
+                number,
+                scale.minute(s.arrive()),
+                scale.minute(s.leave()),
+                s.locked(),
+                name,
+                label);
     }
 
     private static List<Way> ways(List<PlanCheck.Leg> legs, Plan plan, Scale scale, CompetitionDay day) {
@@ -126,18 +178,28 @@ public record DayDrawing(long minutes, List<Bead> beads, List<Way> ways, List<Ti
         String side = f.windFromDeg() == null ? "" : DirectionText.words(f.windFromDeg());
         String sky = f.sky() == null ? "" : f.sky().code();
         boolean lightning = Boolean.TRUE.equals(f.lightning());
-        boolean rough = f.windMps() != null && f.windMps() >= PlanValuation.ASSUMPTIONS.planning().roughWindMps();
-        String label = "Wind " + (side + " " + wind).strip() + (rough ? ", rough on open water" : "") + (sky.isEmpty() ? "" : ", " + sky)
-                + (lightning ? ", lightning" : "");
-        return new Sky(from, width, from + width / 2, roomy ? (side + " " + wind).strip() : "", roomy ? sky : "", f.windFromDeg() == null ? null : f.windFromDeg() + 180,
-                lightning, rough, label);
+        boolean rough = f.windMps() != null
+                && f.windMps() >= PlanValuation.ASSUMPTIONS.planning().roughWindMps();
+        String label = "Wind " + (side + " " + wind).strip() + (rough ? ", rough on open water" : "")
+                + (sky.isEmpty() ? "" : ", " + sky) + (lightning ? ", lightning" : "");
+        return new Sky(
+                from,
+                width,
+                from + width / 2,
+                roomy ? (side + " " + wind).strip() : "",
+                roomy ? sky : "",
+                f.windFromDeg() == null ? null : f.windFromDeg() + 180,
+                lightning,
+                rough,
+                label);
     }
 
     /** The clock of a day on the drawing. */
     private record Scale(CompetitionDay day) {
 
         double x(Instant time) {
-            double share = (double) Duration.between(day.start(), time).toMillis() / Duration.between(day.start(), day.checkIn()).toMillis();
+            double share = (double) Duration.between(day.start(), time).toMillis()
+                    / Duration.between(day.start(), day.checkIn()).toMillis();
             return Math.clamp(WIDTH * share, 0, WIDTH);
         }
 

@@ -1,6 +1,5 @@
 package lochan.web.plan;
 
-import lochan.web.modelling.PlanWords;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
 import java.time.Instant;
@@ -14,12 +13,13 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.edits.PlanEdits;
 import lochan.core.planning.edits.PlanCheck;
-import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventBook;
+import lochan.core.planning.edits.PlanEdits;
 import lochan.offline.form.Form;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.modelling.PlanWords;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -51,7 +51,7 @@ class EditController {
     }
 
     /** A change that is asked for: what becomes of the stops, and what it is called. */
-    private record Edit(String words, List<PlanStop> stops) { }
+    private record Edit(String words, List<PlanStop> stops) {}
 
     /**
      * Does a change.
@@ -61,27 +61,42 @@ class EditController {
      * @param seen revision of the plan that the page showed; another one means that the plan was changed elsewhere
      */
     @PostMapping("/events/{eventId}/plan/edit")
-    String edit(EventKey key, @RequestParam long plan, @RequestParam String op, @RequestParam(name = "index", defaultValue = "-1") int stop,
-                @RequestParam(required = false) Integer seen, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
-                RedirectAttributes flash) {
+    String edit(
+            EventKey key,
+            @RequestParam long plan,
+            @RequestParam String op,
+            @RequestParam(name = "index", defaultValue = "-1") int stop,
+            @RequestParam(required = false) Integer seen,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         EventData event = events.event(key);
         StoredPlan of = plans.stored(key, plan);
         Plan kept = PlanPage.kept(of.plan(), event);
         boolean ofStop = !List.of("add", "close", "name").contains(op);
-        if (seen != null && seen != of.revision() || ofStop && (stop < 0 || stop >= kept.stops().size())) {
+        if (seen != null && seen != of.revision()
+                || ofStop && (stop < 0 || stop >= kept.stops().size())) {
             return changedElsewhere(key, plan, flash);
         }
         Form form = new Form(fields, accounts.units(key.accountId()));
-        String name = op.equals("name") ? form.words("name", "The name", LONGEST_NAME) : of.plan().name();
-        Edit edit = op.equals("name") ? new Edit("named " + (name == null ? "nothing" : name), kept.stops()) : edited(key, event, kept, op, stop, form);
+        String name = op.equals("name")
+                ? form.words("name", "The name", LONGEST_NAME)
+                : of.plan().name();
+        Edit edit = op.equals("name")
+                ? new Edit("named " + (name == null ? "nothing" : name), kept.stops())
+                : edited(key, event, kept, op, stop, form);
         if (form.ok()) {
-            PlanCheck.check(event, new Plan(kept.day(), name, edit.stops())).forEach(v -> form.error(v.field(), v.message()));
+            PlanCheck.check(event, new Plan(kept.day(), name, edit.stops()))
+                    .forEach(v -> form.error(v.field(), v.message()));
         }
         if (!form.ok()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page.show(key, plan, form, Map.of(), model);
         }
-        return plans.change(key, of, edit.words(), name, edit.stops()) ? PlanController.show(key, plan) : changedElsewhere(key, plan, flash);
+        return plans.change(key, of, edit.words(), name, edit.stops())
+                ? PlanController.show(key, plan)
+                : changedElsewhere(key, plan, flash);
     }
 
     private static String changedElsewhere(EventKey key, long plan, RedirectAttributes flash) {
@@ -97,15 +112,36 @@ class EditController {
         CompetitionDay day = event.day(plan.day());
         return switch (op) {
             case "set" -> new Edit(spot + " set by hand", set(event, plan, index, form, edits));
-            case "shift" -> new Edit(spot + (minutes(form, "minutes") < 0 ? " earlier" : " later"),
-                    edits.startedAt(stops, index, stop.arrive().plus(Duration.ofMinutes(minutes(form, "minutes")))));
-            case "stretch" -> new Edit(spot + (minutes(form, "minutes") < 0 ? " shorter" : " longer"),
-                    edits.endedAt(stops, index, stop.leave().plus(Duration.ofMinutes(minutes(form, "minutes")))));
-            case "start" -> new Edit(spot + " at another time", edits.startedAt(stops, index, day.start().plus(Duration.ofMinutes(minutes(form, "minutes")))));
-            case "begin" -> new Edit(spot + " begun at another time", edits.replaced(stops, index, stop.during(within(stop, day, minutes(form, "minutes")), stop.leave())));
-            case "end" -> new Edit(spot + " ended at another time", edits.endedAt(stops, index, day.start().plus(Duration.ofMinutes(minutes(form, "minutes")))));
-            case "move" -> new Edit(spot + " in another order", edits.moved(stops, index, Math.clamp(minutes(form, "to"), 0, stops.size() - 1)));
-            case "lock" -> new Edit(spot + (stop.locked() ? " unlocked" : " locked"), edits.replaced(stops, index, stop.locked(!stop.locked())));
+            case "shift" ->
+                new Edit(
+                        spot + (minutes(form, "minutes") < 0 ? " earlier" : " later"),
+                        edits.startedAt(
+                                stops, index, stop.arrive().plus(Duration.ofMinutes(minutes(form, "minutes")))));
+            case "stretch" ->
+                new Edit(
+                        spot + (minutes(form, "minutes") < 0 ? " shorter" : " longer"),
+                        edits.endedAt(stops, index, stop.leave().plus(Duration.ofMinutes(minutes(form, "minutes")))));
+            case "start" ->
+                new Edit(
+                        spot + " at another time",
+                        edits.startedAt(stops, index, day.start().plus(Duration.ofMinutes(minutes(form, "minutes")))));
+            case "begin" ->
+                new Edit(
+                        spot + " begun at another time",
+                        edits.replaced(
+                                stops, index, stop.during(within(stop, day, minutes(form, "minutes")), stop.leave())));
+            case "end" ->
+                new Edit(
+                        spot + " ended at another time",
+                        edits.endedAt(stops, index, day.start().plus(Duration.ofMinutes(minutes(form, "minutes")))));
+            case "move" ->
+                new Edit(
+                        spot + " in another order",
+                        edits.moved(stops, index, Math.clamp(minutes(form, "to"), 0, stops.size() - 1)));
+            case "lock" ->
+                new Edit(
+                        spot + (stop.locked() ? " unlocked" : " locked"),
+                        edits.replaced(stops, index, stop.locked(!stop.locked())));
             case "drop" -> new Edit(spot + " dropped", edits.without(stops, index));
             case "close" -> new Edit("gaps closed", edits.pulledUp(stops));
             case "add" -> added(key, event, plan, form, edits);
@@ -119,7 +155,8 @@ class EditController {
     /** A start no later than what leaves the shortest stop. */
     private static Instant within(PlanStop stop, CompetitionDay day, int minute) {
         Instant at = day.start().plus(Duration.ofMinutes(minute));
-        Instant latest = stop.leave().minus(Duration.ofMinutes(PlanValuation.ASSUMPTIONS.planning().minDwellMinutes()));
+        Instant latest = stop.leave()
+                .minus(Duration.ofMinutes(PlanValuation.ASSUMPTIONS.planning().minDwellMinutes()));
         return at.isAfter(latest) ? latest : at;
     }
 
@@ -141,8 +178,10 @@ class EditController {
         Instant arrive = onDay(form.time(at + "arrive"), day, zone);
         Instant leave = onDay(form.time(at + "leave"), day, zone);
         PlanStop before = plan.stops().get(index);
-        PlanStop typed = arrive == null || leave == null ? before
-                : new PlanStop(form.value(at + "spot"), form.value(at + "presentation"), arrive, leave, before.locked());
+        PlanStop typed = arrive == null || leave == null
+                ? before
+                : new PlanStop(
+                        form.value(at + "spot"), form.value(at + "presentation"), arrive, leave, before.locked());
         List<Violation> unknown = PlanCheck.check(event, new Plan(plan.day(), null, List.of(typed)));
         unknown.forEach(v -> form.error(v.field().replace("stops/0", "stops/" + index), v.message()));
         return !unknown.isEmpty() || typed.equals(before) ? plan.stops() : edits.replaced(plan.stops(), index, typed);
@@ -151,7 +190,9 @@ class EditController {
     private Edit added(EventKey key, EventData event, Plan plan, Form form, PlanEdits edits) {
         form.need("add/spot", "Choose a spot to add.");
         form.need("add/presentation", "Choose what to fish there.");
-        if (form.has("add/spot") && event.spot(form.value("add/spot")).isEmpty() || form.has("add/presentation") && event.presentation(form.value("add/presentation")).isEmpty()) {
+        if (form.has("add/spot") && event.spot(form.value("add/spot")).isEmpty()
+                || form.has("add/presentation")
+                        && event.presentation(form.value("add/presentation")).isEmpty()) {
             form.error("add/spot", "That spot or presentation is not one of the event's: choose one of the list.");
         }
         if (plan.stops().size() >= MOST_STOPS) {
@@ -159,11 +200,23 @@ class EditController {
         }
         int minutes = form.has("add/minutes") ? minutes(form, "add/minutes") : USUAL_STAY_MINUTES;
         if (minutes < PlanValuation.ASSUMPTIONS.planning().minDwellMinutes()) {
-            form.error("add/minutes", "A stop takes " + PlanValuation.ASSUMPTIONS.planning().minDwellMinutes() + " minutes at least: give more.");
+            form.error(
+                    "add/minutes",
+                    "A stop takes " + PlanValuation.ASSUMPTIONS.planning().minDwellMinutes()
+                            + " minutes at least: give more.");
         }
-        return !form.ok() ? new Edit("", plan.stops()) : new Edit(PlanWords.spot(form.value("add/spot"), event) + " added",
-                edits.with(plan.stops(), form.value("add/spot"), form.value("add/presentation"), Duration.ofMinutes(minutes),
-                        stops -> PlanValuation.values(event) ? computation.grams(key, event, plan.day(), stops) : 0));
+        return !form.ok()
+                ? new Edit("", plan.stops())
+                : new Edit(
+                        PlanWords.spot(form.value("add/spot"), event) + " added",
+                        edits.with(
+                                plan.stops(),
+                                form.value("add/spot"),
+                                form.value("add/presentation"),
+                                Duration.ofMinutes(minutes),
+                                stops -> PlanValuation.values(event)
+                                        ? computation.grams(key, event, plan.day(), stops)
+                                        : 0));
     }
 
     /** A time of the clock on a day that may run past midnight. */
@@ -173,7 +226,9 @@ class EditController {
         }
         Instant at = day.date().atTime(time).atZone(zone).toInstant();
         boolean overnight = !day.checkIn().atZone(zone).toLocalDate().equals(day.date());
-        return overnight && at.isBefore(day.start()) ? day.date().plusDays(1).atTime(time).atZone(zone).toInstant() : at;
+        return overnight && at.isBefore(day.start())
+                ? day.date().plusDays(1).atTime(time).atZone(zone).toInstant()
+                : at;
     }
 
     @PostMapping("/events/{eventId}/plan/undo")

@@ -5,15 +5,15 @@ import java.util.List;
 import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
-import lochan.core.model.scenario.DayModel;
-import lochan.core.model.scenario.ScenarioSet;
 import lochan.web.eventbook.EventKey;
-import lochan.web.modelling.DayModels;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.DayModels;
 import org.springframework.stereotype.Service;
 
 /** Computes in the background what a plan's backups are: each is a plan of its own. What was found holds as long as plan and practice are the same. */
@@ -26,7 +26,8 @@ public class PlanBackups {
 
     private final Lakes lakes;
     private final Plans plans;
-    private final BackgroundComputation<OfPlan, Backups.Ladder> computation = new BackgroundComputation<>("backups", OfPlan::key);
+    private final BackgroundComputation<OfPlan, Backups.Ladder> computation =
+            new BackgroundComputation<>("backups", OfPlan::key);
 
     PlanBackups(Lakes lakes, Plans plans) {
         this.plans = plans;
@@ -34,10 +35,11 @@ public class PlanBackups {
     }
 
     /** A plan of an angler's event. */
-    record OfPlan(EventKey key, long plan) { }
+    record OfPlan(EventKey key, long plan) {}
 
     /** What is known for the plan as it stands; nothing is begun. */
-    public Optional<BackgroundComputation.State<Backups.Ladder>> state(EventKey key, long id, EventData event, Plan plan) {
+    public Optional<BackgroundComputation.State<Backups.Ladder>> state(
+            EventKey key, long id, EventData event, Plan plan) {
         return computation.state(new OfPlan(key, id), basis(event, plan));
     }
 
@@ -47,12 +49,20 @@ public class PlanBackups {
 
     /** What is known for the plan as it stands; begins to compute when there is nothing yet. */
     BackgroundComputation.State<Backups.Ladder> of(EventKey key, long id, EventData event, Plan plan) {
-        return computation.open(new OfPlan(key, id), basis(event, plan), 1, progress -> of(scenarios(event, plan), event, plan.stops(), progress));
+        return computation.open(
+                new OfPlan(key, id),
+                basis(event, plan),
+                1,
+                progress -> of(scenarios(event, plan), event, plan.stops(), progress));
     }
 
     /** Computes what was stopped or failed after all. */
     void goOn(EventKey key, long id, EventData event, Plan plan) {
-        computation.begin(new OfPlan(key, id), basis(event, plan), 1, progress -> of(scenarios(event, plan), event, plan.stops(), progress));
+        computation.begin(
+                new OfPlan(key, id),
+                basis(event, plan),
+                1,
+                progress -> of(scenarios(event, plan), event, plan.stops(), progress));
     }
 
     void stop(EventKey key, long id) {
@@ -64,7 +74,8 @@ public class PlanBackups {
     }
 
     /** Computes the backups of some stops, which takes seconds. */
-    public Backups.Ladder of(ScenarioSet scenarios, EventData event, List<PlanStop> stops, BackgroundComputation.Progress<?> progress) {
+    public Backups.Ladder of(
+            ScenarioSet scenarios, EventData event, List<PlanStop> stops, BackgroundComputation.Progress<?> progress) {
         return Backups.of(scenarios, lakes.dayRuns(event), stops, SEED, ROUNDS, () -> progress.goOn(0));
     }
 

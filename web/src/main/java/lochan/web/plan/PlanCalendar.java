@@ -5,9 +5,9 @@ import java.time.Instant;
 import java.util.List;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.lake.Spot;
 import lochan.web.eventbook.EventKey;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VAlarm;
@@ -27,7 +27,7 @@ final class PlanCalendar {
 
     private static final Duration WARNING = Duration.ofMinutes(15);
 
-    private PlanCalendar() { }
+    private PlanCalendar() {}
 
     /**
      * @param id        of the plan, so that a calendar read again replaces its entries
@@ -43,12 +43,17 @@ final class PlanCalendar {
         for (int i = 0; i < stops.size(); i++) {
             PlanStop s = stops.get(i);
             Spot spot = event.spot(s.spotId()).orElseThrow();
-            String summary = (i + 1) + ". " + spot.name() + ": " + event.presentation(s.presentationId()).orElseThrow().name();
+            String summary = (i + 1) + ". " + spot.name() + ": "
+                    + event.presentation(s.presentationId()).orElseThrow().name();
             calendar.add(entry(summary, s.arrive(), s.leave(), spot.position(), uid(key, id, "stop-" + (i + 1))));
         }
         if (leaveBy != null) {
             Instant checkIn = event.day(plan.day()).checkIn();
-            VEvent home = entry("Leave for check-in by this time", leaveBy, checkIn.isAfter(leaveBy) ? checkIn : leaveBy, event.checkInAt(),
+            VEvent home = entry(
+                    "Leave for check-in by this time",
+                    leaveBy,
+                    checkIn.isAfter(leaveBy) ? checkIn : leaveBy,
+                    event.checkInAt(),
                     uid(key, id, "check-in"));
             VAlarm alarm = new VAlarm(WARNING.negated());
             alarm.add(new Action("DISPLAY"));

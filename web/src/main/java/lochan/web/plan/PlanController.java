@@ -1,6 +1,5 @@
 package lochan.web.plan;
 
-import lochan.web.modelling.PlanWords;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -13,10 +12,11 @@ import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.valuation.Strategy;
-import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
-import lochan.web.shared.Undo;
+import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.PlanWords;
+import lochan.web.shared.Undo;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -46,7 +46,11 @@ class PlanController {
     }
 
     @GetMapping("/events/{eventId}/plan")
-    String plan(EventKey key, @RequestParam(required = false) Long plan, @RequestParam Map<String, String> fields, Model model) {
+    String plan(
+            EventKey key,
+            @RequestParam(required = false) Long plan,
+            @RequestParam Map<String, String> fields,
+            Model model) {
         return page.show(key, plan, null, fields, model);
     }
 
@@ -61,14 +65,27 @@ class PlanController {
 
     /** A plan of its own with the same stops, on the same day or at the same times of another. */
     @PostMapping("/events/{eventId}/plan/copy")
-    String copy(EventKey key, @RequestParam long plan, @RequestParam(required = false) Integer day, RedirectAttributes flash) {
+    String copy(
+            EventKey key,
+            @RequestParam long plan,
+            @RequestParam(required = false) Integer day,
+            RedirectAttributes flash) {
         Event event = events.event(key).event();
         Plan of = plans.stored(key, plan).plan();
         int to = day == null ? of.day() : Math.clamp(day, 1, event.days().size());
-        Duration ahead = Duration.between(event.day(of.day()).date().atStartOfDay(event.timeZone()), event.day(to).date().atStartOfDay(event.timeZone()));
+        Duration ahead = Duration.between(
+                event.day(of.day()).date().atStartOfDay(event.timeZone()),
+                event.day(to).date().atStartOfDay(event.timeZone()));
         String name = "Copy" + (of.name() == null ? "" : " of " + of.name());
-        long id = plans.add(key, new Plan(to, fitting(name),
-                of.stops().stream().map(s -> s.during(s.arrive().plus(ahead), s.leave().plus(ahead))).toList()));
+        long id = plans.add(
+                key,
+                new Plan(
+                        to,
+                        fitting(name),
+                        of.stops().stream()
+                                .map(s -> s.during(
+                                        s.arrive().plus(ahead), s.leave().plus(ahead)))
+                                .toList()));
         Undo.offer(flash, "Copied for day " + to + ".", path(key, "/delete?plan=" + id));
         return show(key, id);
     }
@@ -80,26 +97,58 @@ class PlanController {
 
     /** Searches for plans around the locked stops; without a plan, makes an empty one to search for. */
     @PostMapping("/events/{eventId}/plan/search")
-    String search(EventKey key, @RequestParam(required = false) Long plan, @RequestParam(defaultValue = "1") int day,
-                  @RequestParam(defaultValue = "balanced") String strategy, @RequestParam(defaultValue = "quick") String effort,
-                  @RequestParam(required = false) List<String> avoid, RedirectAttributes flash) {
+    String search(
+            EventKey key,
+            @RequestParam(required = false) Long plan,
+            @RequestParam(defaultValue = "1") int day,
+            @RequestParam(defaultValue = "balanced") String strategy,
+            @RequestParam(defaultValue = "quick") String effort,
+            @RequestParam(required = false) List<String> avoid,
+            RedirectAttributes flash) {
         EventData event = events.event(key);
-        if (!PlanValuation.values(event) || computation.scenarios(key, event, plan == null ? day(event, day) : plans.stored(key, plan).plan().day()).model().cells().isEmpty()) {
-            flash.addFlashAttribute("trouble", PlanValuation.values(event) ? "No practice yet: log practice stops with their lures, then optimise."
-                    : "Plans of length events are not computed yet: choose the stops by hand.");
+        if (!PlanValuation.values(event)
+                || computation
+                        .scenarios(
+                                key,
+                                event,
+                                plan == null
+                                        ? day(event, day)
+                                        : plans.stored(key, plan).plan().day())
+                        .model()
+                        .cells()
+                        .isEmpty()) {
+            flash.addFlashAttribute(
+                    "trouble",
+                    PlanValuation.values(event)
+                            ? "No practice yet: log practice stops with their lures, then optimise."
+                            : "Plans of length events are not computed yet: choose the stops by hand.");
             return plan == null ? "redirect:" + path(key, "") : show(key, plan);
         }
-        StoredPlan of = plans.stored(key, plan == null ? plans.add(key, new Plan(day(event, day), null, List.of())) : plan);
+        StoredPlan of =
+                plans.stored(key, plan == null ? plans.add(key, new Plan(day(event, day), null, List.of())) : plan);
         Plan kept = PlanPage.kept(of.plan(), event);
         List<PlanStop> locked = kept.stops().stream().filter(PlanStop::locked).toList();
         if (!locked.isEmpty() && !computation.edits(event, kept.day()).canBeKept(locked)) {
-            flash.addFlashAttribute("trouble", "The locked stops alone cannot be kept: the runs between them, or home, are too long. Unlock one or change its times.");
+            flash.addFlashAttribute(
+                    "trouble",
+                    "The locked stops alone cannot be kept: the runs between them, or home, are too long. Unlock one or change its times.");
             return show(key, of.id());
         }
-        boolean bothDays = strategy.equals("both-days") && kept.day() < event.days().size();
-        List<Strategy> strategies = strategy.equals("all") ? PlanPage.strategies(event) : List.of(Coded.find(Strategy.class, strategy).orElse(Strategy.BALANCED));
-        search.begin(key, of.id(), event, kept, new PlanSearch.Request(strategies, bothDays, new HashSet<>(avoid == null ? List.of() : avoid),
-                effort.equals("thorough") ? THOROUGH_ROUNDS : QUICK_ROUNDS));
+        boolean bothDays =
+                strategy.equals("both-days") && kept.day() < event.days().size();
+        List<Strategy> strategies = strategy.equals("all")
+                ? PlanPage.strategies(event)
+                : List.of(Coded.find(Strategy.class, strategy).orElse(Strategy.BALANCED));
+        search.begin(
+                key,
+                of.id(),
+                event,
+                kept,
+                new PlanSearch.Request(
+                        strategies,
+                        bothDays,
+                        new HashSet<>(avoid == null ? List.of() : avoid),
+                        effort.equals("thorough") ? THOROUGH_ROUNDS : QUICK_ROUNDS));
         return show(key, of.id()) + "#search";
     }
 
@@ -115,16 +164,25 @@ class PlanController {
     String keepFound(EventKey key, @RequestParam long plan, @RequestParam int found, RedirectAttributes flash) {
         EventData event = events.event(key);
         StoredPlan of = plans.stored(key, plan);
-        List<PlanSearch.Result> all = search.state(key, plan, event, of.plan().day()).map(BackgroundComputation.State::result).orElse(List.of());
+        List<PlanSearch.Result> all = search.state(key, plan, event, of.plan().day())
+                .map(BackgroundComputation.State::result)
+                .orElse(List.of());
         if (found < 0 || found >= all.size()) {
             flash.addFlashAttribute("trouble", "Practice, rules or spots have changed: optimise again.");
             return show(key, plan);
         }
         PlanSearch.Result f = all.get(found);
         boolean both = f.next() != null;
-        String name = both ? f.savedSpotId() == null ? "Both days" : "Saving " + PlanWords.spot(f.savedSpotId(), event) : org.springframework.util.StringUtils.capitalize(PlanWords.strategy(f.strategy()));
+        String name = both
+                ? f.savedSpotId() == null ? "Both days" : "Saving " + PlanWords.spot(f.savedSpotId(), event)
+                : org.springframework.util.StringUtils.capitalize(PlanWords.strategy(f.strategy()));
         if (of.plan().stops().isEmpty() && !both) {
-            if (!plans.change(key, of, "optimised", of.plan().name() == null ? name : of.plan().name(), f.stops())) {
+            if (!plans.change(
+                    key,
+                    of,
+                    "optimised",
+                    of.plan().name() == null ? name : of.plan().name(),
+                    f.stops())) {
                 flash.addFlashAttribute("trouble", "The plan was changed in another window. Nothing was changed here.");
             }
             return show(key, plan);
@@ -135,7 +193,9 @@ class PlanController {
         if (both) {
             made.add(plans.add(key, new Plan(of.plan().day() + 1, kept, f.next())));
         }
-        Undo.offer(flash, both ? "Two plans were added, one for each day." : "The plan was added.",
+        Undo.offer(
+                flash,
+                both ? "Two plans were added, one for each day." : "The plan was added.",
                 path(key, "/delete?plan=" + ids(made)));
         return show(key, id);
     }
@@ -143,7 +203,8 @@ class PlanController {
     @PostMapping("/events/{eventId}/plan/delete")
     String delete(EventKey key, @RequestParam List<Long> plan, RedirectAttributes flash) {
         plan.forEach(id -> plans.delete(key, id));
-        Undo.offer(flash, plan.size() == 1 ? "Plan deleted." : "Plans deleted.", path(key, "/restore?plan=" + ids(plan)));
+        Undo.offer(
+                flash, plan.size() == 1 ? "Plan deleted." : "Plans deleted.", path(key, "/restore?plan=" + ids(plan)));
         return "redirect:" + path(key, "");
     }
 
@@ -155,10 +216,14 @@ class PlanController {
     String restore(EventKey key, @RequestParam List<Long> plan, RedirectAttributes flash) {
         plan.forEach(id -> plans.restore(key, id));
         int days = events.event(key).days().size();
-        List<Long> without = plan.stream().filter(id -> plans.stored(key, id).plan().day() > days).toList();
+        List<Long> without = plan.stream()
+                .filter(id -> plans.stored(key, id).plan().day() > days)
+                .toList();
         if (!without.isEmpty()) {
             without.forEach(id -> plans.delete(key, id));
-            flash.addFlashAttribute("trouble", "The event no longer has the day of that plan: add the day under Rules, then restore the plan.");
+            flash.addFlashAttribute(
+                    "trouble",
+                    "The event no longer has the day of that plan: add the day under Rules, then restore the plan.");
             return "redirect:" + path(key, "");
         }
         return show(key, plan.getFirst());

@@ -1,6 +1,5 @@
 package lochan.web.plan;
 
-import lochan.web.modelling.PlanWords;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -13,31 +12,32 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import lochan.core.Violation;
-import lochan.core.lures.deck.GearCheck;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
+import lochan.core.lures.deck.GearCheck;
+import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.valuation.Calibration;
 import lochan.core.planning.edits.DayRuns;
-import lochan.core.planning.valuation.FishVisits;
 import lochan.core.planning.edits.PlanCheck;
+import lochan.core.planning.valuation.Calibration;
+import lochan.core.planning.valuation.FishVisits;
 import lochan.core.planning.valuation.PlanValue;
 import lochan.core.planning.valuation.Strategy;
 import lochan.core.quantity.Units;
-import lochan.core.model.scenario.ScenarioSet;
-import lochan.core.lake.Spot;
+import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.Decks;
-import lochan.web.eventbook.EventBook;
-import lochan.offline.form.Form;
 import lochan.web.gear.FishWords;
-import lochan.web.shared.Dates;
-import lochan.web.modelling.PatternWords;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.PatternWords;
+import lochan.web.modelling.PlanWords;
+import lochan.web.shared.Dates;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -60,8 +60,17 @@ public class PlanPage {
     private final Decks decks;
     private final Clock clock;
 
-    PlanPage(Plans plans, EventBook events, Accounts accounts, Projections projections, Lakes lakes, PlanValuation computation, PlanSearch search,
-             PlanBackups backups, Decks decks, Clock clock) {
+    PlanPage(
+            Plans plans,
+            EventBook events,
+            Accounts accounts,
+            Projections projections,
+            Lakes lakes,
+            PlanValuation computation,
+            PlanSearch search,
+            PlanBackups backups,
+            Decks decks,
+            Clock clock) {
         this.decks = decks;
         this.clock = clock;
         this.plans = plans;
@@ -96,7 +105,11 @@ public class PlanPage {
         model.addAttribute("manyDays", event.days().size() > 1);
         if (shown != null) {
             Plan kept = kept(shown.plan(), event);
-            model.addAttribute("gear", decks.check(key, event, kept.stops()).stream().map(GearCheck::words).toList());
+            model.addAttribute(
+                    "gear",
+                    decks.check(key, event, kept.stops()).stream()
+                            .map(GearCheck::words)
+                            .toList());
             visits(key, event, kept, units, model);
             Form form = typed == null ? new Form(units) : typed;
             Calibration calibration = projections.calibration(key.accountId());
@@ -108,7 +121,9 @@ public class PlanPage {
                 day(key, event, shown, kept, units, model);
                 if (!kept.stops().isEmpty() && PlanValuation.values(event)) {
                     PlanValue value = value(key, event, shown, kept, calibration, units, model);
-                    model.addAttribute("supposed", Supposition.of(key, event, kept, value, calibration, computation, supposed, units));
+                    model.addAttribute(
+                            "supposed",
+                            Supposition.of(key, event, kept, value, calibration, computation, supposed, units));
                 }
             }
             searched(key, event, shown, kept, calibration.factor(), units, model);
@@ -121,7 +136,7 @@ public class PlanPage {
      *
      * @param visited when the plan visits it in its hours, in words; null: it does not
      */
-    record KnownFishLine(String place, String fish, String window, String visited, String due) { }
+    record KnownFishLine(String place, String fish, String window, String visited, String due) {}
 
     /** Known fish, and when the plan comes to them. */
     private void visits(EventKey key, EventData event, Plan plan, Units units, Model model) {
@@ -131,21 +146,38 @@ public class PlanPage {
         ZoneId zone = event.timeZone();
         FishVisits visits = FishVisits.of(computation.model(key, event, plan.day()));
         Instant now = clock.instant();
-        model.addAttribute("known", event.notebook().fishThere().stream().map(f -> {
-            Instant visit = visits.firstVisit(f, plan.stops());
-            return new KnownFishLine(FishWords.place(f, event), "about " + units.weight(f.guessGrams()) + ", " + FishWords.chance(f), FishWords.window(f, units),
-                    visit == null ? null : "visited at " + Dates.clock(visit, zone),
-                    f.nextVisit() == null ? null : (f.isDue(now) ? "due since " : "come back ") + Dates.dayAndClock(f.nextVisit(), zone));
-        }).toList());
+        model.addAttribute(
+                "known",
+                event.notebook().fishThere().stream()
+                        .map(f -> {
+                            Instant visit = visits.firstVisit(f, plan.stops());
+                            return new KnownFishLine(
+                                    FishWords.place(f, event),
+                                    "about " + units.weight(f.guessGrams()) + ", " + FishWords.chance(f),
+                                    FishWords.window(f, units),
+                                    visit == null ? null : "visited at " + Dates.clock(visit, zone),
+                                    f.nextVisit() == null
+                                            ? null
+                                            : (f.isDue(now) ? "due since " : "come back ")
+                                                    + Dates.dayAndClock(f.nextVisit(), zone));
+                        })
+                        .toList());
     }
 
     /** The plan without stops at spots no longer marked. */
     public static Plan kept(Plan plan, EventData event) {
-        return new Plan(plan.day(), plan.name(), plan.stops().stream().filter(s -> event.spot(s.spotId()).isPresent()).toList());
+        return new Plan(
+                plan.day(),
+                plan.name(),
+                plan.stops().stream()
+                        .filter(s -> event.spot(s.spotId()).isPresent())
+                        .toList());
     }
 
     static List<Strategy> strategies(EventData event) {
-        return event.rules().targetGrams() == null ? List.of(Strategy.BALANCED, Strategy.SAFE_LIMIT, Strategy.BIG_FISH) : List.of(Strategy.values());
+        return event.rules().targetGrams() == null
+                ? List.of(Strategy.BALANCED, Strategy.SAFE_LIMIT, Strategy.BIG_FISH)
+                : List.of(Strategy.values());
     }
 
     /**
@@ -153,18 +185,36 @@ public class PlanPage {
      *
      * @param index from 0
      */
-    record Row(int index, String spot, String presentation, String arrive, String leave, boolean locked, String name, List<String> errors) { }
+    record Row(
+            int index,
+            String spot,
+            String presentation,
+            String arrive,
+            String leave,
+            boolean locked,
+            String name,
+            List<String> errors) {}
 
     private static List<Row> rows(Plan plan, EventData event, Form form) {
         ZoneId zone = event.timeZone();
-        return IntStream.range(0, plan.stops().size()).mapToObj(i -> {
-            PlanStop s = plan.stops().get(i);
-            String at = "stops/" + i + "/";
-            return new Row(i, typed(form, at + "spot", s.spotId()), typed(form, at + "presentation", s.presentationId()),
-                    typed(form, at + "arrive", Dates.clock(s.arrive(), zone)), typed(form, at + "leave", Dates.clock(s.leave(), zone)), s.locked(),
-                    PlanWords.spot(s.spotId(), event),
-                    form.allErrors().entrySet().stream().filter(e -> e.getKey().startsWith(at)).flatMap(e -> e.getValue().stream()).toList());
-        }).toList();
+        return IntStream.range(0, plan.stops().size())
+                .mapToObj(i -> {
+                    PlanStop s = plan.stops().get(i);
+                    String at = "stops/" + i + "/";
+                    return new Row(
+                            i,
+                            typed(form, at + "spot", s.spotId()),
+                            typed(form, at + "presentation", s.presentationId()),
+                            typed(form, at + "arrive", Dates.clock(s.arrive(), zone)),
+                            typed(form, at + "leave", Dates.clock(s.leave(), zone)),
+                            s.locked(),
+                            PlanWords.spot(s.spotId(), event),
+                            form.allErrors().entrySet().stream()
+                                    .filter(e -> e.getKey().startsWith(at))
+                                    .flatMap(e -> e.getValue().stream())
+                                    .toList());
+                })
+                .toList();
     }
 
     private static String typed(Form form, String name, String stored) {
@@ -172,20 +222,27 @@ public class PlanPage {
     }
 
     /** A run as the page shows it. */
-    record LegRow(String to, String distance, long minutes, long shortMinutes, boolean reachable) { }
+    record LegRow(String to, String distance, long minutes, long shortMinutes, boolean reachable) {}
 
     private void day(EventKey key, EventData event, StoredPlan shown, Plan plan, Units units, Model model) {
         DayRuns runs = lakes.dayRuns(event);
         List<PlanCheck.Leg> legs = computation.legs(event, plan);
         CompetitionDay day = event.day(plan.day());
         ZoneId zone = event.timeZone();
-        List<LegRow> rows = legs.stream().map(l -> new LegRow(event.spot(l.to()).map(Spot::name).orElse("check-in"),
-                l.reachable() ? units.distance(l.run().metres()) : "no way by water", l.reachable() ? l.needed().plusSeconds(59).toMinutes() : 0,
-                l.shortMinutes(), l.reachable())).toList();
+        List<LegRow> rows = legs.stream()
+                .map(l -> new LegRow(
+                        event.spot(l.to()).map(Spot::name).orElse("check-in"),
+                        l.reachable() ? units.distance(l.run().metres()) : "no way by water",
+                        l.reachable() ? l.needed().plusSeconds(59).toMinutes() : 0,
+                        l.shortMinutes(),
+                        l.reachable()))
+                .toList();
         model.addAttribute("line", DayDrawing.of(event, plan, legs, units));
         model.addAttribute("legs", rows);
         model.addAttribute("late", late(legs, event));
-        model.addAttribute("closed", PlanCheck.offLimits(event, plan).stream().map(Spot::name).toList());
+        model.addAttribute(
+                "closed",
+                PlanCheck.offLimits(event, plan).stream().map(Spot::name).toList());
         model.addAttribute("margin", PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes());
         model.addAttribute("hours", Dates.clock(day.start(), zone) + " to " + Dates.clock(day.checkIn(), zone));
         model.addAttribute("dayName", Dates.day(day.date()));
@@ -194,34 +251,66 @@ public class PlanPage {
         }
         if (!plan.stops().isEmpty()) {
             PlanStop last = plan.stops().getLast();
-            leaveBy(event, plan, runs).ifPresent(t -> model.addAttribute("leaveBy",
-                    "Leave " + PlanWords.spot(last.spotId(), event) + " for check-in by " + Dates.clock(t, zone)));
-            model.addAttribute("ladder", backups.state(key, shown.id(), event, plan).map(BackgroundComputation.State::result).map(l -> ladder(l, event)).orElse(null));
+            leaveBy(event, plan, runs)
+                    .ifPresent(t -> model.addAttribute(
+                            "leaveBy",
+                            "Leave " + PlanWords.spot(last.spotId(), event) + " for check-in by "
+                                    + Dates.clock(t, zone)));
+            model.addAttribute(
+                    "ladder",
+                    backups.state(key, shown.id(), event, plan)
+                            .map(BackgroundComputation.State::result)
+                            .map(l -> ladder(l, event))
+                            .orElse(null));
         }
     }
 
     /** When to leave the last stop at the latest; empty without stops, or where there is no way home. */
     static Optional<Instant> leaveBy(EventData event, Plan plan, DayRuns runs) {
-        return plan.stops().isEmpty() ? Optional.empty() : runs.leaveBy(event.spot(plan.stops().getLast().spotId()).orElseThrow().position(),
-                event.checkInAt(), event.day(plan.day()).checkIn(), Duration.ofMinutes(PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes()));
+        return plan.stops().isEmpty()
+                ? Optional.empty()
+                : runs.leaveBy(
+                        event.spot(plan.stops().getLast().spotId())
+                                .orElseThrow()
+                                .position(),
+                        event.checkInAt(),
+                        event.day(plan.day()).checkIn(),
+                        Duration.ofMinutes(PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes()));
     }
 
     /** The runs for which there is too little time, or no way, in words. */
     static List<String> late(List<PlanCheck.Leg> legs, EventData event) {
-        return legs.stream().filter(l -> !l.fits()).map(l -> {
-            String to = event.spot(l.to()).map(Spot::name).orElse("check-in");
-            return l.reachable() ? "the run to " + to + " is " + l.shortMinutes() + " min short" : "there is no way by water to " + to;
-        }).toList();
+        return legs.stream()
+                .filter(l -> !l.fits())
+                .map(l -> {
+                    String to = event.spot(l.to()).map(Spot::name).orElse("check-in");
+                    return l.reachable()
+                            ? "the run to " + to + " is " + l.shortMinutes() + " min short"
+                            : "there is no way by water to " + to;
+                })
+                .toList();
     }
 
     /** The rungs in short: one line each. */
     private static List<String> ladder(Backups.Ladder ladder, EventData event) {
-        return ladder.backups().stream().map(b -> (b.triggers().isEmpty() ? "Without a trigger" : PlanWords.trigger(b.triggers().getFirst(), event)) + ": go to "
-                + PatternWords.of(b.pattern(), event).toLowerCase(Locale.ROOT) + ", first "
-                + PlanWords.spot(b.stops().getFirst().spotId(), event) + ".").toList();
+        return ladder.backups().stream()
+                .map(b -> (b.triggers().isEmpty()
+                                ? "Without a trigger"
+                                : PlanWords.trigger(b.triggers().getFirst(), event))
+                        + ": go to "
+                        + PatternWords.of(b.pattern(), event).toLowerCase(Locale.ROOT) + ", first "
+                        + PlanWords.spot(b.stops().getFirst().spotId(), event) + ".")
+                .toList();
     }
 
-    private PlanValue value(EventKey key, EventData event, StoredPlan shown, Plan plan, Calibration calibration, Units units, Model model) {
+    private PlanValue value(
+            EventKey key,
+            EventData event,
+            StoredPlan shown,
+            Plan plan,
+            Calibration calibration,
+            Units units,
+            Model model) {
         PlanValue value = computation.value(key, event, plan.day(), plan.stops(), calibration);
         ScenarioSet scenarios = computation.scenarios(key, event, plan.day());
         model.addAttribute("value", value);
@@ -229,13 +318,25 @@ public class PlanPage {
         double raw = value.formulaGrams() / calibration.factor();
         model.addAttribute("rawGrams", raw);
         model.addAttribute("limitChance", PlanWords.chance(value.chanceOfLimit()));
-        model.addAttribute("targetChance", value.chanceOfTarget() == null ? null : PlanWords.chance(value.chanceOfTarget()));
-        model.addAttribute("growth", growth(value, scenarios.model().bins().getFirst().start(), event.timeZone(), units));
+        model.addAttribute(
+                "targetChance", value.chanceOfTarget() == null ? null : PlanWords.chance(value.chanceOfTarget()));
+        model.addAttribute(
+                "growth", growth(value, scenarios.model().bins().getFirst().start(), event.timeZone(), units));
         model.addAttribute("afterDayBefore", scenarios.isAfterFishing());
-        model.addAttribute("blown", plan.stops().stream().filter(s -> scenarios.model().isBlown(event.spot(s.spotId()).orElseThrow(), s.arrive(), s.leave()))
-                .map(s -> PlanWords.spot(s.spotId(), event)).distinct().toList());
-        if (shown.last() != null && !shown.last().before().isEmpty() && shown.last().before().stream().allMatch(s -> event.spot(s.spotId()).isPresent())) {
-            double before = computation.grams(key, event, plan.day(), shown.last().before());
+        model.addAttribute(
+                "blown",
+                plan.stops().stream()
+                        .filter(s ->
+                                scenarios.model().isBlown(event.spot(s.spotId()).orElseThrow(), s.arrive(), s.leave()))
+                        .map(s -> PlanWords.spot(s.spotId(), event))
+                        .distinct()
+                        .toList());
+        if (shown.last() != null
+                && !shown.last().before().isEmpty()
+                && shown.last().before().stream()
+                        .allMatch(s -> event.spot(s.spotId()).isPresent())) {
+            double before =
+                    computation.grams(key, event, plan.day(), shown.last().before());
             model.addAttribute("cost", PlanWords.difference((raw - before) * calibration.factor(), units));
         }
         return value;
@@ -246,18 +347,25 @@ public class PlanPage {
      *
      * @param label the weight where there is room for it; empty elsewhere
      */
-    record Column(String hour, String weight, String label, double x, double y, double width, double height) { }
+    record Column(String hour, String weight, String label, double x, double y, double width, double height) {}
 
     private static List<Column> growth(PlanValue value, Instant start, ZoneId zone, Units units) {
-        double most = value.byHour().stream().mapToDouble(Double::doubleValue).max().orElse(1);
+        double most =
+                value.byHour().stream().mapToDouble(Double::doubleValue).max().orElse(1);
         double width = CHART_WIDTH / value.byHour().size();
         int labelled = (int) Math.ceil(LABEL_WIDTH / width);
         List<Column> columns = new ArrayList<>();
         for (int i = 0; i < value.byHour().size(); i++) {
             double height = most > 0 ? CHART_HEIGHT * value.byHour().get(i) / most : 0;
             String weight = units.weight(value.byHour().get(i));
-            columns.add(new Column(Dates.clock(start.plus(Duration.ofHours(i + 1)), zone), weight,
-                    (value.byHour().size() - 1 - i) % labelled == 0 ? weight : "", i * width + 4, CHART_HEIGHT - height, width - 8, height));
+            columns.add(new Column(
+                    Dates.clock(start.plus(Duration.ofHours(i + 1)), zone),
+                    weight,
+                    (value.byHour().size() - 1 - i) % labelled == 0 ? weight : "",
+                    i * width + 4,
+                    CHART_HEIGHT - height,
+                    width - 8,
+                    height));
         }
         return columns;
     }
@@ -268,27 +376,56 @@ public class PlanPage {
      * @param title   what it is best at
      * @param against the plan shown, in V as forecast
      */
-    record FoundRow(int index, String title, String weight, String against, String between, String limit, String target, String stops, String next) { }
+    record FoundRow(
+            int index,
+            String title,
+            String weight,
+            String against,
+            String between,
+            String limit,
+            String target,
+            String stops,
+            String next) {}
 
-    private void searched(EventKey key, EventData event, StoredPlan shown, Plan kept, double factor, Units units, Model model) {
-        BackgroundComputation.State<List<PlanSearch.Result>> state = search.state(key, shown.id(), event, shown.plan().day()).orElse(null);
+    private void searched(
+            EventKey key, EventData event, StoredPlan shown, Plan kept, double factor, Units units, Model model) {
+        BackgroundComputation.State<List<PlanSearch.Result>> state =
+                search.state(key, shown.id(), event, shown.plan().day()).orElse(null);
         model.addAttribute("search", state);
         if (state != null && state.result() != null) {
             double now = factor * computation.grams(key, event, kept.day(), kept.stops());
             List<PlanSearch.Result> found = state.result();
-            model.addAttribute("found", IntStream.range(0, found.size()).mapToObj(i -> row(i, found.get(i), now, event, units)).toList());
-            List<PlanStop> locked = shown.plan().stops().stream().filter(PlanStop::locked).toList();
-            model.addAttribute("otherLocks", found.stream().anyMatch(f -> !f.locked().equals(locked)));
+            model.addAttribute(
+                    "found",
+                    IntStream.range(0, found.size())
+                            .mapToObj(i -> row(i, found.get(i), now, event, units))
+                            .toList());
+            List<PlanStop> locked =
+                    shown.plan().stops().stream().filter(PlanStop::locked).toList();
+            model.addAttribute(
+                    "otherLocks", found.stream().anyMatch(f -> !f.locked().equals(locked)));
         }
     }
 
     private static FoundRow row(int index, PlanSearch.Result f, double now, EventData event, Units units) {
         boolean both = f.next() != null;
-        String title = !both ? PlanWords.strategy(f.strategy()) : f.savedSpotId() == null ? "nothing saved" : "saving " + PlanWords.spot(f.savedSpotId(), event);
-        return new FoundRow(index, title, units.weight(f.value().formulaGrams()) + (both ? " + " + units.weight(f.nextGrams()) : ""),
-                both ? "together " + units.weight(f.value().formulaGrams() + f.nextGrams()) : PlanWords.difference(f.value().formulaGrams() - now, units),
-                units.weight(f.value().p10()) + " – " + units.weight(f.value().p50()) + " – " + units.weight(f.value().p90()), PlanWords.chance(f.value().chanceOfLimit()),
-                f.value().chanceOfTarget() == null ? null : PlanWords.chance(f.value().chanceOfTarget()), PlanWords.stops(f.stops(), event),
+        String title = !both
+                ? PlanWords.strategy(f.strategy())
+                : f.savedSpotId() == null ? "nothing saved" : "saving " + PlanWords.spot(f.savedSpotId(), event);
+        return new FoundRow(
+                index,
+                title,
+                units.weight(f.value().formulaGrams()) + (both ? " + " + units.weight(f.nextGrams()) : ""),
+                both
+                        ? "together " + units.weight(f.value().formulaGrams() + f.nextGrams())
+                        : PlanWords.difference(f.value().formulaGrams() - now, units),
+                units.weight(f.value().p10()) + " – " + units.weight(f.value().p50()) + " – "
+                        + units.weight(f.value().p90()),
+                PlanWords.chance(f.value().chanceOfLimit()),
+                f.value().chanceOfTarget() == null
+                        ? null
+                        : PlanWords.chance(f.value().chanceOfTarget()),
+                PlanWords.stops(f.stops(), event),
                 both ? PlanWords.stops(f.next(), event) : null);
     }
 }

@@ -1,6 +1,5 @@
 package lochan.web.plan;
 
-import lochan.web.gear.RodRow;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -9,6 +8,7 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import lochan.core.Intake;
 import lochan.web.gear.Decks;
+import lochan.web.gear.RodRow;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
@@ -49,9 +49,23 @@ class PlanPdf {
         context.setVariable("broken", deck.broken());
         context.setVariable("packing", deck.packing());
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        new PdfRendererBuilder().useFastMode().useFont(() -> font("DejaVuSansCondensed.ttf"), "Sheet", 400, com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle.NORMAL, true)
-                .useFont(() -> font("DejaVuSansCondensed-Bold.ttf"), "Sheet", 700, com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle.NORMAL, true)
-                .withHtmlContent(Intake.text(templates.process("print/plan", context)), null).toStream(out).run();
+        new PdfRendererBuilder()
+                .useFastMode()
+                .useFont(
+                        () -> font("DejaVuSansCondensed.ttf"),
+                        "Sheet",
+                        400,
+                        com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle.NORMAL,
+                        true)
+                .useFont(
+                        () -> font("DejaVuSansCondensed-Bold.ttf"),
+                        "Sheet",
+                        700,
+                        com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle.NORMAL,
+                        true)
+                .withHtmlContent(Intake.text(templates.process("print/plan", context)), null)
+                .toStream(out)
+                .run();
         return out.toByteArray();
     }
 

@@ -10,8 +10,8 @@ import java.util.List;
 import java.util.Map;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.web.eventbook.EventKey;
 import lochan.web.db.tables.records.PlanChangeRecord;
+import lochan.web.eventbook.EventKey;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.TableRecord;
@@ -39,29 +39,72 @@ class PlanRepository {
 
     List<StoredPlan> all(EventKey key) {
         Map<Long, List<PlanStop>> stops = db.selectFrom(PLAN_STOP)
-                .where(PLAN_STOP.EVENT_ID.eq(key.eventId())).and(PLAN_STOP.ACCOUNT_ID.eq(key.accountId()))
+                .where(PLAN_STOP.EVENT_ID.eq(key.eventId()))
+                .and(PLAN_STOP.ACCOUNT_ID.eq(key.accountId()))
                 .orderBy(PLAN_STOP.PLAN_ID, PLAN_STOP.ORDINAL)
-                .fetchGroups(PLAN_STOP.PLAN_ID, r -> new PlanStop(r.getSpotCode(), r.getPresentationCode(), r.getArriveAt(), r.getLeaveAt(), r.getLocked()));
-        Map<Long, ? extends List<PlanChangeRecord>> changes = db.select(PLAN_CHANGE.fields()).from(PLAN_CHANGE).join(PLAN).on(PLAN.ID.eq(PLAN_CHANGE.PLAN_ID)).where(in(key))
-                .and(PLAN_CHANGE.ORDINAL.between(PLAN.CHANGES_DONE, PLAN.CHANGES_DONE.plus(1))).fetchInto(PLAN_CHANGE).intoGroups(PLAN_CHANGE.PLAN_ID);
-        return db.selectFrom(PLAN).where(in(key)).and(PLAN.DELETED_AT.isNull()).orderBy(PLAN.ORDINAL)
-                .fetch(r -> new StoredPlan(r.getId(), new Plan(r.getDay(), r.getName(), stops.getOrDefault(r.getId(), List.of())),
-                        change(changes.get(r.getId()), r.getChangesDone()), change(changes.get(r.getId()), r.getChangesDone() + 1)));
+                .fetchGroups(
+                        PLAN_STOP.PLAN_ID,
+                        r -> new PlanStop(
+                                r.getSpotCode(),
+                                r.getPresentationCode(),
+                                r.getArriveAt(),
+                                r.getLeaveAt(),
+                                r.getLocked()));
+        Map<Long, ? extends List<PlanChangeRecord>> changes = db.select(PLAN_CHANGE.fields())
+                .from(PLAN_CHANGE)
+                .join(PLAN)
+                .on(PLAN.ID.eq(PLAN_CHANGE.PLAN_ID))
+                .where(in(key))
+                .and(PLAN_CHANGE.ORDINAL.between(PLAN.CHANGES_DONE, PLAN.CHANGES_DONE.plus(1)))
+                .fetchInto(PLAN_CHANGE)
+                .intoGroups(PLAN_CHANGE.PLAN_ID);
+        return db.selectFrom(PLAN)
+                .where(in(key))
+                .and(PLAN.DELETED_AT.isNull())
+                .orderBy(PLAN.ORDINAL)
+                .fetch(r -> new StoredPlan(
+                        r.getId(),
+                        new Plan(r.getDay(), r.getName(), stops.getOrDefault(r.getId(), List.of())),
+                        change(changes.get(r.getId()), r.getChangesDone()),
+                        change(changes.get(r.getId()), r.getChangesDone() + 1)));
     }
 
     private static StoredPlan.Change change(List<PlanChangeRecord> changes, int ordinal) {
-        return changes == null ? null : changes.stream().filter(c -> c.getOrdinal() == ordinal).findFirst().map(c -> new StoredPlan.Change(ordinal, c.getWords(),
-                c.getNameBefore(), c.getNameAfter(), stops(c.getStopsBefore()), stops(c.getStopsAfter()))).orElse(null);
+        return changes == null
+                ? null
+                : changes.stream()
+                        .filter(c -> c.getOrdinal() == ordinal)
+                        .findFirst()
+                        .map(c -> new StoredPlan.Change(
+                                ordinal,
+                                c.getWords(),
+                                c.getNameBefore(),
+                                c.getNameAfter(),
+                                stops(c.getStopsBefore()),
+                                stops(c.getStopsAfter())))
+                        .orElse(null);
     }
 
     private static List<PlanStop> stops(String json) {
-        return JSON.readValue(json, new TypeReference<List<PlanStop>>() { });
+        return JSON.readValue(json, new TypeReference<List<PlanStop>>() {});
     }
 
     long add(EventKey key, Plan plan) {
-        int next = db.select(DSL.coalesce(DSL.max(PLAN.ORDINAL), -1)).from(PLAN).where(in(key)).fetchSingle().value1() + 1;
-        long id = db.insertInto(PLAN).set(PLAN.EVENT_ID, key.eventId()).set(PLAN.ACCOUNT_ID, key.accountId()).set(PLAN.ORDINAL, next)
-                .set(PLAN.DAY, plan.day()).set(PLAN.NAME, plan.name()).returningResult(PLAN.ID).fetchSingle().value1();
+        int next = db.select(DSL.coalesce(DSL.max(PLAN.ORDINAL), -1))
+                        .from(PLAN)
+                        .where(in(key))
+                        .fetchSingle()
+                        .value1()
+                + 1;
+        long id = db.insertInto(PLAN)
+                .set(PLAN.EVENT_ID, key.eventId())
+                .set(PLAN.ACCOUNT_ID, key.accountId())
+                .set(PLAN.ORDINAL, next)
+                .set(PLAN.DAY, plan.day())
+                .set(PLAN.NAME, plan.name())
+                .returningResult(PLAN.ID)
+                .fetchSingle()
+                .value1();
         addStops(key, id, plan.stops());
         return id;
     }
@@ -69,8 +112,15 @@ class PlanRepository {
     private void addStops(EventKey key, long plan, List<PlanStop> stops) {
         List<TableRecord<?>> rows = new ArrayList<>();
         for (PlanStop s : stops) {
-            rows.add(db.newRecord(PLAN_STOP).setPlanId(plan).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(rows.size())
-                    .setSpotCode(s.spotId()).setPresentationCode(s.presentationId()).setArriveAt(s.arrive()).setLeaveAt(s.leave())
+            rows.add(db.newRecord(PLAN_STOP)
+                    .setPlanId(plan)
+                    .setEventId(key.eventId())
+                    .setAccountId(key.accountId())
+                    .setOrdinal(rows.size())
+                    .setSpotCode(s.spotId())
+                    .setPresentationCode(s.presentationId())
+                    .setArriveAt(s.arrive())
+                    .setLeaveAt(s.leave())
                     .setLocked(s.locked()));
         }
         db.batchInsert(rows).execute();
@@ -79,22 +129,47 @@ class PlanRepository {
     /** Puts other stops into a plan and keeps the change; changes that were undone are forgotten. */
     void change(EventKey key, StoredPlan plan, String words, String name, List<PlanStop> stops) {
         int ordinal = plan.last() == null ? 1 : plan.last().ordinal() + 1;
-        db.deleteFrom(PLAN_CHANGE).where(PLAN_CHANGE.PLAN_ID.eq(plan.id())).and(PLAN_CHANGE.ACCOUNT_ID.eq(key.accountId()))
-                .and(PLAN_CHANGE.ORDINAL.ge(ordinal).or(PLAN_CHANGE.ORDINAL.lt(ordinal - MOST_CHANGES))).execute();
-        db.insertInto(PLAN_CHANGE).set(PLAN_CHANGE.PLAN_ID, plan.id()).set(PLAN_CHANGE.ACCOUNT_ID, key.accountId()).set(PLAN_CHANGE.ORDINAL, ordinal)
-                .set(PLAN_CHANGE.WORDS, words).set(PLAN_CHANGE.NAME_BEFORE, plan.plan().name()).set(PLAN_CHANGE.NAME_AFTER, name)
-                .set(PLAN_CHANGE.STOPS_BEFORE, JSON.writeValueAsString(plan.plan().stops())).set(PLAN_CHANGE.STOPS_AFTER, JSON.writeValueAsString(stops)).execute();
+        db.deleteFrom(PLAN_CHANGE)
+                .where(PLAN_CHANGE.PLAN_ID.eq(plan.id()))
+                .and(PLAN_CHANGE.ACCOUNT_ID.eq(key.accountId()))
+                .and(PLAN_CHANGE.ORDINAL.ge(ordinal).or(PLAN_CHANGE.ORDINAL.lt(ordinal - MOST_CHANGES)))
+                .execute();
+        db.insertInto(PLAN_CHANGE)
+                .set(PLAN_CHANGE.PLAN_ID, plan.id())
+                .set(PLAN_CHANGE.ACCOUNT_ID, key.accountId())
+                .set(PLAN_CHANGE.ORDINAL, ordinal)
+                .set(PLAN_CHANGE.WORDS, words)
+                .set(PLAN_CHANGE.NAME_BEFORE, plan.plan().name())
+                .set(PLAN_CHANGE.NAME_AFTER, name)
+                .set(
+                        PLAN_CHANGE.STOPS_BEFORE,
+                        JSON.writeValueAsString(plan.plan().stops()))
+                .set(PLAN_CHANGE.STOPS_AFTER, JSON.writeValueAsString(stops))
+                .execute();
         put(key, plan.id(), name, stops, ordinal);
     }
 
     /** @param changesDone how many of its changes are in force then */
     void put(EventKey key, long id, String name, List<PlanStop> stops, int changesDone) {
-        db.update(PLAN).set(PLAN.NAME, name).set(PLAN.CHANGES_DONE, changesDone).where(in(key)).and(PLAN.ID.eq(id)).execute();
-        db.deleteFrom(PLAN_STOP).where(PLAN_STOP.PLAN_ID.eq(id)).and(PLAN_STOP.ACCOUNT_ID.eq(key.accountId())).execute();
+        db.update(PLAN)
+                .set(PLAN.NAME, name)
+                .set(PLAN.CHANGES_DONE, changesDone)
+                .where(in(key))
+                .and(PLAN.ID.eq(id))
+                .execute();
+        db.deleteFrom(PLAN_STOP)
+                .where(PLAN_STOP.PLAN_ID.eq(id))
+                .and(PLAN_STOP.ACCOUNT_ID.eq(key.accountId()))
+                .execute();
         addStops(key, id, stops);
     }
 
     boolean setDeleted(EventKey key, long id, Instant at) {
-        return db.update(PLAN).set(PLAN.DELETED_AT, at).where(in(key)).and(PLAN.ID.eq(id)).execute() == 1;
+        return db.update(PLAN)
+                        .set(PLAN.DELETED_AT, at)
+                        .where(in(key))
+                        .and(PLAN.ID.eq(id))
+                        .execute()
+                == 1;
     }
 }

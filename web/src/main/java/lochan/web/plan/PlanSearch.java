@@ -8,21 +8,21 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
 import lochan.core.eventdata.EventData;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.valuation.Calibration;
 import lochan.core.planning.search.DayPlanner;
+import lochan.core.planning.search.TwoDays;
+import lochan.core.planning.valuation.Calibration;
 import lochan.core.planning.valuation.PlanValue;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
-import lochan.core.planning.search.TwoDays;
-import lochan.core.model.scenario.DayModel;
-import lochan.core.model.scenario.ScenarioSet;
 import lochan.web.eventbook.EventKey;
-import lochan.web.plan.PlanBackups.OfPlan;
-import lochan.web.modelling.DayModels;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.DayModels;
+import lochan.web.plan.PlanBackups.OfPlan;
 import org.springframework.stereotype.Service;
 
 /**
@@ -41,7 +41,8 @@ class PlanSearch {
     private final PlanValuation computation;
     private final Lakes lakes;
     private final Projections projections;
-    private final BackgroundComputation<OfPlan, List<Result>> work = new BackgroundComputation<>("plan-search", OfPlan::key, KEPT, BackgroundComputation.ASKED_FOR);
+    private final BackgroundComputation<OfPlan, List<Result>> work =
+            new BackgroundComputation<>("plan-search", OfPlan::key, KEPT, BackgroundComputation.ASKED_FOR);
 
     PlanSearch(PlanValuation computation, Lakes lakes, Projections projections) {
         this.computation = computation;
@@ -77,7 +78,14 @@ class PlanSearch {
      * @param nextGrams   its V; 0 when there is none
      * @param locked      the stops it was searched around
      */
-    record Result(Strategy strategy, List<PlanStop> stops, PlanValue value, String savedSpotId, List<PlanStop> next, double nextGrams, List<PlanStop> locked) {
+    record Result(
+            Strategy strategy,
+            List<PlanStop> stops,
+            PlanValue value,
+            String savedSpotId,
+            List<PlanStop> next,
+            double nextGrams,
+            List<PlanStop> locked) {
 
         private Result as(Strategy aim) {
             return new Result(aim, stops, value, savedSpotId, next, nextGrams, locked);
@@ -96,15 +104,27 @@ class PlanSearch {
     void begin(EventKey key, long id, EventData event, Plan plan, Request wanted) {
         List<PlanStop> locked = plan.stops().stream().filter(PlanStop::locked).toList();
         Calibration calibration = projections.calibration(key.accountId());
-        work.beginAgain(new OfPlan(key, id), basis(event, plan.day()), wanted.progressEnds(), progress -> wanted.bothDays()
-                ? bothDays(key, event, plan.day(), locked, wanted, calibration, progress) : oneDay(key, event, plan.day(), locked, wanted, calibration, progress));
+        work.beginAgain(
+                new OfPlan(key, id),
+                basis(event, plan.day()),
+                wanted.progressEnds(),
+                progress -> wanted.bothDays()
+                        ? bothDays(key, event, plan.day(), locked, wanted, calibration, progress)
+                        : oneDay(key, event, plan.day(), locked, wanted, calibration, progress));
     }
 
     void stop(EventKey key, long plan) {
         work.stop(new OfPlan(key, plan));
     }
 
-    private List<Result> oneDay(EventKey key, EventData event, int day, List<PlanStop> locked, Request wanted, Calibration calibration, BackgroundComputation.Progress<?> progress) {
+    private List<Result> oneDay(
+            EventKey key,
+            EventData event,
+            int day,
+            List<PlanStop> locked,
+            Request wanted,
+            Calibration calibration,
+            BackgroundComputation.Progress<?> progress) {
         ScenarioSet scenarios = computation.scenarios(key, event, day);
         List<Result> found = new ArrayList<>();
         for (Strategy strategy : wanted.strategies()) {
@@ -113,23 +133,59 @@ class PlanSearch {
             if (!found.isEmpty() && !goOn.test(0)) {
                 break;
             }
-            List<PlanStop> stops = new DayPlanner(scenarios, lakes.dayRuns(event), DayPlanner.Wishes.avoiding(strategy, locked, wanted.avoid()), SEED)
+            List<PlanStop> stops = new DayPlanner(
+                            scenarios,
+                            lakes.dayRuns(event),
+                            DayPlanner.Wishes.avoiding(strategy, locked, wanted.avoid()),
+                            SEED)
                     .plan(wanted.rounds(), goOn);
-            found.add(new Result(strategy, stops, new PlanValuer(scenarios).projection(stops, SIMULATED_DAYS, calibration), null, null, 0, locked));
+            found.add(new Result(
+                    strategy,
+                    stops,
+                    new PlanValuer(scenarios).projection(stops, SIMULATED_DAYS, calibration),
+                    null,
+                    null,
+                    0,
+                    locked));
         }
         // A search by another aim may come upon the best day on average.
-        found.stream().max(Comparator.comparingDouble(f -> f.value().formulaGrams())).ifPresent(best -> found.replaceAll(f -> f.strategy() == Strategy.BALANCED ? best.as(f.strategy()) : f));
+        found.stream()
+                .max(Comparator.comparingDouble(f -> f.value().formulaGrams()))
+                .ifPresent(
+                        best -> found.replaceAll(f -> f.strategy() == Strategy.BALANCED ? best.as(f.strategy()) : f));
         return found;
     }
 
-    private List<Result> bothDays(EventKey key, EventData event, int day, List<PlanStop> locked, Request wanted, Calibration calibration, BackgroundComputation.Progress<?> progress) {
+    private List<Result> bothDays(
+            EventKey key,
+            EventData event,
+            int day,
+            List<PlanStop> locked,
+            Request wanted,
+            Calibration calibration,
+            BackgroundComputation.Progress<?> progress) {
         ScenarioSet first = computation.scenarios(key, event, day);
-        ScenarioSet second = new ScenarioSet(new DayModel(event, day + 1, PlanValuation.ASSUMPTIONS), first.count(), SEED);
+        ScenarioSet second =
+                new ScenarioSet(new DayModel(event, day + 1, PlanValuation.ASSUMPTIONS), first.count(), SEED);
         Strategy strategy = wanted.strategies().getFirst();
-        return TwoDays.ways(first, second, lakes.dayRuns(event), DayPlanner.Wishes.avoiding(strategy, locked, wanted.avoid()), SEED,
-                Math.max(2, wanted.rounds() / TWO_DAYS_SHARE), progress::goOn).stream()
-                .map(w -> new Result(strategy, w.first(), new PlanValuer(first).projection(w.first(), SIMULATED_DAYS, calibration), w.savedSpotId(), w.second(),
-                        w.secondGrams() * calibration.factor(), locked)).toList();
+        return TwoDays.ways(
+                        first,
+                        second,
+                        lakes.dayRuns(event),
+                        DayPlanner.Wishes.avoiding(strategy, locked, wanted.avoid()),
+                        SEED,
+                        Math.max(2, wanted.rounds() / TWO_DAYS_SHARE),
+                        progress::goOn)
+                .stream()
+                .map(w -> new Result(
+                        strategy,
+                        w.first(),
+                        new PlanValuer(first).projection(w.first(), SIMULATED_DAYS, calibration),
+                        w.savedSpotId(),
+                        w.second(),
+                        w.secondGrams() * calibration.factor(),
+                        locked))
+                .toList();
     }
 
     @PreDestroy

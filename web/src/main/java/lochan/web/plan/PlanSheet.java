@@ -1,6 +1,5 @@
 package lochan.web.plan;
 
-import lochan.web.modelling.PlanWords;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -9,6 +8,7 @@ import lochan.core.almanac.Almanac;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
@@ -17,9 +17,9 @@ import lochan.core.planning.edits.PlanCheck;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
-import lochan.core.lake.Spot;
-import lochan.web.shared.Dates;
 import lochan.web.modelling.PatternWords;
+import lochan.web.modelling.PlanWords;
+import lochan.web.shared.Dates;
 
 /**
  * A plan as it is printed: everything in words.
@@ -29,15 +29,26 @@ import lochan.web.modelling.PatternWords;
  * @param computed whether backups were computed for the plan as it stands
  * @param lightning whether the forecast has any
  */
-record PlanSheet(String event, String day, String name, String hours, String light, List<String> forecast, List<Row> rows, String leaveBy, List<String> late,
-                 List<String> triggers, boolean computed, boolean lightning) {
+record PlanSheet(
+        String event,
+        String day,
+        String name,
+        String hours,
+        String light,
+        List<String> forecast,
+        List<Row> rows,
+        String leaveBy,
+        List<String> late,
+        List<String> triggers,
+        boolean computed,
+        boolean lightning) {
 
     /**
      * A stop.
      *
      * @param run to it
      */
-    record Row(int number, String times, String spot, String position, String depth, String presentation, String run) { }
+    record Row(int number, String times, String spot, String position, String depth, String presentation, String run) {}
 
     /** @param ladder null: not computed */
     static PlanSheet of(EventData event, Plan plan, DayRuns runs, Backups.Ladder ladder, Units units) {
@@ -50,36 +61,76 @@ record PlanSheet(String event, String day, String name, String hours, String lig
             PlanCheck.Leg leg = legs.get(rows.size());
             rows.add(row(rows.size() + 1, s, leg, event, units));
         }
-        String leaveBy = PlanPage.leaveBy(event, plan, runs).map(t -> Dates.clock(t, zone)).orElse("");
-        List<ForecastPeriod> sky = event.forecast().stream().filter(f -> f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start())).toList();
-        return new PlanSheet(event.name(), "Day " + plan.day() + ", " + Dates.day(day.date()), plan.name() == null ? "Plan" : plan.name(),
+        String leaveBy = PlanPage.leaveBy(event, plan, runs)
+                .map(t -> Dates.clock(t, zone))
+                .orElse("");
+        List<ForecastPeriod> sky = event.forecast().stream()
+                .filter(f -> f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start()))
+                .toList();
+        return new PlanSheet(
+                event.name(),
+                "Day " + plan.day() + ", " + Dates.day(day.date()),
+                plan.name() == null ? "Plan" : plan.name(),
                 "start " + Dates.clock(day.start(), zone) + ", check-in " + Dates.clock(day.checkIn(), zone),
-                almanac.sunrise() == null || almanac.sunset() == null ? "" : "first light " + Dates.clock(almanac.firstLight(), zone) + ", sunrise "
-                        + Dates.clock(almanac.sunrise(), zone) + ", sunset " + Dates.clock(almanac.sunset(), zone),
-                sky.stream().map(f -> sky(f, day, zone, units)).toList(), rows, leaveBy,
+                almanac.sunrise() == null || almanac.sunset() == null
+                        ? ""
+                        : "first light " + Dates.clock(almanac.firstLight(), zone) + ", sunrise "
+                                + Dates.clock(almanac.sunrise(), zone) + ", sunset "
+                                + Dates.clock(almanac.sunset(), zone),
+                sky.stream().map(f -> sky(f, day, zone, units)).toList(),
+                rows,
+                leaveBy,
                 PlanPage.late(legs, event),
-                ladder == null ? List.of() : ladder.backups().stream().map(b -> trigger(b, event)).toList(), ladder != null,
+                ladder == null
+                        ? List.of()
+                        : ladder.backups().stream().map(b -> trigger(b, event)).toList(),
+                ladder != null,
                 sky.stream().anyMatch(f -> Boolean.TRUE.equals(f.lightning())));
     }
 
     private static Row row(int number, PlanStop s, PlanCheck.Leg leg, EventData event, Units units) {
         Spot spot = event.spot(s.spotId()).orElseThrow();
         ZoneId zone = event.timeZone();
-        String depth = spot.depthMaxM() == null ? "" : (spot.depthMinM() == null ? "" : units.depth(spot.depthMinM()).replaceFirst(" .*", "") + "–") + units.depth(spot.depthMaxM());
-        return new Row(number, Dates.clock(s.arrive(), zone) + " – " + Dates.clock(s.leave(), zone), spot.name(), degreesAndMinutes(spot.position()), depth,
+        String depth = spot.depthMaxM() == null
+                ? ""
+                : (spot.depthMinM() == null ? "" : units.depth(spot.depthMinM()).replaceFirst(" .*", "") + "–")
+                        + units.depth(spot.depthMaxM());
+        return new Row(
+                number,
+                Dates.clock(s.arrive(), zone) + " – " + Dates.clock(s.leave(), zone),
+                spot.name(),
+                degreesAndMinutes(spot.position()),
+                depth,
                 event.presentation(s.presentationId()).orElseThrow().name(),
-                leg.reachable() && leg.needed().isZero() ? "stay" : leg.reachable() ? "run " + units.distance(leg.run().metres()) + ", " + leg.needed().plusSeconds(59).toMinutes() + " min" : "no way by water");
+                leg.reachable() && leg.needed().isZero()
+                        ? "stay"
+                        : leg.reachable()
+                                ? "run " + units.distance(leg.run().metres()) + ", "
+                                        + leg.needed().plusSeconds(59).toMinutes() + " min"
+                                : "no way by water");
     }
 
     private static String sky(ForecastPeriod f, CompetitionDay day, ZoneId zone, Units units) {
-        String wind = f.windMps() == null ? "" : (f.windFromDeg() == null ? "" : DirectionText.words(f.windFromDeg()) + " ") + units.speed(f.windMps());
-        return Dates.clock(f.from().isBefore(day.start()) ? day.start() : f.from(), zone) + "–" + Dates.clock(f.to().isAfter(day.checkIn()) ? day.checkIn() : f.to(), zone) + " " + wind + (f.sky() == null ? "" : " " + f.sky().code())
+        String wind = f.windMps() == null
+                ? ""
+                : (f.windFromDeg() == null ? "" : DirectionText.words(f.windFromDeg()) + " ")
+                        + units.speed(f.windMps());
+        return Dates.clock(f.from().isBefore(day.start()) ? day.start() : f.from(), zone) + "–"
+                + Dates.clock(f.to().isAfter(day.checkIn()) ? day.checkIn() : f.to(), zone) + " " + wind
+                + (f.sky() == null ? "" : " " + f.sky().code())
                 + (Boolean.TRUE.equals(f.lightning()) ? " LIGHTNING" : "");
     }
 
     private static String trigger(Backups.Backup b, EventData event) {
-        String when = b.triggers().isEmpty() ? "When the main pattern fails" : String.join("; ", b.triggers().stream().map(t -> PlanWords.trigger(t, event)).toList());
-        return when + ": " + PatternWords.of(b.pattern(), event) + ", first at " + PlanWords.spot(b.stops().getFirst().spotId(), event) + ".";
+        String when = b.triggers().isEmpty()
+                ? "When the main pattern fails"
+                : String.join(
+                        "; ",
+                        b.triggers().stream()
+                                .map(t -> PlanWords.trigger(t, event))
+                                .toList());
+        return when + ": " + PatternWords.of(b.pattern(), event) + ", first at "
+                + PlanWords.spot(b.stops().getFirst().spotId(), event) + ".";
     }
 
     /** As plotters show it: 42° 37.812' N 116° 54.630' W. */
@@ -89,6 +140,11 @@ record PlanSheet(String event, String day, String name, String hours, String lig
 
     private static String part(double degrees, String positive, String negative) {
         long thousandths = Math.round(Math.abs(degrees) * 60_000);
-        return String.format(Locale.ROOT, "%d° %06.3f' %s", thousandths / 60_000, thousandths % 60_000 / 1000.0, degrees < 0 ? negative : positive);
+        return String.format(
+                Locale.ROOT,
+                "%d° %06.3f' %s",
+                thousandths / 60_000,
+                thousandths % 60_000 / 1000.0,
+                degrees < 0 ? negative : positive);
     }
 }

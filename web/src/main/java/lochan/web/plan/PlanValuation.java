@@ -7,21 +7,21 @@ import java.util.Objects;
 import lochan.core.Assumptions;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
-import lochan.core.plan.Plan;
-import lochan.core.plan.PlanStop;
-import lochan.core.planning.valuation.Calibration;
-import lochan.core.planning.edits.PlanEdits;
-import lochan.core.planning.edits.PlanCheck;
-import lochan.core.planning.valuation.PlanValue;
-import lochan.core.planning.valuation.PlanValuer;
-import lochan.core.planning.search.TwoDays;
-import lochan.core.planning.valuation.WhatIf;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
-import lochan.web.modelling.DayKey;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.edits.PlanCheck;
+import lochan.core.planning.edits.PlanEdits;
+import lochan.core.planning.search.TwoDays;
+import lochan.core.planning.valuation.Calibration;
+import lochan.core.planning.valuation.PlanValue;
+import lochan.core.planning.valuation.PlanValuer;
+import lochan.core.planning.valuation.WhatIf;
 import lochan.web.eventbook.EventKey;
-import lochan.web.modelling.DayModels;
 import lochan.web.map.Lakes;
+import lochan.web.modelling.DayKey;
+import lochan.web.modelling.DayModels;
 import org.springframework.stereotype.Service;
 
 /**
@@ -39,14 +39,15 @@ public class PlanValuation {
 
     private final DayModels dayModels;
     private final Lakes lakes;
-    private final Cache<DayKey, DayScenarios> drawn = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<DayKey, DayScenarios> drawn =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
 
     PlanValuation(DayModels dayModels, Lakes lakes) {
         this.dayModels = dayModels;
         this.lakes = lakes;
     }
 
-    private record DayScenarios(DayModel model, List<PlanStop> dayBefore, ScenarioSet scenarios) { }
+    private record DayScenarios(DayModel model, List<PlanStop> dayBefore, ScenarioSet scenarios) {}
 
     /** Whether plans of an event can be valued: those paid by length are not computed yet. */
     static boolean values(EventData event) {
@@ -90,8 +91,10 @@ public class PlanValuation {
     }
 
     /** The same with something else supposed. */
-    PlanValue value(EventKey key, EventData event, int day, List<PlanStop> stops, Calibration calibration, WhatIf what) {
-        ScenarioSet supposed = after(new ScenarioSet(what.model(event, day, ASSUMPTIONS), SCENARIOS, SEED), day, dayBefore(event, day));
+    PlanValue value(
+            EventKey key, EventData event, int day, List<PlanStop> stops, Calibration calibration, WhatIf what) {
+        ScenarioSet supposed = after(
+                new ScenarioSet(what.model(event, day, ASSUMPTIONS), SCENARIOS, SEED), day, dayBefore(event, day));
         return new PlanValuer(supposed).projection(stops, SIMULATED_DAYS, calibration);
     }
 

@@ -1,17 +1,17 @@
 package lochan.web.plan;
 
-import java.util.Set;
-import org.springframework.core.annotation.Order;
-import lochan.web.eventbook.EventPart;
-import lochan.core.eventdata.EventData;
 import java.time.Clock;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
+import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.NotThereException;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
 /** The plans of an event. */
@@ -30,7 +30,14 @@ public class Plans implements EventPart {
     @Override
     public void read(EventKey key, EventData.Builder event) {
         Set<String> spots = event.spotIds();
-        event.plans(all(key).stream().map(p -> new Plan(p.day(), p.name(), p.stops().stream().filter(s -> spots.contains(s.spotId())).toList())).toList());
+        event.plans(all(key).stream()
+                .map(p -> new Plan(
+                        p.day(),
+                        p.name(),
+                        p.stops().stream()
+                                .filter(s -> spots.contains(s.spotId()))
+                                .toList()))
+                .toList());
     }
 
     @Override
@@ -53,12 +60,18 @@ public class Plans implements EventPart {
     }
 
     public StoredPlan stored(EventKey key, long id) {
-        return repository.all(key).stream().filter(p -> p.id() == id).findFirst().orElseThrow(NotThereException::new);
+        return repository.all(key).stream()
+                .filter(p -> p.id() == id)
+                .findFirst()
+                .orElseThrow(NotThereException::new);
     }
 
     /** The plan that a day is fished by: its first with stops; null: none. */
     StoredPlan ofDay(EventKey key, int day) {
-        return repository.all(key).stream().filter(p -> p.plan().day() == day && !p.plan().stops().isEmpty()).findFirst().orElse(null);
+        return repository.all(key).stream()
+                .filter(p -> p.plan().day() == day && !p.plan().stops().isEmpty())
+                .findFirst()
+                .orElse(null);
     }
 
     /**
@@ -96,7 +109,8 @@ public class Plans implements EventPart {
         if (!now.equals(from)) {
             return false;
         }
-        if (!stops.equals(now.plan().stops()) || !Objects.equals(name, now.plan().name())) {
+        if (!stops.equals(now.plan().stops())
+                || !Objects.equals(name, now.plan().name())) {
             repository.change(key, now, words, name, stops);
         }
         return true;

@@ -15,15 +15,15 @@ import lochan.core.competition.Entry;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.valuation.Calibration;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.review.DayProjection;
-import lochan.core.model.scenario.DayModel;
-import lochan.core.model.scenario.ScenarioSet;
-import lochan.web.eventbook.Events;
-import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.Events;
 import org.springframework.stereotype.Service;
 
 /** What an angler's finished days teach about plans: how far what was weighed lies from what was projected. */
@@ -34,6 +34,7 @@ public class Projections {
     private static final int DAYS_PER_SCENARIO = 20;
     /** Enough to learn from; older ones say little of the angler of today. */
     private static final int LATEST_EVENTS = 20;
+
     private static final long SEED = 1;
 
     private final Events events;
@@ -66,7 +67,11 @@ public class Projections {
         DayProjection projection(ScenarioSet scenarios, double factor) {
             int[] days = new int[SCENARIOS];
             Arrays.fill(days, DAYS_PER_SCENARIO);
-            return DayProjection.of(Arrays.stream(new PlanValuer(scenarios).drawn(stops, days).totals()).map(t -> factor * t).toArray(), actualGrams);
+            return DayProjection.of(
+                    Arrays.stream(new PlanValuer(scenarios).drawn(stops, days).totals())
+                            .map(t -> factor * t)
+                            .toArray(),
+                    actualGrams);
         }
     }
 
@@ -75,7 +80,7 @@ public class Projections {
      *
      * @param event its name
      */
-    public record ScoredDay(String event, int day, Instant start, DayProjection projection) { }
+    public record ScoredDay(String event, int day, Instant start, DayProjection projection) {}
 
     public Calibration calibration(long accountId) {
         return calibration(finished(accountId));
@@ -83,11 +88,18 @@ public class Projections {
 
     /** As it stood before a time. */
     public Calibration calibrationBefore(long accountId, Instant time) {
-        return calibration(finished(accountId).stream().filter(f -> f.start().isBefore(time)).toList());
+        return calibration(finished(accountId).stream()
+                .filter(f -> f.start().isBefore(time))
+                .toList());
     }
 
     private static Calibration calibration(List<FinishedDay> days) {
-        return Calibration.of(days.stream().map(f -> f.result(f.scenarios())).filter(Objects::nonNull).toList(), Assumptions.DEFAULTS.projection());
+        return Calibration.of(
+                days.stream()
+                        .map(f -> f.result(f.scenarios()))
+                        .filter(Objects::nonNull)
+                        .toList(),
+                Assumptions.DEFAULTS.projection());
     }
 
     /** All finished days, the first first, each by what those before it had taught. */
@@ -96,7 +108,8 @@ public class Projections {
         List<Calibration.Result> before = new ArrayList<>();
         for (FinishedDay f : finished(accountId)) {
             ScenarioSet scenarios = f.scenarios();
-            double factor = Calibration.of(before, Assumptions.DEFAULTS.projection()).factor();
+            double factor =
+                    Calibration.of(before, Assumptions.DEFAULTS.projection()).factor();
             scores.add(new ScoredDay(f.event().name(), f.day(), f.start(), f.projection(scenarios, factor)));
             Calibration.Result result = f.result(scenarios);
             if (result != null) {
@@ -107,10 +120,18 @@ public class Projections {
     }
 
     private List<FinishedDay> finished(long accountId) {
-        return events.all(accountId).reversed().stream().limit(LATEST_EVENTS).filter(this::over).map(book::event)
-                .filter(e -> e.rules().format() != Format.LIMIT_LENGTH && e.competition().stream().anyMatch(Entry.Official.class::isInstance))
-                .flatMap(e -> IntStream.rangeClosed(1, e.days().size()).filter(day -> clock.instant().isAfter(e.day(day).checkIn())).mapToObj(day -> finished(e, day)))
-                .filter(Objects::nonNull).sorted(Comparator.comparing(FinishedDay::start)).toList();
+        return events.all(accountId).reversed().stream()
+                .limit(LATEST_EVENTS)
+                .filter(this::over)
+                .map(book::event)
+                .filter(e -> e.rules().format() != Format.LIMIT_LENGTH
+                        && e.competition().stream().anyMatch(Entry.Official.class::isInstance))
+                .flatMap(e -> IntStream.rangeClosed(1, e.days().size())
+                        .filter(day -> clock.instant().isAfter(e.day(day).checkIn()))
+                        .mapToObj(day -> finished(e, day)))
+                .filter(Objects::nonNull)
+                .sorted(Comparator.comparing(FinishedDay::start))
+                .toList();
     }
 
     /** Whether a day of the event has ended: only then is the rest of it worth reading. */
@@ -122,7 +143,11 @@ public class Projections {
     /** A day that has both a plan and an official weight; else null. */
     private static FinishedDay finished(EventData event, int day) {
         Bag bag = BagLog.replay(event.event(), event.competition()).bag(day);
-        boolean weighed = bag.official() != null && bag.official().grams() != null && bag.official().grams() > 0;
-        return event.planOf(day).isEmpty() || !weighed ? null : new FinishedDay(event, day, event.planOf(day), bag.official().grams());
+        boolean weighed = bag.official() != null
+                && bag.official().grams() != null
+                && bag.official().grams() > 0;
+        return event.planOf(day).isEmpty() || !weighed
+                ? null
+                : new FinishedDay(event, day, event.planOf(day), bag.official().grams());
     }
 }

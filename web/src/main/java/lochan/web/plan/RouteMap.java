@@ -22,9 +22,10 @@ record RouteMap(LakeMap water, String viewBox, List<String> runs, List<Stop> sto
 
     /** Room around the stops, as a share of how far they reach. */
     private static final double MARGIN = 0.22;
+
     private static final double LEAST_M = 1500;
 
-    record Stop(String spotId, String name, String numbers, double x, double y) { }
+    record Stop(String spotId, String name, String numbers, double x, double y) {}
 
     /** @param event whose lake is known */
     static RouteMap of(EventData event, Plan plan, DayRuns runs, Units units) {
@@ -33,10 +34,17 @@ record RouteMap(LakeMap water, String viewBox, List<String> runs, List<Stop> sto
         List<Stop> stops = new ArrayList<>();
         for (int i = 0; i < plan.stops().size(); i++) {
             String spot = plan.stops().get(i).spotId();
-            number(stops, spot, event, i + 1, frame.point(event.spot(spot).orElseThrow().position()));
+            number(
+                    stops,
+                    spot,
+                    event,
+                    i + 1,
+                    frame.point(event.spot(spot).orElseThrow().position()));
         }
         if (!plan.stops().isEmpty()) {
-            PlanCheck.passages(event, plan).forEach(p -> runs.at(p.leaving()).route(p.start(), p.end()).filter(way -> way.size() > 1)
+            PlanCheck.passages(event, plan).forEach(p -> runs.at(p.leaving())
+                    .route(p.start(), p.end())
+                    .filter(way -> way.size() > 1)
                     .ifPresent(way -> paths.add(LakeMap.way(way, frame))));
         }
         LakeMap water = LakeMap.of(event, units);
@@ -47,10 +55,19 @@ record RouteMap(LakeMap water, String viewBox, List<String> runs, List<Stop> sto
         if (stops.isEmpty()) {
             return "0 0 " + water.width() + " " + water.height();
         }
-        double[] x = DoubleStream.concat(stops.stream().mapToDouble(Stop::x), DoubleStream.of(water.launch().x())).sorted().toArray();
-        double[] y = DoubleStream.concat(stops.stream().mapToDouble(Stop::y), DoubleStream.of(water.launch().y())).sorted().toArray();
+        double[] x = DoubleStream.concat(
+                        stops.stream().mapToDouble(Stop::x),
+                        DoubleStream.of(water.launch().x()))
+                .sorted()
+                .toArray();
+        double[] y = DoubleStream.concat(
+                        stops.stream().mapToDouble(Stop::y),
+                        DoubleStream.of(water.launch().y()))
+                .sorted()
+                .toArray();
         double around = MARGIN * Math.max(LEAST_M, Math.max(x[x.length - 1] - x[0], y[y.length - 1] - y[0]));
-        return (x[0] - around) + " " + (y[0] - around) + " " + (x[x.length - 1] - x[0] + 2 * around) + " " + (y[y.length - 1] - y[0] + 2 * around);
+        return (x[0] - around) + " " + (y[0] - around) + " " + (x[x.length - 1] - x[0] + 2 * around) + " "
+                + (y[y.length - 1] - y[0] + 2 * around);
     }
 
     private static void number(List<Stop> stops, String spotId, EventData event, int number, LakeMap.Point at) {

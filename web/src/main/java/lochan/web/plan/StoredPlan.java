@@ -23,7 +23,13 @@ public record StoredPlan(long id, Plan plan, Change last, Change undone) {
      *
      * @param words what was done, as "Sill Ledge later"
      */
-    record Change(int ordinal, String words, String nameBefore, String nameAfter, List<PlanStop> before, List<PlanStop> after) {
+    record Change(
+            int ordinal,
+            String words,
+            String nameBefore,
+            String nameAfter,
+            List<PlanStop> before,
+            List<PlanStop> after) {
 
         Change {
             before = List.copyOf(before);

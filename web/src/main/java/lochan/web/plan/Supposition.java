@@ -1,6 +1,5 @@
 package lochan.web.plan;
 
-import lochan.web.modelling.PlanWords;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
@@ -8,17 +7,18 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import lochan.core.eventdata.EventData;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.Pattern;
+import lochan.core.model.scenario.DayModel;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.valuation.Calibration;
 import lochan.core.planning.valuation.PlanValue;
 import lochan.core.planning.valuation.WhatIf;
 import lochan.core.quantity.Units;
-import lochan.core.model.rate.Cell;
-import lochan.core.model.rate.Pattern;
-import lochan.core.model.scenario.DayModel;
 import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.PatternWords;
+import lochan.web.modelling.PlanWords;
 
 /**
  * What is supposed of the day by the sliders of the Plan page, in the angler's units, and what the plan is worth then.
@@ -30,11 +30,24 @@ import lochan.web.modelling.PatternWords;
  * @param late        runs that would be too short of time then
  * @param mainPattern the one fished longest in the plan, in words
  */
-record Supposition(int wind, double boats, boolean weak, int target, String mainPattern, String weight, String difference, String between, String limit,
-                   String targetWords, String targetChance, List<String> late, boolean something) {
+record Supposition(
+        int wind,
+        double boats,
+        boolean weak,
+        int target,
+        String mainPattern,
+        String weight,
+        String difference,
+        String between,
+        String limit,
+        String targetWords,
+        String targetChance,
+        List<String> late,
+        boolean something) {
 
     /** Half a pound. */
     static final double TARGET_STEP_GRAMS = 226.796185;
+
     private static final Set<String> FIELDS = Set.of("wind", "boats", "weak", "target");
     private static final int MOST_WIND = 30;
     private static final double MOST_BOATS = 4;
@@ -44,12 +57,24 @@ record Supposition(int wind, double boats, boolean weak, int target, String main
      * @param known  what the plan is worth with nothing supposed
      * @param fields of the sliders; those that are missing or senseless are as known
      */
-    static Supposition of(EventKey key, EventData event, Plan plan, PlanValue known, Calibration calibration, PlanValuation computation, Map<String, String> fields,
-                          Units units) {
+    static Supposition of(
+            EventKey key,
+            EventData event,
+            Plan plan,
+            PlanValue known,
+            Calibration calibration,
+            PlanValuation computation,
+            Map<String, String> fields,
+            Units units) {
         DayModel day = computation.scenarios(key, event, plan.day()).model();
-        Pattern main = plan.stops().stream().max(Comparator.comparing((PlanStop s) -> Duration.between(s.arrive(), s.leave())))
-                .map(Cell::of).map(day::pattern).orElseThrow();
-        double usualTarget = event.rules().targetGrams() == null ? known.p50() : event.rules().targetGrams();
+        Pattern main = plan.stops().stream()
+                .max(Comparator.comparing((PlanStop s) -> Duration.between(s.arrive(), s.leave())))
+                .map(Cell::of)
+                .map(day::pattern)
+                .orElseThrow();
+        double usualTarget = event.rules().targetGrams() == null
+                ? known.p50()
+                : event.rules().targetGrams();
         int wind = (int) number(fields, "wind", 0, -MOST_WIND, MOST_WIND);
         double boats = number(fields, "boats", 1, 0, MOST_BOATS);
         boolean weak = fields.containsKey("weak");
@@ -57,11 +82,22 @@ record Supposition(int wind, double boats, boolean weak, int target, String main
         double target = fields.containsKey("target") ? steps * TARGET_STEP_GRAMS : usualTarget;
         WhatIf what = new WhatIf(wind * units.speed().mps(), boats, weak ? main : null, target);
         boolean something = fields.keySet().stream().anyMatch(FIELDS::contains);
-        PlanValue value = something ? computation.value(key, event, plan.day(), plan.stops(), calibration, what) : known;
-        return new Supposition(wind, boats, weak, steps, PatternWords.of(main, event).toLowerCase(Locale.ROOT),
-                units.weight(value.formulaGrams()), PlanWords.difference(value.formulaGrams() - known.formulaGrams(), units),
-                units.weight(value.p10()) + " to " + units.weight(value.p90()), PlanWords.chance(value.chanceOfLimit()), units.weight(target),
-                value.chanceOfTarget() == null ? "" : PlanWords.chance(value.chanceOfTarget()), PlanPage.late(computation.legs(what.on(event), plan), event), something);
+        PlanValue value =
+                something ? computation.value(key, event, plan.day(), plan.stops(), calibration, what) : known;
+        return new Supposition(
+                wind,
+                boats,
+                weak,
+                steps,
+                PatternWords.of(main, event).toLowerCase(Locale.ROOT),
+                units.weight(value.formulaGrams()),
+                PlanWords.difference(value.formulaGrams() - known.formulaGrams(), units),
+                units.weight(value.p10()) + " to " + units.weight(value.p90()),
+                PlanWords.chance(value.chanceOfLimit()),
+                units.weight(target),
+                value.chanceOfTarget() == null ? "" : PlanWords.chance(value.chanceOfTarget()),
+                PlanPage.late(computation.legs(what.on(event), plan), event),
+                something);
     }
 
     private static double number(Map<String, String> fields, String name, double usual, double least, double most) {

@@ -1,7 +1,5 @@
 package lochan.web.plan;
 
-import lochan.web.modelling.PlanWords;
-import lochan.web.gear.RodRow;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -16,15 +14,17 @@ import lochan.core.planning.backups.Backups;
 import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.edits.PlanCheck;
 import lochan.core.quantity.Units;
+import lochan.eventformat.gpx.GpxRoute;
 import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.Decks;
-import lochan.web.eventbook.EventBook;
-import lochan.eventformat.gpx.GpxRoute;
-import lochan.web.shared.Downloads;
-import lochan.web.shared.NotThereException;
+import lochan.web.gear.RodRow;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.PlanWords;
+import lochan.web.shared.Downloads;
+import lochan.web.shared.NotThereException;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -42,7 +42,15 @@ class TakeAlongController {
     private final Decks decks;
     private final Clock clock;
 
-    TakeAlongController(Plans plans, EventBook events, Accounts accounts, Lakes lakes, PlanBackups backups, PlanPdf pdf, Decks decks, Clock clock) {
+    TakeAlongController(
+            Plans plans,
+            EventBook events,
+            Accounts accounts,
+            Lakes lakes,
+            PlanBackups backups,
+            PlanPdf pdf,
+            Decks decks,
+            Clock clock) {
         this.decks = decks;
         this.clock = clock;
         this.plans = plans;
@@ -66,10 +74,13 @@ class TakeAlongController {
     void sheet(EventKey key, @RequestParam long plan, HttpServletResponse response) throws IOException {
         EventData event = events.event(key);
         Plan kept = plan(key, plan, event);
-        Backups.Ladder ladder = backups.state(key, plan, event, kept).map(BackgroundComputation.State::result).orElse(null);
+        Backups.Ladder ladder = backups.state(key, plan, event, kept)
+                .map(BackgroundComputation.State::result)
+                .orElse(null);
         Units units = accounts.units(key.accountId());
         Decks.Deck deck = decks.of(key, event, kept.stops(), RodRow.firstStops(ladder));
-        byte[] bytes = pdf.of(PlanSheet.of(event, kept, lakes.dayRuns(event), ladder, units), RodRow.of(deck, event, units), deck);
+        byte[] bytes = pdf.of(
+                PlanSheet.of(event, kept, lakes.dayRuns(event), ladder, units), RodRow.of(deck, event, units), deck);
         Downloads.attach(response, "plan-day-" + kept.day() + ".pdf", "application/pdf");
         response.getOutputStream().write(bytes);
     }
@@ -79,25 +90,39 @@ class TakeAlongController {
         EventData event = events.event(key);
         Plan kept = plan(key, plan, event);
         Downloads.attach(response, "plan-day-" + kept.day() + ".gpx", "application/gpx+xml");
-        GpxRoute.write(event.name() + ", day " + kept.day(), way(event, kept, lakes.dayRuns(event)), response.getOutputStream());
+        GpxRoute.write(
+                event.name() + ", day " + kept.day(),
+                way(event, kept, lakes.dayRuns(event)),
+                response.getOutputStream());
     }
 
     /** The launch, each stop with the bends on the way to it, and the way home. */
     private static List<GpxRoute.Point> way(EventData event, Plan plan, DayRuns runs) {
         List<GpxRoute.Point> way = new ArrayList<>();
-        way.add(new GpxRoute.Point(event.launch(), "Launch", event.day(plan.day()).start(), null));
+        way.add(new GpxRoute.Point(
+                event.launch(), "Launch", event.day(plan.day()).start(), null));
         List<PlanCheck.Passage> passages = PlanCheck.passages(event, plan);
         for (int i = 0; i < passages.size(); i++) {
             PlanCheck.Passage p = passages.get(i);
-            runs.at(p.leaving()).route(p.start(), p.end()).filter(r -> r.size() > 2).ifPresent(r -> r.subList(1, r.size() - 1).forEach(b -> way.add(GpxRoute.Point.bend(b))));
-            way.add(i < plan.stops().size() ? stop(i + 1, plan.stops().get(i), p.end(), event)
-                    : new GpxRoute.Point(p.end(), "Check-in", event.day(plan.day()).checkIn(), null));
+            runs.at(p.leaving())
+                    .route(p.start(), p.end())
+                    .filter(r -> r.size() > 2)
+                    .ifPresent(r -> r.subList(1, r.size() - 1).forEach(b -> way.add(GpxRoute.Point.bend(b))));
+            way.add(
+                    i < plan.stops().size()
+                            ? stop(i + 1, plan.stops().get(i), p.end(), event)
+                            : new GpxRoute.Point(
+                                    p.end(), "Check-in", event.day(plan.day()).checkIn(), null));
         }
         return way;
     }
 
     private static GpxRoute.Point stop(int number, PlanStop s, Position place, EventData event) {
-        return new GpxRoute.Point(place, number + " " + PlanWords.spot(s.spotId(), event), s.arrive(), event.presentation(s.presentationId()).orElseThrow().name());
+        return new GpxRoute.Point(
+                place,
+                number + " " + PlanWords.spot(s.spotId(), event),
+                s.arrive(),
+                event.presentation(s.presentationId()).orElseThrow().name());
     }
 
     @GetMapping("/events/{eventId}/plan/calendar")
@@ -105,7 +130,15 @@ class TakeAlongController {
         EventData event = events.event(key);
         Plan kept = plan(key, plan, event);
         Downloads.attach(response, "plan-day-" + kept.day() + ".ics", "text/calendar");
-        response.getOutputStream().write(PlanCalendar.of(key, plan, event, kept, PlanPage.leaveBy(event, kept, lakes.dayRuns(event)).orElse(null), clock.instant())
-                .getBytes(StandardCharsets.UTF_8));
+        response.getOutputStream()
+                .write(PlanCalendar.of(
+                                key,
+                                plan,
+                                event,
+                                kept,
+                                PlanPage.leaveBy(event, kept, lakes.dayRuns(event))
+                                        .orElse(null),
+                                clock.instant())
+                        .getBytes(StandardCharsets.UTF_8));
     }
 }

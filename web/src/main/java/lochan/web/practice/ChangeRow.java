@@ -5,10 +5,10 @@ import java.util.Locale;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
-import lochan.core.model.rate.Cell;
-import lochan.core.model.rate.Pattern;
 import lochan.core.model.ranking.EveningReview.Change;
 import lochan.core.model.ranking.EveningReview.Effort;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.Pattern;
 import lochan.web.modelling.PatternWords;
 
 /**
@@ -25,8 +25,19 @@ record ChangeRow(String what, String before, String after, String place, String 
     static ChangeRow ofPattern(Change<Pattern> c, EventData event) {
         String name = PatternWords.of(c.of(), event);
         boolean single = c.by().size() == 1;
-        return row(name, c, sum(c) + (single ? " at " + spot(c.by().getFirst(), event) : "") + expected(c) + (single ? ""
-                : ": " + listed(c.by(), e -> spot(e, event) + " " + bites(e.bites()) + " in " + hours(e.anglerHours()))));
+        return row(
+                name,
+                c,
+                sum(c)
+                        + (single ? " at " + spot(c.by().getFirst(), event) : "")
+                        + expected(c)
+                        + (single
+                                ? ""
+                                : ": "
+                                        + listed(
+                                                c.by(),
+                                                e -> spot(e, event) + " " + bites(e.bites()) + " in "
+                                                        + hours(e.anglerHours()))));
     }
 
     static ChangeRow ofCell(Change<Cell> c, EventData event) {
@@ -35,32 +46,45 @@ record ChangeRow(String what, String before, String after, String place, String 
 
     /** A presentation at a spot. */
     static String words(Cell c, EventData event) {
-        return event.presentation(c.presentationId()).orElseThrow().name() + " at " + event.spot(c.spotId()).orElseThrow().name();
+        return event.presentation(c.presentationId()).orElseThrow().name() + " at "
+                + event.spot(c.spotId()).orElseThrow().name();
     }
 
     private static ChangeRow row(String what, Change<?> c, String why) {
         String verdict = c.died() ? "died" : !c.isNews() ? "" : c.gain() > 0 ? "▲ gained" : "▼ lost";
-        return new ChangeRow(what, tenth(c.before()), tenth(c.after()), c.rankBefore() == 0 || c.rankBefore() == c.rankAfter() ? String.valueOf(c.rankAfter())
-                : c.rankBefore() + " → " + c.rankAfter(), verdict, why);
+        return new ChangeRow(
+                what,
+                tenth(c.before()),
+                tenth(c.after()),
+                c.rankBefore() == 0 || c.rankBefore() == c.rankAfter()
+                        ? String.valueOf(c.rankAfter())
+                        : c.rankBefore() + " → " + c.rankAfter(),
+                verdict,
+                why);
     }
 
     private static String fished(Change<Cell> c) {
         boolean against = c.isNews() && (c.bites() > c.before() * c.anglerHours()) != c.gain() > 0;
-        return sum(c) + expected(c) + (against ? "; the rest of its pattern did " + (c.gain() > 0 ? "better" : "worse") : "");
+        return sum(c)
+                + expected(c)
+                + (against ? "; the rest of its pattern did " + (c.gain() > 0 ? "better" : "worse") : "");
     }
 
     private static String moved(Change<Cell> c, EventData event) {
         if (c.by().isEmpty()) {
             return "Not fished; the day as a whole was " + (c.gain() > 0 ? "better" : "worse") + " than expected";
         }
-        boolean samePattern = event.spot(c.by().getFirst().cell().spotId()).orElseThrow().spotType()
+        boolean samePattern = event.spot(c.by().getFirst().cell().spotId())
+                .orElseThrow()
+                .spotType()
                 .equals(event.spot(c.of().spotId()).orElseThrow().spotType());
         return "Not fished; " + (samePattern ? "its pattern at " : "its presentation at ")
                 + listed(c.by(), e -> spot(e, event) + ": " + bites(e.bites()) + " in " + hours(e.anglerHours()));
     }
 
     private static String listed(List<Effort> by, Function<Effort, String> words) {
-        return by.stream().limit(SPOTS_NAMED).map(words).collect(Collectors.joining(", ")) + (by.size() > SPOTS_NAMED ? " and " + (by.size() - SPOTS_NAMED) + " more" : "");
+        return by.stream().limit(SPOTS_NAMED).map(words).collect(Collectors.joining(", "))
+                + (by.size() > SPOTS_NAMED ? " and " + (by.size() - SPOTS_NAMED) + " more" : "");
     }
 
     private static String sum(Change<?> c) {

@@ -5,13 +5,23 @@ import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Current;
 import lochan.core.practice.LevelTrend;
 import lochan.core.practice.Sky;
-import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
+import lochan.core.practice.TakenOn;
 
 /** What the forms of practice offer to choose from. */
-record Choices(List<ClarityTrend> clarity, List<Sky> skies, List<Surface> surfaces, List<LevelTrend> levels, List<Current> currents,
-               List<TakenOn> takenOn) {
+record Choices(
+        List<ClarityTrend> clarity,
+        List<Sky> skies,
+        List<Surface> surfaces,
+        List<LevelTrend> levels,
+        List<Current> currents,
+        List<TakenOn> takenOn) {
 
-    static final Choices ALL = new Choices(List.of(ClarityTrend.values()), List.of(Sky.values()), List.of(Surface.values()),
-            List.of(LevelTrend.values()), List.of(Current.values()), List.of(TakenOn.values()));
+    static final Choices ALL = new Choices(
+            List.of(ClarityTrend.values()),
+            List.of(Sky.values()),
+            List.of(Surface.values()),
+            List.of(LevelTrend.values()),
+            List.of(Current.values()),
+            List.of(TakenOn.values()));
 }

@@ -19,7 +19,7 @@ final class ConditionWords {
 
     private static final String BETWEEN = " · ";
 
-    private ConditionWords() { }
+    private ConditionWords() {}
 
     /** Conditions in one line; empty when nothing is known. */
     static String of(Conditions c, Units units) {
@@ -29,11 +29,15 @@ final class ConditionWords {
             words.add(units.temperature(c.waterTempC()));
         }
         if (c.visibilityM() != null || s.clarityTrend() != null) {
-            words.add("water " + joined(c.visibilityM() == null ? null : "seen " + units.visibility(c.visibilityM()) + " down",
-                    s.clarityTrend() == null ? null : s.clarityTrend().code()));
+            words.add("water "
+                    + joined(
+                            c.visibilityM() == null ? null : "seen " + units.visibility(c.visibilityM()) + " down",
+                            s.clarityTrend() == null ? null : s.clarityTrend().code()));
         }
         if (c.windMps() != null || s.windFromDeg() != null || s.surface() != null) {
-            words.add(joined(s.windFromDeg() == null ? "wind" : DirectionText.words(s.windFromDeg()), c.windMps() == null ? null : units.speed(c.windMps()),
+            words.add(joined(
+                    s.windFromDeg() == null ? "wind" : DirectionText.words(s.windFromDeg()),
+                    c.windMps() == null ? null : units.speed(c.windMps()),
                     s.surface() == null ? null : s.surface().code()));
         }
         if (c.sky() != null) {
@@ -49,7 +53,10 @@ final class ConditionWords {
             words.add("current " + s.current().code());
         }
         if (s.baitSeen() != null) {
-            words.add(s.baitSeen() ? "bait" + (s.baitDepthM() == null ? "" : " at " + units.depth(s.baitDepthM())) : "no bait");
+            words.add(
+                    s.baitSeen()
+                            ? "bait" + (s.baitDepthM() == null ? "" : " at " + units.depth(s.baitDepthM()))
+                            : "no bait");
         }
         if (c.boatsNear() != null) {
             words.add(c.boatsNear() + (c.boatsNear() == 1 ? " boat near" : " boats near"));
@@ -64,7 +71,11 @@ final class ConditionWords {
             words.add(units.temperature(c.waterTempC()));
         }
         if (c.windMps() != null) {
-            words.add(joined(c.signs().windFromDeg() == null ? "wind" : DirectionText.words(c.signs().windFromDeg()), units.speed(c.windMps())));
+            words.add(joined(
+                    c.signs().windFromDeg() == null
+                            ? "wind"
+                            : DirectionText.words(c.signs().windFromDeg()),
+                    units.speed(c.windMps())));
         }
         if (c.sky() != null) {
             words.add(c.sky().code());
@@ -73,7 +84,11 @@ final class ConditionWords {
     }
 
     private static String joined(String... parts) {
-        return String.join(" ", java.util.Arrays.stream(parts).filter(java.util.Objects::nonNull).toList());
+        return String.join(
+                " ",
+                java.util.Arrays.stream(parts)
+                        .filter(java.util.Objects::nonNull)
+                        .toList());
     }
 
     /** How a bite came about, in one line; empty when nothing is known. */

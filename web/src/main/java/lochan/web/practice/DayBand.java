@@ -34,7 +34,7 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
      *
      * @param bites places of its bites
      */
-    record Piece(int number, String spot, double x, double width, double middle, String words, List<BiteDot> bites) { }
+    record Piece(int number, String spot, double x, double width, double middle, String words, List<BiteDot> bites) {}
 
     /**
      * A bite.
@@ -43,16 +43,16 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
      * @param radius grows with the weight, where one is known
      * @param label  the weight of the day's largest; null for others
      */
-    record BiteDot(double x, boolean landed, double radius, String label, String words) { }
+    record BiteDot(double x, boolean landed, double radius, String label, String words) {}
 
     /**
      * Conditions that held for a while.
      *
      * @param shown as many of the words as have room
      */
-    record Weather(double x, double width, String shown, String words) { }
+    record Weather(double x, double width, String shown, String words) {}
 
-    record Tick(double x, String label) { }
+    record Tick(double x, String label) {}
 
     /** @param stops finished stops of one day, in order */
     static DayBand of(List<PracticeStop> stops, EventData event, Units units) {
@@ -61,20 +61,40 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
         }
         ZoneId zone = event.timeZone();
         Instant from = stops.getFirst().start().minus(BESIDE);
-        Instant to = stops.stream().map(PracticeStop::end).max(Instant::compareTo).orElseThrow().plus(BESIDE);
+        Instant to = stops.stream()
+                .map(PracticeStop::end)
+                .max(Instant::compareTo)
+                .orElseThrow()
+                .plus(BESIDE);
         double millis = Duration.between(from, to).toMillis();
         ToDoubleFunction<Instant> x = t -> WIDTH * Duration.between(from, t).toMillis() / millis;
-        FishSize largest = stops.stream().flatMap(p -> p.bites().stream()).filter(b -> b.outcome() == Outcome.LANDED && weight(b.size()) > 0).map(Bite::size)
-                .max(Comparator.comparingDouble(DayBand::weight)).orElse(null);
+        FishSize largest = stops.stream()
+                .flatMap(p -> p.bites().stream())
+                .filter(b -> b.outcome() == Outcome.LANDED && weight(b.size()) > 0)
+                .map(Bite::size)
+                .max(Comparator.comparingDouble(DayBand::weight))
+                .orElse(null);
         List<Piece> pieces = new ArrayList<>();
         for (PracticeStop s : stops) {
             double start = x.applyAsDouble(s.start());
             double width = Math.max(LEAST_WIDTH, x.applyAsDouble(s.end()) - start);
             String spot = event.spot(s.spotId()).orElseThrow().name();
-            pieces.add(new Piece(pieces.size() + 1, spot, start, width, start + width / 2, words(s, event, units), bites(s, start, width, x, largest, zone, units)));
+            pieces.add(new Piece(
+                    pieces.size() + 1,
+                    spot,
+                    start,
+                    width,
+                    start + width / 2,
+                    words(s, event, units),
+                    bites(s, start, width, x, largest, zone, units)));
         }
         List<Tick> hours = new ArrayList<>();
-        for (Instant t = from.atZone(zone).truncatedTo(ChronoUnit.HOURS).plusHours(1).toInstant(); t.isBefore(to); t = t.plus(Duration.ofHours(1))) {
+        for (Instant t = from.atZone(zone)
+                        .truncatedTo(ChronoUnit.HOURS)
+                        .plusHours(1)
+                        .toInstant();
+                t.isBefore(to);
+                t = t.plus(Duration.ofHours(1))) {
             hours.add(new Tick(x.applyAsDouble(t), Dates.clock(t, zone)));
         }
         return new DayBand(pieces, weather(stops, x, units), hours);
@@ -82,11 +102,19 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
 
     private static String words(PracticeStop s, EventData event, Units units) {
         ZoneId zone = event.timeZone();
-        String fished = s.presentations().stream().map(p -> event.presentation(p.presentationId()).orElseThrow().name()).collect(Collectors.joining(", "));
-        String sizes = s.bites().stream().filter(b -> b.outcome() == Outcome.LANDED && b.size() != null).map(b -> PracticeDay.shown(b.size(), units))
+        String fished = s.presentations().stream()
+                .map(p -> event.presentation(p.presentationId()).orElseThrow().name())
                 .collect(Collectors.joining(", "));
-        return event.spot(s.spotId()).orElseThrow().name() + ", " + Dates.clock(s.start(), zone) + " to " + Dates.clock(s.end(), zone)
-                + (fished.isEmpty() ? "" : ", " + fished) + ": " + (s.bites().isEmpty() ? "no bite" : s.bites().size() + (s.bites().size() == 1 ? " bite" : " bites"))
+        String sizes = s.bites().stream()
+                .filter(b -> b.outcome() == Outcome.LANDED && b.size() != null)
+                .map(b -> PracticeDay.shown(b.size(), units))
+                .collect(Collectors.joining(", "));
+        return event.spot(s.spotId()).orElseThrow().name() + ", " + Dates.clock(s.start(), zone) + " to "
+                + Dates.clock(s.end(), zone)
+                + (fished.isEmpty() ? "" : ", " + fished) + ": "
+                + (s.bites().isEmpty()
+                        ? "no bite"
+                        : s.bites().size() + (s.bites().size() == 1 ? " bite" : " bites"))
                 + (sizes.isEmpty() ? "" : "; landed " + sizes);
     }
 
@@ -96,9 +124,11 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
         int from = 0;
         for (int i = 1; i <= stops.size(); i++) {
             List<String> words = ConditionWords.sky(stops.get(from).conditions(), units);
-            if (i == stops.size() || !words.equals(ConditionWords.sky(stops.get(i).conditions(), units))) {
+            if (i == stops.size()
+                    || !words.equals(ConditionWords.sky(stops.get(i).conditions(), units))) {
                 double start = x.applyAsDouble(stops.get(from).start());
-                double width = Math.max(LEAST_WIDTH, x.applyAsDouble(stops.get(i - 1).end()) - start);
+                double width =
+                        Math.max(LEAST_WIDTH, x.applyAsDouble(stops.get(i - 1).end()) - start);
                 if (!words.isEmpty()) {
                     pieces.add(new Weather(start, width, fitting(words, width), String.join(" · ", words)));
                 }
@@ -119,25 +149,40 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
     }
 
     private static double weight(FishSize size) {
-        return size == null ? 0 : switch (size.how()) {
-            case SCALE, GUESS -> size.grams();
-            case RANGE -> (size.loGrams() + size.hiGrams()) / 2;
-            case LENGTH -> 0;
-        };
+        return size == null
+                ? 0
+                : switch (size.how()) {
+                    case SCALE, GUESS -> size.grams();
+                    case RANGE -> (size.loGrams() + size.hiGrams()) / 2;
+                    case LENGTH -> 0;
+                };
     }
 
     /** Bites at their times; those without one are spread over their stop. */
-    private static List<BiteDot> bites(PracticeStop stop, double start, double width, ToDoubleFunction<Instant> x, FishSize largest, ZoneId zone,
-                                        Units units) {
+    private static List<BiteDot> bites(
+            PracticeStop stop,
+            double start,
+            double width,
+            ToDoubleFunction<Instant> x,
+            FishSize largest,
+            ZoneId zone,
+            Units units) {
         long untimed = stop.bites().stream().filter(b -> b.at() == null).count();
         List<BiteDot> bites = new ArrayList<>();
         int placed = 0;
         for (Bite b : stop.bites()) {
             double at = b.at() != null ? x.applyAsDouble(b.at()) : start + width * (++placed) / (untimed + 1);
             String when = b.at() == null ? "some time" : Dates.clock(b.at(), zone);
-            double radius = weight(b.size()) > 0 ? Math.clamp(RADIUS * Math.sqrt(weight(b.size()) / USUAL_GRAMS), RADIUS - 2, 2 * RADIUS) : RADIUS;
-            bites.add(new BiteDot(at, b.outcome() == Outcome.LANDED, radius, b.size() != null && b.size() == largest ? PracticeDay.shown(b.size(), units) : null,
-                    when + " " + b.outcome().code() + (b.size() == null ? "" : ", " + PracticeDay.shown(b.size(), units))));
+            double radius = weight(b.size()) > 0
+                    ? Math.clamp(RADIUS * Math.sqrt(weight(b.size()) / USUAL_GRAMS), RADIUS - 2, 2 * RADIUS)
+                    : RADIUS;
+            bites.add(new BiteDot(
+                    at,
+                    b.outcome() == Outcome.LANDED,
+                    radius,
+                    b.size() != null && b.size() == largest ? PracticeDay.shown(b.size(), units) : null,
+                    when + " " + b.outcome().code()
+                            + (b.size() == null ? "" : ", " + PracticeDay.shown(b.size(), units))));
         }
         return bites;
     }

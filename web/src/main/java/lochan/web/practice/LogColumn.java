@@ -8,7 +8,6 @@ import lochan.web.csv.CellText;
 
 /** What a column of a practice log in a spreadsheet tells, in the order it is exported. */
 enum LogColumn implements Coded {
-
     DATE("date", Kind.DATE, Of.STOP, "Date", "day"),
     SPOT("spot", Kind.TEXT, Of.STOP, "Spot", "place", "location", "where"),
     START("start", Kind.TIME, Of.STOP, "Start", "from", "start time", "began", "time in"),
@@ -46,10 +45,19 @@ enum LogColumn implements Coded {
     ON_RIG("onRig", Kind.TEXT, Of.BITE, "On the rig");
 
     /** How its cells are read. */
-    enum Kind { TEXT, DATE, TIME, TRUTH, CHOICE }
+    enum Kind {
+        TEXT,
+        DATE,
+        TIME,
+        TRUTH,
+        CHOICE
+    }
 
     /** Whether it is told once a stop or with each bite. */
-    enum Of { STOP, BITE }
+    enum Of {
+        STOP,
+        BITE
+    }
 
     private final String code;
     private final Kind kind;
@@ -83,8 +91,12 @@ enum LogColumn implements Coded {
     /** The column that a name in a header means. */
     static Optional<LogColumn> named(String header) {
         String name = CellText.name(header);
-        return Arrays.stream(values()).filter(c -> CellText.name(c.label).equals(name)).findFirst()
-                .or(() -> Arrays.stream(values()).filter(c -> c.otherNames.contains(name)).findFirst());
+        return Arrays.stream(values())
+                .filter(c -> CellText.name(c.label).equals(name))
+                .findFirst()
+                .or(() -> Arrays.stream(values())
+                        .filter(c -> c.otherNames.contains(name))
+                        .findFirst());
     }
 
     /** A cell in the words of forms; a cell that cannot be read stays as it is, for the form to name. */
@@ -103,8 +115,12 @@ enum LogColumn implements Coded {
             case "shaken off" -> "shaken";
             case "caught" -> "landed";
             case "weighed" -> "scale";
-            default -> words.endsWith(" bass") ? words.substring(0, words.length() - " bass".length()) : words.startsWith("on the ") ? words.substring("on the ".length())
-                    : words.startsWith("on ") ? words.substring("on ".length()) : words;
+            default ->
+                words.endsWith(" bass")
+                        ? words.substring(0, words.length() - " bass".length())
+                        : words.startsWith("on the ")
+                                ? words.substring("on the ".length())
+                                : words.startsWith("on ") ? words.substring("on ".length()) : words;
         };
     }
 }

@@ -23,14 +23,14 @@ import lochan.core.practice.Hooks;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
+import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventWrite;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvException;
 import lochan.web.csv.CsvTable;
 import lochan.web.eventbook.EventBook;
-import lochan.offline.form.Form;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.Undo;
@@ -61,10 +61,13 @@ class LogController {
     private final Accounts accounts;
 
     /** Sheets being looked at; they are forgotten an hour after they were last. */
-    private final Cache<Sent, byte[]> sheets = Caffeine.newBuilder().maximumWeight(MOST_KEPT).weigher((Sent s, byte[] file) -> file.length)
-            .expireAfterAccess(Duration.ofHours(1)).build();
+    private final Cache<Sent, byte[]> sheets = Caffeine.newBuilder()
+            .maximumWeight(MOST_KEPT)
+            .weigher((Sent s, byte[] file) -> file.length)
+            .expireAfterAccess(Duration.ofHours(1))
+            .build();
 
-    private record Sent(EventKey key, String token) { }
+    private record Sent(EventKey key, String token) {}
 
     LogController(Practice practice, Spots spots, EventBook events, Accounts accounts) {
         this.practice = practice;
@@ -96,7 +99,10 @@ class LogController {
             sheets.put(new Sent(key, token), bytes);
             show(key, table, guessed(table, token, accounts.units(key.accountId())), model);
         } catch (CsvException e) {
-            model.addAttribute("trouble", "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: " + e.getMessage() + ".");
+            model.addAttribute(
+                    "trouble",
+                    "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: " + e.getMessage()
+                            + ".");
         }
         return "practice/sheet";
     }
@@ -115,10 +121,14 @@ class LogController {
         Form form = new Form(units).put("sheet", token).put("weighed", "guess");
         Set<LogColumn> told = EnumSet.noneOf(LogColumn.class);
         for (int i = 0; i < table.header().size(); i++) {
-            form.put("column/" + i, LogColumn.named(table.header().get(i)).filter(told::add).orElse(null));
+            form.put(
+                    "column/" + i,
+                    LogColumn.named(table.header().get(i)).filter(told::add).orElse(null));
         }
         Integer dates = columns(form, table.header().size()).get(LogColumn.DATE);
-        boolean monthFirst = dates == null || CellText.monthFirst(table.rows().stream().map(r -> r.cells().get(dates)).toList());
+        boolean monthFirst = dates == null
+                || CellText.monthFirst(
+                        table.rows().stream().map(r -> r.cells().get(dates)).toList());
         return form.put("monthFirst", monthFirst ? "month" : "day");
     }
 
@@ -147,7 +157,12 @@ class LogController {
     /** Writes what the sheet says, all of it or nothing. */
     @PostMapping("/events/{eventId}/practice/sheet/take")
     @EventWrite
-    public String take(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+    public String take(
+            EventKey key,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         CsvTable table = sent(key, form.value("sheet"));
         if (table == null) {
@@ -165,7 +180,10 @@ class LogController {
         if (read.stops().isEmpty()) {
             flash.addFlashAttribute("notice", "Every stop of the sheet is logged already: nothing was changed.");
         } else {
-            Undo.offer(flash, taken(read), "/events/" + key.eventId() + "/practice/sheet/undo?sheet=" + form.value("sheet"));
+            Undo.offer(
+                    flash,
+                    taken(read),
+                    "/events/" + key.eventId() + "/practice/sheet/undo?sheet=" + form.value("sheet"));
         }
         return "redirect:/events/" + key.eventId() + "/practice";
     }
@@ -173,7 +191,10 @@ class LogController {
     private static String taken(LogImport.Result read) {
         return count(read.stops().size(), "stop") + " with " + count(read.bites(), "bite") + " imported"
                 + (read.newSpots().isEmpty() ? "" : ", " + count(read.newSpots().size(), "spot") + " marked")
-                + (read.newPresentations().isEmpty() ? "" : ", " + count(read.newPresentations().size(), "presentation") + " added") + ".";
+                + (read.newPresentations().isEmpty()
+                        ? ""
+                        : ", " + count(read.newPresentations().size(), "presentation") + " added")
+                + ".";
     }
 
     private static String count(int number, String what) {
@@ -183,7 +204,8 @@ class LogController {
     @PostMapping("/events/{eventId}/practice/sheet/undo")
     String undo(EventKey key, @RequestParam String sheet, RedirectAttributes flash) {
         int stops = practice.deleteBatch(key, batch(sheet));
-        flash.addFlashAttribute("notice", count(stops, "stop") + " removed again. Spots and lures that came with them stay.");
+        flash.addFlashAttribute(
+                "notice", count(stops, "stop") + " removed again. Spots and lures that came with them stay.");
         return "redirect:/events/" + key.eventId() + "/practice";
     }
 
@@ -192,14 +214,15 @@ class LogController {
     }
 
     private static String gone(EventKey key, RedirectAttributes flash) {
-        flash.addFlashAttribute("trouble", "The file was read more than an hour ago: choose it again. Nothing was changed.");
+        flash.addFlashAttribute(
+                "trouble", "The file was read more than an hour ago: choose it again. Nothing was changed.");
         return "redirect:/events/" + key.eventId() + "/practice/sheet";
     }
 
     /** @param samples its first cells that hold something */
-    record Column(int index, String name, String chosen, List<String> samples) { }
+    record Column(int index, String name, String chosen, List<String> samples) {}
 
-    record StopRow(String day, String time, String spot, String fished, String bites) { }
+    record StopRow(String day, String time, String spot, String fished, String bites) {}
 
     private LogImport.Result show(EventKey key, CsvTable table, Form form, Model model) {
         EventData event = events.event(key);
@@ -211,35 +234,92 @@ class LogController {
                 hooks.put(form.value("new/" + i), told);
             }
         }
-        LogImport.Result read = LogImport.read(table, columns, event, form.units(), new LogImport.Options(!form.value("monthFirst").equals("day"),
-                form.value("weighed").equals("scale"), hooks, c -> !spots.freshCode(key, c).equals(c), batch(form.value("sheet"))));
+        LogImport.Result read = LogImport.read(
+                table,
+                columns,
+                event,
+                form.units(),
+                new LogImport.Options(
+                        !form.value("monthFirst").equals("day"),
+                        form.value("weighed").equals("scale"),
+                        hooks,
+                        c -> !spots.freshCode(key, c).equals(c),
+                        batch(form.value("sheet"))));
         model.addAttribute("form", form);
         model.addAttribute("read", read);
         model.addAttribute("rows", table.rows().size());
-        model.addAttribute("columns", IntStream.range(0, table.header().size()).mapToObj(i -> new Column(i, table.header().get(i), form.value("column/" + i),
-                table.rows().stream().map(r -> r.cells().get(i)).filter(c -> !c.isEmpty()).limit(ROWS_SHOWN).toList())).toList());
+        model.addAttribute(
+                "columns",
+                IntStream.range(0, table.header().size())
+                        .mapToObj(i -> new Column(
+                                i,
+                                table.header().get(i),
+                                form.value("column/" + i),
+                                table.rows().stream()
+                                        .map(r -> r.cells().get(i))
+                                        .filter(c -> !c.isEmpty())
+                                        .limit(ROWS_SHOWN)
+                                        .toList()))
+                        .toList());
         model.addAttribute("choices", LogColumn.values());
         model.addAttribute("hooks", Hooks.values());
-        model.addAttribute("asksOrder", columns.containsKey(LogColumn.DATE)
-                && table.rows().stream().anyMatch(r -> CellText.isSlashed(r.cells().get(columns.get(LogColumn.DATE)))));
+        model.addAttribute(
+                "asksOrder",
+                columns.containsKey(LogColumn.DATE)
+                        && table.rows().stream()
+                                .anyMatch(r -> CellText.isSlashed(r.cells().get(columns.get(LogColumn.DATE)))));
         model.addAttribute("asksScale", columns.containsKey(LogColumn.SIZE) && !columns.containsKey(LogColumn.HOW));
-        model.addAttribute("problems", read.problems().stream().limit(PROBLEMS_SHOWN).map(LogController::words).toList());
-        model.addAttribute("remarks", read.remarks().stream().limit(PROBLEMS_SHOWN).map(LogController::words).toList());
-        model.addAttribute("stops", read.stops().stream().limit(STOPS_SHOWN).map(s -> {
-            String name = event.spot(s.spotId()).or(() -> read.newSpots().stream().filter(n -> n.id().equals(s.spotId())).findFirst()).orElseThrow().name();
-            List<Presentation> all = new ArrayList<>(event.presentations());
-            all.addAll(read.newPresentations());
-            String fished = s.presentations().stream().map(p -> all.stream().filter(a -> a.id().equals(p.presentationId())).findFirst().orElseThrow().name())
-                    .collect(Collectors.joining(", "));
-            return new StopRow(Dates.day(s.start().atZone(event.timeZone()).toLocalDate()), Dates.clock(s.start(), event.timeZone()) + "–"
-                    + Dates.clock(s.end(), event.timeZone()), name, fished, bites(s, form.units()));
-        }).toList());
+        model.addAttribute(
+                "problems",
+                read.problems().stream()
+                        .limit(PROBLEMS_SHOWN)
+                        .map(LogController::words)
+                        .toList());
+        model.addAttribute(
+                "remarks",
+                read.remarks().stream()
+                        .limit(PROBLEMS_SHOWN)
+                        .map(LogController::words)
+                        .toList());
+        model.addAttribute(
+                "stops",
+                read.stops().stream()
+                        .limit(STOPS_SHOWN)
+                        .map(s -> {
+                            String name = event.spot(s.spotId())
+                                    .or(() -> read.newSpots().stream()
+                                            .filter(n -> n.id().equals(s.spotId()))
+                                            .findFirst())
+                                    .orElseThrow()
+                                    .name();
+                            List<Presentation> all = new ArrayList<>(event.presentations());
+                            all.addAll(read.newPresentations());
+                            String fished = s.presentations().stream()
+                                    .map(p -> all.stream()
+                                            .filter(a -> a.id().equals(p.presentationId()))
+                                            .findFirst()
+                                            .orElseThrow()
+                                            .name())
+                                    .collect(Collectors.joining(", "));
+                            return new StopRow(
+                                    Dates.day(s.start().atZone(event.timeZone()).toLocalDate()),
+                                    Dates.clock(s.start(), event.timeZone()) + "–"
+                                            + Dates.clock(s.end(), event.timeZone()),
+                                    name,
+                                    fished,
+                                    bites(s, form.units()));
+                        })
+                        .toList());
         return read;
     }
 
     private static String bites(PracticeStop stop, Units units) {
-        return stop.bites().isEmpty() ? "none" : stop.bites().stream().map(b -> b.outcome().code() + (b.size() == null ? "" : " "
-                + PracticeDay.shown(b.size(), units))).collect(Collectors.joining(" · "));
+        return stop.bites().isEmpty()
+                ? "none"
+                : stop.bites().stream()
+                        .map(b ->
+                                b.outcome().code() + (b.size() == null ? "" : " " + PracticeDay.shown(b.size(), units)))
+                        .collect(Collectors.joining(" · "));
     }
 
     private static String words(LogImport.Problem p) {
@@ -247,7 +327,8 @@ class LogController {
             return p.message();
         }
         String rows = p.rows().stream().limit(ROWS_NAMED).map(String::valueOf).collect(Collectors.joining(", "));
-        return (p.rows().size() == 1 ? "Row " : "Rows ") + rows + (p.rows().size() > ROWS_NAMED ? " and " + (p.rows().size() - ROWS_NAMED) + " more" : "") + ": "
+        return (p.rows().size() == 1 ? "Row " : "Rows ") + rows
+                + (p.rows().size() > ROWS_NAMED ? " and " + (p.rows().size() - ROWS_NAMED) + " more" : "") + ": "
                 + p.message();
     }
 }

@@ -20,6 +20,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
+import lochan.core.lake.SpotType;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Hooks;
@@ -27,11 +29,9 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
-import lochan.core.lake.SpotType;
-import lochan.core.lake.Spot;
+import lochan.offline.form.Form;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvTable;
-import lochan.offline.form.Form;
 import lochan.web.shared.Codes;
 
 /**
@@ -40,9 +40,11 @@ import lochan.web.shared.Codes;
  */
 final class LogImport {
 
-    private static final List<LogColumn> SAME_STOP = List.of(LogColumn.DATE, LogColumn.SPOT, LogColumn.START, LogColumn.END, LogColumn.MINUTES);
+    private static final List<LogColumn> SAME_STOP =
+            List.of(LogColumn.DATE, LogColumn.SPOT, LogColumn.START, LogColumn.END, LogColumn.MINUTES);
     /** What a row may tell without anything having bitten. */
     private static final Set<LogColumn> NO_BITE = Set.of(LogColumn.PRESENTATION, LogColumn.RETRIEVE, LogColumn.HOW);
+
     private static final Pattern TIMED = Pattern.compile("(.*\\S) (\\d+(?:[.,]\\d+)?) ?min(?:utes)?");
     private static final Pattern WHOLE_MINUTES = Pattern.compile("(\\d{1,4})(?:[.,]0+)?(?: ?min(?:utes)?)?");
     private static final int LONGEST_NAME = 80;
@@ -73,10 +75,11 @@ final class LogImport {
      * @param spotTaken  codes that no new spot may get
      * @param batch      begins the codes of the stops
      */
-    record Options(boolean monthFirst, boolean weighed, Map<String, Hooks> hooks, Predicate<String> spotTaken, String batch) { }
+    record Options(
+            boolean monthFirst, boolean weighed, Map<String, Hooks> hooks, Predicate<String> spotTaken, String batch) {}
 
     /** @param rows numbers of the rows it is about, none for the whole sheet */
-    record Problem(String message, List<Integer> rows) { }
+    record Problem(String message, List<Integer> rows) {}
 
     /**
      * What the sheet says.
@@ -85,8 +88,13 @@ final class LogImport {
      * @param problems what must be corrected before anything is taken
      * @param remarks  what is taken otherwise than it stands there
      */
-    record Result(List<PracticeStop> stops, List<Spot> newSpots, List<Presentation> newPresentations, int known, List<Problem> problems,
-                List<Problem> remarks) {
+    record Result(
+            List<PracticeStop> stops,
+            List<Spot> newSpots,
+            List<Presentation> newPresentations,
+            int known,
+            List<Problem> problems,
+            List<Problem> remarks) {
 
         public int bites() {
             return stops.stream().mapToInt(s -> s.bites().size()).sum();
@@ -94,9 +102,9 @@ final class LogImport {
     }
 
     /** The rows of one stop. */
-    private record Group(int firstRow, Map<LogColumn, String> cells, Set<String> fished, List<BiteRow> bites) { }
+    private record Group(int firstRow, Map<LogColumn, String> cells, Set<String> fished, List<BiteRow> bites) {}
 
-    private record BiteRow(int row, Map<LogColumn, String> cells) { }
+    private record BiteRow(int row, Map<LogColumn, String> cells) {}
 
     private LogImport(CsvTable table, Map<LogColumn, Integer> columns, EventData event, Units units, Options options) {
         this.table = table;
@@ -116,12 +124,19 @@ final class LogImport {
             table.rows().forEach(log::group);
             log.groups.values().forEach(log::take);
         }
-        return new Result(List.copyOf(log.stops), List.copyOf(log.newSpots), List.copyOf(log.newPresentations), log.known, listed(log.problems),
+        return new Result(
+                List.copyOf(log.stops),
+                List.copyOf(log.newSpots),
+                List.copyOf(log.newPresentations),
+                log.known,
+                listed(log.problems),
                 listed(log.remarks));
     }
 
     private static List<Problem> listed(Map<String, Set<Integer>> told) {
-        return told.entrySet().stream().map(e -> new Problem(e.getKey(), List.copyOf(e.getValue()))).toList();
+        return told.entrySet().stream()
+                .map(e -> new Problem(e.getKey(), List.copyOf(e.getValue())))
+                .toList();
     }
 
     private void checkColumns() {
@@ -131,7 +146,8 @@ final class LogImport {
             }
         }
         if (!columns.containsKey(LogColumn.END) && !columns.containsKey(LogColumn.MINUTES)) {
-            problem("How long was it fished? Choose the column of the end, or of the minutes fished: without effort a bite cannot be counted.");
+            problem(
+                    "How long was it fished? Choose the column of the end, or of the minutes fished: without effort a bite cannot be counted.");
         }
     }
 
@@ -145,7 +161,11 @@ final class LogImport {
 
     private void problems(int row, Form form) {
         form.allErrors().forEach((field, messages) -> {
-            String label = Stream.of(LogColumn.values()).filter(c -> c.code().equals(field)).findFirst().orElse(LogColumn.FISHED).label();
+            String label = Stream.of(LogColumn.values())
+                    .filter(c -> c.code().equals(field))
+                    .findFirst()
+                    .orElse(LogColumn.FISHED)
+                    .label();
             messages.forEach(m -> problem(row, label + ": " + m));
         });
     }
@@ -163,7 +183,9 @@ final class LogImport {
         }
         cells.forEach((column, cell) -> {
             if (column.of() == LogColumn.Of.STOP && !cell.equals(group.cells().computeIfAbsent(column, c -> cell))) {
-                remarks.computeIfAbsent(column.label() + " differs within one stop: what its first row says is taken.", m -> new LinkedHashSet<>())
+                remarks.computeIfAbsent(
+                                column.label() + " differs within one stop: what its first row says is taken.",
+                                m -> new LinkedHashSet<>())
                         .add(row.number());
             }
         });
@@ -177,9 +199,13 @@ final class LogImport {
 
     /** The stop that a row belongs to; null when it cannot be told. */
     private Group groupOf(int row, Map<LogColumn, String> cells) {
-        String same = SAME_STOP.stream().map(c -> CellText.name(cells.getOrDefault(c, ""))).collect(Collectors.joining("\n"));
+        String same = SAME_STOP.stream()
+                .map(c -> CellText.name(cells.getOrDefault(c, "")))
+                .collect(Collectors.joining("\n"));
         if (!same.isBlank()) {
-            above = groups.computeIfAbsent(same, k -> new Group(row, new EnumMap<>(LogColumn.class), new LinkedHashSet<>(), new ArrayList<>()));
+            above = groups.computeIfAbsent(
+                    same,
+                    k -> new Group(row, new EnumMap<>(LogColumn.class), new LinkedHashSet<>(), new ArrayList<>()));
         } else if (above == null) {
             problem(row, "The spot, the date and the times are empty, and no stop stands above.");
         }
@@ -196,7 +222,8 @@ final class LogImport {
         }
         putFished(group, form);
         putEnd(form);
-        Optional<PracticeStop> stop = StopForm.read(form, options.batch() + stops.size(), List.of(), List.copyOf(presentations.values()), zone());
+        Optional<PracticeStop> stop = StopForm.read(
+                form, options.batch() + stops.size(), List.of(), List.copyOf(presentations.values()), zone());
         if (stop.isPresent() && stop.get().end() == null) {
             form.error(LogColumn.END.code(), "The end is missing: give an end or the minutes fished.");
         }
@@ -211,8 +238,11 @@ final class LogImport {
     }
 
     private void add(PracticeStop stop, List<Bite> bites) {
-        boolean there = event.stops().stream().anyMatch(s -> s.spotId().equals(stop.spotId())
-                && s.start().truncatedTo(ChronoUnit.MINUTES).equals(stop.start().truncatedTo(ChronoUnit.MINUTES)));
+        boolean there = event.stops().stream()
+                .anyMatch(s -> s.spotId().equals(stop.spotId())
+                        && s.start()
+                                .truncatedTo(ChronoUnit.MINUTES)
+                                .equals(stop.start().truncatedTo(ChronoUnit.MINUTES)));
         if (there) {
             known++;
         } else {
@@ -232,7 +262,10 @@ final class LogImport {
             return known;
         }
         if (!form.has(LogColumn.POSITION.code())) {
-            problem(row, "No spot is called “" + name + "”: add it first, correct the name, or give its position in a column.");
+            problem(
+                    row,
+                    "No spot is called “" + name
+                            + "”: add it first, correct the name, or give its position in a column.");
             return null;
         }
         Position at = form.position(LogColumn.POSITION.code());
@@ -240,7 +273,12 @@ final class LogImport {
             form.words(LogColumn.SPOT.code(), "The name of the spot", LONGEST_NAME);
             return null;
         }
-        Spot fresh = Spot.fresh(Codes.of(name, c -> options.spotTaken().test(c) || newSpots.stream().anyMatch(s -> s.id().equals(c))), name, at,
+        Spot fresh = Spot.fresh(
+                Codes.of(
+                        name,
+                        c -> options.spotTaken().test(c) || newSpots.stream().anyMatch(s -> s.id().equals(c))),
+                name,
+                at,
                 SpotType.orUnsorted(form.value(LogColumn.SPOT_TYPE.code())));
         spots.put(CellText.name(name), fresh);
         newSpots.add(fresh);
@@ -270,13 +308,18 @@ final class LogImport {
         String key = CellText.name(name);
         if (key.isEmpty() || name.length() > LONGEST_NAME) {
             if (!key.isEmpty()) {
-                problem(row, "Presentation: the name has " + name.length() + " characters: expected at most " + LONGEST_NAME + ".");
+                problem(
+                        row,
+                        "Presentation: the name has " + name.length() + " characters: expected at most " + LONGEST_NAME
+                                + ".");
             }
             return null;
         }
         return presentations.computeIfAbsent(key, k -> {
-            Set<String> taken = presentations.values().stream().map(Presentation::id).collect(Collectors.toSet());
-            Presentation fresh = new Presentation(Codes.of(name, taken::contains), name, options.hooks().getOrDefault(name, Hooks.SINGLE));
+            Set<String> taken =
+                    presentations.values().stream().map(Presentation::id).collect(Collectors.toSet());
+            Presentation fresh = new Presentation(
+                    Codes.of(name, taken::contains), name, options.hooks().getOrDefault(name, Hooks.SINGLE));
             newPresentations.add(fresh);
             return fresh;
         });
@@ -289,9 +332,13 @@ final class LogImport {
         Matcher minutes = WHOLE_MINUTES.matcher(form.value(LogColumn.MINUTES.code()));
         LocalTime start = CellText.time(form.value(LogColumn.START.code())).orElse(null);
         if (!minutes.matches()) {
-            form.error(LogColumn.MINUTES.code(), "“" + form.value(LogColumn.MINUTES.code()) + "” is no number of minutes: type it as 45.");
+            form.error(
+                    LogColumn.MINUTES.code(),
+                    "“" + form.value(LogColumn.MINUTES.code()) + "” is no number of minutes: type it as 45.");
         } else if (start != null) {
-            form.put(LogColumn.END.code(), start.plusMinutes(Long.parseLong(minutes.group(1))).toString());
+            form.put(
+                    LogColumn.END.code(),
+                    start.plusMinutes(Long.parseLong(minutes.group(1))).toString());
         }
     }
 
@@ -309,9 +356,13 @@ final class LogImport {
         form.put(LogColumn.PRESENTATION.code(), on == null ? "" : on.id());
         Instant at = stop == null ? null : at(form, stop);
         Optional<Bite> bite = StopForm.readBite(form, at, units);
-        if (bite.isPresent() && bite.get().species() != null
-                && event.rules().species().stream().noneMatch(s -> s.species() == bite.get().species())) {
-            form.error(LogColumn.SPECIES.code(), "“" + form.value(LogColumn.SPECIES.code()) + "” is no species of this event's rules.");
+        if (bite.isPresent()
+                && bite.get().species() != null
+                && event.rules().species().stream()
+                        .noneMatch(s -> s.species() == bite.get().species())) {
+            form.error(
+                    LogColumn.SPECIES.code(),
+                    "“" + form.value(LogColumn.SPECIES.code()) + "” is no species of this event's rules.");
         }
         problems(row.row(), form);
         return form.ok() ? bite : Optional.empty();
@@ -322,8 +373,16 @@ final class LogImport {
         if (time == null || stop.end() == null) {
             return null;
         }
-        Instant at = stop.start().atZone(zone()).toLocalDate().atTime(time).atZone(zone()).toInstant();
-        Instant inside = at.isBefore(stop.start()) && !at.plus(Duration.ofDays(1)).isAfter(stop.end()) ? at.plus(Duration.ofDays(1)) : at;
+        Instant at = stop.start()
+                .atZone(zone())
+                .toLocalDate()
+                .atTime(time)
+                .atZone(zone())
+                .toInstant();
+        Instant inside =
+                at.isBefore(stop.start()) && !at.plus(Duration.ofDays(1)).isAfter(stop.end())
+                        ? at.plus(Duration.ofDays(1))
+                        : at;
         if (inside.isBefore(stop.start()) || inside.isAfter(stop.end())) {
             form.error(LogColumn.AT.code(), "The bite lies outside its stop: give a time in it, or none.");
         }

@@ -7,17 +7,17 @@ import java.util.List;
 import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
-import lochan.core.plan.PlanStop;
-import lochan.core.planning.search.DayPlanner;
-import lochan.core.planning.edits.DayRuns;
-import lochan.core.planning.search.NextCheck;
-import lochan.core.planning.valuation.Strategy;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.search.DayPlanner;
+import lochan.core.planning.search.NextCheck;
+import lochan.core.planning.valuation.Strategy;
 import lochan.web.eventbook.EventKey;
-import lochan.web.modelling.DayModels;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.DayModels;
 import org.springframework.stereotype.Service;
 
 /** Computes in the background what to check next: it plans the day many times. What was found holds as long as the event's practice is the same. */
@@ -31,7 +31,8 @@ class NextChecks {
 
     private final Lakes lakes;
     private final Clock clock;
-    private final BackgroundComputation<EventKey, List<NextCheck.Look>> computation = new BackgroundComputation<>("next-check", k -> k);
+    private final BackgroundComputation<EventKey, List<NextCheck.Look>> computation =
+            new BackgroundComputation<>("next-check", k -> k);
 
     NextChecks(Lakes lakes, Clock clock) {
         this.lakes = lakes;
@@ -41,7 +42,10 @@ class NextChecks {
     /** What is known for the event as it stands; begins to compute when there is nothing yet. Empty without practice. */
     Optional<BackgroundComputation.State<List<NextCheck.Look>>> of(EventKey key, EventData event) {
         Instant now = clock.instant();
-        return event.stops().isEmpty() ? Optional.empty() : Optional.of(computation.open(key, DayModels.basis(event, 1), LOOKS, progress -> looks(event, now, progress)));
+        return event.stops().isEmpty()
+                ? Optional.empty()
+                : Optional.of(computation.open(
+                        key, DayModels.basis(event, 1), LOOKS, progress -> looks(event, now, progress)));
     }
 
     /** Computes what was stopped or failed after all. */
@@ -54,7 +58,8 @@ class NextChecks {
         computation.stop(key);
     }
 
-    private List<NextCheck.Look> looks(EventData event, Instant now, BackgroundComputation.Progress<List<NextCheck.Look>> progress) {
+    private List<NextCheck.Look> looks(
+            EventData event, Instant now, BackgroundComputation.Progress<List<NextCheck.Look>> progress) {
         DayRuns runs = lakes.dayRuns(event);
         NextCheck check = new NextCheck(event, 1, Assumptions.DEFAULTS, set -> plan(set, runs), SCENARIOS, SEED);
         List<Cell> cells = progress.goOn(0) ? check.promising(LOOKS) : List.of();

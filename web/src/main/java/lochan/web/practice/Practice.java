@@ -1,9 +1,5 @@
 package lochan.web.practice;
 
-import lochan.web.weather.Forecasts;
-import org.springframework.core.annotation.Order;
-import lochan.web.eventbook.EventPart;
-import lochan.core.eventdata.EventData;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
@@ -17,19 +13,22 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import lochan.core.almanac.FrontSign;
+import lochan.core.eventdata.EventData;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
-import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.track.TrackPlacing;
 import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventWrite;
+import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventRevisions;
+import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.Codes;
 import lochan.web.shared.NotThereException;
+import lochan.web.weather.Forecasts;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
 /** What was fished in practice, and what bit. */
@@ -47,9 +46,10 @@ public class Practice implements EventPart {
     private final Clock clock;
 
     /** All practice of an event, as it stood at a revision, with those of its stops. */
-    private record AsOf(long revision, Map<String, Long> revisions, List<LoggedStop> stops) { }
+    private record AsOf(long revision, Map<String, Long> revisions, List<LoggedStop> stops) {}
 
-    private final Cache<EventKey, AsOf> latest = Caffeine.newBuilder().maximumSize(EVENTS_KEPT).build();
+    private final Cache<EventKey, AsOf> latest =
+            Caffeine.newBuilder().maximumSize(EVENTS_KEPT).build();
 
     Practice(PracticeRepository repository, EventRevisions revisions, Forecasts forecasts, Clock clock) {
         this.forecasts = forecasts;
@@ -82,7 +82,8 @@ public class Practice implements EventPart {
     /** Adds a presentation under a code of its own. */
     @EventWrite
     void addPresentation(EventKey key, String name, Hooks hooks) {
-        List<String> taken = repository.presentations(key).stream().map(Presentation::id).toList();
+        List<String> taken =
+                repository.presentations(key).stream().map(Presentation::id).toList();
         repository.addPresentations(key, List.of(new Presentation(Codes.of(name, taken::contains), name, hooks)));
     }
 
@@ -109,11 +110,17 @@ public class Practice implements EventPart {
     /** Revisions are read before what they are of: what is written meanwhile is then read again the next time. */
     private AsOf readAgain(EventKey key, long revision, AsOf before) {
         Map<String, Long> now = repository.revisions(key);
-        Map<String, LoggedStop> stops = before.stops().stream().collect(Collectors.toMap(l -> l.stop().id(), l -> l));
-        List<String> changed = now.keySet().stream().filter(code -> !now.get(code).equals(before.revisions().get(code))).toList();
+        Map<String, LoggedStop> stops =
+                before.stops().stream().collect(Collectors.toMap(l -> l.stop().id(), l -> l));
+        List<String> changed = now.keySet().stream()
+                .filter(code -> !now.get(code).equals(before.revisions().get(code)))
+                .toList();
         List<LoggedStop> fresh = changed.size() > FEW ? repository.stops(key) : repository.stops(key, changed);
         fresh.forEach(l -> stops.put(l.stop().id(), l));
-        return new AsOf(revision, now, now.keySet().stream().map(stops::get).filter(Objects::nonNull).toList());
+        return new AsOf(
+                revision,
+                now,
+                now.keySet().stream().map(stops::get).filter(Objects::nonNull).toList());
     }
 
     public LoggedStop logged(EventKey key, String stop) {
@@ -145,8 +152,20 @@ public class Practice implements EventPart {
         if (stops.stream().noneMatch(s -> s.stop().id().equals(code))) {
             stops.stream().filter(s -> s.stop().end() == null).forEach(s -> end(key, s, at));
             Conditions carried = stops.isEmpty() ? Conditions.UNKNOWN : carriedOn(stops, at);
-            repository.add(key, List.of(new PracticeStop(code, spot, at, null, anglers,
-                    presentations.stream().map(p -> new PresentationTime(p, null)).toList(), 0, List.of(), carried)));
+            repository.add(
+                    key,
+                    List.of(new PracticeStop(
+                            code,
+                            spot,
+                            at,
+                            null,
+                            anglers,
+                            presentations.stream()
+                                    .map(p -> new PresentationTime(p, null))
+                                    .toList(),
+                            0,
+                            List.of(),
+                            carried)));
         }
     }
 
@@ -166,7 +185,9 @@ public class Practice implements EventPart {
     }
 
     private void end(EventKey key, LoggedStop logged, Instant at) {
-        Instant earliest = logged.stop().bites().stream().map(Bite::at).filter(Objects::nonNull)
+        Instant earliest = logged.stop().bites().stream()
+                .map(Bite::at)
+                .filter(Objects::nonNull)
                 .reduce(logged.stop().start().plusSeconds(1), (a, b) -> a.isAfter(b) ? a : b);
         Instant latest = logged.stop().start().plus(PracticeStop.LONGEST);
         Instant end = at.isAfter(earliest) ? at : earliest;
@@ -207,9 +228,11 @@ public class Practice implements EventPart {
      * @param north  whether the water lies north of the equator
      */
     PracticeStop filledIn(EventKey key, PracticeStop stop, Conditions before, boolean north) {
-        List<PracticeStop> all = new ArrayList<>(stops(key).stream().filter(o -> !o.id().equals(stop.id())).toList());
+        List<PracticeStop> all = new ArrayList<>(
+                stops(key).stream().filter(o -> !o.id().equals(stop.id())).toList());
         all.add(stop);
-        Boolean front = FrontSign.at(stop.start(), all, forecasts.forecast(key), north).orElse(null);
+        Boolean front =
+                FrontSign.at(stop.start(), all, forecasts.forecast(key), north).orElse(null);
         return stop.withConditions(stop.conditions().filledIn(before, front));
     }
 
@@ -219,7 +242,8 @@ public class Practice implements EventPart {
         PracticeStop s = logged(key, stop).stop();
         repository.addBite(key, stop, bite);
         String presentation = bite.bite().presentationId();
-        if (presentation != null && s.presentations().stream().noneMatch(p -> p.presentationId().equals(presentation))) {
+        if (presentation != null
+                && s.presentations().stream().noneMatch(p -> p.presentationId().equals(presentation))) {
             List<PresentationTime> more = new ArrayList<>(s.presentations());
             more.add(new PresentationTime(presentation, null));
             save(key, s.withPresentations(more));
@@ -229,19 +253,27 @@ public class Practice implements EventPart {
     /** Writes what a track made of practice: stops first, then bites go to theirs. */
     @EventWrite
     public void place(EventKey key, TrackPlacing.Result placed) {
-        Map<String, LoggedStop> before = logged(key).stream().collect(Collectors.toMap(l -> l.stop().id(), l -> l));
+        Map<String, LoggedStop> before =
+                logged(key).stream().collect(Collectors.toMap(l -> l.stop().id(), l -> l));
         for (PracticeStop stop : placed.stops()) {
             save(key, stop.withBites(List.of()));
         }
         for (TrackPlacing.BiteMove moved : placed.moved()) {
             LoggedBite bite = before.get(moved.from()).bites().get(moved.index());
             repository.moveBite(key, bite.code(), moved.to());
-            repository.updateBite(key, new LoggedBite(bite.code(), bite.bite().on(before.get(moved.from()).stop().presentationOf(bite.bite()))));
+            repository.updateBite(
+                    key,
+                    new LoggedBite(
+                            bite.code(),
+                            bite.bite().on(before.get(moved.from()).stop().presentationOf(bite.bite()))));
         }
     }
 
     LoggedBite bite(EventKey key, String stop, String bite) {
-        return logged(key, stop).bites().stream().filter(b -> b.code().equals(bite)).findFirst().orElseThrow(NotThereException::new);
+        return logged(key, stop).bites().stream()
+                .filter(b -> b.code().equals(bite))
+                .findFirst()
+                .orElseThrow(NotThereException::new);
     }
 
     @EventWrite

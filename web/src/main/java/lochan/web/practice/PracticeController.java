@@ -24,10 +24,10 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
 import lochan.core.quantity.Units;
-import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventBook;
 import lochan.offline.form.Form;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import org.springframework.format.annotation.DateTimeFormat;
@@ -58,7 +58,10 @@ class PracticeController {
 
     /** @param date a day to show in full besides the latest */
     @GetMapping("/events/{eventId}/practice")
-    String practice(EventKey key, @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate date, Model model) {
+    String practice(
+            EventKey key,
+            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate date,
+            Model model) {
         return practicePage(key, new Form(accounts.units(key.accountId())), date, model);
     }
 
@@ -70,9 +73,18 @@ class PracticeController {
         model.addAttribute("data", event);
         model.addAttribute("open", open.orElse(null));
         model.addAttribute("freshCode", UUID.randomUUID().toString());
-        List<PracticeDay> days = PracticeDay.of(event, stops.stream().map(LoggedStop::stop).filter(s -> s.end() != null).toList(), date, units);
-        model.addAttribute("days", days.stream().filter(d -> !d.stops().isEmpty()).toList());
-        model.addAttribute("earlier", days.stream().filter(d -> d.stops().isEmpty()).toList());
+        List<PracticeDay> days = PracticeDay.of(
+                event,
+                stops.stream()
+                        .map(LoggedStop::stop)
+                        .filter(s -> s.end() != null)
+                        .toList(),
+                date,
+                units);
+        model.addAttribute(
+                "days", days.stream().filter(d -> !d.stops().isEmpty()).toList());
+        model.addAttribute(
+                "earlier", days.stream().filter(d -> d.stops().isEmpty()).toList());
         model.addAttribute("hooks", Hooks.values());
         model.addAttribute("fishedLast", stops.isEmpty() ? Set.of() : fished(stops.getLast()));
         open.ifPresent(stop -> openPage(stop, event, stops, pad, units, model));
@@ -81,7 +93,8 @@ class PracticeController {
         return "practice/practice";
     }
 
-    private void openPage(LoggedStop open, EventData event, List<LoggedStop> stops, Form pad, Units units, Model model) {
+    private void openPage(
+            LoggedStop open, EventData event, List<LoggedStop> stops, Form pad, Units units, Model model) {
         ZoneId zone = event.timeZone();
         Form conditions = StopForm.of(open, zone, units);
         model.addAttribute("fishedHere", fished(open));
@@ -89,51 +102,101 @@ class PracticeController {
         model.addAttribute("choices", Choices.ALL);
         model.addAttribute("conditions", conditions);
         model.addAttribute("openSpot", event.spot(open.stop().spotId()).orElseThrow());
-        model.addAttribute("openSeconds", Math.max(0, Duration.between(open.stop().start(), practice.now()).toSeconds()));
-        model.addAttribute("openBites", open.bites().reversed().stream().map(b -> row(b, event, units)).toList());
+        model.addAttribute(
+                "openSeconds",
+                Math.max(
+                        0, Duration.between(open.stop().start(), practice.now()).toSeconds()));
+        model.addAttribute(
+                "openBites",
+                open.bites().reversed().stream().map(b -> row(b, event, units)).toList());
         List<Bite> all = stops.stream().flatMap(s -> s.stop().bites().stream()).toList();
         model.addAttribute("retrieves", lastRetrieves(all));
         model.addAttribute("conditionWords", ConditionWords.of(open.stop().conditions(), units));
         if (!pad.has("outcome")) {
-            pad.put("how", all.stream().filter(b -> b.size() != null).reduce((a, b) -> b).map(b -> b.size().how().code()).orElse("guess"));
-            pad.put("species", all.stream().filter(b -> b.species() != null).reduce((a, b) -> b).map(b -> b.species().code()).orElse(""));
+            pad.put(
+                    "how",
+                    all.stream()
+                            .filter(b -> b.size() != null)
+                            .reduce((a, b) -> b)
+                            .map(b -> b.size().how().code())
+                            .orElse("guess"));
+            pad.put(
+                    "species",
+                    all.stream()
+                            .filter(b -> b.species() != null)
+                            .reduce((a, b) -> b)
+                            .map(b -> b.species().code())
+                            .orElse(""));
             List<Bite> here = open.stop().bites();
             BiteNotes last = here.isEmpty() ? BiteNotes.NONE : here.getLast().notes();
             StopForm.putNotes(pad, last, units);
             model.addAttribute("noteWords", ConditionWords.of(last, units));
-            pad.put("presentation", here.isEmpty() || here.getLast().presentationId() == null
-                    ? open.stop().presentations().isEmpty() ? "" : open.stop().presentations().getFirst().presentationId()
-                    : here.getLast().presentationId());
+            pad.put(
+                    "presentation",
+                    here.isEmpty() || here.getLast().presentationId() == null
+                            ? open.stop().presentations().isEmpty()
+                                    ? ""
+                                    : open.stop().presentations().getFirst().presentationId()
+                            : here.getLast().presentationId());
         }
     }
 
     /** The ways of working a lure noted last, the latest first. */
     private static List<String> lastRetrieves(List<Bite> bites) {
-        return bites.reversed().stream().map(b -> b.notes().retrieve()).filter(Objects::nonNull).distinct().limit(RETRIEVES_OFFERED).toList();
+        return bites.reversed().stream()
+                .map(b -> b.notes().retrieve())
+                .filter(Objects::nonNull)
+                .distinct()
+                .limit(RETRIEVES_OFFERED)
+                .toList();
     }
 
     private static Set<String> fished(LoggedStop stop) {
-        return stop.stop().presentations().stream().map(PresentationTime::presentationId).collect(Collectors.toSet());
+        return stop.stop().presentations().stream()
+                .map(PresentationTime::presentationId)
+                .collect(Collectors.toSet());
     }
 
-    record BiteRow(String code, String time, Outcome outcome, String presentation, String species, String size, String notes) { }
+    record BiteRow(
+            String code,
+            String time,
+            Outcome outcome,
+            String presentation,
+            String species,
+            String size,
+            String notes) {}
 
     private static BiteRow row(LoggedBite logged, EventData event, Units units) {
         Bite b = logged.bite();
         String time = b.at() == null ? "some time" : Dates.clock(b.at(), event.timeZone());
-        return new BiteRow(logged.code(), time, b.outcome(),
-                b.presentationId() == null ? "" : event.presentation(b.presentationId()).orElseThrow().name(),
-                b.species() == null ? "" : b.species().code(), b.size() == null ? "" : PracticeDay.shown(b.size(), units),
+        return new BiteRow(
+                logged.code(),
+                time,
+                b.outcome(),
+                b.presentationId() == null
+                        ? ""
+                        : event.presentation(b.presentationId()).orElseThrow().name(),
+                b.species() == null ? "" : b.species().code(),
+                b.size() == null ? "" : PracticeDay.shown(b.size(), units),
                 ConditionWords.of(b.notes(), units));
     }
 
     @PostMapping("/events/{eventId}/practice/start")
-    String start(EventKey key, @RequestParam String spot, @RequestParam(required = false) List<String> presentation,
-                 @RequestParam String code, @RequestParam(defaultValue = "1") int anglers, @RequestParam(defaultValue = "0") long ago,
-                 RedirectAttributes flash) {
+    String start(
+            EventKey key,
+            @RequestParam String spot,
+            @RequestParam(required = false) List<String> presentation,
+            @RequestParam String code,
+            @RequestParam(defaultValue = "1") int anglers,
+            @RequestParam(defaultValue = "0") long ago,
+            RedirectAttributes flash) {
         EventData event = events.event(key);
-        List<String> known = presentation == null ? List.of()
-                : presentation.stream().filter(p -> event.presentation(p).isPresent()).distinct().toList();
+        List<String> known = presentation == null
+                ? List.of()
+                : presentation.stream()
+                        .filter(p -> event.presentation(p).isPresent())
+                        .distinct()
+                        .toList();
         if (event.spot(spot).isEmpty()) {
             flash.addFlashAttribute("trouble", "Choose the spot first.");
         } else if (isCode(code)) {
@@ -147,7 +210,11 @@ class PracticeController {
     }
 
     @PostMapping("/events/{eventId}/practice/end")
-    String end(EventKey key, @RequestParam String stop, @RequestParam(defaultValue = "0") long ago, RedirectAttributes flash) {
+    String end(
+            EventKey key,
+            @RequestParam String stop,
+            @RequestParam(defaultValue = "0") long ago,
+            RedirectAttributes flash) {
         practice.end(key, stop, practice.ago(ago));
         Undo.offer(flash, "Stop ended.", path(key, "practice/reopen", "stop", stop));
         return back(key);
@@ -160,7 +227,11 @@ class PracticeController {
     }
 
     @PostMapping("/events/{eventId}/practice/follow")
-    String follow(EventKey key, @RequestParam String stop, @RequestParam(defaultValue = "1") int more, RedirectAttributes flash) {
+    String follow(
+            EventKey key,
+            @RequestParam String stop,
+            @RequestParam(defaultValue = "1") int more,
+            RedirectAttributes flash) {
         practice.addFollows(key, stop, more > 0 ? 1 : -1);
         if (more > 0) {
             Undo.offer(flash, "Follow logged.", path(key, "practice/follow", "stop", stop) + "&more=-1");
@@ -169,8 +240,15 @@ class PracticeController {
     }
 
     @PostMapping("/events/{eventId}/practice/bites")
-    String bite(EventKey key, @RequestParam String stop, @RequestParam String code, @RequestParam(defaultValue = "0") long ago,
-                @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+    String bite(
+            EventKey key,
+            @RequestParam String stop,
+            @RequestParam String code,
+            @RequestParam(defaultValue = "0") long ago,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Units units = accounts.units(key.accountId());
         EventData event = events.event(key);
         PracticeStop open = practice.logged(key, stop).stop();
@@ -183,21 +261,28 @@ class PracticeController {
             return practicePage(key, form, null, model);
         }
         practice.addBite(key, stop, new LoggedBite(code, bite.orElseThrow()));
-        Undo.offer(flash, switch (bite.orElseThrow().outcome()) {
-            case LANDED -> "Landed, logged. Check the hook.";
-            case LOST -> "Lost, logged. Check the hook.";
-            case MISSED -> "Missed, logged.";
-            case SHAKEN -> "Shaken off, logged.";
-        }, path(key, "practice/bites/delete", "bite", code));
+        Undo.offer(
+                flash,
+                switch (bite.orElseThrow().outcome()) {
+                    case LANDED -> "Landed, logged. Check the hook.";
+                    case LOST -> "Lost, logged. Check the hook.";
+                    case MISSED -> "Missed, logged.";
+                    case SHAKEN -> "Shaken off, logged.";
+                },
+                path(key, "practice/bites/delete", "bite", code));
         return back(key);
     }
 
     private static void checkNames(Form form, EventData event) {
-        if (form.has("presentation") && event.presentation(form.value("presentation")).isEmpty()) {
+        if (form.has("presentation")
+                && event.presentation(form.value("presentation")).isEmpty()) {
             form.error("presentation", "There is no such presentation: choose one of the list.");
         }
-        if (form.has("species") && event.rules().species().stream().noneMatch(s -> s.species().code().equals(form.value("species")))) {
-            form.error("species", "“" + form.value("species") + "” is no species of this event: choose one of the list.");
+        if (form.has("species")
+                && event.rules().species().stream()
+                        .noneMatch(s -> s.species().code().equals(form.value("species")))) {
+            form.error(
+                    "species", "“" + form.value("species") + "” is no species of this event: choose one of the list.");
         }
     }
 
@@ -218,21 +303,36 @@ class PracticeController {
     String editBite(EventKey key, @RequestParam String stop, @RequestParam String bite, Model model) {
         Units units = accounts.units(key.accountId());
         EventData event = events.event(key);
-        return bitePage(event, stop, bite, StopForm.of(practice.bite(key, stop, bite).bite(), event.timeZone(), units), model);
+        return bitePage(
+                event, stop, bite, StopForm.of(practice.bite(key, stop, bite).bite(), event.timeZone(), units), model);
     }
 
     @PostMapping("/events/{eventId}/practice/bites/edit")
-    String saveBite(EventKey key, @RequestParam String stop, @RequestParam String bite, @RequestParam Map<String, String> fields, Model model,
-                    HttpServletResponse response, RedirectAttributes flash) {
+    String saveBite(
+            EventKey key,
+            @RequestParam String stop,
+            @RequestParam String bite,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Units units = accounts.units(key.accountId());
         EventData event = events.event(key);
         PracticeStop at = practice.logged(key, stop).stop();
         practice.bite(key, stop, bite);
         Form form = new Form(fields, units);
         LocalTime time = form.time("at");
-        Instant when = time == null ? null : at.start().atZone(event.timeZone()).toLocalDate().atTime(time)
-                .atZone(event.timeZone()).toInstant();
-        if (when != null && (when.isBefore(at.start().truncatedTo(java.time.temporal.ChronoUnit.MINUTES)) || at.end() != null && when.isAfter(at.end()))) {
+        Instant when = time == null
+                ? null
+                : at.start()
+                        .atZone(event.timeZone())
+                        .toLocalDate()
+                        .atTime(time)
+                        .atZone(event.timeZone())
+                        .toInstant();
+        if (when != null
+                && (when.isBefore(at.start().truncatedTo(java.time.temporal.ChronoUnit.MINUTES))
+                        || at.end() != null && when.isAfter(at.end()))) {
             form.error("at", "The bite lies outside its stop: give a time in it, or none.");
         }
         Instant inside = when != null && when.isBefore(at.start()) ? at.start() : when;
@@ -254,12 +354,19 @@ class PracticeController {
         model.addAttribute("form", form);
         model.addAttribute("outcomes", Outcome.values());
         model.addAttribute("choices", Choices.ALL);
-        model.addAttribute("retrieves", lastRetrieves(event.stops().stream().flatMap(s -> s.bites().stream()).toList()));
+        model.addAttribute(
+                "retrieves",
+                lastRetrieves(
+                        event.stops().stream().flatMap(s -> s.bites().stream()).toList()));
         return "practice/bite";
     }
 
     @PostMapping("/events/{eventId}/practice/conditions")
-    String conditions(EventKey key, @RequestParam String stop, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
+    String conditions(
+            EventKey key,
+            @RequestParam String stop,
+            @RequestParam Map<String, String> fields,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Conditions read = StopForm.conditions(form);
         practice.logged(key, stop);
@@ -267,7 +374,13 @@ class PracticeController {
             practice.note(key, stop, read, isNorth(events.event(key)));
             flash.addFlashAttribute("notice", "Conditions saved; the next stops start with them.");
         } else {
-            flash.addFlashAttribute("trouble", String.join(" ", form.allErrors().values().stream().flatMap(List::stream).toList()));
+            flash.addFlashAttribute(
+                    "trouble",
+                    String.join(
+                            " ",
+                            form.allErrors().values().stream()
+                                    .flatMap(List::stream)
+                                    .toList()));
         }
         return back(key);
     }
@@ -275,13 +388,20 @@ class PracticeController {
     @GetMapping("/events/{eventId}/practice/stops/new")
     String newStop(EventKey key, Model model) {
         EventData event = events.event(key);
-        Form form = new Form(accounts.units(key.accountId())).put("anglers", event.anglers()).put("follows", 0)
+        Form form = new Form(accounts.units(key.accountId()))
+                .put("anglers", event.anglers())
+                .put("follows", 0)
                 .put("date", practice.now().atZone(event.timeZone()).toLocalDate());
         return stopPage(event, null, form, model);
     }
 
     @PostMapping("/events/{eventId}/practice/stops/new")
-    String addStop(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+    String addStop(
+            EventKey key,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         return saveStop(key, UUID.randomUUID().toString(), null, fields, model, response, flash);
     }
 
@@ -293,17 +413,28 @@ class PracticeController {
     }
 
     @PostMapping("/events/{eventId}/practice/stops/edit")
-    String changeStop(EventKey key, @RequestParam String stop, @RequestParam Map<String, String> fields, Model model,
-                      HttpServletResponse response, RedirectAttributes flash) {
+    String changeStop(
+            EventKey key,
+            @RequestParam String stop,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         return saveStop(key, stop, practice.logged(key, stop), fields, model, response, flash);
     }
 
-    private String saveStop(EventKey key, String id, LoggedStop before, Map<String, String> fields, Model model, HttpServletResponse response,
-                            RedirectAttributes flash) {
+    private String saveStop(
+            EventKey key,
+            String id,
+            LoggedStop before,
+            Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         EventData event = events.event(key);
         Form form = new Form(fields, accounts.units(key.accountId()));
-        Optional<PracticeStop> stop = StopForm.read(form, id, before == null ? List.of() : before.stop().bites(), event.presentations(),
-                event.timeZone());
+        Optional<PracticeStop> stop = StopForm.read(
+                form, id, before == null ? List.of() : before.stop().bites(), event.presentations(), event.timeZone());
         if (stop.isPresent() && event.spot(stop.get().spotId()).isEmpty()) {
             form.error("spot", "There is no such spot: choose one of the list.");
         }
@@ -314,7 +445,13 @@ class PracticeController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return stopPage(event, before, form, model);
         }
-        practice.save(key, practice.filledIn(key, stop.orElseThrow(), before == null ? Conditions.UNKNOWN : before.stop().conditions(), isNorth(event)));
+        practice.save(
+                key,
+                practice.filledIn(
+                        key,
+                        stop.orElseThrow(),
+                        before == null ? Conditions.UNKNOWN : before.stop().conditions(),
+                        isNorth(event)));
         flash.addFlashAttribute("notice", before == null ? "Stop logged. Its bites can be added now." : "Stop saved.");
         return before == null ? "redirect:" + path(key, "practice/stops/edit", "stop", id) : back(key);
     }
@@ -326,19 +463,32 @@ class PracticeController {
         model.addAttribute("choices", Choices.ALL);
         model.addAttribute("outcomes", Outcome.values());
         model.addAttribute("freshCode", UUID.randomUUID().toString());
-        model.addAttribute("retrieves", lastRetrieves(event.stops().stream().flatMap(s -> s.bites().stream()).toList()));
+        model.addAttribute(
+                "retrieves",
+                lastRetrieves(
+                        event.stops().stream().flatMap(s -> s.bites().stream()).toList()));
         if (logged != null) {
-            model.addAttribute("light", ConditionWords.light(event, logged.stop().start()));
+            model.addAttribute(
+                    "light", ConditionWords.light(event, logged.stop().start()));
         }
-        model.addAttribute("bites", logged == null ? List.of()
-                : logged.bites().stream().map(b -> row(b, event, (Units) model.getAttribute("units"))).toList());
+        model.addAttribute(
+                "bites",
+                logged == null
+                        ? List.of()
+                        : logged.bites().stream()
+                                .map(b -> row(b, event, (Units) model.getAttribute("units")))
+                                .toList());
         return "practice/stop";
     }
 
     /** A bite of a stop logged afterwards: with no time of its own. */
     @PostMapping("/events/{eventId}/practice/stops/bites")
-    String lateBite(EventKey key, @RequestParam String stop, @RequestParam String code, @RequestParam Map<String, String> fields,
-                    RedirectAttributes flash) {
+    String lateBite(
+            EventKey key,
+            @RequestParam String stop,
+            @RequestParam String code,
+            @RequestParam Map<String, String> fields,
+            RedirectAttributes flash) {
         Units units = accounts.units(key.accountId());
         Form form = new Form(fields, units);
         Optional<Bite> bite = StopForm.readBite(form, null, units);
@@ -347,7 +497,13 @@ class PracticeController {
         if (form.ok() && isCode(code)) {
             practice.addBite(key, stop, new LoggedBite(code, bite.orElseThrow()));
         } else {
-            flash.addFlashAttribute("trouble", String.join(" ", form.allErrors().values().stream().flatMap(List::stream).toList()));
+            flash.addFlashAttribute(
+                    "trouble",
+                    String.join(
+                            " ",
+                            form.allErrors().values().stream()
+                                    .flatMap(List::stream)
+                                    .toList()));
         }
         return "redirect:" + path(key, "practice/stops/edit", "stop", stop);
     }
@@ -370,7 +526,8 @@ class PracticeController {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Hooks hooks = form.choice("hooks", Hooks.class);
         if (!form.has("name") || form.value("name").length() > 80 || hooks == null) {
-            flash.addFlashAttribute("trouble", "A presentation needs a name of at most 80 characters and its kind of hooks.");
+            flash.addFlashAttribute(
+                    "trouble", "A presentation needs a name of at most 80 characters and its kind of hooks.");
         } else {
             practice.addPresentation(key, form.value("name"), hooks);
             flash.addFlashAttribute("notice", "Presentation “" + form.value("name") + "” added.");
@@ -387,6 +544,7 @@ class PracticeController {
     }
 
     private static String path(EventKey key, String page, String name, String value) {
-        return "/events/" + key.eventId() + "/" + page + "?" + name + "=" + URLEncoder.encode(value, StandardCharsets.UTF_8);
+        return "/events/" + key.eventId() + "/" + page + "?" + name + "="
+                + URLEncoder.encode(value, StandardCharsets.UTF_8);
     }
 }

@@ -26,8 +26,15 @@ public record PracticeDay(LocalDate date, String title, String hoursFished, int 
     /** As many days are shown in full. */
     private static final int LATEST = 3;
 
-    record Row(String code, String spot, String time, String length, String presentations, Map<Outcome, Long> outcomes, String sizes,
-               boolean countsForNothing) { }
+    record Row(
+            String code,
+            String spot,
+            String time,
+            String length,
+            String presentations,
+            Map<Outcome, Long> outcomes,
+            String sizes,
+            boolean countsForNothing) {}
 
     /**
      * All days, the latest first; the latest ones and one more in full.
@@ -37,28 +44,60 @@ public record PracticeDay(LocalDate date, String title, String hoursFished, int 
     static List<PracticeDay> of(EventData event, List<PracticeStop> stops, LocalDate chosen, Units units) {
         ZoneId zone = event.timeZone();
         TreeMap<LocalDate, List<PracticeStop>> days = new TreeMap<>(java.util.Comparator.reverseOrder());
-        stops.forEach(s -> days.computeIfAbsent(s.start().atZone(zone).toLocalDate(), d -> new ArrayList<>()).add(s));
+        stops.forEach(s -> days.computeIfAbsent(s.start().atZone(zone).toLocalDate(), d -> new ArrayList<>())
+                .add(s));
         List<LocalDate> full = days.keySet().stream().limit(LATEST).toList();
-        return days.entrySet().stream().map(e -> day(e.getKey(), e.getValue(), full.contains(e.getKey()) || e.getKey().equals(chosen), event, zone, units))
+        return days.entrySet().stream()
+                .map(e -> day(
+                        e.getKey(),
+                        e.getValue(),
+                        full.contains(e.getKey()) || e.getKey().equals(chosen),
+                        event,
+                        zone,
+                        units))
                 .toList();
     }
 
-    private static PracticeDay day(LocalDate date, List<PracticeStop> stops, boolean full, EventData event, ZoneId zone, Units units) {
-        Duration fished = stops.stream().filter(s -> s.end() != null).map(s -> Duration.between(s.start(), s.end()))
+    private static PracticeDay day(
+            LocalDate date, List<PracticeStop> stops, boolean full, EventData event, ZoneId zone, Units units) {
+        Duration fished = stops.stream()
+                .filter(s -> s.end() != null)
+                .map(s -> Duration.between(s.start(), s.end()))
                 .reduce(Duration.ZERO, Duration::plus);
-        List<Row> rows = !full ? List.of() : stops.stream().sorted(java.util.Comparator.comparing(PracticeStop::start)).map(s -> row(s, event, zone, units)).toList();
-        return new PracticeDay(date, Dates.longDay(date), length(fished), stops.stream().mapToInt(s -> s.bites().size()).sum(), rows);
+        List<Row> rows = !full
+                ? List.of()
+                : stops.stream()
+                        .sorted(java.util.Comparator.comparing(PracticeStop::start))
+                        .map(s -> row(s, event, zone, units))
+                        .toList();
+        return new PracticeDay(
+                date,
+                Dates.longDay(date),
+                length(fished),
+                stops.stream().mapToInt(s -> s.bites().size()).sum(),
+                rows);
     }
 
     private static Row row(PracticeStop s, EventData event, ZoneId zone, Units units) {
         Map<Outcome, Long> outcomes = s.bites().stream()
-                .collect(Collectors.groupingBy(b -> b.outcome(), () -> new EnumMap<>(Outcome.class), Collectors.counting()));
-        String sizes = s.bites().stream().filter(b -> b.size() != null).map(b -> shown(b.size(), units)).collect(Collectors.joining(" · "));
-        String presentations = s.presentations().stream().map(p -> event.presentation(p.presentationId()).orElseThrow().name()
-                + minutes(p)).collect(Collectors.joining(", "));
+                .collect(Collectors.groupingBy(
+                        b -> b.outcome(), () -> new EnumMap<>(Outcome.class), Collectors.counting()));
+        String sizes = s.bites().stream()
+                .filter(b -> b.size() != null)
+                .map(b -> shown(b.size(), units))
+                .collect(Collectors.joining(" · "));
+        String presentations = s.presentations().stream()
+                .map(p -> event.presentation(p.presentationId()).orElseThrow().name() + minutes(p))
+                .collect(Collectors.joining(", "));
         String time = Dates.clock(s.start(), zone) + "–" + Dates.clock(s.end(), zone);
-        return new Row(s.id(), event.spot(s.spotId()).orElseThrow().name(), time,
-                s.end() == null ? "open" : length(Duration.between(s.start(), s.end())), presentations, outcomes, sizes,
+        return new Row(
+                s.id(),
+                event.spot(s.spotId()).orElseThrow().name(),
+                time,
+                s.end() == null ? "open" : length(Duration.between(s.start(), s.end())),
+                presentations,
+                outcomes,
+                sizes,
                 s.presentations().isEmpty());
     }
 

@@ -1,7 +1,6 @@
 package lochan.web.practice;
 
 import static lochan.web.db.Tables.BITE;
-import static lochan.web.db.Tables.FORECAST_PERIOD;
 import static lochan.web.db.Tables.PRESENTATION;
 import static lochan.web.db.Tables.SPOT;
 import static lochan.web.db.Tables.STOP;
@@ -22,7 +21,6 @@ import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Current;
 import lochan.core.practice.FishSize;
-import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.LevelTrend;
 import lochan.core.practice.Outcome;
@@ -31,12 +29,12 @@ import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
-import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventRevisions;
+import lochan.core.practice.TakenOn;
 import lochan.web.db.tables.records.BiteRecord;
 import lochan.web.db.tables.records.StopRecord;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventRevisions;
 import lochan.web.shared.JsonText;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -69,18 +67,30 @@ class PracticeRepository {
     }
 
     List<Presentation> presentations(EventKey key) {
-        return db.selectFrom(PRESENTATION).where(PRESENTATION.EVENT_ID.eq(key.eventId())).and(PRESENTATION.ACCOUNT_ID.eq(key.accountId()))
+        return db.selectFrom(PRESENTATION)
+                .where(PRESENTATION.EVENT_ID.eq(key.eventId()))
+                .and(PRESENTATION.ACCOUNT_ID.eq(key.accountId()))
                 .orderBy(PRESENTATION.ORDINAL)
-                .fetch(r -> new Presentation(r.getCode(), r.getName(), Coded.find(Hooks.class, r.getHooks()).orElseThrow()));
+                .fetch(r -> new Presentation(
+                        r.getCode(),
+                        r.getName(),
+                        Coded.find(Hooks.class, r.getHooks()).orElseThrow()));
     }
 
     void addPresentations(EventKey key, List<Presentation> presentations) {
-        int next = next(PRESENTATION, PRESENTATION.ORDINAL,
+        int next = next(
+                PRESENTATION,
+                PRESENTATION.ORDINAL,
                 PRESENTATION.EVENT_ID.eq(key.eventId()).and(PRESENTATION.ACCOUNT_ID.eq(key.accountId())));
         List<TableRecord<?>> rows = new ArrayList<>();
         for (Presentation p : presentations) {
-            rows.add(db.newRecord(PRESENTATION).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next + rows.size())
-                    .setCode(p.id()).setName(p.name()).setHooks(p.hooks().code()));
+            rows.add(db.newRecord(PRESENTATION)
+                    .setEventId(key.eventId())
+                    .setAccountId(key.accountId())
+                    .setOrdinal(next + rows.size())
+                    .setCode(p.id())
+                    .setName(p.name())
+                    .setHooks(p.hooks().code()));
         }
         db.batchInsert(rows).execute();
     }
@@ -100,50 +110,102 @@ class PracticeRepository {
 
     /** The revision of each stop by its code, in the order they were logged. */
     Map<String, Long> revisions(EventKey key) {
-        return db.select(STOP.CODE, STOP.REVISION).from(STOP).join(SPOT).on(SPOT.EVENT_ID.eq(STOP.EVENT_ID), SPOT.CODE.eq(STOP.SPOT_CODE))
-                .where(stopIn(key)).and(STOP.DELETED_AT.isNull()).and(SPOT.DELETED_AT.isNull()).orderBy(STOP.ORDINAL).fetchMap(STOP.CODE, STOP.REVISION);
+        return db.select(STOP.CODE, STOP.REVISION)
+                .from(STOP)
+                .join(SPOT)
+                .on(SPOT.EVENT_ID.eq(STOP.EVENT_ID), SPOT.CODE.eq(STOP.SPOT_CODE))
+                .where(stopIn(key))
+                .and(STOP.DELETED_AT.isNull())
+                .and(SPOT.DELETED_AT.isNull())
+                .orderBy(STOP.ORDINAL)
+                .fetchMap(STOP.CODE, STOP.REVISION);
     }
 
     /** Says that stops or their bites were written. */
     private void touch(EventKey key, Condition which) {
         long revision = revisions.change(key);
-        db.update(STOP).set(STOP.REVISION, revision).where(stopIn(key)).and(which).execute();
+        db.update(STOP)
+                .set(STOP.REVISION, revision)
+                .where(stopIn(key))
+                .and(which)
+                .execute();
     }
 
     /** The stop of a bite. */
     private static Condition holds(EventKey key, String bite) {
-        return STOP.CODE.in(DSL.select(BITE.STOP_CODE).from(BITE).where(biteIn(key)).and(BITE.CODE.eq(bite)));
+        return STOP.CODE.in(
+                DSL.select(BITE.STOP_CODE).from(BITE).where(biteIn(key)).and(BITE.CODE.eq(bite)));
     }
 
     private List<LoggedStop> stops(EventKey key, Condition which) {
         Condition stops = stopIn(key).and(which).and(SPOT.DELETED_AT.isNull());
-        Map<String, List<PresentationTime>> presentations = db.select(STOP_PRESENTATION.fields()).from(STOP_PRESENTATION)
-                .join(STOP).on(STOP.EVENT_ID.eq(STOP_PRESENTATION.EVENT_ID), STOP.CODE.eq(STOP_PRESENTATION.STOP_CODE))
-                .join(SPOT).on(SPOT.EVENT_ID.eq(STOP.EVENT_ID), SPOT.CODE.eq(STOP.SPOT_CODE))
-                .where(stops).orderBy(STOP_PRESENTATION.ORDINAL)
-                .fetchGroups(r -> r.get(STOP_PRESENTATION.STOP_CODE),
-                        r -> new PresentationTime(r.get(STOP_PRESENTATION.PRESENTATION_CODE), r.get(STOP_PRESENTATION.MINUTES)));
-        Map<String, List<LoggedBite>> bites = db.select(BITE.fields()).from(BITE)
-                .join(STOP).on(STOP.EVENT_ID.eq(BITE.EVENT_ID), STOP.CODE.eq(BITE.STOP_CODE))
-                .join(SPOT).on(SPOT.EVENT_ID.eq(STOP.EVENT_ID), SPOT.CODE.eq(STOP.SPOT_CODE))
-                .where(stops).and(BITE.DELETED_AT.isNull()).orderBy(BITE.ORDINAL)
+        Map<String, List<PresentationTime>> presentations = db.select(STOP_PRESENTATION.fields())
+                .from(STOP_PRESENTATION)
+                .join(STOP)
+                .on(STOP.EVENT_ID.eq(STOP_PRESENTATION.EVENT_ID), STOP.CODE.eq(STOP_PRESENTATION.STOP_CODE))
+                .join(SPOT)
+                .on(SPOT.EVENT_ID.eq(STOP.EVENT_ID), SPOT.CODE.eq(STOP.SPOT_CODE))
+                .where(stops)
+                .orderBy(STOP_PRESENTATION.ORDINAL)
+                .fetchGroups(
+                        r -> r.get(STOP_PRESENTATION.STOP_CODE),
+                        r -> new PresentationTime(
+                                r.get(STOP_PRESENTATION.PRESENTATION_CODE), r.get(STOP_PRESENTATION.MINUTES)));
+        Map<String, List<LoggedBite>> bites = db.select(BITE.fields())
+                .from(BITE)
+                .join(STOP)
+                .on(STOP.EVENT_ID.eq(BITE.EVENT_ID), STOP.CODE.eq(BITE.STOP_CODE))
+                .join(SPOT)
+                .on(SPOT.EVENT_ID.eq(STOP.EVENT_ID), SPOT.CODE.eq(STOP.SPOT_CODE))
+                .where(stops)
+                .and(BITE.DELETED_AT.isNull())
+                .orderBy(BITE.ORDINAL)
                 .fetchGroups(r -> r.get(BITE.STOP_CODE), r -> bite(r.into(BITE)));
-        return db.select(STOP.fields()).from(STOP).join(SPOT).on(SPOT.EVENT_ID.eq(STOP.EVENT_ID), SPOT.CODE.eq(STOP.SPOT_CODE))
-                .where(stops).orderBy(STOP.ORDINAL)
-                .fetch(r -> stop(r.into(STOP), presentations.getOrDefault(r.get(STOP.CODE), List.of()),
+        return db.select(STOP.fields())
+                .from(STOP)
+                .join(SPOT)
+                .on(SPOT.EVENT_ID.eq(STOP.EVENT_ID), SPOT.CODE.eq(STOP.SPOT_CODE))
+                .where(stops)
+                .orderBy(STOP.ORDINAL)
+                .fetch(r -> stop(
+                        r.into(STOP),
+                        presentations.getOrDefault(r.get(STOP.CODE), List.of()),
                         bites.getOrDefault(r.get(STOP.CODE), List.of())));
     }
 
     private static LoggedStop stop(StopRecord r, List<PresentationTime> presentations, List<LoggedBite> bites) {
-        Conditions conditions = new Conditions(r.getWaterTempC(), r.getVisibilityM(), r.getWindMps(), coded(Sky.class, r.getSky()), r.getBoatsNear(),
-                signs(r), JsonText.map(r.getEntered()));
-        return new LoggedStop(new PracticeStop(r.getCode(), r.getSpotCode(), r.getStartAt(), r.getEndAt(), r.getAnglers(), presentations,
-                r.getFollows(), bites.stream().map(LoggedBite::bite).toList(), conditions), bites);
+        Conditions conditions = new Conditions(
+                r.getWaterTempC(),
+                r.getVisibilityM(),
+                r.getWindMps(),
+                coded(Sky.class, r.getSky()),
+                r.getBoatsNear(),
+                signs(r),
+                JsonText.map(r.getEntered()));
+        return new LoggedStop(
+                new PracticeStop(
+                        r.getCode(),
+                        r.getSpotCode(),
+                        r.getStartAt(),
+                        r.getEndAt(),
+                        r.getAnglers(),
+                        presentations,
+                        r.getFollows(),
+                        bites.stream().map(LoggedBite::bite).toList(),
+                        conditions),
+                bites);
     }
 
     private static Signs signs(StopRecord r) {
-        return new Signs(coded(ClarityTrend.class, r.getClarityTrend()), r.getWindFromDeg(), coded(Surface.class, r.getSurface()), r.getRecentFront(),
-                coded(LevelTrend.class, r.getLevelTrend()), coded(Current.class, r.getWaterCurrent()), r.getBaitSeen(), r.getBaitDepthM());
+        return new Signs(
+                coded(ClarityTrend.class, r.getClarityTrend()),
+                r.getWindFromDeg(),
+                coded(Surface.class, r.getSurface()),
+                r.getRecentFront(),
+                coded(LevelTrend.class, r.getLevelTrend()),
+                coded(Current.class, r.getWaterCurrent()),
+                r.getBaitSeen(),
+                r.getBaitDepthM());
     }
 
     private static <E extends Enum<E> & Coded> E coded(Class<E> type, String code) {
@@ -155,15 +217,35 @@ class PracticeRepository {
     }
 
     private static LoggedBite bite(BiteRecord r) {
-        FishSize size = r.getSizeHow() == null ? null : new FishSize(Coded.find(FishSize.How.class, r.getSizeHow()).orElseThrow(), r.getGrams(),
-                r.getLoGrams(), r.getHiGrams(), r.getMm(), r.getGuessGrams(), r.getEntered());
+        FishSize size = r.getSizeHow() == null
+                ? null
+                : new FishSize(
+                        Coded.find(FishSize.How.class, r.getSizeHow()).orElseThrow(),
+                        r.getGrams(),
+                        r.getLoGrams(),
+                        r.getHiGrams(),
+                        r.getMm(),
+                        r.getGuessGrams(),
+                        r.getEntered());
         Species species = coded(Species.class, r.getSpecies());
-        return new LoggedBite(r.getCode(), new Bite(r.getAt(), Coded.find(Outcome.class, r.getOutcome()).orElseThrow(),
-                r.getPresentationCode(), species, size, notes(r)));
+        return new LoggedBite(
+                r.getCode(),
+                new Bite(
+                        r.getAt(),
+                        Coded.find(Outcome.class, r.getOutcome()).orElseThrow(),
+                        r.getPresentationCode(),
+                        species,
+                        size,
+                        notes(r)));
     }
 
     private static BiteNotes notes(BiteRecord r) {
-        return new BiteNotes(r.getRetrieve(), r.getFishDepthM(), r.getWaterDepthM(), coded(TakenOn.class, r.getTakenOn()), r.getOnRig(),
+        return new BiteNotes(
+                r.getRetrieve(),
+                r.getFishDepthM(),
+                r.getWaterDepthM(),
+                coded(TakenOn.class, r.getTakenOn()),
+                r.getOnRig(),
                 JsonText.map(r.getNotesEntered()));
     }
 
@@ -175,7 +257,11 @@ class PracticeRepository {
             List<TableRecord<?>> rows = new ArrayList<>();
             List<PracticeStop> some = stops.subList(from, Math.min(from + STOPS_AT_ONCE, stops.size()));
             for (PracticeStop stop : some) {
-                rows.add(filled(stop).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next++).setCode(stop.id())
+                rows.add(filled(stop)
+                        .setEventId(key.eventId())
+                        .setAccountId(key.accountId())
+                        .setOrdinal(next++)
+                        .setCode(stop.id())
                         .setRevision(revision));
             }
             some.forEach(stop -> rows.addAll(presentationRows(key, stop)));
@@ -187,7 +273,11 @@ class PracticeRepository {
     private List<TableRecord<?>> biteRows(EventKey key, PracticeStop stop) {
         List<TableRecord<?>> rows = new ArrayList<>();
         for (Bite bite : stop.bites()) {
-            rows.add(filled(bite).setEventId(key.eventId()).setAccountId(key.accountId()).setStopCode(stop.id()).setOrdinal(rows.size())
+            rows.add(filled(bite)
+                    .setEventId(key.eventId())
+                    .setAccountId(key.accountId())
+                    .setStopCode(stop.id())
+                    .setOrdinal(rows.size())
                     .setCode(stop.id().length() > 50 ? UUID.randomUUID().toString() : stop.id() + "/" + rows.size()));
         }
         return rows;
@@ -195,17 +285,29 @@ class PracticeRepository {
 
     void update(EventKey key, PracticeStop stop) {
         touch(key, STOP.CODE.eq(stop.id()));
-        db.update(STOP).set(filled(stop)).where(stopIn(key)).and(STOP.CODE.eq(stop.id())).execute();
-        db.deleteFrom(STOP_PRESENTATION).where(STOP_PRESENTATION.EVENT_ID.eq(key.eventId()))
-                .and(STOP_PRESENTATION.ACCOUNT_ID.eq(key.accountId())).and(STOP_PRESENTATION.STOP_CODE.eq(stop.id())).execute();
+        db.update(STOP)
+                .set(filled(stop))
+                .where(stopIn(key))
+                .and(STOP.CODE.eq(stop.id()))
+                .execute();
+        db.deleteFrom(STOP_PRESENTATION)
+                .where(STOP_PRESENTATION.EVENT_ID.eq(key.eventId()))
+                .and(STOP_PRESENTATION.ACCOUNT_ID.eq(key.accountId()))
+                .and(STOP_PRESENTATION.STOP_CODE.eq(stop.id()))
+                .execute();
         db.batchInsert(presentationRows(key, stop)).execute();
     }
 
     private List<TableRecord<?>> presentationRows(EventKey key, PracticeStop stop) {
         List<TableRecord<?>> rows = new ArrayList<>();
         for (PresentationTime p : stop.presentations()) {
-            rows.add(db.newRecord(STOP_PRESENTATION).setEventId(key.eventId()).setAccountId(key.accountId()).setStopCode(stop.id())
-                    .setOrdinal(rows.size()).setPresentationCode(p.presentationId()).setMinutes(p.minutes()));
+            rows.add(db.newRecord(STOP_PRESENTATION)
+                    .setEventId(key.eventId())
+                    .setAccountId(key.accountId())
+                    .setStopCode(stop.id())
+                    .setOrdinal(rows.size())
+                    .setPresentationCode(p.presentationId())
+                    .setMinutes(p.minutes()));
         }
         return rows;
     }
@@ -213,22 +315,48 @@ class PracticeRepository {
     private StopRecord filled(PracticeStop stop) {
         Conditions c = stop.conditions();
         Signs signs = c.signs();
-        return db.newRecord(STOP).setSpotCode(stop.spotId()).setStartAt(stop.start()).setEndAt(stop.end()).setAnglers(stop.anglers())
-                .setFollows(stop.follows()).setWaterTempC(c.waterTempC()).setVisibilityM(c.visibilityM()).setWindMps(c.windMps())
-                .setSky(code(c.sky())).setBoatsNear(c.boatsNear()).setClarityTrend(code(signs.clarityTrend())).setWindFromDeg(signs.windFromDeg())
-                .setSurface(code(signs.surface())).setRecentFront(signs.recentFront()).setLevelTrend(code(signs.levelTrend()))
-                .setWaterCurrent(code(signs.current())).setBaitSeen(signs.baitSeen()).setBaitDepthM(signs.baitDepthM())
+        return db.newRecord(STOP)
+                .setSpotCode(stop.spotId())
+                .setStartAt(stop.start())
+                .setEndAt(stop.end())
+                .setAnglers(stop.anglers())
+                .setFollows(stop.follows())
+                .setWaterTempC(c.waterTempC())
+                .setVisibilityM(c.visibilityM())
+                .setWindMps(c.windMps())
+                .setSky(code(c.sky()))
+                .setBoatsNear(c.boatsNear())
+                .setClarityTrend(code(signs.clarityTrend()))
+                .setWindFromDeg(signs.windFromDeg())
+                .setSurface(code(signs.surface()))
+                .setRecentFront(signs.recentFront())
+                .setLevelTrend(code(signs.levelTrend()))
+                .setWaterCurrent(code(signs.current()))
+                .setBaitSeen(signs.baitSeen())
+                .setBaitDepthM(signs.baitDepthM())
                 .setEntered(JsonText.of(c.entered()));
     }
 
     private BiteRecord filled(Bite bite) {
         FishSize s = bite.size();
         BiteNotes n = bite.notes();
-        return db.newRecord(BITE).setAt(bite.at()).setOutcome(bite.outcome().code()).setPresentationCode(bite.presentationId())
-                .setSpecies(code(bite.species())).setSizeHow(s == null ? null : s.how().code())
-                .setGrams(s == null ? null : s.grams()).setLoGrams(s == null ? null : s.loGrams()).setHiGrams(s == null ? null : s.hiGrams())
-                .setMm(s == null ? null : s.mm()).setGuessGrams(s == null ? null : s.guessGrams()).setEntered(s == null ? null : s.entered())
-                .setRetrieve(n.retrieve()).setFishDepthM(n.fishDepthM()).setWaterDepthM(n.waterDepthM()).setTakenOn(code(n.takenOn())).setOnRig(n.onRig())
+        return db.newRecord(BITE)
+                .setAt(bite.at())
+                .setOutcome(bite.outcome().code())
+                .setPresentationCode(bite.presentationId())
+                .setSpecies(code(bite.species()))
+                .setSizeHow(s == null ? null : s.how().code())
+                .setGrams(s == null ? null : s.grams())
+                .setLoGrams(s == null ? null : s.loGrams())
+                .setHiGrams(s == null ? null : s.hiGrams())
+                .setMm(s == null ? null : s.mm())
+                .setGuessGrams(s == null ? null : s.guessGrams())
+                .setEntered(s == null ? null : s.entered())
+                .setRetrieve(n.retrieve())
+                .setFishDepthM(n.fishDepthM())
+                .setWaterDepthM(n.waterDepthM())
+                .setTakenOn(code(n.takenOn()))
+                .setOnRig(n.onRig())
                 .setNotesEntered(JsonText.of(n.entered()));
     }
 
@@ -236,38 +364,74 @@ class PracticeRepository {
     void moveBite(EventKey key, String bite, String toStop) {
         touch(key, holds(key, bite).or(STOP.CODE.eq(toStop)));
         int next = next(BITE, BITE.ORDINAL, biteIn(key).and(BITE.STOP_CODE.eq(toStop)));
-        db.update(BITE).set(BITE.STOP_CODE, toStop).set(BITE.ORDINAL, next).where(biteIn(key)).and(BITE.CODE.eq(bite)).execute();
+        db.update(BITE)
+                .set(BITE.STOP_CODE, toStop)
+                .set(BITE.ORDINAL, next)
+                .where(biteIn(key))
+                .and(BITE.CODE.eq(bite))
+                .execute();
     }
 
     /** Adds a bite unless one of that code is there already. */
     void addBite(EventKey key, String stopCode, LoggedBite bite) {
         touch(key, STOP.CODE.eq(stopCode));
         int next = next(BITE, BITE.ORDINAL, biteIn(key).and(BITE.STOP_CODE.eq(stopCode)));
-        db.insertInto(BITE).set(filled(bite.bite()).setEventId(key.eventId()).setAccountId(key.accountId()).setStopCode(stopCode)
-                .setOrdinal(next).setCode(bite.code())).onDuplicateKeyIgnore().execute();
+        db.insertInto(BITE)
+                .set(filled(bite.bite())
+                        .setEventId(key.eventId())
+                        .setAccountId(key.accountId())
+                        .setStopCode(stopCode)
+                        .setOrdinal(next)
+                        .setCode(bite.code()))
+                .onDuplicateKeyIgnore()
+                .execute();
     }
 
     void updateBite(EventKey key, LoggedBite bite) {
         touch(key, holds(key, bite.code()));
-        db.update(BITE).set(filled(bite.bite())).where(biteIn(key)).and(BITE.CODE.eq(bite.code())).execute();
+        db.update(BITE)
+                .set(filled(bite.bite()))
+                .where(biteIn(key))
+                .and(BITE.CODE.eq(bite.code()))
+                .execute();
     }
 
     boolean setBiteDeleted(EventKey key, String code, Instant at) {
         touch(key, holds(key, code));
-        return db.update(BITE).set(BITE.DELETED_AT, at).where(biteIn(key)).and(BITE.CODE.eq(code)).execute() == 1;
+        return db.update(BITE)
+                        .set(BITE.DELETED_AT, at)
+                        .where(biteIn(key))
+                        .and(BITE.CODE.eq(code))
+                        .execute()
+                == 1;
     }
 
     boolean setStopDeleted(EventKey key, String code, Instant at) {
         revisions.change(key);
-        return db.update(STOP).set(STOP.DELETED_AT, at).where(stopIn(key)).and(STOP.CODE.eq(code)).execute() == 1;
+        return db.update(STOP)
+                        .set(STOP.DELETED_AT, at)
+                        .where(stopIn(key))
+                        .and(STOP.CODE.eq(code))
+                        .execute()
+                == 1;
     }
 
     int setBatchDeleted(EventKey key, String begin, Instant at) {
         revisions.change(key);
-        return db.update(STOP).set(STOP.DELETED_AT, at).where(stopIn(key)).and(STOP.CODE.startsWith(begin)).and(STOP.DELETED_AT.isNull()).execute();
+        return db.update(STOP)
+                .set(STOP.DELETED_AT, at)
+                .where(stopIn(key))
+                .and(STOP.CODE.startsWith(begin))
+                .and(STOP.DELETED_AT.isNull())
+                .execute();
     }
 
     private int next(Table<?> table, Field<Integer> ordinal, Condition where) {
-        return db.select(DSL.coalesce(DSL.max(ordinal), -1)).from(table).where(where).fetchSingle().value1() + 1;
+        return db.select(DSL.coalesce(DSL.max(ordinal), -1))
+                        .from(table)
+                        .where(where)
+                        .fetchSingle()
+                        .value1()
+                + 1;
     }
 }

@@ -7,17 +7,17 @@ import java.util.TreeSet;
 import lochan.core.Assumptions;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.SpotType;
+import lochan.core.model.ranking.EveningReview;
 import lochan.core.planning.search.NextCheck;
 import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Units;
-import lochan.core.model.ranking.EveningReview;
-import lochan.core.lake.SpotType;
 import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.modelling.BackgroundComputation;
 import lochan.web.shared.Dates;
 import org.springframework.format.annotation.DateTimeFormat;
-import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -42,61 +42,111 @@ class ReviewController {
         this.accounts = accounts;
     }
 
-    record GuessRow(String guess, String scale, String off) { }
+    record GuessRow(String guess, String scale, String off) {}
 
-    record DayChoice(String date, String label, boolean shown) { }
+    record DayChoice(String date, String label, boolean shown) {}
 
     @GetMapping("/events/{eventId}/practice/review")
-    String review(EventKey key, @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate date, Model model) {
+    String review(
+            EventKey key,
+            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate date,
+            Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
         TreeSet<LocalDate> fished = new TreeSet<>();
         event.stops().stream().filter(s -> s.end() != null).forEach(s -> fished.add(dateOf(s, event)));
         LocalDate shown = date != null && fished.contains(date) ? date : fished.isEmpty() ? null : fished.last();
-        model.addAttribute("days", fished.stream().map(d -> new DayChoice(d.toString(), Dates.day(d), d.equals(shown))).toList());
+        model.addAttribute(
+                "days",
+                fished.stream()
+                        .map(d -> new DayChoice(d.toString(), Dates.day(d), d.equals(shown)))
+                        .toList());
         if (shown != null) {
-            List<PracticeStop> stops = event.stops().stream().filter(s -> s.end() != null && dateOf(s, event).equals(shown))
-                    .sorted(java.util.Comparator.comparing(PracticeStop::start)).toList();
+            List<PracticeStop> stops = event.stops().stream()
+                    .filter(s -> s.end() != null && dateOf(s, event).equals(shown))
+                    .sorted(java.util.Comparator.comparing(PracticeStop::start))
+                    .toList();
             EveningReview review = EveningReview.of(event, shown, 1, 0, Assumptions.DEFAULTS);
             model.addAttribute("dayTitle", Dates.longDay(shown));
             model.addAttribute("band", DayBand.of(stops, event, units));
-            model.addAttribute("patterns", review.patterns().stream().limit(MOST_ROWS).map(c -> ChangeRow.ofPattern(c, event)).toList());
-            model.addAttribute("cells", review.cells().stream().limit(MOST_ROWS).map(c -> ChangeRow.ofCell(c, event)).toList());
+            model.addAttribute(
+                    "patterns",
+                    review.patterns().stream()
+                            .limit(MOST_ROWS)
+                            .map(c -> ChangeRow.ofPattern(c, event))
+                            .toList());
+            model.addAttribute(
+                    "cells",
+                    review.cells().stream()
+                            .limit(MOST_ROWS)
+                            .map(c -> ChangeRow.ofCell(c, event))
+                            .toList());
             CompetitionDay first = event.days().getFirst();
-            model.addAttribute("ratesFor", Dates.clock(first.start(), event.timeZone()) + " on " + Dates.day(first.date()));
-            model.addAttribute("unsized", review.unsized().stream().map(id -> event.spot(id).orElseThrow().name()).toList());
-            model.addAttribute("guesses", review.guesses().stream().map(g -> new GuessRow(units.weight(g.guessGrams()), units.weight(g.scaleGrams()),
-                    String.format(Locale.ROOT, "%+d%%", Math.round(100 * (g.guessGrams() / g.scaleGrams() - 1))))).toList());
-            model.addAttribute("bias", String.format(Locale.ROOT, "%+d%%", Math.round(100 * Math.expm1(review.guessBias().mean()))));
+            model.addAttribute(
+                    "ratesFor", Dates.clock(first.start(), event.timeZone()) + " on " + Dates.day(first.date()));
+            model.addAttribute(
+                    "unsized",
+                    review.unsized().stream()
+                            .map(id -> event.spot(id).orElseThrow().name())
+                            .toList());
+            model.addAttribute(
+                    "guesses",
+                    review.guesses().stream()
+                            .map(g -> new GuessRow(
+                                    units.weight(g.guessGrams()),
+                                    units.weight(g.scaleGrams()),
+                                    String.format(
+                                            Locale.ROOT,
+                                            "%+d%%",
+                                            Math.round(100 * (g.guessGrams() / g.scaleGrams() - 1)))))
+                            .toList());
+            model.addAttribute(
+                    "bias",
+                    String.format(
+                            Locale.ROOT,
+                            "%+d%%",
+                            Math.round(100 * Math.expm1(review.guessBias().mean()))));
         }
         return "practice/review";
     }
 
     /** A look as the page shows it. */
-    record LookRow(String where, String worth, String why) { }
+    record LookRow(String where, String worth, String why) {}
 
     @GetMapping("/events/{eventId}/practice/next")
     String next(EventKey key, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
-        BackgroundComputation.State<List<NextCheck.Look>> job = nextChecks.of(key, event).orElse(null);
+        BackgroundComputation.State<List<NextCheck.Look>> job =
+                nextChecks.of(key, event).orElse(null);
         model.addAttribute("job", job);
         model.addAttribute("practised", !event.stops().isEmpty());
         if (job != null && job.result() != null) {
             String day = Dates.day(event.days().getFirst().date());
-            model.addAttribute("looks", job.result().stream().map(l -> look(l, event, units, day)).toList());
+            model.addAttribute(
+                    "looks",
+                    job.result().stream().map(l -> look(l, event, units, day)).toList());
         }
         return "practice/next";
     }
 
     private static LookRow look(NextCheck.Look l, EventData event, Units units, String day) {
-        boolean tried = event.stops().stream().anyMatch(s -> s.spotId().equals(l.cell().spotId())
-                && s.presentations().stream().anyMatch(p -> p.presentationId().equals(l.cell().presentationId())));
+        boolean tried = event.stops().stream()
+                .anyMatch(s -> s.spotId().equals(l.cell().spotId())
+                        && s.presentations().stream().anyMatch(p -> p.presentationId()
+                                .equals(l.cell().presentationId())));
         String kind = SpotType.words(event.spot(l.cell().spotId()).orElseThrow().spotType());
-        String why = (tried ? "Fished, but still uncertain" : l.untriedOfKind() == 1 ? "The only " + kind + " where it was never fished"
-                : "One of " + l.untriedOfKind() + " spots of this type (" + kind + ") where it was never fished")
+        String why = (tried
+                        ? "Fished, but still uncertain"
+                        : l.untriedOfKind() == 1
+                                ? "The only " + kind + " where it was never fished"
+                                : "One of " + l.untriedOfKind() + " spots of this type (" + kind
+                                        + ") where it was never fished")
                 + "; no bite in half an hour: " + Math.round(100 * l.chanceOfNothing()) + "%.";
-        return new LookRow(ChangeRow.words(l.cell(), event), l.grams() < LEAST_ADDED_G ? "almost nothing" : units.weight(l.grams()) + " on " + day, why);
+        return new LookRow(
+                ChangeRow.words(l.cell(), event),
+                l.grams() < LEAST_ADDED_G ? "almost nothing" : units.weight(l.grams()) + " on " + day,
+                why);
     }
 
     @PostMapping("/events/{eventId}/practice/next")

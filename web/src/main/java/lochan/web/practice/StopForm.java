@@ -22,8 +22,8 @@ import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
-import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
+import lochan.core.practice.TakenOn;
 import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.QuantityText;
@@ -35,26 +35,56 @@ final class StopForm {
 
     private static final int LONGEST_WORDS = 80;
 
-    private StopForm() { }
+    private StopForm() {}
 
     static Form of(LoggedStop logged, ZoneId zone, Units units) {
         PracticeStop stop = logged.stop();
-        Form form = new Form(units).put("spot", stop.spotId()).put("date", stop.start().atZone(zone).toLocalDate())
-                .put("start", clock(stop.start(), zone)).put("end", stop.end() == null ? "" : clock(stop.end(), zone))
-                .put("anglers", stop.anglers()).put("follows", stop.follows());
+        Form form = new Form(units)
+                .put("spot", stop.spotId())
+                .put("date", stop.start().atZone(zone).toLocalDate())
+                .put("start", clock(stop.start(), zone))
+                .put("end", stop.end() == null ? "" : clock(stop.end(), zone))
+                .put("anglers", stop.anglers())
+                .put("follows", stop.follows());
         for (PresentationTime p : stop.presentations()) {
             form.put("fished/" + p.presentationId(), "on");
-            form.put("minutes/" + p.presentationId(), p.minutes() == null ? "" : BigDecimal.valueOf(p.minutes()).stripTrailingZeros().toPlainString());
+            form.put(
+                    "minutes/" + p.presentationId(),
+                    p.minutes() == null
+                            ? ""
+                            : BigDecimal.valueOf(p.minutes())
+                                    .stripTrailingZeros()
+                                    .toPlainString());
         }
         Conditions c = stop.conditions();
-        form.put("waterTempC", c.waterTempC(), c.entered(), QuantityText::celsius, units.typedTemperature(c.waterTempC()));
+        form.put(
+                "waterTempC",
+                c.waterTempC(),
+                c.entered(),
+                QuantityText::celsius,
+                units.typedTemperature(c.waterTempC()));
         form.put("visibilityM", c.visibilityM(), c.entered(), QuantityText::metres, units.typedDepth(c.visibilityM()));
         form.put("windMps", c.windMps(), c.entered(), QuantityText::mps, units.typedSpeed(c.windMps()));
         Signs signs = c.signs();
-        form.put("windFromDeg", signs.windFromDeg(), c.entered(), DirectionText::read, signs.windFromDeg() == null ? "" : DirectionText.words(signs.windFromDeg()));
-        form.put("baitDepthM", signs.baitDepthM(), c.entered(), QuantityText::metres, units.typedDepth(signs.baitDepthM()));
-        return form.put("sky", c.sky()).put("boatsNear", c.boatsNear()).put("clarityTrend", signs.clarityTrend()).put("surface", signs.surface())
-                .put("recentFront", signs.recentFront()).put("levelTrend", signs.levelTrend()).put("current", signs.current())
+        form.put(
+                "windFromDeg",
+                signs.windFromDeg(),
+                c.entered(),
+                DirectionText::read,
+                signs.windFromDeg() == null ? "" : DirectionText.words(signs.windFromDeg()));
+        form.put(
+                "baitDepthM",
+                signs.baitDepthM(),
+                c.entered(),
+                QuantityText::metres,
+                units.typedDepth(signs.baitDepthM()));
+        return form.put("sky", c.sky())
+                .put("boatsNear", c.boatsNear())
+                .put("clarityTrend", signs.clarityTrend())
+                .put("surface", signs.surface())
+                .put("recentFront", signs.recentFront())
+                .put("levelTrend", signs.levelTrend())
+                .put("current", signs.current())
                 .put("baitSeen", signs.baitSeen());
     }
 
@@ -63,7 +93,8 @@ final class StopForm {
     }
 
     /** The stop a form says; empty when something is wrong, which then stands beside its field. */
-    static Optional<PracticeStop> read(Form form, String id, List<Bite> bites, List<Presentation> presentations, ZoneId zone) {
+    static Optional<PracticeStop> read(
+            Form form, String id, List<Bite> bites, List<Presentation> presentations, ZoneId zone) {
         form.need("spot", "The spot is missing: choose where it was.");
         form.need("date", "The date is missing.");
         form.need("start", "The start is missing: type a time as 06:30.");
@@ -76,7 +107,9 @@ final class StopForm {
         for (Presentation p : presentations) {
             Double minutes = form.number("minutes/" + p.id());
             if (minutes != null && !(minutes >= 0 && minutes <= 1440)) {
-                form.error("minutes/" + p.id(), "The minutes are " + form.value("minutes/" + p.id()) + ": expected 0 to 1440, or nothing.");
+                form.error(
+                        "minutes/" + p.id(),
+                        "The minutes are " + form.value("minutes/" + p.id()) + ": expected 0 to 1440, or nothing.");
             }
             if (form.has("fished/" + p.id()) || minutes != null) {
                 fished.add(new PresentationTime(p.id(), minutes));
@@ -93,15 +126,31 @@ final class StopForm {
             return Optional.empty();
         }
         Instant start = date.atTime(from).atZone(zone).toInstant();
-        Instant end = to == null ? null : (to.isBefore(from) ? date.plusDays(1) : date).atTime(to).atZone(zone).toInstant();
+        Instant end = to == null
+                ? null
+                : (to.isBefore(from) ? date.plusDays(1) : date)
+                        .atTime(to)
+                        .atZone(zone)
+                        .toInstant();
         if (end != null && !end.isAfter(start)) {
             form.error("end", "The stop ends when it starts: give a later time.");
         }
-        if (bites.stream().anyMatch(b -> b.at() != null && (b.at().isBefore(start) || end != null && b.at().isAfter(end)))) {
+        if (bites.stream()
+                .anyMatch(b -> b.at() != null && (b.at().isBefore(start) || end != null && b.at().isAfter(end)))) {
             form.error("start", "A bite lies outside these times: change the bite's time first, or widen the stop.");
         }
-        return form.ok() ? Optional.of(new PracticeStop(id, form.value("spot"), start, end, anglers == null ? 1 : anglers, fished,
-                follows == null ? 0 : follows, bites, conditions)) : Optional.empty();
+        return form.ok()
+                ? Optional.of(new PracticeStop(
+                        id,
+                        form.value("spot"),
+                        start,
+                        end,
+                        anglers == null ? 1 : anglers,
+                        fished,
+                        follows == null ? 0 : follows,
+                        bites,
+                        conditions))
+                : Optional.empty();
     }
 
     static Conditions conditions(Form form) {
@@ -110,10 +159,15 @@ final class StopForm {
         Double wind = form.quantity("windMps", QuantityText::mps);
         Integer boats = form.whole("boatsNear");
         if (visibility != null && !(visibility >= 0.01 && visibility <= 100)) {
-            form.error("visibilityM", "The visibility is " + form.value("visibilityM") + ": expected more than 0, or nothing when unknown.");
+            form.error(
+                    "visibilityM",
+                    "The visibility is " + form.value("visibilityM")
+                            + ": expected more than 0, or nothing when unknown.");
         }
         if (temperature != null && !(temperature >= -5 && temperature <= 50)) {
-            form.error("waterTempC", "The water has " + form.value("waterTempC") + " degrees: expected 23 to 122 °F (−5 to 50 °C).");
+            form.error(
+                    "waterTempC",
+                    "The water has " + form.value("waterTempC") + " degrees: expected 23 to 122 °F (−5 to 50 °C).");
         }
         if (wind != null && wind > 100) {
             form.error("windMps", "The wind is " + form.value("windMps") + ": expected at most 220 mph.");
@@ -123,34 +177,67 @@ final class StopForm {
         }
         Double bait = form.depth("baitDepthM", "The bait");
         Boolean baitSeen = form.truth("baitSeen");
-        Signs signs = new Signs(form.choice("clarityTrend", ClarityTrend.class), form.quantity("windFromDeg", DirectionText::read),
-                form.choice("surface", Surface.class), form.truth("recentFront"), form.choice("levelTrend", LevelTrend.class),
-                form.choice("current", Current.class), baitSeen == null && bait != null ? Boolean.TRUE : baitSeen, bait);
-        return new Conditions(temperature, visibility, wind, form.choice("sky", Sky.class), boats, signs,
+        Signs signs = new Signs(
+                form.choice("clarityTrend", ClarityTrend.class),
+                form.quantity("windFromDeg", DirectionText::read),
+                form.choice("surface", Surface.class),
+                form.truth("recentFront"),
+                form.choice("levelTrend", LevelTrend.class),
+                form.choice("current", Current.class),
+                baitSeen == null && bait != null ? Boolean.TRUE : baitSeen,
+                bait);
+        return new Conditions(
+                temperature,
+                visibility,
+                wind,
+                form.choice("sky", Sky.class),
+                boats,
+                signs,
                 form.entered("waterTempC", "visibilityM", "windMps", "windFromDeg", "baitDepthM"));
     }
 
     static Form of(Bite bite, ZoneId zone, Units units) {
         FishSize size = bite.size();
-        return putNotes(new Form(units), bite.notes(), units).put("at", bite.at() == null ? "" : clock(bite.at(), zone)).put("outcome", bite.outcome().code())
-                .put("presentation", bite.presentationId()).put("species", bite.species() == null ? "" : bite.species().code())
-                .put("size", typed(size, units)).put("how", size == null || size.how() == FishSize.How.SCALE ? "scale" : "guess")
+        return putNotes(new Form(units), bite.notes(), units)
+                .put("at", bite.at() == null ? "" : clock(bite.at(), zone))
+                .put("outcome", bite.outcome().code())
+                .put("presentation", bite.presentationId())
+                .put("species", bite.species() == null ? "" : bite.species().code())
+                .put("size", typed(size, units))
+                .put("how", size == null || size.how() == FishSize.How.SCALE ? "scale" : "guess")
                 .put("guessed", size == null ? "" : units.typedWeight(size.guessGrams()));
     }
 
     /** How a bite came about, into a form. */
     static Form putNotes(Form form, BiteNotes notes, Units units) {
-        form.put("fishDepthM", notes.fishDepthM(), notes.entered(), QuantityText::metres, units.typedDepth(notes.fishDepthM()));
-        form.put("waterDepthM", notes.waterDepthM(), notes.entered(), QuantityText::metres, units.typedDepth(notes.waterDepthM()));
-        return form.put("retrieve", notes.retrieve()).put("onRig", notes.onRig()).put("takenOn", notes.takenOn());
+        form.put(
+                "fishDepthM",
+                notes.fishDepthM(),
+                notes.entered(),
+                QuantityText::metres,
+                units.typedDepth(notes.fishDepthM()));
+        form.put(
+                "waterDepthM",
+                notes.waterDepthM(),
+                notes.entered(),
+                QuantityText::metres,
+                units.typedDepth(notes.waterDepthM()));
+        return form.put("retrieve", notes.retrieve())
+                .put("onRig", notes.onRig())
+                .put("takenOn", notes.takenOn());
     }
 
     private static BiteNotes notes(Form form) {
         Double fish = form.depth("fishDepthM", "The fish");
         Double water = form.depth("waterDepthM", "The bottom");
         form.checkAboveBottom("fishDepthM", fish, water);
-        return new BiteNotes(form.words("retrieve", "The retrieve", LONGEST_WORDS), fish, water, form.choice("takenOn", TakenOn.class),
-                form.words("onRig", "The place on the rig", LONGEST_WORDS), form.entered("fishDepthM", "waterDepthM"));
+        return new BiteNotes(
+                form.words("retrieve", "The retrieve", LONGEST_WORDS),
+                fish,
+                water,
+                form.choice("takenOn", TakenOn.class),
+                form.words("onRig", "The place on the rig", LONGEST_WORDS),
+                form.entered("fishDepthM", "waterDepthM"));
     }
 
     /** A size as it was typed, as long as that still means the same; else as it would be typed. */
@@ -160,8 +247,18 @@ final class StopForm {
         }
         try {
             if (size.entered() != null
-                    && QuantityText.size(size.entered(), size.how() == FishSize.How.SCALE, units).equals(size.guessGrams() == null ? size
-                            : new FishSize(size.how(), size.grams(), size.loGrams(), size.hiGrams(), size.mm(), null, size.entered()))) {
+                    && QuantityText.size(size.entered(), size.how() == FishSize.How.SCALE, units)
+                            .equals(
+                                    size.guessGrams() == null
+                                            ? size
+                                            : new FishSize(
+                                                    size.how(),
+                                                    size.grams(),
+                                                    size.loGrams(),
+                                                    size.hiGrams(),
+                                                    size.mm(),
+                                                    null,
+                                                    size.entered()))) {
                 return size.entered();
             }
         } catch (BadQuantityException e) {
@@ -184,7 +281,8 @@ final class StopForm {
         if (form.has("size")) {
             try {
                 size = QuantityText.size(form.value("size"), form.value("how").equals("scale"), units);
-                if (size.grams() != null && size.grams() > 30_000 || size.mm() != null && size.mm() > 1500
+                if (size.grams() != null && size.grams() > 30_000
+                        || size.mm() != null && size.mm() > 1500
                         || size.hiGrams() != null && size.hiGrams() > 30_000) {
                     form.error("size", "“" + form.value("size") + "” is larger than any bass: check the unit.");
                 }
@@ -197,7 +295,14 @@ final class StopForm {
             size = new FishSize(size.how(), size.grams(), null, null, size.mm(), guessed, size.entered());
         }
         BiteNotes notes = notes(form);
-        return form.ok() ? Optional.of(new Bite(at, outcome, form.has("presentation") ? form.value("presentation") : null, species, size, notes))
+        return form.ok()
+                ? Optional.of(new Bite(
+                        at,
+                        outcome,
+                        form.has("presentation") ? form.value("presentation") : null,
+                        species,
+                        size,
+                        notes))
                 : Optional.empty();
     }
 }

@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
 import lochan.core.eventdata.EventData;
-import lochan.core.quantity.Units;
+import lochan.core.model.ranking.RankingRow;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.size.KeeperWeight;
-import lochan.core.model.ranking.RankingRow;
+import lochan.core.quantity.Units;
 import lochan.web.shared.Dates;
 
 /**
@@ -37,16 +37,28 @@ record Comparison(List<Row> rows, List<String> classes, List<Tick> times, String
      * @param line     rate through the day, as a path
      * @param byTime   the same in words, for every tick
      */
-    record Row(int number, RankingLine of, List<String> why, List<String> shares, List<Bar> bars, String line, double endX, double endY, List<String> byTime) { }
+    record Row(
+            int number,
+            RankingLine of,
+            List<String> why,
+            List<String> shares,
+            List<Bar> bars,
+            String line,
+            double endX,
+            double endY,
+            List<String> byTime) {}
 
-    record Bar(double x, double y, double width, double height) { }
+    record Bar(double x, double y, double width, double height) {}
 
-    record Tick(double x, String label) { }
+    record Tick(double x, String label) {}
 
-    static Comparison of(List<RankingRow> rows, List<RankingLine> lines, List<List<String>> why, DayModel model, Units units) {
+    static Comparison of(
+            List<RankingRow> rows, List<RankingLine> lines, List<List<String>> why, DayModel model, Units units) {
         EventData event = model.event();
         double step = units.weight() == Units.Weight.KG ? HALF_KILO : POUND;
-        double[] borders = IntStream.rangeClosed(1, MOST_CLASSES - 1).mapToDouble(i -> i * step).toArray();
+        double[] borders = IntStream.rangeClosed(1, MOST_CLASSES - 1)
+                .mapToDouble(i -> i * step)
+                .toArray();
         int bins = model.bins().size();
         double[][] rates = new double[rows.size()][bins];
         double[][] shares = new double[rows.size()][];
@@ -55,24 +67,65 @@ record Comparison(List<Row> rows, List<String> classes, List<Tick> times, String
             for (int b = 0; b < bins; b++) {
                 rates[r][b] = model.rates(b).rate(cell, model.pattern(cell)).mean();
             }
-            shares[r] = KeeperWeight.shares(event, model.sizes(), model.mix(), rows.get(r).pattern(), cell.spotId(), model.assumptions().size(), borders);
+            shares[r] = KeeperWeight.shares(
+                    event,
+                    model.sizes(),
+                    model.mix(),
+                    rows.get(r).pattern(),
+                    cell.spotId(),
+                    model.assumptions().size(),
+                    borders);
         }
-        double most = Math.max(0.5, IntStream.range(0, rows.size()).mapToDouble(r -> java.util.Arrays.stream(rates[r]).max().orElse(0)).max().orElse(1));
-        double mostShare = Math.max(0.05, IntStream.range(0, rows.size()).mapToDouble(r -> java.util.Arrays.stream(shares[r]).max().orElse(0)).max().orElse(1));
+        double most = Math.max(
+                0.5,
+                IntStream.range(0, rows.size())
+                        .mapToDouble(
+                                r -> java.util.Arrays.stream(rates[r]).max().orElse(0))
+                        .max()
+                        .orElse(1));
+        double mostShare = Math.max(
+                0.05,
+                IntStream.range(0, rows.size())
+                        .mapToDouble(
+                                r -> java.util.Arrays.stream(shares[r]).max().orElse(0))
+                        .max()
+                        .orElse(1));
         List<Row> shown = new ArrayList<>();
         for (int r = 0; r < rows.size(); r++) {
             double[] of = rates[r];
             double[] share = shares[r];
             int number = r;
-            shown.add(new Row(r + 1, lines.get(r), why.get(r), java.util.Arrays.stream(share).mapToObj(s -> Math.round(100 * s) + "%").toList(),
-                    IntStream.range(0, share.length).mapToObj(i -> bar(i, number, rows.size(), share[i] / mostShare)).toList(), path(of, most), WIDTH,
-                    HEIGHT * (1 - of[bins - 1] / most), IntStream.range(0, bins).filter(b -> b % TICK_BINS == 0).mapToObj(b -> tenth(of[b])).toList()));
+            shown.add(new Row(
+                    r + 1,
+                    lines.get(r),
+                    why.get(r),
+                    java.util.Arrays.stream(share)
+                            .mapToObj(s -> Math.round(100 * s) + "%")
+                            .toList(),
+                    IntStream.range(0, share.length)
+                            .mapToObj(i -> bar(i, number, rows.size(), share[i] / mostShare))
+                            .toList(),
+                    path(of, most),
+                    WIDTH,
+                    HEIGHT * (1 - of[bins - 1] / most),
+                    IntStream.range(0, bins)
+                            .filter(b -> b % TICK_BINS == 0)
+                            .mapToObj(b -> tenth(of[b]))
+                            .toList()));
         }
         String unit = units.weight() == Units.Weight.KG ? " kg" : " lb";
-        List<String> classes = IntStream.range(0, MOST_CLASSES).mapToObj(i -> i == 0 ? "under " + whole(borders[0], step, units) + unit
-                : i == MOST_CLASSES - 1 ? whole(borders[i - 1], step, units) + unit + " on" : whole(borders[i - 1], step, units) + "–" + whole(borders[i], step, units) + unit).toList();
-        List<Tick> ticks = IntStream.range(0, bins).filter(b -> b % TICK_BINS == 0)
-                .mapToObj(b -> new Tick(x(b, bins), Dates.clock(model.bins().get(b).start(), event.timeZone()))).toList();
+        List<String> classes = IntStream.range(0, MOST_CLASSES)
+                .mapToObj(i -> i == 0
+                        ? "under " + whole(borders[0], step, units) + unit
+                        : i == MOST_CLASSES - 1
+                                ? whole(borders[i - 1], step, units) + unit + " on"
+                                : whole(borders[i - 1], step, units) + "–" + whole(borders[i], step, units) + unit)
+                .toList();
+        List<Tick> ticks = IntStream.range(0, bins)
+                .filter(b -> b % TICK_BINS == 0)
+                .mapToObj(b ->
+                        new Tick(x(b, bins), Dates.clock(model.bins().get(b).start(), event.timeZone())))
+                .toList();
         return new Comparison(shown, classes, ticks, tenth(most));
     }
 
@@ -95,7 +148,9 @@ record Comparison(List<Row> rows, List<String> classes, List<Tick> times, String
     private static String path(double[] rates, double most) {
         StringBuilder path = new StringBuilder();
         for (int b = 0; b < rates.length; b++) {
-            path.append(b == 0 ? 'M' : 'L').append(String.format(Locale.ROOT, "%.1f %.1f", x(b, rates.length), HEIGHT * (1 - rates[b] / most)));
+            path.append(b == 0 ? 'M' : 'L')
+                    .append(String.format(
+                            Locale.ROOT, "%.1f %.1f", x(b, rates.length), HEIGHT * (1 - rates[b] / most)));
         }
         return path.toString();
     }

@@ -1,15 +1,15 @@
 package lochan.web.rankings;
 
-import lochan.web.modelling.PatternWords;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
-import lochan.core.quantity.Units;
-import lochan.core.model.rate.Cell;
 import lochan.core.model.ranking.Ranking;
 import lochan.core.model.ranking.RankingRow;
+import lochan.core.model.rate.Cell;
+import lochan.core.quantity.Units;
+import lochan.web.modelling.PatternWords;
 
 /**
  * A pattern as the page shows it.
@@ -18,17 +18,32 @@ import lochan.core.model.ranking.RankingRow;
  * @param risk     how often two hours at its best place bring no keeper
  * @param unfished marked spots of its kind that never saw the presentation
  */
-record PatternLine(String pattern, String rate, String hours, String adds, double addsGrams, String places, String risk, String unfished) {
+record PatternLine(
+        String pattern,
+        String rate,
+        String hours,
+        String adds,
+        double addsGrams,
+        String places,
+        String risk,
+        String unfished) {
 
     private static final int PLACES = 3;
     private static final int NAMED = 4;
 
     /** @param found null: not computed yet */
-    static PatternLine of(Ranking.PatternRow p, List<RankingRow> rows, RankingValues.Values found, EventData event, Units units) {
-        List<RankingRow> of = rows.stream().filter(r -> r.pattern().equals(p.pattern())).toList();
-        List<String> unfished = of.stream().filter(RankingRow::isUntried).map(r -> spot(r.cell(), event)).toList();
-        String names = unfished.isEmpty() ? "none" : unfished.stream().limit(NAMED).collect(Collectors.joining(", "))
-                + (unfished.size() > NAMED ? " and " + (unfished.size() - NAMED) + " more" : "");
+    static PatternLine of(
+            Ranking.PatternRow p, List<RankingRow> rows, RankingValues.Values found, EventData event, Units units) {
+        List<RankingRow> of =
+                rows.stream().filter(r -> r.pattern().equals(p.pattern())).toList();
+        List<String> unfished = of.stream()
+                .filter(RankingRow::isUntried)
+                .map(r -> spot(r.cell(), event))
+                .toList();
+        String names = unfished.isEmpty()
+                ? "none"
+                : unfished.stream().limit(NAMED).collect(Collectors.joining(", "))
+                        + (unfished.size() > NAMED ? " and " + (unfished.size() - NAMED) + " more" : "");
         String rate = String.format(Locale.ROOT, "%.1f", p.bitesPerHour());
         String hours = String.format(Locale.ROOT, "%.1f h", p.effectiveHours());
         if (found == null || best(of, found).isEmpty()) {
@@ -36,13 +51,28 @@ record PatternLine(String pattern, String rate, String hours, String adds, doubl
         }
         List<Cell> best = best(of, found);
         double adds = found.added() == null ? 0 : found.added().ofPattern(p.pattern());
-        return new PatternLine(PatternWords.of(p.pattern(), event), rate, hours, found.added() == null ? "…" : RankingLine.added(adds, units), adds,
-                best.stream().map(c -> spot(c, event) + " " + units.weight(found.twoHours().get(c).grams())).collect(Collectors.joining(", ")),
-                risk(found.twoHours().get(best.getFirst()).chanceOfNone()), names);
+        return new PatternLine(
+                PatternWords.of(p.pattern(), event),
+                rate,
+                hours,
+                found.added() == null ? "…" : RankingLine.added(adds, units),
+                adds,
+                best.stream()
+                        .map(c -> spot(c, event) + " "
+                                + units.weight(found.twoHours().get(c).grams()))
+                        .collect(Collectors.joining(", ")),
+                risk(found.twoHours().get(best.getFirst()).chanceOfNone()),
+                names);
     }
 
     private static List<Cell> best(List<RankingRow> rows, RankingValues.Values found) {
-        return rows.stream().map(RankingRow::cell).sorted(Comparator.comparingDouble((Cell c) -> found.twoHours().get(c).grams()).reversed()).limit(PLACES).toList();
+        return rows.stream()
+                .map(RankingRow::cell)
+                .sorted(Comparator.comparingDouble(
+                                (Cell c) -> found.twoHours().get(c).grams())
+                        .reversed())
+                .limit(PLACES)
+                .toList();
     }
 
     private static String risk(double chanceOfNone) {

@@ -4,9 +4,9 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import lochan.core.eventdata.EventData;
-import lochan.core.quantity.Units;
-import lochan.core.model.ranking.RankingRow;
 import lochan.core.lake.SpotType;
+import lochan.core.model.ranking.RankingRow;
+import lochan.core.quantity.Units;
 
 /**
  * A row of the rankings as the page shows it, written out: the page has many of them.
@@ -19,9 +19,27 @@ import lochan.core.lake.SpotType;
  * @param adds  to the best plan; "–" for next to nothing
  * @param query of the address of its evidence
  */
-record RankingLine(String spot, String spotType, String presentation, int stones, boolean untried, boolean sizeUnknown, String rate,
-                     String interval, String landed, String legal, String keeper, String hours, String value, String adds, String addsPerHour, String row, double from, double width, double mean,
-                     String query) {
+record RankingLine(
+        String spot,
+        String spotType,
+        String presentation,
+        int stones,
+        boolean untried,
+        boolean sizeUnknown,
+        String rate,
+        String interval,
+        String landed,
+        String legal,
+        String keeper,
+        String hours,
+        String value,
+        String adds,
+        String addsPerHour,
+        String row,
+        double from,
+        double width,
+        double mean,
+        String query) {
 
     /** Width of the drawing of an interval. */
     private static final double DRAWN = 90;
@@ -33,17 +51,38 @@ record RankingLine(String spot, String spotType, String presentation, int stones
      * @param found   null: not computed yet
      * @param dayTime the part of the address that tells day and time
      */
-    static RankingLine of(RankingRow r, RankingValues.Values found, EventData event, Units units, double scale, String dayTime) {
+    static RankingLine of(
+            RankingRow r, RankingValues.Values found, EventData event, Units units, double scale, String dayTime) {
         double from = DRAWN * r.bites().p10() / scale;
-        String query = "spot=" + encoded(r.cell().spotId()) + "&presentation=" + encoded(r.cell().presentationId()) + "&" + dayTime;
-        return new RankingLine(event.spot(r.cell().spotId()).orElseThrow().name(), SpotType.words(r.pattern().spotType()),
-                event.presentation(r.cell().presentationId()).orElseThrow().name(), r.stones(), r.isUntried(), r.isSizeUnknown(),
-                tenth(r.bites().mean()), tenth(r.bites().p10()) + " – " + tenth(r.bites().p90()), percent(r.landing()),
-                percent(r.keepers().legalShare()), units.weight(r.keepers().meanGrams()), tenth(r.effectiveHours()) + " h",
-                found == null ? "…" : units.weight(found.twoHours().get(r.cell()).grams()),
-                found == null || found.added() == null ? "…" : added(found.added().ofCell(r.cell()), units),
-                found == null || found.added() == null ? "…" : added(found.added().ofCellPerHour(r.cell()), units), r.cell().spotId() + "~" + r.cell().presentationId(),
-                from, DRAWN * r.bites().p90() / scale - from, DRAWN * r.bites().mean() / scale, query);
+        String query = "spot=" + encoded(r.cell().spotId()) + "&presentation="
+                + encoded(r.cell().presentationId()) + "&" + dayTime;
+        return new RankingLine(
+                event.spot(r.cell().spotId()).orElseThrow().name(),
+                SpotType.words(r.pattern().spotType()),
+                event.presentation(r.cell().presentationId()).orElseThrow().name(),
+                r.stones(),
+                r.isUntried(),
+                r.isSizeUnknown(),
+                tenth(r.bites().mean()),
+                tenth(r.bites().p10()) + " – " + tenth(r.bites().p90()),
+                percent(r.landing()),
+                percent(r.keepers().legalShare()),
+                units.weight(r.keepers().meanGrams()),
+                tenth(r.effectiveHours()) + " h",
+                found == null
+                        ? "…"
+                        : units.weight(found.twoHours().get(r.cell()).grams()),
+                found == null || found.added() == null
+                        ? "…"
+                        : added(found.added().ofCell(r.cell()), units),
+                found == null || found.added() == null
+                        ? "…"
+                        : added(found.added().ofCellPerHour(r.cell()), units),
+                r.cell().spotId() + "~" + r.cell().presentationId(),
+                from,
+                DRAWN * r.bites().p90() / scale - from,
+                DRAWN * r.bites().mean() / scale,
+                query);
     }
 
     static String added(double grams, Units units) {

@@ -6,15 +6,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lochan.core.event.Format;
-import lochan.core.planning.search.AddedValue;
-import lochan.core.planning.valuation.TwoHourValue;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.planning.search.AddedValue;
+import lochan.core.planning.valuation.TwoHourValue;
+import lochan.web.eventbook.EventKey;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.DayKey;
-import lochan.web.eventbook.EventKey;
 import org.springframework.stereotype.Service;
 
 /** Computes in the background the value of each row of the rankings, and what it adds to the best plan, which takes many plans. */
@@ -26,7 +26,8 @@ class RankingValues {
     private static final long SEED = 1;
 
     private final Lakes lakes;
-    private final BackgroundComputation<DayKey, Values> computation = new BackgroundComputation<>("ranking-values", DayKey::event);
+    private final BackgroundComputation<DayKey, Values> computation =
+            new BackgroundComputation<>("ranking-values", DayKey::event);
 
     RankingValues(Lakes lakes) {
         this.lakes = lakes;
@@ -52,7 +53,12 @@ class RankingValues {
     /** What is known of a day; begins to compute when there is nothing yet. Empty where there is nothing to value. */
     Optional<BackgroundComputation.State<Values>> of(EventKey key, DayModel model) {
         // The model is made again when anything it rests on is another.
-        return hasValues(model) ? Optional.of(computation.open(new DayKey(key, model.day()), List.of(model), model.cells().size(), p -> computed(model, p)))
+        return hasValues(model)
+                ? Optional.of(computation.open(
+                        new DayKey(key, model.day()),
+                        List.of(model),
+                        model.cells().size(),
+                        p -> computed(model, p)))
                 : Optional.empty();
     }
 
@@ -63,7 +69,8 @@ class RankingValues {
     /** Computes what was stopped or failed after all. */
     void goOn(EventKey key, DayModel model) {
         if (hasValues(model)) {
-            computation.begin(new DayKey(key, model.day()), List.of(model), model.cells().size(), p -> computed(model, p));
+            computation.begin(
+                    new DayKey(key, model.day()), List.of(model), model.cells().size(), p -> computed(model, p));
         }
     }
 

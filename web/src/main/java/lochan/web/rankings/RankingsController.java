@@ -8,22 +8,22 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.SpotType;
 import lochan.core.model.evidence.Bin;
-import lochan.core.practice.PracticeStop;
-import lochan.core.quantity.Units;
-import lochan.core.model.rate.Cell;
-import lochan.core.model.rate.BiteRates;
-import lochan.core.model.scenario.DayModel;
 import lochan.core.model.ranking.Ranking;
 import lochan.core.model.ranking.RankingRow;
-import lochan.core.lake.SpotType;
-import lochan.web.modelling.DayModels;
+import lochan.core.model.rate.BiteRates;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.practice.PracticeStop;
+import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.DayModels;
 import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
-import lochan.web.modelling.BackgroundComputation;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -57,8 +57,13 @@ class RankingsController {
     }
 
     @GetMapping("/events/{eventId}/rankings")
-    String rankings(EventKey key, @RequestParam(defaultValue = "1") int day, @RequestParam(required = false) String at,
-                     @RequestParam(defaultValue = "value") String sort, @RequestParam(defaultValue = "spots") String view, Model model) {
+    String rankings(
+            EventKey key,
+            @RequestParam(defaultValue = "1") int day,
+            @RequestParam(required = false) String at,
+            @RequestParam(defaultValue = "value") String sort,
+            @RequestParam(defaultValue = "spots") String view,
+            Model model) {
         EventData event = events.event(key);
         DayModel dayModel = dayModels.of(key, event, day);
         int bin = bin(dayModel, at);
@@ -67,11 +72,19 @@ class RankingsController {
         String order = by == null ? "value" : sort;
         Ranking rankings = new Ranking(dayModel, bin);
         List<RankingRow> rows = rankings.rows().stream()
-                .sorted(Comparator.comparingDouble((RankingRow r) -> orLast((by == null ? BY_VALUE_UNTIL_KNOWN : by).applyAsDouble(r))).reversed()).toList();
+                .sorted(Comparator.comparingDouble(
+                                (RankingRow r) -> orLast((by == null ? BY_VALUE_UNTIL_KNOWN : by).applyAsDouble(r)))
+                        .reversed())
+                .toList();
         Units units = accounts.units(key.accountId());
         model.addAttribute("rows", lines(rows, found, dayModel, bin, units));
-        model.addAttribute("patterns", rankings.patterns().stream().map(p -> PatternLine.of(p, rows, found, event, units))
-                .sorted(Comparator.comparingDouble(PatternLine::addsGrams).reversed()).toList());
+        model.addAttribute(
+                "patterns",
+                rankings.patterns().stream()
+                        .map(p -> PatternLine.of(p, rows, found, event, units))
+                        .sorted(Comparator.comparingDouble(PatternLine::addsGrams)
+                                .reversed())
+                        .toList());
         model.addAttribute("sort", order);
         model.addAttribute("priors", event.notebook().priors());
         model.addAttribute("view", view.equals("patterns") ? "patterns" : "spots");
@@ -81,7 +94,8 @@ class RankingsController {
 
     /** The values of rows, as far as they are computed: null until then. */
     private RankingValues.Values found(EventKey key, DayModel dayModel, Model model) {
-        BackgroundComputation.State<RankingValues.Values> state = values.of(key, dayModel).orElse(null);
+        BackgroundComputation.State<RankingValues.Values> state =
+                values.of(key, dayModel).orElse(null);
         model.addAttribute("job", state);
         return state == null ? null : state.result();
     }
@@ -101,37 +115,66 @@ class RankingsController {
     /** Null for an order there is not, or not yet. */
     private static ToDoubleFunction<RankingRow> order(String sort, RankingValues.Values found) {
         return switch (sort) {
-            case "value" -> found == null ? null : r -> found.twoHours().get(r.cell()).grams();
-            case "adds" -> found == null || found.added() == null ? null : r -> found.added().ofCell(r.cell());
-            case "adds-hour" -> found == null || found.added() == null ? null : r -> found.added().ofCellPerHour(r.cell());
+            case "value" ->
+                found == null ? null : r -> found.twoHours().get(r.cell()).grams();
+            case "adds" ->
+                found == null || found.added() == null
+                        ? null
+                        : r -> found.added().ofCell(r.cell());
+            case "adds-hour" ->
+                found == null || found.added() == null
+                        ? null
+                        : r -> found.added().ofCellPerHour(r.cell());
             default -> ORDERS.get(sort);
         };
     }
 
-    private static List<RankingLine> lines(List<RankingRow> rows, RankingValues.Values found, DayModel dayModel, int bin, Units units) {
+    private static List<RankingLine> lines(
+            List<RankingRow> rows, RankingValues.Values found, DayModel dayModel, int bin, Units units) {
         double scale = rows.stream().mapToDouble(r -> r.bites().p90()).max().orElse(1);
-        String dayTime = "day=" + dayModel.day() + "&at=" + clock(dayModel.bins().get(bin), dayModel.event().timeZone());
-        return rows.stream().map(r -> RankingLine.of(r, found, dayModel.event(), units, scale, dayTime)).toList();
+        String dayTime = "day=" + dayModel.day() + "&at="
+                + clock(dayModel.bins().get(bin), dayModel.event().timeZone());
+        return rows.stream()
+                .map(r -> RankingLine.of(r, found, dayModel.event(), units, scale, dayTime))
+                .toList();
     }
 
     /** Some rows side by side, named by spot~presentation. */
     @GetMapping("/events/{eventId}/rankings/compare")
-    String compare(EventKey key, @RequestParam(required = false) List<String> row, @RequestParam(defaultValue = "1") int day, @RequestParam(required = false) String at,
-                   Model model) {
+    String compare(
+            EventKey key,
+            @RequestParam(required = false) List<String> row,
+            @RequestParam(defaultValue = "1") int day,
+            @RequestParam(required = false) String at,
+            Model model) {
         EventData event = events.event(key);
         DayModel dayModel = dayModels.of(key, event, day);
         int bin = bin(dayModel, at);
         List<RankingRow> all = new Ranking(dayModel, bin).rows();
-        List<RankingRow> rows = (row == null ? List.<String>of() : row).stream().distinct().flatMap(name -> all.stream()
-                .filter(r -> name.equals(r.cell().spotId() + "~" + r.cell().presentationId()))).limit(MOST_COMPARED).toList();
+        List<RankingRow> rows = (row == null ? List.<String>of() : row)
+                .stream()
+                        .distinct()
+                        .flatMap(name -> all.stream()
+                                .filter(r -> name.equals(
+                                        r.cell().spotId() + "~" + r.cell().presentationId())))
+                        .limit(MOST_COMPARED)
+                        .toList();
         choices(dayModel, bin, model);
         model.addAttribute("tooMany", row != null && row.size() > MOST_COMPARED);
         if (rows.size() > 1) {
             RankingValues.Values found = found(key, dayModel, model);
             Units units = accounts.units(key.accountId());
             double lake = lakeKeeper(all);
-            model.addAttribute("shown", Comparison.of(rows, lines(rows, found, dayModel, bin, units),
-                    rows.stream().map(r -> Why.of(r, dayModel, bin, found, lake, units)).toList(), dayModel, units));
+            model.addAttribute(
+                    "shown",
+                    Comparison.of(
+                            rows,
+                            lines(rows, found, dayModel, bin, units),
+                            rows.stream()
+                                    .map(r -> Why.of(r, dayModel, bin, found, lake, units))
+                                    .toList(),
+                            dayModel,
+                            units));
             model.addAttribute("chosen", row);
         }
         return "rankings/compare";
@@ -139,7 +182,11 @@ class RankingsController {
 
     /** Weight of a keeper over all rows, g. */
     private static double lakeKeeper(List<RankingRow> rows) {
-        return rows.stream().mapToDouble(r -> r.keepers().meanGrams()).filter(g -> !Double.isNaN(g)).average().orElse(0);
+        return rows.stream()
+                .mapToDouble(r -> r.keepers().meanGrams())
+                .filter(g -> !Double.isNaN(g))
+                .average()
+                .orElse(0);
     }
 
     private static double orLast(double value) {
@@ -150,7 +197,9 @@ class RankingsController {
         ZoneId zone = day.event().timeZone();
         model.addAttribute("days", day.event().days());
         model.addAttribute("day", day.day());
-        model.addAttribute("dayNames", day.event().days().stream().map(d -> Dates.day(d.date())).toList());
+        model.addAttribute(
+                "dayNames",
+                day.event().days().stream().map(d -> Dates.day(d.date())).toList());
         model.addAttribute("at", clock(day.bins().get(bin), zone));
         model.addAttribute("times", day.bins().stream().map(b -> clock(b, zone)).toList());
     }
@@ -162,17 +211,25 @@ class RankingsController {
     /** The bin of a time of day; the first for none, or one that is not of the day. */
     private static int bin(DayModel day, String at) {
         ZoneId zone = day.event().timeZone();
-        return IntStream.range(0, day.bins().size()).filter(i -> clock(day.bins().get(i), zone).equals(at)).findFirst().orElse(0);
+        return IntStream.range(0, day.bins().size())
+                .filter(i -> clock(day.bins().get(i), zone).equals(at))
+                .findFirst()
+                .orElse(0);
     }
 
     /** The slices of one stop. */
-    record StopEvidence(PracticeStop stop, boolean competition, String date, List<SliceRow> slices) { }
+    record StopEvidence(PracticeStop stop, boolean competition, String date, List<SliceRow> slices) {}
 
-    record SliceRow(String time, Ranking.Evidence evidence) { }
+    record SliceRow(String time, Ranking.Evidence evidence) {}
 
     @GetMapping("/events/{eventId}/rankings/evidence")
-    String evidence(EventKey key, @RequestParam String spot, @RequestParam String presentation, @RequestParam(defaultValue = "1") int day,
-                    @RequestParam(required = false) String at, Model model) {
+    String evidence(
+            EventKey key,
+            @RequestParam String spot,
+            @RequestParam String presentation,
+            @RequestParam(defaultValue = "1") int day,
+            @RequestParam(required = false) String at,
+            Model model) {
         EventData event = events.event(key);
         Cell cell = new Cell(spot, presentation);
         if (event.spot(spot).isEmpty() || event.presentation(presentation).isEmpty()) {
@@ -181,7 +238,10 @@ class RankingsController {
         DayModel dayModel = dayModels.of(key, event, day);
         int bin = bin(dayModel, at);
         Ranking rankings = new Ranking(dayModel, bin);
-        RankingRow row = rankings.rows().stream().filter(r -> r.cell().equals(cell)).findFirst().orElseThrow(NotThereException::new);
+        RankingRow row = rankings.rows().stream()
+                .filter(r -> r.cell().equals(cell))
+                .findFirst()
+                .orElseThrow(NotThereException::new);
         BiteRates rates = dayModel.rates(bin);
         model.addAttribute("row", row);
         model.addAttribute("spot", event.spot(spot).orElseThrow());
@@ -194,19 +254,41 @@ class RankingsController {
         model.addAttribute("patternMean", rates.patternMean(row.pattern()));
         model.addAttribute("landing", dayModel.landing(presentation));
         model.addAttribute("bias", dayModel.sizes().guessBias());
-        model.addAttribute("why", Why.of(row, dayModel, bin, found(key, dayModel, model), lakeKeeper(rankings.rows()), accounts.units(key.accountId())));
-        model.addAttribute("others", rankings.otherSpotsOfPattern(cell).stream().map(s -> event.spot(s).orElseThrow().name()).toList());
+        model.addAttribute(
+                "why",
+                Why.of(
+                        row,
+                        dayModel,
+                        bin,
+                        found(key, dayModel, model),
+                        lakeKeeper(rankings.rows()),
+                        accounts.units(key.accountId())));
+        model.addAttribute(
+                "others",
+                rankings.otherSpotsOfPattern(cell).stream()
+                        .map(s -> event.spot(s).orElseThrow().name())
+                        .toList());
         choices(dayModel, bin, model);
         return "rankings/evidence";
     }
 
     private static List<StopEvidence> stops(List<Ranking.Evidence> evidence, ZoneId zone) {
-        return evidence.stream().map(e -> e.slice().stop()).distinct().map(stop -> new StopEvidence(stop, CompetitionStops.isOne(stop),
-                Dates.longDay(stop.start().atZone(zone).toLocalDate()),
-                evidence.stream().filter(e -> e.slice().stop() == stop).map(e -> new SliceRow(time(e, zone), e)).toList())).toList();
+        return evidence.stream()
+                .map(e -> e.slice().stop())
+                .distinct()
+                .map(stop -> new StopEvidence(
+                        stop,
+                        CompetitionStops.isOne(stop),
+                        Dates.longDay(stop.start().atZone(zone).toLocalDate()),
+                        evidence.stream()
+                                .filter(e -> e.slice().stop() == stop)
+                                .map(e -> new SliceRow(time(e, zone), e))
+                                .toList()))
+                .toList();
     }
 
     private static String time(Ranking.Evidence evidence, ZoneId zone) {
-        return Dates.clock(evidence.slice().start(), zone) + "–" + Dates.clock(evidence.slice().end(), zone);
+        return Dates.clock(evidence.slice().start(), zone) + "–"
+                + Dates.clock(evidence.slice().end(), zone);
     }
 }

@@ -1,19 +1,18 @@
 package lochan.web.rankings;
 
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import lochan.core.eventdata.EventData;
-import lochan.core.planning.valuation.TwoHourValue;
-import lochan.core.quantity.Units;
-import lochan.core.model.rate.Cell;
-import lochan.core.model.rate.Pattern;
-import lochan.core.model.rate.BiteRates;
-import lochan.core.model.scenario.DayModel;
-import lochan.core.model.ranking.RankingRow;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Stock;
+import lochan.core.model.ranking.RankingRow;
+import lochan.core.model.rate.BiteRates;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.Pattern;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.planning.valuation.TwoHourValue;
+import lochan.core.quantity.Units;
 import lochan.web.shared.Dates;
 
 /** Why a row of the rankings stands where it does, in plain sentences. */
@@ -21,15 +20,17 @@ final class Why {
 
     /** Differences smaller than this share are not spoken of. */
     private static final double MATTERS = 0.15;
+
     private static final double CROWDED = 0.3;
 
-    private Why() { }
+    private Why() {}
 
     /**
      * @param found null: not computed yet
      * @param lakeKeeperGrams weight of a keeper of the lake as a whole
      */
-    static List<String> of(RankingRow row, DayModel model, int bin, RankingValues.Values found, double lakeKeeperGrams, Units units) {
+    static List<String> of(
+            RankingRow row, DayModel model, int bin, RankingValues.Values found, double lakeKeeperGrams, Units units) {
         List<String> sentences = new ArrayList<>();
         if (found != null) {
             sentences.addAll(value(row, model, found, units));
@@ -47,21 +48,28 @@ final class Why {
         TwoHourValue.TwoHours two = found.twoHours().get(cell);
         String start = Dates.clock(two.start(), model.event().timeZone());
         String risk = two.chanceOfNone() < 0.005 ? "under 1" : String.valueOf(Math.round(100 * two.chanceOfNone()));
-        String alone = "Two hours here bring " + units.weight(two.grams()) + " from an empty bag, best from " + start + "; on " + risk + " of 100 days no keeper.";
+        String alone = "Two hours here bring " + units.weight(two.grams()) + " from an empty bag, best from " + start
+                + "; on " + risk + " of 100 days no keeper.";
         if (found.added() == null) {
             return List.of(alone);
         }
         double adds = found.added().ofCell(cell);
-        return List.of(alone, found.added().plan().stream().anyMatch(s -> Cell.of(s).equals(cell)) ? lost(adds, units) : gained(adds, units));
+        return List.of(
+                alone,
+                found.added().plan().stream().anyMatch(s -> Cell.of(s).equals(cell))
+                        ? lost(adds, units)
+                        : gained(adds, units));
     }
 
     private static String lost(double adds, Units units) {
-        return adds >= RankingLine.LEAST_GRAMS ? "The best plan uses it: without it the plan loses " + RankingLine.added(adds, units) + "."
+        return adds >= RankingLine.LEAST_GRAMS
+                ? "The best plan uses it: without it the plan loses " + RankingLine.added(adds, units) + "."
                 : "The best plan uses it, but another spot would do as well.";
     }
 
     private static String gained(double adds, Units units) {
-        return adds >= RankingLine.LEAST_GRAMS ? "The best plan leaves it out; adding it would gain " + RankingLine.added(adds, units) + "."
+        return adds >= RankingLine.LEAST_GRAMS
+                ? "The best plan leaves it out; adding it would gain " + RankingLine.added(adds, units) + "."
                 : "The best plan leaves it out: it does not pay for its time and run.";
     }
 
@@ -69,38 +77,57 @@ final class Why {
         double lake = rates.lakeMean();
         double here = row.bites().mean();
         String numbers = one(here) + " bites an hour, the lake " + one(lake);
-        return Math.abs(here - lake) < MATTERS * lake ? "About as many bites as the lake at this hour: " + numbers + "."
+        return Math.abs(here - lake) < MATTERS * lake
+                ? "About as many bites as the lake at this hour: " + numbers + "."
                 : "It bites " + (here > lake ? "more" : "less") + " often than the lake at this hour: " + numbers + "."
-                + (row.bites().p90() > 3 * Math.max(0.1, row.bites().p10()) ? " Little is known: likely " + one(row.bites().p10()) + " and "
-                + one(row.bites().p90()) + "." : "");
+                        + (row.bites().p90() > 3 * Math.max(0.1, row.bites().p10())
+                                ? " Little is known: likely " + one(row.bites().p10()) + " and "
+                                        + one(row.bites().p90()) + "."
+                                : "");
     }
 
     private static String size(RankingRow row, double lakeGrams, Units units) {
         double grams = row.keepers().meanGrams();
         String legal = Math.round(100 * row.keepers().legalShare()) + "% of landed fish are keepers";
-        return row.isSizeUnknown() ? "No size known here: a keeper is taken to weigh " + units.weight(grams) + " as on similar spots; " + legal + "."
-                : Math.abs(grams - lakeGrams) < MATTERS / 2 * lakeGrams ? "A keeper weighs " + units.weight(grams) + ", about what the lake's do; " + legal + "."
-                : "A keeper weighs " + units.weight(grams) + ", " + (grams > lakeGrams ? "more" : "less") + " than the lake's " + units.weight(lakeGrams) + "; " + legal + ".";
+        return row.isSizeUnknown()
+                ? "No size known here: a keeper is taken to weigh " + units.weight(grams) + " as on similar spots; "
+                        + legal + "."
+                : Math.abs(grams - lakeGrams) < MATTERS / 2 * lakeGrams
+                        ? "A keeper weighs " + units.weight(grams) + ", about what the lake's do; " + legal + "."
+                        : "A keeper weighs " + units.weight(grams) + ", " + (grams > lakeGrams ? "more" : "less")
+                                + " than the lake's " + units.weight(lakeGrams) + "; " + legal + ".";
     }
 
     private static String evidence(RankingRow row) {
-        return row.isUntried() ? "Never fished here: the estimate comes from similar spots."
-                : "Evidence: " + row.bitesSeen() + (row.bitesSeen() == 1 ? " bite" : " bites") + " in " + row.stops() + (row.stops() == 1 ? " stop" : " stops") + ", "
-                + one(row.effectiveHours()) + " effective hours, the last " + (row.daysSince() == 1 ? "the day" : row.daysSince() + " days") + " before.";
+        return row.isUntried()
+                ? "Never fished here: the estimate comes from similar spots."
+                : "Evidence: " + row.bitesSeen() + (row.bitesSeen() == 1 ? " bite" : " bites") + " in " + row.stops()
+                        + (row.stops() == 1 ? " stop" : " stops") + ", " + one(row.effectiveHours())
+                        + " effective hours, the last " + (row.daysSince() == 1 ? "the day" : row.daysSince() + " days")
+                        + " before.";
     }
 
     /** What besides this event's practice leans its rate. */
     private static List<String> priors(Cell cell, DayModel model, int bin) {
         List<String> sentences = new ArrayList<>();
         Pattern pattern = model.pattern(cell);
-        boolean tried = model.slices().stream().anyMatch(s -> model.pattern(new Cell(s.spotId(), s.presentationId())).equals(pattern));
+        boolean tried = model.slices().stream().anyMatch(s -> model.pattern(new Cell(s.spotId(), s.presentationId()))
+                .equals(pattern));
         double suitability = tried ? 1 : model.suitability(pattern, bin);
         if (suitability != 1) {
-            sentences.add(String.format(Locale.ROOT, "Lure advice multiplies it by %.2f, since it was never fished on this spot type.", suitability));
+            sentences.add(String.format(
+                    Locale.ROOT,
+                    "Lure advice multiplies it by %.2f, since it was never fished on this spot type.",
+                    suitability));
         }
         if (model.event().notebook().priors().byHistory()) {
-            model.event().notebook().carried().stream().filter(c -> c.presentationId().equals(cell.presentationId())).findFirst()
-                    .ifPresent(c -> sentences.add(String.format(Locale.ROOT, "Your other seasons pull it towards × %.2f of the lake, as one angler-hour.", c.ratio())));
+            model.event().notebook().carried().stream()
+                    .filter(c -> c.presentationId().equals(cell.presentationId()))
+                    .findFirst()
+                    .ifPresent(c -> sentences.add(String.format(
+                            Locale.ROOT,
+                            "Your other seasons pull it towards × %.2f of the lake, as one angler-hour.",
+                            c.ratio())));
         }
         return sentences;
     }
@@ -112,12 +139,16 @@ final class Why {
             sentences.add("Off limits by your rules.");
         }
         if (spot.stock() != Stock.GENERAL) {
-            sentences.add(spot.stock() == Stock.SCHOOL ? "A school: each bite leaves 97% of the rate." : "One piece of cover: each bite leaves 70% of the rate.");
+            sentences.add(
+                    spot.stock() == Stock.SCHOOL
+                            ? "A school: each bite leaves 97% of the rate."
+                            : "One piece of cover: each bite leaves 70% of the rate.");
         }
         if (spot.crowdRisk() >= CROWDED) {
             sentences.add("Another boat is there first on " + Math.round(100 * spot.crowdRisk()) + " of 100 days.");
         }
-        if (model.isBlown(spot, model.bins().getFirst().start(), model.bins().getLast().end())) {
+        if (model.isBlown(
+                spot, model.bins().getFirst().start(), model.bins().getLast().end())) {
             sentences.add("At some hour the forecast wind is above your boat's limit there.");
         }
         return sentences;

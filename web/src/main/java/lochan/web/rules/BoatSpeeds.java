@@ -4,8 +4,8 @@ import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
-import lochan.core.quantity.Units;
 import lochan.core.practice.track.RunSpeeds;
+import lochan.core.quantity.Units;
 
 /**
  * How fast the boat ran by its tracks, as pages show it.
@@ -20,20 +20,30 @@ public record BoatSpeeds(List<Row> rows, double runMps, double roughMps, String 
     private static final double SEEN_MPS = 0.3;
 
     /** A class of wind. */
-    public record Row(String wind, String speed, int runs, String way) { }
+    public record Row(String wind, String speed, int runs, String way) {}
 
     public static BoatSpeeds of(List<BoatRun> runs, Boat boat, Units units) {
         RunSpeeds speeds = RunSpeeds.of(runs, Assumptions.DEFAULTS.planning().roughWindMps());
         double run = speeds.calmMps() == null ? boat.runMps() : speeds.calmMps();
         double rough = Math.min(run, speeds.roughMps() == null ? boat.roughMps() : speeds.roughMps());
-        String words = units.speed(run) + " on calm water" + (speeds.calmMps() == null ? " as your rules say" : "") + ", " + units.speed(rough)
-                + " on rough" + (speeds.roughMps() == null ? " as your rules say: no run in such wind yet" : "");
-        return new BoatSpeeds(speeds.classes().stream().map(c -> new Row(wind(c, units), units.speed(c.mps()), c.runs(), units.distance(c.metres()))).toList(),
-                run, rough, words, Math.abs(run - boat.runMps()) > SEEN_MPS || Math.abs(rough - boat.roughMps()) > SEEN_MPS);
+        String words = units.speed(run) + " on calm water" + (speeds.calmMps() == null ? " as your rules say" : "")
+                + ", " + units.speed(rough) + " on rough"
+                + (speeds.roughMps() == null ? " as your rules say: no run in such wind yet" : "");
+        return new BoatSpeeds(
+                speeds.classes().stream()
+                        .map(c -> new Row(wind(c, units), units.speed(c.mps()), c.runs(), units.distance(c.metres())))
+                        .toList(),
+                run,
+                rough,
+                words,
+                Math.abs(run - boat.runMps()) > SEEN_MPS || Math.abs(rough - boat.roughMps()) > SEEN_MPS);
     }
 
     private static String wind(RunSpeeds.WindClass c, Units units) {
-        return c.toMps() == null ? units.speed(c.fromMps()) + " and more" : c.fromMps() == 0 ? "under " + units.speed(c.toMps())
-                : units.speed(c.fromMps()) + " to " + units.speed(c.toMps());
+        return c.toMps() == null
+                ? units.speed(c.fromMps()) + " and more"
+                : c.fromMps() == 0
+                        ? "under " + units.speed(c.toMps())
+                        : units.speed(c.fromMps()) + " to " + units.speed(c.toMps());
     }
 }

@@ -1,7 +1,5 @@
 package lochan.web.rules;
 
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.Events;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -14,12 +12,14 @@ import lochan.core.event.BoatRun;
 import lochan.core.event.Species;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
+import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
 import lochan.web.competition.CompetitionLog;
-import lochan.offline.form.Form;
-import lochan.web.shared.Undo;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.Events;
 import lochan.web.practice.Practice;
+import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -54,19 +54,26 @@ class RulesController {
     @GetMapping("/events/new")
     String fresh(@AuthenticationPrincipal Angler angler, Model model) {
         ZoneId zone = events.usualZone(angler.accountId());
-        return page(RulesForm.empty(zone, LocalDate.ofInstant(clock.instant(), zone), accounts.units(angler.accountId())), model);
+        return page(
+                RulesForm.empty(zone, LocalDate.ofInstant(clock.instant(), zone), accounts.units(angler.accountId())),
+                model);
     }
 
     @PostMapping("/events/new")
-    String add(@AuthenticationPrincipal Angler angler, @RequestParam Map<String, String> fields, Model model,
-               HttpServletResponse response, RedirectAttributes flash) {
+    String add(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(angler.accountId()));
         Optional<RulesForm.Input> read = RulesForm.read(form, Boat.USUAL);
         if (read.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(form, model);
         }
-        EventKey key = events.add(angler.accountId(), read.get().event(), read.get().boat());
+        EventKey key =
+                events.add(angler.accountId(), read.get().event(), read.get().boat());
         practice.addPresentations(key, Presentation.COMMON);
         flash.addFlashAttribute("notice", "Event created. Next: add your spots.");
         return "redirect:/events/" + key.eventId() + "/spots";
@@ -85,8 +92,12 @@ class RulesController {
     }
 
     @PostMapping("/events/{eventId}/rules")
-    String save(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
-                RedirectAttributes flash) {
+    String save(
+            EventKey key,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<RulesForm.Input> read = RulesForm.read(form, events.boat(key));
         read.ifPresent(r -> {
@@ -115,11 +126,16 @@ class RulesController {
     String speeds(EventKey key, @RequestParam double run, @RequestParam double rough, RedirectAttributes flash) {
         Boat before = events.boat(key);
         if (!(run >= SLOWEST_MPS && run <= FASTEST_MPS && rough >= SLOWEST_MPS && rough <= run)) {
-            flash.addFlashAttribute("trouble", "The speeds are out of range: expected 1 to 134 mph, on rough water no more than on calm.");
+            flash.addFlashAttribute(
+                    "trouble",
+                    "The speeds are out of range: expected 1 to 134 mph, on rough water no more than on calm.");
         } else {
             events.updateBoat(key, before.atSpeeds(run, rough));
-            Undo.offer(flash, "Plans use these speeds now.", "/events/" + key.eventId() + "/rules/speeds?run=" + before.runMps() + "&rough="
-                    + Math.min(before.runMps(), before.roughMps()));
+            Undo.offer(
+                    flash,
+                    "Plans use these speeds now.",
+                    "/events/" + key.eventId() + "/rules/speeds?run=" + before.runMps() + "&rough="
+                            + Math.min(before.runMps(), before.roughMps()));
         }
         return "redirect:/events/" + key.eventId() + "/rules";
     }
@@ -144,8 +160,12 @@ class RulesController {
         model.addAttribute("dayRows", RulesForm.dayRows(form));
         model.addAttribute("practiceRows", RulesForm.practiceRows(form));
         model.addAttribute("species", Species.values());
-        model.addAttribute("zones", ZoneId.getAvailableZoneIds().stream().filter(z -> z.contains("/") && !z.startsWith("Etc/")
-                && !z.startsWith("System")).sorted().toList());
+        model.addAttribute(
+                "zones",
+                ZoneId.getAvailableZoneIds().stream()
+                        .filter(z -> z.contains("/") && !z.startsWith("Etc/") && !z.startsWith("System"))
+                        .sorted()
+                        .toList());
         return "rules/rules";
     }
 }

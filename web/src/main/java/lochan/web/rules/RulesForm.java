@@ -11,21 +11,21 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lochan.core.event.Boat;
+import lochan.core.event.CompetitionDay;
 import lochan.core.event.Event;
 import lochan.core.event.EventCheck;
-import lochan.core.event.CompetitionDay;
 import lochan.core.event.Format;
 import lochan.core.event.Gear;
 import lochan.core.event.Penalties;
 import lochan.core.event.Position;
-import lochan.core.event.Species;
 import lochan.core.event.Rules;
 import lochan.core.event.Scoring;
+import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.event.TieBreak;
+import lochan.core.lake.SpotType;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
-import lochan.core.lake.SpotType;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 
@@ -37,16 +37,20 @@ final class RulesForm {
 
     /** Rows offered beyond those filled. */
     private static final int SPARE_ROWS = 1;
+
     static final int MOST_DAYS = 10;
     static final int MOST_PRACTICE_DAYS = 30;
 
-    private RulesForm() { }
+    private RulesForm() {}
 
-    record Input(Event event, Boat boat) { }
+    record Input(Event event, Boat boat) {}
 
     static Form empty(ZoneId zone, LocalDate today, Units units) {
         Form form = new Form(units);
-        form.put("timeZone", zone.getId()).put("format", Format.LIMIT_WEIGHT.code()).put("limit", 5).put("anglers", 1);
+        form.put("timeZone", zone.getId())
+                .put("format", Format.LIMIT_WEIGHT.code())
+                .put("limit", 5)
+                .put("anglers", 1);
         form.put("days/0/start", "06:00").put("days/0/checkIn", "15:00");
         form.put("species/0/counts", "on").put("species/0/minLengthMm", units.typedLength(355.6));
         putBoat(form, Boat.USUAL, units);
@@ -56,23 +60,62 @@ final class RulesForm {
     static Form of(Event event, Boat boat, Units units) {
         Form form = new Form(units);
         Map<String, String> typed = event.entered();
-        form.put("name", event.name()).put("timeZone", event.timeZone().getId()).put("format", event.rules().format().code())
-                .put("limit", event.rules().limit()).put("anglers", event.anglers());
-        form.put("targetGrams", event.rules().targetGrams(), typed, QuantityText::grams, units.typedWeight(event.rules().targetGrams()));
-        form.put("scaleGrams", event.rules().scaleGrams(), typed, QuantityText::grams,
-                event.rules().scaleGrams() == null ? "" : Math.round(event.rules().scaleGrams()) + " g");
+        form.put("name", event.name())
+                .put("timeZone", event.timeZone().getId())
+                .put("format", event.rules().format().code())
+                .put("limit", event.rules().limit())
+                .put("anglers", event.anglers());
+        form.put(
+                "targetGrams",
+                event.rules().targetGrams(),
+                typed,
+                QuantityText::grams,
+                units.typedWeight(event.rules().targetGrams()));
+        form.put(
+                "scaleGrams",
+                event.rules().scaleGrams(),
+                typed,
+                QuantityText::grams,
+                event.rules().scaleGrams() == null
+                        ? ""
+                        : Math.round(event.rules().scaleGrams()) + " g");
         Penalties p = event.rules().penalties();
-        form.put("penalties/deadFishGrams", p.deadFishGrams(), typed, QuantityText::grams, units.typedWeight(p.deadFishGrams()));
-        form.put("penalties/lateGramsPerMinute", p.lateGramsPerMinute(), typed, QuantityText::grams, units.typedWeight(p.lateGramsPerMinute()));
-        form.put("penalties/shortFishGrams", p.shortFishGrams(), typed, QuantityText::grams, units.typedWeight(p.shortFishGrams()));
-        form.put("penalties/overLimitGrams", p.overLimitGrams(), typed, QuantityText::grams, units.typedWeight(p.overLimitGrams()));
+        form.put(
+                "penalties/deadFishGrams",
+                p.deadFishGrams(),
+                typed,
+                QuantityText::grams,
+                units.typedWeight(p.deadFishGrams()));
+        form.put(
+                "penalties/lateGramsPerMinute",
+                p.lateGramsPerMinute(),
+                typed,
+                QuantityText::grams,
+                units.typedWeight(p.lateGramsPerMinute()));
+        form.put(
+                "penalties/shortFishGrams",
+                p.shortFishGrams(),
+                typed,
+                QuantityText::grams,
+                units.typedWeight(p.shortFishGrams()));
+        form.put(
+                "penalties/overLimitGrams",
+                p.overLimitGrams(),
+                typed,
+                QuantityText::grams,
+                units.typedWeight(p.overLimitGrams()));
         putScoring(form, event, units);
-        form.put("penalties/lateDisqualifyMinutes", p.lateDisqualifyMinutes() == null ? "" : plain(p.lateDisqualifyMinutes()));
-        form.put("gear/maxHooksPerRig", event.rules().gear().maxHooksPerRig()).put("gear/banned", String.join(", ", event.rules().gear().banned()))
-                .put("gear/maxRods", event.rules().gear().maxRods()).put("gear/liveBaitAllowed", event.rules().gear().liveBaitAllowed());
+        form.put(
+                "penalties/lateDisqualifyMinutes",
+                p.lateDisqualifyMinutes() == null ? "" : plain(p.lateDisqualifyMinutes()));
+        form.put("gear/maxHooksPerRig", event.rules().gear().maxHooksPerRig())
+                .put("gear/banned", String.join(", ", event.rules().gear().banned()))
+                .put("gear/maxRods", event.rules().gear().maxRods())
+                .put("gear/liveBaitAllowed", event.rules().gear().liveBaitAllowed());
         for (int i = 0; i < event.days().size(); i++) {
             CompetitionDay day = event.days().get(i);
-            form.put("days/" + i + "/date", day.date()).put("days/" + i + "/start", clock(day.start(), event.timeZone()))
+            form.put("days/" + i + "/date", day.date())
+                    .put("days/" + i + "/start", clock(day.start(), event.timeZone()))
                     .put("days/" + i + "/checkIn", clock(day.checkIn(), event.timeZone()));
         }
         for (int i = 0; i < event.practice().size(); i++) {
@@ -82,11 +125,31 @@ final class RulesForm {
             event.rules().rule(species).ifPresent(rule -> {
                 String at = "species/" + species.ordinal() + "/";
                 form.put(at + "counts", "on").put(at + "bagLimit", rule.bagLimit());
-                form.put(at + "minLengthMm", rule.minLengthMm(), under(at, rule.entered()), QuantityText::mm, units.typedLength(rule.minLengthMm()));
-                form.put(at + "minGrams", rule.minGrams(), under(at, rule.entered()), QuantityText::grams, units.typedWeight(rule.minGrams()));
+                form.put(
+                        at + "minLengthMm",
+                        rule.minLengthMm(),
+                        under(at, rule.entered()),
+                        QuantityText::mm,
+                        units.typedLength(rule.minLengthMm()));
+                form.put(
+                        at + "minGrams",
+                        rule.minGrams(),
+                        under(at, rule.entered()),
+                        QuantityText::grams,
+                        units.typedWeight(rule.minGrams()));
                 if (rule.slot() != null) {
-                    form.put(at + "slotFrom", rule.slot().fromMm(), under(at, rule.entered()), QuantityText::mm, units.typedLength(rule.slot().fromMm()));
-                    form.put(at + "slotTo", rule.slot().toMm(), under(at, rule.entered()), QuantityText::mm, units.typedLength(rule.slot().toMm()));
+                    form.put(
+                            at + "slotFrom",
+                            rule.slot().fromMm(),
+                            under(at, rule.entered()),
+                            QuantityText::mm,
+                            units.typedLength(rule.slot().fromMm()));
+                    form.put(
+                            at + "slotTo",
+                            rule.slot().toMm(),
+                            under(at, rule.entered()),
+                            QuantityText::mm,
+                            units.typedLength(rule.slot().toMm()));
                     form.put(at + "slotOver", rule.slot().over());
                 }
             });
@@ -99,30 +162,56 @@ final class RulesForm {
 
     private static void putScoring(Form form, Event event, Units units) {
         Scoring scoring = event.rules().scoring();
-        form.put("culling", scoring.culling() ? "yes" : "no").put("scoring/balanceOnly", scoring.balanceOnly() ? "yes" : "no").put("scoring/tieBreak", scoring.tieBreak().code())
+        form.put("culling", scoring.culling() ? "yes" : "no")
+                .put("scoring/balanceOnly", scoring.balanceOnly() ? "yes" : "no")
+                .put("scoring/tieBreak", scoring.tieBreak().code())
                 .put("scoring/tags", String.join(", ", scoring.tags()));
-        form.put("scoring/lengthStepMm", scoring.lengthStepMm(), event.entered(), QuantityText::mm, units.typedLength(scoring.lengthStepMm()));
+        form.put(
+                "scoring/lengthStepMm",
+                scoring.lengthStepMm(),
+                event.entered(),
+                QuantityText::mm,
+                units.typedLength(scoring.lengthStepMm()));
         if (scoring.cut() != null) {
-            form.put("scoring/cut/afterDay", scoring.cut().afterDay()).put("scoring/cut/places", scoring.cut().places());
+            form.put("scoring/cut/afterDay", scoring.cut().afterDay())
+                    .put("scoring/cut/places", scoring.cut().places());
         }
     }
 
     private static Scoring scoring(Form form) {
         Integer after = form.whole("scoring/cut/afterDay");
         Integer places = form.whole("scoring/cut/places");
-        if ((after == null) != (places == null) && form.errors("scoring/cut/afterDay").isEmpty() && form.errors("scoring/cut/places").isEmpty()) {
-            form.error("scoring/cut/" + (after == null ? "afterDay" : "places"), "The cut is incomplete: type both the day and how many boats go on, or neither.");
+        if ((after == null) != (places == null)
+                && form.errors("scoring/cut/afterDay").isEmpty()
+                && form.errors("scoring/cut/places").isEmpty()) {
+            form.error(
+                    "scoring/cut/" + (after == null ? "afterDay" : "places"),
+                    "The cut is incomplete: type both the day and how many boats go on, or neither.");
         }
-        TieBreak tieBreak = form.has("scoring/tieBreak") ? form.choice("scoring/tieBreak", TieBreak.class) : TieBreak.NONE;
-        List<String> tags = java.util.Arrays.stream(form.value("scoring/tags").split(",")).map(String::strip).filter(s -> !s.isEmpty()).toList();
-        return new Scoring(!form.value("culling").equals("no"), form.value("scoring/balanceOnly").equals("yes"), form.quantity("scoring/lengthStepMm", QuantityText::mm),
-                tieBreak == null ? TieBreak.NONE : tieBreak, after == null || places == null ? null : new Scoring.Cut(after, places), tags);
+        TieBreak tieBreak =
+                form.has("scoring/tieBreak") ? form.choice("scoring/tieBreak", TieBreak.class) : TieBreak.NONE;
+        List<String> tags = java.util.Arrays.stream(form.value("scoring/tags").split(","))
+                .map(String::strip)
+                .filter(s -> !s.isEmpty())
+                .toList();
+        return new Scoring(
+                !form.value("culling").equals("no"),
+                form.value("scoring/balanceOnly").equals("yes"),
+                form.quantity("scoring/lengthStepMm", QuantityText::mm),
+                tieBreak == null ? TieBreak.NONE : tieBreak,
+                after == null || places == null ? null : new Scoring.Cut(after, places),
+                tags);
     }
 
     private static void putBoat(Form form, Boat boat, Units units) {
         form.put("runMps", boat.runMps(), boat.entered(), QuantityText::mps, units.typedSpeed(boat.runMps()))
                 .put("roughMps", boat.roughMps(), boat.entered(), QuantityText::mps, units.typedSpeed(boat.roughMps()))
-                .put("maxWindMps", boat.maxWindMps(), boat.entered(), QuantityText::mps, units.typedSpeed(boat.maxWindMps()))
+                .put(
+                        "maxWindMps",
+                        boat.maxWindMps(),
+                        boat.entered(),
+                        QuantityText::mps,
+                        units.typedSpeed(boat.maxWindMps()))
                 .put("setUpMinutes", plain(boat.setUpMinutes()));
     }
 
@@ -169,20 +258,30 @@ final class RulesForm {
      */
     static Optional<Input> read(Form form, Boat boatBefore) {
         form.need("timeZone", "The time zone is missing: name one as America/Boise.");
-        form.need("launch", "The launch is missing: type its latitude and longitude; sunrise and runs are computed from it.");
+        form.need(
+                "launch",
+                "The launch is missing: type its latitude and longitude; sunrise and runs are computed from it.");
         ZoneId zone = zone(form);
         Integer limit = form.whole("limit");
         Integer anglers = form.whole("anglers");
         Format format = form.choice("format", Format.class);
         Double target = form.quantity("targetGrams", QuantityText::grams);
         Double scale = form.quantity("scaleGrams", QuantityText::grams);
-        Penalties penalties = new Penalties(form.quantity("penalties/deadFishGrams", QuantityText::grams),
-                form.quantity("penalties/lateGramsPerMinute", QuantityText::grams), form.number("penalties/lateDisqualifyMinutes"),
-                form.quantity("penalties/shortFishGrams", QuantityText::grams), form.quantity("penalties/overLimitGrams", QuantityText::grams));
+        Penalties penalties = new Penalties(
+                form.quantity("penalties/deadFishGrams", QuantityText::grams),
+                form.quantity("penalties/lateGramsPerMinute", QuantityText::grams),
+                form.number("penalties/lateDisqualifyMinutes"),
+                form.quantity("penalties/shortFishGrams", QuantityText::grams),
+                form.quantity("penalties/overLimitGrams", QuantityText::grams));
         Scoring scoring = scoring(form);
-        Gear gear = new Gear(form.whole("gear/maxHooksPerRig"),
-                java.util.Arrays.stream(form.value("gear/banned").split(",")).map(SpotType::code).filter(s -> !s.isEmpty()).toList(),
-                form.whole("gear/maxRods"), form.truth("gear/liveBaitAllowed"));
+        Gear gear = new Gear(
+                form.whole("gear/maxHooksPerRig"),
+                java.util.Arrays.stream(form.value("gear/banned").split(","))
+                        .map(SpotType::code)
+                        .filter(s -> !s.isEmpty())
+                        .toList(),
+                form.whole("gear/maxRods"),
+                form.truth("gear/liveBaitAllowed"));
         Map<String, String> entered = form.entered();
         List<SpeciesRule> species = species(form);
         List<CompetitionDay> days = zone == null ? List.of() : days(form, zone);
@@ -196,9 +295,18 @@ final class RulesForm {
             }
             return Optional.empty();
         }
-        Event event = new Event(form.value("name"), zone, anglers == null ? 1 : anglers, practice, days,
-                new Event.Ramp(launch, checkInAt == null ? launch : checkInAt), new Rules(format, limit, target, scale, species, scoring, penalties, gear), entered);
-        EventCheck.check(event).stream().filter(v -> form.errors(v.field()).isEmpty()).map(v -> onForm(v, species))
+        Event event = new Event(
+                form.value("name"),
+                zone,
+                anglers == null ? 1 : anglers,
+                practice,
+                days,
+                new Event.Ramp(launch, checkInAt == null ? launch : checkInAt),
+                new Rules(format, limit, target, scale, species, scoring, penalties, gear),
+                entered);
+        EventCheck.check(event).stream()
+                .filter(v -> form.errors(v.field()).isEmpty())
+                .map(v -> onForm(v, species))
                 .forEach(v -> form.error(v.field(), v.message()));
         return form.ok() ? Optional.of(new Input(event, boat)) : Optional.empty();
     }
@@ -210,7 +318,14 @@ final class RulesForm {
         }
         String[] path = v.field().split("/");
         return path[0].equals("species") && path.length >= 3
-                ? new lochan.core.Violation("species/" + species.get(Integer.parseInt(path[1])).species().ordinal() + "/" + FIELDS.getOrDefault(path[path.length - 1], path[path.length - 1]), v.message()) : v;
+                ? new lochan.core.Violation(
+                        "species/"
+                                + species.get(Integer.parseInt(path[1]))
+                                        .species()
+                                        .ordinal() + "/"
+                                + FIELDS.getOrDefault(path[path.length - 1], path[path.length - 1]),
+                        v.message())
+                : v;
     }
 
     private static ZoneId zone(Form form) {
@@ -229,7 +344,8 @@ final class RulesForm {
             if (form.has(at + "counts")) {
                 Double mm = form.quantity(at + "minLengthMm", QuantityText::mm);
                 Double grams = form.quantity(at + "minGrams", QuantityText::grams);
-                rules.add(new SpeciesRule(species, mm, grams, slot(form, at), form.whole(at + "bagLimit"), entered(form, at)));
+                rules.add(new SpeciesRule(
+                        species, mm, grams, slot(form, at), form.whole(at + "bagLimit"), entered(form, at)));
             }
         }
         return rules;
@@ -239,7 +355,9 @@ final class RulesForm {
         Double from = form.quantity(at + "slotFrom", QuantityText::mm);
         Double to = form.quantity(at + "slotTo", QuantityText::mm);
         Integer over = form.whole(at + "slotOver");
-        if ((from == null) != (to == null) && form.errors(at + "slotFrom").isEmpty() && form.errors(at + "slotTo").isEmpty()) {
+        if ((from == null) != (to == null)
+                && form.errors(at + "slotFrom").isEmpty()
+                && form.errors(at + "slotTo").isEmpty()) {
             form.error(at + (from == null ? "slotFrom" : "slotTo"), "The slot has one end only: type both, or none.");
         }
         return from == null || to == null ? null : new SpeciesRule.Slot(from, to, over);
@@ -267,9 +385,13 @@ final class RulesForm {
                 form.need(at + "start", "Day " + (i + 1) + " has no start: type a time as 06:00.");
                 form.need(at + "checkIn", "Day " + (i + 1) + " has no check-in: type a time as 15:00.");
                 if (start != null && checkIn != null) {
-                    // A check-in earlier on the clock than the start is the next morning's: events fish through the night.
+                    // A check-in earlier on the clock than the start is the next morning's: events fish through the
+                    // night.
                     LocalDate ends = checkIn.isBefore(start) ? date.plusDays(1) : date;
-                    days.add(new CompetitionDay(date, date.atTime(start).atZone(zone).toInstant(), ends.atTime(checkIn).atZone(zone).toInstant()));
+                    days.add(new CompetitionDay(
+                            date,
+                            date.atTime(start).atZone(zone).toInstant(),
+                            ends.atTime(checkIn).atZone(zone).toInstant()));
                 }
             }
         }
@@ -299,13 +421,22 @@ final class RulesForm {
             form.error("roughMps", "The rough-water speed is " + form.value("roughMps") + ": expected 1 to 134 mph.");
         }
         if (wind != null && !(wind >= 1 && wind <= 40)) {
-            form.error("maxWindMps", "The wind that the boat takes is " + form.value("maxWindMps") + ": expected 3 to 89 mph, or nothing.");
+            form.error(
+                    "maxWindMps",
+                    "The wind that the boat takes is " + form.value("maxWindMps")
+                            + ": expected 3 to 89 mph, or nothing.");
         }
         if (settle != null && !(settle >= 0 && settle <= 120)) {
-            form.error("setUpMinutes", "Set-up time takes " + form.value("setUpMinutes") + " minutes: expected 0 to 120.");
+            form.error(
+                    "setUpMinutes", "Set-up time takes " + form.value("setUpMinutes") + " minutes: expected 0 to 120.");
         }
-        return new Boat(run == null ? before.runMps() : run, rough == null ? before.roughMps() : rough,
-                settle == null ? before.setUpMinutes() : settle, wind, before.fuelLitres(), before.litresPerKm(),
+        return new Boat(
+                run == null ? before.runMps() : run,
+                rough == null ? before.roughMps() : rough,
+                settle == null ? before.setUpMinutes() : settle,
+                wind,
+                before.fuelLitres(),
+                before.litresPerKm(),
                 form.entered("runMps", "roughMps", "maxWindMps"));
     }
 }

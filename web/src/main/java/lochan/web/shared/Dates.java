@@ -13,7 +13,7 @@ public final class Dates {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMMM", Locale.ENGLISH);
     private static final DateTimeFormatter LONG_DAY = DateTimeFormatter.ofPattern("EEEE, d MMMM", Locale.ENGLISH);
 
-    private Dates() { }
+    private Dates() {}
 
     /** As "Fri 4 June". */
     public static String day(LocalDate date) {

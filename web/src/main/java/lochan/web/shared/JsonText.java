@@ -11,7 +11,7 @@ public final class JsonText {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    private JsonText() { }
+    private JsonText() {}
 
     public static String of(List<String> list) {
         return JSON.writeValueAsString(list);
@@ -22,10 +22,10 @@ public final class JsonText {
     }
 
     public static List<String> list(String json) {
-        return JSON.readValue(json, new TypeReference<List<String>>() { });
+        return JSON.readValue(json, new TypeReference<List<String>>() {});
     }
 
     public static Map<String, String> map(String json) {
-        return JSON.readValue(json, new TypeReference<Map<String, String>>() { });
+        return JSON.readValue(json, new TypeReference<Map<String, String>>() {});
     }
 }

@@ -6,7 +6,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** The offer to take the last step back, shown on the next page. */
 public final class Undo {
 
-    private Undo() { }
+    private Undo() {}
 
     /**
      * @param done   what was done, as a sentence

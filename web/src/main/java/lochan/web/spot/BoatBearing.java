@@ -10,14 +10,16 @@ final class BoatBearing {
 
     private static final int CIRCLE = 360;
 
-    private BoatBearing() { }
+    private BoatBearing() {}
 
     /** @return null when something is wrong, which then stands beside its field */
     static Position read(Form form) {
         if (form.has("seen")) {
             return fromTheBoat(form);
         }
-        form.need("position", "The position is missing: type latitude and longitude as 45.3100, -118.9400, or take the boat's.");
+        form.need(
+                "position",
+                "The position is missing: type latitude and longitude as 45.3100, -118.9400, or take the boat's.");
         return form.position("position");
     }
 

@@ -9,15 +9,15 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
-import lochan.core.quantity.Units;
-import lochan.core.lake.SpotType;
 import lochan.core.lake.Spot;
+import lochan.core.lake.SpotType;
 import lochan.core.lake.Stock;
 import lochan.core.lake.Zone;
-import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventBook;
+import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
 import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -47,7 +47,9 @@ class SpotController {
     String list(EventKey key, Model model) {
         EventData event = events.event(key);
         model.addAttribute("spots", event.spots());
-        model.addAttribute("closed", event.spots().stream().filter(event::offLimits).map(Spot::id).collect(Collectors.toSet()));
+        model.addAttribute(
+                "closed",
+                event.spots().stream().filter(event::offLimits).map(Spot::id).collect(Collectors.toSet()));
         return "spot/spots";
     }
 
@@ -55,11 +57,21 @@ class SpotController {
     String fresh(EventKey key, @RequestParam(required = false) String waypoint, Model model) {
         Units units = accounts.units(key.accountId());
         model.addAttribute("waypoint", waypoint);
-        return page(key, waypoint == null ? SpotForm.empty(units) : SpotForm.of(waypoints.waypoint(key, waypoint), units), null, model);
+        return page(
+                key,
+                waypoint == null ? SpotForm.empty(units) : SpotForm.of(waypoints.waypoint(key, waypoint), units),
+                null,
+                model);
     }
 
     @PostMapping("/events/{eventId}/spots/new")
-    String add(EventKey key, @RequestParam(required = false) String waypoint, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+    String add(
+            EventKey key,
+            @RequestParam(required = false) String waypoint,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Spot> spot = SpotForm.read(form, spots.freshCode(key, form.value("name")), null);
         if (spot.isEmpty()) {
@@ -81,8 +93,13 @@ class SpotController {
     }
 
     @PostMapping("/events/{eventId}/spots/edit")
-    String save(EventKey key, @RequestParam String spot, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
-                RedirectAttributes flash) {
+    String save(
+            EventKey key,
+            @RequestParam String spot,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Spot> read = SpotForm.read(form, spot, spots.spot(key, spot));
         if (read.isEmpty()) {
@@ -101,8 +118,11 @@ class SpotController {
             flash.addFlashAttribute("trouble", "Spot “" + name + "” stays: the competition log names it.");
         } else {
             spots.delete(key, spot);
-            Undo.offer(flash, "Spot “" + name + "” deleted, with what was logged there.",
-                    "/events/" + key.eventId() + "/spots/restore?spot=" + URLEncoder.encode(spot, StandardCharsets.UTF_8));
+            Undo.offer(
+                    flash,
+                    "Spot “" + name + "” deleted, with what was logged there.",
+                    "/events/" + key.eventId() + "/spots/restore?spot="
+                            + URLEncoder.encode(spot, StandardCharsets.UTF_8));
         }
         return "redirect:/events/" + key.eventId() + "/spots";
     }
@@ -122,8 +142,14 @@ class SpotController {
         model.addAttribute("spotTypes", classes.stream().map(SpotType::words).toList());
         model.addAttribute("zones", Zone.values());
         model.addAttribute("stocks", Stock.values());
-        model.addAttribute("notes", spot == null ? List.of()
-                : waypoints.all(key).stream().filter(m -> spot.equals(m.spotId())).map(m -> WaypointWords.of(m, accounts.units(key.accountId()))).toList());
+        model.addAttribute(
+                "notes",
+                spot == null
+                        ? List.of()
+                        : waypoints.all(key).stream()
+                                .filter(m -> spot.equals(m.spotId()))
+                                .map(m -> WaypointWords.of(m, accounts.units(key.accountId())))
+                                .toList());
         return "spot/spot";
     }
 }

@@ -8,12 +8,12 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import lochan.core.lake.SpotType;
 import lochan.core.lake.Spot;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventWrite;
+import lochan.core.lake.SpotType;
 import lochan.eventformat.gpx.GpxException;
 import lochan.eventformat.gpx.GpxWaypoints;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.Codes;
 import lochan.web.shared.Downloads;
 import org.springframework.stereotype.Controller;
@@ -53,9 +53,19 @@ class SpotFilesController {
         ArrayNode features = root.putArray("features");
         for (Spot s : spots.all(key)) {
             ObjectNode feature = features.addObject().put("type", "Feature").put("id", s.id());
-            feature.putObject("geometry").put("type", "Point").putArray("coordinates").add(s.position().lon()).add(s.position().lat());
-            feature.putObject("properties").put("name", s.name()).put("spotType", s.spotType()).put("zone", s.zone().code())
-                    .put("depthMinM", s.depthMinM()).put("depthMaxM", s.depthMaxM()).put("radiusM", s.radiusM()).put("stock", s.stock().code())
+            feature.putObject("geometry")
+                    .put("type", "Point")
+                    .putArray("coordinates")
+                    .add(s.position().lon())
+                    .add(s.position().lat());
+            feature.putObject("properties")
+                    .put("name", s.name())
+                    .put("spotType", s.spotType())
+                    .put("zone", s.zone().code())
+                    .put("depthMinM", s.depthMinM())
+                    .put("depthMaxM", s.depthMaxM())
+                    .put("radiusM", s.radiusM())
+                    .put("stock", s.stock().code())
                     .put("crowdRisk", s.crowdRisk());
         }
         response.getOutputStream().write(JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(root));
@@ -64,22 +74,30 @@ class SpotFilesController {
     /** Marks the waypoints of a file; those that are marked already are left alone. */
     @PostMapping("/events/{eventId}/spots/gpx")
     @EventWrite
-    public String importGpx(EventKey key, @RequestParam MultipartFile file, RedirectAttributes flash) throws IOException {
+    public String importGpx(EventKey key, @RequestParam MultipartFile file, RedirectAttributes flash)
+            throws IOException {
         try (InputStream in = new BufferedInputStream(file.getInputStream())) {
             List<GpxWaypoints.Waypoint> waypoints = GpxWaypoints.read(in);
             List<Spot> marked = spots.all(key);
             Set<String> taken = new HashSet<>();
             List<Spot> fresh = new ArrayList<>();
             for (GpxWaypoints.Waypoint w : waypoints) {
-                if (marked.stream().noneMatch(s -> s.name().equals(w.name()) && s.position().metresTo(w.position()) < SAME_PLACE_M)) {
+                if (marked.stream()
+                        .noneMatch(
+                                s -> s.name().equals(w.name()) && s.position().metresTo(w.position()) < SAME_PLACE_M)) {
                     fresh.add(spot(w, spots.freshCode(key, w.name()), taken));
                 }
             }
             spots.add(key, fresh);
-            flash.addFlashAttribute("notice", fresh.size() + (fresh.size() == 1 ? " spot" : " spots") + " added, " + (waypoints.size() - fresh.size())
-                    + " known already. Set their spot type and zone.");
+            flash.addFlashAttribute(
+                    "notice",
+                    fresh.size() + (fresh.size() == 1 ? " spot" : " spots") + " added, "
+                            + (waypoints.size() - fresh.size()) + " known already. Set their spot type and zone.");
         } catch (GpxException e) {
-            flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: " + e.getMessage() + ".");
+            flash.addFlashAttribute(
+                    "trouble",
+                    "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: " + e.getMessage()
+                            + ".");
         }
         return "redirect:/events/" + key.eventId() + "/spots";
     }
@@ -88,6 +106,7 @@ class SpotFilesController {
     private static Spot spot(GpxWaypoints.Waypoint w, String code, Set<String> taken) {
         String free = taken.contains(code) ? Codes.of(code, taken::contains) : code;
         taken.add(free);
-        return Spot.fresh(free, w.name().isEmpty() ? "Waypoint" : w.name(), w.position(), SpotType.orUnsorted(w.type()));
+        return Spot.fresh(
+                free, w.name().isEmpty() ? "Waypoint" : w.name(), w.position(), SpotType.orUnsorted(w.type()));
     }
 }

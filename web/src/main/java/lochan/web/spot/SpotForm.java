@@ -2,15 +2,15 @@ package lochan.web.spot;
 
 import java.util.Optional;
 import lochan.core.event.Position;
+import lochan.core.lake.Spot;
+import lochan.core.lake.SpotCheck;
+import lochan.core.lake.SpotType;
+import lochan.core.lake.Stock;
+import lochan.core.lake.Waypoint;
+import lochan.core.lake.Zone;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
-import lochan.core.lake.Waypoint;
-import lochan.core.lake.SpotType;
-import lochan.core.lake.Spot;
-import lochan.core.lake.SpotCheck;
-import lochan.core.lake.Stock;
-import lochan.core.lake.Zone;
 import lochan.offline.form.Form;
 
 /** A spot as a form, and back. */
@@ -18,19 +18,35 @@ final class SpotForm {
 
     private static final double PERCENT = 100;
 
-    private SpotForm() { }
+    private SpotForm() {}
 
     static Form empty(Units units) {
-        return new Form(units).put("stock", Stock.GENERAL.code()).put("crowdRisk", 0).put("zone", Zone.SHALLOW.code());
+        return new Form(units)
+                .put("stock", Stock.GENERAL.code())
+                .put("crowdRisk", 0)
+                .put("zone", Zone.SHALLOW.code());
     }
 
     static Form of(Spot spot, Units units) {
         Form form = new Form(units);
-        form.put("name", spot.name()).put("position", PositionText.typed(spot.position()))
-                .put("spotType", SpotType.words(spot.spotType())).put("zone", spot.zone().code()).put("stock", spot.stock().code())
+        form.put("name", spot.name())
+                .put("position", PositionText.typed(spot.position()))
+                .put("spotType", SpotType.words(spot.spotType()))
+                .put("zone", spot.zone().code())
+                .put("stock", spot.stock().code())
                 .put("crowdRisk", Math.round(PERCENT * spot.crowdRisk()));
-        form.put("depthMinM", spot.depthMinM(), spot.entered(), QuantityText::metres, units.typedDepth(spot.depthMinM()));
-        form.put("depthMaxM", spot.depthMaxM(), spot.entered(), QuantityText::metres, units.typedDepth(spot.depthMaxM()));
+        form.put(
+                "depthMinM",
+                spot.depthMinM(),
+                spot.entered(),
+                QuantityText::metres,
+                units.typedDepth(spot.depthMinM()));
+        form.put(
+                "depthMaxM",
+                spot.depthMaxM(),
+                spot.entered(),
+                QuantityText::metres,
+                units.typedDepth(spot.depthMaxM()));
         form.put("radiusM", spot.radiusM(), spot.entered(), QuantityText::metres, units.typedDepth(spot.radiusM()));
         return form;
     }
@@ -64,8 +80,18 @@ final class SpotForm {
             return Optional.empty();
         }
         double usualRadius = before == null ? Spot.USUAL_RADIUS_M : before.radiusM();
-        Spot spot = new Spot(id, form.value("name"), position, radius == null ? usualRadius : radius, SpotType.code(form.value("spotType")),
-                zone, min, max, percent == null ? 0 : percent / PERCENT, stock, form.entered());
+        Spot spot = new Spot(
+                id,
+                form.value("name"),
+                position,
+                radius == null ? usualRadius : radius,
+                SpotType.code(form.value("spotType")),
+                zone,
+                min,
+                max,
+                percent == null ? 0 : percent / PERCENT,
+                stock,
+                form.entered());
         form.violations(SpotCheck.check(spot));
         return form.ok() ? Optional.of(spot) : Optional.empty();
     }

@@ -12,9 +12,9 @@ import lochan.core.event.Position;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Stock;
 import lochan.core.lake.Zone;
+import lochan.web.db.tables.records.SpotRecord;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventRevisions;
-import lochan.web.db.tables.records.SpotRecord;
 import lochan.web.shared.JsonText;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -38,11 +38,19 @@ class SpotRepository {
     }
 
     List<Spot> all(EventKey key) {
-        return db.selectFrom(SPOT).where(in(key)).and(SPOT.DELETED_AT.isNull()).orderBy(SPOT.ORDINAL).fetch(SpotRepository::spot);
+        return db.selectFrom(SPOT)
+                .where(in(key))
+                .and(SPOT.DELETED_AT.isNull())
+                .orderBy(SPOT.ORDINAL)
+                .fetch(SpotRepository::spot);
     }
 
     Optional<Spot> find(EventKey key, String code) {
-        return db.selectFrom(SPOT).where(in(key)).and(SPOT.CODE.eq(code)).and(SPOT.DELETED_AT.isNull()).fetchOptional(SpotRepository::spot);
+        return db.selectFrom(SPOT)
+                .where(in(key))
+                .and(SPOT.CODE.eq(code))
+                .and(SPOT.DELETED_AT.isNull())
+                .fetchOptional(SpotRepository::spot);
     }
 
     /** Whether a code was ever used, by a deleted spot too. */
@@ -52,35 +60,78 @@ class SpotRepository {
 
     void add(EventKey key, List<Spot> spots) {
         revisions.change(key);
-        int next = db.select(DSL.coalesce(DSL.max(SPOT.ORDINAL), -1)).from(SPOT).where(in(key)).fetchSingle().value1() + 1;
-        db.batchInsert(IntStream.range(0, spots.size()).mapToObj(i -> filled(spots.get(i)).setEventId(key.eventId())
-                .setAccountId(key.accountId()).setOrdinal(next + i).setCode(spots.get(i).id())).toList()).execute();
+        int next = db.select(DSL.coalesce(DSL.max(SPOT.ORDINAL), -1))
+                        .from(SPOT)
+                        .where(in(key))
+                        .fetchSingle()
+                        .value1()
+                + 1;
+        db.batchInsert(IntStream.range(0, spots.size())
+                        .mapToObj(i -> filled(spots.get(i))
+                                .setEventId(key.eventId())
+                                .setAccountId(key.accountId())
+                                .setOrdinal(next + i)
+                                .setCode(spots.get(i).id()))
+                        .toList())
+                .execute();
     }
 
     void update(EventKey key, Spot spot) {
         revisions.change(key);
-        db.update(SPOT).set(filled(spot)).where(in(key)).and(SPOT.CODE.eq(spot.id())).execute();
+        db.update(SPOT)
+                .set(filled(spot))
+                .where(in(key))
+                .and(SPOT.CODE.eq(spot.id()))
+                .execute();
     }
 
     boolean setDeleted(EventKey key, String code, Instant at) {
         revisions.change(key);
-        return db.update(SPOT).set(SPOT.DELETED_AT, at).where(in(key)).and(SPOT.CODE.eq(code)).execute() == 1;
+        return db.update(SPOT)
+                        .set(SPOT.DELETED_AT, at)
+                        .where(in(key))
+                        .and(SPOT.CODE.eq(code))
+                        .execute()
+                == 1;
     }
 
     boolean isInCompetition(EventKey key, String code) {
-        return db.fetchExists(COMPETITION_ENTRY, COMPETITION_ENTRY.EVENT_ID.eq(key.eventId())
-                .and(COMPETITION_ENTRY.ACCOUNT_ID.eq(key.accountId())).and(COMPETITION_ENTRY.SPOT_CODE.eq(code)));
+        return db.fetchExists(
+                COMPETITION_ENTRY,
+                COMPETITION_ENTRY
+                        .EVENT_ID
+                        .eq(key.eventId())
+                        .and(COMPETITION_ENTRY.ACCOUNT_ID.eq(key.accountId()))
+                        .and(COMPETITION_ENTRY.SPOT_CODE.eq(code)));
     }
 
     private SpotRecord filled(Spot spot) {
-        return db.newRecord(SPOT).setName(spot.name()).setLat(spot.position().lat()).setLon(spot.position().lon()).setRadiusM(spot.radiusM())
-                .setSpotType(spot.spotType()).setZone(spot.zone().code()).setDepthMinM(spot.depthMinM()).setDepthMaxM(spot.depthMaxM())
-                .setCrowdRisk(spot.crowdRisk()).setStock(spot.stock().code()).setEntered(JsonText.of(spot.entered()));
+        return db.newRecord(SPOT)
+                .setName(spot.name())
+                .setLat(spot.position().lat())
+                .setLon(spot.position().lon())
+                .setRadiusM(spot.radiusM())
+                .setSpotType(spot.spotType())
+                .setZone(spot.zone().code())
+                .setDepthMinM(spot.depthMinM())
+                .setDepthMaxM(spot.depthMaxM())
+                .setCrowdRisk(spot.crowdRisk())
+                .setStock(spot.stock().code())
+                .setEntered(JsonText.of(spot.entered()));
     }
 
     private static Spot spot(SpotRecord r) {
-        return new Spot(r.getCode(), r.getName(), new Position(r.getLat(), r.getLon()), r.getRadiusM(), r.getSpotType(),
-                Coded.find(Zone.class, r.getZone()).orElseThrow(), r.getDepthMinM(), r.getDepthMaxM(), r.getCrowdRisk(),
-                Coded.find(Stock.class, r.getStock()).orElseThrow(), JsonText.map(r.getEntered()));
+        return new Spot(
+                r.getCode(),
+                r.getName(),
+                new Position(r.getLat(), r.getLon()),
+                r.getRadiusM(),
+                r.getSpotType(),
+                Coded.find(Zone.class, r.getZone()).orElseThrow(),
+                r.getDepthMinM(),
+                r.getDepthMaxM(),
+                r.getCrowdRisk(),
+                Coded.find(Stock.class, r.getStock()).orElseThrow(),
+                JsonText.map(r.getEntered()));
     }
 }

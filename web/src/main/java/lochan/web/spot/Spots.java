@@ -1,15 +1,15 @@
 package lochan.web.spot;
 
-import org.springframework.core.annotation.Order;
-import lochan.web.eventbook.EventPart;
-import lochan.core.eventdata.EventData;
 import java.time.Clock;
 import java.util.List;
+import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.Codes;
 import lochan.web.shared.NotThereException;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
 /** The marked spots of an event. */

@@ -8,14 +8,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import lochan.core.quantity.Units;
 import lochan.core.lake.FishPosition;
-import lochan.core.lake.Waypoint;
 import lochan.core.lake.Spot;
-import lochan.web.account.Accounts;
-import lochan.web.eventbook.Events;
-import lochan.web.eventbook.EventKey;
+import lochan.core.lake.Waypoint;
+import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.Events;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
@@ -51,7 +51,8 @@ class WaypointController {
      *
      * @param nearest the nearest spot it could be a note on; null: none near
      */
-    record Row(String id, String time, String words, String position, String spot, String nearest, String nearestName) { }
+    record Row(
+            String id, String time, String words, String position, String spot, String nearest, String nearestName) {}
 
     @GetMapping("/events/{eventId}/spots/waypoints")
     String list(EventKey key, Model model) {
@@ -59,8 +60,13 @@ class WaypointController {
     }
 
     @PostMapping("/events/{eventId}/spots/waypoints")
-    String add(EventKey key, @RequestParam String code, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
-               RedirectAttributes flash) {
+    String add(
+            EventKey key,
+            @RequestParam String code,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Waypoint> waypoint = WaypointForm.read(form, code, waypoints.now());
         if (waypoint.isEmpty() || !checkSpot(key, form) || code.isEmpty() || code.length() > LONGEST_CODE) {
@@ -81,14 +87,24 @@ class WaypointController {
 
     @GetMapping("/events/{eventId}/spots/waypoints/edit")
     String edit(EventKey key, @RequestParam String waypoint, Model model) {
-        return page(key, WaypointForm.of(waypoints.waypoint(key, waypoint), accounts.units(key.accountId())), waypoint, model);
+        return page(
+                key,
+                WaypointForm.of(waypoints.waypoint(key, waypoint), accounts.units(key.accountId())),
+                waypoint,
+                model);
     }
 
     @PostMapping("/events/{eventId}/spots/waypoints/edit")
-    String save(EventKey key, @RequestParam String waypoint, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
-                RedirectAttributes flash) {
+    String save(
+            EventKey key,
+            @RequestParam String waypoint,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
-        Optional<Waypoint> read = WaypointForm.read(form, waypoint, waypoints.waypoint(key, waypoint).at());
+        Optional<Waypoint> read = WaypointForm.read(
+                form, waypoint, waypoints.waypoint(key, waypoint).at());
         if (read.isEmpty() || !checkSpot(key, form)) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(key, form, waypoint, model);
@@ -129,21 +145,39 @@ class WaypointController {
         model.addAttribute("bottoms", Waypoint.Bottom.values());
         model.addAttribute("fishPositions", FishPosition.values());
         model.addAttribute("freshCode", UUID.randomUUID().toString());
-        model.addAttribute("rows", waypoints.all(key).reversed().stream().map(m -> row(m, marked, key, units)).toList());
+        model.addAttribute(
+                "rows",
+                waypoints.all(key).reversed().stream()
+                        .map(m -> row(m, marked, key, units))
+                        .toList());
         return "spot/waypoints";
     }
 
     private Row row(Waypoint m, List<Spot> marked, EventKey key, Units units) {
-        Optional<Spot> on = marked.stream().filter(s -> s.id().equals(m.spotId())).findFirst();
-        Optional<Spot> nearest = marked.stream().filter(s -> s.position().metresTo(m.position()) <= NEAR_M)
+        Optional<Spot> on =
+                marked.stream().filter(s -> s.id().equals(m.spotId())).findFirst();
+        Optional<Spot> nearest = marked.stream()
+                .filter(s -> s.position().metresTo(m.position()) <= NEAR_M)
                 .min(Comparator.comparingDouble(s -> s.position().metresTo(m.position())));
-        String nearestName = nearest.map(s -> s.name() + ", " + units.reach(s.position().metresTo(m.position())) + " off").orElse(null);
-        return new Row(m.id(), Dates.dayAndClock(m.at(), events.event(key).timeZone()), WaypointWords.of(m, units),
-                String.format(java.util.Locale.ROOT, "%.5f, %.5f", m.position().lat(), m.position().lon()), on.map(Spot::name).orElse(null),
-                on.isPresent() ? null : nearest.map(Spot::id).orElse(null), nearestName);
+        String nearestName = nearest.map(
+                        s -> s.name() + ", " + units.reach(s.position().metresTo(m.position())) + " off")
+                .orElse(null);
+        return new Row(
+                m.id(),
+                Dates.dayAndClock(m.at(), events.event(key).timeZone()),
+                WaypointWords.of(m, units),
+                String.format(
+                        java.util.Locale.ROOT,
+                        "%.5f, %.5f",
+                        m.position().lat(),
+                        m.position().lon()),
+                on.map(Spot::name).orElse(null),
+                on.isPresent() ? null : nearest.map(Spot::id).orElse(null),
+                nearestName);
     }
 
     private static String path(EventKey key, String page, String waypoint) {
-        return "/events/" + key.eventId() + "/spots/waypoints" + page + (waypoint == null ? "" : "?waypoint=" + URLEncoder.encode(waypoint, StandardCharsets.UTF_8));
+        return "/events/" + key.eventId() + "/spots/waypoints" + page
+                + (waypoint == null ? "" : "?waypoint=" + URLEncoder.encode(waypoint, StandardCharsets.UTF_8));
     }
 }

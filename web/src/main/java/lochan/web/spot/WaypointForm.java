@@ -3,24 +3,38 @@ package lochan.web.spot;
 import java.time.Instant;
 import java.util.Optional;
 import lochan.core.event.Position;
+import lochan.core.lake.FishPosition;
+import lochan.core.lake.Waypoint;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
-import lochan.core.lake.FishPosition;
-import lochan.core.lake.Waypoint;
 import lochan.offline.form.Form;
 
 /** A waypoint as a form, and back. */
 final class WaypointForm {
 
-
-    private WaypointForm() { }
+    private WaypointForm() {}
 
     static Form of(Waypoint waypoint, Units units) {
-        Form form = new Form(units).put("position", PositionText.typed(waypoint.position())).put("spot", waypoint.spotId())
-                .put("bottom", waypoint.bottom()).put("fishPosition", waypoint.fishPosition()).put("bait", waypoint.bait()).put("note", waypoint.note());
-        form.put("fishDepthM", waypoint.fishDepthM(), waypoint.entered(), QuantityText::metres, units.typedDepth(waypoint.fishDepthM()));
-        return form.put("waterDepthM", waypoint.waterDepthM(), waypoint.entered(), QuantityText::metres, units.typedDepth(waypoint.waterDepthM()));
+        Form form = new Form(units)
+                .put("position", PositionText.typed(waypoint.position()))
+                .put("spot", waypoint.spotId())
+                .put("bottom", waypoint.bottom())
+                .put("fishPosition", waypoint.fishPosition())
+                .put("bait", waypoint.bait())
+                .put("note", waypoint.note());
+        form.put(
+                "fishDepthM",
+                waypoint.fishDepthM(),
+                waypoint.entered(),
+                QuantityText::metres,
+                units.typedDepth(waypoint.fishDepthM()));
+        return form.put(
+                "waterDepthM",
+                waypoint.waterDepthM(),
+                waypoint.entered(),
+                QuantityText::metres,
+                units.typedDepth(waypoint.waterDepthM()));
     }
 
     /** @return the waypoint; empty when something is wrong, which then stands beside its field */
@@ -33,7 +47,19 @@ final class WaypointForm {
         FishPosition fishPosition = form.choice("fishPosition", FishPosition.class);
         Boolean bait = form.truth("bait");
         String note = form.words("note", "The note", Waypoint.LONGEST_NOTE);
-        return form.ok() ? Optional.of(new Waypoint(id, at, position, form.has("spot") ? form.value("spot") : null, fish, water, bottom, bait, fishPosition, note,
-                form.entered("fishDepthM", "waterDepthM"))) : Optional.empty();
+        return form.ok()
+                ? Optional.of(new Waypoint(
+                        id,
+                        at,
+                        position,
+                        form.has("spot") ? form.value("spot") : null,
+                        fish,
+                        water,
+                        bottom,
+                        bait,
+                        fishPosition,
+                        note,
+                        form.entered("fishDepthM", "waterDepthM")))
+                : Optional.empty();
     }
 }

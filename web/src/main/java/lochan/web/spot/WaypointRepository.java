@@ -10,8 +10,8 @@ import lochan.core.Coded;
 import lochan.core.event.Position;
 import lochan.core.lake.FishPosition;
 import lochan.core.lake.Waypoint;
-import lochan.web.eventbook.EventKey;
 import lochan.web.db.tables.records.WaypointRecord;
+import lochan.web.eventbook.EventKey;
 import lochan.web.shared.JsonText;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -32,37 +32,90 @@ class WaypointRepository {
     }
 
     List<Waypoint> all(EventKey key) {
-        return db.selectFrom(WAYPOINT).where(in(key)).and(WAYPOINT.DELETED_AT.isNull()).orderBy(WAYPOINT.ORDINAL).fetch(WaypointRepository::waypoint);
+        return db.selectFrom(WAYPOINT)
+                .where(in(key))
+                .and(WAYPOINT.DELETED_AT.isNull())
+                .orderBy(WAYPOINT.ORDINAL)
+                .fetch(WaypointRepository::waypoint);
     }
 
     Optional<Waypoint> find(EventKey key, String code) {
-        return db.selectFrom(WAYPOINT).where(in(key)).and(WAYPOINT.CODE.eq(code)).and(WAYPOINT.DELETED_AT.isNull()).fetchOptional(WaypointRepository::waypoint);
+        return db.selectFrom(WAYPOINT)
+                .where(in(key))
+                .and(WAYPOINT.CODE.eq(code))
+                .and(WAYPOINT.DELETED_AT.isNull())
+                .fetchOptional(WaypointRepository::waypoint);
     }
 
     /** Adds waypoints; one whose code is there already is there once. */
     void add(EventKey key, List<Waypoint> waypoints) {
-        int next = db.select(DSL.coalesce(DSL.max(WAYPOINT.ORDINAL), -1)).from(WAYPOINT).where(in(key)).fetchSingle().value1() + 1;
-        db.batch(IntStream.range(0, waypoints.size()).mapToObj(i -> db.insertInto(WAYPOINT).set(filled(waypoints.get(i)).setEventId(key.eventId())
-                .setAccountId(key.accountId()).setOrdinal(next + i).setCode(waypoints.get(i).id())).onDuplicateKeyIgnore()).toList()).execute();
+        int next = db.select(DSL.coalesce(DSL.max(WAYPOINT.ORDINAL), -1))
+                        .from(WAYPOINT)
+                        .where(in(key))
+                        .fetchSingle()
+                        .value1()
+                + 1;
+        db.batch(IntStream.range(0, waypoints.size())
+                        .mapToObj(i -> db.insertInto(WAYPOINT)
+                                .set(filled(waypoints.get(i))
+                                        .setEventId(key.eventId())
+                                        .setAccountId(key.accountId())
+                                        .setOrdinal(next + i)
+                                        .setCode(waypoints.get(i).id()))
+                                .onDuplicateKeyIgnore())
+                        .toList())
+                .execute();
     }
 
     void update(EventKey key, Waypoint waypoint) {
-        db.update(WAYPOINT).set(filled(waypoint)).where(in(key)).and(WAYPOINT.CODE.eq(waypoint.id())).execute();
+        db.update(WAYPOINT)
+                .set(filled(waypoint))
+                .where(in(key))
+                .and(WAYPOINT.CODE.eq(waypoint.id()))
+                .execute();
     }
 
     boolean setDeleted(EventKey key, String code, Instant at) {
-        return db.update(WAYPOINT).set(WAYPOINT.DELETED_AT, at).where(in(key)).and(WAYPOINT.CODE.eq(code)).execute() == 1;
+        return db.update(WAYPOINT)
+                        .set(WAYPOINT.DELETED_AT, at)
+                        .where(in(key))
+                        .and(WAYPOINT.CODE.eq(code))
+                        .execute()
+                == 1;
     }
 
     private WaypointRecord filled(Waypoint m) {
-        return db.newRecord(WAYPOINT).setAt(m.at()).setLat(m.position().lat()).setLon(m.position().lon()).setSpotCode(m.spotId())
-                .setFishDepthM(m.fishDepthM()).setWaterDepthM(m.waterDepthM()).setBottom(m.bottom() == null ? null : m.bottom().code())
-                .setBait(m.bait()).setFishPosition(m.fishPosition() == null ? null : m.fishPosition().code()).setNote(m.note()).setEntered(JsonText.of(m.entered()));
+        return db.newRecord(WAYPOINT)
+                .setAt(m.at())
+                .setLat(m.position().lat())
+                .setLon(m.position().lon())
+                .setSpotCode(m.spotId())
+                .setFishDepthM(m.fishDepthM())
+                .setWaterDepthM(m.waterDepthM())
+                .setBottom(m.bottom() == null ? null : m.bottom().code())
+                .setBait(m.bait())
+                .setFishPosition(
+                        m.fishPosition() == null ? null : m.fishPosition().code())
+                .setNote(m.note())
+                .setEntered(JsonText.of(m.entered()));
     }
 
     private static Waypoint waypoint(WaypointRecord r) {
-        return new Waypoint(r.getCode(), r.getAt(), new Position(r.getLat(), r.getLon()), r.getSpotCode(), r.getFishDepthM(), r.getWaterDepthM(),
-                r.getBottom() == null ? null : Coded.find(Waypoint.Bottom.class, r.getBottom()).orElseThrow(), r.getBait(),
-                r.getFishPosition() == null ? null : Coded.find(FishPosition.class, r.getFishPosition()).orElseThrow(), r.getNote(), JsonText.map(r.getEntered()));
+        return new Waypoint(
+                r.getCode(),
+                r.getAt(),
+                new Position(r.getLat(), r.getLon()),
+                r.getSpotCode(),
+                r.getFishDepthM(),
+                r.getWaterDepthM(),
+                r.getBottom() == null
+                        ? null
+                        : Coded.find(Waypoint.Bottom.class, r.getBottom()).orElseThrow(),
+                r.getBait(),
+                r.getFishPosition() == null
+                        ? null
+                        : Coded.find(FishPosition.class, r.getFishPosition()).orElseThrow(),
+                r.getNote(),
+                JsonText.map(r.getEntered()));
     }
 }

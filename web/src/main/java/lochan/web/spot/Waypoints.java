@@ -1,17 +1,17 @@
 package lochan.web.spot;
 
-import java.util.Set;
-import org.springframework.core.annotation.Order;
-import lochan.web.eventbook.EventPart;
-import lochan.core.eventdata.EventData;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Set;
+import lochan.core.eventdata.EventData;
 import lochan.core.lake.Waypoint;
 import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.NotThereException;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
 /** What the electronics showed on an event's water. */
@@ -30,7 +30,9 @@ public class Waypoints implements EventPart {
     @Override
     public void read(EventKey key, EventData.Builder event) {
         Set<String> spots = event.spotIds();
-        event.waypoints(all(key).stream().filter(w -> w.spotId() == null || spots.contains(w.spotId())).toList());
+        event.waypoints(all(key).stream()
+                .filter(w -> w.spotId() == null || spots.contains(w.spotId()))
+                .toList());
     }
 
     @Override

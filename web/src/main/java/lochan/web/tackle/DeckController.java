@@ -1,36 +1,32 @@
 package lochan.web.tackle;
 
-import lochan.web.plan.PlanBackups;
-import lochan.web.plan.PlanPage;
-import lochan.web.plan.PlanValuation;
-import lochan.web.modelling.PlanWords;
-import lochan.web.plan.Plans;
-import lochan.web.plan.StoredPlan;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import lochan.core.lures.advice.LureAdvice;
-import lochan.core.lures.deck.DeckList;
 import lochan.core.eventdata.EventData;
+import lochan.core.lures.advice.LureAdvice;
 import lochan.core.model.learning.LossSigns;
 import lochan.core.plan.Plan;
-import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
 import lochan.core.quantity.Units;
-import lochan.core.tackle.Tackle;
 import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.DeckWords;
 import lochan.web.gear.Decks;
-import lochan.web.gear.RodRow;
-import lochan.web.eventbook.EventBook;
 import lochan.web.gear.Notebooks;
-import lochan.web.shared.Dates;
+import lochan.web.gear.RodRow;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.PlanWords;
+import lochan.web.plan.PlanBackups;
+import lochan.web.plan.PlanPage;
+import lochan.web.plan.PlanValuation;
+import lochan.web.plan.Plans;
+import lochan.web.plan.StoredPlan;
+import lochan.web.shared.Dates;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -48,7 +44,8 @@ class DeckController {
     private final PlanBackups backups;
     private final Notebooks notebooks;
 
-    DeckController(Plans plans, EventBook events, Accounts accounts, Decks decks, PlanBackups backups, Notebooks notebooks) {
+    DeckController(
+            Plans plans, EventBook events, Accounts accounts, Decks decks, PlanBackups backups, Notebooks notebooks) {
         this.plans = plans;
         this.events = events;
         this.accounts = accounts;
@@ -63,57 +60,107 @@ class DeckController {
      * @param weightiest the reason that says most
      * @param rather     what they like better in the boat; empty: nothing
      */
-    record AdviceLine(String time, String spot, String spotId, String planned, String score, boolean against, String weightiest, String rather) { }
+    record AdviceLine(
+            String time,
+            String spot,
+            String spotId,
+            String planned,
+            String score,
+            boolean against,
+            String weightiest,
+            String rather) {}
 
     private static AdviceLine said(Decks.StopAdvice a, EventData event) {
         LureAdvice p = a.planned();
-        Optional<LureAdvice.WeightedReason> first = p == null ? Optional.empty() : p.score() < 0 ? p.reasons().stream().filter(r -> r.points() < 0).findFirst() : p.reasons().stream().findFirst();
-        return new AdviceLine(Dates.clock(a.stop().arrive(), event.timeZone()), PlanWords.spot(a.stop().spotId(), event), a.stop().spotId(),
-                event.presentation(a.stop().presentationId()).orElseThrow().name(), p == null ? "no sheet" : DeckWords.signed(p.score()), p != null && p.score() < 0,
-                first.map(r -> r.reason().words()).orElse(""), a.rather().stream().map(x -> x.lure().name() + " " + DeckWords.signed(x.score())).collect(Collectors.joining(", ")));
+        Optional<LureAdvice.WeightedReason> first = p == null
+                ? Optional.empty()
+                : p.score() < 0
+                        ? p.reasons().stream().filter(r -> r.points() < 0).findFirst()
+                        : p.reasons().stream().findFirst();
+        return new AdviceLine(
+                Dates.clock(a.stop().arrive(), event.timeZone()),
+                PlanWords.spot(a.stop().spotId(), event),
+                a.stop().spotId(),
+                event.presentation(a.stop().presentationId()).orElseThrow().name(),
+                p == null ? "no sheet" : DeckWords.signed(p.score()),
+                p != null && p.score() < 0,
+                first.map(r -> r.reason().words()).orElse(""),
+                a.rather().stream()
+                        .map(x -> x.lure().name() + " " + DeckWords.signed(x.score()))
+                        .collect(Collectors.joining(", ")));
     }
 
     /** A stop that no rod does as it should be done. */
-    record Poor(String stop, String words) { }
+    record Poor(String stop, String words) {}
 
     @GetMapping("/events/{eventId}/tackle")
     String deck(EventKey key, @RequestParam(required = false) Long plan, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
         List<StoredPlan> stored = plans.stored(key);
-        StoredPlan shown = plan != null ? plans.stored(key, plan) : stored.stream().filter(p -> !p.plan().stops().isEmpty()).findFirst().orElse(stored.isEmpty() ? null : stored.getFirst());
+        StoredPlan shown = plan != null
+                ? plans.stored(key, plan)
+                : stored.stream()
+                        .filter(p -> !p.plan().stops().isEmpty())
+                        .findFirst()
+                        .orElse(stored.isEmpty() ? null : stored.getFirst());
         model.addAttribute("data", event);
         model.addAttribute("plans", stored);
         model.addAttribute("shownPlan", shown);
         Plan kept = shown == null ? new Plan(1, null, List.of()) : PlanPage.kept(shown.plan(), event);
-        Backups.Ladder ladder = shown == null ? null : backups.state(key, shown.id(), event, kept).map(BackgroundComputation.State::result).orElse(null);
+        Backups.Ladder ladder = shown == null
+                ? null
+                : backups.state(key, shown.id(), event, kept)
+                        .map(BackgroundComputation.State::result)
+                        .orElse(null);
         Decks.Deck deck = decks.of(key, event, kept.stops(), RodRow.firstStops(ladder));
         model.addAttribute("rows", RodRow.of(deck, event, units));
         model.addAttribute("poor", poor(deck, event));
         model.addAttribute("broken", deck.broken());
         model.addAttribute("inBoat", deck.inBoat());
-        model.addAttribute("noSheet", deck.list().noSheet().stream().map(id -> event.presentation(id).map(p -> p.name()).orElse(id)).toList());
+        model.addAttribute(
+                "noSheet",
+                deck.list().noSheet().stream()
+                        .map(id -> event.presentation(id).map(p -> p.name()).orElse(id))
+                        .toList());
         model.addAttribute("noRods", deck.tackle().rodsInBoat().isEmpty());
-        model.addAttribute("spares", deck.tackle().rodsInBoat().size() - deck.list().rows().size());
-        model.addAttribute("noneSuffers", !deck.list().rows().isEmpty() && deck.list().without().stream().allMatch(w -> w.suffers().isEmpty()));
+        model.addAttribute(
+                "spares", deck.tackle().rodsInBoat().size() - deck.list().rows().size());
+        model.addAttribute(
+                "noneSuffers",
+                !deck.list().rows().isEmpty()
+                        && deck.list().without().stream()
+                                .allMatch(w -> w.suffers().isEmpty()));
         model.addAttribute("hasStops", !kept.stops().isEmpty());
         model.addAttribute("backupsKnown", ladder != null);
         model.addAttribute("gearRules", gearRules(event));
         if (!deck.list().rows().isEmpty()) {
             model.addAttribute("drawing", DeckDrawing.of(event, kept, deck.list()));
         }
-        model.addAttribute("said", deck.advice().stream().map(a -> said(a, event)).toList());
+        model.addAttribute(
+                "said", deck.advice().stream().map(a -> said(a, event)).toList());
         model.addAttribute("dayNumber", kept.day());
-        model.addAttribute("signs", LossSigns.of(event, PlanValuation.ASSUMPTIONS).stream().map(s -> s.presentation().name()).toList());
+        model.addAttribute(
+                "signs",
+                LossSigns.of(event, PlanValuation.ASSUMPTIONS).stream()
+                        .map(s -> s.presentation().name())
+                        .toList());
         model.addAttribute("packing", deck.packing());
         model.addAttribute("packed", new HashSet<>(notebooks.packed(key)));
         return "tackle/rods";
     }
 
     private static List<Poor> poor(Decks.Deck deck, EventData event) {
-        return deck.list().demands().stream().filter(d -> d.share() < 1).map(d -> new Poor(PlanWords.spot(d.stop().spotId(), event),
-                d.row() == null ? "no rod is free for the " + d.wanted().lure().name().toLowerCase(Locale.ROOT)
-                        : "wants the " + d.wanted().lure().name().toLowerCase(Locale.ROOT) + "; rod " + (d.row() + 1) + " stands in")).toList();
+        return deck.list().demands().stream()
+                .filter(d -> d.share() < 1)
+                .map(d -> new Poor(
+                        PlanWords.spot(d.stop().spotId(), event),
+                        d.row() == null
+                                ? "no rod is free for the "
+                                        + d.wanted().lure().name().toLowerCase(Locale.ROOT)
+                                : "wants the " + d.wanted().lure().name().toLowerCase(Locale.ROOT) + "; rod "
+                                        + (d.row() + 1) + " stands in"))
+                .toList();
     }
 
     /** What the rules say of gear, in words; empty when it says nothing. */
@@ -121,10 +168,12 @@ class DeckController {
         var gear = event.rules().gear();
         List<String> rules = new ArrayList<>();
         if (gear.maxHooksPerRig() != null) {
-            rules.add("at most " + gear.maxHooksPerRig() + (gear.maxHooksPerRig() == 1 ? " hook" : " hooks") + " on one rig, a treble counted as one");
+            rules.add("at most " + gear.maxHooksPerRig() + (gear.maxHooksPerRig() == 1 ? " hook" : " hooks")
+                    + " on one rig, a treble counted as one");
         }
         if (!gear.banned().isEmpty()) {
-            rules.add("no " + gear.banned().stream().map(b -> b.replace('-', ' ')).collect(Collectors.joining(", no ")));
+            rules.add(
+                    "no " + gear.banned().stream().map(b -> b.replace('-', ' ')).collect(Collectors.joining(", no ")));
         }
         if (gear.maxRods() != null) {
             rules.add("at most " + gear.maxRods() + " rods rigged");
@@ -137,7 +186,11 @@ class DeckController {
 
     /** Ticks something of the packing list, or takes the tick away. */
     @PostMapping("/events/{eventId}/tackle/pack")
-    String pack(EventKey key, @RequestParam String code, @RequestParam boolean packed, @RequestParam(required = false) Long plan) {
+    String pack(
+            EventKey key,
+            @RequestParam String code,
+            @RequestParam boolean packed,
+            @RequestParam(required = false) Long plan) {
         notebooks.pack(key, code.length() > 40 ? code.substring(0, 40) : code, packed);
         return "redirect:/events/" + key.eventId() + "/tackle" + (plan == null ? "" : "?plan=" + plan) + "#packing";
     }

@@ -1,8 +1,5 @@
 package lochan.web.tackle;
 
-import lochan.web.gear.FishWords;
-import lochan.web.gear.NotebookKind;
-import lochan.web.gear.Notebooks;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -18,10 +15,13 @@ import java.util.UUID;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.KnownFish;
 import lochan.core.quantity.Units;
-import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventBook;
 import lochan.offline.form.Form;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.gear.FishWords;
+import lochan.web.gear.NotebookKind;
+import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
@@ -55,7 +55,16 @@ class FishController {
      *
      * @param crowd what to mind of other boats; null: nothing
      */
-    record Row(KnownFish fish, String place, String size, String chance, String window, String next, boolean due, List<String> tries, String crowd) { }
+    record Row(
+            KnownFish fish,
+            String place,
+            String size,
+            String chance,
+            String window,
+            String next,
+            boolean due,
+            List<String> tries,
+            String crowd) {}
 
     @GetMapping("/events/{eventId}/tackle/fish")
     String list(EventKey key, Model model) {
@@ -64,11 +73,30 @@ class FishController {
         ZoneId zone = event.timeZone();
         Instant now = clock.instant();
         model.addAttribute("data", event);
-        model.addAttribute("rows", event.notebook().fish().stream().map(f -> new Row(f, FishWords.place(f, event), "about " + units.weight(f.guessGrams()), FishWords.chance(f),
-                FishWords.window(f, units), f.nextVisit() == null ? null : Dates.dayAndClock(f.nextVisit(), zone), f.isDue(now),
-                f.tries().stream().map(t -> Dates.dayAndClock(t.at(), zone) + ": " + t.reaction().words()
-                        + (t.presentationId() == null ? "" : ", " + event.presentation(t.presentationId()).orElseThrow().name().toLowerCase(java.util.Locale.ROOT))).toList(),
-                crowd(f, event))).toList());
+        model.addAttribute(
+                "rows",
+                event.notebook().fish().stream()
+                        .map(f -> new Row(
+                                f,
+                                FishWords.place(f, event),
+                                "about " + units.weight(f.guessGrams()),
+                                FishWords.chance(f),
+                                FishWords.window(f, units),
+                                f.nextVisit() == null ? null : Dates.dayAndClock(f.nextVisit(), zone),
+                                f.isDue(now),
+                                f.tries().stream()
+                                        .map(t -> Dates.dayAndClock(t.at(), zone) + ": "
+                                                + t.reaction().words()
+                                                + (t.presentationId() == null
+                                                        ? ""
+                                                        : ", "
+                                                                + event.presentation(t.presentationId())
+                                                                        .orElseThrow()
+                                                                        .name()
+                                                                        .toLowerCase(java.util.Locale.ROOT)))
+                                        .toList(),
+                                crowd(f, event)))
+                        .toList());
         model.addAttribute("reactions", KnownFish.Reaction.values());
         model.addAttribute("freshCode", UUID.randomUUID().toString());
         return "tackle/fish";
@@ -76,7 +104,10 @@ class FishController {
 
     private static String crowd(KnownFish f, EventData event) {
         double risk = event.spot(f.spotId()).orElseThrow().crowdRisk();
-        return risk >= 0.3 ? "Other boats are there first on " + Math.round(100 * risk) + " of 100 days; the plan counts it as spooked then." : null;
+        return risk >= 0.3
+                ? "Other boats are there first on " + Math.round(100 * risk)
+                        + " of 100 days; the plan counts it as spooked then."
+                : null;
     }
 
     @GetMapping("/events/{eventId}/tackle/fish/edit")
@@ -90,10 +121,23 @@ class FishController {
         Map<String, String> spots = new LinkedHashMap<>();
         event.spots().forEach(s -> spots.put(s.id(), s.name()));
         Map<String, String> species = new LinkedHashMap<>();
-        event.rules().species().forEach(s -> species.put(s.species().code(), s.species().code()));
+        event.rules()
+                .species()
+                .forEach(s -> species.put(s.species().code(), s.species().code()));
         Map<String, String> kinds = new LinkedHashMap<>();
         for (KnownFish.Kind k : KnownFish.Kind.values()) {
-            kinds.put(k.code(), Map.of(KnownFish.Kind.BED, "on a bed", KnownFish.Kind.DOCK, "under a dock", KnownFish.Kind.COVER, "in cover", KnownFish.Kind.ROAMING, "roaming").get(k));
+            kinds.put(
+                    k.code(),
+                    Map.of(
+                                    KnownFish.Kind.BED,
+                                    "on a bed",
+                                    KnownFish.Kind.DOCK,
+                                    "under a dock",
+                                    KnownFish.Kind.COVER,
+                                    "in cover",
+                                    KnownFish.Kind.ROAMING,
+                                    "roaming")
+                            .get(k));
         }
         model.addAttribute("form", form);
         model.addAttribute("fish", fish);
@@ -104,11 +148,19 @@ class FishController {
     }
 
     @PostMapping("/events/{eventId}/tackle/fish/edit")
-    String save(EventKey key, @RequestParam(required = false) String fish, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+    String save(
+            EventKey key,
+            @RequestParam(required = false) String fish,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         EventData event = events.event(key);
         KnownFish before = fish == null ? null : notebooks.fish(key, fish);
         Form form = new Form(fields, accounts.units(key.accountId()));
-        String id = before != null ? before.id() : notebooks.freshCode(NotebookKind.FISH, key, form.value("spot") + " fish");
+        String id = before != null
+                ? before.id()
+                : notebooks.freshCode(NotebookKind.FISH, key, form.value("spot") + " fish");
         Optional<KnownFish> read = FishForm.read(form, id, before, event);
         if (read.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -121,15 +173,28 @@ class FishController {
 
     /** Notes a try: what the fish did, and when to come back. */
     @PostMapping("/events/{eventId}/tackle/fish/try")
-    String tried(EventKey key, @RequestParam String fish, @RequestParam String code, @RequestParam KnownFish.Reaction reaction, @RequestParam(defaultValue = "") String presentation,
-                 @RequestParam(defaultValue = "0") long comeBackMinutes, RedirectAttributes flash) {
+    String tried(
+            EventKey key,
+            @RequestParam String fish,
+            @RequestParam String code,
+            @RequestParam KnownFish.Reaction reaction,
+            @RequestParam(defaultValue = "") String presentation,
+            @RequestParam(defaultValue = "0") long comeBackMinutes,
+            RedirectAttributes flash) {
         EventData event = events.event(key);
         KnownFish known = notebooks.fish(key, fish);
         Instant now = clock.instant();
         String on = event.presentation(presentation).map(p -> p.id()).orElse(null);
-        Instant next = comeBackMinutes > 0 ? now.plus(Duration.ofMinutes(Math.min(comeBackMinutes, LONGEST_WAIT_MINUTES))) : null;
+        Instant next = comeBackMinutes > 0
+                ? now.plus(Duration.ofMinutes(Math.min(comeBackMinutes, LONGEST_WAIT_MINUTES)))
+                : null;
         notebooks.tried(key, known, code, new KnownFish.Try(now, reaction, on), next);
-        Undo.offer(flash, "Logged: " + reaction.words() + (reaction == KnownFish.Reaction.CAUGHT || reaction == KnownFish.Reaction.BIT ? ". Check the hook." : "."),
+        Undo.offer(
+                flash,
+                "Logged: " + reaction.words()
+                        + (reaction == KnownFish.Reaction.CAUGHT || reaction == KnownFish.Reaction.BIT
+                                ? ". Check the hook."
+                                : "."),
                 path(key, "/try/undo?fish=" + encoded(fish) + "&code=" + encoded(code)));
         return "redirect:" + path(key, "");
     }

@@ -20,16 +20,28 @@ final class FishForm {
     private static final double MAX_WIND_MPS = 40;
     private static final double MOST_GRAMS = 30_000;
 
-    private FishForm() { }
+    private FishForm() {}
 
     static Form of(KnownFish f, ZoneId zone, Units units) {
         Form form = new Form(units);
         if (f == null) {
             return form.put("kind", KnownFish.Kind.BED);
         }
-        form.put("spot", f.spotId()).put("where", f.where()).put("kind", f.kind()).put("species", f.species()).put("note", f.note())
-                .put("from", f.from() == null ? "" : f.from().toString()).put("to", f.to() == null ? "" : f.to().toString())
-                .put("nextVisit", f.nextVisit() == null ? "" : LocalDateTime.ofInstant(f.nextVisit(), zone).withSecond(0).withNano(0).toString());
+        form.put("spot", f.spotId())
+                .put("where", f.where())
+                .put("kind", f.kind())
+                .put("species", f.species())
+                .put("note", f.note())
+                .put("from", f.from() == null ? "" : f.from().toString())
+                .put("to", f.to() == null ? "" : f.to().toString())
+                .put(
+                        "nextVisit",
+                        f.nextVisit() == null
+                                ? ""
+                                : LocalDateTime.ofInstant(f.nextVisit(), zone)
+                                        .withSecond(0)
+                                        .withNano(0)
+                                        .toString());
         form.put("guessGrams", f.guessGrams(), f.entered(), QuantityText::grams, units.typedWeight(f.guessGrams()));
         form.put("maxWindMps", f.maxWindMps(), f.entered(), QuantityText::mps, units.typedSpeed(f.maxWindMps()));
         return form;
@@ -52,7 +64,9 @@ final class FishForm {
         Species species = f.choice("species", Species.class);
         Double grams = f.quantity("guessGrams", QuantityText::grams);
         if (grams != null && !(grams > 0 && grams <= MOST_GRAMS)) {
-            f.error("guessGrams", "A fish of “" + f.value("guessGrams") + "” is too heavy: expected up to 66 lb (30 kg).");
+            f.error(
+                    "guessGrams",
+                    "A fish of “" + f.value("guessGrams") + "” is too heavy: expected up to 66 lb (30 kg).");
         }
         LocalTime from = f.time("from");
         LocalTime to = f.time("to");
@@ -61,11 +75,28 @@ final class FishForm {
         }
         Double wind = f.quantity("maxWindMps", QuantityText::mps);
         if (wind != null && !(wind >= 0 && wind <= MAX_WIND_MPS)) {
-            f.error("maxWindMps", "The wind is “" + f.value("maxWindMps") + "”: expected up to 89 mph (40 m/s), or nothing.");
+            f.error(
+                    "maxWindMps",
+                    "The wind is “" + f.value("maxWindMps") + "”: expected up to 89 mph (40 m/s), or nothing.");
         }
         Instant next = moment(f, event.timeZone());
-        return f.ok() ? Optional.of(new KnownFish(id, f.value("spot"), where, kind, species, grams, from, to, wind, next, before != null && before.gone(), note,
-                before == null ? List.of() : before.tries(), f.entered())) : Optional.empty();
+        return f.ok()
+                ? Optional.of(new KnownFish(
+                        id,
+                        f.value("spot"),
+                        where,
+                        kind,
+                        species,
+                        grams,
+                        from,
+                        to,
+                        wind,
+                        next,
+                        before != null && before.gone(),
+                        note,
+                        before == null ? List.of() : before.tries(),
+                        f.entered()))
+                : Optional.empty();
     }
 
     private static Instant moment(Form f, ZoneId zone) {
@@ -73,7 +104,9 @@ final class FishForm {
             return null;
         }
         try {
-            return LocalDateTime.parse(f.value("nextVisit").replace(' ', 'T')).atZone(zone).toInstant();
+            return LocalDateTime.parse(f.value("nextVisit").replace(' ', 'T'))
+                    .atZone(zone)
+                    .toInstant();
         } catch (DateTimeException e) {
             f.error("nextVisit", "“" + f.value("nextVisit") + "” is no time: type it as 2027-06-05 11:15.");
             return null;

@@ -1,6 +1,5 @@
 package lochan.web.tackle;
 
-import lochan.web.gear.Tackles;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -15,29 +14,30 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
-import lochan.core.lures.advice.LureAdvice;
-import lochan.core.lures.advice.Situation;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
+import lochan.core.lures.advice.LureAdvice;
+import lochan.core.lures.advice.Situation;
 import lochan.core.model.evidence.Bin;
 import lochan.core.model.evidence.Situations;
 import lochan.core.model.learning.Contest;
 import lochan.core.model.learning.Schools;
+import lochan.core.model.scenario.DayModel;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
-import lochan.core.model.scenario.DayModel;
 import lochan.core.tackle.BoxItem;
 import lochan.core.tackle.Lure;
 import lochan.core.tackle.Tackle;
-import lochan.core.lake.Spot;
-import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventBook;
 import lochan.offline.form.Form;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.gear.Tackles;
+import lochan.web.modelling.DayModels;
+import lochan.web.practice.Practice;
 import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
-import lochan.web.practice.Practice;
-import lochan.web.modelling.DayModels;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -70,11 +70,18 @@ class LureAdviceController {
      *
      * @param own what the angler's own practice says, in words
      */
-    record Order(String question, String first, String second, String own) { }
+    record Order(String question, String first, String second, String own) {}
 
     @GetMapping("/events/{eventId}/tackle/advice")
-    String advice(EventKey key, @RequestParam(required = false, name = "spot") String spotId, @RequestParam(defaultValue = "1") int day, @RequestParam(required = false) String at,
-                  @RequestParam(defaultValue = "false") boolean changed, @RequestParam(defaultValue = "false") boolean all, @RequestParam Map<String, String> fields, Model model) {
+    String advice(
+            EventKey key,
+            @RequestParam(required = false, name = "spot") String spotId,
+            @RequestParam(defaultValue = "1") int day,
+            @RequestParam(required = false) String at,
+            @RequestParam(defaultValue = "false") boolean changed,
+            @RequestParam(defaultValue = "false") boolean all,
+            @RequestParam Map<String, String> fields,
+            Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
         model.addAttribute("data", event);
@@ -83,19 +90,35 @@ class LureAdviceController {
         if (event.spots().isEmpty() && !named) {
             return "tackle/advice";
         }
-        Spot spot = named ? event.spot(spotId).orElseThrow(NotThereException::new) : event.spots().getFirst();
+        Spot spot = named
+                ? event.spot(spotId).orElseThrow(NotThereException::new)
+                : event.spots().getFirst();
         Tackle tackle = tackles.tackle(key.accountId());
         DayModel dayModel = dayModels.of(key, event, day);
         Instant time = time(event, dayModel.day(), at);
-        Form form = changed ? new Form(fields, units) : LureAdviceForm.of(new Situations(event, Assumptions.DEFAULTS).at(spot, time), units);
+        Form form = changed
+                ? new Form(fields, units)
+                : LureAdviceForm.of(new Situations(event, Assumptions.DEFAULTS).at(spot, time), units);
         Situation situation = LureAdviceForm.read(form);
-        List<LureAdvice> ranked = LureAdvice.ranked(tackle.lures(), situation, units, tackles.weights(key.accountId()), Assumptions.DEFAULTS.advice());
-        Set<String> inBoat = tackle.box().stream().filter(i -> i.kind() == BoxItem.Kind.LURE && i.inBoat() && i.count() > 0 && i.lureId() != null).map(BoxItem::lureId).collect(Collectors.toSet());
+        List<LureAdvice> ranked = LureAdvice.ranked(
+                tackle.lures(), situation, units, tackles.weights(key.accountId()), Assumptions.DEFAULTS.advice());
+        Set<String> inBoat = tackle.box().stream()
+                .filter(i -> i.kind() == BoxItem.Kind.LURE && i.inBoat() && i.count() > 0 && i.lureId() != null)
+                .map(BoxItem::lureId)
+                .collect(Collectors.toSet());
         Set<String> shown = new HashSet<>(inBoat);
         event.presentations().forEach(p -> shown.add(p.id()));
         int bin = bin(dayModel, time);
-        model.addAttribute("rows", ranked.stream().filter(x -> all || shown.isEmpty() || shown.contains(x.lure().id())).limit(all ? ranked.size() : SHOWN)
-                .map(x -> LureAdviceRow.of(x, spot, bin, dayModel, inBoat.contains(x.lure().id()))).toList());
+        model.addAttribute(
+                "rows",
+                ranked.stream()
+                        .filter(x -> all
+                                || shown.isEmpty()
+                                || shown.contains(x.lure().id()))
+                        .limit(all ? ranked.size() : SHOWN)
+                        .map(x -> LureAdviceRow.of(
+                                x, spot, bin, dayModel, inBoat.contains(x.lure().id())))
+                        .toList());
         model.addAttribute("form", form);
         model.addAttribute("situationWords", LureAdviceForm.words(situation, units));
         model.addAttribute("spot", spot);
@@ -104,20 +127,38 @@ class LureAdviceController {
         model.addAttribute("times", times(event, dayModel.day()));
         model.addAttribute("all", all);
         model.addAttribute("changed", changed);
-        model.addAttribute("orders", Schools.of(ranked.stream().filter(x -> shown.isEmpty() || shown.contains(x.lure().id())).toList(), event, tackle.lures(), Assumptions.DEFAULTS)
-                .stream().map(LureAdviceController::order).toList());
+        model.addAttribute(
+                "orders",
+                Schools.of(
+                                ranked.stream()
+                                        .filter(x -> shown.isEmpty()
+                                                || shown.contains(x.lure().id()))
+                                        .toList(),
+                                event,
+                                tackle.lures(),
+                                Assumptions.DEFAULTS)
+                        .stream()
+                        .map(LureAdviceController::order)
+                        .toList());
         return "tackle/advice";
     }
 
     /** Takes a presentation of the catalogue into the event, so that it can be logged and planned. */
     @PostMapping("/events/{eventId}/tackle/take")
-    String take(EventKey key, @RequestParam String lure, @RequestParam(required = false, name = "spot") String spotId, RedirectAttributes flash) {
+    String take(
+            EventKey key,
+            @RequestParam String lure,
+            @RequestParam(required = false, name = "spot") String spotId,
+            RedirectAttributes flash) {
         Lure of = tackles.tackle(key.accountId()).lure(lure).orElseThrow(NotThereException::new);
         if (events.event(key).presentation(of.id()).isEmpty()) {
-            practice.addPresentations(key, List.of(new Presentation(of.id(), of.name(), of.hooking().kind())));
+            practice.addPresentations(
+                    key,
+                    List.of(new Presentation(of.id(), of.name(), of.hooking().kind())));
         }
         flash.addFlashAttribute("notice", of.name() + " added to this event.");
-        return "redirect:/events/" + key.eventId() + "/tackle/advice" + (spotId == null ? "" : "?spot=" + URLEncoder.encode(spotId, StandardCharsets.UTF_8));
+        return "redirect:/events/" + key.eventId() + "/tackle/advice"
+                + (spotId == null ? "" : "?spot=" + URLEncoder.encode(spotId, StandardCharsets.UTF_8));
     }
 
     /** The time of day asked for, or the start of the day. */
@@ -131,7 +172,10 @@ class LureAdviceController {
 
     static int bin(DayModel model, Instant time) {
         List<Bin> bins = model.bins();
-        return IntStream.range(0, bins.size()).filter(i -> bins.get(i).end().isAfter(time)).findFirst().orElse(bins.size() - 1);
+        return IntStream.range(0, bins.size())
+                .filter(i -> bins.get(i).end().isAfter(time))
+                .findFirst()
+                .orElse(bins.size() - 1);
     }
 
     /** The hours of a day, as choices. */
@@ -147,7 +191,10 @@ class LureAdviceController {
 
     private static Order order(Schools s) {
         boolean search = s.question() == Schools.Question.SEARCH_OR_PICK;
-        return new Order(search ? "Cover water, or fish slowly?" : "Power or finesse first?", names(s.first()), names(s.second()),
+        return new Order(
+                search ? "Cover water, or fish slowly?" : "Power or finesse first?",
+                names(s.first()),
+                names(s.second()),
                 own(s.own(), search ? "searching" : "power", search ? "picking" : "finesse"));
     }
 
@@ -160,10 +207,21 @@ class LureAdviceController {
             return "You have fished only one of them.";
         }
         List<String> words = new ArrayList<>();
-        words.add(String.format(java.util.Locale.ROOT, "Your practice: %s %.1f bites an hour in %.1f h, %s %.1f in %.1f h", first, c.first().perHour(), c.first().hours(), second,
-                c.second().perHour(), c.second().hours()));
+        words.add(String.format(
+                java.util.Locale.ROOT,
+                "Your practice: %s %.1f bites an hour in %.1f h, %s %.1f in %.1f h",
+                first,
+                c.first().perHour(),
+                c.first().hours(),
+                second,
+                c.second().perHour(),
+                c.second().hours()));
         long percent = Math.round(100 * Math.max(c.firstBitesMore(), 1 - c.firstBitesMore()));
-        words.add(String.format(java.util.Locale.ROOT, "%s is ahead with a chance of %d %%", c.firstBitesMore() >= 0.5 ? first : second, Math.min(99, percent)));
+        words.add(String.format(
+                java.util.Locale.ROOT,
+                "%s is ahead with a chance of %d %%",
+                c.firstBitesMore() >= 0.5 ? first : second,
+                Math.min(99, percent)));
         return String.join("; ", words) + ".";
     }
 }

@@ -10,8 +10,8 @@ import lochan.core.lures.advice.Light;
 import lochan.core.lures.advice.Situation;
 import lochan.core.lures.advice.TempTrend;
 import lochan.core.practice.ClarityTrend;
-import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
+import lochan.core.practice.TakenOn;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Cover;
@@ -24,13 +24,25 @@ import lochan.offline.form.Options;
 /** A situation as it can be changed: what forecast and practice tell stands in the fields, what the angler knows better goes before it. */
 final class LureAdviceForm {
 
-    private LureAdviceForm() { }
+    private LureAdviceForm() {}
 
     static Form of(Situation s, Units units) {
-        Form form = new Form(units).put("waterTemp", units.typedTemperature(s.waterTempC())).put("visibility", units.typedDepth(s.visibilityM()))
-                .put("fishDepth", units.typedDepth(s.fishDepthM())).put("waterDepth", units.typedDepth(s.waterDepthM()));
-        return form.put("tempTrend", s.tempTrend()).put("clarityTrend", s.clarity()).put("light", s.light()).put("surface", s.surface()).put("stage", s.stage())
-                .put("forage", s.forage()).put("takenOn", s.takenOn()).put("mood", s.mood()).put("cover", s.cover()).put("pressured", s.pressured()).put("front", s.front());
+        Form form = new Form(units)
+                .put("waterTemp", units.typedTemperature(s.waterTempC()))
+                .put("visibility", units.typedDepth(s.visibilityM()))
+                .put("fishDepth", units.typedDepth(s.fishDepthM()))
+                .put("waterDepth", units.typedDepth(s.waterDepthM()));
+        return form.put("tempTrend", s.tempTrend())
+                .put("clarityTrend", s.clarity())
+                .put("light", s.light())
+                .put("surface", s.surface())
+                .put("stage", s.stage())
+                .put("forage", s.forage())
+                .put("takenOn", s.takenOn())
+                .put("mood", s.mood())
+                .put("cover", s.cover())
+                .put("pressured", s.pressured())
+                .put("front", s.front());
     }
 
     /** What the fields say; one that cannot be read keeps its error and counts as unknown. */
@@ -40,23 +52,45 @@ final class LureAdviceForm {
         Double fish = f.depth("fishDepth", "The depth of the fish");
         Double water = f.depth("waterDepth", "The depth of the water");
         f.checkAboveBottom("fishDepth", fish, water);
-        return new Situation(temp, f.choice("tempTrend", TempTrend.class), seen, f.choice("clarityTrend", ClarityTrend.class), f.choice("light", Light.class),
-                f.choice("surface", Surface.class), f.choice("stage", SeasonStage.class), f.choice("forage", Forage.class), fish, f.choice("takenOn", TakenOn.class), water,
-                f.choice("mood", Mood.class), f.choice("cover", Cover.class), f.truth("pressured"), f.truth("front"));
+        return new Situation(
+                temp,
+                f.choice("tempTrend", TempTrend.class),
+                seen,
+                f.choice("clarityTrend", ClarityTrend.class),
+                f.choice("light", Light.class),
+                f.choice("surface", Surface.class),
+                f.choice("stage", SeasonStage.class),
+                f.choice("forage", Forage.class),
+                fish,
+                f.choice("takenOn", TakenOn.class),
+                water,
+                f.choice("mood", Mood.class),
+                f.choice("cover", Cover.class),
+                f.truth("pressured"),
+                f.truth("front"));
     }
 
     /** The most telling of it in words. */
     static String words(Situation s, Units units) {
         List<String> words = new ArrayList<>();
         if (s.waterTempC() != null) {
-            words.add("water " + units.temperature(s.waterTempC()) + (s.tempTrend() == null ? "" : " " + s.tempTrend().words()));
+            words.add("water " + units.temperature(s.waterTempC())
+                    + (s.tempTrend() == null ? "" : " " + s.tempTrend().words()));
         }
         if (s.visibilityM() != null) {
-            words.add("seen to " + units.visibility(s.visibilityM()) + (s.clarity() == null ? "" : " " + s.clarity().words()));
+            words.add("seen to " + units.visibility(s.visibilityM())
+                    + (s.clarity() == null ? "" : " " + s.clarity().words()));
         }
-        words.addAll(Stream.of(s.light() == null ? null : s.light().words() + " light", s.surface() == null ? null : s.surface().words(), s.stage() == null ? null : s.stage().words(),
-                s.fishDepthM() == null ? null : "fish at " + units.depth(s.fishDepthM()), s.mood() == null ? null : "fish " + s.mood().words(),
-                s.cover() == null ? null : s.cover().words(), Boolean.TRUE.equals(s.front()) ? "after a front" : null).filter(Objects::nonNull).toList());
+        words.addAll(Stream.of(
+                        s.light() == null ? null : s.light().words() + " light",
+                        s.surface() == null ? null : s.surface().words(),
+                        s.stage() == null ? null : s.stage().words(),
+                        s.fishDepthM() == null ? null : "fish at " + units.depth(s.fishDepthM()),
+                        s.mood() == null ? null : "fish " + s.mood().words(),
+                        s.cover() == null ? null : s.cover().words(),
+                        Boolean.TRUE.equals(s.front()) ? "after a front" : null)
+                .filter(Objects::nonNull)
+                .toList());
         return words.isEmpty() ? "unknown" : String.join(", ", words);
     }
 

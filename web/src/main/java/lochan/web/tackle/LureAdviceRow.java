@@ -1,22 +1,22 @@
 package lochan.web.tackle;
 
-import lochan.web.gear.DeckWords;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import lochan.core.Assumptions;
+import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
+import lochan.core.lake.SpotType;
 import lochan.core.lures.advice.LureAdvice;
 import lochan.core.lures.deck.GearCheck;
-import lochan.core.eventdata.EventData;
-import lochan.core.practice.Presentation;
+import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
 import lochan.core.model.rate.Pattern;
-import lochan.core.model.rate.BiteRates;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.practice.Presentation;
 import lochan.core.tackle.Lure;
-import lochan.core.lake.SpotType;
-import lochan.core.lake.Spot;
+import lochan.web.gear.DeckWords;
 
 /**
  * A lure in the ranking of advice: the rules' reasons, and apart from them what the angler's own practice says.
@@ -32,8 +32,22 @@ import lochan.core.lake.Spot;
  * @param known     whether the event has the presentation
  * @param banned    whether the rules do not let it on the deck
  */
-public record LureAdviceRow(String id, String name, String family, String score, double width, boolean against, List<ReasonLine> reasons, String own, String joined, String times,
-                        boolean tried, boolean inBoat, boolean ruledOut, boolean banned, boolean known) {
+public record LureAdviceRow(
+        String id,
+        String name,
+        String family,
+        String score,
+        double width,
+        boolean against,
+        List<ReasonLine> reasons,
+        String own,
+        String joined,
+        String times,
+        boolean tried,
+        boolean inBoat,
+        boolean ruledOut,
+        boolean banned,
+        boolean known) {
 
     private static final double FULL_BAR = 6;
     /** Reasons that say less are left out. */
@@ -44,7 +58,7 @@ public record LureAdviceRow(String id, String name, String family, String score,
      *
      * @param points it adds, with its sign
      */
-    public record ReasonLine(String points, boolean isFor, String words, String rule) { }
+    public record ReasonLine(String points, boolean isFor, String words, String rule) {}
 
     static LureAdviceRow of(LureAdvice advice, Spot spot, int bin, DayModel model, boolean inBoat) {
         Lure lure = advice.lure();
@@ -53,7 +67,9 @@ public record LureAdviceRow(String id, String name, String family, String score,
         Optional<Presentation> known = event.presentation(lure.id());
         Cell cell = new Cell(spot.id(), lure.id());
         Pattern pattern = new Pattern(spot.spotType(), lure.id());
-        boolean tried = model.slices().stream().anyMatch(s -> s.presentationId().equals(lure.id()) && event.spot(s.spotId()).orElseThrow().spotType().equals(spot.spotType()));
+        boolean tried = model.slices().stream()
+                .anyMatch(s -> s.presentationId().equals(lure.id())
+                        && event.spot(s.spotId()).orElseThrow().spotType().equals(spot.spotType()));
         BiteRates rates = model.rates(bin);
         double suitability = advice.suitability(a);
         String joined = "–";
@@ -62,10 +78,35 @@ public record LureAdviceRow(String id, String name, String family, String score,
             boolean leant = event.notebook().priors().byAdvice();
             joined = String.format(Locale.ROOT, "%.1f", tried || leant ? rate.mean() : rate.mean() * suitability);
         }
-        return new LureAdviceRow(lure.id(), lure.name(), lure.family().words(), DeckWords.signed(advice.score()), Math.min(100, 100 * Math.abs(advice.score()) / FULL_BAR), advice.score() < 0,
-                advice.reasons().stream().filter(w -> Math.abs(w.points()) >= LEAST_POINTS).map(w -> new ReasonLine(DeckWords.signed(w.points()), w.points() > 0, w.reason().words(), w.reason().rule().words())).toList(),
-                own(known.isPresent(), cell, pattern, rates, tried, spot), joined, String.format(Locale.ROOT, "× %.2f", suitability), tried, inBoat, advice.ruledOut(),
-                !GearCheck.of(event.rules().gear(), List.of(known.orElse(new Presentation(lure.id(), lure.name(), lure.hooking().kind()))), List.of(lure), 0).isEmpty(), known.isPresent());
+        return new LureAdviceRow(
+                lure.id(),
+                lure.name(),
+                lure.family().words(),
+                DeckWords.signed(advice.score()),
+                Math.min(100, 100 * Math.abs(advice.score()) / FULL_BAR),
+                advice.score() < 0,
+                advice.reasons().stream()
+                        .filter(w -> Math.abs(w.points()) >= LEAST_POINTS)
+                        .map(w -> new ReasonLine(
+                                DeckWords.signed(w.points()),
+                                w.points() > 0,
+                                w.reason().words(),
+                                w.reason().rule().words()))
+                        .toList(),
+                own(known.isPresent(), cell, pattern, rates, tried, spot),
+                joined,
+                String.format(Locale.ROOT, "× %.2f", suitability),
+                tried,
+                inBoat,
+                advice.ruledOut(),
+                !GearCheck.of(
+                                event.rules().gear(),
+                                List.of(known.orElse(new Presentation(
+                                        lure.id(), lure.name(), lure.hooking().kind()))),
+                                List.of(lure),
+                                0)
+                        .isEmpty(),
+                known.isPresent());
     }
 
     private static String own(boolean known, Cell cell, Pattern pattern, BiteRates rates, boolean tried, Spot spot) {
@@ -74,7 +115,10 @@ public record LureAdviceRow(String id, String name, String family, String score,
             return "never fished on a " + SpotType.words(spot.spotType());
         }
         GammaRate rate = rates.rate(cell, pattern);
-        String interval = String.format(Locale.ROOT, "%.1f an hour (%.1f to %.1f)", rate.mean(), rate.quantile(0.1), rate.quantile(0.9));
-        return here > 0.05 ? String.format(Locale.ROOT, "%s, from %.1f h here", interval, here) : interval + ", from similar lures";
+        String interval = String.format(
+                Locale.ROOT, "%.1f an hour (%.1f to %.1f)", rate.mean(), rate.quantile(0.1), rate.quantile(0.9));
+        return here > 0.05
+                ? String.format(Locale.ROOT, "%s, from %.1f h here", interval, here)
+                : interval + ", from similar lures";
     }
 }

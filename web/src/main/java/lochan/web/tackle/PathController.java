@@ -1,7 +1,5 @@
 package lochan.web.tackle;
 
-import lochan.web.gear.DeckWords;
-import lochan.web.gear.Tackles;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -10,17 +8,18 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import lochan.core.Assumptions;
+import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
 import lochan.core.lures.advice.LureAdvice;
 import lochan.core.lures.advice.Situation;
 import lochan.core.lures.deck.RodFit;
 import lochan.core.lures.deck.Setup;
-import lochan.core.eventdata.EventData;
-import lochan.core.model.evidence.Situations;
 import lochan.core.lures.path.Cast;
 import lochan.core.lures.path.LureMotion;
 import lochan.core.lures.path.LurePath;
 import lochan.core.lures.path.PathCheck;
 import lochan.core.lures.path.WaterSlice;
+import lochan.core.model.evidence.Situations;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Cover;
@@ -31,12 +30,13 @@ import lochan.core.tackle.Motion;
 import lochan.core.tackle.Retrieve;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.Tackle;
-import lochan.core.lake.Spot;
-import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventBook;
 import lochan.offline.form.Form;
 import lochan.offline.form.Options;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.gear.DeckWords;
+import lochan.web.gear.Tackles;
 import lochan.web.shared.NotThereException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -53,7 +53,8 @@ class PathController {
     private static final double LEAST_SPEED_MPS = 0.15;
     private static final double LEAST_DEPTH_M = 0.3;
     private static final double FURTHEST_M = 80;
-    private static final Map<Cover, Double> COVER_M = Map.of(Cover.BRUSH, 1.2, Cover.SPARSE_GRASS, 0.6, Cover.THICK_GRASS, 1.2, Cover.WOOD, 0.9);
+    private static final Map<Cover, Double> COVER_M =
+            Map.of(Cover.BRUSH, 1.2, Cover.SPARSE_GRASS, 0.6, Cover.THICK_GRASS, 1.2, Cover.WOOD, 0.9);
 
     private final EventBook events;
     private final Accounts accounts;
@@ -70,14 +71,30 @@ class PathController {
      *
      * @param checks what it keeps and what it does not
      */
-    record Row(int number, String lureId, String lure, String tied, String count, String zone, String deepest, String contact, List<PathCheck> checks, String turns) { }
+    record Row(
+            int number,
+            String lureId,
+            String lure,
+            String tied,
+            String count,
+            String zone,
+            String deepest,
+            String contact,
+            List<PathCheck> checks,
+            String turns) {}
 
     /** What a path is asked for. */
-    private record Request(Lure lure, LureMotion motion, Cast cast, Rod rod) { }
+    private record Request(Lure lure, LureMotion motion, Cast cast, Rod rod) {}
 
     @GetMapping("/events/{eventId}/tackle/path")
-    String path(EventKey key, @RequestParam(required = false, name = "spot") String spotId, @RequestParam(defaultValue = "1") int day, @RequestParam(required = false) String at,
-                @RequestParam(required = false) String lure, @RequestParam Map<String, String> fields, Model model) {
+    String path(
+            EventKey key,
+            @RequestParam(required = false, name = "spot") String spotId,
+            @RequestParam(defaultValue = "1") int day,
+            @RequestParam(required = false) String at,
+            @RequestParam(required = false) String lure,
+            @RequestParam Map<String, String> fields,
+            Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
         Tackle tackle = tackles.tackle(key.accountId());
@@ -86,7 +103,9 @@ class PathController {
         if (event.spots().isEmpty() && !named) {
             return "tackle/path";
         }
-        Spot spot = named ? event.spot(spotId).orElseThrow(NotThereException::new) : event.spots().getFirst();
+        Spot spot = named
+                ? event.spot(spotId).orElseThrow(NotThereException::new)
+                : event.spots().getFirst();
         int there = Math.clamp(day, 1, event.days().size());
         var time = LureAdviceController.time(event, there, at);
         Situation situation = new Situations(event, ASSUMPTIONS).at(spot, time);
@@ -97,12 +116,21 @@ class PathController {
         Request first = asked(wanted.getFirst(), form, situation, tackle);
         List<Request> all = new ArrayList<>(List.of(first));
         wanted.stream().skip(1).forEach(l -> all.add(other(l, first, situation, tackle)));
-        List<LurePath> paths = all.stream().map(x -> LurePath.of(x.motion(), x.cast(), water, ASSUMPTIONS)).toList();
+        List<LurePath> paths = all.stream()
+                .map(x -> LurePath.of(x.motion(), x.cast(), water, ASSUMPTIONS))
+                .toList();
         List<Row> rows = new ArrayList<>();
         for (Request x : all) {
             rows.add(row(x, paths.get(rows.size()), rows.size() + 1, water, units));
         }
-        model.addAttribute("drawing", PathDrawing.of(water, ASSUMPTIONS.advice().aboveFishM(), paths, all.stream().map(Request::cast).toList(), units));
+        model.addAttribute(
+                "drawing",
+                PathDrawing.of(
+                        water,
+                        ASSUMPTIONS.advice().aboveFishM(),
+                        paths,
+                        all.stream().map(Request::cast).toList(),
+                        units));
         model.addAttribute("rows", rows);
         model.addAttribute("form", form);
         model.addAttribute("freshCode", java.util.UUID.randomUUID().toString());
@@ -114,8 +142,17 @@ class PathController {
         model.addAttribute("lures", tackle.lures());
         model.addAttribute("rods", tackle.rodsInBoat());
         model.addAttribute("retrieves", Options.of(wanted.getFirst().retrieves().toArray(Retrieve[]::new)));
-        model.addAttribute("observations", tackle.observations().stream().filter(o -> o.lureId().equals(wanted.getFirst().id())).map(o -> seen(o, units)).toList());
-        model.addAttribute("ownFactor", first.motion().ownFactor() == 1 ? null : String.format(Locale.ROOT, "%.2f", first.motion().ownFactor()));
+        model.addAttribute(
+                "observations",
+                tackle.observations().stream()
+                        .filter(o -> o.lureId().equals(wanted.getFirst().id()))
+                        .map(o -> seen(o, units))
+                        .toList());
+        model.addAttribute(
+                "ownFactor",
+                first.motion().ownFactor() == 1
+                        ? null
+                        : String.format(Locale.ROOT, "%.2f", first.motion().ownFactor()));
         model.addAttribute("diver", wanted.getFirst().motion() instanceof Motion.Dives);
         model.addAttribute("sinker", wanted.getFirst().motion() instanceof Motion.Sinks);
         model.addAttribute("firstLine", first.rod() == null ? null : first.rod().id());
@@ -123,23 +160,56 @@ class PathController {
     }
 
     /** What was seen, in words. */
-    record ObservationLine(String id, String words) { }
+    record ObservationLine(String id, String words) {}
 
     private static ObservationLine seen(LureObservation o, Units units) {
-        String how = o.saw() == LureObservation.Saw.DIVE ? "came to " + units.depth(o.depthM()) + (o.castM() == null ? "" : " on a cast of " + units.reach(o.castM()))
-                : "took " + Units.USUAL.typedDepth(o.seconds() * Units.Depth.FT.metres()) + " s to " + units.depth(o.depthM());
-        return new ObservationLine(o.id(), how + (o.grams() == null ? "" : ", " + units.lureWeight(o.grams())) + ", on " + DeckWords.line(o.line(), units));
+        String how = o.saw() == LureObservation.Saw.DIVE
+                ? "came to " + units.depth(o.depthM())
+                        + (o.castM() == null ? "" : " on a cast of " + units.reach(o.castM()))
+                : "took " + Units.USUAL.typedDepth(o.seconds() * Units.Depth.FT.metres()) + " s to "
+                        + units.depth(o.depthM());
+        return new ObservationLine(
+                o.id(),
+                how + (o.grams() == null ? "" : ", " + units.lureWeight(o.grams())) + ", on "
+                        + DeckWords.line(o.line(), units));
     }
 
     /** The lure asked for and two others: those asked for, else the best that are fished another way. */
-    private List<Lure> wanted(EventData event, Tackle tackle, Situation at, Units units, EventKey key, String lure, Map<String, String> fields) {
-        List<Lure> ranked = LureAdvice.ranked(tackle.lures(), at, units, tackles.weights(key.accountId()), ASSUMPTIONS.advice()).stream().map(LureAdvice::lure)
-                .filter(l -> event.presentation(l.id()).isPresent() || !tackle.inBoat(l.id()).isEmpty() || event.presentations().isEmpty()).toList();
-        Lure first = lure == null || lure.isEmpty() ? ranked.isEmpty() ? tackle.lures().getFirst() : ranked.getFirst() : tackle.lure(lure).orElseThrow(NotThereException::new);
+    private List<Lure> wanted(
+            EventData event,
+            Tackle tackle,
+            Situation at,
+            Units units,
+            EventKey key,
+            String lure,
+            Map<String, String> fields) {
+        List<Lure> ranked =
+                LureAdvice.ranked(tackle.lures(), at, units, tackles.weights(key.accountId()), ASSUMPTIONS.advice())
+                        .stream()
+                        .map(LureAdvice::lure)
+                        .filter(l -> event.presentation(l.id()).isPresent()
+                                || !tackle.inBoat(l.id()).isEmpty()
+                                || event.presentations().isEmpty())
+                        .toList();
+        Lure first = lure == null || lure.isEmpty()
+                ? ranked.isEmpty() ? tackle.lures().getFirst() : ranked.getFirst()
+                : tackle.lure(lure).orElseThrow(NotThereException::new);
         List<Lure> wanted = new ArrayList<>(List.of(first));
-        Stream.of("second", "third").map(fields::get).filter(Objects::nonNull).flatMap(id -> tackle.lure(id).stream()).filter(l -> !wanted.contains(l)).forEach(wanted::add);
-        ranked.stream().filter(l -> wanted.size() < 3 && wanted.stream().noneMatch(w -> w.id().equals(l.id()) || w.retrieves().getFirst() == l.retrieves().getFirst()
-                && w.motion().getClass() == l.motion().getClass())).forEach(l -> {
+        Stream.of("second", "third")
+                .map(fields::get)
+                .filter(Objects::nonNull)
+                .flatMap(id -> tackle.lure(id).stream())
+                .filter(l -> !wanted.contains(l))
+                .forEach(wanted::add);
+        ranked.stream()
+                .filter(l -> wanted.size() < 3
+                        && wanted.stream()
+                                .noneMatch(w -> w.id().equals(l.id())
+                                        || w.retrieves().getFirst()
+                                                        == l.retrieves().getFirst()
+                                                && w.motion().getClass()
+                                                        == l.motion().getClass()))
+                .forEach(l -> {
                     if (wanted.size() < 3) {
                         wanted.add(l);
                     }
@@ -151,10 +221,17 @@ class PathController {
         Setup setup = Setup.of(lure, at, tackle, ASSUMPTIONS.advice());
         double near = spot.depthMaxM() == null ? 3 : spot.depthMaxM();
         double far = spot.depthMinM() == null ? near : spot.depthMinM();
-        return new Form(units).put("grams", units.typedLureWeight(setup.grams())).put("rod", rod(lure, tackle).map(Rod::id).orElse(""))
-                .put("cast", whole(ASSUMPTIONS.lurePath().usualCastM(), units)).put("retrieve", lure.retrieves().getFirst()).put("speed", "usual")
-                .put("count", "").put("near", whole(near, units)).put("far", whole(far, units))
-                .put("fish", at.suspended() && at.fishDepthM() != null ? whole(at.fishDepthM(), units) : "").put("cover", whole(COVER_M.getOrDefault(Cover.of(spot.spotType()), 0.0), units));
+        return new Form(units)
+                .put("grams", units.typedLureWeight(setup.grams()))
+                .put("rod", rod(lure, tackle).map(Rod::id).orElse(""))
+                .put("cast", whole(ASSUMPTIONS.lurePath().usualCastM(), units))
+                .put("retrieve", lure.retrieves().getFirst())
+                .put("speed", "usual")
+                .put("count", "")
+                .put("near", whole(near, units))
+                .put("far", whole(far, units))
+                .put("fish", at.suspended() && at.fishDepthM() != null ? whole(at.fishDepthM(), units) : "")
+                .put("cover", whole(COVER_M.getOrDefault(Cover.of(spot.spotType()), 0.0), units));
     }
 
     /** As typed, in whole feet or tenths of a metre. */
@@ -165,11 +242,18 @@ class PathController {
 
     /** The rod in the boat that carries a lure best. */
     private static Optional<Rod> rod(Lure lure, Tackle tackle) {
-        return tackle.rodsInBoat().stream().max(java.util.Comparator.comparingDouble(r -> RodFit.of(r, lure).share()));
+        return tackle.rodsInBoat().stream().max(java.util.Comparator.comparingDouble(r -> RodFit.of(r, lure)
+                .share()));
     }
 
     private static FishingLine line(Lure lure, Rod rod) {
-        return rod != null ? rod.end() : new FishingLine(lure.tackle().lines().getFirst(), (lure.tackle().strengthKg().from() + lure.tackle().strengthKg().to()) / 2);
+        return rod != null
+                ? rod.end()
+                : new FishingLine(
+                        lure.tackle().lines().getFirst(),
+                        (lure.tackle().strengthKg().from()
+                                        + lure.tackle().strengthKg().to())
+                                / 2);
     }
 
     private static WaterSlice water(Form form, Spot spot) {
@@ -179,12 +263,19 @@ class PathController {
         Double fish = form.depth("fish", "The depth of the fish");
         double under = near == null ? spot.depthMaxM() == null ? 3 : spot.depthMaxM() : Math.max(LEAST_DEPTH_M, near);
         double end = far == null ? under : Math.max(LEAST_DEPTH_M, far);
-        return new WaterSlice(under, end, cover == null ? 0 : Math.min(cover, Math.max(under, end)), fish == null || fish <= 0 ? null : fish);
+        return new WaterSlice(
+                under,
+                end,
+                cover == null ? 0 : Math.min(cover, Math.max(under, end)),
+                fish == null || fish <= 0 ? null : fish);
     }
 
     private static Request asked(Lure lure, Form form, Situation at, Tackle tackle) {
         Double grams = form.quantity("grams", QuantityText::lureGrams);
-        Rod rod = tackle.rodsInBoat().stream().filter(r -> r.id().equals(form.value("rod"))).findFirst().orElse(rod(lure, tackle).orElse(null));
+        Rod rod = tackle.rodsInBoat().stream()
+                .filter(r -> r.id().equals(form.value("rod")))
+                .findFirst()
+                .orElse(rod(lure, tackle).orElse(null));
         Double castM = form.depth("cast", "The cast");
         Double count = form.number("count");
         Retrieve retrieve = form.choice("retrieve", Retrieve.class);
@@ -194,10 +285,21 @@ class PathController {
         if (count != null && (count < 0 || count > 300)) {
             form.error("count", "The count is " + form.value("count") + " s: expected 0 to 300.");
         }
-        Cast cast = new Cast(castM == null ? ASSUMPTIONS.lurePath().usualCastM() : Math.clamp(castM, 2, FURTHEST_M), retrieve == null ? lure.retrieves().getFirst() : retrieve,
-                speed(lure) * factor(form.value("speed")), count == null || count < 0 || count > 300 ? null : count, form.has("tight"));
-        Double weight = grams == null || grams <= 0 ? Double.valueOf(Setup.of(lure, at, tackle, ASSUMPTIONS.advice()).grams()) : grams;
-        return new Request(lure, new LureMotion(lure, weight, line(lure, rod), tackle.observations(), ASSUMPTIONS.lurePath()), cast, rod);
+        Cast cast = new Cast(
+                castM == null ? ASSUMPTIONS.lurePath().usualCastM() : Math.clamp(castM, 2, FURTHEST_M),
+                retrieve == null ? lure.retrieves().getFirst() : retrieve,
+                speed(lure) * factor(form.value("speed")),
+                count == null || count < 0 || count > 300 ? null : count,
+                form.has("tight"));
+        Double weight = grams == null || grams <= 0
+                ? Double.valueOf(
+                        Setup.of(lure, at, tackle, ASSUMPTIONS.advice()).grams())
+                : grams;
+        return new Request(
+                lure,
+                new LureMotion(lure, weight, line(lure, rod), tackle.observations(), ASSUMPTIONS.lurePath()),
+                cast,
+                rod);
     }
 
     private static double factor(String speed) {
@@ -212,17 +314,34 @@ class PathController {
     private static Request other(Lure lure, Request like, Situation at, Tackle tackle) {
         Rod rod = rod(lure, tackle).orElse(null);
         double grams = Setup.of(lure, at, tackle, ASSUMPTIONS.advice()).grams();
-        return new Request(lure, new LureMotion(lure, grams, line(lure, rod), tackle.observations(), ASSUMPTIONS.lurePath()),
-                new Cast(like.cast().castM(), lure.retrieves().getFirst(), speed(lure), null, false), rod);
+        return new Request(
+                lure,
+                new LureMotion(lure, grams, line(lure, rod), tackle.observations(), ASSUMPTIONS.lurePath()),
+                new Cast(like.cast().castM(), lure.retrieves().getFirst(), speed(lure), null, false),
+                rod);
     }
 
     private static Row row(Request x, LurePath path, int number, WaterSlice water, Units units) {
         boolean sinks = x.lure().motion() instanceof Motion.Sinks;
-        String turns = x.rod() == null || x.rod().turnM() == null || x.lure().speedMps() == 0 ? ""
-                : String.format(Locale.ROOT, "%.1f turns of the handle a second", x.cast().speedMps() / x.rod().turnM());
-        return new Row(number, x.lure().id(), x.lure().name(), units.lureWeight(x.motion().grams()) + " on " + DeckWords.line(x.motion().line(), units) + ", "
-                + x.cast().retrieve().words() + " at " + units.lureSpeed(x.cast().speedMps()), sinks ? "count " + Math.round(path.countSeconds()) : "–",
-                Math.round(100 * path.zoneShare()) + " %", units.depth(path.deepestM()), Double.isNaN(path.contactToM()) ? "never" : "to " + units.reach(path.contactToM()),
-                PathCheck.of(x.motion(), x.cast(), water, path, units, ASSUMPTIONS), turns);
+        String turns = x.rod() == null || x.rod().turnM() == null || x.lure().speedMps() == 0
+                ? ""
+                : String.format(
+                        Locale.ROOT,
+                        "%.1f turns of the handle a second",
+                        x.cast().speedMps() / x.rod().turnM());
+        return new Row(
+                number,
+                x.lure().id(),
+                x.lure().name(),
+                units.lureWeight(x.motion().grams()) + " on "
+                        + DeckWords.line(x.motion().line(), units) + ", "
+                        + x.cast().retrieve().words() + " at "
+                        + units.lureSpeed(x.cast().speedMps()),
+                sinks ? "count " + Math.round(path.countSeconds()) : "–",
+                Math.round(100 * path.zoneShare()) + " %",
+                units.depth(path.deepestM()),
+                Double.isNaN(path.contactToM()) ? "never" : "to " + units.reach(path.contactToM()),
+                PathCheck.of(x.motion(), x.cast(), water, path, units, ASSUMPTIONS),
+                turns);
     }
 }

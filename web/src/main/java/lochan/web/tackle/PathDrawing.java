@@ -15,7 +15,8 @@ import lochan.core.quantity.Units;
  * @param cover   outline of what stands on it; null: nothing
  * @param zone    outline of the water in which fish are met
  */
-public record PathDrawing(String bottom, String cover, String zone, List<Way> ways, List<Tick> across, List<Tick> down) {
+public record PathDrawing(
+        String bottom, String cover, String zone, List<Way> ways, List<Tick> across, List<Tick> down) {
 
     static final double WIDTH = 1000;
     static final double HEIGHT = 300;
@@ -32,10 +33,10 @@ public record PathDrawing(String bottom, String cover, String zone, List<Way> wa
      * @param path   outline
      * @param labelX where its number stands
      */
-    public record Way(int number, String path, double labelX, double labelY) { }
+    public record Way(int number, String path, double labelX, double labelY) {}
 
     /** A mark on an axis. */
-    public record Tick(double at, String label) { }
+    public record Tick(double at, String label) {}
 
     static PathDrawing of(WaterSlice water, double aboveM, List<LurePath> paths, List<Cast> casts, Units units) {
         double far = casts.stream().mapToDouble(Cast::castM).max().orElseThrow();
@@ -46,9 +47,16 @@ public record PathDrawing(String bottom, String cover, String zone, List<Way> wa
             LurePath.Point at = labelled(p, ways.size(), paths.size());
             ways.add(new Way(ways.size() + 1, path(p, s), s.x(at.fromBoatM()), s.y(at.depthM())));
         }
-        String bottom = "M" + n(LEFT) + " " + n(BED) + " L" + n(LEFT) + " " + n(s.y(water.nearM())) + " L0 " + n(s.y(water.nearM())) + " L" + n(WIDTH) + " " + n(s.y(water.farM()))
-                + " L" + n(RIGHT) + " " + n(s.y(water.farM())) + " L" + n(RIGHT) + " " + n(BED) + " Z";
-        return new PathDrawing(bottom, water.coverM() > 0 ? cover(water, far, s) : null, zone(water, aboveM, far, s), ways, across(far, s, units), down(deep, s, units));
+        String bottom = "M" + n(LEFT) + " " + n(BED) + " L" + n(LEFT) + " " + n(s.y(water.nearM())) + " L0 "
+                + n(s.y(water.nearM())) + " L" + n(WIDTH) + " " + n(s.y(water.farM())) + " L" + n(RIGHT) + " "
+                + n(s.y(water.farM())) + " L" + n(RIGHT) + " " + n(BED) + " Z";
+        return new PathDrawing(
+                bottom,
+                water.coverM() > 0 ? cover(water, far, s) : null,
+                zone(water, aboveM, far, s),
+                ways,
+                across(far, s, units),
+                down(deep, s, units));
     }
 
     /** Labels stand on different parts of the ways, on their way back, so that they do not hide each other. */
@@ -69,7 +77,10 @@ public record PathDrawing(String bottom, String cover, String zone, List<Way> wa
     private static String path(LurePath p, Scale s) {
         StringBuilder d = new StringBuilder();
         for (LurePath.Point at : p.points()) {
-            d.append(d.isEmpty() ? "M" : " L").append(n(s.x(at.fromBoatM()))).append(' ').append(n(s.y(at.depthM())));
+            d.append(d.isEmpty() ? "M" : " L")
+                    .append(n(s.x(at.fromBoatM())))
+                    .append(' ')
+                    .append(n(s.y(at.depthM())));
         }
         return d.toString();
     }
@@ -80,8 +91,19 @@ public record PathDrawing(String bottom, String cover, String zone, List<Way> wa
         for (int i = 0; i < SLICES; i++) {
             double x = far * (i + 0.5) / SLICES;
             double half = far / SLICES / 3;
-            d.append('M').append(n(s.x(x - half))).append(' ').append(n(s.y(water.bottomM(x, far)))).append(" L").append(n(s.x(x))).append(' ')
-                    .append(n(s.y(water.coverTopM(x, far)))).append(" L").append(n(s.x(x + half))).append(' ').append(n(s.y(water.bottomM(x, far)))).append(' ');
+            d.append('M')
+                    .append(n(s.x(x - half)))
+                    .append(' ')
+                    .append(n(s.y(water.bottomM(x, far))))
+                    .append(" L")
+                    .append(n(s.x(x)))
+                    .append(' ')
+                    .append(n(s.y(water.coverTopM(x, far))))
+                    .append(" L")
+                    .append(n(s.x(x + half)))
+                    .append(' ')
+                    .append(n(s.y(water.bottomM(x, far))))
+                    .append(' ');
         }
         return d.toString().strip();
     }
@@ -95,7 +117,10 @@ public record PathDrawing(String bottom, String cover, String zone, List<Way> wa
             if (!water.hasFish(x, far, aboveM)) {
                 continue;
             }
-            top.append(top.isEmpty() ? "M" : " L").append(n(s.x(x))).append(' ').append(n(s.y(Math.max(0, fish - aboveM))));
+            top.append(top.isEmpty() ? "M" : " L")
+                    .append(n(s.x(x)))
+                    .append(' ')
+                    .append(n(s.y(Math.max(0, fish - aboveM))));
             under.insert(0, " L" + n(s.x(x)) + " " + n(s.y(fish)));
         }
         return top.isEmpty() ? "" : top.toString() + under + " Z";

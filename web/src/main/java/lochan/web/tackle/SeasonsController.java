@@ -1,6 +1,5 @@
 package lochan.web.tackle;
 
-import lochan.web.gear.Notebooks;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -15,18 +14,19 @@ import java.util.stream.Collectors;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.SpotType;
 import lochan.core.model.learning.History;
+import lochan.core.model.rate.Pattern;
+import lochan.core.model.scenario.DayModel;
 import lochan.core.notebook.CarriedRate;
 import lochan.core.notebook.Notebook;
 import lochan.core.practice.Presentation;
-import lochan.core.model.rate.Pattern;
-import lochan.core.model.scenario.DayModel;
 import lochan.core.tackle.SeasonStage;
-import lochan.core.lake.SpotType;
 import lochan.web.account.Accounts;
-import lochan.web.eventbook.Events;
-import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.Events;
+import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -45,6 +45,7 @@ class SeasonsController {
     private static final double NO_EFFECT = 0.005;
     /** Presentations are trusted from so many bites on, and from so much more than their lakes brought. */
     private static final int TRUSTED_BITES = 8;
+
     private static final double TRUSTED_RATIO = 1.15;
 
     private final Events events;
@@ -60,33 +61,67 @@ class SeasonsController {
     }
 
     /** A line of a table: what a group came to. */
-    record LineRow(String name, String hours, String bites, String perHour, String ratio, double width, boolean more, int days, boolean trusted) { }
+    record LineRow(
+            String name,
+            String hours,
+            String bites,
+            String perHour,
+            String ratio,
+            double width,
+            boolean more,
+            int days,
+            boolean trusted) {}
 
     /** A pattern whose rate is leant. */
-    record Effect(String pattern, String before, String after, String times, boolean more) { }
+    record Effect(String pattern, String before, String after, String times, boolean more) {}
 
     @GetMapping("/events/{eventId}/tackle/seasons")
-    String seasons(EventKey key, @RequestParam(required = false) String lake, @RequestParam(required = false) String stage, Model model) {
+    String seasons(
+            EventKey key,
+            @RequestParam(required = false) String lake,
+            @RequestParam(required = false) String stage,
+            Model model) {
         List<EventData> all = all(key);
         EventData event = book.event(key);
         History whole = History.of(all, ASSUMPTIONS);
-        History history = whole.only(e -> (lake == null || lake.isEmpty() || e.lake().equals(lake)) && (stage == null || stage.isEmpty() || e.stage() != null && e.stage().code().equals(stage)));
+        History history =
+                whole.only(e -> (lake == null || lake.isEmpty() || e.lake().equals(lake))
+                        && (stage == null
+                                || stage.isEmpty()
+                                || e.stage() != null && e.stage().code().equals(stage)));
         Map<String, String> names = new LinkedHashMap<>();
         all.forEach(e -> e.presentations().forEach(p -> names.put(p.id(), p.name())));
         model.addAttribute("data", event);
-        model.addAttribute("lakes", whole.entries().stream().map(History.Entry::lake).distinct().toList());
+        model.addAttribute(
+                "lakes",
+                whole.entries().stream().map(History.Entry::lake).distinct().toList());
         model.addAttribute("stages", SeasonStage.values());
         model.addAttribute("lake", lake);
         model.addAttribute("stage", stage);
         model.addAttribute("byPresentation", rows(history, History.Entry::presentationId, names::get));
         model.addAttribute("byPlace", rows(history, History.Entry::spotType, SpotType::words));
         model.addAttribute("byStage", rows(history, History.Entry::stage, SeasonStage::words));
-        model.addAttribute("byTemperature", rows(history, e -> e.waterTempC() == null ? null : (int) Math.floor(e.waterTempC() / 3) * 3,
-                t -> accounts.units(key.accountId()).temperature((double) t) + " to " + accounts.units(key.accountId()).temperature(t + 3.0)));
-        model.addAttribute("days", History.bestDays(all, MOST_DAYS).stream().map(d -> Dates.day(d.date()) + " " + d.date().getYear() + ", " + d.event() + ": " + d.bites() + " bites in "
-                + String.format(Locale.ROOT, "%.1f", d.hours()) + " angler-hours, " + d.landed() + " landed").toList());
+        model.addAttribute(
+                "byTemperature",
+                rows(
+                        history,
+                        e -> e.waterTempC() == null ? null : (int) Math.floor(e.waterTempC() / 3) * 3,
+                        t -> accounts.units(key.accountId()).temperature((double) t) + " to "
+                                + accounts.units(key.accountId()).temperature(t + 3.0)));
+        model.addAttribute(
+                "days",
+                History.bestDays(all, MOST_DAYS).stream()
+                        .map(d -> Dates.day(d.date()) + " " + d.date().getYear() + ", " + d.event() + ": " + d.bites()
+                                + " bites in " + String.format(Locale.ROOT, "%.1f", d.hours()) + " angler-hours, "
+                                + d.landed() + " landed")
+                        .toList());
         model.addAttribute("events", all.size());
-        model.addAttribute("carried", event.notebook().carried().stream().map(c -> carried(c, event)).filter(Objects::nonNull).toList());
+        model.addAttribute(
+                "carried",
+                event.notebook().carried().stream()
+                        .map(c -> carried(c, event))
+                        .filter(Objects::nonNull)
+                        .toList());
         model.addAttribute("priors", event.notebook().priors());
         model.addAttribute("others", all.size() > 1);
         model.addAttribute("effects", effects(key, event));
@@ -94,20 +129,36 @@ class SeasonsController {
     }
 
     private List<EventData> all(EventKey key) {
-        return events.all(key.accountId()).stream().map(book::event).map(CompetitionStops::all).filter(e -> !e.stops().isEmpty())
-                .sorted(Comparator.comparing(e -> e.days().getFirst().date())).toList();
+        return events.all(key.accountId()).stream()
+                .map(book::event)
+                .map(CompetitionStops::all)
+                .filter(e -> !e.stops().isEmpty())
+                .sorted(Comparator.comparing(e -> e.days().getFirst().date()))
+                .toList();
     }
 
     private static <K> List<LineRow> rows(History history, Function<History.Entry, K> key, Function<K, String> name) {
         List<LineRow> rows = new ArrayList<>();
-        history.by(key).forEach((k, l) -> rows.add(new LineRow(name.apply(k), String.format(Locale.ROOT, "%.1f", l.hours()), Long.toString(Math.round(l.bites())),
-                String.format(Locale.ROOT, "%.1f", l.perHour()), String.format(Locale.ROOT, "× %.2f", l.ratio()), Math.min(50, 50 * Math.abs(Math.log(l.ratio()) / Math.log(3))),
-                l.ratio() >= 1, l.days(), l.bites() >= TRUSTED_BITES && l.ratio() >= TRUSTED_RATIO)));
+        history.by(key)
+                .forEach((k, l) -> rows.add(new LineRow(
+                        name.apply(k),
+                        String.format(Locale.ROOT, "%.1f", l.hours()),
+                        Long.toString(Math.round(l.bites())),
+                        String.format(Locale.ROOT, "%.1f", l.perHour()),
+                        String.format(Locale.ROOT, "× %.2f", l.ratio()),
+                        Math.min(50, 50 * Math.abs(Math.log(l.ratio()) / Math.log(3))),
+                        l.ratio() >= 1,
+                        l.days(),
+                        l.bites() >= TRUSTED_BITES && l.ratio() >= TRUSTED_RATIO)));
         return rows;
     }
 
     private static String carried(CarriedRate c, EventData event) {
-        return event.presentation(c.presentationId()).map(p -> p.name() + String.format(Locale.ROOT, " × %.2f (%d bites in %.1f h)", c.ratio(), c.bites(), c.anglerHours())).orElse(null);
+        return event.presentation(c.presentationId())
+                .map(p -> p.name()
+                        + String.format(
+                                Locale.ROOT, " × %.2f (%d bites in %.1f h)", c.ratio(), c.bites(), c.anglerHours()))
+                .orElse(null);
     }
 
     /** The patterns whose rates are leant most, on the first competition day's morning: as they are and as they would be with nothing leaning. */
@@ -117,36 +168,71 @@ class SeasonsController {
             return List.of();
         }
         DayModel leant = new DayModel(event, 1, ASSUMPTIONS);
-        DayModel plain = new DayModel(event.withNotebook(event.notebook().withPriors(Notebook.Priors.NONE)), 1, ASSUMPTIONS);
+        DayModel plain =
+                new DayModel(event.withNotebook(event.notebook().withPriors(Notebook.Priors.NONE)), 1, ASSUMPTIONS);
         Set<Pattern> patterns = new LinkedHashSet<>();
         event.spots().forEach(s -> event.presentations().forEach(p -> patterns.add(new Pattern(s.spotType(), p.id()))));
-        record Change(Pattern pattern, double before, double after) { }
-        return patterns.stream().map(p -> new Change(p, plain.rates(0).patternMean(p), leant.rates(0).patternMean(p))).filter(c -> Math.abs(Math.log(c.after() / c.before())) > NO_EFFECT)
-                .sorted(Comparator.comparingDouble((Change c) -> -Math.abs(Math.log(c.after() / c.before())))).limit(MOST_EFFECTS)
-                .map(c -> new Effect(event.presentation(c.pattern().presentationId()).map(Presentation::name).orElse("") + " on " + SpotType.words(c.pattern().spotType()),
-                        String.format(Locale.ROOT, "%.2f", c.before()), String.format(Locale.ROOT, "%.2f", c.after()), String.format(Locale.ROOT, "× %.2f", c.after() / c.before()),
-                        c.after() > c.before())).toList();
+        record Change(Pattern pattern, double before, double after) {}
+        return patterns.stream()
+                .map(p -> new Change(
+                        p, plain.rates(0).patternMean(p), leant.rates(0).patternMean(p)))
+                .filter(c -> Math.abs(Math.log(c.after() / c.before())) > NO_EFFECT)
+                .sorted(Comparator.comparingDouble((Change c) -> -Math.abs(Math.log(c.after() / c.before()))))
+                .limit(MOST_EFFECTS)
+                .map(c -> new Effect(
+                        event.presentation(c.pattern().presentationId())
+                                        .map(Presentation::name)
+                                        .orElse("") + " on "
+                                + SpotType.words(c.pattern().spotType()),
+                        String.format(Locale.ROOT, "%.2f", c.before()),
+                        String.format(Locale.ROOT, "%.2f", c.after()),
+                        String.format(Locale.ROOT, "× %.2f", c.after() / c.before()),
+                        c.after() > c.before()))
+                .toList();
     }
 
     /** Carries what other events say into this one, or what is carried away again. */
     @PostMapping("/events/{eventId}/tackle/seasons/carry")
     String carry(EventKey key, @RequestParam boolean on, RedirectAttributes flash) {
-        List<EventData> others = events.all(key.accountId()).stream().filter(k -> !k.equals(key)).map(book::event).map(CompetitionStops::all).filter(e -> !e.stops().isEmpty()).toList();
-        Set<String> known = book.event(key).presentations().stream().map(Presentation::id).collect(Collectors.toSet());
-        List<CarriedRate> carried = on ? History.of(others, ASSUMPTIONS).carried().stream().filter(c -> known.contains(c.presentationId())).toList() : List.of();
+        List<EventData> others = events.all(key.accountId()).stream()
+                .filter(k -> !k.equals(key))
+                .map(book::event)
+                .map(CompetitionStops::all)
+                .filter(e -> !e.stops().isEmpty())
+                .toList();
+        Set<String> known =
+                book.event(key).presentations().stream().map(Presentation::id).collect(Collectors.toSet());
+        List<CarriedRate> carried = on
+                ? History.of(others, ASSUMPTIONS).carried().stream()
+                        .filter(c -> known.contains(c.presentationId()))
+                        .toList()
+                : List.of();
         Notebook.Priors now = notebooks.notebook(key).priors();
         notebooks.carry(key, carried);
         notebooks.lean(key, now.byAdvice(), on && !carried.isEmpty());
-        flash.addFlashAttribute("notice", !on ? "Other seasons are not used any more." : carried.isEmpty() ? "No other event has these lures."
-                : carried.size() + " lures of other seasons are used, one angler-hour each.");
+        flash.addFlashAttribute(
+                "notice",
+                !on
+                        ? "Other seasons are not used any more."
+                        : carried.isEmpty()
+                                ? "No other event has these lures."
+                                : carried.size() + " lures of other seasons are used, one angler-hour each.");
         return "redirect:/events/" + key.eventId() + "/tackle/seasons";
     }
 
     /** Switches what leans the event's rates on or off. */
     @PostMapping("/events/{eventId}/tackle/seasons/lean")
-    String lean(EventKey key, @RequestParam(defaultValue = "false") boolean advice, @RequestParam(defaultValue = "false") boolean history, RedirectAttributes flash) {
+    String lean(
+            EventKey key,
+            @RequestParam(defaultValue = "false") boolean advice,
+            @RequestParam(defaultValue = "false") boolean history,
+            RedirectAttributes flash) {
         notebooks.lean(key, advice, history);
-        flash.addFlashAttribute("notice", advice || history ? "Rankings and plans use it now." : "Rankings and plans use this event's practice only.");
+        flash.addFlashAttribute(
+                "notice",
+                advice || history
+                        ? "Rankings and plans use it now."
+                        : "Rankings and plans use this event's practice only.");
         return "redirect:/events/" + key.eventId() + "/tackle/seasons";
     }
 }

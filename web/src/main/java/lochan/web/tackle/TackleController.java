@@ -1,9 +1,5 @@
 package lochan.web.tackle;
 
-import lochan.eventformat.Catalogue;
-import lochan.web.gear.DeckWords;
-import lochan.web.gear.TackleKind;
-import lochan.web.gear.Tackles;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
@@ -33,12 +29,16 @@ import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
 import lochan.core.tackle.SeasonStage;
 import lochan.core.tackle.Tackle;
-import lochan.web.account.Accounts;
-import lochan.web.account.Angler;
+import lochan.eventformat.Catalogue;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.TackleFile;
 import lochan.offline.form.Form;
 import lochan.offline.form.Options;
+import lochan.web.account.Accounts;
+import lochan.web.account.Angler;
+import lochan.web.gear.DeckWords;
+import lochan.web.gear.TackleKind;
+import lochan.web.gear.Tackles;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
@@ -67,13 +67,13 @@ class TackleController {
     }
 
     /** A sheet in the catalogue's list. */
-    record Sheet(String id, String name, String family, String depths, String motion, String hooks, boolean own) { }
+    record Sheet(String id, String name, String family, String depths, String motion, String hooks, boolean own) {}
 
     /** A rod in the list. */
-    record RodRow(Rod rod, String length, String lines, String turn) { }
+    record RodRow(Rod rod, String length, String lines, String turn) {}
 
     /** A thing of the box in the list. */
-    record ItemRow(BoxItem item, String lure, String weight, String line) { }
+    record ItemRow(BoxItem item, String lure, String weight, String line) {}
 
     @GetMapping("/tackle")
     String tackle(@AuthenticationPrincipal Angler angler, Model model) {
@@ -82,20 +82,58 @@ class TackleController {
         List<String> own = tackles.ownSheets(angler.accountId());
         Map<String, String> names = new HashMap<>();
         tackle.lures().forEach(l -> names.put(l.id(), l.name()));
-        model.addAttribute("rods", tackle.rods().stream().map(r -> new RodRow(r, units.rodLength(r.lengthM()), DeckWords.lines(r, units),
-                r.turnM() == null ? "–" : units.length(1000 * r.turnM()))).toList());
-        model.addAttribute("box", tackle.box().stream().map(i -> new ItemRow(i, i.lureId() == null ? "" : names.getOrDefault(i.lureId(), i.lureId()),
-                units.lureWeight(i.grams()), DeckWords.line(i.line(), units))).toList());
-        model.addAttribute("lures", tackle.lures().stream().map(l -> new Sheet(l.id(), l.name(), l.family().words(), units.depth(l.depth().from()) + " to " + units.depth(l.depth().to()),
-                DeckWords.motion(l, units), DeckWords.hooks(l.hooking()), own.contains(l.id()))).toList());
-        model.addAttribute("seen", tackle.observations().stream().map(o -> Map.of("id", o.id(), "words", names.getOrDefault(o.lureId(), o.lureId()) + ": "
-                + (o.saw() == LureObservation.Saw.DIVE ? "came to " : "fell to ") + units.depth(o.depthM()) + ", on " + DeckWords.line(o.line(), units))).toList());
+        model.addAttribute(
+                "rods",
+                tackle.rods().stream()
+                        .map(r -> new RodRow(
+                                r,
+                                units.rodLength(r.lengthM()),
+                                DeckWords.lines(r, units),
+                                r.turnM() == null ? "–" : units.length(1000 * r.turnM())))
+                        .toList());
+        model.addAttribute(
+                "box",
+                tackle.box().stream()
+                        .map(i -> new ItemRow(
+                                i,
+                                i.lureId() == null ? "" : names.getOrDefault(i.lureId(), i.lureId()),
+                                units.lureWeight(i.grams()),
+                                DeckWords.line(i.line(), units)))
+                        .toList());
+        model.addAttribute(
+                "lures",
+                tackle.lures().stream()
+                        .map(l -> new Sheet(
+                                l.id(),
+                                l.name(),
+                                l.family().words(),
+                                units.depth(l.depth().from()) + " to "
+                                        + units.depth(l.depth().to()),
+                                DeckWords.motion(l, units),
+                                DeckWords.hooks(l.hooking()),
+                                own.contains(l.id())))
+                        .toList());
+        model.addAttribute(
+                "seen",
+                tackle.observations().stream()
+                        .map(o -> Map.of(
+                                "id",
+                                o.id(),
+                                "words",
+                                names.getOrDefault(o.lureId(), o.lureId()) + ": "
+                                        + (o.saw() == LureObservation.Saw.DIVE ? "came to " : "fell to ")
+                                        + units.depth(o.depthM()) + ", on " + DeckWords.line(o.line(), units)))
+                        .toList());
         return "tackle/tackle";
     }
 
     @GetMapping("/tackle/rod")
     String rod(@AuthenticationPrincipal Angler angler, @RequestParam(required = false) String rod, Model model) {
-        return rodPage(rod, TackleForm.rod(rod == null ? null : tackles.rod(angler.accountId(), rod), accounts.units(angler.accountId())), model);
+        return rodPage(
+                rod,
+                TackleForm.rod(
+                        rod == null ? null : tackles.rod(angler.accountId(), rod), accounts.units(angler.accountId())),
+                model);
     }
 
     private static String rodPage(String rod, Form form, Model model) {
@@ -108,10 +146,17 @@ class TackleController {
     }
 
     @PostMapping("/tackle/rod")
-    String saveRod(@AuthenticationPrincipal Angler angler, @RequestParam(required = false) String rod, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
-                   RedirectAttributes flash) {
+    String saveRod(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam(required = false) String rod,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(angler.accountId()));
-        String id = rod == null ? tackles.freshCode(TackleKind.ROD, angler.accountId(), form.value("name")) : tackles.rod(angler.accountId(), rod).id();
+        String id = rod == null
+                ? tackles.freshCode(TackleKind.ROD, angler.accountId(), form.value("name"))
+                : tackles.rod(angler.accountId(), rod).id();
         Optional<Rod> read = TackleForm.readRod(form, id);
         if (read.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -124,33 +169,75 @@ class TackleController {
 
     /** Takes a rod or a thing of the box into the boat, or ashore. */
     @PostMapping("/tackle/boat")
-    String boat(@AuthenticationPrincipal Angler angler, @RequestParam TackleKind kind, @RequestParam String code, @RequestParam boolean inBoat) {
+    String boat(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam TackleKind kind,
+            @RequestParam String code,
+            @RequestParam boolean inBoat) {
         if (kind == TackleKind.ROD) {
             Rod r = tackles.rod(angler.accountId(), code);
-            tackles.put(angler.accountId(), new Rod(r.id(), r.name(), r.lengthM(), r.power(), r.action(), r.turnM(), r.line(), r.leader(), inBoat, r.entered()));
+            tackles.put(
+                    angler.accountId(),
+                    new Rod(
+                            r.id(),
+                            r.name(),
+                            r.lengthM(),
+                            r.power(),
+                            r.action(),
+                            r.turnM(),
+                            r.line(),
+                            r.leader(),
+                            inBoat,
+                            r.entered()));
         } else {
             BoxItem i = tackles.item(angler.accountId(), code);
-            tackles.put(angler.accountId(), new BoxItem(i.id(), i.kind(), i.name(), i.lureId(), i.grams(), i.colour(), i.line(), i.count(), inBoat, i.entered()));
+            tackles.put(
+                    angler.accountId(),
+                    new BoxItem(
+                            i.id(),
+                            i.kind(),
+                            i.name(),
+                            i.lureId(),
+                            i.grams(),
+                            i.colour(),
+                            i.line(),
+                            i.count(),
+                            inBoat,
+                            i.entered()));
         }
         return "redirect:/tackle#" + kind.code() + "-" + code;
     }
 
     @PostMapping("/tackle/delete")
-    String delete(@AuthenticationPrincipal Angler angler, @RequestParam TackleKind kind, @RequestParam String code, RedirectAttributes flash) {
-        String what = switch (kind) {
-            case ROD -> "“" + tackles.rod(angler.accountId(), code).name() + "” deleted.";
-            case ITEM -> "“" + tackles.item(angler.accountId(), code).name() + "” deleted.";
-            case LURE -> Catalogue.lures().stream().anyMatch(l -> l.id().equals(code)) ? "The lure is as in the catalogue again."
-                    : "“" + tackles.lure(angler.accountId(), code).name() + "” deleted.";
-            case OBSERVATION -> "Observation deleted.";
-        };
+    String delete(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam TackleKind kind,
+            @RequestParam String code,
+            RedirectAttributes flash) {
+        String what =
+                switch (kind) {
+                    case ROD -> "“" + tackles.rod(angler.accountId(), code).name() + "” deleted.";
+                    case ITEM -> "“" + tackles.item(angler.accountId(), code).name() + "” deleted.";
+                    case LURE ->
+                        Catalogue.lures().stream().anyMatch(l -> l.id().equals(code))
+                                ? "The lure is as in the catalogue again."
+                                : "“" + tackles.lure(angler.accountId(), code).name() + "” deleted.";
+                    case OBSERVATION -> "Observation deleted.";
+                };
         tackles.delete(kind, angler.accountId(), code);
-        Undo.offer(flash, what, "/tackle/restore?kind=" + kind.name() + "&code=" + URLEncoder.encode(code, StandardCharsets.UTF_8));
+        Undo.offer(
+                flash,
+                what,
+                "/tackle/restore?kind=" + kind.name() + "&code=" + URLEncoder.encode(code, StandardCharsets.UTF_8));
         return "redirect:/tackle";
     }
 
     @PostMapping("/tackle/restore")
-    String restore(@AuthenticationPrincipal Angler angler, @RequestParam TackleKind kind, @RequestParam String code, RedirectAttributes flash) {
+    String restore(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam TackleKind kind,
+            @RequestParam String code,
+            RedirectAttributes flash) {
         tackles.restore(kind, angler.accountId(), code);
         flash.addFlashAttribute("notice", "It is back.");
         return "redirect:/tackle";
@@ -158,7 +245,13 @@ class TackleController {
 
     @GetMapping("/tackle/item")
     String item(@AuthenticationPrincipal Angler angler, @RequestParam(required = false) String item, Model model) {
-        return itemPage(angler, item, TackleForm.item(item == null ? null : tackles.item(angler.accountId(), item), accounts.units(angler.accountId())), model);
+        return itemPage(
+                angler,
+                item,
+                TackleForm.item(
+                        item == null ? null : tackles.item(angler.accountId(), item),
+                        accounts.units(angler.accountId())),
+                model);
     }
 
     private String itemPage(Angler angler, String item, Form form, Model model) {
@@ -174,10 +267,17 @@ class TackleController {
     }
 
     @PostMapping("/tackle/item")
-    String saveItem(@AuthenticationPrincipal Angler angler, @RequestParam(required = false) String item, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
-                    RedirectAttributes flash) {
+    String saveItem(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam(required = false) String item,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(angler.accountId()));
-        String id = item == null ? tackles.freshCode(TackleKind.ITEM, angler.accountId(), form.value("name")) : tackles.item(angler.accountId(), item).id();
+        String id = item == null
+                ? tackles.freshCode(TackleKind.ITEM, angler.accountId(), form.value("name"))
+                : tackles.item(angler.accountId(), item).id();
         Optional<BoxItem> read = TackleForm.readItem(form, id, tackles.lures(angler.accountId()));
         if (read.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -190,16 +290,31 @@ class TackleController {
 
     @GetMapping("/tackle/lure")
     String lure(@AuthenticationPrincipal Angler angler, @RequestParam(required = false) String lure, Model model) {
-        return lurePage(angler, lure, TackleForm.lure(lure == null ? null : tackles.lure(angler.accountId(), lure), accounts.units(angler.accountId())), model);
+        return lurePage(
+                angler,
+                lure,
+                TackleForm.lure(
+                        lure == null ? null : tackles.lure(angler.accountId(), lure),
+                        accounts.units(angler.accountId())),
+                model);
     }
 
     private String lurePage(Angler angler, String lure, Form form, Model model) {
         model.addAttribute("form", form);
         model.addAttribute("lure", lure);
-        model.addAttribute("own", lure != null && tackles.ownSheets(angler.accountId()).contains(lure));
+        model.addAttribute(
+                "own", lure != null && tackles.ownSheets(angler.accountId()).contains(lure));
         model.addAttribute("ships", Catalogue.lures().stream().anyMatch(l -> l.id().equals(lure)));
         model.addAttribute("families", Options.of(Family.values()));
-        model.addAttribute("hookKinds", Map.of(Hooks.SINGLE.code(), "solid hooks", Hooks.TREBLE.code(), "trebles", Hooks.MULTI.code(), "several baits on one rig"));
+        model.addAttribute(
+                "hookKinds",
+                Map.of(
+                        Hooks.SINGLE.code(),
+                        "solid hooks",
+                        Hooks.TREBLE.code(),
+                        "trebles",
+                        Hooks.MULTI.code(),
+                        "several baits on one rig"));
         model.addAttribute("actions", Options.of(RodAction.values()));
         model.addAttribute("retrieves", Options.of(Retrieve.values()));
         Map<String, Map<String, String>> groups = new LinkedHashMap<>();
@@ -215,10 +330,17 @@ class TackleController {
     }
 
     @PostMapping("/tackle/lure")
-    String saveLure(@AuthenticationPrincipal Angler angler, @RequestParam(required = false) String lure, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
-                    RedirectAttributes flash) {
+    String saveLure(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam(required = false) String lure,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(angler.accountId()));
-        String id = lure == null ? tackles.freshCode(TackleKind.LURE, angler.accountId(), form.value("name")) : tackles.lure(angler.accountId(), lure).id();
+        String id = lure == null
+                ? tackles.freshCode(TackleKind.LURE, angler.accountId(), form.value("name"))
+                : tackles.lure(angler.accountId(), lure).id();
         Optional<Lure> read = TackleForm.readLure(form, id);
         if (read.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -231,18 +353,36 @@ class TackleController {
 
     /** Keeps what a lure was seen to do. */
     @PostMapping("/tackle/saw")
-    String saw(@AuthenticationPrincipal Angler angler, @RequestParam String lure, @RequestParam(defaultValue = "") String rod, @RequestParam String code,
-               @RequestParam(defaultValue = "/tackle") String back, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
+    String saw(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam String lure,
+            @RequestParam(defaultValue = "") String rod,
+            @RequestParam String code,
+            @RequestParam(defaultValue = "/tackle") String back,
+            @RequestParam Map<String, String> fields,
+            RedirectAttributes flash) {
         Lure of = tackles.lure(angler.accountId(), lure);
-        FishingLine line = rod.isEmpty() ? new FishingLine(of.tackle().lines().getFirst(), of.tackle().strengthKg().to()) : tackles.rod(angler.accountId(), rod).end();
+        FishingLine line = rod.isEmpty()
+                ? new FishingLine(
+                        of.tackle().lines().getFirst(), of.tackle().strengthKg().to())
+                : tackles.rod(angler.accountId(), rod).end();
         Form form = new Form(fields, accounts.units(angler.accountId()));
         Optional<LureObservation> read = TackleForm.readObservation(form, code, of.id(), line);
         if (read.isEmpty()) {
-            flash.addFlashAttribute("trouble", "Not saved: " + String.join(" ", form.allErrors().values().stream().flatMap(List::stream).toList()));
+            flash.addFlashAttribute(
+                    "trouble",
+                    "Not saved: "
+                            + String.join(
+                                    " ",
+                                    form.allErrors().values().stream()
+                                            .flatMap(List::stream)
+                                            .toList()));
         } else {
             tackles.add(angler.accountId(), read.get());
-            Undo.offer(flash, "Saved: casts of the " + of.name().toLowerCase(java.util.Locale.ROOT) + " go by it.", "/tackle/delete?kind=OBSERVATION&code="
-                    + URLEncoder.encode(code, StandardCharsets.UTF_8));
+            Undo.offer(
+                    flash,
+                    "Saved: casts of the " + of.name().toLowerCase(java.util.Locale.ROOT) + " go by it.",
+                    "/tackle/delete?kind=OBSERVATION&code=" + URLEncoder.encode(code, StandardCharsets.UTF_8));
         }
         return "redirect:" + (back.matches("/events/\\d+/tackle/path(\\?[A-Za-z0-9_=&%.:-]*)?") ? back : "/tackle");
     }
@@ -252,7 +392,9 @@ class TackleController {
         Map<Rule, Double> own = tackles.weights(angler.accountId());
         Form form = new Form(accounts.units(angler.accountId()));
         for (Rule rule : Rule.values()) {
-            form.put(rule.code(), String.format(java.util.Locale.ROOT, "%.1f", own.getOrDefault(rule, rule.usualWeight())));
+            form.put(
+                    rule.code(),
+                    String.format(java.util.Locale.ROOT, "%.1f", own.getOrDefault(rule, rule.usualWeight())));
         }
         return rulesPage(form, model);
     }
@@ -264,13 +406,21 @@ class TackleController {
     }
 
     @PostMapping("/tackle/rules")
-    String saveRules(@AuthenticationPrincipal Angler angler, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+    String saveRules(
+            @AuthenticationPrincipal Angler angler,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(angler.accountId()));
         Map<Rule, Double> weights = new EnumMap<>(Rule.class);
         for (Rule rule : Rule.values()) {
             Double weight = form.number(rule.code());
             if (weight != null && !(weight >= 0 && weight <= MOST_WEIGHT)) {
-                form.error(rule.code(), "The weight of “" + rule.words() + "” is " + form.value(rule.code()) + ": expected 0 to 5; 0 switches it off.");
+                form.error(
+                        rule.code(),
+                        "The weight of “" + rule.words() + "” is " + form.value(rule.code())
+                                + ": expected 0 to 5; 0 switches it off.");
             } else if (weight != null && Math.abs(weight - rule.usualWeight()) > 0.001) {
                 weights.put(rule, weight);
             }
@@ -280,7 +430,11 @@ class TackleController {
             return rulesPage(form, model);
         }
         tackles.setWeights(angler.accountId(), weights);
-        flash.addFlashAttribute("notice", weights.isEmpty() ? "All rules have their usual weights." : weights.size() + (weights.size() == 1 ? " rule has" : " rules have") + " your own weight.");
+        flash.addFlashAttribute(
+                "notice",
+                weights.isEmpty()
+                        ? "All rules have their usual weights."
+                        : weights.size() + (weights.size() == 1 ? " rule has" : " rules have") + " your own weight.");
         return "redirect:/tackle/rules";
     }
 
@@ -289,18 +443,34 @@ class TackleController {
         Tackle all = tackles.tackle(angler.accountId());
         List<String> own = tackles.ownSheets(angler.accountId());
         Downloads.attach(response, "tackle.json", MediaType.APPLICATION_JSON_VALUE);
-        TackleFile.write(new Tackle(all.lures().stream().filter(l -> own.contains(l.id())).toList(), all.rods(), all.box(), all.observations()), response.getOutputStream());
+        TackleFile.write(
+                new Tackle(
+                        all.lures().stream().filter(l -> own.contains(l.id())).toList(),
+                        all.rods(),
+                        all.box(),
+                        all.observations()),
+                response.getOutputStream());
     }
 
     @PostMapping("/tackle/import")
-    String importFile(@AuthenticationPrincipal Angler angler, @RequestParam MultipartFile file, RedirectAttributes flash) throws IOException {
+    String importFile(
+            @AuthenticationPrincipal Angler angler, @RequestParam MultipartFile file, RedirectAttributes flash)
+            throws IOException {
         try (InputStream in = file.getInputStream()) {
             Tackle read = TackleFile.read(in);
             tackles.add(angler.accountId(), read);
-            flash.addFlashAttribute("notice", "Imported: " + read.lures().size() + " sheets, " + read.rods().size() + " rods, " + read.box().size() + " things of the box.");
+            flash.addFlashAttribute(
+                    "notice",
+                    "Imported: " + read.lures().size() + " sheets, "
+                            + read.rods().size() + " rods, " + read.box().size() + " things of the box.");
         } catch (EventFileException e) {
-            flash.addFlashAttribute("trouble", "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: " + e.problems().getFirst()
-                    + (e.problems().size() > 1 ? " (and " + (e.problems().size() - 1) + " more)" : "") + ".");
+            flash.addFlashAttribute(
+                    "trouble",
+                    "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: "
+                            + e.problems().getFirst()
+                            + (e.problems().size() > 1
+                                    ? " (and " + (e.problems().size() - 1) + " more)"
+                                    : "") + ".");
         }
         return "redirect:/tackle";
     }

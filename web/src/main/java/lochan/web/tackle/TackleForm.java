@@ -36,20 +36,42 @@ final class TackleForm {
     private static final double MM_PER_M = 1000;
     private static final double PERCENT = 100;
 
-    private TackleForm() { }
+    private TackleForm() {}
 
     static Form rod(Rod r, Units units) {
         Form form = new Form(units);
         if (r == null) {
-            return form.put("inBoat", "on").put("power", Power.MEDIUM).put("action", RodAction.FAST).put("lineKind", FishingLine.Kind.FLUOROCARBON);
+            return form.put("inBoat", "on")
+                    .put("power", Power.MEDIUM)
+                    .put("action", RodAction.FAST)
+                    .put("lineKind", FishingLine.Kind.FLUOROCARBON);
         }
-        form.put("name", r.name()).put("power", r.power()).put("action", r.action()).put("lineKind", r.line().kind()).put("inBoat", r.inBoat() ? "on" : "");
+        form.put("name", r.name())
+                .put("power", r.power())
+                .put("action", r.action())
+                .put("lineKind", r.line().kind())
+                .put("inBoat", r.inBoat() ? "on" : "");
         form.put("length", r.lengthM(), r.entered(), QuantityText::rodMetres, units.typedRodLength(r.lengthM()));
-        form.put("turn", r.turnM() == null ? null : MM_PER_M * r.turnM(), r.entered(), QuantityText::mm, units.typedLength(r.turnM() == null ? null : MM_PER_M * r.turnM()));
-        form.put("lineKg", r.line().strengthKg(), r.entered(), QuantityText::lineKg, units.typedLineStrength(r.line().strengthKg()));
+        form.put(
+                "turn",
+                r.turnM() == null ? null : MM_PER_M * r.turnM(),
+                r.entered(),
+                QuantityText::mm,
+                units.typedLength(r.turnM() == null ? null : MM_PER_M * r.turnM()));
+        form.put(
+                "lineKg",
+                r.line().strengthKg(),
+                r.entered(),
+                QuantityText::lineKg,
+                units.typedLineStrength(r.line().strengthKg()));
         if (r.leader() != null) {
             form.put("leaderKind", r.leader().kind());
-            form.put("leaderKg", r.leader().strengthKg(), r.entered(), QuantityText::lineKg, units.typedLineStrength(r.leader().strengthKg()));
+            form.put(
+                    "leaderKg",
+                    r.leader().strengthKg(),
+                    r.entered(),
+                    QuantityText::lineKg,
+                    units.typedLineStrength(r.leader().strengthKg()));
         }
         return form;
     }
@@ -59,7 +81,8 @@ final class TackleForm {
         f.need("length", "The length is missing: type it as 7-2 (7 ft 2 in) or 2.18 m.");
         f.need("lineKg", "What the line carries is missing: type it as 12 lb or 5.4 kg.");
         String name = f.words("name", "The name", LONGEST_NAME);
-        Double length = between(f, "length", f.quantity("length", QuantityText::rodMetres), 0.5, 6, "1 ft 8 in to 19 ft (0.5 to 6 m)");
+        Double length = between(
+                f, "length", f.quantity("length", QuantityText::rodMetres), 0.5, 6, "1 ft 8 in to 19 ft (0.5 to 6 m)");
         Double turn = between(f, "turn", f.quantity("turn", QuantityText::mm), 100, 2000, "4 to 78 in (10 to 200 cm)");
         Power power = f.choice("power", Power.class);
         RodAction action = f.choice("action", RodAction.class);
@@ -69,12 +92,29 @@ final class TackleForm {
             f.error("leaderKg", "The leader has no strength: type what it carries, or choose no leader.");
         }
         return f.ok() && line != null && power != null && action != null
-                ? Optional.of(new Rod(id, name, length, power, action, turn == null ? null : turn / MM_PER_M, line, leader, f.has("inBoat"), f.entered())) : Optional.empty();
+                ? Optional.of(new Rod(
+                        id,
+                        name,
+                        length,
+                        power,
+                        action,
+                        turn == null ? null : turn / MM_PER_M,
+                        line,
+                        leader,
+                        f.has("inBoat"),
+                        f.entered()))
+                : Optional.empty();
     }
 
     private static FishingLine line(Form f, String name) {
         FishingLine.Kind kind = f.choice(name + "Kind", FishingLine.Kind.class);
-        Double kg = between(f, name + "Kg", f.quantity(name + "Kg", QuantityText::lineKg), 0.1, 100, "0.5 to 220 lb (0.1 to 100 kg)");
+        Double kg = between(
+                f,
+                name + "Kg",
+                f.quantity(name + "Kg", QuantityText::lineKg),
+                0.1,
+                100,
+                "0.5 to 220 lb (0.1 to 100 kg)");
         return kind == null || kg == null ? null : new FishingLine(kind, kg);
     }
 
@@ -91,11 +131,21 @@ final class TackleForm {
         if (i == null) {
             return form.put("kind", BoxItem.Kind.LURE).put("count", 1).put("inBoat", "on");
         }
-        form.put("name", i.name()).put("kind", i.kind()).put("lure", i.lureId()).put("colour", i.colour()).put("count", i.count()).put("inBoat", i.inBoat() ? "on" : "");
+        form.put("name", i.name())
+                .put("kind", i.kind())
+                .put("lure", i.lureId())
+                .put("colour", i.colour())
+                .put("count", i.count())
+                .put("inBoat", i.inBoat() ? "on" : "");
         form.put("grams", i.grams(), i.entered(), QuantityText::lureGrams, units.typedLureWeight(i.grams()));
         if (i.line() != null) {
             form.put("lineKind", i.line().kind());
-            form.put("lineKg", i.line().strengthKg(), i.entered(), QuantityText::lineKg, units.typedLineStrength(i.line().strengthKg()));
+            form.put(
+                    "lineKg",
+                    i.line().strengthKg(),
+                    i.entered(),
+                    QuantityText::lineKg,
+                    units.typedLineStrength(i.line().strengthKg()));
         }
         return form;
     }
@@ -111,33 +161,68 @@ final class TackleForm {
             f.error("lure", "“" + f.value("lure") + "” is not in the catalogue: choose one, or add it first.");
         }
         String name = f.words("name", "The name", LONGEST_NAME);
-        Double grams = between(f, "grams", f.quantity("grams", QuantityText::lureGrams), 0.1, 1000, "1/256 to 35 oz (0.1 to 1000 g)");
+        Double grams = between(
+                f, "grams", f.quantity("grams", QuantityText::lureGrams), 0.1, 1000, "1/256 to 35 oz (0.1 to 1000 g)");
         ColourFamily colour = f.choice("colour", ColourFamily.class);
         Integer count = f.whole("count");
         if (count != null && (count < 0 || count > 10_000)) {
             f.error("count", "“" + f.value("count") + "” is out of range: expected 0 to 10000.");
         }
         FishingLine line = line(f, "line");
-        return f.ok() ? Optional.of(new BoxItem(id, kind, name, f.has("lure") ? f.value("lure") : null, grams, colour, line, count == null ? 1 : count, f.has("inBoat"), f.entered()))
+        return f.ok()
+                ? Optional.of(new BoxItem(
+                        id,
+                        kind,
+                        name,
+                        f.has("lure") ? f.value("lure") : null,
+                        grams,
+                        colour,
+                        line,
+                        count == null ? 1 : count,
+                        f.has("inBoat"),
+                        f.entered()))
                 : Optional.empty();
     }
 
     static Form lure(Lure l, Units units) {
         Form f = new Form(units);
         if (l == null) {
-            return f.put("hooks", Hooks.SINGLE).put("hookCount", 1).put("teasers", 0).put("motion", "sinks").put("sight", 50).put("power", "power").put("pace", "search");
+            return f.put("hooks", Hooks.SINGLE)
+                    .put("hookCount", 1)
+                    .put("teasers", 0)
+                    .put("motion", "sinks")
+                    .put("sight", 50)
+                    .put("power", "power")
+                    .put("pace", "search");
         }
-        f.put("name", l.name()).put("family", l.family()).put("power", l.power() ? "power" : "finesse").put("pace", l.search() ? "search" : "pick")
-                .put("hooks", l.hooking().kind()).put("hookCount", l.hooking().count()).put("teasers", l.hooking().teasers())
-                .put("depthFrom", units.typedDepth(l.depth().from())).put("depthTo", units.typedDepth(l.depth().to())).put("sight", Math.round(PERCENT * l.sight()))
-                .put("tempFrom", units.typedTemperature(l.temperature().from())).put("tempTo", units.typedTemperature(l.temperature().to()))
-                .put("speed", units.typedSpeed(l.speedMps())).put("weights", l.weights().stream().map(units::typedLureWeight).collect(Collectors.joining(", ")))
-                .put("lineFrom", units.typedLineStrength(l.tackle().strengthKg().from())).put("lineTo", units.typedLineStrength(l.tackle().strengthKg().to()))
+        f.put("name", l.name())
+                .put("family", l.family())
+                .put("power", l.power() ? "power" : "finesse")
+                .put("pace", l.search() ? "search" : "pick")
+                .put("hooks", l.hooking().kind())
+                .put("hookCount", l.hooking().count())
+                .put("teasers", l.hooking().teasers())
+                .put("depthFrom", units.typedDepth(l.depth().from()))
+                .put("depthTo", units.typedDepth(l.depth().to()))
+                .put("sight", Math.round(PERCENT * l.sight()))
+                .put("tempFrom", units.typedTemperature(l.temperature().from()))
+                .put("tempTo", units.typedTemperature(l.temperature().to()))
+                .put("speed", units.typedSpeed(l.speedMps()))
+                .put("weights", l.weights().stream().map(units::typedLureWeight).collect(Collectors.joining(", ")))
+                .put("lineFrom", units.typedLineStrength(l.tackle().strengthKg().from()))
+                .put("lineTo", units.typedLineStrength(l.tackle().strengthKg().to()))
                 .put("action", l.tackle().action());
         switch (l.motion()) {
             case Motion.Surface s -> f.put("motion", "surface");
-            case Motion.Dives d -> f.put("motion", "dives").put("dive", units.typedDepth(d.depthM())).put("along", units.typedDepth(d.alongM())).put("floats", d.floats() ? "on" : "");
-            case Motion.Sinks s -> f.put("motion", "sinks").put("fall", units.typedDepth(s.fallMps())).put("hold", units.typedSpeed(s.holdMps()));
+            case Motion.Dives d ->
+                f.put("motion", "dives")
+                        .put("dive", units.typedDepth(d.depthM()))
+                        .put("along", units.typedDepth(d.alongM()))
+                        .put("floats", d.floats() ? "on" : "");
+            case Motion.Sinks s ->
+                f.put("motion", "sinks")
+                        .put("fall", units.typedDepth(s.fallMps()))
+                        .put("hold", units.typedSpeed(s.holdMps()));
         }
         tick(f, "retrieve", l.retrieves());
         tick(f, "cover", l.cover());
@@ -155,7 +240,9 @@ final class TackleForm {
     }
 
     private static <E extends Enum<E> & Coded> List<E> ticked(Form f, String group, Class<E> type, String need) {
-        List<E> ticked = Arrays.stream(type.getEnumConstants()).filter(v -> f.has(group + "/" + v.code())).toList();
+        List<E> ticked = Arrays.stream(type.getEnumConstants())
+                .filter(v -> f.has(group + "/" + v.code()))
+                .toList();
         if (ticked.isEmpty() && need != null) {
             f.error(group, need);
         }
@@ -176,7 +263,8 @@ final class TackleForm {
         Double sight = between(f, "sight", f.number("sight"), 0, PERCENT, "0 to 100 %");
         List<Retrieve> retrieves = ticked(f, "retrieve", Retrieve.class, "Tick one way to work it at least.");
         Retrieve first = f.choice("first", Retrieve.class);
-        Set<Cover> cover = Set.copyOf(ticked(f, "cover", Cover.class, "Tick what it comes through, open water at least."));
+        Set<Cover> cover =
+                Set.copyOf(ticked(f, "cover", Cover.class, "Tick what it comes through, open water at least."));
         Set<Mood> moods = Set.copyOf(ticked(f, "mood", Mood.class, "Tick one mood at least."));
         Set<SeasonStage> stages = Set.copyOf(ticked(f, "stage", SeasonStage.class, null));
         Set<Forage> forage = Set.copyOf(ticked(f, "forage", Forage.class, null));
@@ -188,9 +276,28 @@ final class TackleForm {
         if (!f.ok() || motion == null) {
             return Optional.empty();
         }
-        List<Retrieve> ordered = retrieves.stream().sorted(java.util.Comparator.comparing(r -> r != first)).toList();
-        return Optional.of(new Lure(id, name, family, f.value("power").equals("power"), f.value("pace").equals("search"), hooking, depth, motion, speed == null ? 0 : speed, ordered,
-                sight == null ? 0.5 : sight / PERCENT, cover, temperature, stages, moods, forage, weights, new Lure.Outfit(lines, strength, EnumSet.copyOf(powers), action)));
+        List<Retrieve> ordered = retrieves.stream()
+                .sorted(java.util.Comparator.comparing(r -> r != first))
+                .toList();
+        return Optional.of(new Lure(
+                id,
+                name,
+                family,
+                f.value("power").equals("power"),
+                f.value("pace").equals("search"),
+                hooking,
+                depth,
+                motion,
+                speed == null ? 0 : speed,
+                ordered,
+                sight == null ? 0.5 : sight / PERCENT,
+                cover,
+                temperature,
+                stages,
+                moods,
+                forage,
+                weights,
+                new Lure.Outfit(lines, strength, EnumSet.copyOf(powers), action)));
     }
 
     private static Hooking hooking(Form f) {
@@ -199,7 +306,9 @@ final class TackleForm {
         Integer count = f.whole("hookCount");
         Integer teasers = f.whole("teasers");
         if (count != null && (count < 1 || count > 20) || teasers != null && (teasers < 0 || teasers > 20)) {
-            f.error("hookCount", "Hooks and arms without are out of range: expected 1 to 20 hooks and 0 to 20 arms without.");
+            f.error(
+                    "hookCount",
+                    "Hooks and arms without are out of range: expected 1 to 20 hooks and 0 to 20 arms without.");
             return null;
         }
         return new Hooking(kind, count == null ? 1 : count, teasers == null ? 0 : teasers);
@@ -213,7 +322,10 @@ final class TackleForm {
         Double from = f.quantity(name + "From", reader);
         Double to = f.quantity(name + "To", reader);
         if (from != null && to != null && from > to) {
-            f.error(name + "To", label + " run from “" + f.value(name + "From") + "” down to “" + f.value(name + "To") + "”: exchange them.");
+            f.error(
+                    name + "To",
+                    label + " run from “" + f.value(name + "From") + "” down to “" + f.value(name + "To")
+                            + "”: exchange them.");
             return null;
         }
         return from == null || to == null ? null : new Lure.Range(from, to);
@@ -227,14 +339,27 @@ final class TackleForm {
             case "dives" -> {
                 f.need("dive", "How deep it dives is missing.");
                 f.need("along", "After how long a pull it is most of the way down is missing.");
-                Double depth = between(f, "dive", f.quantity("dive", QuantityText::metres), 0.1, 100, "4 in to 300 ft (0.1 to 100 m)");
-                Double along = between(f, "along", f.quantity("along", QuantityText::metres), 0.1, 100, "4 in to 300 ft (0.1 to 100 m)");
+                Double depth = between(
+                        f, "dive", f.quantity("dive", QuantityText::metres), 0.1, 100, "4 in to 300 ft (0.1 to 100 m)");
+                Double along = between(
+                        f,
+                        "along",
+                        f.quantity("along", QuantityText::metres),
+                        0.1,
+                        100,
+                        "4 in to 300 ft (0.1 to 100 m)");
                 return depth == null || along == null ? null : new Motion.Dives(depth, along, f.has("floats"));
             }
             case "sinks" -> {
                 f.need("fall", "How fast it falls is missing: type the depth it falls in a second.");
                 f.need("hold", "The speed at which it keeps its depth is missing.");
-                Double fall = between(f, "fall", f.quantity("fall", QuantityText::metres), 0.01, 10, "0.03 to 33 ft (0.01 to 10 m) a second");
+                Double fall = between(
+                        f,
+                        "fall",
+                        f.quantity("fall", QuantityText::metres),
+                        0.01,
+                        10,
+                        "0.03 to 33 ft (0.01 to 10 m) a second");
                 Double hold = between(f, "hold", f.quantity("hold", QuantityText::mps), 0.01, 10, "0.1 to 22 mph");
                 return fall == null || hold == null ? null : new Motion.Sinks(fall, hold);
             }
@@ -266,13 +391,22 @@ final class TackleForm {
         LureObservation.Saw saw = f.choice("saw", LureObservation.Saw.class);
         f.need("saw", "Choose what the lure did.");
         f.need("seenDepth", "The depth is missing.");
-        Double depth = between(f, "seenDepth", f.quantity("seenDepth", QuantityText::metres), 0.1, 100, "4 in to 300 ft (0.1 to 100 m)");
+        Double depth = between(
+                f,
+                "seenDepth",
+                f.quantity("seenDepth", QuantityText::metres),
+                0.1,
+                100,
+                "4 in to 300 ft (0.1 to 100 m)");
         Double seconds = between(f, "seenSeconds", f.number("seenSeconds"), 0.1, 600, "0.1 to 600 s");
         if (saw == LureObservation.Saw.FALL && !f.has("seenSeconds")) {
             f.error("seenSeconds", "How long it fell is missing: count the seconds.");
         }
         Double cast = between(f, "cast", f.quantity("cast", QuantityText::metres), 1, 100, "3 to 330 ft (1 to 100 m)");
         Double grams = between(f, "grams", f.quantity("grams", QuantityText::lureGrams), 0.1, 1000, "0.1 to 1000 g");
-        return f.ok() ? Optional.of(new LureObservation(id, lureId, saw, depth, saw == LureObservation.Saw.FALL ? seconds : null, cast, grams, line)) : Optional.empty();
+        return f.ok()
+                ? Optional.of(new LureObservation(
+                        id, lureId, saw, depth, saw == LureObservation.Saw.FALL ? seconds : null, cast, grams, line))
+                : Optional.empty();
     }
 }

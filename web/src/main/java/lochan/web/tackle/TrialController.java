@@ -1,7 +1,5 @@
 package lochan.web.tackle;
 
-import lochan.web.gear.NotebookKind;
-import lochan.web.gear.Notebooks;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -17,15 +15,17 @@ import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.learning.Contest;
 import lochan.core.model.learning.LossSigns;
+import lochan.core.model.rate.LandingChance;
 import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.Presentation;
-import lochan.core.model.rate.LandingChance;
-import lochan.web.account.Accounts;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventBook;
 import lochan.offline.form.Form;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.gear.NotebookKind;
+import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
@@ -57,25 +57,47 @@ class TrialController {
     }
 
     /** A trial as the page shows it. */
-    record Row(Trial trial, SideRow first, SideRow second, String bites, String landing, String needed, boolean known, double share) { }
+    record Row(
+            Trial trial,
+            SideRow first,
+            SideRow second,
+            String bites,
+            String landing,
+            String needed,
+            boolean known,
+            double share) {}
 
     /** A side of it. */
-    record SideRow(String name, String hours, String perHour, String landed) { }
+    record SideRow(String name, String hours, String perHour, String landed) {}
 
     /** A presentation with how many of its bites are landed. */
-    record LandingLine(String id, String name, String hooks, String chance, String changes) { }
+    record LandingLine(String id, String name, String hooks, String chance, String changes) {}
 
     @GetMapping("/events/{eventId}/tackle/trials")
-    String trials(EventKey key, @RequestParam(required = false) String first, @RequestParam(required = false) String second, Model model) {
+    String trials(
+            EventKey key,
+            @RequestParam(required = false) String first,
+            @RequestParam(required = false) String second,
+            Model model) {
         return page(key, first, second, new Form(accounts.units(key.accountId())), model);
     }
 
     private String page(EventKey key, String first, String second, Form form, Model model) {
         EventData event = events.event(key);
         model.addAttribute("data", event);
-        model.addAttribute("rows", event.notebook().trials().stream().map(t -> row(t, Contest.of(t, ASSUMPTIONS), t.first(), t.second())).toList());
-        model.addAttribute("signs", LossSigns.of(event, ASSUMPTIONS).stream().map(TrialController::sign).toList());
-        model.addAttribute("landings", event.presentations().stream().map(p -> landing(p, event)).toList());
+        model.addAttribute(
+                "rows",
+                event.notebook().trials().stream()
+                        .map(t -> row(t, Contest.of(t, ASSUMPTIONS), t.first(), t.second()))
+                        .toList());
+        model.addAttribute(
+                "signs",
+                LossSigns.of(event, ASSUMPTIONS).stream()
+                        .map(TrialController::sign)
+                        .toList());
+        model.addAttribute(
+                "landings",
+                event.presentations().stream().map(p -> landing(p, event)).toList());
         model.addAttribute("changes", event.notebook().changes());
         model.addAttribute("zone", event.timeZone());
         model.addAttribute("subjects", Trial.Subject.values());
@@ -87,8 +109,19 @@ class TrialController {
         var one = first == null ? java.util.Optional.<Presentation>empty() : event.presentation(first);
         var other = second == null ? java.util.Optional.<Presentation>empty() : event.presentation(second);
         if (one.isPresent() && other.isPresent() && !one.equals(other)) {
-            Trial lures = new Trial("practice", Trial.Subject.LURE, one.get().name(), other.get().name(), List.of());
-            model.addAttribute("compared", row(lures, Contest.of(event, one.get(), other.get(), ASSUMPTIONS), one.get().name(), other.get().name()));
+            Trial lures = new Trial(
+                    "practice",
+                    Trial.Subject.LURE,
+                    one.get().name(),
+                    other.get().name(),
+                    List.of());
+            model.addAttribute(
+                    "compared",
+                    row(
+                            lures,
+                            Contest.of(event, one.get(), other.get(), ASSUMPTIONS),
+                            one.get().name(),
+                            other.get().name()));
         }
         model.addAttribute("first", first);
         model.addAttribute("second", second);
@@ -97,16 +130,37 @@ class TrialController {
 
     private static Row row(Trial trial, Contest c, String first, String second) {
         String ahead = c.firstBitesMore() >= 0.5 ? first : second;
-        String bites = c.first().hours() + c.second().hours() == 0 ? "Nothing fished yet."
-                : c.first().hours() == 0 || c.second().hours() == 0 ? "Only one was fished so far."
-                : String.format(Locale.ROOT, "%s brings more bites with a chance of %s.", sentence(ahead), percent(Math.max(c.firstBitesMore(), 1 - c.firstBitesMore())));
+        String bites = c.first().hours() + c.second().hours() == 0
+                ? "Nothing fished yet."
+                : c.first().hours() == 0 || c.second().hours() == 0
+                        ? "Only one was fished so far."
+                        : String.format(
+                                Locale.ROOT,
+                                "%s brings more bites with a chance of %s.",
+                                sentence(ahead),
+                                percent(Math.max(c.firstBitesMore(), 1 - c.firstBitesMore())));
         String landsMore = c.firstLandsMore() >= 0.5 ? first : second;
-        String landing = c.first().tried() == 0 || c.second().tried() == 0 ? ""
-                : String.format(Locale.ROOT, "More of its bites are landed on %s with a chance of %s.", landsMore, percent(Math.max(c.firstLandsMore(), 1 - c.firstLandsMore())));
-        String needed = c.isKnown() ? "That is enough." : Double.isNaN(c.hoursToKnow())
-                ? "They cannot be told apart in " + ASSUMPTIONS.notebook().trialHours() + " hours each."
-                : String.format(Locale.ROOT, "About %.1f more hours of each would decide it.", c.hoursToKnow());
-        return new Row(trial, side(first, c.first()), side(second, c.second()), bites, landing, c.first().hours() + c.second().hours() == 0 ? "" : needed, c.isKnown(),
+        String landing = c.first().tried() == 0 || c.second().tried() == 0
+                ? ""
+                : String.format(
+                        Locale.ROOT,
+                        "More of its bites are landed on %s with a chance of %s.",
+                        landsMore,
+                        percent(Math.max(c.firstLandsMore(), 1 - c.firstLandsMore())));
+        String needed = c.isKnown()
+                ? "That is enough."
+                : Double.isNaN(c.hoursToKnow())
+                        ? "They cannot be told apart in "
+                                + ASSUMPTIONS.notebook().trialHours() + " hours each."
+                        : String.format(Locale.ROOT, "About %.1f more hours of each would decide it.", c.hoursToKnow());
+        return new Row(
+                trial,
+                side(first, c.first()),
+                side(second, c.second()),
+                bites,
+                landing,
+                c.first().hours() + c.second().hours() == 0 ? "" : needed,
+                c.isKnown(),
                 100 * c.firstBitesMore());
     }
 
@@ -120,21 +174,33 @@ class TrialController {
     }
 
     private static SideRow side(String name, Contest.Side s) {
-        return new SideRow(name, String.format(Locale.ROOT, "%.1f h", s.hours()), s.hours() > 0 ? String.format(Locale.ROOT, "%.1f an hour", s.perHour()) : "–",
+        return new SideRow(
+                name,
+                String.format(Locale.ROOT, "%.1f h", s.hours()),
+                s.hours() > 0 ? String.format(Locale.ROOT, "%.1f an hour", s.perHour()) : "–",
                 s.landed() + " of " + s.tried());
     }
 
     private static String sign(LossSigns s) {
-        return s.presentation().name() + ": " + (s.missed() + s.lost()) + " of " + s.tried() + " not landed (" + s.missed() + " missed or short, " + s.lost() + " lost); usual is "
-                + Math.round(100 * (1 - s.usual())) + " in 100, so with a chance of " + percent(s.chance()) + " it is more than bad luck. Try: " + s.suggestion() + ".";
+        return s.presentation().name() + ": " + (s.missed() + s.lost()) + " of " + s.tried() + " not landed ("
+                + s.missed() + " missed or short, " + s.lost() + " lost); usual is " + Math.round(100 * (1 - s.usual()))
+                + " in 100, so with a chance of " + percent(s.chance()) + " it is more than bad luck. Try: "
+                + s.suggestion() + ".";
     }
 
     private static LandingLine landing(Presentation p, EventData event) {
-        LandingChance chance = LandingChance.of(p, event.stops(), event.notebook().changes(), ASSUMPTIONS.landing(), ASSUMPTIONS.notebook().rerigged());
+        LandingChance chance = LandingChance.of(
+                p,
+                event.stops(),
+                event.notebook().changes(),
+                ASSUMPTIONS.landing(),
+                ASSUMPTIONS.notebook().rerigged());
         ZoneId zone = event.timeZone();
         List<String> changes = new ArrayList<>();
-        event.notebook().changes().stream().filter(c -> c.presentationId().equals(p.id()))
-                .forEach(c -> changes.add(Dates.dayAndClock(c.at(), zone) + " " + (c.what() == null ? "changed" : c.what())));
+        event.notebook().changes().stream()
+                .filter(c -> c.presentationId().equals(p.id()))
+                .forEach(c ->
+                        changes.add(Dates.dayAndClock(c.at(), zone) + " " + (c.what() == null ? "changed" : c.what())));
         return new LandingLine(p.id(), p.name(), p.hooks().words(), percent(chance.mean()), String.join("; ", changes));
     }
 
@@ -171,21 +237,33 @@ class TrialController {
     }
 
     @PostMapping("/events/{eventId}/tackle/trials/round")
-    String round(EventKey key, @RequestParam String trial, @RequestParam String code, @RequestParam boolean ofFirst, @RequestParam Map<String, String> fields, Model model,
-                 HttpServletResponse response, RedirectAttributes flash) {
+    String round(
+            EventKey key,
+            @RequestParam String trial,
+            @RequestParam String code,
+            @RequestParam boolean ofFirst,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Trial of = notebooks.trial(key, trial);
         Form form = new Form(fields, accounts.units(key.accountId()));
         form.need("minutes", "How long the round was is missing: type its minutes.");
         Double minutes = form.number("minutes");
         if (minutes != null && !(minutes > 0 && minutes <= LONGEST_ROUND_MINUTES)) {
-            form.error("minutes", "The round lasted “" + form.value("minutes") + "” min: expected more than 0 and at most a day.");
+            form.error(
+                    "minutes",
+                    "The round lasted “" + form.value("minutes") + "” min: expected more than 0 and at most a day.");
         }
         Integer bites = form.whole("bites");
         Integer landed = form.whole("landed");
         int had = bites == null ? 0 : bites;
         int got = landed == null ? 0 : landed;
         if (had < 0 || had > MOST_BITES || got < 0 || got > had) {
-            form.error("landed", "Bites are " + had + " with " + got + " landed: expected 0 or more, and no more landed than bites.");
+            form.error(
+                    "landed",
+                    "Bites are " + had + " with " + got
+                            + " landed: expected 0 or more, and no more landed than bites.");
         }
         if (!form.ok()) {
             return refused(key, form, model, response);
@@ -216,7 +294,13 @@ class TrialController {
 
     /** Notes that hooks, leader or rod of a presentation were changed now. */
     @PostMapping("/events/{eventId}/tackle/trials/change")
-    String change(EventKey key, @RequestParam String presentation, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response, RedirectAttributes flash) {
+    String change(
+            EventKey key,
+            @RequestParam String presentation,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         if (events.event(key).presentation(presentation).isEmpty()) {
             form.error("presentation", "There is no such presentation here: choose one of the list.");
@@ -229,7 +313,10 @@ class TrialController {
         }
         String id = notebooks.freshCode(NotebookKind.CHANGE, key, presentation);
         notebooks.add(key, new SetupChange(id, presentation, clock.instant(), what, hooks));
-        Undo.offer(flash, "Change saved: bites before now count half for landing.", path(key, "/change/delete?change=" + encoded(id)));
+        Undo.offer(
+                flash,
+                "Change saved: bites before now count half for landing.",
+                path(key, "/change/delete?change=" + encoded(id)));
         return "redirect:" + path(key, "");
     }
 

@@ -1,7 +1,5 @@
 package lochan.web.tracklog;
 
-import lochan.web.practice.Practice;
-import lochan.web.practice.PracticeDay;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -16,25 +14,27 @@ import lochan.core.Intake;
 import lochan.core.event.BoatRun;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
+import lochan.core.lake.SpotType;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
-import lochan.core.quantity.Units;
 import lochan.core.practice.track.Track;
 import lochan.core.practice.track.TrackCutter;
 import lochan.core.practice.track.TrackPlacing;
 import lochan.core.practice.track.WindAt;
-import lochan.core.lake.SpotType;
-import lochan.core.lake.Spot;
-import lochan.web.account.Accounts;
-import lochan.web.rules.BoatSpeeds;
-import lochan.web.eventbook.Events;
-import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventWrite;
-import lochan.web.eventbook.EventBook;
-import lochan.offline.form.Form;
+import lochan.core.quantity.Units;
 import lochan.eventformat.gpx.GpxException;
 import lochan.eventformat.gpx.GpxTrack;
+import lochan.offline.form.Form;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWrite;
+import lochan.web.eventbook.Events;
+import lochan.web.practice.Practice;
+import lochan.web.practice.PracticeDay;
+import lochan.web.rules.BoatSpeeds;
 import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
 import lochan.web.spot.Spots;
@@ -44,8 +44,8 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** A plotter's track as practice: what it shows is offered first, and written when the angler says so. */
@@ -74,7 +74,17 @@ class TrackController {
      *
      * @param logged the stop logged by hand in that time, whose times it would correct; null: none
      */
-    record Row(String day, String time, String length, Instant start, Instant end, double lat, double lon, String spot, String logged, String loggedWords) { }
+    record Row(
+            String day,
+            String time,
+            String length,
+            Instant start,
+            Instant end,
+            double lat,
+            double lon,
+            String spot,
+            String logged,
+            String loggedWords) {}
 
     @GetMapping("/events/{eventId}/practice/track")
     String choose(EventKey key, Model model) {
@@ -90,18 +100,32 @@ class TrackController {
             Track track = TrackCutter.cut(GpxTrack.read(in), event.spots());
             Units units = accounts.units(key.accountId());
             Map<Integer, PracticeStop> matches = TrackPlacing.matches(track.stops(), event.stops());
-            model.addAttribute("rows", IntStream.range(0, Math.min(MOST_ROWS, track.stops().size()))
-                    .mapToObj(i -> row(track.stops().get(i), matches.get(i), event)).toList());
+            model.addAttribute(
+                    "rows",
+                    IntStream.range(0, Math.min(MOST_ROWS, track.stops().size()))
+                            .mapToObj(i -> row(track.stops().get(i), matches.get(i), event))
+                            .toList());
             List<Track.Run> runs = track.runs().stream().limit(MOST_ROWS).toList();
             model.addAttribute("boatRuns", runs);
             List<BoatRun> told = new ArrayList<>(event.runs());
-            runs.forEach(r -> told.add(new BoatRun(r.start(), r.end(), r.metres(), r.cruiseMps(), WindAt.of(r.start(), event.stops(), event.forecast()))));
+            runs.forEach(r -> told.add(new BoatRun(
+                    r.start(),
+                    r.end(),
+                    r.metres(),
+                    r.cruiseMps(),
+                    WindAt.of(r.start(), event.stops(), event.forecast()))));
             model.addAttribute("speeds", BoatSpeeds.of(told.stream().distinct().toList(), event.boat(), units));
             model.addAttribute("gaps", track.gaps().size());
             model.addAttribute("runs", track.runs().size());
-            model.addAttribute("fastest", runs.stream().mapToDouble(Track.Run::cruiseMps).max().stream().mapToObj(units::speed).findFirst().orElse(null));
+            model.addAttribute(
+                    "fastest",
+                    runs.stream().mapToDouble(Track.Run::cruiseMps).max().stream()
+                            .mapToObj(units::speed)
+                            .findFirst()
+                            .orElse(null));
         } catch (GpxException e) {
-            model.addAttribute("trouble", "“" + file.getOriginalFilename() + "” was not imported: " + e.getMessage() + ".");
+            model.addAttribute(
+                    "trouble", "“" + file.getOriginalFilename() + "” was not imported: " + e.getMessage() + ".");
         }
         return "tracklog/track";
     }
@@ -109,11 +133,21 @@ class TrackController {
     private static Row row(Track.Stop s, PracticeStop same, EventData event) {
         ZoneId zone = event.timeZone();
         String spot = same == null ? s.spotId() : same.spotId();
-        String words = same == null ? null : "logged by hand " + Dates.clock(same.start(), zone) + "–" + Dates.clock(same.end(), zone) + ", "
-                + same.bites().size() + " bites: its times are corrected";
-        return new Row(Dates.day(s.start().atZone(zone).toLocalDate()), Dates.clock(s.start(), zone) + "–" + Dates.clock(s.end(), zone),
-                PracticeDay.length(s.length()), s.start(), s.end(), s.centre().lat(), s.centre().lon(), spot == null ? "" : spot,
-                same == null ? null : same.id(), words);
+        String words = same == null
+                ? null
+                : "logged by hand " + Dates.clock(same.start(), zone) + "–" + Dates.clock(same.end(), zone) + ", "
+                        + same.bites().size() + " bites: its times are corrected";
+        return new Row(
+                Dates.day(s.start().atZone(zone).toLocalDate()),
+                Dates.clock(s.start(), zone) + "–" + Dates.clock(s.end(), zone),
+                PracticeDay.length(s.length()),
+                s.start(),
+                s.end(),
+                s.centre().lat(),
+                s.centre().lon(),
+                spot == null ? "" : spot,
+                same == null ? null : same.id(),
+                words);
     }
 
     /** A time that the page itself wrote into its form. */
@@ -146,21 +180,31 @@ class TrackController {
             if (form.has(i + "/logged")) {
                 taken.add(practice.logged(key, form.value(i + "/logged")).stop().withTimes(start, end));
             } else if (!chosen.isEmpty() && practice.find(key, code(start)).isEmpty()) {
-                String spot = chosen.equals(NEW_SPOT) ? waypoint(key, event, form, i, start)
+                String spot = chosen.equals(NEW_SPOT)
+                        ? waypoint(key, event, form, i, start)
                         : event.spot(chosen).map(Spot::id).orElseThrow(NotThereException::new);
                 List<PresentationTime> fished = event.presentation(form.value(i + "/presentation")).stream()
-                        .map(p -> new PresentationTime(p.id(), null)).toList();
-                taken.add(new PracticeStop(code(start), spot, start, end, event.anglers(), fished, 0, List.of(), Conditions.UNKNOWN));
+                        .map(p -> new PresentationTime(p.id(), null))
+                        .toList();
+                taken.add(new PracticeStop(
+                        code(start), spot, start, end, event.anglers(), fished, 0, List.of(), Conditions.UNKNOWN));
             }
         }
         TrackPlacing.Result placed = TrackPlacing.place(event.stops(), taken);
         practice.place(key, placed);
         events.addRuns(key, runs(form, event));
-        long corrected = taken.stream().filter(t -> event.stops().stream().anyMatch(s -> s.id().equals(t.id()))).count();
+        long corrected = taken.stream()
+                .filter(t -> event.stops().stream().anyMatch(s -> s.id().equals(t.id())))
+                .count();
         long added = taken.size() - corrected;
-        flash.addFlashAttribute("notice", added + (added == 1 ? " stop" : " stops") + " saved from the track" + (corrected == 0 ? "" : ", the times of "
-                + corrected + " corrected") + (placed.moved().isEmpty() ? "." : ", " + placed.moved().size()
-                + (placed.moved().size() == 1 ? " bite" : " bites") + " placed by time."));
+        flash.addFlashAttribute(
+                "notice",
+                added + (added == 1 ? " stop" : " stops") + " saved from the track"
+                        + (corrected == 0 ? "" : ", the times of " + corrected + " corrected")
+                        + (placed.moved().isEmpty()
+                                ? "."
+                                : ", " + placed.moved().size() + (placed.moved().size() == 1 ? " bite" : " bites")
+                                        + " placed by time."));
         return "redirect:/events/" + key.eventId() + "/practice";
     }
 
@@ -169,8 +213,12 @@ class TrackController {
         List<BoatRun> runs = new ArrayList<>();
         for (int i = 0; i < MOST_ROWS && form.has("run/" + i + "/start"); i++) {
             Instant start = Instant.parse(form.value("run/" + i + "/start"));
-            runs.add(new BoatRun(start, Instant.parse(form.value("run/" + i + "/end")), Double.parseDouble(form.value("run/" + i + "/metres")),
-                    Double.parseDouble(form.value("run/" + i + "/mps")), WindAt.of(start, event.stops(), event.forecast())));
+            runs.add(new BoatRun(
+                    start,
+                    Instant.parse(form.value("run/" + i + "/end")),
+                    Double.parseDouble(form.value("run/" + i + "/metres")),
+                    Double.parseDouble(form.value("run/" + i + "/mps")),
+                    WindAt.of(start, event.stops(), event.forecast())));
         }
         return runs;
     }

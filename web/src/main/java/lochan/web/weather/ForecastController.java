@@ -10,10 +10,10 @@ import java.util.Map;
 import lochan.core.event.Event;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Sky;
-import lochan.web.account.Accounts;
-import lochan.web.eventbook.Events;
-import lochan.web.eventbook.EventKey;
 import lochan.offline.form.Form;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.Events;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import org.springframework.http.HttpStatus;
@@ -42,7 +42,9 @@ class ForecastController {
     String forecast(EventKey key, @RequestParam(defaultValue = "1") int day, Model model) {
         Event event = events.event(key);
         LocalDate date = date(event, day);
-        List<ForecastPeriod> there = forecasts.forecast(key).stream().filter(f -> ForecastForm.isOn(f, date, event.timeZone())).toList();
+        List<ForecastPeriod> there = forecasts.forecast(key).stream()
+                .filter(f -> ForecastForm.isOn(f, date, event.timeZone()))
+                .toList();
         return page(event, day, ForecastForm.of(there, event.timeZone(), accounts.units(key.accountId())), model);
     }
 
@@ -61,8 +63,13 @@ class ForecastController {
     }
 
     @PostMapping("/events/{eventId}/practice/forecast")
-    String save(EventKey key, @RequestParam(defaultValue = "1") int day, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response,
-                RedirectAttributes flash) {
+    String save(
+            EventKey key,
+            @RequestParam(defaultValue = "1") int day,
+            @RequestParam Map<String, String> fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
         Event event = events.event(key);
         ZoneId zone = event.timeZone();
         Form form = new Form(fields, accounts.units(key.accountId()));
@@ -71,7 +78,9 @@ class ForecastController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(event, day, form, model);
         }
-        forecasts.forecast(key).stream().filter(f -> !ForecastForm.isOn(f, date(event, day), zone)).forEach(periods::add);
+        forecasts.forecast(key).stream()
+                .filter(f -> !ForecastForm.isOn(f, date(event, day), zone))
+                .forEach(periods::add);
         periods.sort(Comparator.comparing(ForecastPeriod::from));
         forecasts.replace(key, periods);
         Undo.offer(flash, "Forecast saved.", "/events/" + key.eventId() + "/practice/forecast/undo?day=" + day);

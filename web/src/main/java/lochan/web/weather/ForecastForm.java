@@ -22,7 +22,7 @@ final class ForecastForm {
     private static final int SPARE_ROWS = 2;
     private static final double STRONGEST_MPS = 60;
 
-    private ForecastForm() { }
+    private ForecastForm() {}
 
     static boolean isOn(ForecastPeriod f, LocalDate date, ZoneId zone) {
         return f.from().atZone(zone).toLocalDate().equals(date);
@@ -33,9 +33,13 @@ final class ForecastForm {
         for (int i = 0; i < periods.size(); i++) {
             ForecastPeriod f = periods.get(i);
             String at = i + "/";
-            form.put(at + "from", Dates.clock(f.from(), zone)).put(at + "to", Dates.clock(f.to(), zone)).put(at + "wind", units.typedSpeed(f.windMps()))
-                    .put(at + "windFrom", f.windFromDeg() == null ? "" : DirectionText.words(f.windFromDeg())).put(at + "sky", f.sky())
-                    .put(at + "water", units.typedTemperature(f.waterTempC())).put(at + "clarity", f.visibilityM() == null ? "" : units.visibility(f.visibilityM()))
+            form.put(at + "from", Dates.clock(f.from(), zone))
+                    .put(at + "to", Dates.clock(f.to(), zone))
+                    .put(at + "wind", units.typedSpeed(f.windMps()))
+                    .put(at + "windFrom", f.windFromDeg() == null ? "" : DirectionText.words(f.windFromDeg()))
+                    .put(at + "sky", f.sky())
+                    .put(at + "water", units.typedTemperature(f.waterTempC()))
+                    .put(at + "clarity", f.visibilityM() == null ? "" : units.visibility(f.visibilityM()))
                     .put(at + "lightning", Boolean.TRUE.equals(f.lightning()) ? "on" : "");
         }
         return form;
@@ -43,11 +47,19 @@ final class ForecastForm {
 
     /** Rows to show: those filled and some to spare. */
     static int rows(Form form) {
-        return Math.min(MOST_ROWS, IntStream.range(0, MOST_ROWS).filter(i -> isFilled(form, i)).max().orElse(-1) + 1 + SPARE_ROWS);
+        return Math.min(
+                MOST_ROWS,
+                IntStream.range(0, MOST_ROWS)
+                                .filter(i -> isFilled(form, i))
+                                .max()
+                                .orElse(-1)
+                        + 1
+                        + SPARE_ROWS);
     }
 
     private static boolean isFilled(Form form, int row) {
-        return List.of("from", "to", "wind", "windFrom", "sky", "water", "clarity").stream().anyMatch(f -> form.has(row + "/" + f));
+        return List.of("from", "to", "wind", "windFrom", "sky", "water", "clarity").stream()
+                .anyMatch(f -> form.has(row + "/" + f));
     }
 
     /** The periods in order of time; what is wrong is with the form. A time to end before its start is on the next day. */
@@ -57,9 +69,13 @@ final class ForecastForm {
             if (isFilled(form, i)) {
                 ForecastPeriod f = period(form, i + "/", date, zone);
                 if (f != null) {
-                    periods.stream().filter(p -> p.from().isBefore(f.to()) && f.from().isBefore(p.to())).findFirst().ifPresent(p ->
-                            form.error(periods.size() + "/from", "From " + Dates.clock(f.from(), zone) + " on there is a forecast already, until " + Dates.clock(p.to(), zone)
-                                    + ": let one begin where the other ends."));
+                    periods.stream()
+                            .filter(p -> p.from().isBefore(f.to()) && f.from().isBefore(p.to()))
+                            .findFirst()
+                            .ifPresent(p -> form.error(
+                                    periods.size() + "/from",
+                                    "From " + Dates.clock(f.from(), zone) + " on there is a forecast already, until "
+                                            + Dates.clock(p.to(), zone) + ": let one begin where the other ends."));
                     periods.add(f);
                 }
             }
@@ -81,14 +97,21 @@ final class ForecastForm {
         Double water = form.quantity(at + "water", QuantityText::celsius);
         Double clarity = form.quantity(at + "clarity", QuantityText::metres);
         if (clarity != null && !(clarity > 0 && clarity <= 30)) {
-            form.error(at + "clarity", "A light lure is seen to " + form.value(at + "clarity") + ": expected more than 0 and at most 98 ft.");
+            form.error(
+                    at + "clarity",
+                    "A light lure is seen to " + form.value(at + "clarity")
+                            + ": expected more than 0 and at most 98 ft.");
         }
         Sky sky = form.choice(at + "sky", Sky.class);
         if (from == null || to == null) {
             return null;
         }
         Instant start = date.atTime(from).atZone(zone).toInstant();
-        Instant end = (to.isAfter(from) ? date : date.plusDays(1)).atTime(to).atZone(zone).toInstant();
-        return new ForecastPeriod(start, end, wind, windFrom, sky, water, clarity, form.has(at + "lightning") ? Boolean.TRUE : null);
+        Instant end = (to.isAfter(from) ? date : date.plusDays(1))
+                .atTime(to)
+                .atZone(zone)
+                .toInstant();
+        return new ForecastPeriod(
+                start, end, wind, windFrom, sky, water, clarity, form.has(at + "lightning") ? Boolean.TRUE : null);
     }
 }

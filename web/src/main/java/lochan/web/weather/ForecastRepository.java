@@ -27,10 +27,21 @@ class ForecastRepository {
 
     List<ForecastPeriod> current(EventKey key) {
         return db.selectFrom(FORECAST_PERIOD)
-                .where(FORECAST_PERIOD.EVENT_ID.eq(key.eventId())).and(FORECAST_PERIOD.ACCOUNT_ID.eq(key.accountId())).and(FORECAST_PERIOD.REPLACED_AT.isNull())
+                .where(FORECAST_PERIOD.EVENT_ID.eq(key.eventId()))
+                .and(FORECAST_PERIOD.ACCOUNT_ID.eq(key.accountId()))
+                .and(FORECAST_PERIOD.REPLACED_AT.isNull())
                 .orderBy(FORECAST_PERIOD.ORDINAL)
-                .fetch(r -> new ForecastPeriod(r.getFromAt(), r.getToAt(), r.getWindMps(), r.getWindFromDeg(), r.getSky() == null ? null : Coded.find(Sky.class, r.getSky()).orElseThrow(),
-                        r.getWaterTempC(), r.getVisibilityM(), r.getLightning()));
+                .fetch(r -> new ForecastPeriod(
+                        r.getFromAt(),
+                        r.getToAt(),
+                        r.getWindMps(),
+                        r.getWindFromDeg(),
+                        r.getSky() == null
+                                ? null
+                                : Coded.find(Sky.class, r.getSky()).orElseThrow(),
+                        r.getWaterTempC(),
+                        r.getVisibilityM(),
+                        r.getLightning()));
     }
 
     private static Condition ofForecast(EventKey key) {
@@ -39,24 +50,47 @@ class ForecastRepository {
 
     /** Puts another forecast in the place of the one there is, which is kept. */
     void replace(EventKey key, List<ForecastPeriod> forecast, Instant now) {
-        db.deleteFrom(FORECAST_PERIOD).where(ofForecast(key)).and(FORECAST_PERIOD.REPLACED_AT.isNotNull()).execute();
-        db.update(FORECAST_PERIOD).set(FORECAST_PERIOD.REPLACED_AT, now).where(ofForecast(key)).execute();
+        db.deleteFrom(FORECAST_PERIOD)
+                .where(ofForecast(key))
+                .and(FORECAST_PERIOD.REPLACED_AT.isNotNull())
+                .execute();
+        db.update(FORECAST_PERIOD)
+                .set(FORECAST_PERIOD.REPLACED_AT, now)
+                .where(ofForecast(key))
+                .execute();
         add(key, forecast);
     }
 
     /** Swaps the forecast with the one before it. */
     void swap(EventKey key, Instant now) {
-        db.update(FORECAST_PERIOD).set(FORECAST_PERIOD.REPLACED_AT, DSL.when(FORECAST_PERIOD.REPLACED_AT.isNull(), DSL.val(now, FORECAST_PERIOD.REPLACED_AT)))
-                .where(ofForecast(key)).execute();
+        db.update(FORECAST_PERIOD)
+                .set(
+                        FORECAST_PERIOD.REPLACED_AT,
+                        DSL.when(FORECAST_PERIOD.REPLACED_AT.isNull(), DSL.val(now, FORECAST_PERIOD.REPLACED_AT)))
+                .where(ofForecast(key))
+                .execute();
     }
 
     void add(EventKey key, List<ForecastPeriod> forecast) {
-        int next = db.select(DSL.coalesce(DSL.max(FORECAST_PERIOD.ORDINAL), -1)).from(FORECAST_PERIOD).where(ofForecast(key)).fetchSingle().value1() + 1;
+        int next = db.select(DSL.coalesce(DSL.max(FORECAST_PERIOD.ORDINAL), -1))
+                        .from(FORECAST_PERIOD)
+                        .where(ofForecast(key))
+                        .fetchSingle()
+                        .value1()
+                + 1;
         List<TableRecord<?>> rows = new ArrayList<>();
         for (ForecastPeriod f : forecast) {
-            rows.add(db.newRecord(FORECAST_PERIOD).setEventId(key.eventId()).setAccountId(key.accountId()).setOrdinal(next + rows.size())
-                    .setFromAt(f.from()).setToAt(f.to()).setWindMps(f.windMps()).setWindFromDeg(f.windFromDeg())
-                    .setSky(f.sky() == null ? null : f.sky().code()).setWaterTempC(f.waterTempC()).setVisibilityM(f.visibilityM())
+            rows.add(db.newRecord(FORECAST_PERIOD)
+                    .setEventId(key.eventId())
+                    .setAccountId(key.accountId())
+                    .setOrdinal(next + rows.size())
+                    .setFromAt(f.from())
+                    .setToAt(f.to())
+                    .setWindMps(f.windMps())
+                    .setWindFromDeg(f.windFromDeg())
+                    .setSky(f.sky() == null ? null : f.sky().code())
+                    .setWaterTempC(f.waterTempC())
+                    .setVisibilityM(f.visibilityM())
                     .setLightning(f.lightning()));
         }
         db.batchInsert(rows).execute();

@@ -14,8 +14,8 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -37,14 +37,42 @@ class AccountsTest {
             Matcher code = Pattern.compile("code: (\\d{8})").matcher(terminal.toString());
             assertThat(code.find()).isTrue();
 
-            Visitor.Answer wrong = first.post("/setup", "name", "Ines", "password", PASSWORD, "again", "another one", "code", "1");
-            assertThat(wrong.texts(".error")).hasSize(2).anyMatch(e -> e.contains("differ")).anyMatch(e -> e.contains("not the code"));
+            Visitor.Answer wrong =
+                    first.post("/setup", "name", "Ines", "password", PASSWORD, "again", "another one", "code", "1");
+            assertThat(wrong.texts(".error"))
+                    .hasSize(2)
+                    .anyMatch(e -> e.contains("differ"))
+                    .anyMatch(e -> e.contains("not the code"));
             assertThat(wrong.value("name")).as("nothing typed is lost").isEqualTo("Ines");
-            assertThat(first.post("/setup", "name", "Ines", "password", "short", "again", "short", "code", code.group(1)).texts(".error"))
-                    .containsExactly("The password has 5 characters: expected 10 to 200; a few words in a row are easy to keep in mind.");
+            assertThat(first.post(
+                                    "/setup",
+                                    "name",
+                                    "Ines",
+                                    "password",
+                                    "short",
+                                    "again",
+                                    "short",
+                                    "code",
+                                    code.group(1))
+                            .texts(".error"))
+                    .containsExactly(
+                            "The password has 5 characters: expected 10 to 200; a few words in a row are easy to keep in mind.");
 
-            assertThat(first.post("/setup", "name", "Ines", "password", PASSWORD, "again", PASSWORD, "code", code.group(1)).path()).isEqualTo("/events");
-            assertThat(app.visitor().get("/setup").path()).as("there is no second first account").isEqualTo("/sign-in");
+            assertThat(first.post(
+                                    "/setup",
+                                    "name",
+                                    "Ines",
+                                    "password",
+                                    PASSWORD,
+                                    "again",
+                                    PASSWORD,
+                                    "code",
+                                    code.group(1))
+                            .path())
+                    .isEqualTo("/events");
+            assertThat(app.visitor().get("/setup").path())
+                    .as("there is no second first account")
+                    .isEqualTo("/sign-in");
             assertThat(app.visitor().get("/sign-in").text()).doesNotContain("demo");
         }
     }
@@ -74,8 +102,9 @@ class AccountsTest {
     void passwordsAreHashedWithArgon2(RunningApp app) {
         app.bean(Accounts.class).findOrMake("hashed", PASSWORD);
 
-        assertThat(app.bean(AccountRepository.class).find("hashed")).get()
-                .satisfies(a -> assertThat(a.passwordHash()).startsWith("$argon2id$").doesNotContain(PASSWORD));
+        assertThat(app.bean(AccountRepository.class).find("hashed")).get().satisfies(a -> assertThat(a.passwordHash())
+                .startsWith("$argon2id$")
+                .doesNotContain(PASSWORD));
     }
 
     @Test
@@ -91,14 +120,25 @@ class AccountsTest {
         Visitor guesser = app.visitor();
         List<String> spelt = List.of("Tomás", "TOMAS", "tomas ", "Tomàs");
         for (int i = 0; i < SignInThrottle.FREE; i++) {
-            assertThat(guesser.post("/sign-in", "name", spelt.get(i), "password", "wrong " + i).status()).isEqualTo(401);
+            assertThat(guesser.post("/sign-in", "name", spelt.get(i), "password", "wrong " + i)
+                            .status())
+                    .isEqualTo(401);
         }
 
         Visitor.Answer waits = guesser.post("/sign-in", "name", "tomas", "password", PASSWORD);
         assertThat(waits.status()).isEqualTo(429);
-        assertThat(waits.texts(".error")).singleElement().asString().matches("Too many tries from here: wait [12] seconds? and try again.");
-        assertThat(app.bean(SignInThrottle.class).attempt(account, "10.1.2.3")).as("the owner, from elsewhere").isEmpty();
-        assertThat(guesser.post("/sign-in", "name", "nobody", "password", PASSWORD).texts(".error")).singleElement().asString().contains("is wrong: check both");
+        assertThat(waits.texts(".error"))
+                .singleElement()
+                .asString()
+                .matches("Too many tries from here: wait [12] seconds? and try again.");
+        assertThat(app.bean(SignInThrottle.class).attempt(account, "10.1.2.3"))
+                .as("the owner, from elsewhere")
+                .isEmpty();
+        assertThat(guesser.post("/sign-in", "name", "nobody", "password", PASSWORD)
+                        .texts(".error"))
+                .singleElement()
+                .asString()
+                .contains("is wrong: check both");
     }
 
     @Test
@@ -114,7 +154,8 @@ class AccountsTest {
         }
         assertThat(admitted).as("of 3600 guesses in an hour").isBetween(60, 90);
         throttle.attempt(7L, "10.1.2.3");
-        assertThat(throttle.attempt(7L, "10.1.2.3")).get().satisfies(w -> assertThat(w).isBetween(Duration.ofSeconds(1), Duration.ofMinutes(1)));
+        assertThat(throttle.attempt(7L, "10.1.2.3")).get().satisfies(w -> assertThat(w)
+                .isBetween(Duration.ofSeconds(1), Duration.ofMinutes(1)));
         throttle.succeeded(7, "10.1.2.3");
         assertThat(throttle.attempt(7L, "10.1.2.3")).as("a right password").isEmpty();
     }
@@ -145,8 +186,11 @@ class AccountsTest {
 
     @Test
     void whatAProxyWouldSayIsNotBelievedUnlessThereIsOne(RunningApp app) throws Exception {
-        var request = java.net.http.HttpRequest.newBuilder(app.address().resolve("/sign-in")).header("X-Forwarded-Proto", "https").build();
-        var answer = java.net.http.HttpClient.newHttpClient().send(request, java.net.http.HttpResponse.BodyHandlers.discarding());
+        var request = java.net.http.HttpRequest.newBuilder(app.address().resolve("/sign-in"))
+                .header("X-Forwarded-Proto", "https")
+                .build();
+        var answer = java.net.http.HttpClient.newHttpClient()
+                .send(request, java.net.http.HttpResponse.BodyHandlers.discarding());
         assertThat(answer.headers().firstValue("set-cookie").orElse("")).doesNotContain("Secure");
     }
 
@@ -154,20 +198,21 @@ class AccountsTest {
     void passwordsAreHashedFewAtATime() throws Exception {
         AtomicInteger at = new AtomicInteger();
         AtomicInteger most = new AtomicInteger();
-        BoundedPasswordEncoder encoder = new BoundedPasswordEncoder(new org.springframework.security.crypto.password.PasswordEncoder() {
-            @Override
-            public String encode(CharSequence password) {
-                most.accumulateAndGet(at.incrementAndGet(), Math::max);
-                Thread.yield();
-                at.decrementAndGet();
-                return "hash";
-            }
+        BoundedPasswordEncoder encoder =
+                new BoundedPasswordEncoder(new org.springframework.security.crypto.password.PasswordEncoder() {
+                    @Override
+                    public String encode(CharSequence password) {
+                        most.accumulateAndGet(at.incrementAndGet(), Math::max);
+                        Thread.yield();
+                        at.decrementAndGet();
+                        return "hash";
+                    }
 
-            @Override
-            public boolean matches(CharSequence password, String hash) {
-                return encode(password).equals(hash);
-            }
-        });
+                    @Override
+                    public boolean matches(CharSequence password, String hash) {
+                        return encode(password).equals(hash);
+                    }
+                });
         try (var tried = java.util.concurrent.Executors.newVirtualThreadPerTaskExecutor()) {
             for (int i = 0; i < 200; i++) {
                 tried.submit(() -> encoder.matches("x", "hash"));
@@ -179,39 +224,60 @@ class AccountsTest {
     @ParameterizedTest
     @ValueSource(strings = {"/sign-in", "/events/import", "/settings"})
     void aPostWithoutItsTokenIsRefused(String path, RunningApp app) {
-        assertThat(app.angler().postAsIs(path, Map.of("name", "x"), "").status()).isEqualTo(403);
+        assertThat(app.angler().postAsIs(path, Map.of("name", "x"), "").status())
+                .isEqualTo(403);
     }
 
     @Test
     void everyAnswerForbidsWhatIsNotOurs(RunningApp app) {
         Visitor.Answer page = app.visitor().get("/sign-in");
 
-        assertThat(page.header("Content-Security-Policy")).contains("default-src 'none'").contains("script-src 'self'")
-                .doesNotContain("unsafe").doesNotContain("http");
+        assertThat(page.header("Content-Security-Policy"))
+                .contains("default-src 'none'")
+                .contains("script-src 'self'")
+                .doesNotContain("unsafe")
+                .doesNotContain("http");
         assertThat(page.header("X-Content-Type-Options")).isEqualTo("nosniff");
         assertThat(page.header("X-Frame-Options")).isEqualTo("DENY");
-        assertThat(page.page().select("script:not([src]), style, [style], [onclick]")).isEmpty();
-        assertThat(page.page().select("[src], link[href]").stream().map(e -> e.attr(e.hasAttr("src") ? "src" : "href"))).allMatch(a -> a.startsWith("/"));
+        assertThat(page.page().select("script:not([src]), style, [style], [onclick]"))
+                .isEmpty();
+        assertThat(page.page().select("[src], link[href]").stream().map(e -> e.attr(e.hasAttr("src") ? "src" : "href")))
+                .allMatch(a -> a.startsWith("/"));
     }
 
     @Test
     void behindAProxyThatIsToldOfTheSessionsCookieIsSecure() throws Exception {
-        try (RunningApp app = TestServers.start(false, Map.of("LOCHAN_PROXY", "local"), java.io.OutputStream.nullOutputStream())) {
-            var builder = java.net.http.HttpRequest.newBuilder(app.address().resolve("/setup")).header("X-Forwarded-Proto", "https");
+        try (RunningApp app =
+                TestServers.start(false, Map.of("LOCHAN_PROXY", "local"), java.io.OutputStream.nullOutputStream())) {
+            var builder = java.net.http.HttpRequest.newBuilder(app.address().resolve("/setup"))
+                    .header("X-Forwarded-Proto", "https");
             var client = java.net.http.HttpClient.newHttpClient();
             var local = client.send(builder.build(), java.net.http.HttpResponse.BodyHandlers.discarding());
-            assertThat(local.headers().firstValue("set-cookie")).get().asString().contains("Secure");
-            assertThat(local.headers().firstValue("Strict-Transport-Security")).as("another program may answer at this machine's own name").isEmpty();
-            var named = client.send(builder.header("X-Forwarded-Host", "bass.example").build(), java.net.http.HttpResponse.BodyHandlers.discarding());
+            assertThat(local.headers().firstValue("set-cookie"))
+                    .get()
+                    .asString()
+                    .contains("Secure");
+            assertThat(local.headers().firstValue("Strict-Transport-Security"))
+                    .as("another program may answer at this machine's own name")
+                    .isEmpty();
+            var named = client.send(
+                    builder.header("X-Forwarded-Host", "bass.example").build(),
+                    java.net.http.HttpResponse.BodyHandlers.discarding());
             assertThat(named.headers().firstValue("Strict-Transport-Security")).isPresent();
         }
     }
 
     @Test
     void noAnswerRepeatsTheNameItWasAskedBy(RunningApp app) throws Exception {
-        try (java.net.Socket socket = new java.net.Socket("127.0.0.1", app.address().getPort())) {
-            socket.getOutputStream().write("GET /events HTTP/1.1\r\nHost: elsewhere.example\r\nConnection: close\r\n\r\n".getBytes(StandardCharsets.US_ASCII));
-            assertThat(new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8)).startsWith("HTTP/1.1 302").contains("Location: /sign-in").doesNotContain("elsewhere");
+        try (java.net.Socket socket =
+                new java.net.Socket("127.0.0.1", app.address().getPort())) {
+            socket.getOutputStream()
+                    .write("GET /events HTTP/1.1\r\nHost: elsewhere.example\r\nConnection: close\r\n\r\n"
+                            .getBytes(StandardCharsets.US_ASCII));
+            assertThat(new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8))
+                    .startsWith("HTTP/1.1 302")
+                    .contains("Location: /sign-in")
+                    .doesNotContain("elsewhere");
         }
     }
 
@@ -222,8 +288,12 @@ class AccountsTest {
     @Test
     void whatStandsInTheRecordsLetsNobodyIn(RunningApp app) {
         Visitor visitor = app.visitor();
-        String token = new String(Base64.getDecoder().decode(sessionOf(visitor, "/sign-in").replaceAll("lochan=([^;]*);.*", "$1")), StandardCharsets.UTF_8);
-        List<String> stored = app.bean(org.jooq.DSLContext.class).fetch("SELECT SESSION_ID FROM SPRING_SESSION").getValues(0, String.class);
+        String token = new String(
+                Base64.getDecoder().decode(sessionOf(visitor, "/sign-in").replaceAll("lochan=([^;]*);.*", "$1")),
+                StandardCharsets.UTF_8);
+        List<String> stored = app.bean(org.jooq.DSLContext.class)
+                .fetch("SELECT SESSION_ID FROM SPRING_SESSION")
+                .getValues(0, String.class);
 
         assertThat(stored).contains(Secrets.hash(token)).doesNotContain(token);
     }
@@ -236,7 +306,10 @@ class AccountsTest {
         visitor.post("/sign-in", "name", "token", "password", PASSWORD);
 
         assertThat(visitor.postAsIs("/settings", Map.of(), before).status()).isEqualTo(403);
-        assertThat(visitor.postAsIs("/settings", Map.of(), visitor.get("/settings").value("_csrf")).status()).isEqualTo(200);
+        assertThat(visitor.postAsIs(
+                                "/settings", Map.of(), visitor.get("/settings").value("_csrf"))
+                        .status())
+                .isEqualTo(200);
     }
 
     @Test
@@ -245,14 +318,35 @@ class AccountsTest {
         Visitor other = app.visitor();
         other.post("/sign-in", "name", account.name(), "password", PASSWORD);
         assertThat(account.visitor().get("/settings").text()).contains("2 devices are signed in");
-        assertThat(account.visitor().post("/settings/password", "current", "not it at all", "password", "five words all in a row", "again", "five words all in a row").texts(".error"))
+        assertThat(account.visitor()
+                        .post(
+                                "/settings/password",
+                                "current",
+                                "not it at all",
+                                "password",
+                                "five words all in a row",
+                                "again",
+                                "five words all in a row")
+                        .texts(".error"))
                 .containsExactly("The password is wrong.");
 
-        Visitor.Answer changed = account.visitor().post("/settings/password", "current", PASSWORD, "password", "five words all in a row", "again", "five words all in a row");
+        Visitor.Answer changed = account.visitor()
+                .post(
+                        "/settings/password",
+                        "current",
+                        PASSWORD,
+                        "password",
+                        "five words all in a row",
+                        "again",
+                        "five words all in a row");
         assertThat(changed.text()).contains("Password changed. Other devices have to sign in again.");
         assertThat(other.get("/events").path()).isEqualTo("/sign-in");
-        assertThat(other.post("/sign-in", "name", account.name(), "password", PASSWORD).status()).isEqualTo(401);
-        assertThat(other.post("/sign-in", "name", account.name(), "password", "five words all in a row").path()).isEqualTo("/events");
+        assertThat(other.post("/sign-in", "name", account.name(), "password", PASSWORD)
+                        .status())
+                .isEqualTo(401);
+        assertThat(other.post("/sign-in", "name", account.name(), "password", "five words all in a row")
+                        .path())
+                .isEqualTo("/events");
         assertThat(other.post("/settings/sessions/end").text()).contains("One other device was signed out.");
         assertThat(account.visitor().get("/events").path()).isEqualTo("/sign-in");
     }
@@ -267,10 +361,41 @@ class AccountsTest {
             assertThat(first.get("/settings").text()).as("it is shown once").doesNotContain(code);
 
             Visitor guest = app.visitor();
-            assertThat(guest.post("/join", "code", "ABCD-EFGH-JKMN", "name", "Tam", "password", PASSWORD, "again", PASSWORD).texts(".error")).singleElement().asString().contains("is not valid");
-            assertThat(guest.post("/join", "code", code.toLowerCase(java.util.Locale.ROOT).replace("-", " "), "name", "Tam", "password", PASSWORD, "again", PASSWORD).path()).isEqualTo("/events");
-            assertThat(app.visitor().post("/join", "code", code, "name", "Rab", "password", PASSWORD, "again", PASSWORD).texts(".error")).singleElement().asString().contains("is not valid");
-            assertThat(guest.post("/settings/accounts/invite").status()).as("others cannot").isEqualTo(404);
+            assertThat(guest.post(
+                                    "/join",
+                                    "code",
+                                    "ABCD-EFGH-JKMN",
+                                    "name",
+                                    "Tam",
+                                    "password",
+                                    PASSWORD,
+                                    "again",
+                                    PASSWORD)
+                            .texts(".error"))
+                    .singleElement()
+                    .asString()
+                    .contains("is not valid");
+            assertThat(guest.post(
+                                    "/join",
+                                    "code",
+                                    code.toLowerCase(java.util.Locale.ROOT).replace("-", " "),
+                                    "name",
+                                    "Tam",
+                                    "password",
+                                    PASSWORD,
+                                    "again",
+                                    PASSWORD)
+                            .path())
+                    .isEqualTo("/events");
+            assertThat(app.visitor()
+                            .post("/join", "code", code, "name", "Rab", "password", PASSWORD, "again", PASSWORD)
+                            .texts(".error"))
+                    .singleElement()
+                    .asString()
+                    .contains("is not valid");
+            assertThat(guest.post("/settings/accounts/invite").status())
+                    .as("others cannot")
+                    .isEqualTo(404);
             assertThat(guest.get("/settings").text()).doesNotContain("Make code");
 
             first.post("/settings/accounts/invite");
@@ -284,16 +409,28 @@ class AccountsTest {
         RunningApp.Account account = app.account();
         String event = SampleEvents.practisedEvent(account.visitor(), "To be gone");
         account.visitor().post(event + "/plan/new", "day", "1");
-        account.visitor().post(event + "/competition", "type", "catch", "weight", "3-4", "code", "c1", "species", "largemouth");
+        account.visitor()
+                .post(event + "/competition", "type", "catch", "weight", "3-4", "code", "c1", "species", "largemouth");
         long id = app.bean(Accounts.class).find(account.name()).orElseThrow().accountId();
-        assertThat(account.visitor().post("/settings/account/delete", "deletePassword", "no").texts(".error")).singleElement().asString().contains("password is wrong");
+        assertThat(account.visitor()
+                        .post("/settings/account/delete", "deletePassword", "no")
+                        .texts(".error"))
+                .singleElement()
+                .asString()
+                .contains("password is wrong");
 
-        assertThat(account.visitor().post("/settings/account/delete", "deletePassword", PASSWORD).path()).isEqualTo("/sign-in");
+        assertThat(account.visitor()
+                        .post("/settings/account/delete", "deletePassword", PASSWORD)
+                        .path())
+                .isEqualTo("/sign-in");
         assertThat(account.visitor().get("/events").path()).isEqualTo("/sign-in");
         org.jooq.DSLContext db = app.bean(org.jooq.DSLContext.class);
         for (org.jooq.Table<?> table : lochan.web.db.DefaultSchema.DEFAULT_SCHEMA.getTables()) {
             if (table.field("account_id") != null) {
-                assertThat(db.fetchCount(table, table.field("account_id", Long.class).eq(id))).as(table.getName()).isZero();
+                assertThat(db.fetchCount(
+                                table, table.field("account_id", Long.class).eq(id)))
+                        .as(table.getName())
+                        .isZero();
             }
         }
     }
@@ -310,10 +447,15 @@ class AccountsTest {
     @Test
     void onlyTheDemoHasADemoAccountAndAClockToSet(RunningApp app, @RunningApp.Demo RunningApp demo) {
         assertThat(app.visitor().post("/sign-in/demo").status()).isEqualTo(404);
-        assertThat(app.angler().post("/demo/clock", "moment", "DAY_1_MORNING").status()).isEqualTo(404);
+        assertThat(app.angler().post("/demo/clock", "moment", "DAY_1_MORNING").status())
+                .isEqualTo(404);
 
         Visitor angler = demo.demoAngler();
-        assertThat(angler.post("/demo/clock", "moment", "DAY_1_MORNING", "back", "/events").text()).contains("2027-06-05 09:40");
-        assertThat(angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING", "back", "//elsewhere.example/").path()).isEqualTo("/events");
+        assertThat(angler.post("/demo/clock", "moment", "DAY_1_MORNING", "back", "/events")
+                        .text())
+                .contains("2027-06-05 09:40");
+        assertThat(angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING", "back", "//elsewhere.example/")
+                        .path())
+                .isEqualTo("/events");
     }
 }

@@ -8,8 +8,8 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.net.URI;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -33,7 +33,9 @@ class BoatWalkTest extends Walk {
 
     private void logFish(Page on, String weight, String decision) {
         assertThat(on.locator("[data-ready]")).isAttached();
-        on.getByLabel("Weight", new Page.GetByLabelOptions().setExact(true)).first().fill(weight);
+        on.getByLabel("Weight", new Page.GetByLabelOptions().setExact(true))
+                .first()
+                .fill(weight);
         on.getByText("Log fish").click();
         assertThat(on.locator(".verdict .act-words")).hasText(decision);
     }
@@ -50,7 +52,9 @@ class BoatWalkTest extends Walk {
 
         assertThat(page.locator("h1")).hasText("The server cannot be reached");
         assertThat(page.locator("body")).not().containsText("Competition of event");
-        assertThat((Boolean) page.evaluate(KEPT, path + "/competition")).as("the page is off the device").isFalse();
+        assertThat((Boolean) page.evaluate(KEPT, path + "/competition"))
+                .as("the page is off the device")
+                .isFalse();
         page.navigate(app.address() + path + "/competition");
         assertThat(page.locator("h1")).hasText("The server cannot be reached");
 
@@ -88,8 +92,12 @@ class BoatWalkTest extends Walk {
 
         page.context().setOffline(false);
         assertThat(page.locator("[data-unsent]")).isHidden();
-        assertThat(ashore.get(path + "/competition").texts(".log > li > strong")).containsExactly("Voided an entry", "largemouth 2 lb 0 oz", "largemouth 1 lb 12 oz", "largemouth 2 lb 3 oz");
-        assertThat(ashore.get(path + "/competition").texts(".bag-slots .weight")).as("a released fish never comes back").containsExactly("2 lb 3 oz");
+        assertThat(ashore.get(path + "/competition").texts(".log > li > strong"))
+                .containsExactly(
+                        "Voided an entry", "largemouth 2 lb 0 oz", "largemouth 1 lb 12 oz", "largemouth 2 lb 3 oz");
+        assertThat(ashore.get(path + "/competition").texts(".bag-slots .weight"))
+                .as("a released fish never comes back")
+                .containsExactly("2 lb 3 oz");
     }
 
     @Test
@@ -111,8 +119,11 @@ class BoatWalkTest extends Walk {
             assertThat(page.locator("[data-unsent]")).containsText("3 entries are kept on this device");
 
             server.comeBack();
-            assertThat(page.locator("[data-unsent]")).isHidden(new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions().setTimeout(30_000));
-            assertThat(ashore.get(path + "/competition").texts(".log > li > strong")).containsExactly("largemouth 2 lb 0 oz", "largemouth 1 lb 12 oz", "largemouth 2 lb 3 oz");
+            assertThat(page.locator("[data-unsent]"))
+                    .isHidden(new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions()
+                            .setTimeout(30_000));
+            assertThat(ashore.get(path + "/competition").texts(".log > li > strong"))
+                    .containsExactly("largemouth 2 lb 0 oz", "largemouth 1 lb 12 oz", "largemouth 2 lb 3 oz");
         }
     }
 
@@ -121,7 +132,11 @@ class BoatWalkTest extends Walk {
         Visitor ashore = signIn(app, 390, 844);
         String path = SampleEvents.event(ashore, "Two phones");
         openAndKeep(app.address() + path);
-        BrowserContext mates = page.context().browser().newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(390, 844).setStorageState(page.context().storageState()));
+        BrowserContext mates = page.context()
+                .browser()
+                .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                        .setViewportSize(390, 844)
+                        .setStorageState(page.context().storageState()));
         Page mate = mates.newPage();
         mate.navigate(app.address() + path + "/competition");
         assertThat(mate.locator("[data-ready]")).isAttached();
@@ -135,7 +150,8 @@ class BoatWalkTest extends Walk {
         logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
         logFish(mate, "2-1", "Cull White (1 lb 12 oz). Put White on the new fish.");
         page.context().setOffline(false);
-        assertThat(page.locator("[data-clashes]")).containsText("this device said “Cull White (1 lb 12 oz). Put White on the new fish.”");
+        assertThat(page.locator("[data-clashes]"))
+                .containsText("this device said “Cull White (1 lb 12 oz). Put White on the new fish.”");
         assertThat(page.locator("[data-clashes]")).containsText("it reads “Release the new fish.”");
         page.getByText("I looked into the well").click();
         assertThat(page.locator("[data-clashes] .note")).hasCount(0);
@@ -164,7 +180,8 @@ class BoatWalkTest extends Walk {
         page.locator(".outlook").waitFor(PATIENT);
         page.context().setOffline(true);
         button("Plan rest of day").click();
-        assertThat(page.locator(".ahead [data-errors]")).hasText("No signal: this needs the server. Try again where there is one.");
+        assertThat(page.locator(".ahead [data-errors]"))
+                .hasText("No signal: this needs the server. Try again where there is one.");
         page.context().setOffline(false);
 
         ashore.post("/demo/clock", "moment", "AFTER_WEIGH_IN");

@@ -14,12 +14,22 @@ final class Browser implements AutoCloseable {
 
     /** Long: machines that run many things at once are slow at times, and waiting costs only where something is wrong. */
     private static final double TIMEOUT_MILLIS = 40_000;
+
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
 
-    private final Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private final com.microsoft.playwright.Browser chromium = playwright.chromium().launch(new BrowserType.LaunchOptions()
-            .setExecutablePath(CHROMIUM).setArgs(List.of("--no-sandbox", "--disable-dev-shm-usage", "--disable-gpu",
-                    "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+    private final Playwright playwright =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final com.microsoft.playwright.Browser chromium = playwright
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(CHROMIUM)
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-dev-shm-usage",
+                            "--disable-gpu",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
 
     Browser() {
         PlaywrightAssertions.setDefaultAssertionTimeout(TIMEOUT_MILLIS);
@@ -27,8 +37,11 @@ final class Browser implements AutoCloseable {
 
     /** A fresh window of a size, as of a new visitor. */
     Page window(int width, int height) {
-        BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(width, height)
-                .setDeviceScaleFactor(1).setLocale("en-US").setTimezoneId("America/Boise"));
+        BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setDeviceScaleFactor(1)
+                .setLocale("en-US")
+                .setTimezoneId("America/Boise"));
         context.setDefaultTimeout(TIMEOUT_MILLIS);
         return context.newPage();
     }

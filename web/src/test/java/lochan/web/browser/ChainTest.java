@@ -75,7 +75,8 @@ class ChainTest extends Walk {
         field("Where").selectOption("reed-corner");
         field("Swim jig").check();
         button("Start stop").click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Fishing Reed Corner"))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Fishing Reed Corner")))
+                .isVisible();
         field("Size, if you know it").fill("3-4");
         button("Landed").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("Landed, logged.");
@@ -135,7 +136,8 @@ class ChainTest extends Walk {
 
         Locator first = page.locator(".log > li").first();
         first.locator("summary").click();
-        first.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Void")).click();
+        first.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Void"))
+                .click();
         assertThat(page.locator(".log [data-voided=true]")).hasCount(1);
         looksRight("Competition");
     }
@@ -150,7 +152,8 @@ class ChainTest extends Walk {
         station("Rules");
         looksRight("Rules");
         Path file = Files.createTempFile("lochan", ".event.json");
-        Download download = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, named("Export event file")).click());
+        Download download = page.waitForDownload(
+                () -> page.getByRole(AriaRole.LINK, named("Export event file")).click());
         download.saveAs(file);
         page.getByRole(AriaRole.LINK, named("Lochan")).click();
         field("File (.event.json)").setInputFiles(file);

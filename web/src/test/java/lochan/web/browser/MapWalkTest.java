@@ -24,9 +24,14 @@ class MapWalkTest {
         try (Browser browser = new Browser()) {
             Page page = browser.window(width, height);
             page.navigate(demo.address() + "/sign-in");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in as the demo angler")).click();
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Two Arms Open")).first().click();
-            page.locator(".stations").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Water")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in as the demo angler"))
+                    .click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Two Arms Open"))
+                    .first()
+                    .click();
+            page.locator(".stations")
+                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Water"))
+                    .click();
             Locator view = page.locator("[data-map][data-ready] [data-view]");
             assertThat(view).isAttached();
 
@@ -36,8 +41,10 @@ class MapWalkTest {
             page.keyboard().press("ArrowRight");
             page.keyboard().press("0");
             assertThat(view).hasAttribute("transform", Pattern.compile("translate\\(0,\\s?0\\) scale\\(1\\)"));
-            page.getByLabel("Closer", new Page.GetByLabelOptions().setExact(true)).click();
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("All")).click();
+            page.getByLabel("Closer", new Page.GetByLabelOptions().setExact(true))
+                    .click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("All"))
+                    .click();
 
             page.locator("[data-spot=raven-wall]").dispatchEvent("click");
             assertThat(page.locator("[data-run-words]")).containsText("mi on the water");
@@ -50,18 +57,24 @@ class MapWalkTest {
             assertThat(page.locator("[data-band-words]")).hasText(Pattern.compile("12 to 20 ft: [\\d.]+ acres"));
 
             assertThat(page.locator("[data-map] path.closed")).isAttached();
-            Locator look = page.locator("section[aria-labelledby=looks] tbody tr").first();
+            Locator look =
+                    page.locator("section[aria-labelledby=looks] tbody tr").first();
             int marked = page.locator("[data-map] .place").count();
             look.getByRole(AriaRole.BUTTON).click();
             assertThat(page.locator(".note")).containsText("is marked");
             assertThat(page.locator("[data-map] .place")).hasCount(marked + 1);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo")).click();
-            page.locator(".stations").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Water")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo"))
+                    .click();
+            page.locator(".stations")
+                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Water"))
+                    .click();
             assertThat(page.locator("[data-map] .place")).hasCount(marked);
 
-            assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth")).isTrue();
-            assertThat(new AxeBuilder(page).analyze().getViolations()).allSatisfy(v -> org.assertj.core.api.Assertions.fail(v.getId() + ": "
-                    + v.getHelp() + " " + v.getNodes().stream().map(n -> n.getHtml()).toList()));
+            assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth"))
+                    .isTrue();
+            assertThat(new AxeBuilder(page).analyze().getViolations())
+                    .allSatisfy(v -> org.assertj.core.api.Assertions.fail(v.getId() + ": " + v.getHelp() + " "
+                            + v.getNodes().stream().map(n -> n.getHtml()).toList()));
         }
     }
 }

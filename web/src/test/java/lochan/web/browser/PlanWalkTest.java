@@ -28,18 +28,28 @@ class PlanWalkTest {
     private void openCopy(Browser browser, RunningApp demo, int width, int height) {
         page = browser.window(width, height);
         page.navigate(demo.address() + "/sign-in");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in as the demo angler")).click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Two Arms Open")).first().click();
-        page.locator(".stations").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Plan")).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Copy").setExact(true)).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in as the demo angler"))
+                .click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Two Arms Open"))
+                .first()
+                .click();
+        page.locator(".stations")
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Plan"))
+                .click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Copy").setExact(true))
+                .click();
         assertThat(page.locator("main > .note")).containsText("Copied for day 1.");
         assertThat(page.locator("[data-plan][data-ready]")).isAttached();
     }
 
     private void looksRight() {
-        assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth")).isTrue();
-        assertThat(new AxeBuilder(page).analyze().getViolations()).allSatisfy(v -> org.assertj.core.api.Assertions.fail(v.getId() + ": " + v.getHelp() + " "
-                + v.getNodes().stream().map(n -> n.getHtml()).toList()));
+        assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth"))
+                .isTrue();
+        assertThat(new AxeBuilder(page).analyze().getViolations())
+                .allSatisfy(v -> org.assertj.core.api.Assertions.fail(v.getId() + ": " + v.getHelp() + " "
+                        + v.getNodes().stream().map(n -> n.getHtml()).toList()));
     }
 
     private Locator arrive(int stop) {
@@ -122,11 +132,16 @@ class PlanWalkTest {
             assertThat(leave(0)).hasValue("07:00");
 
             page.getByLabel("Add a stop").selectOption("mill-ledge");
-            page.getByLabel("with", new Page.GetByLabelOptions().setExact(true)).selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Drop shot"));
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add").setExact(true)).click();
+            page.getByLabel("with", new Page.GetByLabelOptions().setExact(true))
+                    .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Drop shot"));
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName("Add").setExact(true))
+                    .click();
             assertThat(cost()).containsText("Mill Ledge added");
             assertThat(page.locator("[data-bead]")).hasCount(7);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete Mill Ledge")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete Mill Ledge"))
+                    .click();
             assertThat(page.locator("[data-bead]")).hasCount(6);
         }
     }
@@ -144,11 +159,13 @@ class PlanWalkTest {
     void strategiesStandSideBySideWhileThePlanIsWorkedOn(int width, int height, @RunningApp.Demo RunningApp demo) {
         try (Browser browser = new Browser()) {
             openCopy(browser, demo, width, height);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lock Sill Ledge")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lock Sill Ledge"))
+                    .click();
             assertThat(page.locator(".stop-row.locked")).hasCount(1);
             String locked = arrive(4).inputValue() + "–" + leave(4).inputValue();
             page.getByLabel("Strategy").selectOption("all");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Optimise around locked stops")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Optimise around locked stops"))
+                    .click();
             assertThat(page.locator("#search progress")).isVisible();
             leave(0).fill("06:50");
             assertThat(page.locator("#search tbody tr")).hasCount(4);
@@ -168,7 +185,10 @@ class PlanWalkTest {
             assertThat(page.locator("main > .note")).containsText("The plan was added");
             assertThat(page.locator(".tabs [aria-current]")).containsText("Target weight");
             for (String file : List.of("PDF", "GPX", "Calendar", "Event file")) {
-                Download download = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(file).setExact(true)).click());
+                Download download = page.waitForDownload(() -> page.getByRole(
+                                AriaRole.LINK,
+                                new Page.GetByRoleOptions().setName(file).setExact(true))
+                        .click());
                 assertThat(download.failure()).isNull();
                 assertThat(download.suggestedFilename()).matches(".+\\.(pdf|gpx|ics|json)");
             }

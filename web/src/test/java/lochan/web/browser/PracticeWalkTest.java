@@ -9,8 +9,8 @@ import com.microsoft.playwright.options.Geolocation;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -106,7 +106,8 @@ class PracticeWalkTest extends Walk {
     private void sheet(String event) {
         page.navigate(event + "/practice/sheet");
         send("log.csv", SHEET.formatted("huge"));
-        assertThat(page.locator("section[aria-labelledby=problems] li")).hasText("Row 2: Size: “huge” is no weight: type it as 3-4 (3 lb 4 oz), 3.25 or 1.47 kg.");
+        assertThat(page.locator("section[aria-labelledby=problems] li"))
+                .hasText("Row 2: Size: “huge” is no weight: type it as 3-4 (3 lb 4 oz), 3.25 or 1.47 kg.");
         looksRight("Import a spreadsheet");
         send("log.csv", SHEET.formatted("3-4"));
         field("What Result contains").selectOption("");
@@ -120,7 +121,8 @@ class PracticeWalkTest extends Walk {
     }
 
     private void send(String name, String content) {
-        page.locator("#file").setInputFiles(new FilePayload(name, "text/plain", content.getBytes(StandardCharsets.UTF_8)));
+        page.locator("#file")
+                .setInputFiles(new FilePayload(name, "text/plain", content.getBytes(StandardCharsets.UTF_8)));
         button("Read file").click();
     }
 }

@@ -51,8 +51,10 @@ class Screenshots {
         page.navigate(event + "/plan");
         page.locator("[data-plan][data-ready]").waitFor();
         shoot(page, "plan");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Backups")).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stop")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Backups"))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stop"))
+                .click();
         page.locator("ol > li.sheet").first().waitFor();
         shoot(page, "backups");
         view(page, event, "deck");
@@ -62,7 +64,9 @@ class Screenshots {
         shoot(page, "cast");
         setClock(page, "After the weigh-in");
         page.navigate(address + "/events");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(FINISHED)).first().click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(FINISHED))
+                .first()
+                .click();
         page.navigate(page.url().replaceAll("/rules$", "") + "/competition/review");
         page.locator("#scores").waitFor();
         shoot(page, "weigh-in");
@@ -75,19 +79,24 @@ class Screenshots {
         page.navigate(event + "/competition");
         page.locator(".outlook").waitFor();
         shoot(page, "competition-phone");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark theme")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark theme"))
+                .click();
         page.navigate(event + "/competition");
         shoot(page, "competition-dark");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Light theme")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Light theme"))
+                .click();
         setClock(page, "Last practice evening");
         page.navigate(event + "/practice");
         page.getByLabel("Where").selectOption("mill-ledge");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start stop")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start stop"))
+                .click();
         shoot(page, "practice-phone");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("End stop")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("End stop"))
+                .click();
         page.navigate(page.url());
         page.locator("section table a").first().click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete stop")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete stop"))
+                .click();
         page.navigate(event + "/map");
         shoot(page, "water-phone");
         page.navigate(event + "/plan");
@@ -97,15 +106,19 @@ class Screenshots {
 
     private void enter(Page page) {
         page.navigate(address + "/sign-in");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in as the demo angler")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in as the demo angler"))
+                .click();
     }
 
     private static void setClock(Page page, String moment) {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(moment)).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(moment))
+                .click();
     }
 
     private static String open(Page page) {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(EVENT)).first().click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(EVENT))
+                .first()
+                .click();
         return page.url().replaceAll("/rules$", "");
     }
 

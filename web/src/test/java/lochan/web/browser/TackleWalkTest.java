@@ -5,12 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -22,7 +21,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 class TackleWalkTest extends Walk {
 
     private void tab(String name) {
-        page.getByRole(AriaRole.NAVIGATION, named("Tackle")).getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name)).click();
+        page.getByRole(AriaRole.NAVIGATION, named("Tackle"))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name))
+                .click();
     }
 
     private void choose(String label, String option) {
@@ -47,11 +48,23 @@ class TackleWalkTest extends Walk {
         Visitor angler = signIn(app, width, height);
         String event = SampleEvents.practisedEvent(angler, "Deck walk");
         String plan = angler.post(event + "/plan/new", "day", "1").path().replaceAll(".*plan=(\\d+).*", "$1");
-        angler.post(event + "/plan/edit", "plan", plan, "op", "add", "add/spot", "reed-corner", "add/presentation", "swim-jig", "add/minutes", "60");
+        angler.post(
+                event + "/plan/edit",
+                "plan",
+                plan,
+                "op",
+                "add",
+                "add/spot",
+                "reed-corner",
+                "add/presentation",
+                "swim-jig",
+                "add/minutes",
+                "60");
 
         page.navigate(app.address() + event + "/tackle");
         looksRight("Rods on deck");
-        assertThat(page.getByRole(AriaRole.HEADING, named("No rod in the boat"))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, named("No rod in the boat")))
+                .isVisible();
         tab("My tackle");
         looksRight("My tackle");
         addRod("Grass rod", "medium heavy");
@@ -75,7 +88,8 @@ class TackleWalkTest extends Walk {
         button("Engine cut-off lanyard, clipped on and tried").click();
         assertThat(button("Engine cut-off lanyard, clipped on and tried")).hasAttribute("aria-pressed", "true");
         looksRight("Rods on deck");
-        Download print = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, named("Print with the plan")).click());
+        Download print = page.waitForDownload(() ->
+                page.getByRole(AriaRole.LINK, named("Print with the plan")).click());
         assertThat(print.suggestedFilename()).isEqualTo("plan-day-1.pdf");
 
         tab("Lure advice");
@@ -86,14 +100,16 @@ class TackleWalkTest extends Walk {
         choose("Clarity trend", "clearing");
         looksRight("Lure advice");
         button("Update advice").click();
-        assertThat(page.locator(".advice > li").filter(new Locator.FilterOptions().setHasText("Drop shot"))).containsText("fish are not willing: pick slowly");
+        assertThat(page.locator(".advice > li").filter(new Locator.FilterOptions().setHasText("Drop shot")))
+                .containsText("fish are not willing: pick slowly");
         assertThat(page.locator(".advice")).containsText("clearing water: fish it one step clearer");
         page.getByRole(AriaRole.LINK, named("Cast with the Swim jig")).click();
         looksRight("Cast");
         assertThat(page.locator("svg.cast .way")).hasCount(3);
         choose("Lure", "Medium crankbait");
         button("Show cast").click();
-        assertThat(page.getByRole(AriaRole.HEADING, named("Medium crankbait at Reed Corner"))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, named("Medium crankbait at Reed Corner")))
+                .isVisible();
         field("Depth, ft").fill("11");
         button("Save").click();
         assertThat(page.locator("main")).containsText("came to 11 ft");
@@ -127,7 +143,8 @@ class TackleWalkTest extends Walk {
         field("One way").fill("held still");
         field("The other").first().fill("shaken");
         button("Begin").click();
-        assertThat(page.getByRole(AriaRole.HEADING, named("held still or shaken?"))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, named("held still or shaken?")))
+                .isVisible();
         page.getByText("Add a round").click();
         field("Minutes").fill("20");
         field("Bites").fill("3");
@@ -155,13 +172,17 @@ class TackleWalkTest extends Walk {
             page.navigate(demo.address() + "/sign-in");
             page.getByRole(AriaRole.BUTTON, named("Sign in as the demo angler")).click();
             page.getByRole(AriaRole.LINK, named("Two Arms Open")).first().click();
-            page.locator(".stations").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Deck")).click();
+            page.locator(".stations")
+                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Deck"))
+                    .click();
             looksRight("Rods on deck");
-            assertThat(page.locator(".note.trouble")).containsText("Umbrella rig, five arms: your rules ban “umbrella rig”. Leave it ashore.");
+            assertThat(page.locator(".note.trouble"))
+                    .containsText("Umbrella rig, five arms: your rules ban “umbrella rig”. Leave it ashore.");
             assertThat(page.locator(".deck-list li")).hasCount(5);
             page.navigate(page.url() + "/advice?spot=sill-ledge&at=10:30");
             looksRight("Lure advice");
-            assertThat(page.locator(".advice > li").filter(new Locator.FilterOptions().setHasText("Umbrella rig"))).containsText("your rules say no");
+            assertThat(page.locator(".advice > li").filter(new Locator.FilterOptions().setHasText("Umbrella rig")))
+                    .containsText("your rules say no");
             page.navigate(page.url().replaceAll("/tackle.*", "/tackle/path?spot=parson-brush&lure=jighead-swimbait"));
             looksRight("Cast");
         }

@@ -62,7 +62,9 @@ abstract class Walk {
     }
 
     void station(String name) {
-        page.locator(".stations").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name)).click();
+        page.locator(".stations")
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name))
+                .click();
     }
 
     Locator field(String label) {
@@ -70,7 +72,8 @@ abstract class Walk {
     }
 
     Locator button(String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     static Page.GetByRoleOptions named(String name) {
@@ -80,8 +83,12 @@ abstract class Walk {
     /** The page is the one expected, fits the window's width and has nothing that axe finds. */
     void looksRight(String title) {
         assertThat(page).hasTitle(title + " · Lochan");
-        assertThat((String) page.evaluate(TOO_WIDE)).as(title + " fits the window").isEmpty();
-        assertThat(new AxeBuilder(page).analyze().getViolations()).as(title)
-                .allSatisfy(v -> org.assertj.core.api.Assertions.fail(v.getId() + ": " + v.getHelp() + " " + v.getNodes().stream().map(n -> n.getHtml()).toList()));
+        assertThat((String) page.evaluate(TOO_WIDE))
+                .as(title + " fits the window")
+                .isEmpty();
+        assertThat(new AxeBuilder(page).analyze().getViolations())
+                .as(title)
+                .allSatisfy(v -> org.assertj.core.api.Assertions.fail(v.getId() + ": " + v.getHelp() + " "
+                        + v.getNodes().stream().map(n -> n.getHtml()).toList()));
     }
 }

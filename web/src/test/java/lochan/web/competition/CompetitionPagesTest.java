@@ -15,8 +15,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
@@ -28,7 +28,16 @@ import tools.jackson.databind.json.JsonMapper;
 class CompetitionPagesTest {
 
     private static Visitor.Answer fish(Visitor angler, String event, String code, String weight) {
-        return angler.post(event + "/competition/entries", "type", "catch", "code", code, "species", "largemouth", "weight", weight);
+        return angler.post(
+                event + "/competition/entries",
+                "type",
+                "catch",
+                "code",
+                code,
+                "species",
+                "largemouth",
+                "weight",
+                weight);
     }
 
     private static String verdict(Visitor.Answer page) {
@@ -49,11 +58,30 @@ class CompetitionPagesTest {
         Visitor.Answer culled = fish(angler, event, "c3", "2-0");
         assertThat(verdict(culled)).contains("Cull White").contains("1 lb 12 oz");
         assertThat(slots(culled)).hasSize(2).first().asString().contains("Red").contains("2 lb 3 oz");
-        assertThat(slots(culled)).last().asString().contains("White").contains("2 lb 0 oz").contains("to beat");
+        assertThat(slots(culled))
+                .last()
+                .asString()
+                .contains("White")
+                .contains("2 lb 0 oz")
+                .contains("to beat");
         assertThat(culled.text()).contains("must weigh more than 2 lb 0 oz");
         assertThat(verdict(fish(angler, event, "c4", "1-15"))).containsIgnoringCase("release");
-        Visitor.Answer tooShort = angler.post(event + "/competition/entries", "type", "catch", "code", "c5", "species", "largemouth", "length", "14 1/4");
-        assertThat(tooShort.texts(".verdict:not([hidden])")).singleElement().asString().contains("Release the new fish.").contains("14.25 in").contains("14.5 in");
+        Visitor.Answer tooShort = angler.post(
+                event + "/competition/entries",
+                "type",
+                "catch",
+                "code",
+                "c5",
+                "species",
+                "largemouth",
+                "length",
+                "14 1/4");
+        assertThat(tooShort.texts(".verdict:not([hidden])"))
+                .singleElement()
+                .asString()
+                .contains("Release the new fish.")
+                .contains("14.25 in")
+                .contains("14.5 in");
     }
 
     @Test
@@ -65,8 +93,11 @@ class CompetitionPagesTest {
         Visitor.Answer close = fish(angler, event, "c3", "2-0");
         assertThat(close.text()).contains("Which one is heavier?");
 
-        assertThat(fish(angler, event, "c4", "5-0").status()).as("nothing else until it is settled").isEqualTo(422);
-        Visitor.Answer settled = angler.post(event + "/competition/entries", "type", "balance", "code", "x1", "heavier", "c3", "lighter", "c1");
+        assertThat(fish(angler, event, "c4", "5-0").status())
+                .as("nothing else until it is settled")
+                .isEqualTo(422);
+        Visitor.Answer settled = angler.post(
+                event + "/competition/entries", "type", "balance", "code", "x1", "heavier", "c3", "lighter", "c1");
         assertThat(verdict(settled)).contains("Cull Red");
     }
 
@@ -77,17 +108,33 @@ class CompetitionPagesTest {
         fish(angler, event, "c1", "2-0");
         fish(angler, event, "c2", "3-0");
 
-        Visitor.Answer corrected = angler.post(event + "/competition/entries", "type", "correct", "code", "k1", "catch", "c1", "weight", "2-8");
+        Visitor.Answer corrected = angler.post(
+                event + "/competition/entries", "type", "correct", "code", "k1", "catch", "c1", "weight", "2-8");
         assertThat(corrected.text()).contains("5 lb 8 oz");
         Visitor.Answer dead = angler.post(event + "/competition/entries", "type", "died", "code", "d1", "catch", "c2");
         assertThat(dead.text()).contains("less penalties 5 lb 4 oz");
-        Visitor.Answer voided = angler.post(event + "/competition/entries", "type", "void", "code", "v1", "entry", "c1");
+        Visitor.Answer voided =
+                angler.post(event + "/competition/entries", "type", "void", "code", "v1", "entry", "c1");
         assertThat(voided.text()).contains("Bag 3 lb 0 oz");
         Visitor.Answer back = angler.post(event + "/competition/entries", "type", "void", "code", "v2", "entry", "v1");
         assertThat(back.text()).contains("Bag 5 lb 8 oz");
-        Visitor.Answer official = angler.post(event + "/competition/entries", "type", "official", "code", "o1", "official", "5-6", "deadFish", "1", "place", "3");
-        assertThat(official.text()).contains("5 lb 6 oz official; less penalties of 0 lb 4 oz it counts 5 lb 2 oz. Place 3.");
-        assertThat(angler.get(event + "/competition").page().select(".log > li")).as("nothing is ever taken from the log").hasSize(7);
+        Visitor.Answer official = angler.post(
+                event + "/competition/entries",
+                "type",
+                "official",
+                "code",
+                "o1",
+                "official",
+                "5-6",
+                "deadFish",
+                "1",
+                "place",
+                "3");
+        assertThat(official.text())
+                .contains("5 lb 6 oz official; less penalties of 0 lb 4 oz it counts 5 lb 2 oz. Place 3.");
+        assertThat(angler.get(event + "/competition").page().select(".log > li"))
+                .as("nothing is ever taken from the log")
+                .hasSize(7);
     }
 
     @Test
@@ -97,17 +144,20 @@ class CompetitionPagesTest {
         angler.get(event + "/competition");
         CountDownLatch together = new CountDownLatch(1);
         try (ExecutorService senders = Executors.newFixedThreadPool(6)) {
-            List<Future<Integer>> answers = IntStream.range(0, 12).mapToObj(i -> senders.submit(() -> {
-                together.await();
-                return fish(angler, event, "same-" + i / 6, "2-0").status();
-            })).toList();
+            List<Future<Integer>> answers = IntStream.range(0, 12)
+                    .mapToObj(i -> senders.submit(() -> {
+                        together.await();
+                        return fish(angler, event, "same-" + i / 6, "2-0").status();
+                    }))
+                    .toList();
             together.countDown();
             for (Future<Integer> answer : answers) {
                 assertThat(answer.get()).isEqualTo(200);
             }
         }
 
-        assertThat(angler.get(event + "/competition").page().select(".log > li")).hasSize(2);
+        assertThat(angler.get(event + "/competition").page().select(".log > li"))
+                .hasSize(2);
     }
 
     @Test
@@ -119,16 +169,25 @@ class CompetitionPagesTest {
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.text()).contains("“heavy” is no weight");
         assertThat(refused.value("weight")).isEqualTo("heavy");
-        assertThat(angler.post(event + "/competition/entries", "type", "void", "code", "v", "entry", "nothing").status()).isEqualTo(422);
-        assertThat(angler.post(event + "/competition/entries", "type", "dance", "code", "v").status()).isEqualTo(422);
+        assertThat(angler.post(event + "/competition/entries", "type", "void", "code", "v", "entry", "nothing")
+                        .status())
+                .isEqualTo(422);
+        assertThat(angler.post(event + "/competition/entries", "type", "dance", "code", "v")
+                        .status())
+                .isEqualTo(422);
         assertThat(fish(angler, event, " ", "2-0").status()).isEqualTo(422);
-        assertThat(angler.get(event + "/competition").page().select(".log > li")).isEmpty();
+        assertThat(angler.get(event + "/competition").page().select(".log > li"))
+                .isEmpty();
     }
 
     @Test
     void theDemoHidesWhatItsClockHasNotSeen(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/rules", "");
+        String event = angler.get("/events")
+                .page()
+                .selectFirst("a:contains(Two Arms Open)")
+                .attr("href")
+                .replace("/rules", "");
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
         assertThat(slots(angler.get(event + "/competition")).getFirst()).contains("3 lb 14 oz");
 
@@ -152,19 +211,45 @@ class CompetitionPagesTest {
         angler.post(event + "/rules", form);
         assertThat(angler.get(event + "/rules").value("species/0/slotTo")).isEqualTo("20");
         assertThat(angler.get(event + "/rules").value("culling")).isEqualTo("no");
-        assertThat(sized(angler, event, "c1", "3-0", "18").texts(".verdict:not([hidden])")).singleElement().asString().contains("In the slot: 18 in, your rules protect 16 in to 20 in.");
-        assertThat(sized(angler, event, "c2", "0-12", "15").texts(".verdict:not([hidden])")).singleElement().asString().contains("Light: 0 lb 12 oz, your rules say 1 lb 0 oz at least.");
+        assertThat(sized(angler, event, "c1", "3-0", "18").texts(".verdict:not([hidden])"))
+                .singleElement()
+                .asString()
+                .contains("In the slot: 18 in, your rules protect 16 in to 20 in.");
+        assertThat(sized(angler, event, "c2", "0-12", "15").texts(".verdict:not([hidden])"))
+                .singleElement()
+                .asString()
+                .contains("Light: 0 lb 12 oz, your rules say 1 lb 0 oz at least.");
         assertThat(verdict(sized(angler, event, "c3", "5-0", "21"))).contains("Keep");
-        assertThat(sized(angler, event, "c4", "4-0", "21").texts(".verdict:not([hidden])")).singleElement().asString().contains("do not allow culling");
+        assertThat(sized(angler, event, "c4", "4-0", "21").texts(".verdict:not([hidden])"))
+                .singleElement()
+                .asString()
+                .contains("do not allow culling");
         String file = angler.get(event + "/export").body();
         assertThat(file).contains("\"culling\": false").contains("\"slot\"").contains("\"minGrams\"");
         angler.get("/events");
-        String again = "/events/" + angler.upload("/events/import", "file", "e.json", file.getBytes(java.nio.charset.StandardCharsets.UTF_8)).numberAfter("events");
+        String again = "/events/"
+                + angler.upload(
+                                "/events/import",
+                                "file",
+                                "e.json",
+                                file.getBytes(java.nio.charset.StandardCharsets.UTF_8))
+                        .numberAfter("events");
         assertThat(angler.get(again + "/export").body()).isEqualTo(file);
     }
 
     private static Visitor.Answer sized(Visitor angler, String event, String code, String weight, String length) {
-        return angler.post(event + "/competition/entries", "type", "catch", "code", code, "species", "largemouth", "weight", weight, "length", length);
+        return angler.post(
+                event + "/competition/entries",
+                "type",
+                "catch",
+                "code",
+                code,
+                "species",
+                "largemouth",
+                "weight",
+                weight,
+                "length",
+                length);
     }
 
     @Test
@@ -175,31 +260,84 @@ class CompetitionPagesTest {
         form.put("format", "every-fish");
         form.remove("limit");
         angler.post(event + "/rules", form);
-        assertThat(fish(angler, event, "c1", "2-0").texts(".verdict:not([hidden])")).singleElement().asString().contains("It counts. Release it.").contains("1 so far");
+        assertThat(fish(angler, event, "c1", "2-0").texts(".verdict:not([hidden])"))
+                .singleElement()
+                .asString()
+                .contains("It counts. Release it.")
+                .contains("1 so far");
         assertThat(verdict(fish(angler, event, "c2", "1-0"))).contains("It counts");
     }
 
     @Test
     void tellsToStayOrGoWhileTheDayIsFishedAndTakesWhatIsFishedAndWhatWasLost(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/rules", "");
+        String event = angler.get("/events")
+                .page()
+                .selectFirst("a:contains(Two Arms Open)")
+                .attr("href")
+                .replace("/rules", "");
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
-        assertThat(angler.get(event + "/competition").texts(".next-hour")).singleElement().asString().contains("The next hour here adds").contains("Next in your plan");
-        assertThat(angler.get(event + "/competition").texts(".leave")).singleElement().asString().startsWith("Leave for check-in by");
+        assertThat(angler.get(event + "/competition").texts(".next-hour"))
+                .singleElement()
+                .asString()
+                .contains("The next hour here adds")
+                .contains("Next in your plan");
+        assertThat(angler.get(event + "/competition").texts(".leave"))
+                .singleElement()
+                .asString()
+                .startsWith("Leave for check-in by");
 
-        Visitor.Answer moved = angler.post(event + "/competition/entries", "type", "fishing", "code", "f1", "spot", "harth-grass", "presentation", "swim-jig");
+        Visitor.Answer moved = angler.post(
+                event + "/competition/entries",
+                "type",
+                "fishing",
+                "code",
+                "f1",
+                "spot",
+                "harth-grass",
+                "presentation",
+                "swim-jig");
         assertThat(moved.texts(".next-hour")).singleElement().asString().contains("Fishing now: Harth Grass");
-        assertThat(angler.post(event + "/competition/entries", "type", "bite", "code", "s1", "spot", "harth-grass", "presentation", "swim-jig", "outcome", "lost").texts(".log > li").getFirst())
+        assertThat(angler.post(
+                                event + "/competition/entries",
+                                "type",
+                                "bite",
+                                "code",
+                                "s1",
+                                "spot",
+                                "harth-grass",
+                                "presentation",
+                                "swim-jig",
+                                "outcome",
+                                "lost")
+                        .texts(".log > li")
+                        .getFirst())
                 .contains("Bite lost");
-        assertThat(angler.post(event + "/competition/entries", "type", "fishing", "code", "f2", "spot", "harth-grass").text()).contains("or neither");
-        assertThat(angler.post(event + "/competition/entries", "type", "bite", "code", "s2", "spot", "nowhere", "outcome", "lost").text()).contains("There is no such spot here");
+        assertThat(angler.post(event + "/competition/entries", "type", "fishing", "code", "f2", "spot", "harth-grass")
+                        .text())
+                .contains("or neither");
+        assertThat(angler.post(
+                                event + "/competition/entries",
+                                "type",
+                                "bite",
+                                "code",
+                                "s2",
+                                "spot",
+                                "nowhere",
+                                "outcome",
+                                "lost")
+                        .text())
+                .contains("There is no such spot here");
 
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
         assertThat(angler.get(event + "/competition").texts(".next-hour")).isEmpty();
     }
 
     private static Visitor.Answer ready(Visitor angler, String event) {
-        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/advice").page().select("[data-soon]").isEmpty());
+        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/advice")
+                .page()
+                .select("[data-soon]")
+                .isEmpty());
         return angler.get(event + "/competition/advice");
     }
 
@@ -210,13 +348,22 @@ class CompetitionPagesTest {
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
         Visitor.Answer ahead = ready(angler, event);
         assertThat(ahead.texts(".outlook dd")).hasSize(3);
-        assertThat(ahead.text()).contains("18 lb 0 oz or more:").contains("One more cull:").contains("A kicker");
+        assertThat(ahead.text())
+                .contains("18 lb 0 oz or more:")
+                .contains("One more cull:")
+                .contains("A kicker");
         String plan = angler.get(event + "/plan").text();
 
         angler.post(event + "/competition/rest", "lat", "200", "lon", "0");
         Visitor.Answer found = ready(angler, event);
-        assertThat(found.texts(".found")).singleElement().asString().contains("planned at 09:40").contains("to the bag on average, the rest of your plan");
-        assertThat(angler.get(event + "/plan").text()).as("what was found lies beside the plan").isEqualTo(plan);
+        assertThat(found.texts(".found"))
+                .singleElement()
+                .asString()
+                .contains("planned at 09:40")
+                .contains("to the bag on average, the rest of your plan");
+        assertThat(angler.get(event + "/plan").text())
+                .as("what was found lies beside the plan")
+                .isEqualTo(plan);
         angler.post(event + "/competition/rest/drop");
         assertThat(ready(angler, event).texts(".found")).isEmpty();
         assertThat(angler.post(event + "/competition/rest/take").text()).contains("plan the rest of the day again");
@@ -225,9 +372,12 @@ class CompetitionPagesTest {
         ready(angler, event);
         Visitor.Answer taken = angler.post(event + "/competition/rest/take");
         assertThat(taken.text()).contains("Your plan now has the new rest of the day.");
-        assertThat(angler.get(event + "/plan").text()).contains("Rest of the day planned again at 09:40").isNotEqualTo(plan);
+        assertThat(angler.get(event + "/plan").text())
+                .contains("Rest of the day planned again at 09:40")
+                .isNotEqualTo(plan);
         angler.post(taken.page().selectFirst(".note form").attr("action"));
-        assertThat(angler.get(event + "/plan").page().select("#stops, .stops").text()).isEqualTo(org.jsoup.Jsoup.parse(plan).select("#stops, .stops").text());
+        assertThat(angler.get(event + "/plan").page().select("#stops, .stops").text())
+                .isEqualTo(org.jsoup.Jsoup.parse(plan).select("#stops, .stops").text());
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
     }
 
@@ -237,11 +387,26 @@ class CompetitionPagesTest {
         String event = SampleEvents.demoAgain(angler);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
         Visitor.Answer page = angler.get(event + "/competition");
-        assertThat(page.text()).contains("in your forecast 13:00 to").contains("Check the livewell").contains("due since 09:30");
+        assertThat(page.text())
+                .contains("in your forecast 13:00 to")
+                .contains("Check the livewell")
+                .contains("due since 09:30");
         assertThat(slots(page).getFirst()).contains("1 h 12 min");
-        assertThat(angler.post(event + "/competition/entries", "type", "livewell", "code", "well-0", "livewell", "200 F").status()).isEqualTo(422);
-        Visitor.Answer warm = angler.post(event + "/competition/entries", "type", "livewell", "code", "well-1", "livewell", "79");
-        assertThat(warm.texts("section:has(#livewell-care) > p:not([hidden])")).anyMatch(t -> t.startsWith("Warm from about 75 °F on")).anyMatch(t -> t.contains("Its water: 79 °F at 09:40"))
+        assertThat(angler.post(
+                                event + "/competition/entries",
+                                "type",
+                                "livewell",
+                                "code",
+                                "well-0",
+                                "livewell",
+                                "200 F")
+                        .status())
+                .isEqualTo(422);
+        Visitor.Answer warm =
+                angler.post(event + "/competition/entries", "type", "livewell", "code", "well-1", "livewell", "79");
+        assertThat(warm.texts("section:has(#livewell-care) > p:not([hidden])"))
+                .anyMatch(t -> t.startsWith("Warm from about 75 °F on"))
+                .anyMatch(t -> t.contains("Its water: 79 °F at 09:40"))
                 .noneMatch(t -> t.startsWith("Check the livewell"));
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
     }
@@ -249,23 +414,44 @@ class CompetitionPagesTest {
     @Test
     void afterTheWeighInThePlanLiesBesideWhatHappened(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = angler.get("/events").page().selectFirst("a:contains(April Shakedown)").attr("href").replace("/rules", "");
-        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/review").page().select("[data-again]").isEmpty());
+        String event = angler.get("/events")
+                .page()
+                .selectFirst("a:contains(April Shakedown)")
+                .attr("href")
+                .replace("/rules", "");
+        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/review")
+                .page()
+                .select("[data-again]")
+                .isEmpty());
         Visitor.Answer review = angler.get(event + "/competition/review");
-        assertThat(review.text()).contains("13 lb 8 oz official").contains("Bag through the day").contains("Your scale made the bag 13 lb 11 oz, the official one 13 lb 8 oz")
-                .contains("fell in the likely range").contains("Carolina rig × ");
-        assertThat(review.texts("section:has(#stops) tbody tr")).hasSize(3).first().asString().contains("Maudlin Point").contains("3, 3 landed");
+        assertThat(review.text())
+                .contains("13 lb 8 oz official")
+                .contains("Bag through the day")
+                .contains("Your scale made the bag 13 lb 11 oz, the official one 13 lb 8 oz")
+                .contains("fell in the likely range")
+                .contains("Carolina rig × ");
+        assertThat(review.texts("section:has(#stops) tbody tr"))
+                .hasSize(3)
+                .first()
+                .asString()
+                .contains("Maudlin Point")
+                .contains("3, 3 landed");
         assertThat(review.page().select(".clock-fan path")).hasSize(3);
-        assertThat(review.page().select("section:has(#scores) tbody tr").size()).isEqualTo(review.page().select(".calibration circle").size()).isPositive();
+        assertThat(review.page().select("section:has(#scores) tbody tr").size())
+                .isEqualTo(review.page().select(".calibration circle").size())
+                .isPositive();
 
         Visitor other = demo.angler();
         assertThat(other.get(event + "/competition/review").status()).isEqualTo(404);
         String empty = SampleEvents.event(other, "Not yet");
-        assertThat(other.get(empty + "/competition/review").text()).contains("The day is not over").contains("No official weight yet");
+        assertThat(other.get(empty + "/competition/review").text())
+                .contains("The day is not over")
+                .contains("No official weight yet");
     }
 
     private static String entry(String id, Instant at, int grams, String more) {
-        return "{\"id\":\"" + id + "\",\"at\":\"" + at + "\",\"type\":\"catch\",\"alive\":true,\"grams\":" + grams + more + "}";
+        return "{\"id\":\"" + id + "\",\"at\":\"" + at + "\",\"type\":\"catch\",\"alive\":true,\"grams\":" + grams
+                + more + "}";
     }
 
     /** A phone that had no signal from Saturday to Tuesday, another whose clock was off, and a spot deleted at the desk meanwhile. */
@@ -274,7 +460,10 @@ class CompetitionPagesTest {
         Visitor angler = app.angler();
         Instant now = Instant.now().truncatedTo(ChronoUnit.SECONDS);
         Map<String, String> rules = SampleEvents.form("Late delivery");
-        rules.put("days/0/date", LocalDate.ofInstant(now.minus(Duration.ofDays(5)), ZoneId.of("America/Boise")).toString());
+        rules.put(
+                "days/0/date",
+                LocalDate.ofInstant(now.minus(Duration.ofDays(5)), ZoneId.of("America/Boise"))
+                        .toString());
         rules.put("practice/0", "");
         String event = "/events/" + angler.post("/events/new", rules).numberAfter("events");
         angler.post(event + "/spots/new", SampleEvents.spot("Reed Corner"));
@@ -282,13 +471,34 @@ class CompetitionPagesTest {
         Instant saturday = now.minus(Duration.ofDays(5));
         angler.get(event + "/competition");
 
-        JsonNode answer = JsonMapper.shared().readTree(angler.postJson(event + "/competition/log", "{\"entries\":[" + String.join(",", entry("old", saturday, 1000, ""),
-                entry("gone", saturday.plusSeconds(1), 1100, ",\"spot\":\"reed-corner\""), entry("ahead", now.plus(Duration.ofDays(3)), 1200, ""), entry("dead-battery", Instant.parse("2001-01-01T00:00:00Z"), 1300, "")) + "]}").body());
+        JsonNode answer = JsonMapper.shared()
+                .readTree(angler.postJson(
+                                event + "/competition/log",
+                                "{\"entries\":["
+                                        + String.join(
+                                                ",",
+                                                entry("old", saturday, 1000, ""),
+                                                entry(
+                                                        "gone",
+                                                        saturday.plusSeconds(1),
+                                                        1100,
+                                                        ",\"spot\":\"reed-corner\""),
+                                                entry("ahead", now.plus(Duration.ofDays(3)), 1200, ""),
+                                                entry("dead-battery", Instant.parse("2001-01-01T00:00:00Z"), 1300, ""))
+                                        + "]}")
+                        .body());
         assertThat(answer.path("refused").size()).as(answer.toString()).isZero();
-        assertThat(answer.path("moved").valueStream().map(m -> m.path("id").asString())).containsExactly("gone", "ahead", "dead-battery");
-        assertThat(answer.path("log").path("entries").valueStream().map(e -> e.path("id").asString())).containsExactly("old", "gone", "ahead", "dead-battery");
-        assertThat(Instant.parse(answer.path("log").path("entries").get(0).path("at").asString())).isEqualTo(saturday);
-        assertThat(Instant.parse(answer.path("log").path("entries").get(2).path("at").asString())).isBetween(now, now.plusSeconds(60));
+        assertThat(answer.path("moved").valueStream().map(m -> m.path("id").asString()))
+                .containsExactly("gone", "ahead", "dead-battery");
+        assertThat(answer.path("log").path("entries").valueStream().map(e -> e.path("id")
+                        .asString()))
+                .containsExactly("old", "gone", "ahead", "dead-battery");
+        assertThat(Instant.parse(
+                        answer.path("log").path("entries").get(0).path("at").asString()))
+                .isEqualTo(saturday);
+        assertThat(Instant.parse(
+                        answer.path("log").path("entries").get(2).path("at").asString()))
+                .isBetween(now, now.plusSeconds(60));
     }
 
     @Test
@@ -297,8 +507,11 @@ class CompetitionPagesTest {
         String event = SampleEvents.event(angler, "Large");
         angler.get(event + "/competition");
 
-        assertThat(angler.postJson(event + "/competition/log", "{\"entries\":[\"" + "x".repeat(2_000_000) + "\"]}").status()).isEqualTo(413);
-        assertThat(angler.postJson(event + "/competition/log", "[".repeat(5000)).status()).isEqualTo(400);
+        assertThat(angler.postJson(event + "/competition/log", "{\"entries\":[\"" + "x".repeat(2_000_000) + "\"]}")
+                        .status())
+                .isEqualTo(413);
+        assertThat(angler.postJson(event + "/competition/log", "[".repeat(5000)).status())
+                .isEqualTo(400);
     }
 
     @Test
@@ -307,7 +520,9 @@ class CompetitionPagesTest {
         String event = SampleEvents.event(angler, "Watched");
         var stream = angler.open(event + "/competition/changes");
         angler.post("/sign-out");
-        assertThat(stream.get(45, java.util.concurrent.TimeUnit.SECONDS)).as("it ends").doesNotContain("event:log");
+        assertThat(stream.get(45, java.util.concurrent.TimeUnit.SECONDS))
+                .as("it ends")
+                .doesNotContain("event:log");
     }
 
     /** What is fished was deleted at the desk, or half of it was never noted. */
@@ -317,9 +532,16 @@ class CompetitionPagesTest {
         String event = SampleEvents.practisedEvent(angler, "Half said");
         angler.get(event + "/competition");
         String head = "{\"type\":\"fishing\",\"at\":\"2027-06-05T07:00:00-06:00\",";
-        assertThat(angler.postJson(event + "/competition/log", "{\"entries\":[" + head + "\"id\":\"f1\",\"spot\":\"reed-corner\"}," + head + "\"id\":\"f2\",\"presentation\":\"swim-jig\"}," + head
-                + "\"id\":\"f3\",\"spot\":\"reed-corner\",\"presentation\":\"deleted\"}]}").body()).contains("\"refused\":[]");
+        assertThat(angler.postJson(
+                                event + "/competition/log",
+                                "{\"entries\":[" + head + "\"id\":\"f1\",\"spot\":\"reed-corner\"}," + head
+                                        + "\"id\":\"f2\",\"presentation\":\"swim-jig\"}," + head
+                                        + "\"id\":\"f3\",\"spot\":\"reed-corner\",\"presentation\":\"deleted\"}]}")
+                        .body())
+                .contains("\"refused\":[]");
 
-        assertThat(angler.get(event + "/competition").text()).contains("Fishing Reed Corner").contains("Under way");
+        assertThat(angler.get(event + "/competition").text())
+                .contains("Fishing Reed Corner")
+                .contains("Under way");
     }
 }

@@ -31,7 +31,11 @@ class HazardsTest {
     }
 
     private static Instant at(String time) {
-        return event.day(1).date().atTime(LocalTime.parse(time)).atZone(event.timeZone()).toInstant();
+        return event.day(1)
+                .date()
+                .atTime(LocalTime.parse(time))
+                .atZone(event.timeZone())
+                .toInstant();
     }
 
     private static ForecastPeriod part(String from, String to, double mph, boolean lightning) {
@@ -40,21 +44,40 @@ class HazardsTest {
 
     private static List<String> told(Boat boat, String now, ForecastPeriod... parts) {
         EventData e = event;
-        EventData with = EventData.builder(e.event(), boat).runs(e.runs()).lake(e.lake()).spots(e.spots()).waypoints(e.waypoints()).presentations(e.presentations())
-                .stops(e.stops()).forecast(List.of(parts)).plans(e.plans()).competition(e.competition()).notebook(e.notebook()).build();
+        EventData with = EventData.builder(e.event(), boat)
+                .runs(e.runs())
+                .lake(e.lake())
+                .spots(e.spots())
+                .waypoints(e.waypoints())
+                .presentations(e.presentations())
+                .stops(e.stops())
+                .forecast(List.of(parts))
+                .plans(e.plans())
+                .competition(e.competition())
+                .notebook(e.notebook())
+                .build();
         return new ArrayList<>(Hazards.of(with, 1, at(now), Units.USUAL));
     }
 
     @Test
     void neighbouringHoursAreToldAsOneAndLightningFirst() {
-        assertThat(told(Boat.USUAL, "06:30", part("12:00", "13:00", 20, true), part("08:00", "10:00", 16, false), part("10:00", "11:00", 18, false), part("13:00", "14:00", 5, true)))
-                .satisfiesExactly(l -> assertThat(l).startsWith("Lightning in your forecast 12:00 to 14:00: no run then."),
-                        w -> assertThat(w).startsWith("Wind up to 18 mph in your forecast 08:00 to 11:00:"), w -> assertThat(w).startsWith("Wind up to 20 mph in your forecast 12:00 to 13:00:"));
+        assertThat(told(
+                        Boat.USUAL,
+                        "06:30",
+                        part("12:00", "13:00", 20, true),
+                        part("08:00", "10:00", 16, false),
+                        part("10:00", "11:00", 18, false),
+                        part("13:00", "14:00", 5, true)))
+                .satisfiesExactly(
+                        l -> assertThat(l).startsWith("Lightning in your forecast 12:00 to 14:00: no run then."),
+                        w -> assertThat(w).startsWith("Wind up to 18 mph in your forecast 08:00 to 11:00:"),
+                        w -> assertThat(w).startsWith("Wind up to 20 mph in your forecast 12:00 to 13:00:"));
     }
 
     @Test
     void whatIsOverOrOutsideTheDayIsNotTold() {
-        assertThat(told(Boat.USUAL, "11:00", part("08:00", "11:00", 25, true), part("18:00", "20:00", 30, true))).isEmpty();
+        assertThat(told(Boat.USUAL, "11:00", part("08:00", "11:00", 25, true), part("18:00", "20:00", 30, true)))
+                .isEmpty();
         assertThat(told(Boat.USUAL, "10:59", part("08:00", "11:00", 25, true))).hasSize(2);
     }
 

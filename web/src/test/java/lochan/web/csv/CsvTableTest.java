@@ -17,8 +17,9 @@ class CsvTableTest {
     @ParameterizedTest
     @ValueSource(strings = {",", ";", "\t"})
     void cellsAreCutWhereTheHeaderIsAndRowsCountAsASpreadsheetDoes(String d) throws CsvException {
-        CsvTable table = CsvTable.read(("\uFEFFDate" + d + "Spot" + d + d + "\r\n\r\n 6/3/2027 " + d + "\"Osk\n\"\"Point\"\"\"\r\n" + "\r\n")
-                .getBytes(StandardCharsets.UTF_8));
+        CsvTable table = CsvTable.read(
+                ("\uFEFFDate" + d + "Spot" + d + d + "\r\n\r\n 6/3/2027 " + d + "\"Osk\n\"\"Point\"\"\"\r\n" + "\r\n")
+                        .getBytes(StandardCharsets.UTF_8));
 
         assertThat(table.header()).containsExactly("Date", "Spot");
         assertThat(table.rows().getFirst()).isEqualTo(new CsvTable.Row(3, List.of("6/3/2027", "Osk\n\"Point\"")));
@@ -28,7 +29,8 @@ class CsvTableTest {
     void oldEncodingsAndGuardedCellsRead() throws CsvException {
         CsvTable table = CsvTable.read("Spot,Note\nÉtang,'=1+1\n".getBytes(Charset.forName("windows-1252")));
         assertThat(table.rows().getFirst().cells()).containsExactly("Étang", "=1+1");
-        assertThat(List.of("=1+1", "+1", "@x", "'=1", "3-4", "it's")).extracting(CsvTable::guarded)
+        assertThat(List.of("=1+1", "+1", "@x", "'=1", "3-4", "it's"))
+                .extracting(CsvTable::guarded)
                 .containsExactly("'=1+1", "'+1", "'@x", "''=1", "3-4", "it's");
     }
 
@@ -46,11 +48,23 @@ class CsvTableTest {
     }
 
     private static void refused(String text, String why) {
-        assertThatThrownBy(() -> CsvTable.read(text.getBytes(StandardCharsets.UTF_8))).isInstanceOf(CsvException.class).hasMessageContaining(why);
+        assertThatThrownBy(() -> CsvTable.read(text.getBytes(StandardCharsets.UTF_8)))
+                .isInstanceOf(CsvException.class)
+                .hasMessageContaining(why);
     }
 
     @ParameterizedTest
-    @CsvSource({"05:30, 05:30", "5:30, 05:30", "5:30 am, 05:30", "12:05 PM, 12:05", "12:05 a.m., 00:05", "5pm, 17:00", "0530, 05:30", "14.20, 14:20", "7:00:30, 07:00:30"})
+    @CsvSource({
+        "05:30, 05:30",
+        "5:30, 05:30",
+        "5:30 am, 05:30",
+        "12:05 PM, 12:05",
+        "12:05 a.m., 00:05",
+        "5pm, 17:00",
+        "0530, 05:30",
+        "14.20, 14:20",
+        "7:00:30, 07:00:30"
+    })
     void timesReadAsPeopleWriteThem(String cell, LocalTime time) {
         assertThat(CellText.time(cell)).contains(time);
     }
@@ -62,9 +76,17 @@ class CsvTableTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"2027-06-03, true, 2027-06-03", "2027/6/3, true, 2027-06-03", "6/3/2027, true, 2027-06-03", "6/3/27, false, 2027-03-06", "3.6.2027, true, 2027-06-03",
-            "13/3/2027, true,", "3 June, true,"})
+    @CsvSource({
+        "2027-06-03, true, 2027-06-03",
+        "2027/6/3, true, 2027-06-03",
+        "6/3/2027, true, 2027-06-03",
+        "6/3/27, false, 2027-03-06",
+        "3.6.2027, true, 2027-06-03",
+        "13/3/2027, true,",
+        "3 June, true,"
+    })
     void datesReadInTheOrderTold(String cell, boolean monthFirst, String date) {
-        assertThat(CellText.date(cell, monthFirst).map(Object::toString).orElse(null)).isEqualTo(date);
+        assertThat(CellText.date(cell, monthFirst).map(Object::toString).orElse(null))
+                .isEqualTo(date);
     }
 }

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -14,14 +13,14 @@ import lochan.core.Assumptions;
 import lochan.core.competition.Entry;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Runs;
+import lochan.core.lake.Spot;
 import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.edits.PlanCheck;
 import lochan.core.practice.Bite;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
-import lochan.core.lake.Runs;
-import lochan.core.lake.Spot;
 import lochan.eventformat.EventFile;
 import lochan.eventformat.EventFileWriter;
 import org.junit.jupiter.api.Test;
@@ -32,22 +31,29 @@ class DemoEventsTest {
     private static final EventData OPEN = DemoEvents.twoArmsOpen();
 
     private static Stream<Bite> bites(String spot) {
-        return OPEN.stops().stream().filter(s -> spot == null || s.spotId().equals(spot)).flatMap(s -> s.bites().stream());
+        return OPEN.stops().stream()
+                .filter(s -> spot == null || s.spotId().equals(spot))
+                .flatMap(s -> s.bites().stream());
     }
 
     @Test
     void theShippedFilesAreTheGenerators() throws IOException {
-        for (Map.Entry<String, EventData> made : Map.of("two-arms-open", OPEN, "april-shakedown", DemoEvents.aprilShakedown()).entrySet()) {
+        for (Map.Entry<String, EventData> made : Map.of(
+                        "two-arms-open", OPEN, "april-shakedown", DemoEvents.aprilShakedown())
+                .entrySet()) {
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             EventFileWriter.write(new EventFile(made.getValue(), Map.of()), out);
-            assertThat(Path.of("src/main/resources/demo/" + made.getKey() + ".event.json")).hasContent(out.toString(StandardCharsets.UTF_8));
+            assertThat(Path.of("src/main/resources/demo/" + made.getKey() + ".event.json"))
+                    .hasContent(out.toString(StandardCharsets.UTF_8));
         }
         assertThat(Path.of("src/main/resources/demo/velmarrow.asc")).hasContent(DemoEvents.depths());
     }
 
     @Test
     void twentyFourSpotsOfTenKindsWithLookAlikesNeverFishedAndOneCrowded() {
-        assertThat(OPEN.spots()).hasSize(24).extracting(Spot::spotType).satisfies(classes -> assertThat(classes.stream().distinct()).hasSize(10));
+        assertThat(OPEN.spots()).hasSize(24).extracting(Spot::spotType).satisfies(classes -> assertThat(
+                        classes.stream().distinct())
+                .hasSize(10));
         assertThat(OPEN.spots()).filteredOn(s -> s.crowdRisk() > 0.5).hasSize(1);
         List<String> fished = OPEN.stops().stream().map(PracticeStop::spotId).toList();
         assertThat(OPEN.spots()).filteredOn(s -> !fished.contains(s.id())).hasSizeGreaterThan(3);
@@ -55,18 +61,32 @@ class DemoEventsTest {
 
     @Test
     void aboutThreeHundredBitesInFourDaysWithMixedSizes() {
-        assertThat(OPEN.stops().stream().map(s -> s.start().atZone(OPEN.timeZone()).toLocalDate()).distinct()).hasSize(4);
+        assertThat(OPEN.stops().stream()
+                        .map(s -> s.start().atZone(OPEN.timeZone()).toLocalDate())
+                        .distinct())
+                .hasSize(4);
         assertThat(bites(null)).hasSizeBetween(270, 330);
-        assertThat(bites(null).filter(b -> b.size() != null).map(b -> b.size().how()).distinct()).hasSize(4);
-        assertThat(bites("kestle-docks")).as("many bites and no size").hasSizeGreaterThan(15)
-                .allSatisfy(b -> assertThat(b.outcome()).isIn(Outcome.SHAKEN, Outcome.MISSED)).allSatisfy(b -> assertThat(b.size()).isNull());
+        assertThat(bites(null)
+                        .filter(b -> b.size() != null)
+                        .map(b -> b.size().how())
+                        .distinct())
+                .hasSize(4);
+        assertThat(bites("kestle-docks"))
+                .as("many bites and no size")
+                .hasSizeGreaterThan(15)
+                .allSatisfy(b -> assertThat(b.outcome()).isIn(Outcome.SHAKEN, Outcome.MISSED))
+                .allSatisfy(b -> assertThat(b.size()).isNull());
     }
 
     @Test
     void bitesAndWaterHaveNotesAndSomeWaterIsOffLimits() {
-        assertThat(bites(null).filter(b -> !b.notes().isEmpty())).hasSizeGreaterThan(80).allSatisfy(b ->
-                assertThat(b.notes().fishDepthM()).isLessThanOrEqualTo(b.notes().waterDepthM()));
-        assertThat(OPEN.stops()).anySatisfy(s -> assertThat(s.conditions().signs().recentFront()).isTrue());
+        assertThat(bites(null).filter(b -> !b.notes().isEmpty()))
+                .hasSizeGreaterThan(80)
+                .allSatisfy(b -> assertThat(b.notes().fishDepthM())
+                        .isLessThanOrEqualTo(b.notes().waterDepthM()));
+        assertThat(OPEN.stops())
+                .anySatisfy(
+                        s -> assertThat(s.conditions().signs().recentFront()).isTrue());
         assertThat(OPEN.waypoints()).extracting(m -> m.spotId() == null).contains(true, false);
         assertThat(OPEN.runs()).hasSizeGreaterThan(8);
         assertThat(OPEN.lake().offLimits()).isNotEmpty();
@@ -75,7 +95,10 @@ class DemoEventsTest {
 
     @Test
     void theWindShiftsOnTheFirstDay() {
-        List<Double> day = OPEN.forecast().stream().limit(3).map(ForecastPeriod::windFromDeg).toList();
+        List<Double> day = OPEN.forecast().stream()
+                .limit(3)
+                .map(ForecastPeriod::windFromDeg)
+                .toList();
 
         assertThat(day).isSorted();
         assertThat(day.getLast() - day.getFirst()).isGreaterThanOrEqualTo(90);
@@ -85,8 +108,14 @@ class DemoEventsTest {
     void everySpotIsReachedOnTheWaterAndThePlanCanBeKept() {
         Runs runs = Runs.of(OPEN.lake(), OPEN.boat(), Assumptions.DEFAULTS.planning());
 
-        assertThat(OPEN.spots()).allSatisfy(s -> assertThat(runs.between(OPEN.launch(), s.position())).isPresent());
-        assertThat(PlanCheck.legs(OPEN, OPEN.plans().getFirst(), Assumptions.DEFAULTS.planning(), DayRuns.of(OPEN, Assumptions.DEFAULTS.planning()))).allSatisfy(l -> assertThat(l.fits()).as(l.toString()).isTrue());
+        assertThat(OPEN.spots()).allSatisfy(s -> assertThat(runs.between(OPEN.launch(), s.position()))
+                .isPresent());
+        assertThat(PlanCheck.legs(
+                        OPEN,
+                        OPEN.plans().getFirst(),
+                        Assumptions.DEFAULTS.planning(),
+                        DayRuns.of(OPEN, Assumptions.DEFAULTS.planning())))
+                .allSatisfy(l -> assertThat(l.fits()).as(l.toString()).isTrue());
     }
 
     @Test
@@ -99,6 +128,7 @@ class DemoEventsTest {
     void theInventedWaterIsOnePlace() {
         Position launch = OPEN.launch();
 
-        assertThat(OPEN.spots()).allSatisfy(s -> assertThat(s.position().metresTo(launch)).isLessThan(10_000));
+        assertThat(OPEN.spots())
+                .allSatisfy(s -> assertThat(s.position().metresTo(launch)).isLessThan(10_000));
     }
 }

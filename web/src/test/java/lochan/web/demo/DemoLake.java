@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import lochan.core.event.Position;
-import lochan.core.lake.structure.Contours;
 import lochan.core.lake.Lake;
 import lochan.core.lake.Spot;
+import lochan.core.lake.structure.Contours;
 
 /** The invented reservoir of the demo: two flooded valleys and what lies in them. Kilometres are east and north of the launch. */
 final class DemoLake {
@@ -22,8 +22,15 @@ final class DemoLake {
     private static final double SIMPLE_DEGREES = 0.00012;
 
     /** A stretch of a flooded valley from one place to the next: half widths in km, depths of its middle in m. */
-    private record Valley(double east, double north, double toEast, double toNorth, double halfWidth, double toHalfWidth, double depthM,
-                          double toDepthM) {
+    private record Valley(
+            double east,
+            double north,
+            double toEast,
+            double toNorth,
+            double halfWidth,
+            double toHalfWidth,
+            double depthM,
+            double toDepthM) {
 
         double depth(double x, double y) {
             double dx = toEast - east;
@@ -38,11 +45,16 @@ final class DemoLake {
     }
 
     private static final List<Valley> VALLEYS = List.of(
-            new Valley(0.35, -1.2, 0.25, 0.6, 0.75, 1.1, 22, 20), new Valley(0.25, 0.6, 0.2, 2.0, 1.1, 1.0, 20, 17),
-            new Valley(0.2, 2.0, -1.3, 2.5, 0.9, 0.75, 17, 14), new Valley(-1.3, 2.5, -2.5, 3.5, 0.75, 0.75, 14, 12),
-            new Valley(-2.5, 3.5, -3.5, 4.6, 0.75, 0.65, 12, 10), new Valley(-3.5, 4.6, -4.6, 6.4, 0.65, 0.35, 10, 4),
-            new Valley(0.2, 2.0, 1.6, 2.1, 0.9, 0.75, 17, 15), new Valley(1.6, 2.1, 2.6, 3.7, 0.75, 0.65, 15, 12),
-            new Valley(2.6, 3.7, 3.3, 5.0, 0.65, 0.6, 12, 10), new Valley(3.3, 5.0, 3.9, 6.3, 0.6, 0.3, 10, 4),
+            new Valley(0.35, -1.2, 0.25, 0.6, 0.75, 1.1, 22, 20),
+            new Valley(0.25, 0.6, 0.2, 2.0, 1.1, 1.0, 20, 17),
+            new Valley(0.2, 2.0, -1.3, 2.5, 0.9, 0.75, 17, 14),
+            new Valley(-1.3, 2.5, -2.5, 3.5, 0.75, 0.75, 14, 12),
+            new Valley(-2.5, 3.5, -3.5, 4.6, 0.75, 0.65, 12, 10),
+            new Valley(-3.5, 4.6, -4.6, 6.4, 0.65, 0.35, 10, 4),
+            new Valley(0.2, 2.0, 1.6, 2.1, 0.9, 0.75, 17, 15),
+            new Valley(1.6, 2.1, 2.6, 3.7, 0.75, 0.65, 15, 12),
+            new Valley(2.6, 3.7, 3.3, 5.0, 0.65, 0.6, 12, 10),
+            new Valley(3.3, 5.0, 3.9, 6.3, 0.6, 0.3, 10, 4),
             new Valley(0.3, 2.0, 0.8, 3.8, 0.7, 0.4, 15, 8));
 
     /** A rise or, below 0, a hollow of the bottom: height in m, reach in km. */
@@ -75,14 +87,20 @@ final class DemoLake {
 
     /** Metres; below 0 on land. */
     double depth(double eastKm, double northKm) {
-        double deepest = VALLEYS.stream().mapToDouble(v -> v.depth(eastKm, northKm)).max().orElseThrow();
-        return Math.max(-20, deepest) + unevenness(eastKm, northKm) - bumps.stream().mapToDouble(b -> b.at(eastKm, northKm)).sum();
+        double deepest = VALLEYS.stream()
+                .mapToDouble(v -> v.depth(eastKm, northKm))
+                .max()
+                .orElseThrow();
+        return Math.max(-20, deepest)
+                + unevenness(eastKm, northKm)
+                - bumps.stream().mapToDouble(b -> b.at(eastKm, northKm)).sum();
     }
 
     /** Coves, bars and hollows, so that no shore is straight; m. */
     private static double unevenness(double x, double y) {
         return 1.7 * Math.sin(3.1 * x + 1.3 * Math.sin(2.3 * y)) * Math.sin(2.7 * y + 0.7 * x)
-                + 1.4 * Math.sin(7.3 * x - 2.1 * y) * Math.sin(6.1 * y + 1.9 * Math.sin(3 * x)) + 0.9 * Math.sin(13 * x + 5 * y) * Math.sin(11 * y - 4 * x);
+                + 1.4 * Math.sin(7.3 * x - 2.1 * y) * Math.sin(6.1 * y + 1.9 * Math.sin(3 * x))
+                + 0.9 * Math.sin(13 * x + 5 * y) * Math.sin(11 * y - 4 * x);
     }
 
     private static int columns() {
@@ -106,29 +124,49 @@ final class DemoLake {
         for (int i = 0; i < values.length; i++) {
             double lon = west() + (i % columns() + 0.5) * CELL_DEGREES;
             double lat = south() + (rows() - i / columns() - 0.5) * CELL_DEGREES;
-            values[i] = depth((lon - DemoEvents.LAUNCH.lon()) * KM_PER_DEGREE_EAST, (lat - DemoEvents.LAUNCH.lat()) * KM_PER_DEGREE_NORTH);
+            values[i] = depth(
+                    (lon - DemoEvents.LAUNCH.lon()) * KM_PER_DEGREE_EAST,
+                    (lat - DemoEvents.LAUNCH.lat()) * KM_PER_DEGREE_NORTH);
         }
         return values;
     }
 
     /** The depths as an Esri ASCII grid. */
     String ascii() {
-        StringBuilder text = new StringBuilder(String.format(Locale.ROOT, "ncols %d%nnrows %d%nxllcorner %.6f%nyllcorner %.6f%ncellsize %.5f%nNODATA_value -1%n",
-                columns(), rows(), west(), south(), CELL_DEGREES).replace("\r", ""));
+        StringBuilder text = new StringBuilder(String.format(
+                        Locale.ROOT,
+                        "ncols %d%nnrows %d%nxllcorner %.6f%nyllcorner %.6f%ncellsize %.5f%nNODATA_value -1%n",
+                        columns(),
+                        rows(),
+                        west(),
+                        south(),
+                        CELL_DEGREES)
+                .replace("\r", ""));
         double[] values = values();
         for (int i = 0; i < values.length; i++) {
-            text.append(values[i] > 0 ? String.format(Locale.ROOT, "%.1f", values[i]) : "-1").append((i + 1) % columns() == 0 ? "\n" : " ");
+            text.append(values[i] > 0 ? String.format(Locale.ROOT, "%.1f", values[i]) : "-1")
+                    .append((i + 1) % columns() == 0 ? "\n" : " ");
         }
         return text.toString();
     }
 
     Lake lake() {
-        List<List<Position>> rings = Contours.of(values(), columns(), 0).stream().filter(l -> l.length > 12).map(DemoLake::ring).toList();
-        List<Position> shore = rings.stream().max((a, b) -> Double.compare(Math.abs(area(a)), Math.abs(area(b)))).orElseThrow();
+        List<List<Position>> rings = Contours.of(values(), columns(), 0).stream()
+                .filter(l -> l.length > 12)
+                .map(DemoLake::ring)
+                .toList();
+        List<Position> shore = rings.stream()
+                .max((a, b) -> Double.compare(Math.abs(area(a)), Math.abs(area(b))))
+                .orElseThrow();
         // Deeper water lies to the right of a line: what turns against the shore is land inside.
-        List<List<Position>> islands = rings.stream().filter(r -> r != shore && Math.signum(area(r)) != Math.signum(area(shore))).toList();
-        return new Lake(List.of(new Lake.Body(shore, islands)), List.of(
-                zone("Ferry harbour", 2.2, -0.75, -0.12, 0.28, 0.5), zone("Causeway bridge", 2.2, -3.75, 3.95, -2.75, 4.3)),
+        List<List<Position>> islands = rings.stream()
+                .filter(r -> r != shore && Math.signum(area(r)) != Math.signum(area(shore)))
+                .toList();
+        return new Lake(
+                List.of(new Lake.Body(shore, islands)),
+                List.of(
+                        zone("Ferry harbour", 2.2, -0.75, -0.12, 0.28, 0.5),
+                        zone("Causeway bridge", 2.2, -3.75, 3.95, -2.75, 4.3)),
                 List.of(new Lake.OffLimits("Hatchery cove", box(-5.35, 6.5, -4.55, 7.25))));
     }
 
@@ -137,11 +175,14 @@ final class DemoLake {
     }
 
     private static List<Lake.Body> box(double west, double south, double east, double north) {
-        return List.of(new Lake.Body(List.of(at(west, south), at(east, south), at(east, north), at(west, north)), List.of()));
+        return List.of(
+                new Lake.Body(List.of(at(west, south), at(east, south), at(east, north), at(west, north)), List.of()));
     }
 
     private static Position at(double eastKm, double northKm) {
-        return new Position(round(DemoEvents.LAUNCH.lat() + northKm / KM_PER_DEGREE_NORTH), round(DemoEvents.LAUNCH.lon() + eastKm / KM_PER_DEGREE_EAST));
+        return new Position(
+                round(DemoEvents.LAUNCH.lat() + northKm / KM_PER_DEGREE_NORTH),
+                round(DemoEvents.LAUNCH.lon() + eastKm / KM_PER_DEGREE_EAST));
     }
 
     private static double round(double degrees) {
@@ -151,7 +192,9 @@ final class DemoLake {
     private static List<Position> ring(double[][] line) {
         List<Position> all = new ArrayList<>();
         for (double[] p : line) {
-            all.add(new Position(round(south() + (rows() - p[1] - 0.5) * CELL_DEGREES), round(west() + (p[0] + 0.5) * CELL_DEGREES)));
+            all.add(new Position(
+                    round(south() + (rows() - p[1] - 0.5) * CELL_DEGREES),
+                    round(west() + (p[0] + 0.5) * CELL_DEGREES)));
         }
         int half = all.size() / 2;
         List<Position> simple = new ArrayList<>(simple(all.subList(0, half + 1)));

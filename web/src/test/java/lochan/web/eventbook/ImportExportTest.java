@@ -8,8 +8,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.stream.Stream;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -20,8 +20,11 @@ import org.junit.jupiter.params.provider.MethodSource;
 class ImportExportTest {
 
     static Stream<Path> files() throws IOException {
-        return Stream.concat(Files.list(Path.of("../eventformat/src/test/resources/cases")), Files.list(Path.of("src/main/resources/demo")))
-                .filter(p -> p.toString().endsWith(".event.json")).sorted();
+        return Stream.concat(
+                        Files.list(Path.of("../eventformat/src/test/resources/cases")),
+                        Files.list(Path.of("src/main/resources/demo")))
+                .filter(p -> p.toString().endsWith(".event.json"))
+                .sorted();
     }
 
     private static String imported(Visitor angler, byte[] file) {
@@ -53,11 +56,27 @@ class ImportExportTest {
     void whatWasMadeOnThePagesComesBackWithWhatWasTyped(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.practisedEvent(angler, "Made by hand, “quoted” & ümlauted");
-        angler.post(event + "/competition/entries", "type", "catch", "code", "c1", "species", "largemouth", "weight", "2 - 3", "tag", "Blue");
+        angler.post(
+                event + "/competition/entries",
+                "type",
+                "catch",
+                "code",
+                "c1",
+                "species",
+                "largemouth",
+                "weight",
+                "2 - 3",
+                "tag",
+                "Blue");
         angler.post(event + "/practice/start", "spot", "reed-corner", "code", "still-open");
         String exported = angler.get(event + "/export").body();
 
-        assertThat(exported).contains("\"2 - 3\"").contains("\"14 1/2\"").contains("\"40 mph\"").contains("\"4 ft\"").contains("about 2");
+        assertThat(exported)
+                .contains("\"2 - 3\"")
+                .contains("\"14 1/2\"")
+                .contains("\"40 mph\"")
+                .contains("\"4 ft\"")
+                .contains("about 2");
         assertThat(imported(angler, exported.getBytes(StandardCharsets.UTF_8))).isEqualTo(exported);
     }
 
@@ -65,9 +84,11 @@ class ImportExportTest {
     void aWrongFileIsRefusedWholeWithPointers(RunningApp app) throws Exception {
         Visitor angler = app.angler();
         angler.get("/events");
-        String broken = Files.readString(Path.of("src/main/resources/demo/two-arms-open.event.json")).replace("\"stock\": \"school\"", "\"stock\": \"many\"");
+        String broken = Files.readString(Path.of("src/main/resources/demo/two-arms-open.event.json"))
+                .replace("\"stock\": \"school\"", "\"stock\": \"many\"");
 
-        Visitor.Answer refused = angler.upload("/events/import", "file", "broken.event.json", broken.getBytes(StandardCharsets.UTF_8));
+        Visitor.Answer refused =
+                angler.upload("/events/import", "file", "broken.event.json", broken.getBytes(StandardCharsets.UTF_8));
 
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.text()).contains("broken.event.json").contains("Nothing was changed");

@@ -13,8 +13,8 @@ import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
@@ -32,17 +32,23 @@ class FuzzTest {
     /** Pages looked at after something was taken; all of them after every new event and at the end. */
     private static final int PAGES = 4;
 
-    private static final String LAKE = "{\"type\": \"FeatureCollection\", \"features\": [{\"type\": \"Feature\", \"properties\": {}, \"geometry\": {\"type\": \"Polygon\", \"coordinates\": "
-            + "[[[-116.93, 42.60], [-116.88, 42.60], [-116.88, 42.65], [-116.93, 42.65], [-116.93, 42.60]]]}}]}";
-    private static final String LINES = "{\"type\": \"FeatureCollection\", \"features\": [{\"type\": \"Feature\", \"properties\": {\"depthM\": 4}, \"geometry\": {\"type\": \"LineString\", \"coordinates\": "
-            + "[[-116.92, 42.61], [-116.89, 42.61], [-116.89, 42.64], [-116.92, 42.64], [-116.92, 42.61]]}}]}";
-    private static final String GRID = "ncols 6\nnrows 5\nxllcorner -116.92\nyllcorner 42.61\ncellsize 0.005\nNODATA_value -9999\n"
-            + "1 2 3 3 2 1\n2 4 6 6 4 2\n3 6 -9999 9 6 3\n2 4 6 6 4 2\n1 2 3 3 2 1\n";
-    private static final String WAYPOINTS = "<?xml version=\"1.0\"?><gpx version=\"1.1\"><wpt lat=\"42.62\" lon=\"-116.9\"><name>Hump</name><type>hump</type></wpt><wpt lat=\"42.63\" lon=\"-116.91\"><name>Reed</name></wpt></gpx>";
-    private static final String SHEET = "date,start,end,spot,lure,outcome,size,time\n2027-06-03,07:00,08:30,Reed Corner,Swim jig,landed,3-4,07:20\n2027-06-03,07:00,08:30,Reed Corner,Swim jig,missed,,07:40\n";
-    private static final String ENTRIES = "{\"entries\": [{\"type\": \"catch\", \"id\": \"c1\", \"at\": \"2027-06-05T07:00:00-06:00\", \"species\": \"largemouth\", \"grams\": 1020, \"mm\": 400, \"spot\": \"reed-corner\", "
-            + "\"presentation\": \"swim-jig\", \"alive\": true, \"tag\": \"Red\"}, {\"type\": \"fishing\", \"id\": \"f1\", \"at\": \"2027-06-05T07:05:00-06:00\", \"spot\": \"reed-corner\", \"presentation\": \"swim-jig\"}, "
-            + "{\"type\": \"died\", \"id\": \"d1\", \"at\": \"2027-06-05T07:10:00-06:00\", \"catch\": \"c1\"}, {\"type\": \"void\", \"id\": \"v1\", \"at\": \"2027-06-05T07:11:00-06:00\", \"entry\": \"d1\"}]}";
+    private static final String LAKE =
+            "{\"type\": \"FeatureCollection\", \"features\": [{\"type\": \"Feature\", \"properties\": {}, \"geometry\": {\"type\": \"Polygon\", \"coordinates\": "
+                    + "[[[-116.93, 42.60], [-116.88, 42.60], [-116.88, 42.65], [-116.93, 42.65], [-116.93, 42.60]]]}}]}";
+    private static final String LINES =
+            "{\"type\": \"FeatureCollection\", \"features\": [{\"type\": \"Feature\", \"properties\": {\"depthM\": 4}, \"geometry\": {\"type\": \"LineString\", \"coordinates\": "
+                    + "[[-116.92, 42.61], [-116.89, 42.61], [-116.89, 42.64], [-116.92, 42.64], [-116.92, 42.61]]}}]}";
+    private static final String GRID =
+            "ncols 6\nnrows 5\nxllcorner -116.92\nyllcorner 42.61\ncellsize 0.005\nNODATA_value -9999\n"
+                    + "1 2 3 3 2 1\n2 4 6 6 4 2\n3 6 -9999 9 6 3\n2 4 6 6 4 2\n1 2 3 3 2 1\n";
+    private static final String WAYPOINTS =
+            "<?xml version=\"1.0\"?><gpx version=\"1.1\"><wpt lat=\"42.62\" lon=\"-116.9\"><name>Hump</name><type>hump</type></wpt><wpt lat=\"42.63\" lon=\"-116.91\"><name>Reed</name></wpt></gpx>";
+    private static final String SHEET =
+            "date,start,end,spot,lure,outcome,size,time\n2027-06-03,07:00,08:30,Reed Corner,Swim jig,landed,3-4,07:20\n2027-06-03,07:00,08:30,Reed Corner,Swim jig,missed,,07:40\n";
+    private static final String ENTRIES =
+            "{\"entries\": [{\"type\": \"catch\", \"id\": \"c1\", \"at\": \"2027-06-05T07:00:00-06:00\", \"species\": \"largemouth\", \"grams\": 1020, \"mm\": 400, \"spot\": \"reed-corner\", "
+                    + "\"presentation\": \"swim-jig\", \"alive\": true, \"tag\": \"Red\"}, {\"type\": \"fishing\", \"id\": \"f1\", \"at\": \"2027-06-05T07:05:00-06:00\", \"spot\": \"reed-corner\", \"presentation\": \"swim-jig\"}, "
+                    + "{\"type\": \"died\", \"id\": \"d1\", \"at\": \"2027-06-05T07:10:00-06:00\", \"catch\": \"c1\"}, {\"type\": \"void\", \"id\": \"v1\", \"at\": \"2027-06-05T07:11:00-06:00\", \"entry\": \"d1\"}]}";
 
     private final Random random = new Random(SEED);
     private final Mutations mutations = new Mutations(random);
@@ -64,17 +70,33 @@ class FuzzTest {
             angler.post(event + "/plan/new", "day", "1");
             eventFile = angler.get(event + "/export").body();
             pages = app.bean(RequestMappingHandlerMapping.class).getHandlerMethods().keySet().stream()
-                    .filter(i -> i.getMethodsCondition().getMethods().stream().anyMatch(m -> m.name().equals("GET"))).flatMap(i -> i.getPatternValues().stream())
-                    .filter(p -> p.startsWith("/events/{eventId}") && !p.endsWith("/changes")).sorted().toList();
+                    .filter(i -> i.getMethodsCondition().getMethods().stream()
+                            .anyMatch(m -> m.name().equals("GET")))
+                    .flatMap(i -> i.getPatternValues().stream())
+                    .filter(p -> p.startsWith("/events/{eventId}") && !p.endsWith("/changes"))
+                    .sorted()
+                    .toList();
             assertThat(pages).hasSizeGreaterThan(25);
-            List<Runnable> kinds = List.of(this::eventFile, this::lake, this::grid, this::lines, this::waypoints, this::track, this::sheet, this::entries, this::form);
+            List<Runnable> kinds = List.of(
+                    this::eventFile,
+                    this::lake,
+                    this::grid,
+                    this::lines,
+                    this::waypoints,
+                    this::track,
+                    this::sheet,
+                    this::entries,
+                    this::form);
             for (int i = 0; i < INPUTS; i++) {
                 angler.get("/events");
                 tried(kinds.get(i % kinds.size()));
             }
             tried(() -> look(event, pages));
             assertThat(harm).isEmpty();
-            assertThat(taken).as("not everything was refused: else nothing is tested").containsKeys("event file", "grid", "form").allSatisfy((kind, n) -> assertThat(n).isPositive());
+            assertThat(taken)
+                    .as("not everything was refused: else nothing is tested")
+                    .containsKeys("event file", "grid", "form")
+                    .allSatisfy((kind, n) -> assertThat(n).isPositive());
         }
     }
 
@@ -95,7 +117,9 @@ class FuzzTest {
             before = System.nanoTime();
             answer = ask.get();
         }
-        assertThat(System.nanoTime() - before).as(what + " is answered within 5 s").isLessThan(LONGEST_NANOS);
+        assertThat(System.nanoTime() - before)
+                .as(what + " is answered within 5 s")
+                .isLessThan(LONGEST_NANOS);
         assertThat(answer.status()).as(what + ": " + start(answer.body())).isLessThan(500);
         assertThat(answer.body()).as(what).doesNotContain("Exception", "at java.", "at lochan.", "\tat ");
         return answer;
@@ -110,11 +134,16 @@ class FuzzTest {
     }
 
     private List<String> some() {
-        return IntStream.range(0, PAGES).mapToObj(i -> pages.get(random.nextInt(pages.size()))).toList();
+        return IntStream.range(0, PAGES)
+                .mapToObj(i -> pages.get(random.nextInt(pages.size())))
+                .toList();
     }
 
     private static boolean isRefused(Visitor.Answer answer) {
-        return answer.status() >= 400 || !answer.page().select(".note.trouble, .error, .wrong, .problems").isEmpty();
+        return answer.status() >= 400
+                || !answer.page()
+                        .select(".note.trouble, .error, .wrong, .problems")
+                        .isEmpty();
     }
 
     /** Sends something spoilt to the event: refused, it changes nothing; taken, the pages go on. */
@@ -122,7 +151,9 @@ class FuzzTest {
         String before = angler.get(event + "/export").body();
         Visitor.Answer answer = sound(kind + " " + start(new String(input, StandardCharsets.UTF_8)), ask);
         if (isRefused(answer)) {
-            assertThat(angler.get(event + "/export").body()).as("refused: " + kind + " " + start(new String(input, StandardCharsets.UTF_8))).isEqualTo(before);
+            assertThat(angler.get(event + "/export").body())
+                    .as("refused: " + kind + " " + start(new String(input, StandardCharsets.UTF_8)))
+                    .isEqualTo(before);
         } else {
             taken.merge(kind, 1, Integer::sum);
             look(event, some());
@@ -137,7 +168,8 @@ class FuzzTest {
     private void eventFile() {
         byte[] input = mutations.spoilt(eventFile);
         long before = events();
-        Visitor.Answer answer = sound("event file", () -> angler.upload("/events/import", "file", "spoilt.event.json", input));
+        Visitor.Answer answer =
+                sound("event file", () -> angler.upload("/events/import", "file", "spoilt.event.json", input));
         if (isRefused(answer)) {
             assertThat(events()).as("refused: " + start(answer.text())).isEqualTo(before);
         } else {
@@ -148,7 +180,10 @@ class FuzzTest {
     }
 
     private long events() {
-        return app.bean(org.jooq.DSLContext.class).fetchValue("SELECT COUNT(*) FROM event", Long.class) instanceof Long n ? n : -1;
+        return app.bean(org.jooq.DSLContext.class).fetchValue("SELECT COUNT(*) FROM event", Long.class)
+                        instanceof Long n
+                ? n
+                : -1;
     }
 
     private void lake() {
@@ -179,7 +214,9 @@ class FuzzTest {
     private void preview(String kind, String path, String text) {
         byte[] input = mutations.spoilt(text);
         String before = angler.get(event + "/export").body();
-        Visitor.Answer shown = sound(kind + " " + start(new String(input, StandardCharsets.UTF_8)), () -> angler.upload(event + path, "file", "spoilt." + kind, input));
+        Visitor.Answer shown = sound(
+                kind + " " + start(new String(input, StandardCharsets.UTF_8)),
+                () -> angler.upload(event + path, "file", "spoilt." + kind, input));
         assertThat(angler.get(event + "/export").body()).as("only shown").isEqualTo(before);
         String form = "form[action$=/take]";
         if (shown.page().selectFirst(form) != null) {
@@ -190,8 +227,11 @@ class FuzzTest {
     /** Each entry stands or is refused by itself. */
     private void entries() {
         angler.get(event + "/competition");
-        byte[] input = mutations.spoilt(ENTRIES.replaceAll("\"id\": \"(.)1\"", "\"id\": \"$1" + random.nextInt(1_000_000) + "\""));
-        sound("entries " + start(new String(input, StandardCharsets.UTF_8)), () -> angler.postJson(event + "/competition/log", new String(input, StandardCharsets.UTF_8)));
+        byte[] input = mutations.spoilt(
+                ENTRIES.replaceAll("\"id\": \"(.)1\"", "\"id\": \"$1" + random.nextInt(1_000_000) + "\""));
+        sound(
+                "entries " + start(new String(input, StandardCharsets.UTF_8)),
+                () -> angler.postJson(event + "/competition/log", new String(input, StandardCharsets.UTF_8)));
         look(event, List.of("/events/{eventId}/competition", "/events/{eventId}/export"));
     }
 
@@ -200,9 +240,23 @@ class FuzzTest {
         forms.put("/spots/new", SampleEvents.spot("Spot " + random.nextInt(1000)));
         forms.put("/practice/stops/new", SampleEvents.stop("reed-corner"));
         forms.put("/rules", SampleEvents.form("Spoilt"));
-        forms.put("/spots/waypoints", Map.of("code", "m" + random.nextInt(1000), "position", "42.63, -116.91", "note", "hard patch"));
-        forms.put("/competition/entries", Map.of("type", "catch", "code", "e" + random.nextInt(100_000), "weight", "3-4", "species", "largemouth"));
-        forms.put("/practice/forecast", Map.of("0/from", "2027-06-05T06:00", "0/to", "2027-06-05T12:00", "0/windMps", "8", "0/sky", "cloudy"));
+        forms.put(
+                "/spots/waypoints",
+                Map.of("code", "m" + random.nextInt(1000), "position", "42.63, -116.91", "note", "hard patch"));
+        forms.put(
+                "/competition/entries",
+                Map.of(
+                        "type",
+                        "catch",
+                        "code",
+                        "e" + random.nextInt(100_000),
+                        "weight",
+                        "3-4",
+                        "species",
+                        "largemouth"));
+        forms.put(
+                "/practice/forecast",
+                Map.of("0/from", "2027-06-05T06:00", "0/to", "2027-06-05T12:00", "0/windMps", "8", "0/sky", "cloudy"));
         List<String> paths = new ArrayList<>(forms.keySet());
         String path = paths.get(random.nextInt(paths.size()));
         Map<String, String> fields = new LinkedHashMap<>(forms.get(path));
@@ -210,7 +264,11 @@ class FuzzTest {
         for (int i = 1 + random.nextInt(2); i > 0; i--) {
             fields.put(names.get(random.nextInt(names.size())), mutations.nastyField());
         }
-        String words = path + Arrays.toString(fields.entrySet().stream().map(e -> e.getKey() + "=" + start(e.getValue())).collect(Collectors.toList()).toArray());
+        String words = path
+                + Arrays.toString(fields.entrySet().stream()
+                        .map(e -> e.getKey() + "=" + start(e.getValue()))
+                        .collect(Collectors.toList())
+                        .toArray());
         if (path.startsWith("/competition")) {
             // Its page always has room for errors and warnings: whether it was taken is not told by them.
             sound(words, () -> angler.post(event + path, fields));

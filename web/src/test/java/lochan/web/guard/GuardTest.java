@@ -15,8 +15,8 @@ import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
 import org.jooq.DSLContext;
@@ -32,7 +32,10 @@ class GuardTest {
     /** A form whose body comes, if at all, one byte at a time. */
     private static Socket slowForm(URI address) throws IOException {
         Socket socket = new Socket("127.0.0.1", address.getPort());
-        socket.getOutputStream().write(("POST /sign-in HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 5000\r\n\r\nname=").getBytes(StandardCharsets.US_ASCII));
+        socket.getOutputStream()
+                .write(
+                        ("POST /sign-in HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 5000\r\n\r\nname=")
+                                .getBytes(StandardCharsets.US_ASCII));
         return socket;
     }
 
@@ -42,7 +45,10 @@ class GuardTest {
         for (int i = 0; i < 120; i++) {
             slow.add(slowForm(app.address()));
         }
-        assertThat(CompletableFuture.supplyAsync(() -> app.visitor().get("/sign-in").status()).get(20, java.util.concurrent.TimeUnit.SECONDS)).isEqualTo(200);
+        assertThat(CompletableFuture.supplyAsync(
+                                () -> app.visitor().get("/sign-in").status())
+                        .get(20, java.util.concurrent.TimeUnit.SECONDS))
+                .isEqualTo(200);
         Awaitility.await().atMost(Duration.ofMinutes(1)).until(() -> {
             slow.getFirst().setSoTimeout(1);
             try {
@@ -66,27 +72,42 @@ class GuardTest {
     }
 
     private static void manySignIns(RunningApp app) {
-        List<CompletableFuture<Integer>> many = IntStream.range(0, 40).mapToObj(i -> CompletableFuture.supplyAsync(() -> app.visitor().post("/sign-in", "name", "nobody " + i, "password", "x".repeat(150)).status())).toList();
-        assertThat(many.stream().map(CompletableFuture::join)).allMatch(status -> List.of(401, 429, 503).contains(status));
+        List<CompletableFuture<Integer>> many = IntStream.range(0, 40)
+                .mapToObj(i -> CompletableFuture.supplyAsync(() -> app.visitor()
+                        .post("/sign-in", "name", "nobody " + i, "password", "x".repeat(150))
+                        .status()))
+                .toList();
+        assertThat(many.stream().map(CompletableFuture::join))
+                .allMatch(status -> List.of(401, 429, 503).contains(status));
         assertThat(app.visitor().get("/sign-in").status()).isEqualTo(200);
     }
 
     /** The process of an application's own database. */
     private static ProcessHandle database(RunningApp app) {
-        String port = app.context().getEnvironment().getProperty("spring.datasource.url").replaceAll(".*:(\\d+)/.*", "$1");
-        return ProcessHandle.allProcesses().filter(p -> commandLine(p).contains("--port=" + port)).findFirst().orElseThrow();
+        String port = app.context()
+                .getEnvironment()
+                .getProperty("spring.datasource.url")
+                .replaceAll(".*:(\\d+)/.*", "$1");
+        return ProcessHandle.allProcesses()
+                .filter(p -> commandLine(p).contains("--port=" + port))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static String commandLine(ProcessHandle process) {
         try {
-            return Files.readString(Path.of("/proc/" + process.pid() + "/cmdline")).replace('\0', ' ');
+            return Files.readString(Path.of("/proc/" + process.pid() + "/cmdline"))
+                    .replace('\0', ' ');
         } catch (IOException e) {
             return "";
         }
     }
 
     private static void signal(String what, ProcessHandle process) throws Exception {
-        assertThat(new ProcessBuilder("kill", "-" + what, Long.toString(process.pid())).start().waitFor()).isZero();
+        assertThat(new ProcessBuilder("kill", "-" + what, Long.toString(process.pid()))
+                        .start()
+                        .waitFor())
+                .isZero();
     }
 
     @Test
@@ -97,16 +118,24 @@ class GuardTest {
             ProcessHandle database = database(app);
             signal("STOP", database);
             try {
-                assertThat(CompletableFuture.supplyAsync(() -> angler.get("/assets/lochan.css").status()).get(3, java.util.concurrent.TimeUnit.SECONDS)).as("styles, with the session's cookie").isEqualTo(200);
-                Visitor.Answer page = CompletableFuture.supplyAsync(() -> angler.get(event + "/spots")).get(SOON.toSeconds(), java.util.concurrent.TimeUnit.SECONDS);
+                assertThat(CompletableFuture.supplyAsync(
+                                        () -> angler.get("/assets/lochan.css").status())
+                                .get(3, java.util.concurrent.TimeUnit.SECONDS))
+                        .as("styles, with the session's cookie")
+                        .isEqualTo(200);
+                Visitor.Answer page = CompletableFuture.supplyAsync(() -> angler.get(event + "/spots"))
+                        .get(SOON.toSeconds(), java.util.concurrent.TimeUnit.SECONDS);
                 assertThat(page.status()).isEqualTo(503);
                 assertThat(page.texts("h1")).containsExactly("The records cannot be reached");
                 assertThat(page.body()).doesNotContain("Exception", "java.");
-                assertThat(angler.post("/sign-in", "name", "x", "password", "y").texts("h1")).containsExactly("The records cannot be reached");
+                assertThat(angler.post("/sign-in", "name", "x", "password", "y").texts("h1"))
+                        .containsExactly("The records cannot be reached");
             } finally {
                 signal("CONT", database);
             }
-            Awaitility.await().atMost(SOON).until(() -> angler.get(event + "/spots").status() == 200);
+            Awaitility.await()
+                    .atMost(SOON)
+                    .until(() -> angler.get(event + "/spots").status() == 200);
         }
     }
 
@@ -118,7 +147,9 @@ class GuardTest {
             app.bean(DSLContext.class).execute("RENAME TABLE forecast_period TO forecast_gone");
 
             assertThat(angler.get(event + "/plan").texts("h1")).containsExactly("The records cannot be reached");
-            assertThat(angler.get("/settings").status()).as("what does not need it goes on").isEqualTo(200);
+            assertThat(angler.get("/settings").status())
+                    .as("what does not need it goes on")
+                    .isEqualTo(200);
         }
     }
 
@@ -127,7 +158,11 @@ class GuardTest {
         Visitor angler = app.angler();
         assertThat(angler.get("/events/999999/plan").texts("h1")).containsExactly("This is not here");
         assertThat(angler.get("/nothing").texts("h1")).containsExactly("This is not here");
-        assertThat(angler.get(SampleEvents.event(angler, "Senseless") + "/plan?plan=abc").texts("h1")).containsExactly("This could not be read");
-        assertThat(angler.get("/events").header("Permissions-Policy")).contains("geolocation=(self)").contains("camera=()");
+        assertThat(angler.get(SampleEvents.event(angler, "Senseless") + "/plan?plan=abc")
+                        .texts("h1"))
+                .containsExactly("This could not be read");
+        assertThat(angler.get("/events").header("Permissions-Policy"))
+                .contains("geolocation=(self)")
+                .contains("camera=()");
     }
 }

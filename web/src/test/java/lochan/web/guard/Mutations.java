@@ -13,10 +13,47 @@ final class Mutations {
     private static final String LONG = "x".repeat(12_000);
 
     /** What has broken programs before: sizes, signs, times, characters and shapes that nobody types. */
-    private static final List<String> NASTY = List.of("1e999999999", "-1e400", "9".repeat(400), "-0", "1e-400", "NaN", "Infinity", "0", "-1", "2147483648", "0.000000000000001", "1e9", "null", "true", "[]", "{}",
-            "[[[[[[[[[[[[[[[[]]]]]]]]]]]]]]]]", "\"\"", "\" \"", "\"a \"", "\"\\ud800\"", "\"\\u0000\\u0007\\u202e\"", "\"+999999999-12-31T23:59:59Z\"", "\"-999999999-01-01T00:00:00Z\"", "\"9999-12-31T23:59:59+18:00\"",
-            "\"0000-01-01\"", "\"<script>alert(1)</script>\"", "\"${7*7}\"", "\"' OR 1=1 --\"", "\"../../etc/passwd\"", "\"" + LONG + "\"", "\"🎣\"", "\"\\n\\n\"", "=1+1", "&amp;", "]]>", "\t");
-    private static final Pattern VALUE = Pattern.compile("\"[^\"\\\\]*+(?:\\\\.[^\"\\\\]*+)*+\"|-?\\d+(?:\\.\\d+)?(?:[eE][-+]?\\d+)?|true|false|null|[A-Za-z]+");
+    private static final List<String> NASTY = List.of(
+            "1e999999999",
+            "-1e400",
+            "9".repeat(400),
+            "-0",
+            "1e-400",
+            "NaN",
+            "Infinity",
+            "0",
+            "-1",
+            "2147483648",
+            "0.000000000000001",
+            "1e9",
+            "null",
+            "true",
+            "[]",
+            "{}",
+            "[[[[[[[[[[[[[[[[]]]]]]]]]]]]]]]]",
+            "\"\"",
+            "\" \"",
+            "\"a \"",
+            "\"\\ud800\"",
+            "\"\\u0000\\u0007\\u202e\"",
+            "\"+999999999-12-31T23:59:59Z\"",
+            "\"-999999999-01-01T00:00:00Z\"",
+            "\"9999-12-31T23:59:59+18:00\"",
+            "\"0000-01-01\"",
+            "\"<script>alert(1)</script>\"",
+            "\"${7*7}\"",
+            "\"' OR 1=1 --\"",
+            "\"../../etc/passwd\"",
+            "\"" + LONG + "\"",
+            "\"🎣\"",
+            "\"\\n\\n\"",
+            "=1+1",
+            "&amp;",
+            "]]>",
+            "\t");
+
+    private static final Pattern VALUE = Pattern.compile(
+            "\"[^\"\\\\]*+(?:\\\\.[^\"\\\\]*+)*+\"|-?\\d+(?:\\.\\d+)?(?:[eE][-+]?\\d+)?|true|false|null|[A-Za-z]+");
 
     private final Random random;
 
@@ -30,7 +67,11 @@ final class Mutations {
 
     /** A value as a form's field carries it. */
     String nastyField() {
-        return nasty().replaceAll("^\"|\"$", "").replace("\\u0000", "\u0000").replace("\\u0007", "\u0007").replace("\\u202e", "\u202e").replace("\\ud800", "\ud800");
+        return nasty().replaceAll("^\"|\"$", "")
+                .replace("\\u0000", "\u0000")
+                .replace("\\u0007", "\u0007")
+                .replace("\\u202e", "\u202e")
+                .replace("\\ud800", "\ud800");
     }
 
     /** A text with one to four places spoilt. */
@@ -69,7 +110,9 @@ final class Mutations {
             return text + nasty();
         }
         MatchResult one = values.get(random.nextInt(values.size()));
-        String other = random.nextInt(3) == 0 ? values.get(random.nextInt(values.size())).group() : nasty();
+        String other = random.nextInt(3) == 0
+                ? values.get(random.nextInt(values.size())).group()
+                : nasty();
         return text.substring(0, one.start()) + other + text.substring(one.end());
     }
 }

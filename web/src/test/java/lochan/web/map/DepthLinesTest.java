@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Random;
-import lochan.core.quantity.Units;
 import lochan.core.lake.structure.DepthGrid;
+import lochan.core.quantity.Units;
 import org.junit.jupiter.api.Test;
 
 class DepthLinesTest {
@@ -26,14 +26,19 @@ class DepthLinesTest {
         Random random = new Random(3);
         List<LakeMap.Line> lines = DepthLines.of(grid(600, i -> 20 * random.nextFloat()), FRAME, SIZE_M, Units.USUAL);
 
-        assertThat(lines.stream().mapToInt(l -> l.path().length()).sum()).isLessThanOrEqualTo(DepthLines.MOST_CHARACTERS);
+        assertThat(lines.stream().mapToInt(l -> l.path().length()).sum())
+                .isLessThanOrEqualTo(DepthLines.MOST_CHARACTERS);
     }
 
     @Test
     void aSlopeHasItsLinesAndWaterOfOneDepthHasNone() {
         List<LakeMap.Line> slope = DepthLines.of(grid(200, i -> i % 200 / 10f), FRAME, SIZE_M, Units.USUAL);
 
-        assertThat(slope).extracting(LakeMap.Line::depth).containsExactly("10 ft", "20 ft", "30 ft", "40 ft", "50 ft", "60 ft");
-        assertThat(DepthLines.of(grid(50, i -> 3f), FRAME, SIZE_M, Units.USUAL)).as("one step and no line of it").isEmpty();
+        assertThat(slope)
+                .extracting(LakeMap.Line::depth)
+                .containsExactly("10 ft", "20 ft", "30 ft", "40 ft", "50 ft", "60 ft");
+        assertThat(DepthLines.of(grid(50, i -> 3f), FRAME, SIZE_M, Units.USUAL))
+                .as("one step and no line of it")
+                .isEmpty();
     }
 }

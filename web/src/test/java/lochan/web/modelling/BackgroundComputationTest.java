@@ -68,7 +68,9 @@ class BackgroundComputationTest {
         await().until(() -> running.getCount() == 0);
         work.stop("key");
         await().until(() -> !state(1).running());
-        assertThat(state(1)).extracting(BackgroundComputation.State::stopped, BackgroundComputation.State::result).containsExactly(true, "so far");
+        assertThat(state(1))
+                .extracting(BackgroundComputation.State::stopped, BackgroundComputation.State::result)
+                .containsExactly(true, "so far");
 
         work.begin("key", 1, 10, progress -> "whole");
         await().until(() -> state(1) != null && "whole".equals(state(1).result()));
@@ -111,7 +113,8 @@ class BackgroundComputationTest {
         AtomicLong now = new AtomicLong();
         AtomicInteger begun = new AtomicInteger();
         CountDownLatch running = new CountDownLatch(1);
-        try (BackgroundComputation<String, String> left = new BackgroundComputation<>("left", k -> k, 8, BackgroundComputation.WHILE_LOOKED_AT, now::get)) {
+        try (BackgroundComputation<String, String> left =
+                new BackgroundComputation<>("left", k -> k, 8, BackgroundComputation.WHILE_LOOKED_AT, now::get)) {
             left.begin("key", 1, 10, progress -> {
                 begun.incrementAndGet();
                 running.countDown();
@@ -124,7 +127,10 @@ class BackgroundComputationTest {
             now.addAndGet(TimeUnit.MINUTES.toNanos(1));
             await().until(() -> left.state("key", 1).isEmpty());
             left.begin("key", 1, 10, progress -> "whole");
-            await().until(() -> left.state("key", 1).map(BackgroundComputation.State::result).filter("whole"::equals).isPresent());
+            await().until(() -> left.state("key", 1)
+                    .map(BackgroundComputation.State::result)
+                    .filter("whole"::equals)
+                    .isPresent());
         }
         assertThat(begun).hasValue(1);
     }
@@ -141,12 +147,15 @@ class BackgroundComputationTest {
             at.decrementAndGet();
             return "done";
         };
-        try (BackgroundComputation<Integer, String> one = new BackgroundComputation<>("one", k -> "event"); BackgroundComputation<Integer, String> other = new BackgroundComputation<>("other", k -> "event")) {
+        try (BackgroundComputation<Integer, String> one = new BackgroundComputation<>("one", k -> "event");
+                BackgroundComputation<Integer, String> other = new BackgroundComputation<>("other", k -> "event")) {
             for (int i = 0; i < 10; i++) {
                 one.begin(i, 1, 1, task);
                 other.begin(i, 1, 1, task);
             }
-            await().until(() -> java.util.stream.IntStream.range(0, 10).allMatch(i -> one.state(i, 1).map(s -> !s.running()).orElse(false) && other.state(i, 1).map(s -> !s.running()).orElse(false)));
+            await().until(() -> java.util.stream.IntStream.range(0, 10)
+                    .allMatch(i -> one.state(i, 1).map(s -> !s.running()).orElse(false)
+                            && other.state(i, 1).map(s -> !s.running()).orElse(false)));
         }
         assertThat(most).hasValue(1);
     }

@@ -14,10 +14,10 @@ import java.util.List;
 import java.util.stream.IntStream;
 import lochan.core.lures.deck.DeckList;
 import lochan.core.tackle.Tackle;
-import lochan.web.TestServers;
-import lochan.web.gear.Decks;
-import lochan.web.demo.DemoEvents;
 import lochan.eventformat.gpx.GpxWaypoints;
+import lochan.web.TestServers;
+import lochan.web.demo.DemoEvents;
+import lochan.web.gear.Decks;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import net.fortuna.ical4j.data.CalendarBuilder;
@@ -35,7 +35,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(TestServers.class)
 class TakeAlongTest {
 
-    private static final lochan.core.plan.Plan PLAN = DemoEvents.twoArmsOpen().plans().getFirst();
+    private static final lochan.core.plan.Plan PLAN =
+            DemoEvents.twoArmsOpen().plans().getFirst();
 
     private Visitor angler;
     private String event;
@@ -44,8 +45,15 @@ class TakeAlongTest {
     @BeforeEach
     void open(@RunningApp.Demo RunningApp demo) {
         angler = demo.demoAngler();
-        event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/rules", "");
-        plan = angler.get(event + "/plan").page().selectFirst("input[name=plan]").attr("value");
+        event = angler.get("/events")
+                .page()
+                .selectFirst("a:contains(Two Arms Open)")
+                .attr("href")
+                .replace("/rules", "");
+        plan = angler.get(event + "/plan")
+                .page()
+                .selectFirst("input[name=plan]")
+                .attr("value");
     }
 
     private byte[] file(String path) {
@@ -56,9 +64,18 @@ class TakeAlongTest {
     void theSheetIsOnePageWithAllThatIsNeededInTheBoatAndTheDeckAnother() throws IOException {
         try (PDDocument pdf = Loader.loadPDF(file("sheet"))) {
             assertThat(pdf.getNumberOfPages()).isEqualTo(2);
-            assertThat(page(pdf, 2)).contains("Rods on deck").contains("Topwater rod").contains("Pack and check");
-            assertThat(page(pdf, 1)).contains("Day 1, Sat 5 June").contains("Sill Ledge").contains("42° 37.747' N 116° 53.006' W").contains("Carolina rig")
-                    .containsPattern("LEAVE FOR CHECK-IN BY \\d\\d:\\d\\d").contains("Backups").contains("life jacket on")
+            assertThat(page(pdf, 2))
+                    .contains("Rods on deck")
+                    .contains("Topwater rod")
+                    .contains("Pack and check");
+            assertThat(page(pdf, 1))
+                    .contains("Day 1, Sat 5 June")
+                    .contains("Sill Ledge")
+                    .contains("42° 37.747' N 116° 53.006' W")
+                    .contains("Carolina rig")
+                    .containsPattern("LEAVE FOR CHECK-IN BY \\d\\d:\\d\\d")
+                    .contains("Backups")
+                    .contains("life jacket on")
                     .contains("run 2.1 mi, 8 min");
         }
     }
@@ -75,24 +92,34 @@ class TakeAlongTest {
         byte[] bytes = file("route.gpx");
         GPX gpx = GPX.Reader.DEFAULT.read(new ByteArrayInputStream(bytes));
         List<WayPoint> way = gpx.getRoutes().getFirst().getPoints();
-        List<WayPoint> stops = way.stream().filter(p -> p.getName().filter(n -> n.matches("\\d+ .*")).isPresent()).toList();
+        List<WayPoint> stops = way.stream()
+                .filter(p -> p.getName().filter(n -> n.matches("\\d+ .*")).isPresent())
+                .toList();
 
         assertThat(way.getFirst().getName()).contains("Launch");
         assertThat(way.getLast().getName()).contains("Check-in");
         assertThat(way).as("it bends with the water").hasSizeGreaterThan(stops.size() + 2);
-        assertThat(stops).extracting(p -> p.getTime().orElseThrow()).containsExactlyElementsOf(PLAN.stops().stream().map(s -> s.arrive()).toList());
-        assertThat(GpxWaypoints.read(new ByteArrayInputStream(bytes))).extracting(GpxWaypoints.Waypoint::name).hasSize(stops.size() + 2).contains("Launch", "5 Sill Ledge");
+        assertThat(stops)
+                .extracting(p -> p.getTime().orElseThrow())
+                .containsExactlyElementsOf(
+                        PLAN.stops().stream().map(s -> s.arrive()).toList());
+        assertThat(GpxWaypoints.read(new ByteArrayInputStream(bytes)))
+                .extracting(GpxWaypoints.Waypoint::name)
+                .hasSize(stops.size() + 2)
+                .contains("Launch", "5 Sill Ledge");
     }
 
     @Test
     void theCalendarHasEachStopAndAnAlarmBeforeLeaving() throws Exception {
-        Calendar calendar = new CalendarBuilder().build(new StringReader(new String(file("calendar"), StandardCharsets.UTF_8)));
+        Calendar calendar =
+                new CalendarBuilder().build(new StringReader(new String(file("calendar"), StandardCharsets.UTF_8)));
         List<VEvent> entries = calendar.getComponents(Component.VEVENT);
 
         assertThat(entries).hasSize(PLAN.stops().size() + 1);
         List<Instant> starts = new ArrayList<>();
         entries.forEach(e -> starts.add(Instant.from(e.getDateTimeStart().getDate())));
-        assertThat(starts.subList(0, PLAN.stops().size())).isEqualTo(PLAN.stops().stream().map(s -> s.arrive()).toList());
+        assertThat(starts.subList(0, PLAN.stops().size()))
+                .isEqualTo(PLAN.stops().stream().map(s -> s.arrive()).toList());
         assertThat(entries.get(4).getSummary().getValue()).isEqualTo("5. Sill Ledge: Carolina rig");
         assertThat(entries.getLast().getAlarms()).hasSize(1);
         assertThat(entries).extracting(e -> e.getUid().orElseThrow().getValue()).doesNotHaveDuplicates();
@@ -101,19 +128,52 @@ class TakeAlongTest {
 
     @Test
     void manyStopsStillFitOnOnePage() throws IOException {
-        List<PlanSheet.Row> rows = IntStream.rangeClosed(1, 24).mapToObj(i -> new PlanSheet.Row(i, "06:10 – 06:20", "A long name of a spot " + i, "42° 37.747' N 116° 53.006' W",
-                "8–12 ft", "Carolina rig", "run 2.1 mi, 8 min")).toList();
-        PlanSheet sheet = new PlanSheet("Open", "Day 1", "Full", "start 06:00", "", List.of(), rows, "14:37", List.of("run to check-in 3 min short"),
-                List.of("No bite by 07:50 at Reed <Corner> & Bank: go."), true, true);
+        List<PlanSheet.Row> rows = IntStream.rangeClosed(1, 24)
+                .mapToObj(i -> new PlanSheet.Row(
+                        i,
+                        "06:10 – 06:20",
+                        "A long name of a spot " + i,
+                        "42° 37.747' N 116° 53.006' W",
+                        "8–12 ft",
+                        "Carolina rig",
+                        "run 2.1 mi, 8 min"))
+                .toList();
+        PlanSheet sheet = new PlanSheet(
+                "Open",
+                "Day 1",
+                "Full",
+                "start 06:00",
+                "",
+                List.of(),
+                rows,
+                "14:37",
+                List.of("run to check-in 3 min short"),
+                List.of("No bite by 07:50 at Reed <Corner> & Bank: go."),
+                true,
+                true);
         org.thymeleaf.spring6.SpringTemplateEngine engine = new org.thymeleaf.spring6.SpringTemplateEngine();
-        org.thymeleaf.templateresolver.ClassLoaderTemplateResolver templates = new org.thymeleaf.templateresolver.ClassLoaderTemplateResolver();
+        org.thymeleaf.templateresolver.ClassLoaderTemplateResolver templates =
+                new org.thymeleaf.templateresolver.ClassLoaderTemplateResolver();
         templates.setPrefix("templates/");
         templates.setSuffix(".html");
         engine.setTemplateResolver(templates);
 
-        try (PDDocument pdf = Loader.loadPDF(new PlanPdf(engine).of(sheet, List.of(), new Decks.Deck(Tackle.NONE, new DeckList(List.of(), List.of(), List.of(), List.of()), List.of(), List.of(), List.of(), List.of())))) {
+        try (PDDocument pdf = Loader.loadPDF(new PlanPdf(engine)
+                .of(
+                        sheet,
+                        List.of(),
+                        new Decks.Deck(
+                                Tackle.NONE,
+                                new DeckList(List.of(), List.of(), List.of(), List.of()),
+                                List.of(),
+                                List.of(),
+                                List.of(),
+                                List.of())))) {
             assertThat(pdf.getNumberOfPages()).isEqualTo(1);
-            assertThat(new PDFTextStripper().getText(pdf)).contains("A long name of a spot 24").contains("Reed <Corner> & Bank").contains("Lightning is in the forecast");
+            assertThat(new PDFTextStripper().getText(pdf))
+                    .contains("A long name of a spot 24")
+                    .contains("Reed <Corner> & Bank")
+                    .contains("Lightning is in the forecast");
         }
     }
 }

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
@@ -17,7 +17,9 @@ class NextChecksTest {
     private static final Duration LONG = Duration.ofSeconds(90);
 
     private static Visitor.Answer computed(Visitor angler, String event) {
-        return Awaitility.await().atMost(LONG).until(() -> angler.get(event + "/practice/next"), a -> a.page().select("[data-again]").isEmpty());
+        return Awaitility.await().atMost(LONG).until(() -> angler.get(event + "/practice/next"), a -> a.page()
+                .select("[data-again]")
+                .isEmpty());
     }
 
     @Test
@@ -28,27 +30,46 @@ class NextChecksTest {
 
         Visitor.Answer found = computed(angler, event);
 
-        assertThat(found.texts("tbody tr")).hasSize(2).anySatisfy(r -> assertThat(r).contains("Swim jig at Look-alike").contains("never fished"));
+        assertThat(found.texts("tbody tr")).hasSize(2).anySatisfy(r -> assertThat(r)
+                .contains("Swim jig at Look-alike")
+                .contains("never fished"));
         angler.post(event + "/practice/stops/new", SampleEvents.stop("look-alike"));
-        assertThat(computed(angler, event).texts("tbody tr")).as("it is computed again").noneMatch(r -> r.contains("Swim jig at Look-alike") && r.contains("never fished"));
+        assertThat(computed(angler, event).texts("tbody tr"))
+                .as("it is computed again")
+                .noneMatch(r -> r.contains("Swim jig at Look-alike") && r.contains("never fished"));
     }
 
     @Test
     void withoutPracticeThereIsNothingToCompute(RunningApp app) {
         Visitor angler = app.angler();
 
-        assertThat(angler.get(SampleEvents.event(angler, "No practice") + "/practice/next").text()).contains("No practice yet");
+        assertThat(angler.get(SampleEvents.event(angler, "No practice") + "/practice/next")
+                        .text())
+                .contains("No practice yet");
     }
 
     @Test
     void itCanBeStopped(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String event = angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/rules", "");
-        assertThat(angler.get(event + "/practice/next").page().select("form[action$=stop] button").text()).as("it starts by itself").isEqualTo("Stop");
+        String event = angler.get("/events")
+                .page()
+                .selectFirst("a:contains(Two Arms Open)")
+                .attr("href")
+                .replace("/rules", "");
+        assertThat(angler.get(event + "/practice/next")
+                        .page()
+                        .select("form[action$=stop] button")
+                        .text())
+                .as("it starts by itself")
+                .isEqualTo("Stop");
         angler.post(event + "/practice/next/stop");
 
-        assertThat(computed(angler, event).text()).as("and does not start again").contains("Stopped before all spots were computed.");
+        assertThat(computed(angler, event).text())
+                .as("and does not start again")
+                .contains("Stopped before all spots were computed.");
         angler.post(event + "/practice/next");
-        assertThat(computed(angler, event).texts("tbody tr")).as("until it is told to go on").hasSizeGreaterThan(3);
+        assertThat(computed(angler, event).texts("tbody tr"))
+                .as("until it is told to go on")
+                .hasSizeGreaterThan(3);
     }
 }

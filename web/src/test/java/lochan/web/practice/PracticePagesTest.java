@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.Test;
@@ -25,9 +25,22 @@ class PracticePagesTest {
         return "s1";
     }
 
-    private static Visitor.Answer bite(Visitor angler, String event, String stop, String code, String outcome, String size) {
-        return angler.post(event + "/practice/bites", "stop", stop, "code", code, "outcome", outcome, "size", size, "how", "guess",
-                "presentation", "swim-jig");
+    private static Visitor.Answer bite(
+            Visitor angler, String event, String stop, String code, String outcome, String size) {
+        return angler.post(
+                event + "/practice/bites",
+                "stop",
+                stop,
+                "code",
+                code,
+                "outcome",
+                outcome,
+                "size",
+                size,
+                "how",
+                "guess",
+                "presentation",
+                "swim-jig");
     }
 
     @Test
@@ -36,15 +49,23 @@ class PracticePagesTest {
         String event = SampleEvents.event(angler, "Tapped");
         String stop = start(angler, event);
 
-        assertThat(bite(angler, event, stop, "b1", "landed", "about two and a half").text()).contains("Landed, logged.").contains("≈ 2 lb 8 oz");
+        assertThat(bite(angler, event, stop, "b1", "landed", "about two and a half")
+                        .text())
+                .contains("Landed, logged.")
+                .contains("≈ 2 lb 8 oz");
         assertThat(bite(angler, event, stop, "b2", "missed", "").text()).contains("Missed, logged.");
         angler.post(event + "/practice/follow", "stop", stop);
         Visitor.Answer ended = angler.post(event + "/practice/end", "stop", stop);
 
-        assertThat(ended.text()).contains("Stop ended.").contains("Start fishing").contains("2 bites");
+        assertThat(ended.text())
+                .contains("Stop ended.")
+                .contains("Start fishing")
+                .contains("2 bites");
         assertThat(ended.texts("table tbody td.num").subList(0, 4)).containsExactly("1", "·", "1", "·");
         angler.post(ended.page().selectFirst(".note form").attr("action"));
-        assertThat(angler.get(event + "/practice").text()).contains("Fishing Reed Corner").contains("1 follow so far");
+        assertThat(angler.get(event + "/practice").text())
+                .contains("Fishing Reed Corner")
+                .contains("1 follow so far");
     }
 
     @Test
@@ -69,7 +90,9 @@ class PracticePagesTest {
 
         Visitor.Answer page = angler.get(event + "/practice");
         assertThat(page.text()).contains("Fishing Other Corner");
-        assertThat(page.page().select("table tbody tr")).as("the stop before is among the finished").hasSize(1);
+        assertThat(page.page().select("table tbody tr"))
+                .as("the stop before is among the finished")
+                .hasSize(1);
     }
 
     @Test
@@ -87,9 +110,17 @@ class PracticePagesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "end | 07:00 | The stop ends when it starts", "start | 7 o'clock | is no time", "date | June | is no date", "anglers | 3 | expected 1 or 2",
-        "visibilityM | clear | is no depth", "waterTempC | 200 | expected 23 to 122 °F", "minutes/swim-jig | 2000 | expected 0 to 1440"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "end | 07:00 | The stop ends when it starts",
+                "start | 7 o'clock | is no time",
+                "date | June | is no date",
+                "anglers | 3 | expected 1 or 2",
+                "visibilityM | clear | is no depth",
+                "waterTempC | 200 | expected 23 to 122 °F",
+                "minutes/swim-jig | 2000 | expected 0 to 1440"
+            })
     void aStopLoggedAfterwardsIsChecked(String field, String typed, String message, RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Checked");
@@ -119,11 +150,15 @@ class PracticePagesTest {
         String stop = edit.replaceAll(".*stop=", "");
         Visitor.Answer without = angler.post(event + "/practice/bites/delete?bite=b3");
         assertThat(without.text()).contains("2 bites");
-        assertThat(angler.post(without.page().selectFirst(".note form").attr("action")).text()).contains("3 bites");
+        assertThat(angler.post(without.page().selectFirst(".note form").attr("action"))
+                        .text())
+                .contains("3 bites");
 
         Visitor.Answer gone = angler.post(event + "/practice/stops/delete?stop=" + stop);
         assertThat(gone.page().select("table tbody tr")).isEmpty();
-        assertThat(angler.post(gone.page().selectFirst(".note form").attr("action")).text()).contains("3 bites");
+        assertThat(angler.post(gone.page().selectFirst(".note form").attr("action"))
+                        .text())
+                .contains("3 bites");
     }
 
     @Test
@@ -147,13 +182,27 @@ class PracticePagesTest {
         before.put("windFromDeg", "SW");
         angler.post(event + "/practice/stops/new", before);
         Map<String, String> after = SampleEvents.stop("reed-corner");
-        after.putAll(Map.of("start", "16:00", "end", "17:00", "windFromDeg", "315", "windMps", "12", "clarityTrend", "muddying", "baitDepthM", "8 ft"));
+        after.putAll(Map.of(
+                "start",
+                "16:00",
+                "end",
+                "17:00",
+                "windFromDeg",
+                "315",
+                "windMps",
+                "12",
+                "clarityTrend",
+                "muddying",
+                "baitDepthM",
+                "8 ft"));
 
         String edit = angler.post(event + "/practice/stops/new", after).path();
         Visitor.Answer stop = angler.get(edit);
 
         assertThat(stop.value("surface")).as("12 mph").isEqualTo("chop");
-        assertThat(stop.value("recentFront")).as("from the south-west round to the north-west").isEqualTo("yes");
+        assertThat(stop.value("recentFront"))
+                .as("from the south-west round to the north-west")
+                .isEqualTo("yes");
         assertThat(stop.value("baitSeen")).isEqualTo("yes");
         assertThat(stop.value("windFromDeg")).isEqualTo("315");
         assertThat(stop.text()).contains("sunrise 06:11").contains("% lit");
@@ -172,17 +221,42 @@ class PracticePagesTest {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Notes");
         String stop = start(angler, event);
-        Map<String, String> bite = new java.util.HashMap<>(Map.of("stop", stop, "code", "b1", "outcome", "lost", "presentation", "swim-jig", "retrieve", "slow roll",
-                "fishDepthM", "9", "waterDepthM", "12 ft", "takenOn", "fall", "onRig", "trailer"));
+        Map<String, String> bite = new java.util.HashMap<>(Map.of(
+                "stop",
+                stop,
+                "code",
+                "b1",
+                "outcome",
+                "lost",
+                "presentation",
+                "swim-jig",
+                "retrieve",
+                "slow roll",
+                "fishDepthM",
+                "9",
+                "waterDepthM",
+                "12 ft",
+                "takenOn",
+                "fall",
+                "onRig",
+                "trailer"));
         Visitor.Answer page = angler.post(event + "/practice/bites", bite);
 
-        assertThat(page.texts(".log li")).singleElement().asString().contains("slow roll · fish at 9 ft · in 12 ft · on the fall · on the trailer");
+        assertThat(page.texts(".log li"))
+                .singleElement()
+                .asString()
+                .contains("slow roll · fish at 9 ft · in 12 ft · on the fall · on the trailer");
         assertThat(page.text()).contains("Notes for each bite: slow roll · fish at 9 ft");
         assertThat(page.value("waterDepthM")).isEqualTo("12 ft");
         assertThat(page.texts("[data-offers] button")).containsExactly("slow roll");
         bite.putAll(Map.of("code", "b2", "fishDepthM", "15"));
-        assertThat(angler.post(event + "/practice/bites", bite).texts(".field .error")).singleElement().asString().contains("deeper than the water");
-        assertThat(angler.get(event + "/practice/bites/edit?stop=" + stop + "&bite=b1").value("onRig")).isEqualTo("trailer");
+        assertThat(angler.post(event + "/practice/bites", bite).texts(".field .error"))
+                .singleElement()
+                .asString()
+                .contains("deeper than the water");
+        assertThat(angler.get(event + "/practice/bites/edit?stop=" + stop + "&bite=b1")
+                        .value("onRig"))
+                .isEqualTo("trailer");
     }
 
     @Test
@@ -193,7 +267,9 @@ class PracticePagesTest {
         angler.post(event + "/practice/presentations", "name", "Spoon' + ${7*7}", "hooks", "treble");
 
         assertThat(angler.get(event + "/practice").text()).contains("Spoon' + ${7*7}");
-        assertThat(angler.post(event + "/practice/presentations", "name", "", "hooks", "treble").text()).contains("needs a name");
+        assertThat(angler.post(event + "/practice/presentations", "name", "", "hooks", "treble")
+                        .text())
+                .contains("needs a name");
     }
 
     @Test
@@ -201,7 +277,8 @@ class PracticePagesTest {
         Visitor angler = app.angler();
         String event = SampleEvents.practisedEvent(angler, "Spot gone");
         Visitor.Answer gone = angler.post(event + "/spots/delete?spot=reed-corner");
-        assertThat(angler.get(event + "/practice").page().select("table tbody tr")).isEmpty();
+        assertThat(angler.get(event + "/practice").page().select("table tbody tr"))
+                .isEmpty();
 
         angler.post(gone.page().selectFirst(".note form").attr("action"));
         assertThat(angler.get(event + "/practice").text()).contains("3 bites");
@@ -212,30 +289,62 @@ class PracticePagesTest {
     void tapsOfTwoPhonesLeaveOneStopOpenAndEveryBiteWithAPlaceOfItsOwn(RunningApp app) {
         RunningApp.Account account = app.account();
         String event = SampleEvents.practisedEvent(account.visitor(), "Two phones");
-        List<Visitor> phones = IntStream.range(0, 4).mapToObj(i -> {
-            Visitor phone = app.visitor();
-            phone.post("/sign-in", "name", account.name(), "password", account.password());
-            phone.get(event + "/practice");
-            return phone;
-        }).toList();
-        List<Visitor.Answer> started = together(phones, (phone, i) -> phone.post(event + "/practice/start", "spot", "reed-corner", "presentation", "swim-jig", "code", "start" + i));
+        List<Visitor> phones = IntStream.range(0, 4)
+                .mapToObj(i -> {
+                    Visitor phone = app.visitor();
+                    phone.post("/sign-in", "name", account.name(), "password", account.password());
+                    phone.get(event + "/practice");
+                    return phone;
+                })
+                .toList();
+        List<Visitor.Answer> started = together(
+                phones,
+                (phone, i) -> phone.post(
+                        event + "/practice/start",
+                        "spot",
+                        "reed-corner",
+                        "presentation",
+                        "swim-jig",
+                        "code",
+                        "start" + i));
         assertThat(started).extracting(Visitor.Answer::status).containsOnly(200);
         DSLContext db = app.bean(DSLContext.class);
         long id = Long.parseLong(event.replaceAll("\\D", ""));
-        List<String> open = db.fetch("SELECT code FROM stop WHERE event_id = ? AND end_at IS NULL", id).getValues(0, String.class);
+        List<String> open = db.fetch("SELECT code FROM stop WHERE event_id = ? AND end_at IS NULL", id)
+                .getValues(0, String.class);
         assertThat(open).hasSize(1);
 
         for (int round = 0; round < 4; round++) {
             String at = "-" + round;
-            assertThat(together(phones, (phone, i) -> phone.post(event + "/practice/bites?stop=" + open.getFirst(), "code", "tap" + i + at, "outcome", "missed", "presentation", "swim-jig")))
-                    .extracting(Visitor.Answer::status).containsOnly(200);
+            assertThat(together(
+                            phones,
+                            (phone, i) -> phone.post(
+                                    event + "/practice/bites?stop=" + open.getFirst(),
+                                    "code",
+                                    "tap" + i + at,
+                                    "outcome",
+                                    "missed",
+                                    "presentation",
+                                    "swim-jig")))
+                    .extracting(Visitor.Answer::status)
+                    .containsOnly(200);
         }
-        assertThat(db.fetch("SELECT ordinal FROM bite WHERE event_id = ? AND stop_code = ? ORDER BY ordinal", id, open.getFirst()).getValues(0, Integer.class))
+        assertThat(db.fetch(
+                                "SELECT ordinal FROM bite WHERE event_id = ? AND stop_code = ? ORDER BY ordinal",
+                                id,
+                                open.getFirst())
+                        .getValues(0, Integer.class))
                 .isEqualTo(IntStream.range(0, 16).boxed().toList());
     }
 
-    private static List<Visitor.Answer> together(List<Visitor> phones, java.util.function.BiFunction<Visitor, Integer, Visitor.Answer> tap) {
-        return IntStream.range(0, phones.size()).mapToObj(i -> CompletableFuture.supplyAsync(() -> tap.apply(phones.get(i), i))).toList().stream().map(CompletableFuture::join).toList();
+    private static List<Visitor.Answer> together(
+            List<Visitor> phones, java.util.function.BiFunction<Visitor, Integer, Visitor.Answer> tap) {
+        return IntStream.range(0, phones.size())
+                .mapToObj(i -> CompletableFuture.supplyAsync(() -> tap.apply(phones.get(i), i)))
+                .toList()
+                .stream()
+                .map(CompletableFuture::join)
+                .toList();
     }
 
     @Test
@@ -248,7 +357,10 @@ class PracticePagesTest {
         db.execute("UPDATE stop SET start_at = start_at - INTERVAL 400 DAY WHERE event_id = ? AND code = 'left'", id);
         angler.post(event + "/practice/end?stop=left");
 
-        assertThat(db.fetchValue("SELECT TIMESTAMPDIFF(HOUR, start_at, end_at) FROM stop WHERE event_id = ? AND code = 'left'", id)).isEqualTo(24L);
+        assertThat(db.fetchValue(
+                        "SELECT TIMESTAMPDIFF(HOUR, start_at, end_at) FROM stop WHERE event_id = ? AND code = 'left'",
+                        id))
+                .isEqualTo(24L);
         assertThat(angler.get(event + "/rankings").status()).isEqualTo(200);
     }
 }

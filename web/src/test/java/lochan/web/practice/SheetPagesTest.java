@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -38,17 +38,29 @@ class SheetPagesTest {
 
         Visitor.Answer read = send(angler, event, LOG);
         assertThat(read.value("column/3")).isEqualTo("minutes");
-        assertThat(read.text()).contains("2 stops, 2 bites, new presentations: Rock crawler").contains("≈ 3 lb 4 oz");
+        assertThat(read.text())
+                .contains("2 stops, 2 bites, new presentations: Rock crawler")
+                .contains("≈ 3 lb 4 oz");
         Map<String, String> fields = read.form("form[action$=columns]");
         fields.putAll(Map.of("weighed", "scale", "hooks/0", "treble"));
         Visitor.Answer again = angler.post(event + "/practice/sheet/columns", fields);
-        assertThat(again.texts("section[aria-labelledby=taken] tbody tr")).last().asString().contains("14:00–14:30").contains("none");
+        assertThat(again.texts("section[aria-labelledby=taken] tbody tr"))
+                .last()
+                .asString()
+                .contains("14:00–14:30")
+                .contains("none");
         Visitor.Answer taken = take(angler, event, again);
 
-        assertThat(taken.text()).contains("2 stops with 2 bites imported, 1 presentation added.").contains("05:30–06:15").contains("Rock crawler treble hooks");
+        assertThat(taken.text())
+                .contains("2 stops with 2 bites imported, 1 presentation added.")
+                .contains("05:30–06:15")
+                .contains("Rock crawler treble hooks");
         assertThat(taken.text()).doesNotContain("≈");
         assertThat(send(angler, event, LOG).text()).contains("Already logged, unchanged: 2");
-        assertThat(angler.post(taken.page().selectFirst(".note form").attr("action")).text()).contains("2 stops removed again").contains("No practice yet");
+        assertThat(angler.post(taken.page().selectFirst(".note form").attr("action"))
+                        .text())
+                .contains("2 stops removed again")
+                .contains("No practice yet");
         assertThat(send(angler, event, LOG).text()).contains("2 stops, 2 bites");
     }
 
@@ -56,23 +68,30 @@ class SheetPagesTest {
     void badRowsAreListedAndNothingIsHalfTaken(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Bad rows");
-        String bad = LOG + "13/13/2027;Reed corner;5:30;45;;;;\n6/4/2027;Nowhere;noon;a while;;landed;heavy;\n6/4/2027;Reed corner;7:00;30;;eaten;;\n6/4/2027;Nowhere;8:00;45;;;;\n";
+        String bad = LOG
+                + "13/13/2027;Reed corner;5:30;45;;;;\n6/4/2027;Nowhere;noon;a while;;landed;heavy;\n6/4/2027;Reed corner;7:00;30;;eaten;;\n6/4/2027;Nowhere;8:00;45;;;;\n";
 
         Visitor.Answer read = send(angler, event, bad);
 
-        assertThat(read.texts("section[aria-labelledby=problems] li")).anySatisfy(p -> assertThat(p).contains("Row 5: Date: “13/13/2027” is no date"))
+        assertThat(read.texts("section[aria-labelledby=problems] li"))
+                .anySatisfy(p -> assertThat(p).contains("Row 5: Date: “13/13/2027” is no date"))
                 .anySatisfy(p -> assertThat(p).contains("Rows 6, 8: No spot is called “Nowhere”"))
                 .anySatisfy(p -> assertThat(p).contains("Row 6: Start: “noon” is no time"))
                 .anySatisfy(p -> assertThat(p).contains("Row 6: Minutes fished: “a while” is no number of minutes"))
                 .anySatisfy(p -> assertThat(p).contains("Row 6: Size: “heavy” is no weight"))
-                .anySatisfy(p -> assertThat(p).contains("Row 7: Outcome: “eaten” is none of landed, lost, missed, shaken"));
+                .anySatisfy(
+                        p -> assertThat(p).contains("Row 7: Outcome: “eaten” is none of landed, lost, missed, shaken"));
         Map<String, String> forced = read.form("form[action$=columns]");
         assertThat(angler.post(event + "/practice/sheet/take", forced).status()).isEqualTo(422);
-        assertThat(angler.get(event + "/practice").text()).contains("No practice yet").doesNotContain("Rock crawler");
+        assertThat(angler.get(event + "/practice").text())
+                .contains("No practice yet")
+                .doesNotContain("Rock crawler");
         forced.put("column/1", "");
-        assertThat(angler.post(event + "/practice/sheet/columns", forced).text()).contains("No column is said to hold “Spot”");
+        assertThat(angler.post(event + "/practice/sheet/columns", forced).text())
+                .contains("No column is said to hold “Spot”");
         forced.put("column/1", "date");
-        assertThat(angler.post(event + "/practice/sheet/take", forced).text()).contains("“Date” is chosen for two columns");
+        assertThat(angler.post(event + "/practice/sheet/take", forced).text())
+                .contains("“Date” is chosen for two columns");
     }
 
     @Test
@@ -80,24 +99,84 @@ class SheetPagesTest {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "=Out");
         Map<String, String> stop = SampleEvents.stop("reed-corner");
-        stop.putAll(Map.of("minutes/swim-jig", "50", "windMps", "12", "windFromDeg", "SW", "baitDepthM", "8", "clarityTrend", "clearing", "sky", "cloudy"));
+        stop.putAll(Map.of(
+                "minutes/swim-jig",
+                "50",
+                "windMps",
+                "12",
+                "windFromDeg",
+                "SW",
+                "baitDepthM",
+                "8",
+                "clarityTrend",
+                "clearing",
+                "sky",
+                "cloudy"));
         String id = angler.post(event + "/practice/stops/new", stop).path().replaceAll(".*stop=", "");
-        angler.post(event + "/practice/stops/bites?stop=" + id, Map.of("code", "b1", "outcome", "landed", "size", "3-4", "how", "scale", "guessed", "3.5",
-                "species", "largemouth", "presentation", "swim-jig", "retrieve", "=slow", "fishDepthM", "9", "takenOn", "fall"));
-        angler.post(event + "/practice/stops/bites?stop=" + id, "code", "b2", "outcome", "lost", "size", "3 to 4", "how", "guess");
-        angler.post(event + "/practice/stops/bites?stop=" + id, "code", "b3", "outcome", "shaken", "size", "15 in", "how", "guess");
+        angler.post(
+                event + "/practice/stops/bites?stop=" + id,
+                Map.of(
+                        "code",
+                        "b1",
+                        "outcome",
+                        "landed",
+                        "size",
+                        "3-4",
+                        "how",
+                        "scale",
+                        "guessed",
+                        "3.5",
+                        "species",
+                        "largemouth",
+                        "presentation",
+                        "swim-jig",
+                        "retrieve",
+                        "=slow",
+                        "fishDepthM",
+                        "9",
+                        "takenOn",
+                        "fall"));
+        angler.post(
+                event + "/practice/stops/bites?stop=" + id,
+                "code",
+                "b2",
+                "outcome",
+                "lost",
+                "size",
+                "3 to 4",
+                "how",
+                "guess");
+        angler.post(
+                event + "/practice/stops/bites?stop=" + id,
+                "code",
+                "b3",
+                "outcome",
+                "shaken",
+                "size",
+                "15 in",
+                "how",
+                "guess");
 
         Visitor.Answer out = angler.get(event + "/practice/log.csv");
         assertThat(out.header("content-disposition")).contains("practice.csv");
-        assertThat(out.body()).contains("3 lb 4 oz").contains("3 lb to 4 lb").contains("12 mph").contains("'=slow").contains("Swim jig 50 min");
+        assertThat(out.body())
+                .contains("3 lb 4 oz")
+                .contains("3 lb to 4 lb")
+                .contains("12 mph")
+                .contains("'=slow")
+                .contains("Swim jig 50 min");
         Visitor other = app.angler();
-        String elsewhere = "/events/" + other.post("/events/new", SampleEvents.form("In")).numberAfter("events");
-        other.post("/settings", Map.of("weight", "kg", "length", "cm", "depth", "m", "temperature", "C", "speed", "km/h"));
+        String elsewhere =
+                "/events/" + other.post("/events/new", SampleEvents.form("In")).numberAfter("events");
+        other.post(
+                "/settings", Map.of("weight", "kg", "length", "cm", "depth", "m", "temperature", "C", "speed", "km/h"));
         Visitor.Answer read = send(other, elsewhere, out.body());
         assertThat(read.text()).contains("1 stop, 3 bites, new spots: Reed Corner");
         take(other, elsewhere, read);
 
-        assertThat(other.get(elsewhere + "/practice/log.csv").body()).as("a guess is not kept as typed").isEqualTo(out.body().replace("3 lb 8 oz", "1.588 kg"));
+        assertThat(other.get(elsewhere + "/practice/log.csv").body())
+                .as("a guess is not kept as typed")
+                .isEqualTo(out.body().replace("3 lb 8 oz", "1.588 kg"));
     }
 
     @Test
@@ -105,7 +184,8 @@ class SheetPagesTest {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "No table");
 
-        assertThat(send(angler, event, "PK\0\0").text()).contains("“log.csv” was not imported; nothing was changed: it is no text");
+        assertThat(send(angler, event, "PK\0\0").text())
+                .contains("“log.csv” was not imported; nothing was changed: it is no text");
         Visitor.Answer read = send(angler, event, LOG);
         Map<String, String> fields = read.form("form[action$=columns]");
         String second = SampleEvents.event(angler, "Other event");

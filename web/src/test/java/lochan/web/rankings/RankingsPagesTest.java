@@ -3,11 +3,10 @@ package lochan.web.rankings;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Comparator;
-import java.util.Comparator;
 import java.util.List;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -18,7 +17,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 class RankingsPagesTest {
 
     private static String demoEvent(Visitor angler) {
-        return angler.get("/events").page().selectFirst("a:contains(Two Arms Open)").attr("href").replace("/rules", "");
+        return angler.get("/events")
+                .page()
+                .selectFirst("a:contains(Two Arms Open)")
+                .attr("href")
+                .replace("/rules", "");
     }
 
     @ParameterizedTest
@@ -28,7 +31,9 @@ class RankingsPagesTest {
 
         Visitor.Answer page = angler.get(demoEvent(angler) + "/rankings?sort=" + sort);
 
-        List<Double> shown = page.texts("td[data-label=" + label + "]").stream().map(t -> Double.valueOf(t.replaceAll("[^0-9.]", ""))).toList();
+        List<Double> shown = page.texts("td[data-label=" + label + "]").stream()
+                .map(t -> Double.valueOf(t.replaceAll("[^0-9.]", "")))
+                .toList();
         assertThat(shown).hasSizeGreaterThan(30).isSortedAccordingTo(Comparator.reverseOrder());
         assertThat(page.page().select("th[aria-sort=descending]").text()).isEqualTo(label);
     }
@@ -39,7 +44,8 @@ class RankingsPagesTest {
         Visitor.Answer page = angler.get(demoEvent(angler) + "/rankings");
 
         assertThat(page.texts("tr:contains(Wend Weeds) .flag")).isNotEmpty().containsOnly("not fished here");
-        assertThat(page.texts("tr:contains(Kestle Docks):contains(stick worm) .flag")).containsOnly("size unknown");
+        assertThat(page.texts("tr:contains(Kestle Docks):contains(stick worm) .flag"))
+                .containsOnly("size unknown");
     }
 
     @Test
@@ -48,13 +54,18 @@ class RankingsPagesTest {
         String event = SampleEvents.practisedEvent(angler, "Evidence");
         Visitor.Answer rankings = angler.get(event + "/rankings?at=07:00");
 
-        Visitor.Answer evidence = angler.get(rankings.page().selectFirst("tbody a").attr("href"));
+        Visitor.Answer evidence =
+                angler.get(rankings.page().selectFirst("tbody a").attr("href"));
 
         List<String> slice = evidence.texts("tbody tr:first-child td");
         assertThat(slice).hasSize(11);
-        double product = slice.subList(3, 9).stream().mapToDouble(Double::parseDouble).reduce(1, (a, b) -> a * b);
+        double product =
+                slice.subList(3, 9).stream().mapToDouble(Double::parseDouble).reduce(1, (a, b) -> a * b);
         assertThat(Double.parseDouble(slice.get(9))).isCloseTo(product, org.assertj.core.api.Assertions.within(0.02));
-        assertThat(evidence.text()).contains("Reed Corner").contains("Thursday, 3 June").contains("3 bites, 2 with a size");
+        assertThat(evidence.text())
+                .contains("Reed Corner")
+                .contains("Thursday, 3 June")
+                .contains("3 bites, 2 with a size");
     }
 
     @Test
@@ -62,12 +73,16 @@ class RankingsPagesTest {
         Visitor angler = app.angler();
         String event = SampleEvents.practisedEvent(angler, "No such row");
 
-        assertThat(angler.get(event + "/rankings/evidence?spot=reed-corner&presentation=drop-shot").status()).isEqualTo(404);
+        assertThat(angler.get(event + "/rankings/evidence?spot=reed-corner&presentation=drop-shot")
+                        .status())
+                .isEqualTo(404);
     }
 
     /** Values come from many plans, in the background. */
     private static Visitor.Answer computed(Visitor angler, String path) {
-        org.awaitility.Awaitility.await().atMost(java.time.Duration.ofMinutes(2)).until(() -> angler.get(path).page().select("[data-again]").isEmpty());
+        org.awaitility.Awaitility.await()
+                .atMost(java.time.Duration.ofMinutes(2))
+                .until(() -> angler.get(path).page().select("[data-again]").isEmpty());
         return angler.get(path);
     }
 
@@ -77,8 +92,10 @@ class RankingsPagesTest {
         Visitor.Answer page = computed(angler, demoEvent(angler) + "/rankings");
 
         assertThat(page.page().select("th[aria-sort=descending]").text()).isEqualTo("Value, 2 h");
-        assertThat(page.texts("td[data-label='Value, 2 h']")).allMatch(t -> t.matches("\\d+ lb \\d+ oz"))
-                .isSortedAccordingTo(Comparator.comparingDouble(RankingsPagesTest::ounces).reversed());
+        assertThat(page.texts("td[data-label='Value, 2 h']"))
+                .allMatch(t -> t.matches("\\d+ lb \\d+ oz"))
+                .isSortedAccordingTo(
+                        Comparator.comparingDouble(RankingsPagesTest::ounces).reversed());
 
         Visitor.Answer sorted = angler.get(demoEvent(angler) + "/rankings?sort=adds");
         List<String> adds = sorted.texts("td[data-label=Adds]");
@@ -101,7 +118,9 @@ class RankingsPagesTest {
         angler.post(event + "/rankings/stop", "day", "1");
         angler.post(event + "/rankings/values", "day", "1");
 
-        assertThat(computed(angler, event + "/rankings").texts("td[data-label=Adds]")).isNotEmpty().doesNotContain("…");
+        assertThat(computed(angler, event + "/rankings").texts("td[data-label=Adds]"))
+                .isNotEmpty()
+                .doesNotContain("…");
     }
 
     @Test
@@ -120,15 +139,21 @@ class RankingsPagesTest {
     @Test
     void rowsStandSideBySideWithTheirReasons(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
-        String compare = demoEvent(angler) + "/rankings/compare?day=1&at=07:00&row=sill-ledge~drop-shot&row=kestle-docks~stick-worm&row=wend-weeds~swim-jig";
+        String compare = demoEvent(angler)
+                + "/rankings/compare?day=1&at=07:00&row=sill-ledge~drop-shot&row=kestle-docks~stick-worm&row=wend-weeds~swim-jig";
         Visitor.Answer page = computed(angler, compare);
 
         assertThat(page.texts(".side-by-side h2")).hasSize(3).first().asString().contains("Drop shot at Sill Ledge");
-        assertThat(page.texts(".side-by-side > section").get(0)).contains("Two hours here bring").contains("The best plan").contains("bites an hour, the lake");
+        assertThat(page.texts(".side-by-side > section").get(0))
+                .contains("Two hours here bring")
+                .contains("The best plan")
+                .contains("bites an hour, the lake");
         assertThat(page.texts(".side-by-side > section").get(1)).contains("No size known here");
         assertThat(page.texts(".side-by-side > section").get(2)).contains("Never fished here");
         assertThat(page.page().select("svg.compared")).hasSize(2);
         assertThat(page.texts("details table").getFirst()).contains("1–2 lb").contains("5 lb on");
-        assertThat(angler.get(demoEvent(angler) + "/rankings/compare?row=sill-ledge~drop-shot&row=nowhere~x").text()).contains("Choose two rows or more");
+        assertThat(angler.get(demoEvent(angler) + "/rankings/compare?row=sill-ledge~drop-shot&row=nowhere~x")
+                        .text())
+                .contains("Choose two rows or more");
     }
 }

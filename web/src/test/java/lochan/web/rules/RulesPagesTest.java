@@ -2,11 +2,11 @@ package lochan.web.rules;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import lochan.web.eventbook.Events;
 import java.util.Map;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
+import lochan.web.eventbook.Events;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -23,7 +23,9 @@ class RulesPagesTest {
 
         SampleEvents.form("Typed Open").forEach((name, typed) -> {
             if (!typed.equals("on")) {
-                assertThat(answer.value(name)).as(name).isEqualTo(typed.replace("42.6120", "42.612").replace("-116.9030", "-116.903"));
+                assertThat(answer.value(name))
+                        .as(name)
+                        .isEqualTo(typed.replace("42.6120", "42.612").replace("-116.9030", "-116.903"));
             }
         });
         assertThat(answer.header("Content-Type")).contains("text/html");
@@ -48,13 +50,28 @@ class RulesPagesTest {
             }
         });
         for (String wrong : new String[] {"targetGrams", "species/0/minLengthMm", "launch", "timeZone"}) {
-            String error = refused.page().getElementById(wrong).parent().select(".error").text();
+            String error = refused.page()
+                    .getElementById(wrong)
+                    .parent()
+                    .select(".error")
+                    .text();
             assertThat(error).as(wrong).contains("“" + fields.get(wrong) + "”");
         }
 
-        fields.putAll(Map.of("timeZone", "America/Boise", "launch", "42.6, -116.9", "targetGrams", "15", "species/0/minLengthMm", "14"));
-        assertThat(app.angler().post("/events/new", fields).texts(".field .error")).hasSize(3)
-                .anyMatch(e -> e.contains("no name")).anyMatch(e -> e.contains("limit is 0")).anyMatch(e -> e.contains("not after its start"));
+        fields.putAll(Map.of(
+                "timeZone",
+                "America/Boise",
+                "launch",
+                "42.6, -116.9",
+                "targetGrams",
+                "15",
+                "species/0/minLengthMm",
+                "14"));
+        assertThat(app.angler().post("/events/new", fields).texts(".field .error"))
+                .hasSize(3)
+                .anyMatch(e -> e.contains("no name"))
+                .anyMatch(e -> e.contains("limit is 0"))
+                .anyMatch(e -> e.contains("not after its start"));
     }
 
     @Test
@@ -76,13 +93,24 @@ class RulesPagesTest {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Logged Open");
         for (String weight : new String[] {"2-0", "2-1", "2-2"}) {
-            angler.post(event + "/competition/entries", "type", "catch", "code", "c" + weight, "species", "largemouth", "weight", weight);
+            angler.post(
+                    event + "/competition/entries",
+                    "type",
+                    "catch",
+                    "code",
+                    "c" + weight,
+                    "species",
+                    "largemouth",
+                    "weight",
+                    weight);
         }
         Map<String, String> coarseScale = SampleEvents.form("Logged Open");
         coarseScale.put("limit", "1");
         coarseScale.put("scaleGrams", "100 g");
 
-        assertThat(angler.post(event + "/rules", coarseScale).text()).contains("could not stand").contains("still in hand");
+        assertThat(angler.post(event + "/rules", coarseScale).text())
+                .contains("could not stand")
+                .contains("still in hand");
         assertThat(angler.get(event + "/competition").status()).isEqualTo(200);
     }
 
@@ -103,7 +131,8 @@ class RulesPagesTest {
     void anEventWithoutAnythingSaysWhatToDoNext(RunningApp app) {
         Visitor angler = app.angler();
         assertThat(angler.get("/events").text()).contains("No event yet").contains("import an event file");
-        String event = "/events/" + angler.post("/events/new", SampleEvents.form("Empty Open")).numberAfter("events");
+        String event = "/events/"
+                + angler.post("/events/new", SampleEvents.form("Empty Open")).numberAfter("events");
 
         assertThat(angler.get(event + "/spots").text()).contains("No spots yet");
         assertThat(angler.get(event + "/practice").text()).contains("Add a spot first");
@@ -129,12 +158,16 @@ class RulesPagesTest {
         angler.post(recent + "/delete");
         org.jooq.DSLContext db = app.bean(org.jooq.DSLContext.class);
         long id = Long.parseLong(event.replaceAll("\\D", ""));
-        assertThat(db.execute("UPDATE event SET deleted_at = deleted_at - INTERVAL 31 DAY WHERE id = ?", id)).isEqualTo(1);
+        assertThat(db.execute("UPDATE event SET deleted_at = deleted_at - INTERVAL 31 DAY WHERE id = ?", id))
+                .isEqualTo(1);
 
         assertThat(app.bean(Events.class).purge()).isGreaterThanOrEqualTo(1);
         for (org.jooq.Table<?> table : lochan.web.db.DefaultSchema.DEFAULT_SCHEMA.getTables()) {
             if (table.field("event_id") != null) {
-                assertThat(db.fetchCount(table, table.field("event_id", Long.class).eq(id))).as(table.getName()).isZero();
+                assertThat(db.fetchCount(
+                                table, table.field("event_id", Long.class).eq(id)))
+                        .as(table.getName())
+                        .isZero();
             }
         }
         assertThat(angler.post(event + "/restore").status()).isEqualTo(404);

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -17,13 +17,19 @@ class SpotPagesTest {
     void listsAndEditsSpots(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Spots");
-        assertThat(angler.get(event + "/spots").text()).contains("Reed Corner").contains("grass edge").contains("2 ft to 6 ft").contains("20%");
+        assertThat(angler.get(event + "/spots").text())
+                .contains("Reed Corner")
+                .contains("grass edge")
+                .contains("2 ft to 6 ft")
+                .contains("20%");
 
         Visitor.Answer edit = angler.get(event + "/spots/edit?spot=reed-corner");
         assertThat(edit.value("depthMaxM")).as("as it was typed").isEqualTo("6 ft");
         Map<String, String> form = edit.form("form.sheet");
         form.put("name", "Reed Bend");
-        assertThat(angler.post(event + "/spots/edit?spot=reed-corner", form).text()).contains("Reed Bend").doesNotContain("Reed Corner");
+        assertThat(angler.post(event + "/spots/edit?spot=reed-corner", form).text())
+                .contains("Reed Bend")
+                .doesNotContain("Reed Corner");
     }
 
     @Test
@@ -37,7 +43,10 @@ class SpotPagesTest {
         Visitor.Answer refused = angler.post(event + "/spots/new", fields);
 
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.texts(".field .error")).hasSize(3).anyMatch(e -> e.contains("no name")).anyMatch(e -> e.contains("crowd risk"))
+        assertThat(refused.texts(".field .error"))
+                .hasSize(3)
+                .anyMatch(e -> e.contains("no name"))
+                .anyMatch(e -> e.contains("crowd risk"))
                 .anyMatch(e -> e.contains("exchange them"));
         fields.put("position", "91, 0");
         assertThat(angler.post(event + "/spots/new", fields).text()).contains("latitude is 91");
@@ -48,18 +57,35 @@ class SpotPagesTest {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Waypoints");
         String gpx = angler.get(event + "/spots/gpx").body();
-        assertThat(gpx).contains("<name>Reed Corner</name>").contains("lat=\"42.630000\"").contains("<type>grass edge</type>");
-        assertThat(angler.get(event + "/spots/geojson").body()).contains("\"spotType\" : \"grass-edge\"").contains("-116.91");
+        assertThat(gpx)
+                .contains("<name>Reed Corner</name>")
+                .contains("lat=\"42.630000\"")
+                .contains("<type>grass edge</type>");
+        assertThat(angler.get(event + "/spots/geojson").body())
+                .contains("\"spotType\" : \"grass-edge\"")
+                .contains("-116.91");
 
         String other = SampleEvents.event(angler, "Other waypoints");
         angler.get(other + "/spots");
-        String more = gpx.replace("</gpx>", "<wpt lat=\"42.7\" lon=\"-116.9\"><name>Zoë &amp; rock</name></wpt><wpt lat=\"42.8\" lon=\"-116.9\"><name>Zoë &amp; rock</name></wpt></gpx>");
-        Visitor.Answer taken = angler.upload(other + "/spots/gpx", "file", "waypoints.gpx", more.getBytes(java.nio.charset.StandardCharsets.UTF_8));
-        assertThat(taken.text()).contains("2 spots added, 1 known already").contains("Zoë & rock").contains("unsorted");
+        String more = gpx.replace(
+                "</gpx>",
+                "<wpt lat=\"42.7\" lon=\"-116.9\"><name>Zoë &amp; rock</name></wpt><wpt lat=\"42.8\" lon=\"-116.9\"><name>Zoë &amp; rock</name></wpt></gpx>");
+        Visitor.Answer taken = angler.upload(
+                other + "/spots/gpx", "file", "waypoints.gpx", more.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        assertThat(taken.text())
+                .contains("2 spots added, 1 known already")
+                .contains("Zoë & rock")
+                .contains("unsorted");
 
         angler.get(other + "/spots");
-        assertThat(angler.upload(other + "/spots/gpx", "file", "bad.gpx", "<gpx/>".getBytes(java.nio.charset.StandardCharsets.UTF_8)).text())
-                .contains("has no waypoint").contains("nothing was changed");
+        assertThat(angler.upload(
+                                other + "/spots/gpx",
+                                "file",
+                                "bad.gpx",
+                                "<gpx/>".getBytes(java.nio.charset.StandardCharsets.UTF_8))
+                        .text())
+                .contains("has no waypoint")
+                .contains("nothing was changed");
     }
 
     @Test
@@ -83,15 +109,41 @@ class SpotPagesTest {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Idling");
         assertThat(angler.get(event + "/spots/waypoints").text()).contains("No waypoints yet");
-        Map<String, String> fields = new java.util.LinkedHashMap<>(Map.of("code", "m1", "position", "42.63, -116.91", "seen", "left, 90 ft", "heading", "90",
-                "fishPosition", "off-edge", "fishDepthM", "25 ft", "waterDepthM", "22", "bottom", "hard", "bait", "yes", "note", "Two arches"));
-        assertThat(angler.post(event + "/spots/waypoints", fields).texts(".field .error")).singleElement().asString().contains("deeper than the water");
+        Map<String, String> fields = new java.util.LinkedHashMap<>(Map.of(
+                "code",
+                "m1",
+                "position",
+                "42.63, -116.91",
+                "seen",
+                "left, 90 ft",
+                "heading",
+                "90",
+                "fishPosition",
+                "off-edge",
+                "fishDepthM",
+                "25 ft",
+                "waterDepthM",
+                "22",
+                "bottom",
+                "hard",
+                "bait",
+                "yes",
+                "note",
+                "Two arches"));
+        assertThat(angler.post(event + "/spots/waypoints", fields).texts(".field .error"))
+                .singleElement()
+                .asString()
+                .contains("deeper than the water");
         fields.put("fishDepthM", "18");
         angler.post(event + "/spots/waypoints", fields);
         Visitor.Answer marked = angler.post(event + "/spots/waypoints", fields);
 
-        assertThat(marked.texts(".log li")).as("sent twice, it is there once").singleElement().asString()
-                .contains("fish off the edge at 18 ft · 22 ft of water · hard bottom · bait · Two arches").contains("42.63025, -116.91000")
+        assertThat(marked.texts(".log li"))
+                .as("sent twice, it is there once")
+                .singleElement()
+                .asString()
+                .contains("fish off the edge at 18 ft · 22 ft of water · hard bottom · bait · Two arches")
+                .contains("42.63025, -116.91000")
                 .contains("Add to Reed Corner, 30 yd off");
         Visitor.Answer spot = angler.get(event + "/spots/new?waypoint=m1");
         assertThat(spot.value("position")).startsWith("42.63024");
@@ -100,23 +152,45 @@ class SpotPagesTest {
         form.put("name", "Arch Ledge");
         form.put("spotType", "channel ledge");
         angler.post(event + "/spots/new", form);
-        assertThat(angler.get(event + "/spots/waypoints").texts(".log li")).singleElement().asString().contains("on Arch Ledge");
-        assertThat(angler.get(event + "/spots/edit?spot=arch-ledge").text()).contains("Waypoints here").contains("Two arches");
+        assertThat(angler.get(event + "/spots/waypoints").texts(".log li"))
+                .singleElement()
+                .asString()
+                .contains("on Arch Ledge");
+        assertThat(angler.get(event + "/spots/edit?spot=arch-ledge").text())
+                .contains("Waypoints here")
+                .contains("Two arches");
 
         angler.post(event + "/spots/waypoints/put?waypoint=m1&spot=reed-corner");
-        assertThat(angler.get(event + "/export").body()).contains("\"spot\": \"reed-corner\"").contains("\"position\": \"off-edge\"");
+        assertThat(angler.get(event + "/export").body())
+                .contains("\"spot\": \"reed-corner\"")
+                .contains("\"position\": \"off-edge\"");
         Visitor.Answer gone = angler.post(event + "/spots/waypoints/delete?waypoint=m1");
         assertThat(gone.texts(".log li")).isEmpty();
-        assertThat(angler.post(gone.page().selectFirst(".note form").attr("action")).texts(".log li")).hasSize(1);
+        assertThat(angler.post(gone.page().selectFirst(".note form").attr("action"))
+                        .texts(".log li"))
+                .hasSize(1);
     }
 
     @Test
     void aSpotTheCompetitionLogNamesStays(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Named");
-        angler.post(event + "/competition/entries", "type", "catch", "code", "c1", "species", "largemouth", "weight", "2-0", "spot", "reed-corner");
+        angler.post(
+                event + "/competition/entries",
+                "type",
+                "catch",
+                "code",
+                "c1",
+                "species",
+                "largemouth",
+                "weight",
+                "2-0",
+                "spot",
+                "reed-corner");
 
-        assertThat(angler.post(event + "/spots/delete?spot=reed-corner").text()).contains("stays").contains("Reed Corner");
+        assertThat(angler.post(event + "/spots/delete?spot=reed-corner").text())
+                .contains("stays")
+                .contains("Reed Corner");
     }
 
     @Test
@@ -125,6 +199,7 @@ class SpotPagesTest {
         String event = SampleEvents.event(angler, "Two corners");
         angler.post(event + "/spots/new", SampleEvents.spot("Reed Corner"));
 
-        assertThat(angler.get(event + "/spots").page().select("a[href$='spot=reed-corner-2']")).hasSize(1);
+        assertThat(angler.get(event + "/spots").page().select("a[href$='spot=reed-corner-2']"))
+                .hasSize(1);
     }
 }

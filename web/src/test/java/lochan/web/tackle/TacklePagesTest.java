@@ -15,7 +15,19 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class TacklePagesTest {
 
     private static Map<String, String> rod(String name) {
-        Map<String, String> fields = new LinkedHashMap<>(Map.of("name", name, "length", "7-2", "power", "medium-heavy", "action", "fast", "lineKind", "braid", "lineKg", "40 lb"));
+        Map<String, String> fields = new LinkedHashMap<>(Map.of(
+                "name",
+                name,
+                "length",
+                "7-2",
+                "power",
+                "medium-heavy",
+                "action",
+                "fast",
+                "lineKind",
+                "braid",
+                "lineKg",
+                "40 lb"));
         fields.put("inBoat", "on");
         return fields;
     }
@@ -23,18 +35,29 @@ class TacklePagesTest {
     @Test
     void aRodIsAddedChangedTakenAshoreDeletedAndBroughtBack(RunningApp app) {
         Visitor angler = app.angler();
-        assertThat(angler.get("/tackle").text()).contains("No rods yet").contains("The box is empty").contains("37 lures");
-        assertThat(angler.post("/tackle/rod", rod("Grass rod")).text()).contains("“Grass rod” saved").contains("7 ft 2 in").contains("40 lb braid").contains("in the boat");
+        assertThat(angler.get("/tackle").text())
+                .contains("No rods yet")
+                .contains("The box is empty")
+                .contains("37 lures");
+        assertThat(angler.post("/tackle/rod", rod("Grass rod")).text())
+                .contains("“Grass rod” saved")
+                .contains("7 ft 2 in")
+                .contains("40 lb braid")
+                .contains("in the boat");
         Visitor.Answer edit = angler.get("/tackle/rod?rod=grass-rod");
         assertThat(edit.value("length")).as("as it was typed").isEqualTo("7-2");
         Map<String, String> form = edit.form("form.sheet");
         form.put("leaderKind", "fluorocarbon");
         form.put("leaderKg", "8");
         assertThat(angler.post("/tackle/rod", form).text()).contains("40 lb braid to 8 lb fluorocarbon");
-        assertThat(angler.post("/tackle/boat", "kind", "ROD", "code", "grass-rod", "inBoat", "false").text()).contains("ashore");
+        assertThat(angler.post("/tackle/boat", "kind", "ROD", "code", "grass-rod", "inBoat", "false")
+                        .text())
+                .contains("ashore");
         Visitor.Answer deleted = angler.post("/tackle/delete?kind=ROD&code=grass-rod");
         assertThat(deleted.text()).contains("“Grass rod” deleted").contains("No rods yet");
-        assertThat(angler.post("/tackle/restore?kind=ROD&code=grass-rod").text()).contains("Grass rod").contains("8 lb fluorocarbon");
+        assertThat(angler.post("/tackle/restore?kind=ROD&code=grass-rod").text())
+                .contains("Grass rod")
+                .contains("8 lb fluorocarbon");
     }
 
     @Test
@@ -46,46 +69,104 @@ class TacklePagesTest {
         fields.put("leaderKind", "braid");
         Visitor.Answer refused = angler.post("/tackle/rod", fields);
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.texts(".field .error")).anyMatch(e -> e.contains("no name")).anyMatch(e -> e.contains("“long” is not the length of a rod"))
-                .anyMatch(e -> e.contains("“900 lb” is out of range")).anyMatch(e -> e.contains("leader has no strength"));
+        assertThat(refused.texts(".field .error"))
+                .anyMatch(e -> e.contains("no name"))
+                .anyMatch(e -> e.contains("“long” is not the length of a rod"))
+                .anyMatch(e -> e.contains("“900 lb” is out of range"))
+                .anyMatch(e -> e.contains("leader has no strength"));
         assertThat(refused.value("length")).isEqualTo("long");
-        assertThat(angler.post("/tackle/item", "name", "Jig", "kind", "lure", "count", "1").texts(".field .error")).singleElement().asString().contains("which lure of the catalogue");
-        assertThat(angler.post("/tackle/item", "name", "Jig", "kind", "lure", "lure", "magic", "count", "-1").texts(".field .error")).hasSize(2);
+        assertThat(angler.post("/tackle/item", "name", "Jig", "kind", "lure", "count", "1")
+                        .texts(".field .error"))
+                .singleElement()
+                .asString()
+                .contains("which lure of the catalogue");
+        assertThat(angler.post("/tackle/item", "name", "Jig", "kind", "lure", "lure", "magic", "count", "-1")
+                        .texts(".field .error"))
+                .hasSize(2);
     }
 
     @Test
     void theBoxHoldsLuresHooksAndLeaders(RunningApp app) {
         Visitor angler = app.angler();
-        assertThat(angler.post("/tackle/item", "name", "Swim jig, white", "kind", "lure", "lure", "swim-jig", "grams", "3/8", "colour", "bold", "count", "3", "inBoat", "on").text())
-                .contains("Swim jig, white").contains("3/8 oz").contains("bold");
-        assertThat(angler.get("/tackle/item?item=swim-jig-white").value("grams")).isEqualTo("3/8");
-        assertThat(angler.post("/tackle/item", "name", "Leader", "kind", "leader", "lineKind", "fluorocarbon", "lineKg", "12", "count", "1").text()).contains("leader, 12 lb fluorocarbon");
+        assertThat(angler.post(
+                                "/tackle/item",
+                                "name",
+                                "Swim jig, white",
+                                "kind",
+                                "lure",
+                                "lure",
+                                "swim-jig",
+                                "grams",
+                                "3/8",
+                                "colour",
+                                "bold",
+                                "count",
+                                "3",
+                                "inBoat",
+                                "on")
+                        .text())
+                .contains("Swim jig, white")
+                .contains("3/8 oz")
+                .contains("bold");
+        assertThat(angler.get("/tackle/item?item=swim-jig-white").value("grams"))
+                .isEqualTo("3/8");
+        assertThat(angler.post(
+                                "/tackle/item",
+                                "name",
+                                "Leader",
+                                "kind",
+                                "leader",
+                                "lineKind",
+                                "fluorocarbon",
+                                "lineKg",
+                                "12",
+                                "count",
+                                "1")
+                        .text())
+                .contains("leader, 12 lb fluorocarbon");
     }
 
     @Test
     void aSheetIsChangedAndGoesBackToHowItShips(RunningApp app) {
         Visitor angler = app.angler();
         Map<String, String> form = angler.get("/tackle/lure?lure=umbrella-rig").form("form.sheet");
-        assertThat(form).containsEntry("hookCount", "3").containsEntry("teasers", "2").containsEntry("weights", "1, 1 1/2, 2");
+        assertThat(form)
+                .containsEntry("hookCount", "3")
+                .containsEntry("teasers", "2")
+                .containsEntry("weights", "1, 1 1/2, 2");
         form.put("hookCount", "5");
         form.put("teasers", "0");
-        assertThat(angler.post("/tackle/lure", form).text()).contains("“Umbrella rig” saved").contains("5 hooks").contains("yours");
-        assertThat(angler.get("/tackle/lure?lure=umbrella-rig").value("hookCount")).isEqualTo("5");
-        assertThat(angler.post("/tackle/delete?kind=LURE&code=umbrella-rig").text()).contains("as in the catalogue again").contains("3 hooks, 2 teasers");
-        assertThat(angler.post("/tackle/restore?kind=LURE&code=umbrella-rig").text()).contains("5 hooks");
+        assertThat(angler.post("/tackle/lure", form).text())
+                .contains("“Umbrella rig” saved")
+                .contains("5 hooks")
+                .contains("yours");
+        assertThat(angler.get("/tackle/lure?lure=umbrella-rig").value("hookCount"))
+                .isEqualTo("5");
+        assertThat(angler.post("/tackle/delete?kind=LURE&code=umbrella-rig").text())
+                .contains("as in the catalogue again")
+                .contains("3 hooks, 2 teasers");
+        assertThat(angler.post("/tackle/restore?kind=LURE&code=umbrella-rig").text())
+                .contains("5 hooks");
     }
 
     @Test
     void anotherPresentationNeedsWhatPathsAndAdviceGoBy(RunningApp app) {
         Visitor angler = app.angler();
-        Visitor.Answer refused = angler.post("/tackle/lure", "name", "Crawling bug", "motion", "dives", "depthFrom", "3", "depthTo", "1");
+        Visitor.Answer refused = angler.post(
+                "/tackle/lure", "name", "Crawling bug", "motion", "dives", "depthFrom", "3", "depthTo", "1");
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.texts(".error")).anyMatch(e -> e.contains("family")).anyMatch(e -> e.contains("exchange them")).anyMatch(e -> e.contains("How deep it dives"))
-                .anyMatch(e -> e.contains("one mood")).anyMatch(e -> e.contains("usual weights are missing"));
+        assertThat(refused.texts(".error"))
+                .anyMatch(e -> e.contains("family"))
+                .anyMatch(e -> e.contains("exchange them"))
+                .anyMatch(e -> e.contains("How deep it dives"))
+                .anyMatch(e -> e.contains("one mood"))
+                .anyMatch(e -> e.contains("usual weights are missing"));
         Map<String, String> form = angler.get("/tackle/lure?lure=tube").form("form.sheet");
         form.remove("lure");
         form.put("name", "Crawling bug");
-        assertThat(angler.post("/tackle/lure", form).text()).contains("Crawling bug").contains("38 lures");
+        assertThat(angler.post("/tackle/lure", form).text())
+                .contains("Crawling bug")
+                .contains("38 lures");
     }
 
     @Test
@@ -106,12 +187,33 @@ class TacklePagesTest {
     void tackleGoesOutAndIntoAnotherAccount(RunningApp app) {
         Visitor angler = app.angler();
         angler.post("/tackle/rod", rod("Grass rod"));
-        angler.post("/tackle/item", "name", "Walker", "kind", "lure", "lure", "walking-topwater", "count", "2", "inBoat", "on");
+        angler.post(
+                "/tackle/item",
+                "name",
+                "Walker",
+                "kind",
+                "lure",
+                "lure",
+                "walking-topwater",
+                "count",
+                "2",
+                "inBoat",
+                "on");
         byte[] file = angler.get("/tackle/export").body().getBytes(StandardCharsets.UTF_8);
         Visitor other = app.angler();
         other.get("/tackle");
-        assertThat(other.upload("/tackle/import", "file", "tackle.json", file).text()).contains("1 rods, 1 things of the box").contains("Grass rod").contains("Walker");
-        assertThat(other.upload("/tackle/import", "file", "bad.json", "{\"lochanTackle\":2}".getBytes(StandardCharsets.UTF_8)).text()).contains("nothing was changed").contains("/lochanTackle");
+        assertThat(other.upload("/tackle/import", "file", "tackle.json", file).text())
+                .contains("1 rods, 1 things of the box")
+                .contains("Grass rod")
+                .contains("Walker");
+        assertThat(other.upload(
+                                "/tackle/import",
+                                "file",
+                                "bad.json",
+                                "{\"lochanTackle\":2}".getBytes(StandardCharsets.UTF_8))
+                        .text())
+                .contains("nothing was changed")
+                .contains("/lochanTackle");
     }
 
     @Test
@@ -126,9 +228,15 @@ class TacklePagesTest {
         assertThat(other.get("/tackle/item?item=secret-bait").status()).isEqualTo(404);
         for (String kind : new String[] {"ROD", "ITEM"}) {
             String code = kind.equals("ROD") ? "secret-rod" : "secret-bait";
-            assertThat(other.post("/tackle/delete?kind=" + kind + "&code=" + code).status()).isEqualTo(404);
-            assertThat(other.post("/tackle/restore?kind=" + kind + "&code=" + code).status()).isEqualTo(404);
-            assertThat(other.post("/tackle/boat", "kind", kind, "code", code, "inBoat", "true").status()).isEqualTo(404);
+            assertThat(other.post("/tackle/delete?kind=" + kind + "&code=" + code)
+                            .status())
+                    .isEqualTo(404);
+            assertThat(other.post("/tackle/restore?kind=" + kind + "&code=" + code)
+                            .status())
+                    .isEqualTo(404);
+            assertThat(other.post("/tackle/boat", "kind", kind, "code", code, "inBoat", "true")
+                            .status())
+                    .isEqualTo(404);
         }
         other.post("/tackle/rod", rod("Secret rod"));
         assertThat(owner.get("/tackle/export").body()).isEqualTo(before);

@@ -23,7 +23,7 @@ public record RunningApp(URI address, ApplicationContext context, Runnable stop)
     /** Asks for the application with its demo. */
     @Target(ElementType.PARAMETER)
     @Retention(RetentionPolicy.RUNTIME)
-    public @interface Demo { }
+    public @interface Demo {}
 
     public <T> T bean(Class<T> type) {
         return context.getBean(type);
@@ -44,7 +44,7 @@ public record RunningApp(URI address, ApplicationContext context, Runnable stop)
      *
      * @param visitor signed in to it
      */
-    public record Account(String name, String password, Visitor visitor) { }
+    public record Account(String name, String password, Visitor visitor) {}
 
     public Account account() {
         String name = "angler " + UUID.randomUUID();

@@ -10,7 +10,7 @@ import java.util.Map;
 /** Fields of forms as an angler fills them in, and the small event they make. */
 public final class SampleEvents {
 
-    private SampleEvents() { }
+    private SampleEvents() {}
 
     /** A one-day event of two fish on 5 June 2027. */
     public static Map<String, String> form(String name) {
@@ -37,7 +37,9 @@ public final class SampleEvents {
     public static String demoAgain(Visitor angler) {
         try (InputStream in = SampleEvents.class.getResourceAsStream("/demo/two-arms-open.event.json")) {
             angler.get("/events");
-            return "/events/" + angler.upload("/events/import", "file", "again.event.json", in.readAllBytes()).numberAfter("events");
+            return "/events/"
+                    + angler.upload("/events/import", "file", "again.event.json", in.readAllBytes())
+                            .numberAfter("events");
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -77,7 +79,11 @@ public final class SampleEvents {
         Instant start = Instant.parse("2027-06-03T12:50:00Z");
         for (int s = 0; s < 5400; s += 5) {
             double lat = s < 3600 ? 42.63 : s < 3900 ? 42.63 + (s - 3600) * 1e-4 : 42.66;
-            gpx.append("<trkpt lat=\"").append(lat).append("\" lon=\"-116.91\"><time>").append(start.plusSeconds(s)).append("</time></trkpt>");
+            gpx.append("<trkpt lat=\"")
+                    .append(lat)
+                    .append("\" lon=\"-116.91\"><time>")
+                    .append(start.plusSeconds(s))
+                    .append("</time></trkpt>");
         }
         return gpx + "</trkseg></trk></gpx>";
     }
@@ -93,12 +99,45 @@ public final class SampleEvents {
     /** The same with an hour of practice: two fish landed and one missed on a swim jig. */
     public static String practisedEvent(Visitor angler, String name) {
         String event = event(angler, name);
-        String stop = angler.post(event + "/practice/stops/new", stop("reed-corner")).path().replaceAll(".*stop=", "");
-        angler.post(event + "/practice/stops/bites?stop=" + stop, "code", "b1", "outcome", "landed", "size", "3-4", "how", "scale",
-                "species", "largemouth", "presentation", "swim-jig");
-        angler.post(event + "/practice/stops/bites?stop=" + stop, "code", "b2", "outcome", "landed", "size", "about 2", "how", "guess",
-                "species", "largemouth", "presentation", "swim-jig");
-        angler.post(event + "/practice/stops/bites?stop=" + stop, "code", "b3", "outcome", "missed", "presentation", "swim-jig");
+        String stop = angler.post(event + "/practice/stops/new", stop("reed-corner"))
+                .path()
+                .replaceAll(".*stop=", "");
+        angler.post(
+                event + "/practice/stops/bites?stop=" + stop,
+                "code",
+                "b1",
+                "outcome",
+                "landed",
+                "size",
+                "3-4",
+                "how",
+                "scale",
+                "species",
+                "largemouth",
+                "presentation",
+                "swim-jig");
+        angler.post(
+                event + "/practice/stops/bites?stop=" + stop,
+                "code",
+                "b2",
+                "outcome",
+                "landed",
+                "size",
+                "about 2",
+                "how",
+                "guess",
+                "species",
+                "largemouth",
+                "presentation",
+                "swim-jig");
+        angler.post(
+                event + "/practice/stops/bites?stop=" + stop,
+                "code",
+                "b3",
+                "outcome",
+                "missed",
+                "presentation",
+                "swim-jig");
         return event;
     }
 }

@@ -26,7 +26,10 @@ public final class Visitor {
     private static final Duration PATIENCE = Duration.ofSeconds(60);
 
     private final URI address;
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
+    private final HttpClient client = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .followRedirects(HttpClient.Redirect.NORMAL)
+            .build();
     private String token = "";
 
     /** @param address of a running application */
@@ -56,7 +59,8 @@ public final class Visitor {
 
         /** Value of a form's field. */
         public String value(String name) {
-            Element field = page().selectFirst("[name=\"" + name + "\"]:not([type=radio]):not([type=checkbox]), [name=\"" + name + "\"][checked]");
+            Element field = page().selectFirst("[name=\"" + name
+                    + "\"]:not([type=radio]):not([type=checkbox]), [name=\"" + name + "\"][checked]");
             if (field == null) {
                 return null;
             }
@@ -67,13 +71,18 @@ public final class Visitor {
         /** All fields of the form that a selector finds, as they stand. */
         public Map<String, String> form(String selector) {
             Map<String, String> fields = new LinkedHashMap<>();
-            ((org.jsoup.nodes.FormElement) page().selectFirst(selector)).formData().forEach(f -> fields.put(f.key(), f.value()));
-            page().select(selector + " input[type=radio][checked][value='']").forEach(r -> fields.put(r.attr("name"), ""));
+            ((org.jsoup.nodes.FormElement) page().selectFirst(selector))
+                    .formData()
+                    .forEach(f -> fields.put(f.key(), f.value()));
+            page().select(selector + " input[type=radio][checked][value='']")
+                    .forEach(r -> fields.put(r.attr("name"), ""));
             return fields;
         }
 
         public String header(String name) {
-            return headers.getOrDefault(name.toLowerCase(java.util.Locale.ROOT), List.of()).stream().findFirst().orElse(null);
+            return headers.getOrDefault(name.toLowerCase(java.util.Locale.ROOT), List.of()).stream()
+                    .findFirst()
+                    .orElse(null);
         }
 
         /** Number behind a part of the path, as the event's in {@code /events/7/rules}. */
@@ -91,13 +100,17 @@ public final class Visitor {
 
     /** What comes over a stream until it ends. */
     public java.util.concurrent.CompletableFuture<String> open(String path) {
-        return client.sendAsync(HttpRequest.newBuilder(address.resolve(path)).GET().build(), BodyHandlers.ofString()).thenApply(HttpResponse::body);
+        return client.sendAsync(
+                        HttpRequest.newBuilder(address.resolve(path)).GET().build(), BodyHandlers.ofString())
+                .thenApply(HttpResponse::body);
     }
 
     /** A file as it is. */
     public byte[] bytes(String path) {
         try {
-            return client.send(HttpRequest.newBuilder(address.resolve(path)).GET().build(), BodyHandlers.ofByteArray()).body();
+            return client.send(
+                            HttpRequest.newBuilder(address.resolve(path)).GET().build(), BodyHandlers.ofByteArray())
+                    .body();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {
@@ -133,30 +146,45 @@ public final class Visitor {
     public Answer postAsIs(String path, Map<String, String> fields, String csrf) {
         List<String> pairs = new ArrayList<>(List.of("_csrf=" + encoded(csrf)));
         fields.forEach((k, v) -> pairs.add(encoded(k) + "=" + encoded(v)));
-        return send(HttpRequest.newBuilder(address.resolve(path)).header("Content-Type", "application/x-www-form-urlencoded")
+        return send(HttpRequest.newBuilder(address.resolve(path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(BodyPublishers.ofString(String.join("&", pairs))));
     }
 
     /** Posts as a page's script does. */
     public Answer postJson(String path, String body) {
-        return send(HttpRequest.newBuilder(address.resolve(path)).timeout(PATIENCE).header("Content-Type", "application/json").header("X-CSRF-TOKEN", token).POST(BodyPublishers.ofString(body)));
+        return send(HttpRequest.newBuilder(address.resolve(path))
+                .timeout(PATIENCE)
+                .header("Content-Type", "application/json")
+                .header("X-CSRF-TOKEN", token)
+                .POST(BodyPublishers.ofString(body)));
     }
 
     /** Sends a file as a form of several parts. */
     public Answer upload(String path, String field, String fileName, byte[] content) {
         String boundary = "----lochan-test";
-        String head = "--" + boundary + "\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n" + token + "\r\n--" + boundary
-                + "\r\nContent-Disposition: form-data; name=\"" + field + "\"; filename=\"" + fileName + "\"\r\nContent-Type: application/json\r\n\r\n";
-        return send(HttpRequest.newBuilder(address.resolve(path)).header("Content-Type", "multipart/form-data; boundary=" + boundary)
-                .POST(BodyPublishers.ofByteArrays(List.of(head.getBytes(StandardCharsets.UTF_8), content,
+        String head = "--" + boundary + "\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n" + token + "\r\n--"
+                + boundary + "\r\nContent-Disposition: form-data; name=\"" + field + "\"; filename=\"" + fileName
+                + "\"\r\nContent-Type: application/json\r\n\r\n";
+        return send(HttpRequest.newBuilder(address.resolve(path))
+                .header("Content-Type", "multipart/form-data; boundary=" + boundary)
+                .POST(BodyPublishers.ofByteArrays(List.of(
+                        head.getBytes(StandardCharsets.UTF_8),
+                        content,
                         ("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8)))));
     }
 
     private Answer send(HttpRequest.Builder request) {
         try {
             HttpResponse<String> response = client.send(request.build(), BodyHandlers.ofString());
-            String query = response.uri().getQuery() == null ? "" : "?" + response.uri().getRawQuery();
-            return new Answer(response.statusCode(), response.uri().getPath() + query, response.body(), response.headers().map());
+            String query = response.uri().getQuery() == null
+                    ? ""
+                    : "?" + response.uri().getRawQuery();
+            return new Answer(
+                    response.statusCode(),
+                    response.uri().getPath() + query,
+                    response.body(),
+                    response.headers().map());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

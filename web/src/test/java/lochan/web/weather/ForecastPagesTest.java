@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import lochan.web.TestServers;
-import lochan.web.testing.SampleEvents;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -15,7 +15,19 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class ForecastPagesTest {
 
     private static Map<String, String> row(int row, String from, String to, String wind) {
-        return new LinkedHashMap<>(Map.of("day", "1", row + "/from", from, row + "/to", to, row + "/wind", wind, row + "/windFrom", "sw", row + "/sky", "cloudy"));
+        return new LinkedHashMap<>(Map.of(
+                "day",
+                "1",
+                row + "/from",
+                from,
+                row + "/to",
+                to,
+                row + "/wind",
+                wind,
+                row + "/windFrom",
+                "sw",
+                row + "/sky",
+                "cloudy"));
     }
 
     @Test
@@ -32,13 +44,15 @@ class ForecastPagesTest {
         assertThat(kept.value("1/windFrom")).isEqualTo("SW");
         assertThat(kept.value("0/wind")).isEqualTo("8");
         Visitor.Answer plan = angler.get(event + "/plan");
-        assertThat(plan.texts(".beads .sky ~ title, .beads g title")).anyMatch(t -> t.equals("Wind SW 8 mph, cloudy"))
+        assertThat(plan.texts(".beads .sky ~ title, .beads g title"))
+                .anyMatch(t -> t.equals("Wind SW 8 mph, cloudy"))
                 .anyMatch(t -> t.equals("Wind SW 20 mph, rough on open water, cloudy, lightning"));
         assertThat(plan.page().select(".sky.lightning")).hasSize(1);
         assertThat(angler.get(event + "/export").body()).contains("\"lightning\": true");
 
         Visitor.Answer other = angler.post(event + "/practice/forecast", row(0, "06:00", "15:00", "3"));
-        Visitor.Answer undone = angler.post(other.page().selectFirst(".note form").attr("action"));
+        Visitor.Answer undone =
+                angler.post(other.page().selectFirst(".note form").attr("action"));
         assertThat(undone.value("1/wind")).isEqualTo("20");
     }
 
@@ -54,7 +68,10 @@ class ForecastPagesTest {
         Visitor.Answer refused = angler.post(event + "/practice/forecast", fields);
 
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.texts(".note.trouble li")).anyMatch(t -> t.contains("gusty")).anyMatch(t -> t.contains("uphill")).anyMatch(t -> t.contains("From when?"))
+        assertThat(refused.texts(".note.trouble li"))
+                .anyMatch(t -> t.contains("gusty"))
+                .anyMatch(t -> t.contains("uphill"))
+                .anyMatch(t -> t.contains("From when?"))
                 .anyMatch(t -> t.contains("there is a forecast already, until 10:00"));
         assertThat(refused.value("0/wind")).isEqualTo("gusty");
         assertThat(angler.get(event + "/practice/forecast").value("0/wind")).isEmpty();

@@ -12,6 +12,7 @@ final class Bays {
 
     /** Half the width of a mouth, m. */
     private static final double[] HALF_MOUTHS_M = {15, 30, 60};
+
     private static final double LEAST_AREA_M2 = 2_500;
     /** A larger share of the water is no bay but an arm of the lake. */
     private static final double LARGEST_SHARE = 0.2;
@@ -23,7 +24,7 @@ final class Bays {
      * @param mouth   a cell in its mouth
      * @param outside the nearest open water of the main lake
      */
-    record Pocket(int[] cells, int mouth, int outside) { }
+    record Pocket(int[] cells, int mouth, int outside) {}
 
     private final DepthGrid grid;
     private final float[] toShore;
@@ -54,7 +55,9 @@ final class Bays {
         if (cores.size() < 2) {
             return List.of();
         }
-        int[] main = cores.stream().max((a, b) -> Integer.compare(a.length, b.length)).orElseThrow();
+        int[] main = cores.stream()
+                .max((a, b) -> Integer.compare(a.length, b.length))
+                .orElseThrow();
         int[] owner = spread(cores);
         int mainNumber = owner[main[0]];
         int[] counts = new int[cores.size()];
@@ -67,9 +70,13 @@ final class Bays {
         int[] mouths = mouths(owner, mainNumber, cores.size());
         List<Pocket> pockets = new ArrayList<>();
         for (int k = 0; k < cores.size(); k++) {
-            if (mouths[k] >= 0 && counts[k] * grid.cellAreaM2() >= LEAST_AREA_M2 && counts[k] <= LARGEST_SHARE * water) {
+            if (mouths[k] >= 0
+                    && counts[k] * grid.cellAreaM2() >= LEAST_AREA_M2
+                    && counts[k] <= LARGEST_SHARE * water) {
                 int number = k;
-                int[] cells = java.util.stream.IntStream.range(0, owner.length).filter(i -> owner[i] == number).toArray();
+                int[] cells = java.util.stream.IntStream.range(0, owner.length)
+                        .filter(i -> owner[i] == number)
+                        .toArray();
                 pockets.add(new Pocket(cells, mouths[k], nearest(main, mouths[k])));
             }
         }
@@ -110,7 +117,9 @@ final class Bays {
             if (owner[i] >= 0 && owner[i] != main) {
                 grid.neighbours(i, near);
                 for (int n : near) {
-                    if (n >= 0 && owner[n] == main && (mouths[owner[i]] < 0 || toShore[i] > toShore[mouths[owner[i]]])) {
+                    if (n >= 0
+                            && owner[n] == main
+                            && (mouths[owner[i]] < 0 || toShore[i] > toShore[mouths[owner[i]]])) {
                         mouths[owner[i]] = i;
                     }
                 }

@@ -14,11 +14,26 @@ import lochan.core.Coded;
  * @param deepWaterM  metres to water at least 3 m deeper; null: there is none
  * @param why         the reason in words, metric
  */
-public record Candidate(Kind kind, int cell, double depthM, Double prominenceM, Double otherRiseM, double areaM2, Double deepWaterM, String why) {
+public record Candidate(
+        Kind kind,
+        int cell,
+        double depthM,
+        Double prominenceM,
+        Double otherRiseM,
+        double areaM2,
+        Double deepWaterM,
+        String why) {
 
     /** What shape it is. */
     public enum Kind implements Coded {
-        HUMP("hump"), SADDLE("saddle"), POINT("point"), LEDGE("ledge"), BLUFF("bluff"), FLAT("flat"), POCKET("pocket"), STAGING("staging");
+        HUMP("hump"),
+        SADDLE("saddle"),
+        POINT("point"),
+        LEDGE("ledge"),
+        BLUFF("bluff"),
+        FLAT("flat"),
+        POCKET("pocket"),
+        STAGING("staging");
 
         private final String code;
 

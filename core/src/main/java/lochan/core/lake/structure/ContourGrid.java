@@ -14,6 +14,7 @@ public final class ContourGrid {
 
     /** Cells of the longer side. */
     private static final int CELLS = 600;
+
     private static final double SMALLEST_CELL_M = 4;
     private static final int COARSEST = 40;
     private static final double RELAXATION = 1.85;
@@ -31,6 +32,7 @@ public final class ContourGrid {
     private final double[] depths;
     /** Sums and counts of the lines through a cell. */
     private final double[] lineSum;
+
     private final int[] lineCount;
 
     /**
@@ -47,7 +49,8 @@ public final class ContourGrid {
     }
 
     private ContourGrid(Lake lake, int cells) {
-        List<Position> shore = lake.bodies().stream().flatMap(b -> b.shore().stream()).toList();
+        List<Position> shore =
+                lake.bodies().stream().flatMap(b -> b.shore().stream()).toList();
         double south = shore.stream().mapToDouble(Position::lat).min().orElseThrow();
         double top = shore.stream().mapToDouble(Position::lat).max().orElseThrow();
         double left = shore.stream().mapToDouble(Position::lon).min().orElseThrow();
@@ -81,7 +84,8 @@ public final class ContourGrid {
             grid.solve(coarse);
             if (cells == CELLS) {
                 if (Arrays.stream(grid.lineCount).allMatch(n -> n == 0)) {
-                    throw new BadGridException("none of the " + lines.size() + " lines of depth lies on the lake: check that both are in longitude and latitude");
+                    throw new BadGridException("none of the " + lines.size()
+                            + " lines of depth lies on the lake: check that both are in longitude and latitude");
                 }
                 return grid.grid();
             }
@@ -101,18 +105,21 @@ public final class ContourGrid {
     private void fill(Lake.Body body) {
         for (int row = 0; row < rows; row++) {
             double lat = lat(row);
-            double[] crossings = body.rings().stream().flatMapToDouble(ring -> {
-                double[] found = new double[ring.size()];
-                int n = 0;
-                for (int i = 0; i < ring.size(); i++) {
-                    Position a = ring.get(i);
-                    Position b = ring.get((i + 1) % ring.size());
-                    if (a.lat() > lat != b.lat() > lat) {
-                        found[n++] = a.lon() + (lat - a.lat()) / (b.lat() - a.lat()) * (b.lon() - a.lon());
-                    }
-                }
-                return Arrays.stream(found, 0, n);
-            }).sorted().toArray();
+            double[] crossings = body.rings().stream()
+                    .flatMapToDouble(ring -> {
+                        double[] found = new double[ring.size()];
+                        int n = 0;
+                        for (int i = 0; i < ring.size(); i++) {
+                            Position a = ring.get(i);
+                            Position b = ring.get((i + 1) % ring.size());
+                            if (a.lat() > lat != b.lat() > lat) {
+                                found[n++] = a.lon() + (lat - a.lat()) / (b.lat() - a.lat()) * (b.lon() - a.lon());
+                            }
+                        }
+                        return Arrays.stream(found, 0, n);
+                    })
+                    .sorted()
+                    .toArray();
             for (int i = 0; i + 1 < crossings.length; i += 2) {
                 int from = (int) Math.ceil((crossings[i] - west) / cell - 0.5);
                 int to = (int) Math.floor((crossings[i + 1] - west) / cell - 0.5);
@@ -137,7 +144,12 @@ public final class ContourGrid {
             for (int s = 0; s <= steps; s++) {
                 int c = (int) Math.floor(x + dx * s / steps);
                 int r = (int) Math.floor(y + dy * s / steps);
-                if (c >= 0 && r >= 0 && c < columns && r < rows && at(c, r) != before && !Double.isNaN(depths[at(c, r)])) {
+                if (c >= 0
+                        && r >= 0
+                        && c < columns
+                        && r < rows
+                        && at(c, r) != before
+                        && !Double.isNaN(depths[at(c, r)])) {
                     before = at(c, r);
                     lineSum[before] += line.depthM();
                     lineCount[before]++;
@@ -150,7 +162,9 @@ public final class ContourGrid {
     private void solve(ContourGrid coarse) {
         for (int i = 0; i < depths.length; i++) {
             if (!Double.isNaN(depths[i])) {
-                depths[i] = lineCount[i] > 0 ? lineSum[i] / lineCount[i] : coarse == null ? 0 : coarse.near(west + (i % columns + 0.5) * cell, lat(i / columns));
+                depths[i] = lineCount[i] > 0
+                        ? lineSum[i] / lineCount[i]
+                        : coarse == null ? 0 : coarse.near(west + (i % columns + 0.5) * cell, lat(i / columns));
             }
         }
         double change = Double.POSITIVE_INFINITY;
@@ -174,7 +188,8 @@ public final class ContourGrid {
                 if (Double.isNaN(depths[i]) || lineCount[i] > 0) {
                     continue;
                 }
-                double mean = (across * (depth(i - 1) + depth(i + 1)) + depth(i - columns) + depth(i + columns)) / (2 * across + 2);
+                double mean = (across * (depth(i - 1) + depth(i + 1)) + depth(i - columns) + depth(i + columns))
+                        / (2 * across + 2);
                 double step = RELAXATION * (mean - depths[i]);
                 depths[i] += step;
                 largest = Math.max(largest, Math.abs(step));

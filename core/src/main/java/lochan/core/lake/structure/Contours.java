@@ -76,8 +76,15 @@ public final class Contours {
             case 12 -> join(left, right);
             case 13 -> join(bottom, right);
             case 14 -> join(left, bottom);
-            case 5, 10 -> saddle(kind == 5, (value(c, r) + value(c + 1, r) + value(c + 1, r + 1) + value(c, r + 1)) / 4 > level, top, right, bottom, left);
-            default -> { }
+            case 5, 10 ->
+                saddle(
+                        kind == 5,
+                        (value(c, r) + value(c + 1, r) + value(c + 1, r + 1) + value(c, r + 1)) / 4 > level,
+                        top,
+                        right,
+                        bottom,
+                        left);
+            default -> {}
         }
     }
 
@@ -110,7 +117,9 @@ public final class Contours {
         int cell = (int) (crossing / 2);
         int c = cell % columns;
         int r = cell / columns;
-        return crossing % 2 == 0 ? new double[] {c + share(value(c, r), value(c + 1, r)), r} : new double[] {c, r + share(value(c, r), value(c, r + 1))};
+        return crossing % 2 == 0
+                ? new double[] {c + share(value(c, r), value(c + 1, r)), r}
+                : new double[] {c, r + share(value(c, r), value(c, r + 1))};
     }
 
     private double share(double a, double b) {

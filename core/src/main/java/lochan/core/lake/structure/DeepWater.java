@@ -7,6 +7,7 @@ final class DeepWater {
 
     /** What is called deep beside a place. */
     static final double DEEPER_M = 3;
+
     private static final int BLOCK = 16;
 
     private final DepthGrid grid;

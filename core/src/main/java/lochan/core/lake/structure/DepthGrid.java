@@ -28,9 +28,11 @@ public final class DepthGrid {
      * @param degrees  whether coordinates are longitude and latitude, else metres
      * @param depths   metres by rows from the north-west, NaN on land
      */
-    public DepthGrid(int columns, int rows, double west, double south, double cellSize, boolean degrees, float[] depths) {
+    public DepthGrid(
+            int columns, int rows, double west, double south, double cellSize, boolean degrees, float[] depths) {
         if (columns < 1 || rows < 1 || depths.length != columns * rows || !(cellSize > 0)) {
-            throw new IllegalArgumentException("a grid of " + columns + " × " + rows + " cells of " + cellSize + " with " + depths.length + " depths");
+            throw new IllegalArgumentException("a grid of " + columns + " × " + rows + " cells of " + cellSize
+                    + " with " + depths.length + " depths");
         }
         this.columns = columns;
         this.rows = rows;

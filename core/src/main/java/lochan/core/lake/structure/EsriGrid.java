@@ -15,24 +15,25 @@ public final class EsriGrid {
 
     /** Cells per side at the most. */
     public static final int MOST_CELLS_PER_SIDE = 2000;
+
     private static final double DEEPEST_M = 2000;
     private static final double HIGHEST_M = 9000;
     private static final double USUAL_NODATA = -9999;
     private static final int LONGEST_SHOWN = 20;
 
-    private EsriGrid() { }
+    private EsriGrid() {}
 
     /** What the values of a file are. */
     public sealed interface Values {
 
         /** Not told: depths, unless most of them are negative, which is asked about. */
-        record Untold() implements Values { }
+        record Untold() implements Values {}
 
         /** Metres below the surface. */
-        record Depths() implements Values { }
+        record Depths() implements Values {}
 
         /** @param surfaceM the height of the lake's surface, m */
-        record Heights(double surfaceM) implements Values { }
+        record Heights(double surfaceM) implements Values {}
     }
 
     /** @param degrees whether coordinates are degrees; null: as the cell size looks */
@@ -49,10 +50,13 @@ public final class EsriGrid {
         Map<String, Double> header = new HashMap<>();
         String line = lines.hasNext() ? lines.next() : null;
         int number = 1;
-        while (line != null && !line.isBlank() && Character.isLetter(line.strip().charAt(0))) {
+        while (line != null
+                && !line.isBlank()
+                && Character.isLetter(line.strip().charAt(0))) {
             String[] words = line.strip().toLowerCase(Locale.ROOT).split("\\s+");
             if (words.length != 2) {
-                throw new BadGridException("line " + number + ": found \"" + shown(line) + "\", expected a header's name and its value");
+                throw new BadGridException(
+                        "line " + number + ": found \"" + shown(line) + "\", expected a header's name and its value");
             }
             header.put(words[0], number(words[1], number));
             line = lines.hasNext() ? lines.next() : null;
@@ -77,7 +81,8 @@ public final class EsriGrid {
             StringTokenizer words = new StringTokenizer(line);
             while (words.hasMoreTokens()) {
                 if (filled == depths.length) {
-                    throw new BadGridException("line " + number + ": more than the " + columns + " × " + rows + " depths the header tells of");
+                    throw new BadGridException("line " + number + ": more than the " + columns + " × " + rows
+                            + " depths the header tells of");
                 }
                 float depth = depth(words.nextToken(), noData, number, values);
                 negative += depth < 0 ? 1 : 0;
@@ -87,27 +92,34 @@ public final class EsriGrid {
             }
         }
         if (filled < depths.length) {
-            throw new BadGridException("the rows end after " + filled + " of " + depths.length + " depths: the file was cut off");
+            throw new BadGridException(
+                    "the rows end after " + filled + " of " + depths.length + " depths: the file was cut off");
         }
         checkWater(negative, positive, values);
         return new DepthGrid(columns, rows, west, south, cellSize, inDegrees, depths);
     }
 
-    private static void checkWorld(boolean degrees, double west, double south, double east, double north) throws BadGridException {
+    private static void checkWorld(boolean degrees, double west, double south, double east, double north)
+            throws BadGridException {
         boolean finite = Double.isFinite(west + south + east + north);
         if (!finite || degrees && !(west >= -180 && east <= 180 && south >= -90 && north <= 90)) {
-            throw new BadGridException("the grid reaches from " + west + ", " + south + " to " + east + ", " + north
-                    + ", expected longitudes from -180 to 180 and latitudes from -90 to 90: check xllcorner, yllcorner and cellsize");
+            throw new BadGridException(
+                    "the grid reaches from " + west + ", " + south + " to " + east + ", " + north
+                            + ", expected longitudes from -180 to 180 and latitudes from -90 to 90: check xllcorner, yllcorner and cellsize");
         }
     }
 
     private static void checkWater(int negative, int positive, Values values) throws BadGridException {
-        if (!(values instanceof Values.Heights) && negative > 0 && (positive == 0 || values instanceof Values.Untold && negative > positive)) {
-            throw new BadGridException(negative + " of " + (negative + positive) + " depths are negative: if the values are heights, say so and give the height of the lake's surface; "
+        if (!(values instanceof Values.Heights)
+                && negative > 0
+                && (positive == 0 || values instanceof Values.Untold && negative > positive)) {
+            throw new BadGridException(negative + " of " + (negative + positive)
+                    + " depths are negative: if the values are heights, say so and give the height of the lake's surface; "
                     + "if they are depths, write them positive down");
         }
         if (positive == 0) {
-            throw new BadGridException("no cell lies below the surface, so there is no water in it: check NODATA_value and what the values are");
+            throw new BadGridException(
+                    "no cell lies below the surface, so there is no water in it: check NODATA_value and what the values are");
         }
     }
 
@@ -119,7 +131,8 @@ public final class EsriGrid {
         double depth = values instanceof Values.Heights heights ? heights.surfaceM() - value : value;
         // Land may rise high above the water.
         if (!(depth >= (values instanceof Values.Heights ? -HIGHEST_M : -DEEPEST_M) && depth <= DEEPEST_M)) {
-            throw new BadGridException("line " + line + ": the depth " + word + " is not from -2000 to 2000 m, nor the header's NODATA_value " + noData);
+            throw new BadGridException("line " + line + ": the depth " + word
+                    + " is not from -2000 to 2000 m, nor the header's NODATA_value " + noData);
         }
         return (float) depth;
     }
@@ -138,7 +151,8 @@ public final class EsriGrid {
 
     private static double needed(Map<String, Double> header, String name) throws BadGridException {
         if (!header.containsKey(name)) {
-            throw new BadGridException("the header has no " + name + ": an Esri ASCII grid begins with ncols, nrows, xllcorner, yllcorner, cellsize");
+            throw new BadGridException("the header has no " + name
+                    + ": an Esri ASCII grid begins with ncols, nrows, xllcorner, yllcorner, cellsize");
         }
         return header.get(name);
     }
@@ -146,12 +160,15 @@ public final class EsriGrid {
     private static int count(Map<String, Double> header, String name) throws BadGridException {
         double value = needed(header, name);
         if (value != Math.rint(value) || !(value >= 1 && value <= MOST_CELLS_PER_SIDE)) {
-            throw new BadGridException(name + " is " + value + ", expected a whole number from 1 to " + MOST_CELLS_PER_SIDE);
+            throw new BadGridException(
+                    name + " is " + value + ", expected a whole number from 1 to " + MOST_CELLS_PER_SIDE);
         }
         return (int) value;
     }
 
     private static double corner(Map<String, Double> header, String axis, double cellSize) throws BadGridException {
-        return header.containsKey(axis + "center") ? header.get(axis + "center") - cellSize / 2 : needed(header, axis + "corner");
+        return header.containsKey(axis + "center")
+                ? header.get(axis + "center") - cellSize / 2
+                : needed(header, axis + "corner");
     }
 }

@@ -19,13 +19,14 @@ final class MergeTree {
      * @param otherTop   the shallowest cell of the rise it met; −1: the shore, or none
      * @param cells      cells inside its closing contour
      */
-    record Rise(int top, int saddle, double closingM, int otherTop, int cells) { }
+    record Rise(int top, int saddle, double closingM, int otherTop, int cells) {}
 
     private static final int SHORE = -1;
 
     private final DepthGrid grid;
     /** Parent of each cell taken; itself for the root; −2: not taken yet. The last place is the shore's. */
     private final int[] parent;
+
     private final int[] top;
     private final int[] count;
     private final List<Rise> rises = new ArrayList<>();

@@ -10,7 +10,7 @@ final class Regions {
 
     private static final double FAR = 1e9;
 
-    private Regions() { }
+    private Regions() {}
 
     /** The connected parts, corners joining, of the cells that are of a set; those of fewer cells are left out. */
     static List<int[]> of(DepthGrid grid, IntPredicate isIn, int leastCells) {

@@ -12,9 +12,11 @@ final class Ridges {
 
     /** How far to both sides the bottom is looked at, m: narrow points show at the first, broad ones at the last. */
     private static final double[] SIDES_M = {40, 80, 160};
+
     private static final int[][] DIRECTIONS = {{1, 0}, {2, 1}, {1, 1}, {1, 2}, {0, 1}, {-1, 2}, {-1, 1}, {-2, 1}};
     /** A point begins no farther from the shore than this, m or cells. */
     private static final double BEGINS_WITHIN_M = 40;
+
     private static final double BEGINS_WITHIN_CELLS = 2.5;
     private static final double LEAST_LENGTH_M = 50;
     /** Its length is at least this share of the width of its root. */
@@ -28,7 +30,7 @@ final class Ridges {
      * @param cells  its cells
      * @param lengthM from the shore outwards
      */
-    record Ridge(int crest, double fallM, int[] cells, double lengthM) { }
+    record Ridge(int crest, double fallM, int[] cells, double lengthM) {}
 
     private final DepthGrid grid;
     private final float[] toShore;
@@ -126,7 +128,8 @@ final class Ridges {
         }
         double length = far - near;
         double rootWidth = roots == 0 ? 0 : Math.hypot((east - west) * grid.widthM(), (south - north) * grid.heightM());
-        boolean isPoint = near <= begins && length >= Math.max(LEAST_LENGTH_M, 3 * grid.stepM()) && length >= SLENDER * rootWidth;
+        boolean isPoint =
+                near <= begins && length >= Math.max(LEAST_LENGTH_M, 3 * grid.stepM()) && length >= SLENDER * rootWidth;
         return isPoint ? new Ridge(crest, fall[crest], part, length) : null;
     }
 
@@ -134,18 +137,20 @@ final class Ridges {
     private List<Ridge> onceEach(List<Ridge> ridges) {
         boolean[] taken = new boolean[grid.size()];
         List<Ridge> kept = new ArrayList<>();
-        ridges.stream().sorted(Comparator.comparingDouble(Ridge::fallM).reversed()).forEach(ridge -> {
-            boolean isNew = true;
-            for (int cell : ridge.cells()) {
-                isNew &= !taken[cell];
-            }
-            for (int cell : ridge.cells()) {
-                taken[cell] = true;
-            }
-            if (isNew) {
-                kept.add(ridge);
-            }
-        });
+        ridges.stream()
+                .sorted(Comparator.comparingDouble(Ridge::fallM).reversed())
+                .forEach(ridge -> {
+                    boolean isNew = true;
+                    for (int cell : ridge.cells()) {
+                        isNew &= !taken[cell];
+                    }
+                    for (int cell : ridge.cells()) {
+                        taken[cell] = true;
+                    }
+                    if (isNew) {
+                        kept.add(ridge);
+                    }
+                });
         return kept;
     }
 }

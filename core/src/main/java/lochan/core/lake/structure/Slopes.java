@@ -8,15 +8,18 @@ final class Slopes {
 
     /** Metres down for each metre along: a steep strip, and what is still level. */
     private static final double STEEP = 0.15;
+
     private static final double LEVEL = 0.06;
     private static final double FLAT = 0.02;
     private static final double BLUFF = 0.30;
     /** A ledge is a strip of this length at least, m, with its shelf within so far uphill for most of it. */
     private static final double LEDGE_LENGTH_M = 80;
+
     private static final double SHELF_WITHIN_M = 60;
     private static final double SHELF_SHARE = 0.5;
     /** A ledge keeps off the shore; what is steep there is a bluff. */
     private static final double OFF_SHORE_M = 25;
+
     private static final double BLUFF_LENGTH_M = 60;
     private static final double BLUFF_WITHIN_M = 25;
     private static final double FLAT_AREA_M2 = 10_000;
@@ -39,12 +42,20 @@ final class Slopes {
 
     /** Metres down for each metre east, over the neighbours that are water. */
     private double alongX(int cell) {
-        return along(cell, grid.cell(grid.column(cell) - 1, grid.row(cell)), grid.cell(grid.column(cell) + 1, grid.row(cell)), grid.widthM());
+        return along(
+                cell,
+                grid.cell(grid.column(cell) - 1, grid.row(cell)),
+                grid.cell(grid.column(cell) + 1, grid.row(cell)),
+                grid.widthM());
     }
 
     /** Metres down for each metre south. */
     private double alongY(int cell) {
-        return along(cell, grid.cell(grid.column(cell), grid.row(cell) - 1), grid.cell(grid.column(cell), grid.row(cell) + 1), grid.heightM());
+        return along(
+                cell,
+                grid.cell(grid.column(cell), grid.row(cell) - 1),
+                grid.cell(grid.column(cell), grid.row(cell) + 1),
+                grid.heightM());
     }
 
     private double along(int cell, int before, int after, double step) {
@@ -55,7 +66,7 @@ final class Slopes {
     }
 
     /** A strip of the bottom with the drop over it. */
-    record Strip(int[] cells, double dropM, double lengthM) { }
+    record Strip(int[] cells, double dropM, double lengthM) {}
 
     /** Steep strips between a level, shallower shelf and deeper water. */
     List<Strip> ledges(double leastDropM) {
@@ -67,7 +78,9 @@ final class Slopes {
             for (int cell : part) {
                 withShelf += hasShelf(cell) ? 1 : 0;
             }
-            if (strip.lengthM() >= LEDGE_LENGTH_M && strip.dropM() >= leastDropM && withShelf >= SHELF_SHARE * part.length) {
+            if (strip.lengthM() >= LEDGE_LENGTH_M
+                    && strip.dropM() >= leastDropM
+                    && withShelf >= SHELF_SHARE * part.length) {
                 ledges.add(strip);
             }
         }
@@ -91,8 +104,8 @@ final class Slopes {
         double steep = Math.hypot(dx, dy);
         double step = grid.stepM();
         for (double far = step; far <= Math.max(SHELF_WITHIN_M, 3 * step); far += step) {
-            int at = grid.cell((int) Math.round(grid.column(cell) - far * dx / steep / grid.widthM()),
-                    (int) Math.round(grid.row(cell) - far * dy / steep / grid.heightM()));
+            int at = grid.cell((int) Math.round(grid.column(cell) - far * dx / steep / grid.widthM()), (int)
+                    Math.round(grid.row(cell) - far * dy / steep / grid.heightM()));
             if (at < 0 || grid.isLand(at)) {
                 return false;
             }
@@ -107,7 +120,8 @@ final class Slopes {
     List<Strip> bluffs() {
         double within = Math.max(BLUFF_WITHIN_M, 2 * grid.stepM());
         List<Strip> bluffs = new ArrayList<>();
-        for (int[] part : Regions.of(grid, i -> !grid.isLand(i) && toShore[i] <= within && grid.depth(i) >= BLUFF * toShore[i], 4)) {
+        for (int[] part : Regions.of(
+                grid, i -> !grid.isLand(i) && toShore[i] <= within && grid.depth(i) >= BLUFF * toShore[i], 4)) {
             Strip strip = strip(part);
             if (strip.lengthM() >= BLUFF_LENGTH_M) {
                 bluffs.add(strip);
@@ -119,6 +133,9 @@ final class Slopes {
     /** Large level water within a band of depths. */
     List<int[]> flats(double shallowestM, double deepestM) {
         int least = (int) Math.ceil(FLAT_AREA_M2 / grid.cellAreaM2());
-        return Regions.of(grid, i -> slope[i] <= FLAT && grid.depth(i) >= shallowestM && grid.depth(i) <= deepestM, Math.max(4, least));
+        return Regions.of(
+                grid,
+                i -> slope[i] <= FLAT && grid.depth(i) >= shallowestM && grid.depth(i) <= deepestM,
+                Math.max(4, least));
     }
 }

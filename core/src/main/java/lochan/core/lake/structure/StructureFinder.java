@@ -11,6 +11,7 @@ public final class StructureFinder {
 
     /** How far deep water is still within reach of a point, m. */
     private static final double WITHIN_REACH_M = 250;
+
     private static final double USUAL_FLAT_SHALLOWEST_M = 0.5;
     private static final double USUAL_FLAT_DEEPEST_M = 8;
 
@@ -28,7 +29,8 @@ public final class StructureFinder {
         /** @throws IllegalArgumentException when the band runs backwards or the prominence is negative */
         public Filter {
             if (shallowestM != null && deepestM != null && !(shallowestM <= deepestM)) {
-                throw new IllegalArgumentException("the band runs from " + shallowestM + " to " + deepestM + " m: give the shallower end first");
+                throw new IllegalArgumentException(
+                        "the band runs from " + shallowestM + " to " + deepestM + " m: give the shallower end first");
             }
             if (!(prominenceM >= 0)) {
                 throw new IllegalArgumentException("the prominence is " + prominenceM + " m, expected 0 or more");
@@ -62,12 +64,23 @@ public final class StructureFinder {
         finder.points();
         finder.slopes();
         finder.pockets();
-        return finder.found.stream().filter(c -> wanted.holds(c.depthM()))
-                .sorted(Comparator.comparing(Candidate::kind).thenComparing(c -> c.prominenceM() == null ? -c.areaM2() : -c.prominenceM())).toList();
+        return finder.found.stream()
+                .filter(c -> wanted.holds(c.depthM()))
+                .sorted(Comparator.comparing(Candidate::kind)
+                        .thenComparing(c -> c.prominenceM() == null ? -c.areaM2() : -c.prominenceM()))
+                .toList();
     }
 
     private void add(Kind kind, int cell, Double prominenceM, Double otherRiseM, double areaM2, String why) {
-        found.add(new Candidate(kind, cell, grid.depth(cell), prominenceM, otherRiseM, areaM2, deepWater.metres(cell, grid.depth(cell)), why));
+        found.add(new Candidate(
+                kind,
+                cell,
+                grid.depth(cell),
+                prominenceM,
+                otherRiseM,
+                areaM2,
+                deepWater.metres(cell, grid.depth(cell)),
+                why));
     }
 
     private static String words(String format, Object... values) {
@@ -79,14 +92,27 @@ public final class StructureFinder {
             double top = grid.depth(rise.top());
             double prominence = rise.closingM() - top;
             mark(rise);
-            add(Kind.HUMP, rise.top(), prominence, null, rise.cells() * grid.cellAreaM2(),
+            add(
+                    Kind.HUMP,
+                    rise.top(),
+                    prominence,
+                    null,
+                    rise.cells() * grid.cellAreaM2(),
                     words("rises %.1f m above the water around it, to %.1f m", prominence, top));
             if (rise.saddle() >= 0) {
                 boolean toShoreUp = rise.otherTop() < 0;
                 Double other = toShoreUp ? null : Double.valueOf(rise.closingM() - grid.depth(rise.otherTop()));
-                add(Kind.SADDLE, rise.saddle(), prominence, other, grid.cellAreaM2(), toShoreUp
-                        ? words("between a hump that rises %.1f m above it and the shore", prominence)
-                        : words("between two humps that rise %.1f and %.1f m above it; overlooked, so less fished", prominence, other));
+                add(
+                        Kind.SADDLE,
+                        rise.saddle(),
+                        prominence,
+                        other,
+                        grid.cellAreaM2(),
+                        toShoreUp
+                                ? words("between a hump that rises %.1f m above it and the shore", prominence)
+                                : words(
+                                        "between two humps that rise %.1f and %.1f m above it; overlooked, so less fished",
+                                        prominence, other));
             }
         }
     }
@@ -113,11 +139,19 @@ public final class StructureFinder {
     }
 
     private void points() {
-        for (Ridges.Ridge ridge : new Ridges(grid, toShore, onHump).points(Math.max(wanted.prominenceM(), Float.MIN_VALUE))) {
+        for (Ridges.Ridge ridge :
+                new Ridges(grid, toShore, onHump).points(Math.max(wanted.prominenceM(), Float.MIN_VALUE))) {
             Double deep = deepWater.metres(ridge.crest(), grid.depth(ridge.crest()));
             if (deep != null && deep <= WITHIN_REACH_M) {
-                add(Kind.POINT, ridge.crest(), ridge.fallM(), null, ridge.cells().length * grid.cellAreaM2(),
-                        words("runs out %.0f m from the shore, %.1f m above its flanks, deep water %.0f m away", ridge.lengthM(), ridge.fallM(), deep));
+                add(
+                        Kind.POINT,
+                        ridge.crest(),
+                        ridge.fallM(),
+                        null,
+                        ridge.cells().length * grid.cellAreaM2(),
+                        words(
+                                "runs out %.0f m from the shore, %.1f m above its flanks, deep water %.0f m away",
+                                ridge.lengthM(), ridge.fallM(), deep));
             }
         }
     }
@@ -126,19 +160,38 @@ public final class StructureFinder {
         Slopes slopes = new Slopes(grid, toShore, onHump);
         for (Slopes.Strip ledge : slopes.ledges(wanted.prominenceM())) {
             int at = Regions.middle(grid, ledge.cells());
-            add(Kind.LEDGE, at, ledge.dropM(), null, ledge.cells().length * grid.cellAreaM2(),
-                    words("drops %.1f m from a level shelf into deeper water, over %.0f m", ledge.dropM(), ledge.lengthM()));
+            add(
+                    Kind.LEDGE,
+                    at,
+                    ledge.dropM(),
+                    null,
+                    ledge.cells().length * grid.cellAreaM2(),
+                    words(
+                            "drops %.1f m from a level shelf into deeper water, over %.0f m",
+                            ledge.dropM(), ledge.lengthM()));
         }
         for (Slopes.Strip bluff : slopes.bluffs()) {
             int at = Regions.middle(grid, bluff.cells());
-            add(Kind.BLUFF, at, bluff.dropM(), null, bluff.cells().length * grid.cellAreaM2(),
+            add(
+                    Kind.BLUFF,
+                    at,
+                    bluff.dropM(),
+                    null,
+                    bluff.cells().length * grid.cellAreaM2(),
                     words("falls steeply from the shore for %.0f m of it", bluff.lengthM()));
         }
         double from = wanted.shallowestM() == null ? USUAL_FLAT_SHALLOWEST_M : wanted.shallowestM();
         double to = wanted.deepestM() == null ? USUAL_FLAT_DEEPEST_M : wanted.deepestM();
         for (int[] flat : slopes.flats(from, to)) {
-            add(Kind.FLAT, Regions.middle(grid, flat), null, null, flat.length * grid.cellAreaM2(),
-                    words("level over %.1f ha between %.1f and %.1f m", flat.length * grid.cellAreaM2() / 10_000, from, to));
+            add(
+                    Kind.FLAT,
+                    Regions.middle(grid, flat),
+                    null,
+                    null,
+                    flat.length * grid.cellAreaM2(),
+                    words(
+                            "level over %.1f ha between %.1f and %.1f m",
+                            flat.length * grid.cellAreaM2() / 10_000, from, to));
         }
     }
 
@@ -149,10 +202,24 @@ public final class StructureFinder {
             for (int cell : pocket.cells()) {
                 deepestIn = grid.depth(cell) > grid.depth(deepestIn) ? cell : deepestIn;
             }
-            add(Kind.POCKET, Regions.middle(grid, pocket.cells()), null, null, area,
-                    words("a bay of %.1f ha behind a narrow mouth, %.1f m at its deepest", area / 10_000, grid.depth(deepestIn)));
-            add(Kind.STAGING, pocket.outside(), null, null, grid.cellAreaM2(),
-                    words("open water just outside a pocket's mouth, %.0f m from it", grid.metres(pocket.outside(), pocket.mouth())));
+            add(
+                    Kind.POCKET,
+                    Regions.middle(grid, pocket.cells()),
+                    null,
+                    null,
+                    area,
+                    words(
+                            "a bay of %.1f ha behind a narrow mouth, %.1f m at its deepest",
+                            area / 10_000, grid.depth(deepestIn)));
+            add(
+                    Kind.STAGING,
+                    pocket.outside(),
+                    null,
+                    null,
+                    grid.cellAreaM2(),
+                    words(
+                            "open water just outside a pocket's mouth, %.0f m from it",
+                            grid.metres(pocket.outside(), pocket.mouth())));
         }
     }
 }

@@ -4,7 +4,9 @@ import lochan.core.Coded;
 
 /** How much light comes down. */
 public enum Light implements Coded {
-    LOW, MIXED, BRIGHT;
+    LOW,
+    MIXED,
+    BRIGHT;
 
     @Override
     public String code() {

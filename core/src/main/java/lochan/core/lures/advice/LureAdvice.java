@@ -37,16 +37,27 @@ public record LureAdvice(Lure lure, List<WeightedReason> reasons, double score) 
     /**
      * @param weights of the rules the angler gave other weights
      */
-    public static LureAdvice of(Lure lure, Situation at, Units units, Map<Rule, Double> weights, Assumptions.LureAdvice a) {
+    public static LureAdvice of(
+            Lure lure, Situation at, Units units, Map<Rule, Double> weights, Assumptions.LureAdvice a) {
         List<WeightedReason> weighed = LureAdviceRules.judge(lure, at, units, a).stream()
-                .map(r -> new WeightedReason(r, weights.getOrDefault(r.rule(), r.rule().usualWeight())))
-                .sorted(Comparator.comparingDouble((WeightedReason w) -> -Math.abs(w.points())).thenComparing(w -> w.reason().rule())).toList();
-        return new LureAdvice(lure, weighed, weighed.stream().mapToDouble(WeightedReason::points).sum());
+                .map(r -> new WeightedReason(
+                        r, weights.getOrDefault(r.rule(), r.rule().usualWeight())))
+                .sorted(Comparator.comparingDouble((WeightedReason w) -> -Math.abs(w.points()))
+                        .thenComparing(w -> w.reason().rule()))
+                .toList();
+        return new LureAdvice(
+                lure,
+                weighed,
+                weighed.stream().mapToDouble(WeightedReason::points).sum());
     }
 
     /** All of some lures, best first; of equal ones in their order. */
-    public static List<LureAdvice> ranked(List<Lure> lures, Situation at, Units units, Map<Rule, Double> weights, Assumptions.LureAdvice a) {
-        return lures.stream().map(l -> of(l, at, units, weights, a)).sorted(Comparator.comparingDouble((LureAdvice x) -> -x.score())).toList();
+    public static List<LureAdvice> ranked(
+            List<Lure> lures, Situation at, Units units, Map<Rule, Double> weights, Assumptions.LureAdvice a) {
+        return lures.stream()
+                .map(l -> of(l, at, units, weights, a))
+                .sorted(Comparator.comparingDouble((LureAdvice x) -> -x.score()))
+                .toList();
     }
 
     /**

@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.Set;
 import lochan.core.Assumptions;
 import lochan.core.practice.ClarityTrend;
-import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
+import lochan.core.practice.TakenOn;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Family;
@@ -78,34 +78,53 @@ final class LureAdviceRules {
         String fish = (at.fishDepthM() == null ? "the water is " : "fish at ") + units.depth(aim);
         if (lure.motion() instanceof Motion.Surface) {
             double reach = lure.depth().to() * (at.visibilityM() != null && at.visibilityM() > a.clearM() ? 1.5 : 1);
-            say(Rule.DEPTH, aim <= reach ? 0.6 : -Math.min(1, (aim - reach) / reach), fish + (aim <= reach ? ": they come up for it" : ": too deep to come up for it"));
+            say(
+                    Rule.DEPTH,
+                    aim <= reach ? 0.6 : -Math.min(1, (aim - reach) / reach),
+                    fish + (aim <= reach ? ": they come up for it" : ": too deep to come up for it"));
             return;
         }
         double away = lure.depth().away(aim);
         boolean above = lure.depth().to() < aim;
         boolean near = above && away <= a.aboveFishM();
         if (away == 0) {
-            say(Rule.DEPTH, 1, fish + ": it is fished from " + units.depth(lure.depth().from()) + " to " + units.depth(lure.depth().to()));
+            say(
+                    Rule.DEPTH,
+                    1,
+                    fish + ": it is fished from " + units.depth(lure.depth().from()) + " to "
+                            + units.depth(lure.depth().to()));
         } else if (near) {
             say(Rule.DEPTH, 0.5, fish + ": it comes to just above them");
         } else {
-            say(Rule.DEPTH, -Math.min(1, away / a.missedDepthM()), fish + (above ? ": it does not come down to them" : ": it would run below them"));
+            say(
+                    Rule.DEPTH,
+                    -Math.min(1, away / a.missedDepthM()),
+                    fish + (above ? ": it does not come down to them" : ": it would run below them"));
         }
     }
 
     private void suspended() {
         if (at.takenOn() == TakenOn.FALL) {
-            say(Rule.SUSPENDED, lure.motion() instanceof Motion.Sinks ? 0.8 : 0, "they take on the fall: it falls past them");
+            say(
+                    Rule.SUSPENDED,
+                    lure.motion() instanceof Motion.Sinks ? 0.8 : 0,
+                    "they take on the fall: it falls past them");
         }
         if (at.takenOn() != TakenOn.SUSPENDED) {
             return;
         }
-        String where = "fish hang off the bottom" + (at.fishDepthM() == null ? "" : " at " + units.depth(at.fishDepthM()));
+        String where =
+                "fish hang off the bottom" + (at.fishDepthM() == null ? "" : " at " + units.depth(at.fishDepthM()));
         boolean onBottom = lure.onBottom();
         boolean fallsPast = lure.motion() instanceof Motion.Sinks && !onBottom;
-        String through = at.fishDepthM() == null ? "falls past them"
-                : "falls through " + units.depth(Math.max(0, at.fishDepthM() - a.aboveFishM())) + " to " + units.depth(at.fishDepthM());
-        say(Rule.SUSPENDED, onBottom ? -1 : fallsPast ? 1 : 0, where + (onBottom ? ": it is worked under them" : ": it " + through));
+        String through = at.fishDepthM() == null
+                ? "falls past them"
+                : "falls through " + units.depth(Math.max(0, at.fishDepthM() - a.aboveFishM())) + " to "
+                        + units.depth(at.fishDepthM());
+        say(
+                Rule.SUSPENDED,
+                onBottom ? -1 : fallsPast ? 1 : 0,
+                where + (onBottom ? ": it is worked under them" : ": it " + through));
     }
 
     private void clarity() {
@@ -114,10 +133,19 @@ final class LureAdviceRules {
         }
         String water = units.visibility(at.visibilityM()) + " of visibility: ";
         if (at.visibilityM() < a.muddyM()) {
-            say(Rule.CLARITY, 1 - 2 * lure.sight(), water + (lure.sight() <= 0.5 ? "it is felt before it is seen" : "they have to see it, and cannot"));
+            say(
+                    Rule.CLARITY,
+                    1 - 2 * lure.sight(),
+                    water + (lure.sight() <= 0.5 ? "it is felt before it is seen" : "they have to see it, and cannot"));
         } else if (at.visibilityM() > a.clearM()) {
             double subtle = lure.power() ? 0.6 * lure.sight() - 0.3 : 0.3 + 0.5 * lure.sight();
-            say(Rule.CLARITY, subtle, water + (subtle > 0 ? lure.power() ? "they see it from far" : "subtle enough to be looked at" : "they get too good a look at it"));
+            say(
+                    Rule.CLARITY,
+                    subtle,
+                    water
+                            + (subtle > 0
+                                    ? lure.power() ? "they see it from far" : "subtle enough to be looked at"
+                                    : "they get too good a look at it"));
         }
     }
 
@@ -135,8 +163,12 @@ final class LureAdviceRules {
         }
         double away = lure.temperature().away(at.waterTempC());
         String water = "water at " + units.temperature(at.waterTempC());
-        String range = units.temperature(lure.temperature().from()) + " to " + units.temperature(lure.temperature().to());
-        say(Rule.TEMPERATURE, away == 0 ? 0.4 : -Math.min(1, away / a.missedTempC()), water + (away == 0 ? ": within " : ": outside ") + "its " + range);
+        String range = units.temperature(lure.temperature().from()) + " to "
+                + units.temperature(lure.temperature().to());
+        say(
+                Rule.TEMPERATURE,
+                away == 0 ? 0.4 : -Math.min(1, away / a.missedTempC()),
+                water + (away == 0 ? ": within " : ": outside ") + "its " + range);
     }
 
     private void temperatureTrend() {
@@ -150,7 +182,10 @@ final class LureAdviceRules {
     private void season() {
         if (at.stage() != null) {
             boolean fits = lure.stages().contains(at.stage());
-            say(Rule.SEASON, fits ? 0.6 : -0.6, at.stage().words() + ": " + SEASONS.get(at.stage()) + (fits ? "" : ", not for this"));
+            say(
+                    Rule.SEASON,
+                    fits ? 0.6 : -0.6,
+                    at.stage().words() + ": " + SEASONS.get(at.stage()) + (fits ? "" : ", not for this"));
         }
     }
 
@@ -158,9 +193,22 @@ final class LureAdviceRules {
         if (at.mood() == null) {
             return;
         }
-        String fish = Map.of(Mood.ACTIVE, "fish are feeding", Mood.NEUTRAL, "fish neither feed nor sulk", Mood.INACTIVE, "fish are not willing").get(at.mood());
+        String fish = Map.of(
+                        Mood.ACTIVE,
+                        "fish are feeding",
+                        Mood.NEUTRAL,
+                        "fish neither feed nor sulk",
+                        Mood.INACTIVE,
+                        "fish are not willing")
+                .get(at.mood());
         if (!lure.moods().contains(at.mood())) {
-            say(Rule.MOOD, -0.8, fish + (at.mood() == Mood.ACTIVE ? ": something faster finds more of them" : ": it asks too much of them"));
+            say(
+                    Rule.MOOD,
+                    -0.8,
+                    fish
+                            + (at.mood() == Mood.ACTIVE
+                                    ? ": something faster finds more of them"
+                                    : ": it asks too much of them"));
         } else if (at.mood() == Mood.ACTIVE) {
             say(Rule.MOOD, lure.search() && lure.power() ? 0.9 : 0.2, fish + ": search fast");
         } else {
@@ -175,10 +223,21 @@ final class LureAdviceRules {
         boolean top = lure.motion() instanceof Motion.Surface;
         boolean moving = lure.search() && !top;
         switch (at.surface()) {
-            case CALM -> say(Rule.WIND, top ? 0.5 : FLASH.contains(lure.family()) ? -0.4 : lure.power() ? 0 : 0.3, "slick calm: quiet and subtle");
+            case CALM ->
+                say(
+                        Rule.WIND,
+                        top ? 0.5 : FLASH.contains(lure.family()) ? -0.4 : lure.power() ? 0 : 0.3,
+                        "slick calm: quiet and subtle");
             case RIPPLE -> say(Rule.WIND, moving ? 0.6 : top ? 0.2 : 0, "a light ripple helps what moves");
-            case CHOP, WAVES -> say(Rule.WIND, top ? -0.9 : moving && lure.power() ? 0.5 : at.surface() == Surface.WAVES ? -0.4 : -0.2,
-                    top ? "the surface is broken: it is not found there" : moving && lure.power() ? "wind breaks the light and pushes bait" : "hard to feel and hold in this wind");
+            case CHOP, WAVES ->
+                say(
+                        Rule.WIND,
+                        top ? -0.9 : moving && lure.power() ? 0.5 : at.surface() == Surface.WAVES ? -0.4 : -0.2,
+                        top
+                                ? "the surface is broken: it is not found there"
+                                : moving && lure.power()
+                                        ? "wind breaks the light and pushes bait"
+                                        : "hard to feel and hold in this wind");
         }
     }
 
@@ -190,9 +249,12 @@ final class LureAdviceRules {
         boolean shallowMover = lure.search() && lure.power() && lure.depth().from() < a.shallowM();
         switch (at.light()) {
             case LOW -> say(Rule.LIGHT, top ? 1 : shallowMover ? 0.4 : 0, "low light: they roam and look up");
-            case BRIGHT -> say(Rule.LIGHT, top ? -0.7 : lure.depth().to() >= a.deepM() || lure.onBottom() ? 0.4 : 0,
-                    top ? "bright light: they do not look up" : "bright light: they sit deeper or in the shade");
-            case MIXED -> { }
+            case BRIGHT ->
+                say(
+                        Rule.LIGHT,
+                        top ? -0.7 : lure.depth().to() >= a.deepM() || lure.onBottom() ? 0.4 : 0,
+                        top ? "bright light: they do not look up" : "bright light: they sit deeper or in the shade");
+            case MIXED -> {}
         }
     }
 
@@ -201,33 +263,53 @@ final class LureAdviceRules {
             return;
         }
         boolean comes = lure.cover().contains(at.cover());
-        double score = comes ? at.cover() == Cover.OPEN ? 0.2 : 0.7 : at.cover() == Cover.ROCK || at.cover() == Cover.OPEN ? -0.5 : -1;
-        say(Rule.COVER, score, (comes ? "comes through " : "hangs up in ") + (at.cover() == Cover.OPEN ? "open water" : at.cover().words())
-                + (comes || at.cover() != Cover.OPEN ? "" : ": it wants cover to be worked in"));
+        double score = comes
+                ? at.cover() == Cover.OPEN ? 0.2 : 0.7
+                : at.cover() == Cover.ROCK || at.cover() == Cover.OPEN ? -0.5 : -1;
+        say(
+                Rule.COVER,
+                score,
+                (comes ? "comes through " : "hangs up in ")
+                        + (at.cover() == Cover.OPEN ? "open water" : at.cover().words())
+                        + (comes || at.cover() != Cover.OPEN ? "" : ": it wants cover to be worked in"));
     }
 
     private void forage() {
         if (at.forage() != null) {
-            say(Rule.FORAGE, lure.forage().contains(at.forage()) ? 0.7 : -0.3,
-                    lure.forage().contains(at.forage()) ? "passes for " + at.forage().words() : "they feed on " + at.forage().words() + ", which it is not like");
+            say(
+                    Rule.FORAGE,
+                    lure.forage().contains(at.forage()) ? 0.7 : -0.3,
+                    lure.forage().contains(at.forage())
+                            ? "passes for " + at.forage().words()
+                            : "they feed on " + at.forage().words() + ", which it is not like");
         }
     }
 
     private void pressure() {
         if (Boolean.TRUE.equals(at.pressured())) {
-            say(Rule.PRESSURE, lure.power() ? lure.search() ? -0.6 : -0.2 : 0.8, lure.power() ? "pressured fish have seen it" : "pressured water: subtle, on a long cast");
+            say(
+                    Rule.PRESSURE,
+                    lure.power() ? lure.search() ? -0.6 : -0.2 : 0.8,
+                    lure.power() ? "pressured fish have seen it" : "pressured water: subtle, on a long cast");
         }
     }
 
     private void front() {
         if (Boolean.TRUE.equals(at.front())) {
-            say(Rule.FRONT, lure.power() && lure.search() ? -0.6 : lure.onBottom() || !lure.power() ? 0.6 : 0, "after a front they sit tight: slow down");
+            say(
+                    Rule.FRONT,
+                    lure.power() && lure.search() ? -0.6 : lure.onBottom() || !lure.power() ? 0.6 : 0,
+                    "after a front they sit tight: slow down");
         }
     }
 
     private void vertical() {
         if (lure.vertical() && at.waterDepthM() != null && at.waterDepthM() < a.verticalFromM()) {
-            say(Rule.VERTICAL, -1, "under the boat only in " + units.depth(a.verticalFromM()) + " or more; here are " + units.depth(at.waterDepthM()));
+            say(
+                    Rule.VERTICAL,
+                    -1,
+                    "under the boat only in " + units.depth(a.verticalFromM()) + " or more; here are "
+                            + units.depth(at.waterDepthM()));
         }
     }
 }

@@ -7,7 +7,8 @@ public enum Rule implements Coded {
     DEPTH(1.5, "A lure has to come to the fish, or up to 2 ft above them; never below."),
     SUSPENDED(1.0, "Fish that hang off the bottom want something that falls or swims past them."),
     CLARITY(1.0, "Under a foot of visibility a lure must be felt, over four feet it is looked at; between, mix."),
-    CLARITY_TREND(0.5, "The trend counts as much as the water: clearing water fishes like clear water, muddying like muddy."),
+    CLARITY_TREND(
+            0.5, "The trend counts as much as the water: clearing water fishes like clear water, muddying like muddy."),
     TEMPERATURE(0.9, "Every lure has water it works in: cold water wants it slow and compact."),
     TEMPERATURE_TREND(0.4, "Warming water moves fish up and makes them chase, cooling water the reverse."),
     SEASON(0.7, "Where bass are in their year, and what they eat there."),

@@ -1,8 +1,8 @@
 package lochan.core.lures.advice;
 
 import lochan.core.practice.ClarityTrend;
-import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
+import lochan.core.practice.TakenOn;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Forage;
 import lochan.core.tackle.Mood;
@@ -27,11 +27,25 @@ import lochan.core.tackle.SeasonStage;
  * @param pressured   whether others fish there, or were seen to
  * @param front       whether a front went through in the last day or so
  */
-public record Situation(Double waterTempC, TempTrend tempTrend, Double visibilityM, ClarityTrend clarity, Light light, Surface surface,
-                        SeasonStage stage, Forage forage, Double fishDepthM, TakenOn takenOn, Double waterDepthM, Mood mood, Cover cover,
-                        Boolean pressured, Boolean front) {
+public record Situation(
+        Double waterTempC,
+        TempTrend tempTrend,
+        Double visibilityM,
+        ClarityTrend clarity,
+        Light light,
+        Surface surface,
+        SeasonStage stage,
+        Forage forage,
+        Double fishDepthM,
+        TakenOn takenOn,
+        Double waterDepthM,
+        Mood mood,
+        Cover cover,
+        Boolean pressured,
+        Boolean front) {
 
-    public static final Situation UNKNOWN = new Situation(null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+    public static final Situation UNKNOWN =
+            new Situation(null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
 
     /** How deep a lure should come: to the fish where they were seen, else to the bottom. */
     public Double aimM() {

@@ -4,7 +4,9 @@ import lochan.core.Coded;
 
 /** Which way the temperature of the water goes. */
 public enum TempTrend implements Coded {
-    WARMING, STEADY, COOLING;
+    WARMING,
+    STEADY,
+    COOLING;
 
     @Override
     public String code() {

@@ -37,25 +37,35 @@ public record GearCheck(String presentationId, String found, String remedy) {
             Optional<Lure> sheet = lures.stream().filter(l -> l.isOf(p.id())).findFirst();
             banned(gear, p, sheet).ifPresent(found::add);
             sheet.flatMap(l -> hooks(gear, p, l.hooking())).ifPresent(found::add);
-            if (Boolean.FALSE.equals(gear.liveBaitAllowed()) && sheet.filter(l -> l.family() == Family.LIVE_BAIT).isPresent()) {
+            if (Boolean.FALSE.equals(gear.liveBaitAllowed())
+                    && sheet.filter(l -> l.family() == Family.LIVE_BAIT).isPresent()) {
                 found.add(new GearCheck(p.id(), p.name() + ": your rules say no live bait.", "Leave it ashore."));
             }
         }
         if (gear.maxRods() != null && rods > gear.maxRods()) {
-            found.add(new GearCheck(null, rods + " rods are rigged: your rules say " + gear.maxRods() + " at most.", "Unrig " + (rods - gear.maxRods()) + "."));
+            found.add(new GearCheck(
+                    null,
+                    rods + " rods are rigged: your rules say " + gear.maxRods() + " at most.",
+                    "Unrig " + (rods - gear.maxRods()) + "."));
         }
         return List.copyOf(found);
     }
 
     private static Optional<GearCheck> banned(Gear gear, Presentation p, Optional<Lure> sheet) {
-        return gear.banned().stream().filter(b -> matches(b, p, sheet)).findFirst()
-                .map(b -> new GearCheck(p.id(), p.name() + ": your rules ban “" + b.replace('-', ' ') + "”.", "Tie on something else."));
+        return gear.banned().stream()
+                .filter(b -> matches(b, p, sheet))
+                .findFirst()
+                .map(b -> new GearCheck(
+                        p.id(),
+                        p.name() + ": your rules ban “" + b.replace('-', ' ') + "”.",
+                        "Tie on something else."));
     }
 
     /** A ban names a presentation, or a family of lures, in one or many. */
     private static boolean matches(String ban, Presentation p, Optional<Lure> sheet) {
         String one = singular(ban);
-        return one.equals(singular(p.id())) || sheet.filter(l -> one.equals(singular(l.family().code()))).isPresent();
+        return one.equals(singular(p.id()))
+                || sheet.filter(l -> one.equals(singular(l.family().code()))).isPresent();
     }
 
     private static String singular(String code) {
@@ -68,7 +78,12 @@ public record GearCheck(String presentationId, String found, String remedy) {
         }
         int over = hooking.count() - gear.maxHooksPerRig();
         boolean arms = hooking.kind() == lochan.core.practice.Hooks.MULTI;
-        return Optional.of(new GearCheck(p.id(), p.name() + ": " + hooking.count() + " hooks, your rules say " + gear.maxHooksPerRig() + " at most on one rig.",
-                (arms ? "Put teasers without hooks on " + over + (over == 1 ? " more arm." : " more arms.") : "Take off " + over + (over == 1 ? " hook." : " hooks."))));
+        return Optional.of(new GearCheck(
+                p.id(),
+                p.name() + ": " + hooking.count() + " hooks, your rules say " + gear.maxHooksPerRig()
+                        + " at most on one rig.",
+                (arms
+                        ? "Put teasers without hooks on " + over + (over == 1 ? " more arm." : " more arms.")
+                        : "Take off " + over + (over == 1 ? " hook." : " hooks."))));
     }
 }

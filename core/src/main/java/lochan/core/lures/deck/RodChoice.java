@@ -15,6 +15,7 @@ public record RodChoice(int[] setupOfRod, double covered, double fit) {
 
     /** More setups than these are not looked at: a deck has fewer rods. */
     static final int MOST_SETUPS = 15;
+
     private static final double EQUAL = 1e-9;
 
     /**
@@ -112,7 +113,10 @@ public record RodChoice(int[] setupOfRod, double covered, double fit) {
             }
             for (int s = 0; s < p.setups() && setupOfRod[r] < 0; s++) {
                 int rest = set & ~(1 << s);
-                if (rest != set && p.fit()[r][s] > 0 && fits[r][rest] >= 0 && fits[r][rest] + p.fit()[r][s] == fits[r + 1][set]) {
+                if (rest != set
+                        && p.fit()[r][s] > 0
+                        && fits[r][rest] >= 0
+                        && fits[r][rest] + p.fit()[r][s] == fits[r + 1][set]) {
                     setupOfRod[r] = s;
                     set = rest;
                 }

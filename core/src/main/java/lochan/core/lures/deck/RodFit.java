@@ -27,22 +27,37 @@ public record RodFit(double share, List<String> words) {
     public static RodFit of(Rod rod, Lure lure) {
         List<String> words = new ArrayList<>();
         Lure.Outfit wanted = lure.tackle();
-        int powerApart = wanted.powers().stream().mapToInt(p -> Math.abs(p.ordinal() - rod.power().ordinal())).min().orElseThrow();
+        int powerApart = wanted.powers().stream()
+                .mapToInt(p -> Math.abs(p.ordinal() - rod.power().ordinal()))
+                .min()
+                .orElseThrow();
         int actionApart = Math.abs(wanted.action().ordinal() - rod.action().ordinal());
         if (powerApart > 0) {
-            words.add(rod.power().words() + " rod, usually " + wanted.powers().stream().map(p -> p.words()).reduce((a, b) -> a + " or " + b).orElseThrow());
+            words.add(rod.power().words() + " rod, usually "
+                    + wanted.powers().stream()
+                            .map(p -> p.words())
+                            .reduce((a, b) -> a + " or " + b)
+                            .orElseThrow());
         }
         if (actionApart > 1) {
-            words.add(rod.action().words() + " action, usually " + wanted.action().words());
+            words.add(
+                    rod.action().words() + " action, usually " + wanted.action().words());
         }
-        return new RodFit(POWER_APART[powerApart] * ACTION_APART[actionApart] * strength(rod.line(), wanted, words) * kind(rod, wanted, words), words);
+        return new RodFit(
+                POWER_APART[powerApart]
+                        * ACTION_APART[actionApart]
+                        * strength(rod.line(), wanted, words)
+                        * kind(rod, wanted, words),
+                words);
     }
 
     /** Line a third stronger or weaker than usual leaves three quarters, twice or half a third. */
     private static double strength(FishingLine line, Lure.Outfit wanted, List<String> words) {
         double kg = line.strengthKg();
         boolean usuallyOther = wanted.lines().getFirst() != line.kind() && line.kind() == FishingLine.Kind.BRAID;
-        double most = usuallyOther ? 2.5 * wanted.strengthKg().to() : wanted.strengthKg().to();
+        double most = usuallyOther
+                ? 2.5 * wanted.strengthKg().to()
+                : wanted.strengthKg().to();
         double apart = kg < wanted.strengthKg().from() ? wanted.strengthKg().from() / kg : kg > most ? kg / most : 1;
         if (apart > 1.1) {
             words.add(kg > most ? "line heavier than usual" : "line lighter than usual");
@@ -54,8 +69,14 @@ public record RodFit(double share, List<String> words) {
         if (wanted.lines().contains(rod.end().kind())) {
             return 1;
         }
-        boolean leaderHelps = rod.line().kind() == FishingLine.Kind.BRAID && rod.leader() == null && wanted.lines().contains(FishingLine.Kind.FLUOROCARBON);
-        words.add(leaderHelps ? "tie a fluorocarbon leader" : rod.end().kind().words() + ", usually " + wanted.lines().getFirst().words());
+        boolean leaderHelps = rod.line().kind() == FishingLine.Kind.BRAID
+                && rod.leader() == null
+                && wanted.lines().contains(FishingLine.Kind.FLUOROCARBON);
+        words.add(
+                leaderHelps
+                        ? "tie a fluorocarbon leader"
+                        : rod.end().kind().words() + ", usually "
+                                + wanted.lines().getFirst().words());
         return leaderHelps ? LEADER_WANTED : OTHER_LINE;
     }
 }

@@ -33,14 +33,18 @@ public record Setup(Lure lure, double grams, ColourFamily colour) {
         double wanted = lure.weights().get(weightIndex(lure, at));
         ColourFamily colour = colour(at, a);
         Setup ideal = new Setup(lure, wanted, colour);
-        return ideal.item(tackle).filter(i -> i.grams() != null).map(i -> new Setup(lure, i.grams(), colour)).orElse(ideal);
+        return ideal.item(tackle)
+                .filter(i -> i.grams() != null)
+                .map(i -> new Setup(lure, i.grams(), colour))
+                .orElse(ideal);
     }
 
     private static int weightIndex(Lure lure, Situation at) {
         int last = lure.weights().size() - 1;
         double index = last / 2.0;
         if (at.aimM() != null && lure.depth().to() > lure.depth().from()) {
-            double share = (at.aimM() - lure.depth().from()) / (lure.depth().to() - lure.depth().from());
+            double share = (at.aimM() - lure.depth().from())
+                    / (lure.depth().to() - lure.depth().from());
             index = Math.clamp(share, 0, 1) * last;
         }
         index += at.surface() == Surface.CHOP || at.surface() == Surface.WAVES ? 0.6 : 0;
@@ -60,7 +64,9 @@ public record Setup(Lure lure, double grams, ColourFamily colour) {
 
     /** The angler's lures in the boat that come nearest to it, best first: another colour counts as much as a weight half as much again. */
     public List<BoxItem> fromBox(Tackle tackle) {
-        return tackle.inBoat(lure.id()).stream().sorted(Comparator.comparingDouble(this::apart)).toList();
+        return tackle.inBoat(lure.id()).stream()
+                .sorted(Comparator.comparingDouble(this::apart))
+                .toList();
     }
 
     private double apart(BoxItem item) {

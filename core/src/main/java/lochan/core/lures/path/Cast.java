@@ -15,7 +15,8 @@ public record Cast(double castM, Retrieve retrieve, double speedMps, Double coun
 
     public Cast {
         if (!(castM > 0) || !(speedMps > 0)) {
-            throw new IllegalArgumentException("cast is " + castM + " m at " + speedMps + " m/s, expected both more than 0");
+            throw new IllegalArgumentException(
+                    "cast is " + castM + " m at " + speedMps + " m/s, expected both more than 0");
         }
         if (countSeconds != null && !(countSeconds >= 0)) {
             throw new IllegalArgumentException("count is " + countSeconds + " s, expected 0 or more");

@@ -40,11 +40,16 @@ public final class LureMotion {
         this.grams = grams == null ? lure.usualGrams() : grams;
         this.line = line;
         this.a = a;
-        List<LureObservation> own = seen.stream().filter(o -> o.lureId().equals(lure.id())).toList();
-        this.fallFactor = factor(own.stream().filter(o -> o.saw() == Saw.FALL && lure.motion() instanceof Motion.Sinks)
-                .map(o -> o.depthM() / o.seconds() / told(o).fallMps(false)).toList());
-        this.diveFactor = factor(own.stream().filter(o -> o.saw() == Saw.DIVE && lure.motion() instanceof Motion.Dives)
-                .map(o -> o.depthM() / told(o).diveM(o.castM() == null ? a.usualCastM() : o.castM())).toList());
+        List<LureObservation> own =
+                seen.stream().filter(o -> o.lureId().equals(lure.id())).toList();
+        this.fallFactor = factor(own.stream()
+                .filter(o -> o.saw() == Saw.FALL && lure.motion() instanceof Motion.Sinks)
+                .map(o -> o.depthM() / o.seconds() / told(o).fallMps(false))
+                .toList());
+        this.diveFactor = factor(own.stream()
+                .filter(o -> o.saw() == Saw.DIVE && lure.motion() instanceof Motion.Dives)
+                .map(o -> o.depthM() / told(o).diveM(o.castM() == null ? a.usualCastM() : o.castM()))
+                .toList());
     }
 
     /** What the sheet alone tells of a lure as it was observed. */
@@ -84,7 +89,12 @@ public final class LureMotion {
     /** Rate of fall, m/s; 0 of what does not sink. */
     public double fallMps(boolean tightLine) {
         return lure.motion() instanceof Motion.Sinks s
-                ? s.fallMps() * weightEffect() * lineEffect(a.fallLinePower()) * fallFactor * (tightLine ? a.tightFall() : 1) : 0;
+                ? s.fallMps()
+                        * weightEffect()
+                        * lineEffect(a.fallLinePower())
+                        * fallFactor
+                        * (tightLine ? a.tightFall() : 1)
+                : 0;
     }
 
     /** Seconds to fall to a depth, m: depth ÷ rate of fall; infinite for what does not sink. */

@@ -19,7 +19,13 @@ import lochan.core.tackle.Retrieve;
  * @param countSeconds seconds it was let fall
  * @param contactToM distance from the boat to which the bottom was felt, m; NaN: never
  */
-public record LurePath(List<Point> points, double zoneShare, double belowShare, double deepestM, double countSeconds, double contactToM) {
+public record LurePath(
+        List<Point> points,
+        double zoneShare,
+        double belowShare,
+        double deepestM,
+        double countSeconds,
+        double contactToM) {
 
     private static final double STEP_SECONDS = 0.1;
     private static final double LONGEST_SECONDS = 900;
@@ -40,7 +46,7 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
      * @param depthM     m, 0 or more
      * @param seconds    after it hit the water
      */
-    public record Point(double fromBoatM, double depthM, double seconds) { }
+    public record Point(double fromBoatM, double depthM, double seconds) {}
 
     public LurePath {
         points = List.copyOf(points);
@@ -113,7 +119,13 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
                 work(rhythm.pulls(seconds - begun));
                 step();
             }
-            return new LurePath(thinned(), seconds == 0 ? 0 : inZone / seconds, seconds == 0 ? 0 : below / seconds, deepest, count, contactTo);
+            return new LurePath(
+                    thinned(),
+                    seconds == 0 ? 0 : inZone / seconds,
+                    seconds == 0 ? 0 : below / seconds,
+                    deepest,
+                    count,
+                    contactTo);
         }
 
         private boolean isBack(double begun) {
@@ -140,7 +152,9 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
 
         /** To the bottom where it is worked there; to where the fish are seen else. */
         private double aim() {
-            return lure.lure().onBottom() ? Double.MAX_VALUE : water.fishDepthM() == null ? bottom() - above / 2 : water.fishM(x, cast.castM());
+            return lure.lure().onBottom()
+                    ? Double.MAX_VALUE
+                    : water.fishDepthM() == null ? bottom() - above / 2 : water.fishM(x, cast.castM());
         }
 
         private double bottom() {
@@ -179,7 +193,8 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
                 case HOP -> -ways.hopM() * STEP_SECONDS / HOP_SECONDS;
                 case LIFT_AND_FALL, VERTICAL -> -ways.liftM() * STEP_SECONDS / LIFT_SECONDS;
                 case DRAG -> bottom();
-                case STEADY, STOP_AND_GO, TWITCH -> lure.fallMps(false) * (1 - u * u / (s.holdMps() * s.holdMps())) * STEP_SECONDS;
+                case STEADY, STOP_AND_GO, TWITCH ->
+                    lure.fallMps(false) * (1 - u * u / (s.holdMps() * s.holdMps())) * STEP_SECONDS;
             };
         }
 
@@ -211,8 +226,10 @@ public record LurePath(List<Point> points, double zoneShare, double belowShare, 
         }
 
         private static boolean isBetween(Point a, Point b, Point c) {
-            double cross = (b.fromBoatM() - a.fromBoatM()) * (c.depthM() - a.depthM()) - (b.depthM() - a.depthM()) * (c.fromBoatM() - a.fromBoatM());
-            double dot = (b.fromBoatM() - a.fromBoatM()) * (c.fromBoatM() - b.fromBoatM()) + (b.depthM() - a.depthM()) * (c.depthM() - b.depthM());
+            double cross = (b.fromBoatM() - a.fromBoatM()) * (c.depthM() - a.depthM())
+                    - (b.depthM() - a.depthM()) * (c.fromBoatM() - a.fromBoatM());
+            double dot = (b.fromBoatM() - a.fromBoatM()) * (c.fromBoatM() - b.fromBoatM())
+                    + (b.depthM() - a.depthM()) * (c.depthM() - b.depthM());
             return Math.abs(cross) < 1e-4 && dot >= 0;
         }
     }

@@ -12,7 +12,8 @@ public record WaterSlice(double nearM, double farM, double coverM, Double fishDe
 
     public WaterSlice {
         if (!(nearM > 0) || !(farM > 0) || !(coverM >= 0)) {
-            throw new IllegalArgumentException("depths are " + nearM + " and " + farM + " m with cover of " + coverM + " m, expected depths above 0 and cover of 0 or more");
+            throw new IllegalArgumentException("depths are " + nearM + " and " + farM + " m with cover of " + coverM
+                    + " m, expected depths above 0 and cover of 0 or more");
         }
         if (fishDepthM != null && !(fishDepthM > 0)) {
             throw new IllegalArgumentException("depth of the fish is " + fishDepthM + " m, expected more than 0");

@@ -27,8 +27,11 @@ public record Bin(LocalDate date, Instant start, Instant end, double hoursAfterS
         List<Bin> bins = new ArrayList<>();
         for (Instant t = competition.start(); t.isBefore(competition.checkIn()); t = t.plus(length)) {
             Instant middle = t.plus(length.dividedBy(2));
-            Conditions conditions = event.forecast().stream().filter(p -> p.holds(middle)).findFirst()
-                    .map(ForecastPeriod::conditions).orElse(Conditions.UNKNOWN);
+            Conditions conditions = event.forecast().stream()
+                    .filter(p -> p.holds(middle))
+                    .findFirst()
+                    .map(ForecastPeriod::conditions)
+                    .orElse(Conditions.UNKNOWN);
             bins.add(new Bin(competition.date(), t, t.plus(length), Sunrise.hoursAfter(sunrise, middle), conditions));
         }
         return bins;

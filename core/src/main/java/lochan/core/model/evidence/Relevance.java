@@ -25,8 +25,14 @@ public record Relevance(double recency, double timeOfDay, double temperature, do
         return new Relevance(
                 Math.pow(2, -ageDays / a.recencyHalfLifeDays()),
                 bell((slice.hoursAfterSunrise() - bin.hoursAfterSunrise()) / a.timeOfDaySdHours(), a.timeOfDayFloor()),
-                known(then.waterTempC(), now.waterTempC(), (x, y) -> bell((x - y) / a.temperatureSdC(), a.conditionFloor())),
-                known(then.visibilityM(), now.visibilityM(), (x, y) -> bell(Math.log(x / y) / a.claritySdLn(), a.conditionFloor())),
+                known(
+                        then.waterTempC(),
+                        now.waterTempC(),
+                        (x, y) -> bell((x - y) / a.temperatureSdC(), a.conditionFloor())),
+                known(
+                        then.visibilityM(),
+                        now.visibilityM(),
+                        (x, y) -> bell(Math.log(x / y) / a.claritySdLn(), a.conditionFloor())),
                 known(then.windMps(), now.windMps(), (x, y) -> bell((x - y) / a.windSdMps(), a.conditionFloor())),
                 known(then.sky(), now.sky(), (x, y) -> Math.pow(a.skyStep(), x.stepsTo(y))));
     }

@@ -12,23 +12,23 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import lochan.core.Assumptions;
+import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
 import lochan.core.lures.advice.Light;
 import lochan.core.lures.advice.Situation;
 import lochan.core.lures.advice.TempTrend;
-import lochan.core.eventdata.EventData;
 import lochan.core.practice.Bite;
 import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Sky;
-import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
+import lochan.core.practice.TakenOn;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Forage;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.SeasonStage;
-import lochan.core.lake.Spot;
 
 /** What the forecast, practice and the electronics tell of spots in the hours of an event. */
 public final class Situations {
@@ -43,26 +43,50 @@ public final class Situations {
     public Situations(EventData event, Assumptions assumptions) {
         this.event = event;
         this.assumptions = assumptions;
-        this.latestFirst = event.stops().stream().sorted(Comparator.comparing(PracticeStop::start).reversed()).toList();
+        this.latestFirst = event.stops().stream()
+                .sorted(Comparator.comparing(PracticeStop::start).reversed())
+                .toList();
         this.temperature = latest(Conditions::waterTempC).orElse(null);
         this.trend = trend();
     }
 
     /** The situation at a spot at a time; a value that forecast and practice leave open is unknown. */
     public Situation at(Spot spot, Instant time) {
-        Optional<ForecastPeriod> f = event.forecast().stream().filter(p -> p.holds(time)).findFirst();
+        Optional<ForecastPeriod> f =
+                event.forecast().stream().filter(p -> p.holds(time)).findFirst();
         Double temp = f.map(ForecastPeriod::waterTempC).orElse(temperature);
-        Double visibility = f.map(ForecastPeriod::visibilityM).orElse(seenHere(spot, Conditions::visibilityM).orElse(latest(Conditions::visibilityM).orElse(null)));
-        ClarityTrend clarity = seenHere(spot, c -> c.signs().clarityTrend()).orElse(latest(c -> c.signs().clarityTrend()).orElse(null));
-        Double depth = Stream.of(spot.depthMaxM(), spot.depthMinM()).filter(Objects::nonNull).findFirst().orElse(null);
-        return new Situation(temp, trend, visibility, clarity, light(time, f.map(ForecastPeriod::sky).orElse(null)),
-                f.map(p -> Surface.ofWind(p.windMps())).orElse(null), stage(temp, time), forage(spot), fishDepth(spot), takenOn(spot), depth, mood(spot),
-                Cover.of(spot.spotType()), isPressured(spot) ? true : null,
+        Double visibility = f.map(ForecastPeriod::visibilityM)
+                .orElse(seenHere(spot, Conditions::visibilityM)
+                        .orElse(latest(Conditions::visibilityM).orElse(null)));
+        ClarityTrend clarity = seenHere(spot, c -> c.signs().clarityTrend())
+                .orElse(latest(c -> c.signs().clarityTrend()).orElse(null));
+        Double depth = Stream.of(spot.depthMaxM(), spot.depthMinM())
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(null);
+        return new Situation(
+                temp,
+                trend,
+                visibility,
+                clarity,
+                light(time, f.map(ForecastPeriod::sky).orElse(null)),
+                f.map(p -> Surface.ofWind(p.windMps())).orElse(null),
+                stage(temp, time),
+                forage(spot),
+                fishDepth(spot),
+                takenOn(spot),
+                depth,
+                mood(spot),
+                Cover.of(spot.spotType()),
+                isPressured(spot) ? true : null,
                 latest(c -> c.signs().recentFront()).orElse(null));
     }
 
     private <T> Optional<T> latest(Function<Conditions, T> value) {
-        return latestFirst.stream().map(s -> value.apply(s.conditions())).filter(Objects::nonNull).findFirst();
+        return latestFirst.stream()
+                .map(s -> value.apply(s.conditions()))
+                .filter(Objects::nonNull)
+                .findFirst();
     }
 
     private Stream<PracticeStop> here(Spot spot) {
@@ -70,12 +94,20 @@ public final class Situations {
     }
 
     private <T> Optional<T> seenHere(Spot spot, Function<Conditions, T> value) {
-        return here(spot).map(s -> value.apply(s.conditions())).filter(Objects::nonNull).findFirst();
+        return here(spot)
+                .map(s -> value.apply(s.conditions()))
+                .filter(Objects::nonNull)
+                .findFirst();
     }
 
     /** Where the temperature went over the practice days: the mean of the last one against that of the first. */
     private TempTrend trend() {
-        List<LocalDate> days = latestFirst.stream().filter(s -> s.conditions().waterTempC() != null).map(this::date).distinct().sorted().toList();
+        List<LocalDate> days = latestFirst.stream()
+                .filter(s -> s.conditions().waterTempC() != null)
+                .map(this::date)
+                .distinct()
+                .sorted()
+                .toList();
         if (days.size() < 2) {
             return null;
         }
@@ -89,12 +121,17 @@ public final class Situations {
     }
 
     private double mean(LocalDate day) {
-        return latestFirst.stream().filter(s -> s.conditions().waterTempC() != null && date(s).equals(day)).mapToDouble(s -> s.conditions().waterTempC()).average().orElse(0);
+        return latestFirst.stream()
+                .filter(s -> s.conditions().waterTempC() != null && date(s).equals(day))
+                .mapToDouble(s -> s.conditions().waterTempC())
+                .average()
+                .orElse(0);
     }
 
     private Light light(Instant time, Sky sky) {
         var zone = event.timeZone();
-        Instant sunrise = sunrises.computeIfAbsent(time.atZone(zone).toLocalDate(), d -> Sunrise.at(event.launch(), d, zone));
+        Instant sunrise =
+                sunrises.computeIfAbsent(time.atZone(zone).toLocalDate(), d -> Sunrise.at(event.launch(), d, zone));
         double hours = Duration.between(sunrise, time).toMinutes() / 60.0;
         if (hours < assumptions.advice().lowLightHours()) {
             return Light.LOW;
@@ -124,23 +161,38 @@ public final class Situations {
         if (month > s.springToMonth()) {
             return SeasonStage.SUMMER;
         }
-        return waterTempC < s.spawnFromC() ? SeasonStage.PRE_SPAWN : waterTempC < s.postSpawnFromC() ? SeasonStage.SPAWN
-                : waterTempC < s.summerFromC() ? SeasonStage.POST_SPAWN : SeasonStage.SUMMER;
+        return waterTempC < s.spawnFromC()
+                ? SeasonStage.PRE_SPAWN
+                : waterTempC < s.postSpawnFromC()
+                        ? SeasonStage.SPAWN
+                        : waterTempC < s.summerFromC() ? SeasonStage.POST_SPAWN : SeasonStage.SUMMER;
     }
 
     /** Whether others are often there first, or were in sight when it was fished last. */
     private boolean isPressured(Spot spot) {
-        return spot.crowdRisk() > assumptions.advice().pressuredFrom() || seenHere(spot, Conditions::boatsNear).filter(boats -> boats >= assumptions.advice().pressuredBoats()).isPresent();
+        return spot.crowdRisk() > assumptions.advice().pressuredFrom()
+                || seenHere(spot, Conditions::boatsNear)
+                        .filter(boats -> boats >= assumptions.advice().pressuredBoats())
+                        .isPresent();
     }
 
     private Forage forage(Spot spot) {
-        return seenHere(spot, c -> c.signs().baitSeen()).filter(b -> b).map(b -> Forage.BAITFISH).orElse(null);
+        return seenHere(spot, c -> c.signs().baitSeen())
+                .filter(b -> b)
+                .map(b -> Forage.BAITFISH)
+                .orElse(null);
     }
 
     private Double fishDepth(Spot spot) {
-        double[] depths = Stream.concat(bites(spot).map(b -> b.notes().fishDepthM()),
-                event.waypoints().stream().filter(m -> spot.id().equals(m.spotId())).map(m -> m.fishDepthM())).filter(Objects::nonNull)
-                .mapToDouble(Double::doubleValue).sorted().toArray();
+        double[] depths = Stream.concat(
+                        bites(spot).map(b -> b.notes().fishDepthM()),
+                        event.waypoints().stream()
+                                .filter(m -> spot.id().equals(m.spotId()))
+                                .map(m -> m.fishDepthM()))
+                .filter(Objects::nonNull)
+                .mapToDouble(Double::doubleValue)
+                .sorted()
+                .toArray();
         return depths.length == 0 ? null : depths[depths.length / 2];
     }
 
@@ -150,18 +202,29 @@ public final class Situations {
 
     /** Where most bites with a note came; null without such notes. */
     private TakenOn takenOn(Spot spot) {
-        List<TakenOn> noted = bites(spot).map(b -> b.notes().takenOn()).filter(Objects::nonNull).toList();
-        return Stream.of(TakenOn.values()).filter(s -> 2 * noted.stream().filter(n -> n == s).count() > noted.size()).findFirst().orElse(null);
+        List<TakenOn> noted = bites(spot)
+                .map(b -> b.notes().takenOn())
+                .filter(Objects::nonNull)
+                .toList();
+        return Stream.of(TakenOn.values())
+                .filter(s -> 2 * noted.stream().filter(n -> n == s).count() > noted.size())
+                .findFirst()
+                .orElse(null);
     }
 
     /** Told by follows against bites where the spot was fished for half an hour or more: follows without bites are fish that look and do not take. */
     private Mood mood(Spot spot) {
-        double hours = here(spot).filter(s -> s.end() != null).mapToDouble(s -> Duration.between(s.start(), s.end()).toMinutes() / 60.0).sum();
+        double hours = here(spot)
+                .filter(s -> s.end() != null)
+                .mapToDouble(s -> Duration.between(s.start(), s.end()).toMinutes() / 60.0)
+                .sum();
         int follows = here(spot).mapToInt(PracticeStop::follows).sum();
         long bites = bites(spot).count();
         if (hours < assumptions.advice().moodFromHours()) {
             return null;
         }
-        return bites / hours >= assumptions.advice().activeBitesPerHour() ? Mood.ACTIVE : follows > bites || bites == 0 ? Mood.INACTIVE : Mood.NEUTRAL;
+        return bites / hours >= assumptions.advice().activeBitesPerHour()
+                ? Mood.ACTIVE
+                : follows > bites || bites == 0 ? Mood.INACTIVE : Mood.NEUTRAL;
     }
 }

@@ -23,8 +23,15 @@ import lochan.core.practice.PresentationTime;
  * @param date              practice date
  * @param hoursAfterSunrise of its middle
  */
-public record Slice(PracticeStop stop, String presentationId, Instant start, Instant end, double effortAnglerHours, double bites,
-                    LocalDate date, double hoursAfterSunrise) {
+public record Slice(
+        PracticeStop stop,
+        String presentationId,
+        Instant start,
+        Instant end,
+        double effortAnglerHours,
+        double bites,
+        LocalDate date,
+        double hoursAfterSunrise) {
 
     private static final double MINUTES_PER_HOUR = 60;
 
@@ -52,19 +59,24 @@ public record Slice(PracticeStop stop, String presentationId, Instant start, Ins
 
     private static List<Slice> cut(PracticeStop stop, LocalDate date, Instant sunrise, int longestMinutes) {
         Duration whole = Duration.between(stop.start(), stop.end());
-        int count = (int) Math.ceilDiv(whole.toMillis(), Duration.ofMinutes(longestMinutes).toMillis());
+        int count = (int) Math.ceilDiv(
+                whole.toMillis(), Duration.ofMinutes(longestMinutes).toMillis());
         Map<String, Double> minutes = minutesByPresentation(stop, whole.toMillis() / 60_000.0);
-        double allMinutes = minutes.values().stream().mapToDouble(Double::doubleValue).sum();
+        double allMinutes =
+                minutes.values().stream().mapToDouble(Double::doubleValue).sum();
         List<Slice> slices = new ArrayList<>();
         for (int i = 0; i < count; i++) {
             Instant from = stop.start().plusMillis(whole.toMillis() * i / count);
             Instant to = stop.start().plusMillis(whole.toMillis() * (i + 1) / count);
-            double middle = Sunrise.hoursAfter(sunrise, from.plus(Duration.between(from, to).dividedBy(2)));
+            double middle = Sunrise.hoursAfter(
+                    sunrise, from.plus(Duration.between(from, to).dividedBy(2)));
             boolean last = i == count - 1;
             for (var part : minutes.entrySet()) {
                 double share = allMinutes > 0 ? part.getValue() / allMinutes : 1.0 / minutes.size();
                 double bites = stop.bites().stream()
-                        .mapToDouble(b -> inSlice(b, from, to, last, count) * ofPresentation(stop, b, part.getKey(), share)).sum();
+                        .mapToDouble(
+                                b -> inSlice(b, from, to, last, count) * ofPresentation(stop, b, part.getKey(), share))
+                        .sum();
                 double effort = stop.anglers() * part.getValue() / MINUTES_PER_HOUR / count;
                 slices.add(new Slice(stop, part.getKey(), from, to, effort, bites, date, middle));
             }
@@ -74,8 +86,12 @@ public record Slice(PracticeStop stop, String presentationId, Instant start, Ins
 
     /** Minutes given count as given; the rest of the stop is shared by the presentations without. */
     private static Map<String, Double> minutesByPresentation(PracticeStop stop, double wholeMinutes) {
-        double given = stop.presentations().stream().filter(p -> p.minutes() != null).mapToDouble(PresentationTime::minutes).sum();
-        long open = stop.presentations().stream().filter(p -> p.minutes() == null).count();
+        double given = stop.presentations().stream()
+                .filter(p -> p.minutes() != null)
+                .mapToDouble(PresentationTime::minutes)
+                .sum();
+        long open =
+                stop.presentations().stream().filter(p -> p.minutes() == null).count();
         Map<String, Double> minutes = new LinkedHashMap<>();
         for (PresentationTime part : stop.presentations()) {
             double own = part.minutes() != null ? part.minutes() : Math.max(0, wholeMinutes - given) / open;

@@ -16,11 +16,17 @@ public final class Sunrise {
     /** Stands for sunrise on dates without one. */
     private static final LocalTime NO_SUNRISE = LocalTime.of(6, 0);
 
-    private Sunrise() { }
+    private Sunrise() {}
 
     /** Sunrise at a place on a date of a zone; 06:00 local time where the sun does not rise that day. */
     public static Instant at(Position place, LocalDate date, ZoneId zone) {
-        ZonedDateTime rise = SunTimes.compute().on(date).timezone(zone).at(place.lat(), place.lon()).oneDay().execute().getRise();
+        ZonedDateTime rise = SunTimes.compute()
+                .on(date)
+                .timezone(zone)
+                .at(place.lat(), place.lon())
+                .oneDay()
+                .execute()
+                .getRise();
         return (rise != null ? rise : date.atTime(NO_SUNRISE).atZone(zone)).toInstant();
     }
 

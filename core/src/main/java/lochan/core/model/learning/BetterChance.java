@@ -8,11 +8,16 @@ import org.apache.commons.statistics.distribution.BetaDistribution;
 public final class BetterChance {
 
     /** Nodes and weights of Gauss and Legendre on each panel of the unit interval (Abramowitz and Stegun 1964, table 25.4, n = 8). */
-    private static final double[] NODES = {0.1834346424956498, 0.5255324099163290, 0.7966664774136267, 0.9602898564975363};
-    private static final double[] WEIGHTS = {0.3626837833783620, 0.3137066458778873, 0.2223810344533745, 0.1012285362903763};
+    private static final double[] NODES = {
+        0.1834346424956498, 0.5255324099163290, 0.7966664774136267, 0.9602898564975363
+    };
+
+    private static final double[] WEIGHTS = {
+        0.3626837833783620, 0.3137066458778873, 0.2223810344533745, 0.1012285362903763
+    };
     private static final int PANELS = 32;
 
-    private BetterChance() { }
+    private BetterChance() {}
 
     /**
      * P(λ_a &gt; λ_b) for λ_a ~ Gamma(α_a, β_a), λ_b ~ Gamma(α_b, β_b) independent: β_a λ_a and β_b λ_b being standard gammas, the share

@@ -6,12 +6,12 @@ import java.util.stream.Collectors;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.evidence.Slice;
+import lochan.core.model.rate.GammaRate;
+import lochan.core.model.rate.LandingChance;
 import lochan.core.notebook.Trial;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.Presentation;
-import lochan.core.model.rate.GammaRate;
-import lochan.core.model.rate.LandingChance;
 
 /**
  * Two ways compared on bites an hour and on landing.
@@ -47,7 +47,8 @@ public record Contest(Side first, Side second, double firstBitesMore, double fir
         /** Beta(8·q₀ + landed, 8·(1 − q₀) + not landed), q₀ of one solid hook for both. */
         public LandingChance landing(Assumptions a) {
             double prior = a.landing().single();
-            return new LandingChance(a.landing().priorBites() * prior + landed, a.landing().priorBites() * (1 - prior) + tried - landed);
+            return new LandingChance(
+                    a.landing().priorBites() * prior + landed, a.landing().priorBites() * (1 - prior) + tried - landed);
         }
 
         /** Bites an hour as seen; NaN before the first hour's part. */
@@ -58,12 +59,19 @@ public record Contest(Side first, Side second, double firstBitesMore, double fir
 
     /** Of a trial's rounds. */
     public static Contest of(Trial trial, Assumptions a) {
-        return of(side(trial.rounds().stream().filter(Trial.Round::ofFirst).toList()), side(trial.rounds().stream().filter(r -> !r.ofFirst()).toList()), a);
+        return of(
+                side(trial.rounds().stream().filter(Trial.Round::ofFirst).toList()),
+                side(trial.rounds().stream().filter(r -> !r.ofFirst()).toList()),
+                a);
     }
 
     private static Side side(List<Trial.Round> rounds) {
         int bites = rounds.stream().mapToInt(Trial.Round::bites).sum();
-        return new Side(rounds.stream().mapToDouble(Trial.Round::minutes).sum() / 60, bites, bites, rounds.stream().mapToInt(Trial.Round::landed).sum());
+        return new Side(
+                rounds.stream().mapToDouble(Trial.Round::minutes).sum() / 60,
+                bites,
+                bites,
+                rounds.stream().mapToInt(Trial.Round::landed).sum());
     }
 
     /** Of two presentations over all practice of an event; how spots and hours differ between them is not looked at. */
@@ -74,21 +82,35 @@ public record Contest(Side first, Side second, double firstBitesMore, double fir
     /** All practice with some presentations. */
     static Side side(EventData event, List<Presentation> of, Assumptions a) {
         Set<String> ids = of.stream().map(Presentation::id).collect(Collectors.toSet());
-        double hours = Slice.of(event, a).stream().filter(s -> ids.contains(s.presentationId())).mapToDouble(Slice::effortAnglerHours).sum();
-        List<Outcome> outcomes = event.stops().stream().flatMap(s -> s.bites().stream().filter(b -> ids.contains(s.presentationOf(b)))).map(Bite::outcome).toList();
-        return new Side(hours, outcomes.size(), (int) outcomes.stream().filter(Outcome::triesLanding).count(),
+        double hours = Slice.of(event, a).stream()
+                .filter(s -> ids.contains(s.presentationId()))
+                .mapToDouble(Slice::effortAnglerHours)
+                .sum();
+        List<Outcome> outcomes = event.stops().stream()
+                .flatMap(s -> s.bites().stream().filter(b -> ids.contains(s.presentationOf(b))))
+                .map(Bite::outcome)
+                .toList();
+        return new Side(
+                hours,
+                outcomes.size(),
+                (int) outcomes.stream().filter(Outcome::triesLanding).count(),
                 (int) outcomes.stream().filter(o -> o == Outcome.LANDED).count());
     }
 
     public static Contest of(Side first, Side second, Assumptions a) {
         double mean = mean(first, second, a);
-        return new Contest(first, second, BetterChance.ofRates(first.rate(mean, a), second.rate(mean, a)),
-                BetterChance.ofChances(first.landing(a), second.landing(a)), hoursToKnow(first, second, a));
+        return new Contest(
+                first,
+                second,
+                BetterChance.ofRates(first.rate(mean, a), second.rate(mean, a)),
+                BetterChance.ofChances(first.landing(a), second.landing(a)),
+                hoursToKnow(first, second, a));
     }
 
     /** Bites an hour of both together, shrunk towards the lake's prior as the lake's own are: (0.8·2 + Σ bites) / (2 + Σ hours). */
     private static double mean(Side first, Side second, Assumptions a) {
-        return (a.biteRate().lakeMean() * a.biteRate().lakeHours() + first.bites + second.bites) / (a.biteRate().lakeHours() + first.hours + second.hours);
+        return (a.biteRate().lakeMean() * a.biteRate().lakeHours() + first.bites + second.bites)
+                / (a.biteRate().lakeHours() + first.hours + second.hours);
     }
 
     /** The least hours a side, in halves, after which the chance is past what counts as sure when each side goes on at its believed rate. */
@@ -99,7 +121,8 @@ public record Contest(Side first, Side second, double firstBitesMore, double fir
         boolean bothFished = first.hours > 0 && second.hours > 0;
         for (int halves = bothFished ? 0 : 1; halves <= 2 * a.notebook().trialHours(); halves++) {
             double more = halves / 2.0;
-            double chance = BetterChance.ofRates(after(first.rate(mean, a), one, more), after(second.rate(mean, a), other, more));
+            double chance = BetterChance.ofRates(
+                    after(first.rate(mean, a), one, more), after(second.rate(mean, a), other, more));
             if (Math.max(chance, 1 - chance) >= a.notebook().sure()) {
                 return more;
             }

@@ -23,6 +23,7 @@ public final class History {
 
     /** Launches nearer than this are of one lake, m. */
     private static final double SAME_LAKE_M = 20_000;
+
     private static final double LEAST_HOURS = 1;
 
     private final List<Entry> entries;
@@ -37,8 +38,18 @@ public final class History {
      * @param hours          angler-hours
      * @param expected       bites that its event as a whole would have brought in these hours
      */
-    public record Entry(String event, String lake, LocalDate date, SeasonStage stage, Double waterTempC, String presentationId, String name,
-                        String spotType, double hours, double bites, double expected) { }
+    public record Entry(
+            String event,
+            String lake,
+            LocalDate date,
+            SeasonStage stage,
+            Double waterTempC,
+            String presentationId,
+            String name,
+            String spotType,
+            double hours,
+            double bites,
+            double expected) {}
 
     /**
      * What a group of entries comes to.
@@ -53,7 +64,7 @@ public final class History {
     }
 
     /** A day of practice by its bites. */
-    public record Day(LocalDate date, String event, double hours, int bites, int landed) { }
+    public record Day(LocalDate date, String event, double hours, int bites, int landed) {}
 
     private History(List<Entry> entries, Assumptions assumptions) {
         this.entries = List.copyOf(entries);
@@ -67,14 +78,27 @@ public final class History {
         for (EventData event : events) {
             String lake = lake(event, lakes);
             List<Slice> slices = Slice.of(event, a);
-            double perHour = slices.stream().mapToDouble(Slice::bites).sum() / Math.max(1e-9, slices.stream().mapToDouble(Slice::effortAnglerHours).sum());
+            double perHour = slices.stream().mapToDouble(Slice::bites).sum()
+                    / Math.max(
+                            1e-9,
+                            slices.stream()
+                                    .mapToDouble(Slice::effortAnglerHours)
+                                    .sum());
             Situations situations = new Situations(event, a);
             for (Slice s : slices) {
                 Double temp = s.conditions().waterTempC();
-                entries.add(new Entry(event.name(), lake, s.start().atZone(event.timeZone()).toLocalDate(),
-                        situations.stage(temp, s.start()), temp, s.presentationId(),
-                        event.presentation(s.presentationId()).orElseThrow().name(), event.spot(s.spotId()).orElseThrow().spotType(),
-                        s.effortAnglerHours(), s.bites(), perHour * s.effortAnglerHours()));
+                entries.add(new Entry(
+                        event.name(),
+                        lake,
+                        s.start().atZone(event.timeZone()).toLocalDate(),
+                        situations.stage(temp, s.start()),
+                        temp,
+                        s.presentationId(),
+                        event.presentation(s.presentationId()).orElseThrow().name(),
+                        event.spot(s.spotId()).orElseThrow().spotType(),
+                        s.effortAnglerHours(),
+                        s.bites(),
+                        perHour * s.effortAnglerHours()));
             }
         }
         return new History(entries, a);
@@ -82,10 +106,14 @@ public final class History {
 
     private static String lake(EventData event, Map<String, Position> lakes) {
         Position launch = event.launch();
-        return lakes.entrySet().stream().filter(l -> l.getValue().metresTo(launch) < SAME_LAKE_M).map(Map.Entry::getKey).findFirst().orElseGet(() -> {
-            lakes.put(event.name(), launch);
-            return event.name();
-        });
+        return lakes.entrySet().stream()
+                .filter(l -> l.getValue().metresTo(launch) < SAME_LAKE_M)
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElseGet(() -> {
+                    lakes.put(event.name(), launch);
+                    return event.name();
+                });
     }
 
     public List<Entry> entries() {
@@ -107,8 +135,11 @@ public final class History {
             }
         }
         Map<K, Line> lines = new LinkedHashMap<>();
-        groups.entrySet().stream().map(g -> Map.entry(g.getKey(), line(g.getValue())))
-                .sorted(Comparator.comparingDouble((Map.Entry<K, Line> l) -> -l.getValue().ratio())).forEach(l -> lines.put(l.getKey(), l.getValue()));
+        groups.entrySet().stream()
+                .map(g -> Map.entry(g.getKey(), line(g.getValue())))
+                .sorted(Comparator.comparingDouble(
+                        (Map.Entry<K, Line> l) -> -l.getValue().ratio()))
+                .forEach(l -> lines.put(l.getKey(), l.getValue()));
         return lines;
     }
 
@@ -117,14 +148,21 @@ public final class History {
         double bites = group.stream().mapToDouble(Entry::bites).sum();
         double expected = group.stream().mapToDouble(Entry::expected).sum();
         double prior = assumptions.notebook().historyBites();
-        return new Line(group.stream().mapToDouble(Entry::hours).sum(), bites, expected, (prior + bites) / (prior + expected),
+        return new Line(
+                group.stream().mapToDouble(Entry::hours).sum(),
+                bites,
+                expected,
+                (prior + bites) / (prior + expected),
                 (int) group.stream().map(Entry::date).distinct().count());
     }
 
     /** What it says of each presentation, to be carried into an event. */
     public List<CarriedRate> carried() {
         return by(Entry::presentationId).entrySet().stream()
-                .map(e -> new CarriedRate(e.getKey(), e.getValue().ratio(), e.getValue().hours(), (int) Math.round(e.getValue().bites()))).toList();
+                .map(e -> new CarriedRate(
+                        e.getKey(), e.getValue().ratio(), e.getValue().hours(), (int)
+                                Math.round(e.getValue().bites())))
+                .toList();
     }
 
     /** The days with most bites an hour among those fished a angler-hour or more, best first. */
@@ -132,16 +170,27 @@ public final class History {
         List<Day> days = new ArrayList<>();
         for (EventData event : events) {
             Map<LocalDate, List<PracticeStop>> byDate = new LinkedHashMap<>();
-            event.stops().stream().filter(s -> s.end() != null)
-                    .forEach(s -> byDate.computeIfAbsent(s.start().atZone(event.timeZone()).toLocalDate(), d -> new ArrayList<>()).add(s));
+            event.stops().stream().filter(s -> s.end() != null).forEach(s -> byDate.computeIfAbsent(
+                            s.start().atZone(event.timeZone()).toLocalDate(), d -> new ArrayList<>())
+                    .add(s));
             byDate.forEach((date, stops) -> {
-                List<Bite> bites = stops.stream().flatMap(s -> s.bites().stream()).toList();
-                double hours = stops.stream().mapToDouble(s -> s.anglers() * java.time.Duration.between(s.start(), s.end()).toMinutes() / 60.0).sum();
+                List<Bite> bites =
+                        stops.stream().flatMap(s -> s.bites().stream()).toList();
+                double hours = stops.stream()
+                        .mapToDouble(s -> s.anglers()
+                                * java.time.Duration.between(s.start(), s.end()).toMinutes()
+                                / 60.0)
+                        .sum();
                 if (hours >= LEAST_HOURS) {
-                    days.add(new Day(date, event.name(), hours, bites.size(), (int) bites.stream().filter(b -> b.outcome() == Outcome.LANDED).count()));
+                    days.add(new Day(date, event.name(), hours, bites.size(), (int) bites.stream()
+                            .filter(b -> b.outcome() == Outcome.LANDED)
+                            .count()));
                 }
             });
         }
-        return days.stream().sorted(Comparator.comparingDouble((Day d) -> -d.bites() / d.hours())).limit(most).toList();
+        return days.stream()
+                .sorted(Comparator.comparingDouble((Day d) -> -d.bites() / d.hours()))
+                .limit(most)
+                .toList();
     }
 }

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.function.Predicate;
 import lochan.core.Assumptions;
 import lochan.core.Coded;
-import lochan.core.lures.advice.LureAdvice;
 import lochan.core.eventdata.EventData;
+import lochan.core.lures.advice.LureAdvice;
 import lochan.core.practice.Presentation;
 import lochan.core.tackle.Lure;
 
@@ -48,23 +48,34 @@ public record Schools(Question question, List<Lure> first, List<Lure> second, Co
      * @param lures  sheets of all that was fished
      */
     public static List<Schools> of(List<LureAdvice> ranked, EventData event, List<Lure> lures, Assumptions a) {
-        List<Lure> best = ranked.stream().filter(x -> !x.ruledOut()).map(LureAdvice::lure).limit(IN_A_PLACE).toList();
+        List<Lure> best = ranked.stream()
+                .filter(x -> !x.ruledOut())
+                .map(LureAdvice::lure)
+                .limit(IN_A_PLACE)
+                .toList();
         List<Schools> schools = new ArrayList<>();
         for (Question q : Question.values()) {
             if (best.stream().anyMatch(q::isFirst) && !best.stream().allMatch(q::isFirst)) {
-                schools.add(new Schools(q, sorted(best, q::isFirst), sorted(best, l -> !q.isFirst(l)), Contest.of(side(event, lures, q::isFirst, a),
-                        side(event, lures, l -> !q.isFirst(l), a), a)));
+                schools.add(new Schools(
+                        q,
+                        sorted(best, q::isFirst),
+                        sorted(best, l -> !q.isFirst(l)),
+                        Contest.of(side(event, lures, q::isFirst, a), side(event, lures, l -> !q.isFirst(l), a), a)));
             }
         }
         return schools;
     }
 
     private static List<Lure> sorted(List<Lure> best, Predicate<Lure> first) {
-        return best.stream().sorted(Comparator.comparing((Lure l) -> !first.test(l))).toList();
+        return best.stream()
+                .sorted(Comparator.comparing((Lure l) -> !first.test(l)))
+                .toList();
     }
 
     private static Contest.Side side(EventData event, List<Lure> lures, Predicate<Lure> which, Assumptions a) {
-        List<Presentation> own = event.presentations().stream().filter(p -> lures.stream().anyMatch(l -> l.isOf(p.id()) && which.test(l))).toList();
+        List<Presentation> own = event.presentations().stream()
+                .filter(p -> lures.stream().anyMatch(l -> l.isOf(p.id()) && which.test(l)))
+                .toList();
         return Contest.side(event, own, a);
     }
 }

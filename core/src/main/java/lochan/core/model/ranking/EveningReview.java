@@ -11,15 +11,15 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
 import lochan.core.model.evidence.Slice;
-import lochan.core.practice.Bite;
-import lochan.core.practice.FishSize;
-import lochan.core.practice.PracticeStop;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.size.SizeModel;
-import lochan.core.lake.Spot;
+import lochan.core.practice.Bite;
+import lochan.core.practice.FishSize;
+import lochan.core.practice.PracticeStop;
 
 /**
  * What one day of practice taught: the rankings of a competition day with all practice up to that evening against those without the day
@@ -31,8 +31,13 @@ import lochan.core.lake.Spot;
  * @param guesses   fish both guessed and weighed that day
  * @param guessBias how far the angler's guesses run over the scale, ln, by all that is known that evening
  */
-public record EveningReview(LocalDate date, List<Change<Pattern>> patterns, List<Change<Cell>> cells, List<String> unsized, List<Guess> guesses,
-                            SizeModel.Predictive guessBias) {
+public record EveningReview(
+        LocalDate date,
+        List<Change<Pattern>> patterns,
+        List<Change<Cell>> cells,
+        List<String> unsized,
+        List<Guess> guesses,
+        SizeModel.Predictive guessBias) {
 
     private static final int ENOUGH_BITES = 3;
     /** Changes smaller than this, ln, are no news. */
@@ -51,7 +56,8 @@ public record EveningReview(LocalDate date, List<Change<Pattern>> patterns, List
      * @param by         what moved it, most effort first: its own fishing; where it was not fished, that of its pattern, else of its
      *                   presentation; empty: the day as a whole
      */
-    public record Change<T>(T of, double before, double after, int rankBefore, int rankAfter, boolean fished, List<Effort> by) {
+    public record Change<T>(
+            T of, double before, double after, int rankBefore, int rankAfter, boolean fished, List<Effort> by) {
 
         public Change {
             by = List.copyOf(by);
@@ -83,10 +89,10 @@ public record EveningReview(LocalDate date, List<Change<Pattern>> patterns, List
     }
 
     /** Fishing of the day: a presentation at a spot, angler-hours and bites. */
-    public record Effort(Cell cell, double anglerHours, double bites) { }
+    public record Effort(Cell cell, double anglerHours, double bites) {}
 
     /** A fish guessed first, then weighed, g. */
-    public record Guess(double guessGrams, double scaleGrams) { }
+    public record Guess(double guessGrams, double scaleGrams) {}
 
     public EveningReview {
         patterns = List.copyOf(patterns);
@@ -105,24 +111,50 @@ public record EveningReview(LocalDate date, List<Change<Pattern>> patterns, List
         DayModel after = new DayModel(evening, day, assumptions);
         DayModel before = new DayModel(until(event, date), day, assumptions);
         List<Effort> efforts = efforts(after, date);
-        ToDoubleFunction<Cell> cellBefore = c -> before.rates(bin).rate(c, before.pattern(c)).mean();
-        ToDoubleFunction<Cell> cellAfter = c -> after.rates(bin).rate(c, after.pattern(c)).mean();
+        ToDoubleFunction<Cell> cellBefore =
+                c -> before.rates(bin).rate(c, before.pattern(c)).mean();
+        ToDoubleFunction<Cell> cellAfter =
+                c -> after.rates(bin).rate(c, after.pattern(c)).mean();
         ToDoubleFunction<Pattern> patternBefore = p -> before.rates(bin).patternMean(p);
         ToDoubleFunction<Pattern> patternAfter = p -> after.rates(bin).patternMean(p);
         Ranks<Cell> cells = new Ranks<>(ranks(before.cells(), cellBefore), ranks(after.cells(), cellAfter));
-        Ranks<Pattern> patterns = new Ranks<>(ranks(patterns(before), patternBefore), ranks(patterns(after), patternAfter));
-        List<Change<Pattern>> ofPatterns = patterns(after).stream().filter(p -> efforts.stream().anyMatch(e -> after.pattern(e.cell()).equals(p)))
-                .map(p -> patterns.change(p, patternBefore, patternAfter, true, efforts.stream().filter(e -> after.pattern(e.cell()).equals(p)).toList()))
+        Ranks<Pattern> patterns =
+                new Ranks<>(ranks(patterns(before), patternBefore), ranks(patterns(after), patternAfter));
+        List<Change<Pattern>> ofPatterns = patterns(after).stream()
+                .filter(p ->
+                        efforts.stream().anyMatch(e -> after.pattern(e.cell()).equals(p)))
+                .map(p -> patterns.change(
+                        p,
+                        patternBefore,
+                        patternAfter,
+                        true,
+                        efforts.stream()
+                                .filter(e -> after.pattern(e.cell()).equals(p))
+                                .toList()))
                 .toList();
-        List<Change<Cell>> ofCells = efforts.isEmpty() ? List.of() : after.cells().stream().map(c -> {
-            boolean fished = efforts.stream().anyMatch(e -> e.cell().equals(c));
-            return cells.change(c, cellBefore, cellAfter, fished, behind(c, efforts, after));
-        }).filter(c -> c.fished() || c.isNews()).toList();
-        return new EveningReview(date, sorted(ofPatterns), sorted(ofCells), unsized(evening, date), guesses(evening, date), after.sizes().guessBias());
+        List<Change<Cell>> ofCells = efforts.isEmpty()
+                ? List.of()
+                : after.cells().stream()
+                        .map(c -> {
+                            boolean fished =
+                                    efforts.stream().anyMatch(e -> e.cell().equals(c));
+                            return cells.change(c, cellBefore, cellAfter, fished, behind(c, efforts, after));
+                        })
+                        .filter(c -> c.fished() || c.isNews())
+                        .toList();
+        return new EveningReview(
+                date,
+                sorted(ofPatterns),
+                sorted(ofCells),
+                unsized(evening, date),
+                guesses(evening, date),
+                after.sizes().guessBias());
     }
 
     private static EventData until(EventData event, LocalDate end) {
-        return event.inPractice(event.stops().stream().filter(s -> dateOf(event, s).isBefore(end)).toList());
+        return event.inPractice(event.stops().stream()
+                .filter(s -> dateOf(event, s).isBefore(end))
+                .toList());
     }
 
     private static LocalDate dateOf(EventData event, PracticeStop stop) {
@@ -131,17 +163,31 @@ public record EveningReview(LocalDate date, List<Change<Pattern>> patterns, List
 
     /** The day's fishing by spot and presentation, most effort first. */
     private static List<Effort> efforts(DayModel model, LocalDate date) {
-        Map<Cell, List<Slice>> slices = model.slices().stream().filter(s -> s.date().equals(date))
-                .collect(Collectors.groupingBy(s -> new Cell(s.spotId(), s.presentationId()), LinkedHashMap::new, Collectors.toList()));
-        return slices.entrySet().stream().map(e -> new Effort(e.getKey(), e.getValue().stream().mapToDouble(Slice::effortAnglerHours).sum(),
-                e.getValue().stream().mapToDouble(Slice::bites).sum())).sorted(Comparator.comparingDouble(Effort::anglerHours).reversed()).toList();
+        Map<Cell, List<Slice>> slices = model.slices().stream()
+                .filter(s -> s.date().equals(date))
+                .collect(Collectors.groupingBy(
+                        s -> new Cell(s.spotId(), s.presentationId()), LinkedHashMap::new, Collectors.toList()));
+        return slices.entrySet().stream()
+                .map(e -> new Effort(
+                        e.getKey(),
+                        e.getValue().stream()
+                                .mapToDouble(Slice::effortAnglerHours)
+                                .sum(),
+                        e.getValue().stream().mapToDouble(Slice::bites).sum()))
+                .sorted(Comparator.comparingDouble(Effort::anglerHours).reversed())
+                .toList();
     }
 
     /** What moved a cell. */
     private static List<Effort> behind(Cell cell, List<Effort> efforts, DayModel model) {
-        List<Predicate<Cell>> nearer = List.of(cell::equals, c -> model.pattern(c).equals(model.pattern(cell)),
-                c -> c.presentationId().equals(cell.presentationId()));
-        return nearer.stream().map(near -> efforts.stream().filter(e -> near.test(e.cell())).toList()).filter(l -> !l.isEmpty()).findFirst().orElse(List.of());
+        List<Predicate<Cell>> nearer =
+                List.of(cell::equals, c -> model.pattern(c).equals(model.pattern(cell)), c -> c.presentationId()
+                        .equals(cell.presentationId()));
+        return nearer.stream()
+                .map(near -> efforts.stream().filter(e -> near.test(e.cell())).toList())
+                .filter(l -> !l.isEmpty())
+                .findFirst()
+                .orElse(List.of());
     }
 
     private static List<Pattern> patterns(DayModel model) {
@@ -152,33 +198,60 @@ public record EveningReview(LocalDate date, List<Change<Pattern>> patterns, List
         Map<T, Double> rates = new LinkedHashMap<>();
         all.forEach(t -> rates.put(t, rate.applyAsDouble(t)));
         Map<T, Integer> ranks = new HashMap<>();
-        all.stream().sorted(Comparator.comparingDouble((T t) -> rates.get(t)).reversed()).forEach(t -> ranks.put(t, ranks.size() + 1));
+        all.stream()
+                .sorted(Comparator.comparingDouble((T t) -> rates.get(t)).reversed())
+                .forEach(t -> ranks.put(t, ranks.size() + 1));
         return ranks;
     }
 
     /** Places in the rankings that morning and that evening. */
     private record Ranks<T>(Map<T, Integer> before, Map<T, Integer> after) {
 
-        Change<T> change(T of, ToDoubleFunction<T> rateBefore, ToDoubleFunction<T> rateAfter, boolean fished, List<Effort> by) {
-            return new Change<>(of, rateBefore.applyAsDouble(of), rateAfter.applyAsDouble(of), before.getOrDefault(of, 0), after.getOrDefault(of, 0), fished, by);
+        Change<T> change(
+                T of, ToDoubleFunction<T> rateBefore, ToDoubleFunction<T> rateAfter, boolean fished, List<Effort> by) {
+            return new Change<>(
+                    of,
+                    rateBefore.applyAsDouble(of),
+                    rateAfter.applyAsDouble(of),
+                    before.getOrDefault(of, 0),
+                    after.getOrDefault(of, 0),
+                    fished,
+                    by);
         }
     }
 
     private static <T> List<Change<T>> sorted(List<Change<T>> changes) {
-        return changes.stream().sorted(Comparator.comparingDouble((Change<T> c) -> Math.abs(c.gain())).reversed()).toList();
+        return changes.stream()
+                .sorted(Comparator.comparingDouble((Change<T> c) -> Math.abs(c.gain()))
+                        .reversed())
+                .toList();
     }
 
     private static List<String> unsized(EventData event, LocalDate date) {
-        return event.spots().stream().filter(spot -> {
-            List<PracticeStop> there = event.stops().stream().filter(s -> s.spotId().equals(spot.id())).toList();
-            List<Bite> bites = there.stream().flatMap(s -> s.bites().stream()).toList();
-            return bites.size() >= ENOUGH_BITES && bites.stream().allMatch(b -> b.size() == null)
-                    && there.stream().anyMatch(s -> dateOf(event, s).equals(date) && !s.bites().isEmpty());
-        }).map(Spot::id).toList();
+        return event.spots().stream()
+                .filter(spot -> {
+                    List<PracticeStop> there = event.stops().stream()
+                            .filter(s -> s.spotId().equals(spot.id()))
+                            .toList();
+                    List<Bite> bites =
+                            there.stream().flatMap(s -> s.bites().stream()).toList();
+                    return bites.size() >= ENOUGH_BITES
+                            && bites.stream().allMatch(b -> b.size() == null)
+                            && there.stream()
+                                    .anyMatch(s -> dateOf(event, s).equals(date)
+                                            && !s.bites().isEmpty());
+                })
+                .map(Spot::id)
+                .toList();
     }
 
     private static List<Guess> guesses(EventData event, LocalDate date) {
-        return event.stops().stream().filter(s -> dateOf(event, s).equals(date)).flatMap(s -> s.bites().stream()).map(Bite::size)
-                .filter(s -> s != null && s.how() == FishSize.How.SCALE && s.guessGrams() != null).map(s -> new Guess(s.guessGrams(), s.grams())).toList();
+        return event.stops().stream()
+                .filter(s -> dateOf(event, s).equals(date))
+                .flatMap(s -> s.bites().stream())
+                .map(Bite::size)
+                .filter(s -> s != null && s.how() == FishSize.How.SCALE && s.guessGrams() != null)
+                .map(s -> new Guess(s.guessGrams(), s.grams()))
+                .toList();
     }
 }

@@ -11,14 +11,14 @@ import lochan.core.event.Species;
 import lochan.core.model.evidence.Bin;
 import lochan.core.model.evidence.Relevance;
 import lochan.core.model.evidence.Slice;
-import lochan.core.practice.PracticeStop;
+import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
 import lochan.core.model.rate.Pattern;
-import lochan.core.model.rate.BiteRates;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.size.KeeperWeight;
 import lochan.core.model.size.SizeModel;
+import lochan.core.practice.PracticeStop;
 
 /** Ranks spots and patterns for one bin of a competition day ({@code model.md} §§1–4). */
 public final class Ranking {
@@ -37,28 +37,53 @@ public final class Ranking {
         Map<Cell, List<PracticeStop>> stops = new LinkedHashMap<>();
         for (PracticeStop stop : model.event().stops()) {
             if (stop.end() != null) {
-                stop.presentations().stream().map(p -> new Cell(stop.spotId(), p.presentationId())).distinct()
-                        .forEach(c -> stops.computeIfAbsent(c, x -> new ArrayList<>()).add(stop));
+                stop.presentations().stream()
+                        .map(p -> new Cell(stop.spotId(), p.presentationId()))
+                        .distinct()
+                        .forEach(c ->
+                                stops.computeIfAbsent(c, x -> new ArrayList<>()).add(stop));
             }
         }
-        return model.cells().stream().map(c -> row(c, stops.getOrDefault(c, List.of()))).toList();
+        return model.cells().stream()
+                .map(c -> row(c, stops.getOrDefault(c, List.of())))
+                .toList();
     }
 
     private RankingRow row(Cell cell, List<PracticeStop> stops) {
         Pattern pattern = model.pattern(cell);
         BiteRates rates = model.rates(bin);
-        KeeperWeight keepers = KeeperWeight.of(model.event(), model.sizes(), model.mix(), pattern, cell.spotId(), model.assumptions().size());
+        KeeperWeight keepers = KeeperWeight.of(
+                model.event(),
+                model.sizes(),
+                model.mix(),
+                pattern,
+                cell.spotId(),
+                model.assumptions().size());
         Map<Species, SizeModel.Predictive> sizes = new LinkedHashMap<>();
         model.mix().species().forEach(s -> sizes.put(s, model.sizes().predictive(s, pattern, cell.spotId())));
-        List<Boolean> sized = stops.stream().flatMap(s -> s.bites().stream()
-                .filter(b -> cell.presentationId().equals(s.presentationOf(b))).map(b -> b.size() != null)).toList();
-        return new RankingRow(cell, pattern, bites(rates.rate(cell, pattern)), model.landing(cell.presentationId()).mean(), keepers,
-                sizes, rates.evidence(cell).anglerHours(), stops.size(), sized.size(), (int) sized.stream().filter(s -> s).count(),
+        List<Boolean> sized = stops.stream()
+                .flatMap(s -> s.bites().stream()
+                        .filter(b -> cell.presentationId().equals(s.presentationOf(b)))
+                        .map(b -> b.size() != null))
+                .toList();
+        return new RankingRow(
+                cell,
+                pattern,
+                bites(rates.rate(cell, pattern)),
+                model.landing(cell.presentationId()).mean(),
+                keepers,
+                sizes,
+                rates.evidence(cell).anglerHours(),
+                stops.size(),
+                sized.size(),
+                (int) sized.stream().filter(s -> s).count(),
                 stops.stream().map(this::daysSince).min(Long::compare).orElse(null));
     }
 
     private long daysSince(PracticeStop stop) {
-        return ChronoUnit.DAYS.between(stop.start().atZone(model.event().timeZone()).toLocalDate(), model.bins().get(bin).date());
+        return ChronoUnit.DAYS.between(
+                stop.start().atZone(model.event().timeZone()).toLocalDate(),
+                model.bins().get(bin).date());
     }
 
     private static RankingRow.Bites bites(GammaRate rate) {
@@ -68,10 +93,20 @@ public final class Ranking {
     /** Patterns over all their spots: the bite rate of the pattern itself, and a spot of it never fished for the rest. */
     public List<PatternRow> patterns() {
         Map<Pattern, List<RankingRow>> byPattern = new LinkedHashMap<>();
-        rows().forEach(r -> byPattern.computeIfAbsent(r.pattern(), p -> new ArrayList<>()).add(r));
-        return byPattern.entrySet().stream().map(e -> new PatternRow(e.getKey(), model.rates(bin).patternMean(e.getKey()),
-                e.getValue().stream().mapToDouble(RankingRow::effectiveHours).sum(), e.getValue().size(),
-                (int) e.getValue().stream().filter(RankingRow::isUntried).count())).toList();
+        rows().forEach(r ->
+                byPattern.computeIfAbsent(r.pattern(), p -> new ArrayList<>()).add(r));
+        return byPattern.entrySet().stream()
+                .map(e -> new PatternRow(
+                        e.getKey(),
+                        model.rates(bin).patternMean(e.getKey()),
+                        e.getValue().stream()
+                                .mapToDouble(RankingRow::effectiveHours)
+                                .sum(),
+                        e.getValue().size(),
+                        (int) e.getValue().stream()
+                                .filter(RankingRow::isUntried)
+                                .count()))
+                .toList();
     }
 
     /** What stands behind a cell: each slice of each of its stops with the six factors of its relevance. */
@@ -79,7 +114,8 @@ public final class Ranking {
         Bin at = model.bins().get(bin);
         return model.slices().stream()
                 .filter(s -> new Cell(s.spotId(), s.presentationId()).equals(cell))
-                .map(s -> new Evidence(s, Relevance.of(s, at, model.assumptions().relevance())))
+                .map(s ->
+                        new Evidence(s, Relevance.of(s, at, model.assumptions().relevance())))
                 .toList();
     }
 
@@ -87,9 +123,13 @@ public final class Ranking {
     public List<String> otherSpotsOfPattern(Cell cell) {
         Pattern pattern = model.pattern(cell);
         HashSet<String> seen = new HashSet<>();
-        return model.slices().stream().filter(s -> !s.spotId().equals(cell.spotId()))
-                .filter(s -> model.pattern(new Cell(s.spotId(), s.presentationId())).equals(pattern))
-                .map(Slice::spotId).filter(seen::add).toList();
+        return model.slices().stream()
+                .filter(s -> !s.spotId().equals(cell.spotId()))
+                .filter(s ->
+                        model.pattern(new Cell(s.spotId(), s.presentationId())).equals(pattern))
+                .map(Slice::spotId)
+                .filter(seen::add)
+                .toList();
     }
 
     /** A slice and what it counts for here. */
@@ -114,5 +154,5 @@ public final class Ranking {
      * @param spots          marked spots of its class
      * @param untried        how many of them never saw the presentation
      */
-    public record PatternRow(Pattern pattern, double bitesPerHour, double effectiveHours, int spots, int untried) { }
+    public record PatternRow(Pattern pattern, double bitesPerHour, double effectiveHours, int spots, int untried) {}
 }

@@ -20,16 +20,25 @@ import lochan.core.model.size.SizeModel;
  * @param sized          how many of those have a size
  * @param daysSince      whole days from the last such stop to the competition day; null: never tried
  */
-public record RankingRow(Cell cell, Pattern pattern, Bites bites, double landing, KeeperWeight keepers,
-                           Map<Species, SizeModel.Predictive> sizes, double effectiveHours, int stops, int bitesSeen, int sized,
-                           Long daysSince) {
+public record RankingRow(
+        Cell cell,
+        Pattern pattern,
+        Bites bites,
+        double landing,
+        KeeperWeight keepers,
+        Map<Species, SizeModel.Predictive> sizes,
+        double effectiveHours,
+        int stops,
+        int bitesSeen,
+        int sized,
+        Long daysSince) {
 
     public RankingRow {
         sizes = Map.copyOf(sizes);
     }
 
     /** Mean and 10–90 % interval, bites per angler-hour. */
-    public record Bites(double mean, double p10, double p90) { }
+    public record Bites(double mean, double p10, double p90) {}
 
     public boolean isUntried() {
         return stops == 0;
@@ -47,6 +56,7 @@ public record RankingRow(Cell cell, Pattern pattern, Bites bites, double landing
 
     /** How much evidence stands behind the row, 1 to 5 stones: a stone for each doubling of effective hours from a quarter. */
     public int stones() {
-        return (int) Math.clamp(1 + Math.floor(Math.log(Math.max(effectiveHours, 1e-9) / 0.25) / Math.log(2)) + 1, 1, 5);
+        return (int)
+                Math.clamp(1 + Math.floor(Math.log(Math.max(effectiveHours, 1e-9) / 0.25) / Math.log(2)) + 1, 1, 5);
     }
 }

@@ -34,7 +34,8 @@ public final class BiteRates {
     private final Assumptions.BiteRate assumptions;
     private final RatePriors priors;
 
-    private BiteRates(Map<Cell, Evidence> cells, Function<Cell, Pattern> patternOf, Assumptions.BiteRate a, RatePriors priors) {
+    private BiteRates(
+            Map<Cell, Evidence> cells, Function<Cell, Pattern> patternOf, Assumptions.BiteRate a, RatePriors priors) {
         this.cells = cells;
         this.priors = priors;
         this.assumptions = a;
@@ -44,31 +45,42 @@ public final class BiteRates {
         Map<String, Evidence> byPresentation = new HashMap<>();
         Map<Pattern, Evidence> byPattern = new HashMap<>();
         for (var cell : cells.entrySet()) {
-            Evidence balanced = cell.getValue().times(1 / (1 + rough * cell.getValue().anglerHours() / a.spotShape()));
+            Evidence balanced =
+                    cell.getValue().times(1 / (1 + rough * cell.getValue().anglerHours() / a.spotShape()));
             lake = lake.plus(balanced);
             byPresentation.merge(cell.getKey().presentationId(), balanced, Evidence::plus);
             byPattern.merge(patternOf.apply(cell.getKey()), balanced, Evidence::plus);
         }
         this.lakeMean = shrunk(a.lakeMean(), a.lakeHours(), lake);
-        byPresentation.forEach((p, e) -> presentationMeans.put(p, shrunk(lakeMean, a.presentationHours(), e.plus(seasons(p)))));
-        byPattern.forEach((ap, e) -> patternMeans.put(ap, shrunk(presentationMean(ap.presentationId()), a.patternHours(), e)));
+        byPresentation.forEach(
+                (p, e) -> presentationMeans.put(p, shrunk(lakeMean, a.presentationHours(), e.plus(seasons(p)))));
+        byPattern.forEach(
+                (ap, e) -> patternMeans.put(ap, shrunk(presentationMean(ap.presentationId()), a.patternHours(), e)));
     }
 
     /**
      * @param patternOf the pattern of each cell
      * @param bin       the part of the competition day that rates are for
      */
-    public static BiteRates in(Bin bin, List<Slice> slices, Function<Cell, Pattern> patternOf, Assumptions assumptions) {
+    public static BiteRates in(
+            Bin bin, List<Slice> slices, Function<Cell, Pattern> patternOf, Assumptions assumptions) {
         return in(bin, slices, patternOf, assumptions, RatePriors.NONE);
     }
 
     /** The same, leaning on what else is known. */
-    public static BiteRates in(Bin bin, List<Slice> slices, Function<Cell, Pattern> patternOf, Assumptions assumptions, RatePriors priors) {
+    public static BiteRates in(
+            Bin bin,
+            List<Slice> slices,
+            Function<Cell, Pattern> patternOf,
+            Assumptions assumptions,
+            RatePriors priors) {
         Map<Cell, Evidence> cells = new LinkedHashMap<>();
         for (Slice slice : slices) {
             double weight = Relevance.of(slice, bin, assumptions.relevance()).product();
-            cells.merge(new Cell(slice.spotId(), slice.presentationId()),
-                    new Evidence(weight * slice.effortAnglerHours(), weight * slice.bites()), Evidence::plus);
+            cells.merge(
+                    new Cell(slice.spotId(), slice.presentationId()),
+                    new Evidence(weight * slice.effortAnglerHours(), weight * slice.bites()),
+                    Evidence::plus);
         }
         return new BiteRates(cells, patternOf, assumptions.biteRate(), priors);
     }
@@ -82,7 +94,9 @@ public final class BiteRates {
     public double presentationMean(String presentationId) {
         Double fished = presentationMeans.get(presentationId);
         Evidence seasons = seasons(presentationId);
-        return fished != null ? fished : seasons == NONE ? lakeMean : shrunk(lakeMean, assumptions.presentationHours(), seasons);
+        return fished != null
+                ? fished
+                : seasons == NONE ? lakeMean : shrunk(lakeMean, assumptions.presentationHours(), seasons);
     }
 
     private Evidence seasons(String presentationId) {
@@ -93,13 +107,17 @@ public final class BiteRates {
     /** m_ap; of a pattern never fished its presentation's, as the rules of advice lean it. */
     public double patternMean(Pattern pattern) {
         Double fished = patternMeans.get(pattern);
-        return fished == null ? presentationMean(pattern.presentationId()) * priors.suitability().applyAsDouble(pattern) : fished;
+        return fished == null
+                ? presentationMean(pattern.presentationId())
+                        * priors.suitability().applyAsDouble(pattern)
+                : fished;
     }
 
     /** What is known of a cell's rate; a spot never fished has its pattern's prior. */
     public GammaRate rate(Cell cell, Pattern pattern) {
         Evidence evidence = evidence(cell);
-        return new GammaRate(assumptions.spotShape() + evidence.bites(),
+        return new GammaRate(
+                assumptions.spotShape() + evidence.bites(),
                 assumptions.spotShape() / patternMean(pattern) + evidence.anglerHours());
     }
 

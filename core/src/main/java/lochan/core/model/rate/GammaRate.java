@@ -12,7 +12,8 @@ public record GammaRate(double shape, double rate) {
 
     public GammaRate {
         if (!(shape > 0) || !(rate > 0)) {
-            throw new IllegalArgumentException("gamma shape " + shape + " and rate " + rate + ", expected both more than 0");
+            throw new IllegalArgumentException(
+                    "gamma shape " + shape + " and rate " + rate + ", expected both more than 0");
         }
     }
 

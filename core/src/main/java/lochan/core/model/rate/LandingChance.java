@@ -30,9 +30,21 @@ public record LandingChance(double alpha, double beta) {
      * @param changes  of any presentation
      * @param rerigged what a bite before the last change counts, 0 to 1
      */
-    public static LandingChance of(Presentation presentation, List<PracticeStop> stops, List<SetupChange> changes, Assumptions.Landing a, double rerigged) {
-        List<SetupChange> own = changes.stream().filter(c -> c.presentationId().equals(presentation.id())).sorted(Comparator.comparing(SetupChange::at)).toList();
-        Hooks hooks = own.stream().map(SetupChange::hooks).filter(Objects::nonNull).reduce((x, y) -> y).orElse(presentation.hooks());
+    public static LandingChance of(
+            Presentation presentation,
+            List<PracticeStop> stops,
+            List<SetupChange> changes,
+            Assumptions.Landing a,
+            double rerigged) {
+        List<SetupChange> own = changes.stream()
+                .filter(c -> c.presentationId().equals(presentation.id()))
+                .sorted(Comparator.comparing(SetupChange::at))
+                .toList();
+        Hooks hooks = own.stream()
+                .map(SetupChange::hooks)
+                .filter(Objects::nonNull)
+                .reduce((x, y) -> y)
+                .orElse(presentation.hooks());
         double prior = hooks.priorLanding(a);
         double landed = 0;
         double notLanded = 0;

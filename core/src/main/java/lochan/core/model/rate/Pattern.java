@@ -1,4 +1,4 @@
 package lochan.core.model.rate;
 
 /** A presentation on a spot type: "swim jig on grass edge". */
-public record Pattern(String spotType, String presentationId) { }
+public record Pattern(String spotType, String presentationId) {}

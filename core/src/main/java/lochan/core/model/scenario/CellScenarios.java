@@ -13,6 +13,7 @@ public final class CellScenarios {
     private final int bins;
     /** Bites per hour by scenario, then bin: looked up far more often than drawn. */
     private final float[] bitesPerHour;
+
     private final double[] landing;
     private final double[] mix;
     private final float[][] meanLnGrams;
@@ -21,8 +22,16 @@ public final class CellScenarios {
     private final float[][] profiles;
 
     /** @param held what the wind leaves of the rate, by bin */
-    CellScenarios(Cell cell, QuantileCurve[] curves, double[] held, double[] rateScore, double[] rateFactor, double[] landing, double[] mix,
-                  float[][] meanLnGrams, double decay) {
+    CellScenarios(
+            Cell cell,
+            QuantileCurve[] curves,
+            double[] held,
+            double[] rateScore,
+            double[] rateFactor,
+            double[] landing,
+            double[] mix,
+            float[][] meanLnGrams,
+            double decay) {
         this.cell = cell;
         this.bins = curves.length;
         this.bitesPerHour = new float[bins * rateScore.length];

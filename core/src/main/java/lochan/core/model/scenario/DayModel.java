@@ -14,25 +14,25 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
-import lochan.core.lures.advice.LureAdvice;
 import lochan.core.eventdata.CompetitionStops;
-import lochan.core.model.evidence.Bin;
-import lochan.core.model.evidence.Slice;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Fetch;
+import lochan.core.lake.Spot;
+import lochan.core.lures.advice.LureAdvice;
+import lochan.core.model.evidence.Bin;
 import lochan.core.model.evidence.Situations;
-import lochan.core.notebook.Notebook;
-import lochan.core.practice.Presentation;
-import lochan.core.quantity.Units;
+import lochan.core.model.evidence.Slice;
+import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.LandingChance;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.rate.RatePriors;
-import lochan.core.model.rate.BiteRates;
 import lochan.core.model.size.SizeModel;
 import lochan.core.model.size.SpeciesMix;
+import lochan.core.notebook.Notebook;
+import lochan.core.practice.Presentation;
+import lochan.core.quantity.Units;
 import lochan.core.tackle.Lure;
-import lochan.core.lake.Fetch;
-import lochan.core.lake.Spot;
 
 /** What practice says of one competition day: rates by bin, landing chances, sizes and species ({@code model.md} §§1–4). */
 public final class DayModel {
@@ -52,6 +52,7 @@ public final class DayModel {
     private final Map<Integer, BiteRates> rates = new ConcurrentHashMap<>();
     /** By spot, then bin: every presentation of a spot asks. */
     private final Map<String, double[]> held = new ConcurrentHashMap<>();
+
     private final Map<String, LandingChance> landing = new HashMap<>();
     private final SpeciesMix mix;
     private final SizeModel sizes;
@@ -77,11 +78,24 @@ public final class DayModel {
         this.slices = Slice.of(this.event, assumptions);
         this.situations = new Situations(this.event, assumptions);
         event.spots().forEach(s -> spots.put(s.id(), s));
-        event.presentations().forEach(p -> landing.put(p.id(), LandingChance.of(p, this.event.stops(), event.notebook().changes(), assumptions.landing(), assumptions.notebook().rerigged())));
+        event.presentations()
+                .forEach(p -> landing.put(
+                        p.id(),
+                        LandingChance.of(
+                                p,
+                                this.event.stops(),
+                                event.notebook().changes(),
+                                assumptions.landing(),
+                                assumptions.notebook().rerigged())));
         this.mix = new SpeciesMix(this.event, assumptions.size());
         this.sizes = SizeModel.fit(this.event, mix, assumptions);
-        this.knownFish = event.notebook().fishThere().stream().filter(f -> spots.containsKey(f.spotId()) && !event.offLimits(spots.get(f.spotId())))
-                .map(f -> KnownFishChance.of(f, event, sizes, assumptions)).filter(f -> f.chance() > LEAST_CHANCE).sorted(Comparator.comparingDouble(f -> -f.chance() * f.grams())).limit(MOST_KNOWN_FISH).toList();
+        this.knownFish = event.notebook().fishThere().stream()
+                .filter(f -> spots.containsKey(f.spotId()) && !event.offLimits(spots.get(f.spotId())))
+                .map(f -> KnownFishChance.of(f, event, sizes, assumptions))
+                .filter(f -> f.chance() > LEAST_CHANCE)
+                .sorted(Comparator.comparingDouble(f -> -f.chance() * f.grams()))
+                .limit(MOST_KNOWN_FISH)
+                .toList();
     }
 
     public EventData event() {
@@ -126,7 +140,8 @@ public final class DayModel {
 
     /** Bite rates in a bin, computed when first asked for. */
     public BiteRates rates(int bin) {
-        return rates.computeIfAbsent(bin, b -> BiteRates.in(bins.get(b), slices, this::pattern, assumptions, priors(b)));
+        return rates.computeIfAbsent(
+                bin, b -> BiteRates.in(bins.get(b), slices, this::pattern, assumptions, priors(b)));
     }
 
     private RatePriors priors(int bin) {
@@ -144,17 +159,31 @@ public final class DayModel {
      */
     public double suitability(Pattern pattern, int bin) {
         Optional<Lure> lure = priorOn(pattern.presentationId());
-        return lure.isEmpty() ? 1 : suitabilities.computeIfAbsent(bin, b -> new ConcurrentHashMap<>()).computeIfAbsent(pattern, p -> {
-            Bin of = bins.get(bin);
-            return event.spots().stream().filter(s -> s.spotType().equals(p.spotType()))
-                    .mapToDouble(s -> LureAdvice.of(lure.get(), situations.at(s, of.start()), Units.USUAL, event.notebook().priors().weights(), assumptions.advice())
-                            .suitability(assumptions.advice())).average().orElse(1);
-        });
+        return lure.isEmpty()
+                ? 1
+                : suitabilities
+                        .computeIfAbsent(bin, b -> new ConcurrentHashMap<>())
+                        .computeIfAbsent(pattern, p -> {
+                            Bin of = bins.get(bin);
+                            return event.spots().stream()
+                                    .filter(s -> s.spotType().equals(p.spotType()))
+                                    .mapToDouble(s -> LureAdvice.of(
+                                                    lure.get(),
+                                                    situations.at(s, of.start()),
+                                                    Units.USUAL,
+                                                    event.notebook().priors().weights(),
+                                                    assumptions.advice())
+                                            .suitability(assumptions.advice()))
+                                    .average()
+                                    .orElse(1);
+                        });
     }
 
     private Optional<Lure> priorOn(String presentationId) {
         Notebook.Priors wanted = event.notebook().priors();
-        return wanted.byAdvice() ? wanted.lures().stream().filter(l -> l.isOf(presentationId)).findFirst() : Optional.empty();
+        return wanted.byAdvice()
+                ? wanted.lures().stream().filter(l -> l.isOf(presentationId)).findFirst()
+                : Optional.empty();
     }
 
     /** Known fish that a plan may visit, the one that promises most first. */
@@ -172,15 +201,27 @@ public final class DayModel {
      * lake or the direction is unknown, every spot is taken as sheltered.
      */
     double held(Spot spot, int bin) {
-        return held.computeIfAbsent(spot.id(), x -> bins.stream().mapToDouble(b -> held(spot, b)).toArray())[bin];
+        return held.computeIfAbsent(
+                        spot.id(),
+                        x -> bins.stream().mapToDouble(b -> held(spot, b)).toArray())[bin];
     }
 
     private double held(Spot spot, Bin bin) {
-        Instant middle = bin.start().plus(Duration.between(bin.start(), bin.end()).dividedBy(2));
+        Instant middle =
+                bin.start().plus(Duration.between(bin.start(), bin.end()).dividedBy(2));
         Double most = event.boat().maxWindMps();
-        boolean blown = most != null && event.lake() != null && event.forecast().stream().filter(f -> f.holds(middle))
-                .anyMatch(f -> f.windMps() != null && f.windMps() > most && f.windFromDeg() != null
-                        && Fetch.isOver(event.lake(), spot.position(), f.windFromDeg(), assumptions.planning().exposedFetchM()));
+        boolean blown = most != null
+                && event.lake() != null
+                && event.forecast().stream()
+                        .filter(f -> f.holds(middle))
+                        .anyMatch(f -> f.windMps() != null
+                                && f.windMps() > most
+                                && f.windFromDeg() != null
+                                && Fetch.isOver(
+                                        event.lake(),
+                                        spot.position(),
+                                        f.windFromDeg(),
+                                        assumptions.planning().exposedFetchM()));
         return blown ? assumptions.day().blownFactor() : 1;
     }
 
@@ -191,7 +232,9 @@ public final class DayModel {
 
     /** Whether a spot is open to more wind than the boat can be held in at some time of [from, to). */
     public boolean isBlown(Spot spot, Instant from, Instant to) {
-        return IntStream.range(0, bins.size()).anyMatch(b -> bins.get(b).start().isBefore(to) && bins.get(b).end().isAfter(from) && held(spot, b) < 1);
+        return IntStream.range(0, bins.size())
+                .anyMatch(b ->
+                        bins.get(b).start().isBefore(to) && bins.get(b).end().isAfter(from) && held(spot, b) < 1);
     }
 
     /** Whether a cell's spot may be fished by the event's rules. */
@@ -209,7 +252,8 @@ public final class DayModel {
         List<Cell> cells = new ArrayList<>();
         for (Spot spot : event.spots()) {
             for (Presentation presentation : event.presentations()) {
-                if (fished.contains(new Pattern(spot.spotType(), presentation.id())) || isForKnownFish(spot, presentation.id())
+                if (fished.contains(new Pattern(spot.spotType(), presentation.id()))
+                        || isForKnownFish(spot, presentation.id())
                         || isSuggested(spot, presentation.id())) {
                     cells.add(new Cell(spot.id(), presentation.id()));
                 }
@@ -219,12 +263,17 @@ public final class DayModel {
     }
 
     private boolean isForKnownFish(Spot spot, String presentationId) {
-        return knownFish.stream().map(KnownFishChance::fish).filter(f -> f.spotId().equals(spot.id()))
-                .anyMatch(f -> f.tries().isEmpty() ? presentationId.equals(event.presentations().getFirst().id())
+        return knownFish.stream()
+                .map(KnownFishChance::fish)
+                .filter(f -> f.spotId().equals(spot.id()))
+                .anyMatch(f -> f.tries().isEmpty()
+                        ? presentationId.equals(event.presentations().getFirst().id())
                         : presentationId.equals(f.tries().getLast().presentationId()));
     }
 
     private boolean isSuggested(Spot spot, String presentationId) {
-        return priorOn(presentationId).filter(l -> suitability(new Pattern(spot.spotType(), presentationId), 0) > 1).isPresent();
+        return priorOn(presentationId)
+                .filter(l -> suitability(new Pattern(spot.spotType(), presentationId), 0) > 1)
+                .isPresent();
     }
 }

@@ -27,7 +27,8 @@ final class QuantileCurve {
     }
 
     static QuantileCurve of(LandingChance chance) {
-        return new QuantileCurve(tabulate(BetaDistribution.of(chance.alpha(), chance.beta())::inverseCumulativeProbability));
+        return new QuantileCurve(
+                tabulate(BetaDistribution.of(chance.alpha(), chance.beta())::inverseCumulativeProbability));
     }
 
     /** Interpolates between tabulated shapes. */
@@ -50,7 +51,8 @@ final class QuantileCurve {
     }
 
     private static double[] gammaRow(int step) {
-        return GAMMA_ROWS.computeIfAbsent(step,
+        return GAMMA_ROWS.computeIfAbsent(
+                step,
                 s -> tabulate(GammaDistribution.of(Math.exp(s * LN_SHAPE_STEP), 1)::inverseCumulativeProbability));
     }
 

@@ -7,13 +7,13 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.event.Species;
-import lochan.core.notebook.KnownFish;
+import lochan.core.lake.Spot;
+import lochan.core.lake.Zone;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.size.SizeModel;
 import lochan.core.model.size.Survival;
-import lochan.core.lake.Spot;
-import lochan.core.lake.Zone;
+import lochan.core.notebook.KnownFish;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
@@ -37,6 +37,7 @@ public final class ScenarioSet {
     private final ScenarioSet all;
     /** Numbers of the part; null: all of them. */
     private final int[] which;
+
     private final Map<String, double[]> fishedBefore;
     private final Map<String, double[]> landing = new HashMap<>();
     /** By known fish, then scenario: visits until it is caught; {@link Integer#MAX_VALUE}: never that day. */
@@ -54,7 +55,8 @@ public final class ScenarioSet {
         this.count = count;
         this.seed = seed;
         this.draws = new Draws(count, seed);
-        this.survival = new Survival(model.event().rules().species(), model.assumptions().size());
+        this.survival = new Survival(
+                model.event().rules().species(), model.assumptions().size());
         this.sizeEffects = drawSizes();
         this.all = null;
         this.which = null;
@@ -82,8 +84,11 @@ public final class ScenarioSet {
      */
     public ScenarioSet only(int[] numbers) {
         Map<String, double[]> parts = new HashMap<>();
-        fishedBefore.forEach((spot, i) -> parts.put(spot, IntStream.of(numbers).mapToDouble(j -> i[j]).toArray()));
-        int[][] visits = Arrays.stream(visitsNeeded).map(v -> IntStream.of(numbers).map(j -> v[j]).toArray()).toArray(int[][]::new);
+        fishedBefore.forEach((spot, i) ->
+                parts.put(spot, IntStream.of(numbers).mapToDouble(j -> i[j]).toArray()));
+        int[][] visits = Arrays.stream(visitsNeeded)
+                .map(v -> IntStream.of(numbers).map(j -> v[j]).toArray())
+                .toArray(int[][]::new);
         return new ScenarioSet(this, numbers.clone(), parts, visits);
     }
 
@@ -97,7 +102,9 @@ public final class ScenarioSet {
         int[][] visits = new int[visitsNeeded.length][];
         for (int i = 0; i < visits.length; i++) {
             int had = visited[i];
-            visits[i] = Arrays.stream(visitsNeeded[i]).map(n -> n <= had ? Integer.MAX_VALUE : n == Integer.MAX_VALUE ? n : n - had).toArray();
+            visits[i] = Arrays.stream(visitsNeeded[i])
+                    .map(n -> n <= had ? Integer.MAX_VALUE : n == Integer.MAX_VALUE ? n : n - had)
+                    .toArray();
         }
         return new ScenarioSet(this, null, undiminished, visits);
     }
@@ -121,7 +128,8 @@ public final class ScenarioSet {
             double crowdRisk = model.spot(known.spotId()).crowdRisk();
             for (int j = 0; j < count; j++) {
                 boolean occupied = STANDARD.cumulativeProbability(first[j]) < crowdRisk;
-                double needed = Math.ceil(Math.log(STANDARD.survivalProbability(own[j])) / Math.log1p(-fish.get(i).chance()));
+                double needed = Math.ceil(Math.log(STANDARD.survivalProbability(own[j]))
+                        / Math.log1p(-fish.get(i).chance()));
                 visits[i][j] = occupied ? Integer.MAX_VALUE : (int) Math.max(1, needed);
             }
         }
@@ -157,7 +165,11 @@ public final class ScenarioSet {
 
     /** A cell in all scenarios, drawn when first asked for. */
     public synchronized CellScenarios cell(Cell cell) {
-        return cells.computeIfAbsent(cell, c -> all == null ? draw(c) : which == null ? all.cell(c) : all.cell(c).only(which));
+        return cells.computeIfAbsent(
+                cell,
+                c -> all == null
+                        ? draw(c)
+                        : which == null ? all.cell(c) : all.cell(c).only(which));
     }
 
     private double[][] drawSizes() {
@@ -187,8 +199,16 @@ public final class ScenarioSet {
             held[bin] = model.held(spot, bin);
         }
         double decay = spot.stock().decay(model.assumptions().depletion());
-        return new CellScenarios(cell, curves, held, draws.normals("rate/" + cell.spotId() + "/" + cell.presentationId()), rateFactors(spot, pattern),
-                landing(cell.presentationId()), model.mix().of(pattern), meanLnGrams(cell, pattern), decay);
+        return new CellScenarios(
+                cell,
+                curves,
+                held,
+                draws.normals("rate/" + cell.spotId() + "/" + cell.presentationId()),
+                rateFactors(spot, pattern),
+                landing(cell.presentationId()),
+                model.mix().of(pattern),
+                meanLnGrams(cell, pattern),
+                decay);
     }
 
     /** D × what other boats leave × lines in the water. */
@@ -201,14 +221,19 @@ public final class ScenarioSet {
         double[] factors = new double[count];
         for (int j = 0; j < count; j++) {
             boolean occupied = STANDARD.cumulativeProbability(first[j]) < spot.crowdRisk();
-            factors[j] = lines * strength * Math.exp(a.sd() * z[j] - a.sd() * a.sd() / 2) * (occupied ? a.crowdedFactor() : 1);
+            factors[j] = lines
+                    * strength
+                    * Math.exp(a.sd() * z[j] - a.sd() * a.sd() / 2)
+                    * (occupied ? a.crowdedFactor() : 1);
         }
         return factors;
     }
 
     /** D of a pattern in each scenario of a whole set, the mean over the zones of its spots. */
     public synchronized double[] dayEffect(Pattern pattern) {
-        List<Spot> places = model.event().spots().stream().filter(s -> s.spotType().equals(pattern.spotType())).toList();
+        List<Spot> places = model.event().spots().stream()
+                .filter(s -> s.spotType().equals(pattern.spotType()))
+                .toList();
         List<Zone> zones = places.stream().map(Spot::zone).distinct().toList();
         double[] mean = new double[count];
         for (Zone zone : zones) {
@@ -229,7 +254,9 @@ public final class ScenarioSet {
         double[] own = draws.normals("pattern/" + pattern.spotType() + "/" + pattern.presentationId());
         double[] z = new double[count];
         for (int j = 0; j < count; j++) {
-            z[j] = Math.sqrt(a.dayShare()) * day[j] + Math.sqrt(a.zoneShare()) * ofZone[j] + Math.sqrt(a.patternShare()) * own[j];
+            z[j] = Math.sqrt(a.dayShare()) * day[j]
+                    + Math.sqrt(a.zoneShare()) * ofZone[j]
+                    + Math.sqrt(a.patternShare()) * own[j];
         }
         return z;
     }

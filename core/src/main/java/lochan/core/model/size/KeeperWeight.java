@@ -5,8 +5,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import lochan.core.Assumptions;
-import lochan.core.eventdata.EventData;
 import lochan.core.event.SpeciesRule;
+import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Pattern;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
@@ -22,19 +22,26 @@ public record KeeperWeight(double legalShare, double meanGrams, double p10Grams,
 
     /** Steps of the quadrature over ln grams; at 128 the quantiles hold to 0.05 %. */
     private static final int STEPS = 128;
+
     private static final int FINE_STEPS = 2048;
     private static final double REACH_SDS = 4.5;
     private static final NormalDistribution STANDARD = NormalDistribution.of(0, 1);
 
-    public static KeeperWeight of(EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a) {
+    public static KeeperWeight of(
+            EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a) {
         List<Part> parts = parts(event, sizes, mix, pattern, spotId, a);
-        double legal = parts.stream().mapToDouble(p -> p.mix * p.legal.share(p.mean, p.sd)).sum();
-        double grams = parts.stream().mapToDouble(p -> p.mix * p.legal.legalGrams(p.mean, p.sd)).sum();
+        double legal = parts.stream()
+                .mapToDouble(p -> p.mix * p.legal.share(p.mean, p.sd))
+                .sum();
+        double grams = parts.stream()
+                .mapToDouble(p -> p.mix * p.legal.legalGrams(p.mean, p.sd))
+                .sum();
         double[] quantiles = quantiles(parts, legal, 0.1, 0.9);
         return new KeeperWeight(legal, grams / legal, quantiles[0], quantiles[1]);
     }
 
-    private static List<Part> parts(EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a) {
+    private static List<Part> parts(
+            EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a) {
         double[] shares = mix.of(pattern);
         List<Part> parts = new ArrayList<>();
         for (int k = 0; k < shares.length; k++) {
@@ -51,22 +58,33 @@ public record KeeperWeight(double legalShare, double meanGrams, double p10Grams,
      *
      * @param borders g, rising
      */
-    public static double[] shares(EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a, double... borders) {
+    public static double[] shares(
+            EventData event,
+            SizeModel sizes,
+            SpeciesMix mix,
+            Pattern pattern,
+            String spotId,
+            Assumptions.Size a,
+            double... borders) {
         List<Part> parts = parts(event, sizes, mix, pattern, spotId, a);
-        double from = parts.stream().mapToDouble(p -> p.mean - REACH_SDS * p.sd).min().orElseThrow();
-        double to = parts.stream().mapToDouble(p -> p.mean + REACH_SDS * p.sd).max().orElseThrow();
+        double from =
+                parts.stream().mapToDouble(p -> p.mean - REACH_SDS * p.sd).min().orElseThrow();
+        double to =
+                parts.stream().mapToDouble(p -> p.mean + REACH_SDS * p.sd).max().orElseThrow();
         double step = (to - from) / FINE_STEPS;
         double[] shares = new double[borders.length + 1];
         for (int i = 0; i < FINE_STEPS; i++) {
             double y = from + (i + 0.5) * step;
             int at = Arrays.binarySearch(borders, Math.exp(y));
-            shares[at < 0 ? -at - 1 : at + 1] += step * parts.stream().mapToDouble(p -> p.mix * p.density(y)).sum();
+            shares[at < 0 ? -at - 1 : at + 1] +=
+                    step * parts.stream().mapToDouble(p -> p.mix * p.density(y)).sum();
         }
         return shares;
     }
 
     /** K_sp(x): the chance that a landed fish is legal and heavier than each x of the grid of {@link Survival}, over all that is unknown of sizes. */
-    public static double[] survival(EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a) {
+    public static double[] survival(
+            EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a) {
         double[] borders = new double[Survival.weights()];
         Arrays.setAll(borders, i -> Math.exp(Survival.lnGrams(i)));
         double[] shares = shares(event, sizes, mix, pattern, spotId, a, borders);
@@ -81,10 +99,13 @@ public record KeeperWeight(double legalShare, double meanGrams, double p10Grams,
 
     /** Quantiles by the midpoint rule on the density of legal fish over ln grams, interpolated within a step. */
     private static double[] quantiles(List<Part> parts, double legal, double... chances) {
-        double from = parts.stream().mapToDouble(p -> p.mean - REACH_SDS * p.sd).min().orElseThrow();
-        double to = parts.stream().mapToDouble(p -> p.mean + REACH_SDS * p.sd).max().orElseThrow();
+        double from =
+                parts.stream().mapToDouble(p -> p.mean - REACH_SDS * p.sd).min().orElseThrow();
+        double to =
+                parts.stream().mapToDouble(p -> p.mean + REACH_SDS * p.sd).max().orElseThrow();
         double step = (to - from) / STEPS;
-        DoubleUnaryOperator density = y -> parts.stream().mapToDouble(p -> p.mix * p.density(y)).sum();
+        DoubleUnaryOperator density =
+                y -> parts.stream().mapToDouble(p -> p.mix * p.density(y)).sum();
         double[] found = new double[chances.length];
         double below = 0;
         int next = 0;

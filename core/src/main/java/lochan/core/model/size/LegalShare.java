@@ -19,11 +19,21 @@ public record LegalShare(double lnMinGrams, double lnSlotGrams, double lnOverGra
     private static final NormalDistribution STANDARD = NormalDistribution.of(0, 1);
 
     public static LegalShare of(SpeciesRule rule, Assumptions.Size a) {
-        double lnLength = rule.minLengthMm() == null ? Double.NEGATIVE_INFINITY : StandardWeight.lnGrams(rule.species(), rule.minLengthMm(), a);
+        double lnLength = rule.minLengthMm() == null
+                ? Double.NEGATIVE_INFINITY
+                : StandardWeight.lnGrams(rule.species(), rule.minLengthMm(), a);
         double lnLeast = rule.minGrams() == null ? Double.NEGATIVE_INFINITY : Math.log(rule.minGrams());
-        double from = rule.slot() == null ? Double.POSITIVE_INFINITY : StandardWeight.lnGrams(rule.species(), rule.slot().fromMm(), a);
-        double to = rule.slot() == null ? Double.POSITIVE_INFINITY : StandardWeight.lnGrams(rule.species(), rule.slot().toMm(), a);
-        return new LegalShare(Math.max(lnLength, lnLeast), from, to, a.legalLengthSd() * rule.species().slope());
+        double from = rule.slot() == null
+                ? Double.POSITIVE_INFINITY
+                : StandardWeight.lnGrams(rule.species(), rule.slot().fromMm(), a);
+        double to = rule.slot() == null
+                ? Double.POSITIVE_INFINITY
+                : StandardWeight.lnGrams(rule.species(), rule.slot().toMm(), a);
+        return new LegalShare(
+                Math.max(lnLength, lnLeast),
+                from,
+                to,
+                a.legalLengthSd() * rule.species().slope());
     }
 
     /** Whether every fish may be kept. */
@@ -38,8 +48,13 @@ public record LegalShare(double lnMinGrams, double lnSlotGrams, double lnOverGra
 
     private double kept(double mean, double sd) {
         double above = STANDARD.cumulativeProbability((mean - lnMinGrams) / sd);
-        return Double.isInfinite(lnSlotGrams) ? above
-                : Math.max(0, above - STANDARD.cumulativeProbability((mean - lnSlotGrams) / sd) + STANDARD.cumulativeProbability((mean - lnOverGrams) / sd));
+        return Double.isInfinite(lnSlotGrams)
+                ? above
+                : Math.max(
+                        0,
+                        above
+                                - STANDARD.cumulativeProbability((mean - lnSlotGrams) / sd)
+                                + STANDARD.cumulativeProbability((mean - lnOverGrams) / sd));
     }
 
     /** Whether a fish may be kept whose length is that of another weight, as a fish of its length may weigh. */

@@ -7,14 +7,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import lochan.core.Assumptions;
-import lochan.core.eventdata.EventData;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
+import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
+import lochan.core.model.rate.Pattern;
 import lochan.core.practice.Bite;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.PracticeStop;
-import lochan.core.model.rate.Pattern;
-import lochan.core.lake.Spot;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.CommonOps_DDRM;
 import org.ejml.dense.row.factory.DecompositionFactory_DDRM;
@@ -66,7 +66,9 @@ public final class SizeModel {
         for (PracticeStop stop : event.stops()) {
             String spotType = event.spot(stop.spotId()).orElseThrow().spotType();
             stop.presentations().forEach(p -> patterns.add(new Pattern(spotType, p.presentationId())));
-            stop.bites().stream().map(stop::presentationOf).filter(java.util.Objects::nonNull)
+            stop.bites().stream()
+                    .map(stop::presentationOf)
+                    .filter(java.util.Objects::nonNull)
                     .forEach(p -> patterns.add(new Pattern(spotType, p)));
         }
         return new SizeModel(event, mix, patterns, assumptions.size());
@@ -86,7 +88,8 @@ public final class SizeModel {
         if (!index.containsKey(pattern)) {
             variance += assumptions.patternSd() * assumptions.patternSd();
         }
-        return new Predictive(sum, Math.sqrt(variance), Math.sqrt(variance + assumptions.fishSd() * assumptions.fishSd()));
+        return new Predictive(
+                sum, Math.sqrt(variance), Math.sqrt(variance + assumptions.fishSd() * assumptions.fishSd()));
     }
 
     /** How far the angler's guesses run over the scale, ln, with its uncertainty. */
@@ -148,17 +151,19 @@ public final class SizeModel {
 
     private void priors(DMatrixRMaj precision, DMatrixRMaj right) {
         index.forEach((key, i) -> {
-            double priorMean = switch (key) {
-                case Species s -> assumptions.speciesMean();
-                case Bias b -> assumptions.biasMean();
-                default -> 0;
-            };
-            double sd = switch (key) {
-                case Species s -> assumptions.speciesSd();
-                case Pattern p -> assumptions.patternSd();
-                case Bias b -> assumptions.biasSd();
-                default -> assumptions.spotSd();
-            };
+            double priorMean =
+                    switch (key) {
+                        case Species s -> assumptions.speciesMean();
+                        case Bias b -> assumptions.biasMean();
+                        default -> 0;
+                    };
+            double sd =
+                    switch (key) {
+                        case Species s -> assumptions.speciesSd();
+                        case Pattern p -> assumptions.patternSd();
+                        case Bias b -> assumptions.biasSd();
+                        default -> assumptions.spotSd();
+                    };
             precision.add(i, i, 1 / (sd * sd));
             right.add(i, 0, priorMean / (sd * sd));
         });
@@ -186,15 +191,24 @@ public final class SizeModel {
         return switch (size.how()) {
             case SCALE -> {
                 Observation scale = new Observation(at, Math.log(size.grams()), fish);
-                yield size.guessGrams() == null ? List.of(scale) : List.of(scale,
-                        new Observation(biasOnly(), Math.log(size.guessGrams() / size.grams()), a.pairSd() * a.pairSd()));
+                yield size.guessGrams() == null
+                        ? List.of(scale)
+                        : List.of(
+                                scale,
+                                new Observation(
+                                        biasOnly(),
+                                        Math.log(size.guessGrams() / size.grams()),
+                                        a.pairSd() * a.pairSd()));
             }
-            case GUESS -> List.of(new Observation(withBias(at), Math.log(size.grams()), fish + a.guessSd() * a.guessSd()));
+            case GUESS ->
+                List.of(new Observation(withBias(at), Math.log(size.grams()), fish + a.guessSd() * a.guessSd()));
             case RANGE -> {
                 double width = Math.log(size.hiGrams() / size.loGrams());
                 yield List.of(new Observation(at, Math.log(size.loGrams()) + width / 2, fish + width * width / 12));
             }
-            case LENGTH -> List.of(new Observation(at, StandardWeight.lnGrams(species, size.mm(), a), fish + a.lengthSd() * a.lengthSd()));
+            case LENGTH ->
+                List.of(new Observation(
+                        at, StandardWeight.lnGrams(species, size.mm(), a), fish + a.lengthSd() * a.lengthSd()));
         };
     }
 
@@ -208,7 +222,9 @@ public final class SizeModel {
         return more;
     }
 
-    private enum Bias { GUESS }
+    private enum Bias {
+        GUESS
+    }
 
     /** A sum of unknowns seen with noise of a variance. */
     private record Observation(int[] at, double value, double variance) {
@@ -230,5 +246,5 @@ public final class SizeModel {
      * @param meanSd     how well that mean is known
      * @param newFishSd  spread of one new fish
      */
-    public record Predictive(double mean, double meanSd, double newFishSd) { }
+    public record Predictive(double mean, double meanSd, double newFishSd) {}
 }

@@ -5,13 +5,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
-import lochan.core.eventdata.EventData;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
+import lochan.core.eventdata.EventData;
+import lochan.core.model.rate.Pattern;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
-import lochan.core.model.rate.Pattern;
 
 /**
  * Chances of the species on a pattern: the lake's mix (1 + n_k)/(K + n) counts for 4 fish, then (4·lake + n_k,ap)/(4 + n_ap), with n
@@ -26,7 +26,8 @@ public final class SpeciesMix {
     private final double lakeFish;
 
     public SpeciesMix(EventData event, Assumptions.Size a) {
-        this.species = event.rules().species().stream().map(SpeciesRule::species).toList();
+        this.species =
+                event.rules().species().stream().map(SpeciesRule::species).toList();
         this.lakeFish = a.lakeMixFish();
         this.landed = new int[species.size()];
         for (PracticeStop stop : event.stops()) {
@@ -37,13 +38,17 @@ public final class SpeciesMix {
                     landed[k]++;
                     String presentation = stop.presentationOf(bite);
                     if (presentation != null) {
-                        byPattern.computeIfAbsent(new Pattern(spotType, presentation), p -> new int[species.size()])[k]++;
+                        byPattern
+                                .computeIfAbsent(new Pattern(spotType, presentation), p -> new int[species.size()])[
+                                k]++;
                     }
                 }
             }
         }
         int all = Arrays.stream(landed).sum();
-        this.lake = Arrays.stream(landed).mapToDouble(n -> (1.0 + n) / (species.size() + all)).toArray();
+        this.lake = Arrays.stream(landed)
+                .mapToDouble(n -> (1.0 + n) / (species.size() + all))
+                .toArray();
     }
 
     public List<Species> species() {

@@ -9,7 +9,7 @@ import lochan.core.event.Species;
  */
 public final class StandardWeight {
 
-    private StandardWeight() { }
+    private StandardWeight() {}
 
     /** ln grams of a fish of a length. */
     public static double lnGrams(Species species, double lengthMm, Assumptions.Size a) {

@@ -23,7 +23,9 @@ public final class Survival {
     private final float[][][] bySpecies;
 
     public Survival(List<SpeciesRule> rules, Assumptions.Size a) {
-        this.bySpecies = rules.stream().map(rule -> table(LegalShare.of(rule, a), a.fishSd())).toArray(float[][][]::new);
+        this.bySpecies = rules.stream()
+                .map(rule -> table(LegalShare.of(rule, a), a.fishSd()))
+                .toArray(float[][][]::new);
     }
 
     /** Number of weights x in the grid. */

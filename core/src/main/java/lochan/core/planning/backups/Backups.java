@@ -1,11 +1,5 @@
 package lochan.core.planning.backups;
 
-import lochan.core.planning.edits.DayRuns;
-import lochan.core.planning.search.DayPlanner;
-import lochan.core.planning.valuation.Schedule;
-import lochan.core.planning.valuation.Strategy;
-import lochan.core.planning.search.DayTours;
-import lochan.core.planning.valuation.PlanValuer;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -16,12 +10,18 @@ import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
-import lochan.core.plan.PlanStop;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.CellScenarios;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.search.DayPlanner;
+import lochan.core.planning.search.DayTours;
+import lochan.core.planning.valuation.PlanValuer;
+import lochan.core.planning.valuation.Schedule;
+import lochan.core.planning.valuation.Strategy;
 import org.apache.commons.statistics.distribution.PoissonDistribution;
 
 /**
@@ -50,7 +50,7 @@ public final class Backups {
      *
      * @param bitesBelow 1 or more
      */
-    public record Trigger(String spotId, Instant at, int bitesBelow) { }
+    public record Trigger(String spotId, Instant at, int bitesBelow) {}
 
     /**
      * Another pattern to live on.
@@ -59,7 +59,7 @@ public final class Backups {
      * @param stops    that plan, from the start of the day
      * @param triggers one at most for each stop of the main pattern, in the order of the day
      */
-    public record Backup(Pattern pattern, double grams, List<PlanStop> stops, List<Trigger> triggers) { }
+    public record Backup(Pattern pattern, double grams, List<PlanStop> stops, List<Trigger> triggers) {}
 
     /**
      * Where to go, rung by rung.
@@ -102,8 +102,11 @@ public final class Backups {
      * @param goOn asked again and again
      * @throws CancellationException once it says no
      */
-    public static Ladder of(ScenarioSet scenarios, DayRuns runs, List<PlanStop> main, long seed, int rounds, BooleanSupplier goOn) {
-        return main.isEmpty() ? new Ladder(null, List.of()) : new Backups(scenarios, runs, main, seed, rounds, goOn).ranked();
+    public static Ladder of(
+            ScenarioSet scenarios, DayRuns runs, List<PlanStop> main, long seed, int rounds, BooleanSupplier goOn) {
+        return main.isEmpty()
+                ? new Ladder(null, List.of())
+                : new Backups(scenarios, runs, main, seed, rounds, goOn).ranked();
     }
 
     /** A backup's stops when it is gone to from a spot at a time, as long as the day allows; none where there is no way or no time. */
@@ -115,27 +118,47 @@ public final class Backups {
         Pattern group = mainPattern();
         ScenarioSet failing = failing(group);
         PlanValuer whenFailing = new PlanValuer(failing);
-        record Guess(Pattern pattern, double grams) { }
-        List<Pattern> others = model.cells().stream().map(model::pattern).distinct().filter(p -> !p.equals(group)).map(p -> new Guess(p, hours(p, failing, whenFailing)))
-                .sorted(Comparator.comparingDouble(Guess::grams).reversed()).limit(MOST_TRIED).map(Guess::pattern).toList();
-        return new Ladder(group, others.stream().map(p -> {
-            List<PlanStop> stops = best(failing, c -> model.pattern(c).equals(p));
-            return new Backup(p, whenFailing.formula(stops), stops, triggers(group, stops));
-        }).filter(b -> !b.stops().isEmpty()).sorted(Comparator.comparingDouble(Backup::grams).reversed()).limit(MOST).toList());
+        record Guess(Pattern pattern, double grams) {}
+        List<Pattern> others = model.cells().stream()
+                .map(model::pattern)
+                .distinct()
+                .filter(p -> !p.equals(group))
+                .map(p -> new Guess(p, hours(p, failing, whenFailing)))
+                .sorted(Comparator.comparingDouble(Guess::grams).reversed())
+                .limit(MOST_TRIED)
+                .map(Guess::pattern)
+                .toList();
+        return new Ladder(
+                group,
+                others.stream()
+                        .map(p -> {
+                            List<PlanStop> stops =
+                                    best(failing, c -> model.pattern(c).equals(p));
+                            return new Backup(p, whenFailing.formula(stops), stops, triggers(group, stops));
+                        })
+                        .filter(b -> !b.stops().isEmpty())
+                        .sorted(Comparator.comparingDouble(Backup::grams).reversed())
+                        .limit(MOST)
+                        .toList());
     }
 
     /** The pattern of the plan that the day loses most without. */
     private Pattern mainPattern() {
         List<Pattern> used = main.stream().map(this::pattern).distinct().toList();
-        return used.size() == 1 ? used.getFirst()
-                : used.stream().min(Comparator.comparingDouble(p -> valuer.formula(best(all, c -> !model.pattern(c).equals(p))))).orElseThrow();
+        return used.size() == 1
+                ? used.getFirst()
+                : used.stream()
+                        .min(Comparator.comparingDouble(p ->
+                                valuer.formula(best(all, c -> !model.pattern(c).equals(p)))))
+                        .orElseThrow();
     }
 
     private List<PlanStop> best(ScenarioSet scenarios, Predicate<Cell> usable) {
         if (!goOn.getAsBoolean()) {
             throw new CancellationException();
         }
-        return new DayPlanner(scenarios, runs, new DayPlanner.Wishes(Strategy.BALANCED, List.of(), usable), seed).plan(rounds, i -> true);
+        return new DayPlanner(scenarios, runs, new DayPlanner.Wishes(Strategy.BALANCED, List.of(), usable), seed)
+                .plan(rounds, i -> true);
     }
 
     private Pattern pattern(PlanStop stop) {
@@ -144,16 +167,26 @@ public final class Backups {
 
     private ScenarioSet failing(Pattern group) {
         double[] effect = all.dayEffect(group);
-        int[] worst = IntStream.range(0, effect.length).boxed().sorted(Comparator.comparingDouble(j -> effect[j])).limit(Math.max(1, effect.length / FAILING_SHARE))
-                .mapToInt(j -> j).sorted().toArray();
+        int[] worst = IntStream.range(0, effect.length)
+                .boxed()
+                .sorted(Comparator.comparingDouble(j -> effect[j]))
+                .limit(Math.max(1, effect.length / FAILING_SHARE))
+                .mapToInt(j -> j)
+                .sorted()
+                .toArray();
         return all.only(worst);
     }
 
     /** What the best cell of a pattern gives in two hours at the middle of the day: which patterns are worth a plan. */
     private double hours(Pattern pattern, ScenarioSet failing, PlanValuer whenFailing) {
         int bin = model.bins().size() / 2;
-        return model.cells().stream().filter(c -> model.pattern(c).equals(pattern) && model.isOpen(c))
-                .mapToDouble(c -> whenFailing.outcomes(List.of(new Schedule.Segment(c, bin, 2)), failing.count(), false).mean()).max().orElse(0);
+        return model.cells().stream()
+                .filter(c -> model.pattern(c).equals(pattern) && model.isOpen(c))
+                .mapToDouble(c -> whenFailing
+                        .outcomes(List.of(new Schedule.Segment(c, bin, 2)), failing.count(), false)
+                        .mean())
+                .max()
+                .orElse(0);
     }
 
     private List<Trigger> triggers(Pattern group, List<PlanStop> backup) {
@@ -195,7 +228,8 @@ public final class Backups {
 
     /** How likely each scenario is to have given so many bites by then. */
     private double[] weights(PlanStop stop, Instant time, int bites, CellScenarios cell) {
-        List<Schedule.Segment> seen = Schedule.segments(List.of(new PlanStop(stop.spotId(), stop.presentationId(), stop.arrive(), time)), model.bins());
+        List<Schedule.Segment> seen = Schedule.segments(
+                List.of(new PlanStop(stop.spotId(), stop.presentationId(), stop.arrive(), time)), model.bins());
         double[] weights = new double[all.count()];
         for (int j = 0; j < weights.length; j++) {
             double undiminished = 0;
@@ -203,7 +237,9 @@ public final class Backups {
                 undiminished += cell.bitesPerHour(j, s.bin()) * s.hours();
             }
             double expected = cell.bites(undiminished);
-            weights[j] = expected <= 0 ? bites == 0 ? 1 : 0 : PoissonDistribution.of(expected).probability(bites);
+            weights[j] = expected <= 0
+                    ? bites == 0 ? 1 : 0
+                    : PoissonDistribution.of(expected).probability(bites);
         }
         return weights;
     }
@@ -221,7 +257,10 @@ public final class Backups {
 
     /** The stops of a backup gone to at a time, one after the other as long as the day allows; the last for all that is left. */
     private List<PlanStop> from(String here, Instant time, List<PlanStop> backup) {
-        Instant backBy = model.event().day(model.day()).checkIn().minus(Duration.ofMinutes(model.assumptions().planning().checkInMarginMinutes()));
+        Instant backBy = model.event()
+                .day(model.day())
+                .checkIn()
+                .minus(Duration.ofMinutes(model.assumptions().planning().checkInMarginMinutes()));
         List<PlanStop> stops = new ArrayList<>();
         int place = runs.place(here);
         Instant now = time;
@@ -239,7 +278,8 @@ public final class Backups {
         }
         if (!stops.isEmpty()) {
             PlanStop last = stops.removeLast();
-            stops.add(new PlanStop(last.spotId(), last.presentationId(), last.arrive(), backBy.minusMillis(runs.home(backBy)[place])));
+            stops.add(new PlanStop(
+                    last.spotId(), last.presentationId(), last.arrive(), backBy.minusMillis(runs.home(backBy)[place])));
         }
         return stops;
     }

@@ -8,8 +8,8 @@ import lochan.core.Assumptions;
 import lochan.core.event.Boat;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.practice.ForecastPeriod;
 import lochan.core.lake.Runs;
+import lochan.core.practice.ForecastPeriod;
 
 /**
  * The runs of a competition day: at the boat's rough-water speed when they begin in hours whose forecast wind makes open water rough, at its
@@ -32,12 +32,21 @@ public final class DayRuns {
      * @param rough runs at the rough-water speed
      */
     public static DayRuns of(EventData event, Assumptions.Planning planning, Runs calm, Runs rough) {
-        return new DayRuns(calm, rough, event.forecast().stream().filter(f -> f.windMps() != null && f.windMps() >= planning.roughWindMps()).toList());
+        return new DayRuns(
+                calm,
+                rough,
+                event.forecast().stream()
+                        .filter(f -> f.windMps() != null && f.windMps() >= planning.roughWindMps())
+                        .toList());
     }
 
     /** The runs of an event's boat on its lake. */
     public static DayRuns of(EventData event, Assumptions.Planning planning) {
-        return of(event, planning, Runs.of(event.lake(), event.boat(), planning), Runs.of(event.lake(), inRoughWater(event.boat()), planning));
+        return of(
+                event,
+                planning,
+                Runs.of(event.lake(), event.boat(), planning),
+                Runs.of(event.lake(), inRoughWater(event.boat()), planning));
     }
 
     /** The same runs whatever the wind. */

@@ -84,7 +84,12 @@ public final class PlanEdits {
      *
      * @param value of a plan; more is better
      */
-    public List<PlanStop> with(List<PlanStop> stops, String spotId, String presentationId, Duration length, ToDoubleFunction<List<PlanStop>> value) {
+    public List<PlanStop> with(
+            List<PlanStop> stops,
+            String spotId,
+            String presentationId,
+            Duration length,
+            ToDoubleFunction<List<PlanStop>> value) {
         List<List<PlanStop>> tries = new ArrayList<>();
         for (int at = 0; at <= stops.size(); at++) {
             List<PlanStop> more = new ArrayList<>(stops);
@@ -92,13 +97,17 @@ public final class PlanEdits {
             more.add(at, new PlanStop(spotId, presentationId, from, from.plus(length)));
             tries.add(putOff(more, at + 1));
         }
-        return tries.stream().filter(this::canBeKept).max(Comparator.comparingDouble(value)).orElse(tries.getLast());
+        return tries.stream()
+                .filter(this::canBeKept)
+                .max(Comparator.comparingDouble(value))
+                .orElse(tries.getLast());
     }
 
     /** Whether the boat reaches every stop in time, none overlap, and it is back with the margin in hand. */
     public boolean canBeKept(List<PlanStop> stops) {
         Plan plan = new Plan(dayNumber, null, stops);
-        return PlanCheck.check(event, plan).isEmpty() && PlanCheck.legs(event, plan, planning, runs).stream().allMatch(PlanCheck.Leg::fits);
+        return PlanCheck.check(event, plan).isEmpty()
+                && PlanCheck.legs(event, plan, planning, runs).stream().allMatch(PlanCheck.Leg::fits);
     }
 
     private List<PlanStop> pulledUp(List<PlanStop> stops, int first) {
@@ -128,9 +137,11 @@ public final class PlanEdits {
             PlanStop before = stops.get(i - 1);
             PlanStop s = stops.get(i);
             if (s.locked() && !before.locked()) {
-                Optional<Duration> run = runs.at(before.leave()).runAndSetUp(position(before.spotId()), position(s.spotId()));
+                Optional<Duration> run =
+                        runs.at(before.leave()).runAndSetUp(position(before.spotId()), position(s.spotId()));
                 Instant latest = run.map(s.arrive()::minus).orElse(before.leave());
-                if (latest.isBefore(before.leave()) && !latest.isBefore(before.arrive().plus(shortest))) {
+                if (latest.isBefore(before.leave())
+                        && !latest.isBefore(before.arrive().plus(shortest))) {
                     stops.set(i - 1, before.during(before.arrive(), latest));
                 }
             }
@@ -141,8 +152,10 @@ public final class PlanEdits {
     /** The first time of the grid at which a spot can be fished after the stops before an index. */
     private Instant earliest(List<PlanStop> stops, int index, String spotId) {
         Instant left = index == 0 ? day.start() : stops.get(index - 1).leave();
-        Position here = index == 0 ? event.launch() : position(stops.get(index - 1).spotId());
-        return onGrid(left.plus(runs.at(left).runAndSetUp(here, position(spotId)).orElse(Duration.ZERO)));
+        Position here =
+                index == 0 ? event.launch() : position(stops.get(index - 1).spotId());
+        return onGrid(
+                left.plus(runs.at(left).runAndSetUp(here, position(spotId)).orElse(Duration.ZERO)));
     }
 
     private Position position(String spotId) {
@@ -154,6 +167,8 @@ public final class PlanEdits {
     }
 
     private Instant onGrid(Instant time) {
-        return day.start().plus(grid.multipliedBy(Math.ceilDiv(Duration.between(day.start(), time).toMillis(), grid.toMillis())));
+        return day.start()
+                .plus(grid.multipliedBy(
+                        Math.ceilDiv(Duration.between(day.start(), time).toMillis(), grid.toMillis())));
     }
 }

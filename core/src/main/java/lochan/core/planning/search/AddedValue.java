@@ -1,8 +1,5 @@
 package lochan.core.planning.search;
 
-import lochan.core.planning.edits.DayRuns;
-import lochan.core.planning.valuation.Strategy;
-import lochan.core.planning.valuation.PlanValuer;
 import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
@@ -12,11 +9,14 @@ import java.util.concurrent.CancellationException;
 import java.util.function.IntPredicate;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import lochan.core.plan.PlanStop;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.valuation.PlanValuer;
+import lochan.core.planning.valuation.Strategy;
 
 /**
  * What cells and patterns add to the day ({@code model.md} §8): what V of the best plan loses without one that it uses, or gains
@@ -52,9 +52,21 @@ public final class AddedValue {
         this.grams = valuer.formula(plan);
         Set<Cell> used = plan.stream().map(Cell::of).collect(Collectors.toSet());
         Set<Pattern> usedPatterns = used.stream().map(model::pattern).collect(Collectors.toSet());
-        model.cells().stream().filter(model::isOpen).forEach(c -> cells.put(c, used.contains(c) ? loss(other -> !other.equals(c)) : gain(c)));
-        model.cells().stream().map(model::pattern).distinct().forEach(p -> patterns.put(p, usedPatterns.contains(p) ? loss(c -> !model.pattern(c).equals(p))
-                : cells.keySet().stream().filter(c -> model.pattern(c).equals(p)).mapToDouble(cells::get).max().orElse(0)));
+        model.cells().stream()
+                .filter(model::isOpen)
+                .forEach(c -> cells.put(c, used.contains(c) ? loss(other -> !other.equals(c)) : gain(c)));
+        model.cells().stream()
+                .map(model::pattern)
+                .distinct()
+                .forEach(p -> patterns.put(
+                        p,
+                        usedPatterns.contains(p)
+                                ? loss(c -> !model.pattern(c).equals(p))
+                                : cells.keySet().stream()
+                                        .filter(c -> model.pattern(c).equals(p))
+                                        .mapToDouble(cells::get)
+                                        .max()
+                                        .orElse(0)));
     }
 
     /** @param rounds of the search for each plan that is compared */
@@ -80,7 +92,8 @@ public final class AddedValue {
 
     private List<PlanStop> best(Predicate<Cell> usable) {
         stopWhenUnwanted();
-        return new DayPlanner(scenarios, table, new DayPlanner.Wishes(Strategy.BALANCED, List.of(), usable), seed).plan(rounds, i -> true);
+        return new DayPlanner(scenarios, table, new DayPlanner.Wishes(Strategy.BALANCED, List.of(), usable), seed)
+                .plan(rounds, i -> true);
     }
 
     private double loss(Predicate<Cell> usable) {
@@ -104,8 +117,13 @@ public final class AddedValue {
 
     /** Grams per hour of its time in the plan (one hour when it has none) with its run from the launch and set-up time. */
     public double ofCellPerHour(Cell cell) {
-        Duration run = runs.calm().runAndSetUp(model.event().launch(), model.spot(cell.spotId()).position()).orElse(Duration.ZERO);
-        Duration dwell = plan.stream().filter(s -> Cell.of(s).equals(cell)).map(s -> Duration.between(s.arrive(), s.leave())).reduce(Duration::plus)
+        Duration run = runs.calm()
+                .runAndSetUp(model.event().launch(), model.spot(cell.spotId()).position())
+                .orElse(Duration.ZERO);
+        Duration dwell = plan.stream()
+                .filter(s -> Cell.of(s).equals(cell))
+                .map(s -> Duration.between(s.arrive(), s.leave()))
+                .reduce(Duration::plus)
                 .orElse(Duration.ofHours(1));
         return ofCell(cell) / (dwell.plus(run).toMinutes() / MINUTES_PER_HOUR);
     }

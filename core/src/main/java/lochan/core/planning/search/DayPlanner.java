@@ -1,10 +1,5 @@
 package lochan.core.planning.search;
 
-import lochan.core.planning.edits.DayRuns;
-import lochan.core.planning.valuation.FishVisits;
-import lochan.core.planning.valuation.Schedule;
-import lochan.core.planning.valuation.Strategy;
-import lochan.core.planning.valuation.PlanValuer;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -15,9 +10,14 @@ import java.util.function.IntPredicate;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import lochan.core.model.evidence.Bin;
-import lochan.core.plan.PlanStop;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.valuation.FishVisits;
+import lochan.core.planning.valuation.PlanValuer;
+import lochan.core.planning.valuation.Schedule;
+import lochan.core.planning.valuation.Strategy;
 
 /**
  * Finds the plan of a competition day that is best by a strategy: a search on some of the scenarios by two workers, whose best tours are made
@@ -107,9 +107,14 @@ public final class DayPlanner {
         Candidates candidates = candidates();
         // Drawn before workers share them, as the candidates were.
         wishes.locked().forEach(s -> scenarios.cell(Cell.of(s)));
-        List<List<Visit>> found = IntStream.range(0, WORKERS).parallel().mapToObj(w -> searched(candidates, seed + w, rounds, goOn)).flatMap(List::stream).toList();
+        List<List<Visit>> found = IntStream.range(0, WORKERS)
+                .parallel()
+                .mapToObj(w -> searched(candidates, seed + w, rounds, goOn))
+                .flatMap(List::stream)
+                .toList();
         DayTours all = tours(candidates, scenarios.count());
-        return all.stops(found.stream().max(Comparator.comparingDouble(all::value)).orElseThrow());
+        return all.stops(
+                found.stream().max(Comparator.comparingDouble(all::value)).orElseThrow());
     }
 
     /** Whether the locked stops can all be kept. */
@@ -120,7 +125,8 @@ public final class DayPlanner {
 
     /** The tours that a worker found, one for each look. */
     private List<List<Visit>> searched(Candidates candidates, long workerSeed, int rounds, IntPredicate goOn) {
-        DayTours few = tours(candidates, candidates.cells().size() <= DayTours.FEW_CELLS ? POLISHED_SCENARIOS : SEARCHED_SCENARIOS);
+        DayTours few = tours(
+                candidates, candidates.cells().size() <= DayTours.FEW_CELLS ? POLISHED_SCENARIOS : SEARCHED_SCENARIOS);
         DayTours more = tours(candidates, POLISHED_SCENARIOS);
         TourSearch search = new TourSearch(few, few.given(), workerSeed);
         Set<List<Visit>> rough = new LinkedHashSet<>();
@@ -138,31 +144,55 @@ public final class DayPlanner {
     }
 
     private DayTours tours(Candidates of, int count) {
-        return new DayTours(scenarios, begin, of.cells(), of.promises(), wishes.locked(), wishes.strategy(), count, runs);
+        return new DayTours(
+                scenarios, begin, of.cells(), of.promises(), wishes.locked(), wishes.strategy(), count, runs);
     }
 
     /** Cells to plan with, the most promising first; promises are sharpened, since most cells are never worth a stop. */
-    private record Candidates(List<Cell> cells, double[] promises) { }
+    private record Candidates(List<Cell> cells, double[] promises) {}
 
     private Candidates candidates() {
         PlanValuer valuer = new PlanValuer(scenarios, begin.bag());
         FishVisits fishVisits = FishVisits.of(scenarios.model());
         List<Bin> bins = scenarios.model().bins();
-        int first = (int) bins.stream().limit(bins.size() - 1L).takeWhile(b -> !b.end().isAfter(begin.at())).count();
+        int first = (int) bins.stream()
+                .limit(bins.size() - 1L)
+                .takeWhile(b -> !b.end().isAfter(begin.at()))
+                .count();
         int[] looked = {first, first + (bins.size() - first) / 2};
         double nothing = score(valuer, List.of());
-        record Candidate(Cell cell, double promise) { }
-        List<Candidate> best = scenarios.model().cells().stream().filter(wishes.usable()).filter(scenarios.model()::isOpen)
-                .map(c -> new Candidate(c, promise(c, looked, nothing, valuer) + fishVisits.promise(c.spotId()).orElse(0))).sorted(Comparator.comparingDouble(Candidate::promise).reversed()).limit(CANDIDATES).toList();
-        return new Candidates(best.stream().map(Candidate::cell).toList(), best.stream().mapToDouble(b -> b.promise() * b.promise() * b.promise()).toArray());
+        record Candidate(Cell cell, double promise) {}
+        List<Candidate> best = scenarios.model().cells().stream()
+                .filter(wishes.usable())
+                .filter(scenarios.model()::isOpen)
+                .map(c -> new Candidate(
+                        c,
+                        promise(c, looked, nothing, valuer)
+                                + fishVisits.promise(c.spotId()).orElse(0)))
+                .sorted(Comparator.comparingDouble(Candidate::promise).reversed())
+                .limit(CANDIDATES)
+                .toList();
+        return new Candidates(
+                best.stream().map(Candidate::cell).toList(),
+                best.stream()
+                        .mapToDouble(b -> b.promise() * b.promise() * b.promise())
+                        .toArray());
     }
 
     /** What an hour there adds to what there is at the better of some bins, of what is left of the day. */
     private double promise(Cell cell, int[] looked, double nothing, PlanValuer valuer) {
-        return Arrays.stream(looked).mapToDouble(bin -> score(valuer, List.of(new Schedule.Segment(cell, bin, 1))) - nothing).reduce(0, Math::max);
+        return Arrays.stream(looked)
+                .mapToDouble(bin -> score(valuer, List.of(new Schedule.Segment(cell, bin, 1))) - nothing)
+                .reduce(0, Math::max);
     }
 
     private double score(PlanValuer valuer, List<Schedule.Segment> fishing) {
-        return wishes.strategy().score(valuer.outcomes(fishing, Math.min(SEARCHED_SCENARIOS, scenarios.count()), wishes.strategy().needsSpread()), scenarios.model().event().rules().targetGrams());
+        return wishes.strategy()
+                .score(
+                        valuer.outcomes(
+                                fishing,
+                                Math.min(SEARCHED_SCENARIOS, scenarios.count()),
+                                wishes.strategy().needsSpread()),
+                        scenarios.model().event().rules().targetGrams());
     }
 }

@@ -24,13 +24,15 @@ public record DayStart(Instant at, Position from, List<Fish> bag) {
 
     /** The start at the launch with an empty bag. */
     public static DayStart of(DayModel model) {
-        return new DayStart(model.event().day(model.day()).start(), model.event().launch(), List.of());
+        return new DayStart(
+                model.event().day(model.day()).start(), model.event().launch(), List.of());
     }
 
     /** The rest of a day, from the next step of the grid on. */
     public static DayStart now(DayModel model, Instant now, Position from, Bag bag) {
         CompetitionDay day = model.event().day(model.day());
-        long grid = Duration.ofMinutes(model.assumptions().planning().gridMinutes()).toMillis();
+        long grid =
+                Duration.ofMinutes(model.assumptions().planning().gridMinutes()).toMillis();
         long steps = Math.max(0, Math.ceilDiv(Duration.between(day.start(), now).toMillis(), grid));
         return new DayStart(day.start().plusMillis(steps * grid), from, bag.fish());
     }

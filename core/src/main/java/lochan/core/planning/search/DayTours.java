@@ -1,9 +1,5 @@
 package lochan.core.planning.search;
 
-import lochan.core.planning.edits.DayRuns;
-import lochan.core.planning.valuation.FishVisits;
-import lochan.core.planning.valuation.Strategy;
-import lochan.core.planning.valuation.PlanValuer;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -12,16 +8,20 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
-import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
+import lochan.core.event.Event;
 import lochan.core.event.Position;
-import lochan.core.plan.PlanStop;
-import lochan.core.practice.ForecastPeriod;
+import lochan.core.lake.Runs;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.CellScenarios;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
-import lochan.core.lake.Runs;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.valuation.FishVisits;
+import lochan.core.planning.valuation.PlanValuer;
+import lochan.core.planning.valuation.Strategy;
+import lochan.core.practice.ForecastPeriod;
 
 /**
  * A competition day as tours: items are cells that may be fished, then stops that are locked as they stand. A step is one of the grid's.
@@ -36,6 +36,7 @@ public final class DayTours implements Tours {
     private static final double NEAR = 0.02;
     /** With so few, rounds are quick: more scenarios are looked at and every tour is improved. */
     static final int FEW_CELLS = 12;
+
     private static final long UNREACHABLE = Long.MAX_VALUE / 4;
 
     private final PlanValuer valuer;
@@ -61,6 +62,7 @@ public final class DayTours implements Tours {
 
     /** Tours are asked for what is left of them and then what they are worth: the times of the last one are kept. */
     private List<Visit> timed = List.of();
+
     private long[] times = {};
 
     /**
@@ -70,7 +72,15 @@ public final class DayTours implements Tours {
      * @param scenarios so many of the set are looked at
      * @param table     runs from where the day begins
      */
-    DayTours(ScenarioSet set, DayStart begin, List<Cell> cells, double[] promises, List<PlanStop> locked, Strategy strategy, int scenarios, RunTable table) {
+    DayTours(
+            ScenarioSet set,
+            DayStart begin,
+            List<Cell> cells,
+            double[] promises,
+            List<PlanStop> locked,
+            Strategy strategy,
+            int scenarios,
+            RunTable table) {
         DayModel model = set.model();
         Event event = model.event().event();
         CompetitionDay day = event.day(model.day());
@@ -83,12 +93,18 @@ public final class DayTours implements Tours {
         this.targetGrams = event.rules().targetGrams();
         this.start = begin.at();
         this.grid = Duration.ofMinutes(planning.gridMinutes()).toMillis();
-        this.backBy = millis(day.checkIn()) - Duration.ofMinutes(planning.checkInMarginMinutes()).toMillis();
+        this.backBy = millis(day.checkIn())
+                - Duration.ofMinutes(planning.checkInMarginMinutes()).toMillis();
         this.shortest = planning.minDwellMinutes() / planning.gridMinutes();
-        this.stays = Arrays.stream(STAYS_MINUTES).map(m -> Math.max(shortest, m / planning.gridMinutes())).distinct().toArray();
+        this.stays = Arrays.stream(STAYS_MINUTES)
+                .map(m -> Math.max(shortest, m / planning.gridMinutes()))
+                .distinct()
+                .toArray();
         this.binEnds = model.bins().stream().mapToLong(b -> millis(b.end())).toArray();
-        this.lightning = model.event().forecast().stream().filter(f -> Boolean.TRUE.equals(f.lightning()))
-                .map(f -> new long[] {millis(f.from()), millis(f.to())}).toArray(long[][]::new);
+        this.lightning = model.event().forecast().stream()
+                .filter(f -> Boolean.TRUE.equals(f.lightning()))
+                .map(f -> new long[] {millis(f.from()), millis(f.to())})
+                .toArray(long[][]::new);
         this.placeOf = new int[items()];
         this.drawn = new CellScenarios[items()];
         for (int i = 0; i < placeOf.length; i++) {
@@ -96,7 +112,10 @@ public final class DayTours implements Tours {
             drawn[i] = set.cell(cell(i));
         }
         this.table = table;
-        this.windy = model.event().forecast().stream().filter(f -> table.isRough(f)).map(f -> new long[] {millis(f.from()), millis(f.to())}).toArray(long[][]::new);
+        this.windy = model.event().forecast().stream()
+                .filter(f -> table.isRough(f))
+                .map(f -> new long[] {millis(f.from()), millis(f.to())})
+                .toArray(long[][]::new);
         this.promises = promises.clone();
         this.fishVisits = FishVisits.of(model);
     }
@@ -152,7 +171,10 @@ public final class DayTours implements Tours {
     List<Visit> given() {
         List<Visit> visits = new ArrayList<>();
         for (int i = 0; i < locked.size(); i++) {
-            visits.add(new Visit(cells.size() + i, (int) (Duration.between(locked.get(i).arrive(), locked.get(i).leave()).toMillis() / grid)));
+            visits.add(new Visit(cells.size() + i, (int)
+                    (Duration.between(locked.get(i).arrive(), locked.get(i).leave())
+                                    .toMillis()
+                            / grid)));
         }
         return visits;
     }
@@ -164,7 +186,9 @@ public final class DayTours implements Tours {
             return -1;
         }
         long last = tour.isEmpty() ? 0 : at[at.length - 1];
-        long back = tour.isEmpty() ? 0 : last + table.home(isRough(last))[placeOf[tour.getLast().item()]];
+        long back = tour.isEmpty()
+                ? 0
+                : last + table.home(isRough(last))[placeOf[tour.getLast().item()]];
         return (double) (backBy - back) / grid;
     }
 
@@ -183,7 +207,11 @@ public final class DayTours implements Tours {
             long from = at[2 * i];
             long leave = at[2 * i + 1];
             if (!fishVisits.none()) {
-                fishVisits.add(fishing.visits(fishVisits.count()), cell(item).spotId(), start.plusMillis(from), start.plusMillis(leave));
+                fishVisits.add(
+                        fishing.visits(fishVisits.count()),
+                        cell(item).spotId(),
+                        start.plusMillis(from),
+                        start.plusMillis(leave));
             }
             for (int bin = 0; bin < binEnds.length && from < leave; bin++) {
                 if (from < binEnds[bin] || bin == binEnds.length - 1) {
@@ -258,12 +286,20 @@ public final class DayTours implements Tours {
         List<PlanStop> stops = new ArrayList<>();
         for (int i = 0; i < tour.size(); i++) {
             Cell cell = cell(tour.get(i).item());
-            PlanStop stop = new PlanStop(cell.spotId(), cell.presentationId(), start.plusMillis(at[2 * i]), start.plusMillis(at[2 * i + 1]),
+            PlanStop stop = new PlanStop(
+                    cell.spotId(),
+                    cell.presentationId(),
+                    start.plusMillis(at[2 * i]),
+                    start.plusMillis(at[2 * i + 1]),
                     isFixed(tour.get(i).item()));
-            boolean same = i > 0 && cell.equals(cell(tour.get(i - 1).item())) && !isFixed(tour.get(i).item()) && !isFixed(tour.get(i - 1).item())
+            boolean same = i > 0
+                    && cell.equals(cell(tour.get(i - 1).item()))
+                    && !isFixed(tour.get(i).item())
+                    && !isFixed(tour.get(i - 1).item())
                     && stops.getLast().leave().equals(stop.arrive());
             if (same) {
-                stop = new PlanStop(cell.spotId(), cell.presentationId(), stops.removeLast().arrive(), stop.leave());
+                stop = new PlanStop(
+                        cell.spotId(), cell.presentationId(), stops.removeLast().arrive(), stop.leave());
             }
             stops.add(stop);
         }
@@ -272,12 +308,24 @@ public final class DayTours implements Tours {
 
     /** V of a plan with a cell put in at its best place for its best stay, or in the place of a stop; 0 when neither can be. */
     static double bestWith(ScenarioSet set, List<PlanStop> plan, Cell cell, RunTable table) {
-        List<Cell> cells = new ArrayList<>(plan.stream().map(Cell::of).distinct().toList());
+        List<Cell> cells =
+                new ArrayList<>(plan.stream().map(Cell::of).distinct().toList());
         if (!cells.contains(cell)) {
             cells.add(cell);
         }
-        DayTours tours = new DayTours(set, DayStart.of(set.model()), cells, new double[cells.size()], List.of(), Strategy.BALANCED, set.count(), table);
-        List<Visit> now = plan.stream().map(s -> new Visit(cells.indexOf(Cell.of(s)), (int) (Duration.between(s.arrive(), s.leave()).toMillis() / tours.grid))).toList();
+        DayTours tours = new DayTours(
+                set,
+                DayStart.of(set.model()),
+                cells,
+                new double[cells.size()],
+                List.of(),
+                Strategy.BALANCED,
+                set.count(),
+                table);
+        List<Visit> now = plan.stream()
+                .map(s -> new Visit(cells.indexOf(Cell.of(s)), (int)
+                        (Duration.between(s.arrive(), s.leave()).toMillis() / tours.grid)))
+                .toList();
         List<List<Visit>> tries = new ArrayList<>();
         int item = cells.indexOf(cell);
         for (int at = 0; at <= now.size(); at++) {
@@ -292,7 +340,11 @@ public final class DayTours implements Tours {
             exchanged.set(at, new Visit(item, now.get(at).stay()));
             tries.add(exchanged);
         }
-        return tries.stream().filter(t -> tours.slack(t) >= 0).mapToDouble(tours::value).max().orElse(0);
+        return tries.stream()
+                .filter(t -> tours.slack(t) >= 0)
+                .mapToDouble(tours::value)
+                .max()
+                .orElse(0);
     }
 
     /** Runs with set-up time between where the day begins and spots, ms, on calm and on rough water. */
@@ -301,6 +353,7 @@ public final class DayTours implements Tours {
         private final DayRuns runs;
         /** Number of each spot; 0 is where the day begins. */
         private final Map<String, Integer> places = new HashMap<>();
+
         private final Ways calm;
         private final Ways rough;
 
@@ -316,9 +369,15 @@ public final class DayTours implements Tours {
                 long[] home = new long[n];
                 for (int i = 0; i < n; i++) {
                     for (int j = 0; j < n; j++) {
-                        millis[i][j] = positions.get(i).equals(positions.get(j)) ? 0 : runs.runAndSetUp(positions.get(i), positions.get(j)).map(Duration::toMillis).orElse(UNREACHABLE);
+                        millis[i][j] = positions.get(i).equals(positions.get(j))
+                                ? 0
+                                : runs.runAndSetUp(positions.get(i), positions.get(j))
+                                        .map(Duration::toMillis)
+                                        .orElse(UNREACHABLE);
                     }
-                    home[i] = runs.between(positions.get(i), checkInAt).map(r -> r.time().toMillis()).orElse(UNREACHABLE);
+                    home[i] = runs.between(positions.get(i), checkInAt)
+                            .map(r -> r.time().toMillis())
+                            .orElse(UNREACHABLE);
                 }
                 return new Ways(millis, home);
             }
@@ -336,7 +395,9 @@ public final class DayTours implements Tours {
                 positions.add(s.position());
             });
             CompetitionDay day = event.day(model.day());
-            boolean everRough = model.event().forecast().stream().anyMatch(f -> runs.isRough(f.from()) && f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start()));
+            boolean everRough = model.event().forecast().stream()
+                    .anyMatch(f ->
+                            runs.isRough(f.from()) && f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start()));
             this.runs = runs;
             this.calm = Ways.of(positions, event.checkInAt(), runs.calm());
             this.rough = everRough ? Ways.of(positions, event.checkInAt(), runs.rough()) : calm;

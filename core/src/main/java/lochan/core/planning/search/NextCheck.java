@@ -1,6 +1,5 @@
 package lochan.core.planning.search;
 
-import lochan.core.planning.valuation.PlanValuer;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -13,16 +12,17 @@ import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.GammaRate;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
+import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
-import lochan.core.model.rate.Cell;
-import lochan.core.model.rate.GammaRate;
-import lochan.core.model.scenario.DayModel;
-import lochan.core.model.scenario.ScenarioSet;
 
 /**
  * What half an hour of practice somewhere would be worth on the competition day ({@code model.md} §11): for 0, 1, 2 and 3 or more bites,
@@ -47,7 +47,13 @@ public final class NextCheck {
      * @param planner   finds a plan for the day of some scenarios
      * @param scenarios for each plan
      */
-    public NextCheck(EventData event, int day, Assumptions assumptions, Function<ScenarioSet, List<PlanStop>> planner, int scenarios, long seed) {
+    public NextCheck(
+            EventData event,
+            int day,
+            Assumptions assumptions,
+            Function<ScenarioSet, List<PlanStop>> planner,
+            int scenarios,
+            long seed) {
         this.event = event;
         this.day = day;
         this.assumptions = assumptions;
@@ -63,7 +69,7 @@ public final class NextCheck {
      * @param chanceOfNothing chance of no bite
      * @param untriedOfKind   marked spots of its class where the presentation was never fished, itself included
      */
-    public record Look(Cell cell, double grams, double chanceOfNothing, int untriedOfKind) { }
+    public record Look(Cell cell, double grams, double chanceOfNothing, int untriedOfKind) {}
 
     /**
      * The most rewarding looks among some cells, best first.
@@ -89,10 +95,15 @@ public final class NextCheck {
     public List<Cell> promising(int most) {
         DayModel now = new DayModel(event, day, assumptions);
         int bin = bin(now);
-        return now.cells().stream().filter(now::isOpen).sorted(Comparator.comparingDouble((Cell c) -> {
-            GammaRate rate = now.rates(bin).rate(c, now.pattern(c));
-            return rate.quantile(0.9) - rate.mean();
-        }).reversed()).limit(most).toList();
+        return now.cells().stream()
+                .filter(now::isOpen)
+                .sorted(Comparator.comparingDouble((Cell c) -> {
+                            GammaRate rate = now.rates(bin).rate(c, now.pattern(c));
+                            return rate.quantile(0.9) - rate.mean();
+                        })
+                        .reversed())
+                .limit(most)
+                .toList();
     }
 
     /** The half hour that rates are told for: a third into the day. */
@@ -128,15 +139,28 @@ public final class NextCheck {
     private EventData with(Cell cell, Instant at, int seen) {
         List<PracticeStop> stops = new ArrayList<>(event.stops());
         List<Bite> bites = Collections.nCopies(seen, new Bite(null, Outcome.SHAKEN, cell.presentationId(), null, null));
-        stops.add(new PracticeStop("look", cell.spotId(), at, at.plus(LOOK), event.anglers(),
-                List.of(new PresentationTime(cell.presentationId(), null)), 0, bites, Conditions.UNKNOWN));
+        stops.add(new PracticeStop(
+                "look",
+                cell.spotId(),
+                at,
+                at.plus(LOOK),
+                event.anglers(),
+                List.of(new PresentationTime(cell.presentationId(), null)),
+                0,
+                bites,
+                Conditions.UNKNOWN));
         return event.inPractice(stops);
     }
 
     private int untried(Cell cell, DayModel now) {
         String spotType = now.spot(cell.spotId()).spotType();
-        Set<String> tried = event.stops().stream().filter(s -> s.presentations().stream().anyMatch(p -> p.presentationId().equals(cell.presentationId())))
-                .map(PracticeStop::spotId).collect(Collectors.toSet());
-        return (int) event.spots().stream().filter(s -> s.spotType().equals(spotType) && !tried.contains(s.id())).count();
+        Set<String> tried = event.stops().stream()
+                .filter(s -> s.presentations().stream()
+                        .anyMatch(p -> p.presentationId().equals(cell.presentationId())))
+                .map(PracticeStop::spotId)
+                .collect(Collectors.toSet());
+        return (int) event.spots().stream()
+                .filter(s -> s.spotType().equals(spotType) && !tried.contains(s.id()))
+                .count();
     }
 }

@@ -19,6 +19,7 @@ public final class TourSearch {
     private static final int STARTS = 3;
     /** A tour that much below the best, as a share of it, is still gone on from; falls to nothing and begins again. */
     private static final double TOLERANCE = 0.03;
+
     private static final int COOLING_ROUNDS = 150;
     /** Items looked at for each insertion. */
     private static final int DRAWN = 10;
@@ -26,6 +27,7 @@ public final class TourSearch {
     private static final double BLINK = 0.1;
     /** Visits that a stay is taken from by turns, when not all are tried. */
     private static final int PAIRS = 3;
+
     private static final int PASSES = 4;
     private static final int MOST_SEEN = 50_000;
     private static final double SAME = 1e-9;
@@ -95,10 +97,14 @@ public final class TourSearch {
     private void round() {
         Result begin = done < STARTS ? found(given) : found(ruined(current.tour()));
         Result next = recreated(begin);
-        next = done < STARTS || next.value() >= bestYet.value() - tours.near() * Math.abs(bestYet.value()) ? improved(next, false) : next;
+        next = done < STARTS || next.value() >= bestYet.value() - tours.near() * Math.abs(bestYet.value())
+                ? improved(next, false)
+                : next;
         bestYet = next.isBetterThan(bestYet) ? next : bestYet;
         double tolerance = TOLERANCE * (1 - done % COOLING_ROUNDS / (double) COOLING_ROUNDS);
-        if (done < STARTS || next.isBetterThan(current) || next.value() >= bestYet.value() - tolerance * Math.abs(bestYet.value())) {
+        if (done < STARTS
+                || next.isBetterThan(current)
+                || next.value() >= bestYet.value() - tolerance * Math.abs(bestYet.value())) {
             current = next;
         }
         if (++done == STARTS || done % COOLING_ROUNDS == 0) {
@@ -149,10 +155,14 @@ public final class TourSearch {
             double bestRate = 0;
             for (int item : drawn(now.tour())) {
                 int[] stays = tours.stays(item);
-                int[] some = stays.length <= 2 ? stays : new int[] {stays[random.nextInt(stays.length)], stays[random.nextInt(stays.length)]};
+                int[] some = stays.length <= 2
+                        ? stays
+                        : new int[] {stays[random.nextInt(stays.length)], stays[random.nextInt(stays.length)]};
                 for (int stay : some) {
                     Result with = inserted(now, new Visit(item, stay));
-                    double rate = with == null ? 0 : (with.value() - now.value()) / Math.max(SAME, now.slack() - with.slack());
+                    double rate = with == null
+                            ? 0
+                            : (with.value() - now.value()) / Math.max(SAME, now.slack() - with.slack());
                     if (rate > bestRate && random.nextDouble() >= BLINK) {
                         best = with;
                         bestRate = rate;
@@ -167,7 +177,7 @@ public final class TourSearch {
 
     /** Items that may join the tour, drawn by their promise without putting back (Efraimidis and Spirakis 2006). */
     private List<Integer> drawn(List<Visit> tour) {
-        record Key(int item, double key) { }
+        record Key(int item, double key) {}
         List<Key> keys = new ArrayList<>();
         for (int item = 0; item < promises.length; item++) {
             if (promises[item] > 0 && tours.mayJoin(item, tour)) {
@@ -224,9 +234,13 @@ public final class TourSearch {
             while (better) {
                 better = false;
                 for (int i = 0; i < now.tour().size(); i++) {
-                    int tries = thorough ? now.tour().size() + 1 : Math.min(now.tour().size() + 1, PAIRS);
+                    int tries = thorough
+                            ? now.tour().size() + 1
+                            : Math.min(now.tour().size() + 1, PAIRS);
                     for (int k = 0; k < tries; k++) {
-                        int j = k == 0 ? -1 : thorough ? k - 1 : random.nextInt(now.tour().size());
+                        int j = k == 0
+                                ? -1
+                                : thorough ? k - 1 : random.nextInt(now.tour().size());
                         Result next = i == j ? null : shifted(now, j, i, by);
                         if (next != null && next.isBetterThan(now)) {
                             now = next;
@@ -242,7 +256,11 @@ public final class TourSearch {
     /** @param from the visit that gets shorter; -1: none */
     private Result shifted(Result now, int from, int to, int by) {
         List<Visit> tour = new ArrayList<>(now.tour());
-        if (!changeable(tour.get(to)) || from >= 0 && (!changeable(tour.get(from)) || tour.get(from).stay() - by < tours.shortestStay(tour.get(from).item()))) {
+        if (!changeable(tour.get(to))
+                || from >= 0
+                        && (!changeable(tour.get(from))
+                                || tour.get(from).stay() - by
+                                        < tours.shortestStay(tour.get(from).item()))) {
             return null;
         }
         tour.set(to, new Visit(tour.get(to).item(), tour.get(to).stay() + by));
@@ -267,7 +285,13 @@ public final class TourSearch {
             others.remove(i);
             for (int item : drawn(others)) {
                 List<Visit> tour = new ArrayList<>(now.tour());
-                tour.set(i, new Visit(item, tour.get(i).stay() == 0 ? 0 : Math.max(tour.get(i).stay(), tours.shortestStay(item))));
+                tour.set(
+                        i,
+                        new Visit(
+                                item,
+                                tour.get(i).stay() == 0
+                                        ? 0
+                                        : Math.max(tour.get(i).stay(), tours.shortestStay(item))));
                 Result next = found(tour);
                 if (next.isBetterThan(now)) {
                     now = next;

@@ -19,6 +19,7 @@ public final class BestFish {
     private static final double FEW_FOR_SEVERAL = 0.02;
     /** E[min(N, m)] is tabulated over λ up to here; read by linear interpolation, error below 10⁻⁵ fish. */
     private static final double TABLE_END = 40;
+
     private static final double TABLE_STEP = 0.01;
     private static final int LARGEST_TABULATED = 30;
 
@@ -95,7 +96,8 @@ public final class BestFish {
         if (x == GRID[i]) {
             return lambda[i];
         }
-        return x == GRID[i - 1] ? lambda[i - 1]
+        return x == GRID[i - 1]
+                ? lambda[i - 1]
                 : lambda[i - 1] + (lambda[i] - lambda[i - 1]) * Math.log(x / GRID[i - 1]) / LN_STEP;
     }
 
@@ -180,7 +182,9 @@ public final class BestFish {
     private BestFish(BestFish of, List<Double> grams) {
         this.limit = of.limit;
         this.tables = of.tables;
-        this.bag = DoubleStream.concat(Arrays.stream(of.bag), grams.stream().mapToDouble(Double::doubleValue)).sorted().toArray();
+        this.bag = DoubleStream.concat(Arrays.stream(of.bag), grams.stream().mapToDouble(Double::doubleValue))
+                .sorted()
+                .toArray();
     }
 
     int inBag() {

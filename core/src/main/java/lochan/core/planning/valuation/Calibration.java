@@ -23,13 +23,18 @@ public record Calibration(double factor, int events) {
 
         public Result {
             if (!(actualGrams > 0) || !(projectedGrams > 0)) {
-                throw new IllegalArgumentException("actual " + actualGrams + " g and projection " + projectedGrams + " g, expected both more than 0");
+                throw new IllegalArgumentException("actual " + actualGrams + " g and projection " + projectedGrams
+                        + " g, expected both more than 0");
             }
         }
     }
 
     public static Calibration of(List<Result> results, Assumptions.Projection a) {
-        double sum = results.stream().mapToDouble(r -> Math.log(r.actualGrams() / r.projectedGrams())).sum();
-        return new Calibration(Math.exp((a.priorEvents() * Math.log(a.priorFactor()) + sum) / (a.priorEvents() + results.size())), results.size());
+        double sum = results.stream()
+                .mapToDouble(r -> Math.log(r.actualGrams() / r.projectedGrams()))
+                .sum();
+        return new Calibration(
+                Math.exp((a.priorEvents() * Math.log(a.priorFactor()) + sum) / (a.priorEvents() + results.size())),
+                results.size());
     }
 }

@@ -8,12 +8,12 @@ import java.util.List;
 import java.util.OptionalDouble;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
-import lochan.core.notebook.KnownFish;
-import lochan.core.plan.PlanStop;
-import lochan.core.practice.ForecastPeriod;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.KnownFishChance;
 import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.notebook.KnownFish;
+import lochan.core.plan.PlanStop;
+import lochan.core.practice.ForecastPeriod;
 
 /**
  * Visits to known fish: a stop at a fish's spot is one when sun and wind are right for it as long as the shortest stop. Known fish are numbered as
@@ -76,7 +76,8 @@ public final class FishVisits {
     }
 
     private boolean isTooWindy(KnownFish f, Instant at) {
-        return f.maxWindMps() != null && forecast.stream().anyMatch(p -> p.holds(at) && p.windMps() != null && p.windMps() > f.maxWindMps());
+        return f.maxWindMps() != null
+                && forecast.stream().anyMatch(p -> p.holds(at) && p.windMps() != null && p.windMps() > f.maxWindMps());
     }
 
     /** The fish that some visits catch in a scenario, as bits. */
@@ -90,12 +91,20 @@ public final class FishVisits {
 
     /** What an hour's visit at a spot is worth at most, g: chance × weight of its likeliest fish; empty without any. */
     public OptionalDouble promise(String spotId) {
-        return fish.stream().filter(f -> f.fish().spotId().equals(spotId)).mapToDouble(f -> f.chance() * f.grams()).max();
+        return fish.stream()
+                .filter(f -> f.fish().spotId().equals(spotId))
+                .mapToDouble(f -> f.chance() * f.grams())
+                .max();
     }
 
     /** The time of a fish's first visit by a plan; null: none. */
     public Instant firstVisit(KnownFish of, List<PlanStop> stops) {
-        return stops.stream().filter(s -> Arrays.stream(of(List.of(s))).sum() > 0 && s.spotId().equals(of.spotId())).map(PlanStop::arrive).findFirst().orElse(null);
+        return stops.stream()
+                .filter(s ->
+                        Arrays.stream(of(List.of(s))).sum() > 0 && s.spotId().equals(of.spotId()))
+                .map(PlanStop::arrive)
+                .findFirst()
+                .orElse(null);
     }
 
     /** How long before the day's end it is, for the simulation: the hour of the day a stop is in. */

@@ -36,7 +36,9 @@ public record Outcomes(double[] grams, double[] sdGrams, double[] limitChance, d
     /** Mean of the best so much of all outcomes. */
     public double meanOfBest(double share) {
         double low = 0;
-        double high = Arrays.stream(grams).max().orElse(0) + 10 * Arrays.stream(sdGrams).max().orElse(0) + 1;
+        double high = Arrays.stream(grams).max().orElse(0)
+                + 10 * Arrays.stream(sdGrams).max().orElse(0)
+                + 1;
         for (int i = 0; i < HALVINGS; i++) {
             double middle = (low + high) / 2;
             if (chanceOf(middle) > share) {

@@ -15,8 +15,16 @@ import java.util.List;
  * @param chanceOfTarget chance of the target; null: the rules have none
  * @param byHour         mean weight in the bag at the end of each hour from the start
  */
-public record PlanValue(double formulaGrams, double simulatedGrams, double standardError, double p10, double p50, double p90,
-                        double chanceOfLimit, Double chanceOfTarget, List<Double> byHour) {
+public record PlanValue(
+        double formulaGrams,
+        double simulatedGrams,
+        double standardError,
+        double p10,
+        double p50,
+        double p90,
+        double chanceOfLimit,
+        Double chanceOfTarget,
+        List<Double> byHour) {
 
     public PlanValue {
         byHour = List.copyOf(byHour);

@@ -11,11 +11,11 @@ import lochan.core.competition.Bag;
 import lochan.core.competition.Fish;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.evidence.Bin;
-import lochan.core.plan.PlanStop;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.CellScenarios;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.model.size.Survival;
+import lochan.core.plan.PlanStop;
 
 /** Values plans over the scenarios of a set, by the formula of {@code model.md} §7 and by simulating the fish one by one. */
 public final class PlanValuer {
@@ -40,7 +40,9 @@ public final class PlanValuer {
     public PlanValuer(ScenarioSet scenarios, List<Fish> fish) {
         this.scenarios = scenarios;
         this.bag = fish.stream().filter(f -> f.grams() != null).toList();
-        this.bestFish = new BestFish(scenarios.model().event().rules().countingFish(), bag.stream().map(Fish::grams).toList());
+        this.bestFish = new BestFish(
+                scenarios.model().event().rules().countingFish(),
+                bag.stream().map(Fish::grams).toList());
         this.fishVisits = FishVisits.of(scenarios.model());
         this.withFish = new BestFish[1 << fishVisits.count()];
         this.withFish[0] = bestFish;
@@ -53,13 +55,19 @@ public final class PlanValuer {
 
     /** Chance that a plan brings not one keeper, averaged over the scenarios: the mean of exp(−Λ(0)). */
     public double chanceOfNone(List<PlanStop> stops) {
-        return Arrays.stream(outcomes(parts(stops, new HashMap<>()), scenarios.count(), true).keepers())
-                .map(lambda -> Math.exp(-lambda)).average().orElse(1);
+        return Arrays.stream(outcomes(parts(stops, new HashMap<>()), scenarios.count(), true)
+                        .keepers())
+                .map(lambda -> Math.exp(-lambda))
+                .average()
+                .orElse(1);
     }
 
     /** V over the first so many scenarios, which are a random sample of all. */
     double formula(List<PlanStop> stops, int first) {
-        return Arrays.stream(outcomes(parts(stops, new HashMap<>()), first, false).grams()).average().orElse(0);
+        return Arrays.stream(
+                        outcomes(parts(stops, new HashMap<>()), first, false).grams())
+                .average()
+                .orElse(0);
     }
 
     /** What the parts of a day, in their order, come to in each of the first so many scenarios; no known fish is visited. */
@@ -83,7 +91,11 @@ public final class PlanValuer {
     private Fishing segments(List<Schedule.Segment> fishing, Map<String, Integer> pools) {
         Fishing parts = new Fishing(fishing.size());
         for (Schedule.Segment s : fishing) {
-            parts.add(scenarios.cell(s.cell()), pools.computeIfAbsent(s.cell().spotId(), x -> pools.size()), s.bin(), s.hours());
+            parts.add(
+                    scenarios.cell(s.cell()),
+                    pools.computeIfAbsent(s.cell().spotId(), x -> pools.size()),
+                    s.bin(),
+                    s.hours());
         }
         return parts;
     }
@@ -163,7 +175,11 @@ public final class PlanValuer {
      * @param bitten the cell they came at, its spot being number 0 of the parts; null: none came
      */
     private Outcomes outcomes(Fishing parts, CellScenarios bitten, int bitesSoFar, int first, boolean spread) {
-        Outcomes outcomes = new Outcomes(new double[first], new double[spread ? first : 0], new double[spread ? first : 0], new double[spread ? first : 0]);
+        Outcomes outcomes = new Outcomes(
+                new double[first],
+                new double[spread ? first : 0],
+                new double[spread ? first : 0],
+                new double[spread ? first : 0]);
         double[] lambda = new double[Survival.weights()];
         double[] fished = new double[Math.max(1, parts.spots())];
         for (int j = 0; j < first; j++) {
@@ -201,7 +217,10 @@ public final class PlanValuer {
     /** The bag when some known fish are in it. */
     private BestFish bestFish(int caught) {
         if (withFish[caught] == null) {
-            withFish[caught] = bestFish.with(IntStream.range(0, fishVisits.count()).filter(i -> (caught >> i & 1) == 1).mapToObj(fishVisits::grams).toList());
+            withFish[caught] = bestFish.with(IntStream.range(0, fishVisits.count())
+                    .filter(i -> (caught >> i & 1) == 1)
+                    .mapToObj(fishVisits::grams)
+                    .toList());
         }
         return withFish[caught];
     }
@@ -236,9 +255,16 @@ public final class PlanValuer {
 
     private Simulation simulation(List<PlanStop> stops, IntUnaryOperator daysOf) {
         EventData event = scenarios.model().event();
-        Simulation simulation = new Simulation(event.event(), bag, hours(), scenarios.seed(), scenarios.model().assumptions().size());
-        List<Schedule.Segment> segments = Schedule.segments(stops, scenarios.model().bins());
-        CellScenarios[] cells = segments.stream().map(s -> scenarios.cell(s.cell())).toArray(CellScenarios[]::new);
+        Simulation simulation = new Simulation(
+                event.event(),
+                bag,
+                hours(),
+                scenarios.seed(),
+                scenarios.model().assumptions().size());
+        List<Schedule.Segment> segments =
+                Schedule.segments(stops, scenarios.model().bins());
+        CellScenarios[] cells =
+                segments.stream().map(s -> scenarios.cell(s.cell())).toArray(CellScenarios[]::new);
         int[] pools = pools(segments);
         double[] bites = new double[cells.length];
         int[] hours = hourOf(segments);
@@ -254,7 +280,14 @@ public final class PlanValuer {
             for (int i = 0; i < cells.length; i++) {
                 bites[i] = bites(cells[i], segments.get(i), j, fished, pools[i]);
             }
-            simulation.days(daysOf.applyAsInt(j), cells, bites, hours, new Simulation.Sure(fishVisits.none() ? List.of() : caught(stops, visits, j)), j, scenarios.model().assumptions().size());
+            simulation.days(
+                    daysOf.applyAsInt(j),
+                    cells,
+                    bites,
+                    hours,
+                    new Simulation.Sure(fishVisits.none() ? List.of() : caught(stops, visits, j)),
+                    j,
+                    scenarios.model().assumptions().size());
         }
         return simulation;
     }
@@ -272,7 +305,10 @@ public final class PlanValuer {
             for (int i = 0; i < visits.length; i++) {
                 visits[i] += more[i];
                 if (more[i] > 0 && visits[i] == scenarios.visitsNeeded(i, scenario)) {
-                    caught.add(new Simulation.Sure.Fish(fishVisits.hour(stops.get(s).arrive()), fishVisits.grams(i), fishVisits.fish(i).fish().species()));
+                    caught.add(new Simulation.Sure.Fish(
+                            fishVisits.hour(stops.get(s).arrive()),
+                            fishVisits.grams(i),
+                            fishVisits.fish(i).fish().species()));
                 }
             }
         }
@@ -289,18 +325,28 @@ public final class PlanValuer {
     /** For each segment the number of its spot. */
     private static int[] pools(List<Schedule.Segment> segments) {
         Map<String, Integer> spots = new HashMap<>();
-        return segments.stream().map(Schedule.Segment::cell).map(Cell::spotId)
-                .mapToInt(s -> spots.computeIfAbsent(s, x -> spots.size())).toArray();
+        return segments.stream()
+                .map(Schedule.Segment::cell)
+                .map(Cell::spotId)
+                .mapToInt(s -> spots.computeIfAbsent(s, x -> spots.size()))
+                .toArray();
     }
 
     private int[] hourOf(List<Schedule.Segment> segments) {
         List<Bin> bins = scenarios.model().bins();
-        return segments.stream().mapToInt(s -> (int) java.time.Duration.between(bins.getFirst().start(), bins.get(s.bin()).start()).toHours())
+        return segments.stream()
+                .mapToInt(s -> (int) java.time.Duration.between(
+                                bins.getFirst().start(), bins.get(s.bin()).start())
+                        .toHours())
                 .toArray();
     }
 
     private int hours() {
         List<Bin> bins = scenarios.model().bins();
-        return (int) Math.ceilDiv(java.time.Duration.between(bins.getFirst().start(), bins.getLast().end()).toMinutes(), 60);
+        return (int) Math.ceilDiv(
+                java.time.Duration.between(
+                                bins.getFirst().start(), bins.getLast().end())
+                        .toMinutes(),
+                60);
     }
 }

@@ -3,7 +3,7 @@ package lochan.core.planning.valuation;
 /** Quantiles of drawn days. */
 public final class Quantile {
 
-    private Quantile() { }
+    private Quantile() {}
 
     /**
      * The value that a share p of a sample stays below.

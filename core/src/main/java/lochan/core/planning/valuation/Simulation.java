@@ -34,6 +34,7 @@ final class Simulation {
     private final int hours;
     /** By day, then hour: the bag at its end. */
     private double[] byHour;
+
     private double[] totals = new double[ROOM];
     private double[] lightest = new double[ROOM];
     private final Keepers keepers;
@@ -42,9 +43,15 @@ final class Simulation {
 
     Simulation(Event event, List<Fish> start, int hours, long seed, Assumptions.Size a) {
         this.event = event;
-        this.legal = event.rules().species().stream().map(r -> LegalShare.of(r, a)).toArray(LegalShare[]::new);
+        this.legal =
+                event.rules().species().stream().map(r -> LegalShare.of(r, a)).toArray(LegalShare[]::new);
         this.startGrams = start.stream().mapToDouble(Fish::grams).toArray();
-        this.startSpecies = start.stream().mapToInt(f -> event.rules().species().stream().map(SpeciesRule::species).toList().indexOf(f.species())).toArray();
+        this.startSpecies = start.stream()
+                .mapToInt(f -> event.rules().species().stream()
+                        .map(SpeciesRule::species)
+                        .toList()
+                        .indexOf(f.species()))
+                .toArray();
         this.random = RandomSource.XO_SHI_RO_256_PP.create(seed);
         this.normal = ZigguratSampler.NormalizedGaussian.of(random);
         this.keepers = new Keepers();
@@ -56,11 +63,18 @@ final class Simulation {
     record Sure(List<Fish> fish) {
 
         /** @param species null: unknown */
-        record Fish(int hour, double grams, Species species) { }
+        record Fish(int hour, double grams, Species species) {}
     }
 
     /** Simulates days of one scenario, given the expected bites of each segment and the hour it lies in. */
-    void days(int count, CellScenarios[] cells, double[] bites, int[] hourOf, Sure sure, int scenario, Assumptions.Size a) {
+    void days(
+            int count,
+            CellScenarios[] cells,
+            double[] bites,
+            int[] hourOf,
+            Sure sure,
+            int scenario,
+            Assumptions.Size a) {
         for (int day = 0; day < count; day++) {
             makeRoom();
             keepers.empty();
@@ -74,12 +88,16 @@ final class Simulation {
                     byHour[days * hours + hour] = keepers.grams();
                 }
                 for (; known < sure.fish().size() && sure.fish().get(known).hour() <= hourOf[i]; known++) {
-                    keepers.take(sure.fish().get(known).grams(), number(sure.fish().get(known).species()));
+                    keepers.take(
+                            sure.fish().get(known).grams(),
+                            number(sure.fish().get(known).species()));
                 }
                 fish(cells[i], bites[i], scenario, a);
             }
             for (; known < sure.fish().size(); known++) {
-                keepers.take(sure.fish().get(known).grams(), number(sure.fish().get(known).species()));
+                keepers.take(
+                        sure.fish().get(known).grams(),
+                        number(sure.fish().get(known).species()));
             }
             for (; hour < hours; hour++) {
                 byHour[days * hours + hour] = keepers.grams();
@@ -89,7 +107,10 @@ final class Simulation {
     }
 
     private int number(Species species) {
-        return event.rules().species().stream().map(SpeciesRule::species).toList().indexOf(species);
+        return event.rules().species().stream()
+                .map(SpeciesRule::species)
+                .toList()
+                .indexOf(species);
     }
 
     private void fish(CellScenarios cell, double expected, int scenario, Assumptions.Size a) {
@@ -147,14 +168,31 @@ final class Simulation {
 
     /** @param factor by which every weight is scaled */
     PlanValue result(double formulaGrams, double factor) {
-        double[] sorted = Arrays.stream(totals, 0, days).map(t -> factor * t).sorted().toArray();
+        double[] sorted =
+                Arrays.stream(totals, 0, days).map(t -> factor * t).sorted().toArray();
         double mean = Arrays.stream(sorted).average().orElse(0);
-        double variance = Arrays.stream(sorted).map(t -> (t - mean) * (t - mean)).sum() / Math.max(1, days - 1);
+        double variance =
+                Arrays.stream(sorted).map(t -> (t - mean) * (t - mean)).sum() / Math.max(1, days - 1);
         Double target = event.rules().targetGrams();
-        Double chanceOfTarget = target == null ? null : Double.valueOf(Arrays.stream(sorted).filter(t -> t >= target).count() / (double) days);
-        return new PlanValue(factor * formulaGrams, mean, Math.sqrt(variance / days), Quantile.of(sorted, 0.1), Quantile.of(sorted, 0.5),
-                Quantile.of(sorted, 0.9), limits / (double) days, chanceOfTarget,
-                IntStream.range(0, hours).mapToObj(h -> factor * IntStream.range(0, days).mapToDouble(d -> byHour[d * hours + h]).sum() / days).toList());
+        Double chanceOfTarget = target == null
+                ? null
+                : Double.valueOf(Arrays.stream(sorted).filter(t -> t >= target).count() / (double) days);
+        return new PlanValue(
+                factor * formulaGrams,
+                mean,
+                Math.sqrt(variance / days),
+                Quantile.of(sorted, 0.1),
+                Quantile.of(sorted, 0.5),
+                Quantile.of(sorted, 0.9),
+                limits / (double) days,
+                chanceOfTarget,
+                IntStream.range(0, hours)
+                        .mapToObj(h -> factor
+                                * IntStream.range(0, days)
+                                        .mapToDouble(d -> byHour[d * hours + h])
+                                        .sum()
+                                / days)
+                        .toList());
     }
 
     /** The bag of one simulated day: filled and culled millions of times. */
@@ -169,7 +207,9 @@ final class Simulation {
         }
 
         void take(double fishGrams, int fishSpecies) {
-            Integer most = fishSpecies < 0 ? null : event.rules().species().get(fishSpecies).bagLimit();
+            Integer most = fishSpecies < 0
+                    ? null
+                    : event.rules().species().get(fishSpecies).bagLimit();
             int rivals = 0;
             int lightest = -1;
             int lightestRival = -1;

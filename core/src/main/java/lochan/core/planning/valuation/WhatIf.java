@@ -5,10 +5,10 @@ import java.util.Map;
 import lochan.core.Assumptions;
 import lochan.core.event.Event;
 import lochan.core.eventdata.EventData;
-import lochan.core.practice.ForecastPeriod;
+import lochan.core.lake.Spot;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
-import lochan.core.lake.Spot;
+import lochan.core.practice.ForecastPeriod;
 
 /**
  * Something else supposed of a competition day than is known.
@@ -27,13 +27,31 @@ public record WhatIf(double moreWindMps, double boats, Pattern weakened, Double 
 
     /** The event as it would be. */
     public EventData on(EventData event) {
-        List<ForecastPeriod> forecast = moreWindMps == 0 ? event.forecast()
-                : event.forecast().stream().map(f -> f.windMps() == null ? f : f.withWind(Math.max(0, f.windMps() + moreWindMps))).toList();
-        List<Spot> spots = boats == 1 ? event.spots() : event.spots().stream().map(s -> s.withCrowdRisk(1 - Math.pow(1 - s.crowdRisk(), boats))).toList();
-        Event supposed = targetGrams == null ? event.event() : event.event().withRules(event.rules().withTarget(targetGrams));
-        return EventData.builder(supposed, event.boat()).runs(event.runs()).lake(event.lake()).spots(spots).waypoints(event.waypoints())
-                .presentations(event.presentations()).stops(event.stops()).forecast(forecast).plans(event.plans()).competition(event.competition())
-                .notebook(event.notebook()).build();
+        List<ForecastPeriod> forecast = moreWindMps == 0
+                ? event.forecast()
+                : event.forecast().stream()
+                        .map(f -> f.windMps() == null ? f : f.withWind(Math.max(0, f.windMps() + moreWindMps)))
+                        .toList();
+        List<Spot> spots = boats == 1
+                ? event.spots()
+                : event.spots().stream()
+                        .map(s -> s.withCrowdRisk(1 - Math.pow(1 - s.crowdRisk(), boats)))
+                        .toList();
+        Event supposed = targetGrams == null
+                ? event.event()
+                : event.event().withRules(event.rules().withTarget(targetGrams));
+        return EventData.builder(supposed, event.boat())
+                .runs(event.runs())
+                .lake(event.lake())
+                .spots(spots)
+                .waypoints(event.waypoints())
+                .presentations(event.presentations())
+                .stops(event.stops())
+                .forecast(forecast)
+                .plans(event.plans())
+                .competition(event.competition())
+                .notebook(event.notebook())
+                .build();
     }
 
     /** What practice says of a day, all this supposed. */

@@ -4,4 +4,4 @@ import java.time.Instant;
 import lochan.core.event.Position;
 
 /** Where the boat was at a time. */
-public record Fix(Instant at, Position position) { }
+public record Fix(Instant at, Position position) {}

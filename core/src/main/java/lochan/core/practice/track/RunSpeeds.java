@@ -27,7 +27,7 @@ public record RunSpeeds(List<WindClass> classes, Double calmMps, Double roughMps
      * @param mps     the boat's speed
      * @param metres  way of its runs
      */
-    public record WindClass(double fromMps, Double toMps, int runs, double metres, double mps) { }
+    public record WindClass(double fromMps, Double toMps, int runs, double metres, double mps) {}
 
     public RunSpeeds {
         classes = List.copyOf(classes);
@@ -35,17 +35,28 @@ public record RunSpeeds(List<WindClass> classes, Double calmMps, Double roughMps
 
     /** @param roughWindMps wind from which water counts as rough, m/s */
     public static RunSpeeds of(List<BoatRun> runs, double roughWindMps) {
-        List<BoatRun> told = runs.stream().filter(r -> r.windMps() != null && r.metres() >= LEAST_WAY_M).toList();
+        List<BoatRun> told = runs.stream()
+                .filter(r -> r.windMps() != null && r.metres() >= LEAST_WAY_M)
+                .toList();
         List<WindClass> classes = new ArrayList<>();
         for (int i = 0; i < CLASSES_FROM_MPS.length; i++) {
             double from = CLASSES_FROM_MPS[i];
             Double to = i + 1 < CLASSES_FROM_MPS.length ? CLASSES_FROM_MPS[i + 1] : null;
-            List<BoatRun> own = told.stream().filter(r -> r.windMps() >= from && (to == null || r.windMps() < to)).toList();
+            List<BoatRun> own = told.stream()
+                    .filter(r -> r.windMps() >= from && (to == null || r.windMps() < to))
+                    .toList();
             if (!own.isEmpty()) {
-                classes.add(new WindClass(from, to, own.size(), own.stream().mapToDouble(BoatRun::metres).sum(), median(own.stream()).orElseThrow()));
+                classes.add(new WindClass(
+                        from,
+                        to,
+                        own.size(),
+                        own.stream().mapToDouble(BoatRun::metres).sum(),
+                        median(own.stream()).orElseThrow()));
             }
         }
-        return new RunSpeeds(classes, boxed(median(told.stream().filter(r -> r.windMps() < roughWindMps))),
+        return new RunSpeeds(
+                classes,
+                boxed(median(told.stream().filter(r -> r.windMps() < roughWindMps))),
                 boxed(median(told.stream().filter(r -> r.windMps() >= roughWindMps))));
     }
 

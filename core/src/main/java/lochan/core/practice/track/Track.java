@@ -44,5 +44,5 @@ public record Track(List<Stop> stops, List<Run> runs, List<Gap> gaps) {
     }
 
     /** From the last fix before it to the first after it. */
-    public record Gap(Instant start, Instant end) { }
+    public record Gap(Instant start, Instant end) {}
 }

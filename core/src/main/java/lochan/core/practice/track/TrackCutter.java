@@ -19,11 +19,13 @@ public final class TrackCutter {
     static final Duration LEAST_GAP = Duration.ofMinutes(2);
     /** Faster than this is no fishing, m/s. */
     static final double FAST_MPS = 1.5;
+
     private static final double LEAST_FAST_SECONDS = 60;
     /** A faster move this long ends a stop however short it is: another place, m. */
     private static final double ANOTHER_PLACE_M = 150;
     /** How far from its middle a stop may reach, m. */
     private static final double PLACE_RADIUS_M = 200;
+
     private static final double WINDOW_SECONDS = 30;
     private static final double EDGE_SECONDS = 6;
     /** A fix that would need more than this both ways is a slip of the receiver, m/s. */
@@ -47,7 +49,8 @@ public final class TrackCutter {
         TrackCutter cutter = new TrackCutter(spots);
         List<Fix> piece = new ArrayList<>();
         for (Fix fix : withoutSlips(fixes)) {
-            if (!piece.isEmpty() && Duration.between(piece.getLast().at(), fix.at()).compareTo(LEAST_GAP) >= 0) {
+            if (!piece.isEmpty()
+                    && Duration.between(piece.getLast().at(), fix.at()).compareTo(LEAST_GAP) >= 0) {
                 cutter.gaps.add(new Track.Gap(piece.getLast().at(), fix.at()));
                 cutter.cut(piece);
                 piece = new ArrayList<>();
@@ -70,7 +73,9 @@ public final class TrackCutter {
         }
         List<Fix> kept = new ArrayList<>();
         for (int i = 0; i < inOrder.size(); i++) {
-            boolean slip = i > 0 && i < inOrder.size() - 1 && mps(inOrder.get(i - 1), inOrder.get(i)) > IMPOSSIBLE_MPS
+            boolean slip = i > 0
+                    && i < inOrder.size() - 1
+                    && mps(inOrder.get(i - 1), inOrder.get(i)) > IMPOSSIBLE_MPS
                     && mps(inOrder.get(i), inOrder.get(i + 1)) > IMPOSSIBLE_MPS;
             if (!slip) {
                 kept.add(inOrder.get(i));
@@ -80,7 +85,8 @@ public final class TrackCutter {
     }
 
     private static double mps(Fix a, Fix b) {
-        return a.position().metresTo(b.position()) / (Duration.between(a.at(), b.at()).toMillis() / 1000.0);
+        return a.position().metresTo(b.position())
+                / (Duration.between(a.at(), b.at()).toMillis() / 1000.0);
     }
 
     /** A piece without gaps, on a plane of metres around its first fix. */
@@ -100,7 +106,10 @@ public final class TrackCutter {
             Position first = fixes.getFirst().position();
             double east = Position.metresPerDegreeEast(first.lat());
             for (int i = 0; i < n; i++) {
-                seconds[i] = Duration.between(fixes.getFirst().at(), fixes.get(i).at()).toMillis() / 1000.0;
+                seconds[i] =
+                        Duration.between(fixes.getFirst().at(), fixes.get(i).at())
+                                        .toMillis()
+                                / 1000.0;
                 x[i] = (fixes.get(i).position().lon() - first.lon()) * east;
                 y[i] = (fixes.get(i).position().lat() - first.lat()) * Position.METRES_PER_DEGREE;
             }
@@ -130,8 +139,12 @@ public final class TrackCutter {
                 int before = Math.min(from, Math.max(0, i - 1));
                 int after = Math.max(to, Math.min(n, i + 2));
                 double time = mean(sumT, i, after) - mean(sumT, before, i + 1);
-                speeds[i] = time <= 0 ? 0 : Math.hypot(mean(sumX, i, after) - mean(sumX, before, i + 1),
-                        mean(sumY, i, after) - mean(sumY, before, i + 1)) / time;
+                speeds[i] = time <= 0
+                        ? 0
+                        : Math.hypot(
+                                        mean(sumX, i, after) - mean(sumX, before, i + 1),
+                                        mean(sumY, i, after) - mean(sumY, before, i + 1))
+                                / time;
             }
             return speeds;
         }
@@ -150,7 +163,10 @@ public final class TrackCutter {
 
         /** The speed at or below which half of the way was run. */
         double cruise(double[] speeds, int from, int to) {
-            List<Integer> bySpeed = IntStream.range(from + 1, to + 1).boxed().sorted(Comparator.comparingDouble(i -> speeds[i])).toList();
+            List<Integer> bySpeed = IntStream.range(from + 1, to + 1)
+                    .boxed()
+                    .sorted(Comparator.comparingDouble(i -> speeds[i]))
+                    .toList();
             double half = metres(from, to) / 2;
             double way = 0;
             for (int i : bySpeed) {
@@ -184,11 +200,16 @@ public final class TrackCutter {
                 }
                 int from = edge(piece, sharp, i, end, 1);
                 int to = edge(piece, sharp, end, i, -1);
-                boolean moves = to > from && (piece.seconds[to] - piece.seconds[from] >= LEAST_FAST_SECONDS
-                        || piece.straight(from, to) >= ANOTHER_PLACE_M);
+                boolean moves = to > from
+                        && (piece.seconds[to] - piece.seconds[from] >= LEAST_FAST_SECONDS
+                                || piece.straight(from, to) >= ANOTHER_PLACE_M);
                 if (moves) {
                     addStops(piece, slowFrom, from);
-                    runs.add(new Track.Run(fixes.get(from).at(), fixes.get(to).at(), piece.metres(from, to), piece.cruise(sharp, from, to)));
+                    runs.add(new Track.Run(
+                            fixes.get(from).at(),
+                            fixes.get(to).at(),
+                            piece.metres(from, to),
+                            piece.cruise(sharp, from, to)));
                     slowFrom = to;
                 }
                 i = end;
@@ -231,14 +252,24 @@ public final class TrackCutter {
         Instant end = piece.fixes.get(to).at();
         if (Duration.between(start, end).compareTo(LEAST_STOP) >= 0) {
             List<Fix> fixes = piece.fixes.subList(from, to + 1);
-            Position centre = new Position(fixes.stream().mapToDouble(f -> f.position().lat()).average().orElseThrow(),
-                    fixes.stream().mapToDouble(f -> f.position().lon()).average().orElseThrow());
+            Position centre = new Position(
+                    fixes.stream()
+                            .mapToDouble(f -> f.position().lat())
+                            .average()
+                            .orElseThrow(),
+                    fixes.stream()
+                            .mapToDouble(f -> f.position().lon())
+                            .average()
+                            .orElseThrow());
             stops.add(new Track.Stop(start, end, centre, spot(centre)));
         }
     }
 
     private String spot(Position centre) {
-        return spots.stream().filter(s -> s.position().metresTo(centre) <= s.radiusM())
-                .min(Comparator.comparingDouble(s -> s.position().metresTo(centre))).map(Spot::id).orElse(null);
+        return spots.stream()
+                .filter(s -> s.position().metresTo(centre) <= s.radiusM())
+                .min(Comparator.comparingDouble(s -> s.position().metresTo(centre)))
+                .map(Spot::id)
+                .orElse(null);
     }
 }

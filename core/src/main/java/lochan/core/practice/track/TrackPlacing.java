@@ -20,7 +20,7 @@ import lochan.core.practice.PresentationTime;
  */
 public final class TrackPlacing {
 
-    private TrackPlacing() { }
+    private TrackPlacing() {}
 
     /**
      * The logged stop that each stop of a track corrects: the one it shares most time with, half of the shorter of both at least; a logged stop
@@ -29,12 +29,14 @@ public final class TrackPlacing {
      * @return by position of the track's stop
      */
     public static Map<Integer, PracticeStop> matches(List<Track.Stop> track, List<PracticeStop> logged) {
-        record Pair(int stop, PracticeStop logged, Duration shared) { }
+        record Pair(int stop, PracticeStop logged, Duration shared) {}
         List<Pair> pairs = new ArrayList<>();
         for (int i = 0; i < track.size(); i++) {
             for (PracticeStop l : logged) {
                 Duration shared = shared(track.get(i), l);
-                if (l.end() != null && shared.multipliedBy(2).compareTo(shorter(track.get(i), l)) >= 0 && shared.isPositive()) {
+                if (l.end() != null
+                        && shared.multipliedBy(2).compareTo(shorter(track.get(i), l)) >= 0
+                        && shared.isPositive()) {
                     pairs.add(new Pair(i, l, shared));
                 }
             }
@@ -80,7 +82,7 @@ public final class TrackPlacing {
      * @param index of the bite there
      * @param to    the stop it belongs to by its time
      */
-    public record BiteMove(String from, int index, String to) { }
+    public record BiteMove(String from, int index, String to) {}
 
     /**
      * @param logged all practice of the event
@@ -94,7 +96,11 @@ public final class TrackPlacing {
         for (PracticeStop l : logged) {
             for (int i = 0; i < l.bites().size(); i++) {
                 Bite bite = l.bites().get(i);
-                String to = taken.stream().filter(t -> holds(t, bite)).findFirst().map(PracticeStop::id).orElse(l.id());
+                String to = taken.stream()
+                        .filter(t -> holds(t, bite))
+                        .findFirst()
+                        .map(PracticeStop::id)
+                        .orElse(l.id());
                 boolean moves = !to.equals(l.id());
                 bites.computeIfAbsent(to, k -> new ArrayList<>()).add(moves ? bite.on(l.presentationOf(bite)) : bite);
                 if (moves) {
@@ -105,7 +111,8 @@ public final class TrackPlacing {
         List<PracticeStop> changed = new ArrayList<>();
         for (PracticeStop t : taken) {
             PracticeStop base = before.get(t.id());
-            changed.add(reaching((base == null ? t : base.withTimes(t.start(), t.end())).withBites(bites.getOrDefault(t.id(), List.of()))));
+            changed.add(reaching((base == null ? t : base.withTimes(t.start(), t.end()))
+                    .withBites(bites.getOrDefault(t.id(), List.of()))));
         }
         for (PracticeStop l : logged) {
             boolean robbed = moved.stream().anyMatch(m -> m.from().equals(l.id()));
@@ -117,17 +124,29 @@ public final class TrackPlacing {
     }
 
     private static boolean holds(PracticeStop stop, Bite bite) {
-        return bite.at() != null && !bite.at().isBefore(stop.start()) && bite.at().isBefore(stop.end());
+        return bite.at() != null
+                && !bite.at().isBefore(stop.start())
+                && bite.at().isBefore(stop.end());
     }
 
     /** A stop widened as far as its bites need; what they bit on was fished there. */
     private static PracticeStop reaching(PracticeStop stop) {
         List<PresentationTime> fished = new ArrayList<>(stop.presentations());
-        stop.bites().stream().map(Bite::presentationId).filter(java.util.Objects::nonNull).distinct()
-                .filter(id -> fished.stream().noneMatch(f -> f.presentationId().equals(id))).forEach(id -> fished.add(new PresentationTime(id, null)));
-        List<Instant> bites = stop.bites().stream().map(Bite::at).filter(java.util.Objects::nonNull).sorted().toList();
+        stop.bites().stream()
+                .map(Bite::presentationId)
+                .filter(java.util.Objects::nonNull)
+                .distinct()
+                .filter(id -> fished.stream().noneMatch(f -> f.presentationId().equals(id)))
+                .forEach(id -> fished.add(new PresentationTime(id, null)));
+        List<Instant> bites = stop.bites().stream()
+                .map(Bite::at)
+                .filter(java.util.Objects::nonNull)
+                .sorted()
+                .toList();
         Instant from = bites.isEmpty() || stop.start().isBefore(bites.getFirst()) ? stop.start() : bites.getFirst();
-        Instant to = bites.isEmpty() || stop.end().isAfter(bites.getLast()) ? stop.end() : bites.getLast().plusSeconds(1);
+        Instant to = bites.isEmpty() || stop.end().isAfter(bites.getLast())
+                ? stop.end()
+                : bites.getLast().plusSeconds(1);
         return stop.withTimes(from, to).withPresentations(fished);
     }
 }

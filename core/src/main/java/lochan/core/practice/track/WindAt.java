@@ -13,13 +13,19 @@ public final class WindAt {
     /** A wind noted longer away than this says nothing. */
     private static final Duration NEAR = Duration.ofHours(3);
 
-    private WindAt() { }
+    private WindAt() {}
 
     /** m/s: that noted at the stop begun nearest to the time, else that of the forecast; null when neither knows. */
     public static Double of(Instant time, List<PracticeStop> stops, List<ForecastPeriod> forecast) {
-        return stops.stream().filter(s -> s.conditions().windMps() != null && away(s, time).compareTo(NEAR) <= 0)
-                .min(Comparator.comparing(s -> away(s, time))).map(s -> s.conditions().windMps())
-                .or(() -> forecast.stream().filter(f -> f.holds(time) && f.windMps() != null).findFirst().map(ForecastPeriod::windMps)).orElse(null);
+        return stops.stream()
+                .filter(s -> s.conditions().windMps() != null && away(s, time).compareTo(NEAR) <= 0)
+                .min(Comparator.comparing(s -> away(s, time)))
+                .map(s -> s.conditions().windMps())
+                .or(() -> forecast.stream()
+                        .filter(f -> f.holds(time) && f.windMps() != null)
+                        .findFirst()
+                        .map(ForecastPeriod::windMps))
+                .orElse(null);
     }
 
     private static Duration away(PracticeStop stop, Instant time) {

@@ -25,7 +25,9 @@ class ContourGridTest {
     }
 
     private static Position at(double eastM, double northM) {
-        return new Position(MIDDLE.lat() + northM / Position.METRES_PER_DEGREE, MIDDLE.lon() + eastM / Position.metresPerDegreeEast(MIDDLE.lat()));
+        return new Position(
+                MIDDLE.lat() + northM / Position.METRES_PER_DEGREE,
+                MIDDLE.lon() + eastM / Position.metresPerDegreeEast(MIDDLE.lat()));
     }
 
     private static Lake lake() {
@@ -46,15 +48,23 @@ class ContourGridTest {
             assertThat(depth(grid, r, 0)).as("at %.0f m east", r).isCloseTo(expected, within(0.15));
             assertThat(depth(grid, 0, -r)).as("at %.0f m south", r).isCloseTo(expected, within(0.15));
         }
-        assertThat(depth(grid, 0, 0)).as("inside the innermost line it is level").isCloseTo(10, within(0.1));
+        assertThat(depth(grid, 0, 0))
+                .as("inside the innermost line it is level")
+                .isCloseTo(10, within(0.1));
         assertThat(depth(grid, 900, 900)).isNaN();
     }
 
     @Test
     void theStructureFoundIsThatOfTheLines() throws BadGridException {
-        DepthGrid grid = ContourGrid.of(lake(), List.of(new ContourGrid.Line(12, ring(800, 0, 0)), new ContourGrid.Line(6, ring(120, 300, 0)),
-                new ContourGrid.Line(9, ring(220, 300, 0))));
-        List<Candidate> humps = StructureFinder.find(grid, StructureFinder.Filter.USUAL).stream().filter(c -> c.kind() == Candidate.Kind.HUMP).toList();
+        DepthGrid grid = ContourGrid.of(
+                lake(),
+                List.of(
+                        new ContourGrid.Line(12, ring(800, 0, 0)),
+                        new ContourGrid.Line(6, ring(120, 300, 0)),
+                        new ContourGrid.Line(9, ring(220, 300, 0))));
+        List<Candidate> humps = StructureFinder.find(grid, StructureFinder.Filter.USUAL).stream()
+                .filter(c -> c.kind() == Candidate.Kind.HUMP)
+                .toList();
 
         assertThat(humps).singleElement().satisfies(h -> {
             assertThat(h.depthM()).isCloseTo(6, within(0.1));
@@ -64,7 +74,9 @@ class ContourGridTest {
 
     @Test
     void linesThatLieElsewhereAreRefused() {
-        assertThatThrownBy(() -> ContourGrid.of(lake(), List.of(new ContourGrid.Line(3, List.of(new Position(0, 0), new Position(1, 1))))))
-                .isInstanceOf(BadGridException.class).hasMessageContaining("none of the 1 lines");
+        assertThatThrownBy(() -> ContourGrid.of(
+                        lake(), List.of(new ContourGrid.Line(3, List.of(new Position(0, 0), new Position(1, 1))))))
+                .isInstanceOf(BadGridException.class)
+                .hasMessageContaining("none of the 1 lines");
     }
 }

@@ -26,7 +26,8 @@ class ContoursTest {
         assertThat(lines).hasSize(1);
         double[][] ring = lines.getFirst();
         assertThat(ring[0]).isEqualTo(ring[ring.length - 1]);
-        assertThat(List.of(ring)).allSatisfy(p -> assertThat(Math.hypot(p[0] - 15, p[1] - 15)).isCloseTo(radius, within(0.06)));
+        assertThat(List.of(ring))
+                .allSatisfy(p -> assertThat(Math.hypot(p[0] - 15, p[1] - 15)).isCloseTo(radius, within(0.06)));
         double area = 0;
         for (int i = 1; i < ring.length; i++) {
             area += (ring[i - 1][0] * ring[i][1] - ring[i][0] * ring[i - 1][1]) / 2;

@@ -21,7 +21,9 @@ class DepthGridTest {
         assertThat(thin.depth(2)).as("half of it is water").isEqualTo(2);
         assertThat(thin.isLand(3)).isTrue();
         assertThat(thin.west()).isEqualTo(10);
-        assertThat(thin.south() + thin.rows() * thin.cellSize()).as("the north edge stays").isCloseTo(23, within(1e-9));
+        assertThat(thin.south() + thin.rows() * thin.cellSize())
+                .as("the north edge stays")
+                .isCloseTo(23, within(1e-9));
         assertThat(grid.thinned(3)).isSameAs(grid);
     }
 }

@@ -42,7 +42,9 @@ class EsriGridTest {
     @Test
     void middlesOfCellsAndDegreesAreUnderstood() throws BadGridException {
         assertThat(read(GRID.replace("xllcorner 100", "xllcenter 105")).x(0)).isEqualTo(105);
-        DepthGrid degrees = read(GRID.replace("cellsize 10", "cellsize 0.0001").replace("xllcorner 100", "xllcorner -117").replace("200", "42.6"));
+        DepthGrid degrees = read(GRID.replace("cellsize 10", "cellsize 0.0001")
+                .replace("xllcorner 100", "xllcorner -117")
+                .replace("200", "42.6"));
         assertThat(degrees.degrees()).isTrue();
         assertThat(degrees.heightM()).isCloseTo(11.1, within(0.05));
         assertThat(degrees.widthM()).isCloseTo(8.18, within(0.05));
@@ -50,18 +52,30 @@ class EsriGridTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "ncols 3 | ncols 3 4 | line 1: found \"ncols 3 4\"", "ncols 3 | ncols three | line 1: found \"three\", expected a number",
-        "nrows 2 | nrows 2001 | nrows is 2001.0, expected a whole number from 1 to 2000", "cellsize 10 | cellsize 0 | cellsize is 0.0",
-        "cellsize 10 | size 10 | the header has no cellsize", "4 5 6 | 4 5 | the rows end after 5 of 6 depths",
-        "4 5 6 | 4 5 6 7 | line 8: more than the 3 × 2 depths", "4 5 6 | 4 five 6 | line 8: found \"five\"", "4 5 6 | 4 5 1e9 | the depth 1e9"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "ncols 3 | ncols 3 4 | line 1: found \"ncols 3 4\"",
+                "ncols 3 | ncols three | line 1: found \"three\", expected a number",
+                "nrows 2 | nrows 2001 | nrows is 2001.0, expected a whole number from 1 to 2000",
+                "cellsize 10 | cellsize 0 | cellsize is 0.0",
+                "cellsize 10 | size 10 | the header has no cellsize",
+                "4 5 6 | 4 5 | the rows end after 5 of 6 depths",
+                "4 5 6 | 4 5 6 7 | line 8: more than the 3 × 2 depths",
+                "4 5 6 | 4 five 6 | line 8: found \"five\"",
+                "4 5 6 | 4 5 1e9 | the depth 1e9"
+            })
     void refusesWhatIsNoGridAndSaysWhere(String right, String wrong, String message) {
-        assertThatThrownBy(() -> read(GRID.replace(right, wrong))).isInstanceOf(BadGridException.class).hasMessageContaining(message);
+        assertThatThrownBy(() -> read(GRID.replace(right, wrong)))
+                .isInstanceOf(BadGridException.class)
+                .hasMessageContaining(message);
     }
 
     @Test
     void refusesATextOfAnotherKind() {
-        assertThatThrownBy(() -> read("{\"type\": \"FeatureCollection\"}")).isInstanceOf(BadGridException.class).hasMessageContaining("ncols");
+        assertThatThrownBy(() -> read("{\"type\": \"FeatureCollection\"}"))
+                .isInstanceOf(BadGridException.class)
+                .hasMessageContaining("ncols");
         assertThatThrownBy(() -> read("")).isInstanceOf(BadGridException.class).hasMessageContaining("ncols");
     }
 }

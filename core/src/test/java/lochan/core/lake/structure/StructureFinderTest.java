@@ -38,7 +38,9 @@ class StructureFinderTest {
     void aPlainBasinHasNoHumpSaddleOrPoint(double cellM) {
         List<Candidate> all = find(cellM, Filter.USUAL, StructureFinderTest::basin);
 
-        assertThat(all).extracting(Candidate::kind).doesNotContain(Kind.HUMP, Kind.SADDLE, Kind.POINT, Kind.LEDGE, Kind.BLUFF, Kind.POCKET);
+        assertThat(all)
+                .extracting(Candidate::kind)
+                .doesNotContain(Kind.HUMP, Kind.SADDLE, Kind.POINT, Kind.LEDGE, Kind.BLUFF, Kind.POCKET);
     }
 
     /** Two humps with a saddle between them, a third alone, and two ridges from the south shore: all of them, and nothing else. */
@@ -46,15 +48,19 @@ class StructureFinderTest {
     @ValueSource(doubles = {5, 10, 20})
     void findsAllHumpsSaddlesAndPointsAndNothingElse(double cellM) {
         DoubleBinaryOperator depth = (x, y) -> basin(x, y)
-                - Math.max(Terrain.bump(x, y, 1300, 1700, 8, 150), Terrain.bump(x, y, 1650, 1700, 6, 150)) - Terrain.bump(x, y, 2200, 2300, 4, 90)
-                - Terrain.ridge(x, y, 900, 600, 5, 70) - Terrain.ridge(x, y, 2100, 500, 4, 60);
+                - Math.max(Terrain.bump(x, y, 1300, 1700, 8, 150), Terrain.bump(x, y, 1650, 1700, 6, 150))
+                - Terrain.bump(x, y, 2200, 2300, 4, 90)
+                - Terrain.ridge(x, y, 900, 600, 5, 70)
+                - Terrain.ridge(x, y, 2100, 500, 4, 60);
         DepthGrid grid = grid(cellM, depth);
         List<Candidate> all = StructureFinder.find(grid, Filter.USUAL);
 
         List<Candidate> humps = of(all, Kind.HUMP);
         assertThat(humps).hasSize(3);
         assertPlace(grid, humps.get(0), 1300, 1700, 20);
-        assertThat(humps).anySatisfy(h -> assertPlace(grid, h, 1650, 1700, 20)).anySatisfy(h -> assertPlace(grid, h, 2200, 2300, 20));
+        assertThat(humps)
+                .anySatisfy(h -> assertPlace(grid, h, 1650, 1700, 20))
+                .anySatisfy(h -> assertPlace(grid, h, 2200, 2300, 20));
         assertThat(humps).anySatisfy(h -> assertThat(h.prominenceM()).isCloseTo(4, within(0.3)));
 
         List<Candidate> saddles = of(all, Kind.SADDLE);
@@ -63,14 +69,18 @@ class StructureFinderTest {
             assertThat(s.otherRiseM()).isGreaterThan(s.prominenceM());
         });
         List<Candidate> points = of(all, Kind.POINT);
-        assertThat(points).hasSize(2).anySatisfy(p -> assertThat(grid.x(p.cell())).isCloseTo(900, within(30.0)))
+        assertThat(points)
+                .hasSize(2)
+                .anySatisfy(p -> assertThat(grid.x(p.cell())).isCloseTo(900, within(30.0)))
                 .anySatisfy(p -> assertThat(grid.x(p.cell())).isCloseTo(2100, within(30.0)));
         assertThat(points).allSatisfy(p -> assertThat(grid.y(p.cell())).isBetween(100.0, 700.0));
         assertThat(all).extracting(Candidate::kind).doesNotContain(Kind.POCKET, Kind.BLUFF);
     }
 
     private static void assertPlace(DepthGrid grid, Candidate c, double x, double y, double withinM) {
-        assertThat(Math.hypot(grid.x(c.cell()) - x, grid.y(c.cell()) - y)).as(c.toString()).isLessThanOrEqualTo(withinM + grid.cellSize());
+        assertThat(Math.hypot(grid.x(c.cell()) - x, grid.y(c.cell()) - y))
+                .as(c.toString())
+                .isLessThanOrEqualTo(withinM + grid.cellSize());
     }
 
     @Test
@@ -108,16 +118,21 @@ class StructureFinderTest {
 
     @Test
     void aBandKeepsWhatLiesInIt() {
-        DoubleBinaryOperator depth = (x, y) -> basin(x, y) - Terrain.bump(x, y, 1000, 1500, 9, 100) - Terrain.bump(x, y, 2000, 1500, 3, 100);
+        DoubleBinaryOperator depth =
+                (x, y) -> basin(x, y) - Terrain.bump(x, y, 1000, 1500, 9, 100) - Terrain.bump(x, y, 2000, 1500, 3, 100);
 
-        assertThat(of(find(10, new Filter(4.0, 8.0, 1), depth), Kind.HUMP)).singleElement()
+        assertThat(of(find(10, new Filter(4.0, 8.0, 1), depth), Kind.HUMP))
+                .singleElement()
                 .satisfies(h -> assertThat(h.depthM()).isCloseTo(6, within(0.1)));
-        assertThatThrownBy(() -> new Filter(8.0, 4.0, 1)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("shallower end first");
+        assertThatThrownBy(() -> new Filter(8.0, 4.0, 1))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("shallower end first");
     }
 
     @Test
     void aChannelEdgeIsALedge() {
-        DoubleBinaryOperator channel = (x, y) -> Math.min(basin(x, y), 5 + 6 / (1 + Math.exp(-(60 - Math.abs(x - 1500)) / 6)));
+        DoubleBinaryOperator channel =
+                (x, y) -> Math.min(basin(x, y), 5 + 6 / (1 + Math.exp(-(60 - Math.abs(x - 1500)) / 6)));
         List<Candidate> ledges = of(find(5, Filter.USUAL, channel), Kind.LEDGE);
 
         assertThat(ledges).as("both sides of the channel").hasSize(2);
@@ -126,10 +141,17 @@ class StructureFinderTest {
 
     @Test
     void aSteepShoreIsABluff() {
-        DepthGrid grid = grid(5, (x, y) -> Math.min(FLOOR, Math.min(Math.min((x - 100) * 0.05, (SIDE - x - 100) * 0.8), Math.min(y - 100, SIDE - y - 100) * 0.05)));
+        DepthGrid grid = grid(
+                5,
+                (x, y) -> Math.min(
+                        FLOOR,
+                        Math.min(
+                                Math.min((x - 100) * 0.05, (SIDE - x - 100) * 0.8),
+                                Math.min(y - 100, SIDE - y - 100) * 0.05)));
         List<Candidate> bluffs = of(StructureFinder.find(grid, Filter.USUAL), Kind.BLUFF);
 
-        assertThat(bluffs).singleElement().satisfies(b -> assertThat(grid.x(b.cell())).isGreaterThan(SIDE - 140));
+        assertThat(bluffs).singleElement().satisfies(b -> assertThat(grid.x(b.cell()))
+                .isGreaterThan(SIDE - 140));
     }
 
     @Test
@@ -147,14 +169,18 @@ class StructureFinderTest {
             assertPlace(grid, p, 1500, 750, 60);
             assertThat(p.areaM2()).isCloseTo(Math.PI * 160 * 160, within(12_000.0));
         });
-        assertThat(of(all, Kind.STAGING)).singleElement().satisfies(s -> assertThat(grid.y(s.cell())).isBetween(1000.0, 1100.0));
+        assertThat(of(all, Kind.STAGING)).singleElement().satisfies(s -> assertThat(grid.y(s.cell()))
+                .isBetween(1000.0, 1100.0));
     }
 
     @Test
     void levelWaterInTheBandIsAFlat() {
-        DoubleBinaryOperator shelf = (x, y) -> basin(x, y) <= 0 ? -1 : x < 1200 ? Math.min(3, basin(x, y)) : Math.min(FLOOR, 3 + (x - 1200) * 0.05);
+        DoubleBinaryOperator shelf = (x, y) ->
+                basin(x, y) <= 0 ? -1 : x < 1200 ? Math.min(3, basin(x, y)) : Math.min(FLOOR, 3 + (x - 1200) * 0.05);
 
-        assertThat(of(find(10, new Filter(2.0, 4.0, 1), shelf), Kind.FLAT)).isNotEmpty().first()
+        assertThat(of(find(10, new Filter(2.0, 4.0, 1), shelf), Kind.FLAT))
+                .isNotEmpty()
+                .first()
                 .satisfies(f -> assertThat(f.areaM2()).isGreaterThan(1_000_000));
     }
 }

@@ -5,7 +5,7 @@ import java.util.function.DoubleBinaryOperator;
 /** Made-up bottoms: depth as a function of metres east and north; what is not below the surface is land. */
 final class Terrain {
 
-    private Terrain() { }
+    private Terrain() {}
 
     static DepthGrid of(int cells, double cellM, DoubleBinaryOperator depth) {
         float[] depths = new float[cells * cells];

@@ -8,8 +8,8 @@ import java.util.Map;
 import java.util.Random;
 import lochan.core.Assumptions;
 import lochan.core.practice.ClarityTrend;
-import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
+import lochan.core.practice.TakenOn;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Forage;
@@ -25,50 +25,106 @@ class LureAdviceTest {
 
     private static final Assumptions.LureAdvice A = Assumptions.DEFAULTS.advice();
 
-    private static Situation water(Light light, Surface surface, double depthM, Double visibilityM, ClarityTrend clarity) {
-        return new Situation(22.0, null, visibilityM, clarity, light, surface, SeasonStage.POST_SPAWN, null, null, null, depthM, null, Cover.OPEN, null, null);
+    private static Situation water(
+            Light light, Surface surface, double depthM, Double visibilityM, ClarityTrend clarity) {
+        return new Situation(
+                22.0,
+                null,
+                visibilityM,
+                clarity,
+                light,
+                surface,
+                SeasonStage.POST_SPAWN,
+                null,
+                null,
+                null,
+                depthM,
+                null,
+                Cover.OPEN,
+                null,
+                null);
     }
 
     private static Situation fish(Double fishDepthM, TakenOn takenOn, Double waterDepthM, Mood mood) {
-        return new Situation(null, null, null, null, null, null, null, null, fishDepthM, takenOn, waterDepthM, mood, null, null, null);
+        return new Situation(
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                fishDepthM,
+                takenOn,
+                waterDepthM,
+                mood,
+                null,
+                null,
+                null);
     }
 
     private static double points(Lure lure, Situation at, Rule rule) {
-        return LureAdvice.of(lure, at, Units.USUAL).reasons().stream().filter(r -> r.reason().rule() == rule).mapToDouble(LureAdvice.WeightedReason::points).sum();
+        return LureAdvice.of(lure, at, Units.USUAL).reasons().stream()
+                .filter(r -> r.reason().rule() == rule)
+                .mapToDouble(LureAdvice.WeightedReason::points)
+                .sum();
     }
 
     private static String words(Lure lure, Situation at, Rule rule) {
-        return LureAdvice.of(lure, at, Units.USUAL).reasons().stream().filter(r -> r.reason().rule() == rule).map(r -> r.reason().words()).findFirst().orElse("");
+        return LureAdvice.of(lure, at, Units.USUAL).reasons().stream()
+                .filter(r -> r.reason().rule() == rule)
+                .map(r -> r.reason().words())
+                .findFirst()
+                .orElse("");
     }
 
     private static Lure best(Situation at, Lure... of) {
-        return LureAdvice.ranked(List.of(of), at, Units.USUAL, Map.of(), A).getFirst().lure();
+        return LureAdvice.ranked(List.of(of), at, Units.USUAL, Map.of(), A)
+                .getFirst()
+                .lure();
     }
 
     @Test
     void topwaterAtDawnAndNotUnderAHighSunOrInAChop() {
-        assertThat(best(water(Light.LOW, Surface.CALM, 2, 1.0, null), SampleTackle.DIVER, SampleTackle.WALKER, SampleTackle.FOOTBALL)).isSameAs(SampleTackle.WALKER);
-        assertThat(points(SampleTackle.WALKER, water(Light.BRIGHT, Surface.CALM, 2, 1.0, null), Rule.LIGHT)).isNegative();
-        assertThat(points(SampleTackle.WALKER, water(Light.LOW, Surface.CHOP, 2, 1.0, null), Rule.WIND)).isNegative();
-        assertThat(points(SampleTackle.JIG, water(Light.LOW, Surface.RIPPLE, 2, 1.0, null), Rule.WIND)).isPositive();
+        assertThat(best(
+                        water(Light.LOW, Surface.CALM, 2, 1.0, null),
+                        SampleTackle.DIVER,
+                        SampleTackle.WALKER,
+                        SampleTackle.FOOTBALL))
+                .isSameAs(SampleTackle.WALKER);
+        assertThat(points(SampleTackle.WALKER, water(Light.BRIGHT, Surface.CALM, 2, 1.0, null), Rule.LIGHT))
+                .isNegative();
+        assertThat(points(SampleTackle.WALKER, water(Light.LOW, Surface.CHOP, 2, 1.0, null), Rule.WIND))
+                .isNegative();
+        assertThat(points(SampleTackle.JIG, water(Light.LOW, Surface.RIPPLE, 2, 1.0, null), Rule.WIND))
+                .isPositive();
     }
 
     @Test
     void muddyWaterWantsWhatIsFeltAndTheTrendCounts() {
-        assertThat(points(SampleTackle.SWIMBAIT, water(null, null, 3, 0.2, null), Rule.CLARITY)).isNegative();
-        assertThat(points(SampleTackle.DIVER, water(null, null, 3, 0.2, null), Rule.CLARITY)).isPositive();
-        assertThat(points(SampleTackle.WORM, water(null, null, 3, 2.0, null), Rule.CLARITY)).isPositive();
-        assertThat(words(SampleTackle.SWIMBAIT, water(null, null, 3, 0.8, ClarityTrend.CLEARING), Rule.CLARITY_TREND)).isEqualTo("clearing water: fish it one step clearer");
-        assertThat(points(SampleTackle.SWIMBAIT, water(null, null, 3, 0.8, ClarityTrend.CLEARING), Rule.CLARITY_TREND)).isPositive();
-        assertThat(points(SampleTackle.SWIMBAIT, water(null, null, 3, 0.8, ClarityTrend.MUDDYING), Rule.CLARITY_TREND)).isNegative();
+        assertThat(points(SampleTackle.SWIMBAIT, water(null, null, 3, 0.2, null), Rule.CLARITY))
+                .isNegative();
+        assertThat(points(SampleTackle.DIVER, water(null, null, 3, 0.2, null), Rule.CLARITY))
+                .isPositive();
+        assertThat(points(SampleTackle.WORM, water(null, null, 3, 2.0, null), Rule.CLARITY))
+                .isPositive();
+        assertThat(words(SampleTackle.SWIMBAIT, water(null, null, 3, 0.8, ClarityTrend.CLEARING), Rule.CLARITY_TREND))
+                .isEqualTo("clearing water: fish it one step clearer");
+        assertThat(points(SampleTackle.SWIMBAIT, water(null, null, 3, 0.8, ClarityTrend.CLEARING), Rule.CLARITY_TREND))
+                .isPositive();
+        assertThat(points(SampleTackle.SWIMBAIT, water(null, null, 3, 0.8, ClarityTrend.MUDDYING), Rule.CLARITY_TREND))
+                .isNegative();
     }
 
     @Test
     void fishOffTheBottomAreFishedThroughNotUnder() {
         Situation hanging = fish(3.35, TakenOn.SUSPENDED, 7.0, null);
-        assertThat(words(SampleTackle.SWIMBAIT, hanging, Rule.SUSPENDED)).isEqualTo("fish hang off the bottom at 11 ft: it falls through 9 ft to 11 ft");
+        assertThat(words(SampleTackle.SWIMBAIT, hanging, Rule.SUSPENDED))
+                .isEqualTo("fish hang off the bottom at 11 ft: it falls through 9 ft to 11 ft");
         assertThat(points(SampleTackle.FOOTBALL, hanging, Rule.SUSPENDED)).isEqualTo(-1);
-        assertThat(LureAdvice.of(SampleTackle.FOOTBALL, hanging, Units.USUAL).ruledOut()).isTrue();
+        assertThat(LureAdvice.of(SampleTackle.FOOTBALL, hanging, Units.USUAL).ruledOut())
+                .isTrue();
         Situation falling = fish(3.35, TakenOn.FALL, 7.0, null);
         assertThat(points(SampleTackle.FOOTBALL, falling, Rule.SUSPENDED)).isPositive();
         assertThat(points(SampleTackle.DIVER, falling, Rule.SUSPENDED)).isZero();
@@ -76,16 +132,22 @@ class LureAdviceTest {
 
     @Test
     void atTheFishOrUpToTwoFeetAbove() {
-        assertThat(points(SampleTackle.JIG, fish(2.0, null, 3.0, null), Rule.DEPTH)).isEqualTo(1.5);
-        assertThat(points(SampleTackle.JIG, fish(3.0, null, 3.0, null), Rule.DEPTH)).isEqualTo(0.75);
-        assertThat(points(SampleTackle.JIG, fish(6.0, null, 7.0, null), Rule.DEPTH)).isEqualTo(-1.5);
-        assertThat(words(SampleTackle.DIVER, fish(1.0, null, 6.0, null), Rule.DEPTH)).contains("run below them");
+        assertThat(points(SampleTackle.JIG, fish(2.0, null, 3.0, null), Rule.DEPTH))
+                .isEqualTo(1.5);
+        assertThat(points(SampleTackle.JIG, fish(3.0, null, 3.0, null), Rule.DEPTH))
+                .isEqualTo(0.75);
+        assertThat(points(SampleTackle.JIG, fish(6.0, null, 7.0, null), Rule.DEPTH))
+                .isEqualTo(-1.5);
+        assertThat(words(SampleTackle.DIVER, fish(1.0, null, 6.0, null), Rule.DEPTH))
+                .contains("run below them");
     }
 
     @Test
     void underTheBoatOnlyInTwelveFeet() {
-        assertThat(words(SampleTackle.SPOON, fish(null, null, 3.0, null), Rule.VERTICAL)).isEqualTo("under the boat only in 12 ft or more; here are 10 ft");
-        assertThat(points(SampleTackle.SPOON, fish(null, null, 4.0, null), Rule.VERTICAL)).isZero();
+        assertThat(words(SampleTackle.SPOON, fish(null, null, 3.0, null), Rule.VERTICAL))
+                .isEqualTo("under the boat only in 12 ft or more; here are 10 ft");
+        assertThat(points(SampleTackle.SPOON, fish(null, null, 4.0, null), Rule.VERTICAL))
+                .isZero();
     }
 
     @Test
@@ -102,7 +164,9 @@ class LureAdviceTest {
         List<Rule> heard = new java.util.ArrayList<>();
         for (int i = 0; i < 400; i++) {
             Situation at = any(random);
-            SampleTackle.ALL.forEach(l -> LureAdvice.of(l, at, Units.USUAL).reasons().forEach(r -> heard.add(r.reason().rule())));
+            SampleTackle.ALL.forEach(l -> LureAdvice.of(l, at, Units.USUAL)
+                    .reasons()
+                    .forEach(r -> heard.add(r.reason().rule())));
         }
         assertThat(heard).contains(Rule.values());
     }
@@ -116,18 +180,25 @@ class LureAdviceTest {
             for (Lure lure : SampleTackle.ALL) {
                 LureAdvice advice = LureAdvice.of(lure, at, Units.USUAL);
                 assertThat(advice.suitability(A)).isBetween(0.6, 1.5);
-                assertThat(advice.score()).isEqualTo(advice.reasons().stream().mapToDouble(LureAdvice.WeightedReason::points).sum());
+                assertThat(advice.score())
+                        .isEqualTo(advice.reasons().stream()
+                                .mapToDouble(LureAdvice.WeightedReason::points)
+                                .sum());
                 Map<Rule, Double> silent = new java.util.EnumMap<>(Rule.class);
                 Arrays.stream(Rule.values()).forEach(r -> silent.put(r, 0.0));
-                assertThat(LureAdvice.of(lure, at, Units.USUAL, silent, A).suitability(A)).isEqualTo(1);
-                assertThat(LureAdvice.of(lure, at, Units.USUAL, silent, A).ruledOut()).isFalse();
+                assertThat(LureAdvice.of(lure, at, Units.USUAL, silent, A).suitability(A))
+                        .isEqualTo(1);
+                assertThat(LureAdvice.of(lure, at, Units.USUAL, silent, A).ruledOut())
+                        .isFalse();
             }
         }
     }
 
     @Test
     void nothingKnownSaysNothing() {
-        assertThat(SampleTackle.ALL).allSatisfy(l -> assertThat(LureAdvice.of(l, Situation.UNKNOWN, Units.USUAL).reasons()).isEmpty());
+        assertThat(SampleTackle.ALL).allSatisfy(l -> assertThat(
+                        LureAdvice.of(l, Situation.UNKNOWN, Units.USUAL).reasons())
+                .isEmpty());
     }
 
     private static <E> E one(E[] of, Random random) {
@@ -140,8 +211,21 @@ class LureAdviceTest {
     }
 
     private static Situation any(Random random) {
-        return new Situation(some(random, 30), one(TempTrend.values(), random), some(random, 3), one(ClarityTrend.values(), random), one(Light.values(), random),
-                one(Surface.values(), random), one(SeasonStage.values(), random), one(Forage.values(), random), some(random, 8), one(TakenOn.values(), random),
-                some(random, 9), one(Mood.values(), random), one(Cover.values(), random), random.nextBoolean() ? null : random.nextBoolean(), random.nextBoolean());
+        return new Situation(
+                some(random, 30),
+                one(TempTrend.values(), random),
+                some(random, 3),
+                one(ClarityTrend.values(), random),
+                one(Light.values(), random),
+                one(Surface.values(), random),
+                one(SeasonStage.values(), random),
+                one(Forage.values(), random),
+                some(random, 8),
+                one(TakenOn.values(), random),
+                some(random, 9),
+                one(Mood.values(), random),
+                one(Cover.values(), random),
+                random.nextBoolean() ? null : random.nextBoolean(),
+                random.nextBoolean());
     }
 }

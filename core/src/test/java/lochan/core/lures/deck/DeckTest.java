@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
-import lochan.core.lures.advice.Situation;
 import lochan.core.event.Gear;
 import lochan.core.eventdata.EventData;
+import lochan.core.lures.advice.Situation;
 import lochan.core.plan.PlanStop;
 import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Hooks;
@@ -37,8 +37,11 @@ class DeckTest {
         return new PlanStop(spot, presentation, Sample.at("06-05T" + arrive), Sample.at("06-05T" + leave));
     }
 
-    private static final List<PlanStop> PLAN = List.of(stop("grass-1", "walker", "06:30", "07:30"), stop("grass-2", "swim-jig", "08:00", "10:00"),
-            stop("ledge-1", "drop-shot", "10:30", "11:00"), stop("grass-3", "swim-jig", "11:30", "12:30"));
+    private static final List<PlanStop> PLAN = List.of(
+            stop("grass-1", "walker", "06:30", "07:30"),
+            stop("grass-2", "swim-jig", "08:00", "10:00"),
+            stop("ledge-1", "drop-shot", "10:30", "11:00"),
+            stop("grass-3", "swim-jig", "11:30", "12:30"));
 
     private static DeckList deck(List<PlanStop> plan, List<PlanStop> backups, Rod... rods) {
         return DeckList.of(EVENT, plan, backups, SampleTackle.with(rods), Map.of(), Units.USUAL, ASSUMPTIONS);
@@ -46,29 +49,51 @@ class DeckTest {
 
     @Test
     void everyStopHasItsRodWhenThereAreEnoughAndTheyStandInTheOrderOfTheDay() {
-        DeckList deck = deck(PLAN, List.of(), SampleTackle.rod("heavy", Power.MEDIUM_HEAVY, 6), SampleTackle.rod("light", Power.MEDIUM_LIGHT, 5),
-                SampleTackle.rod("middle", Power.MEDIUM, 6), SampleTackle.rod("spare", Power.HEAVY, 6));
-        assertThat(deck.rows()).extracting(r -> r.rod().id(), r -> r.setup().lure().id()).containsExactly(
-                org.assertj.core.groups.Tuple.tuple("middle", "walker"), org.assertj.core.groups.Tuple.tuple("heavy", "swim-jig"),
-                org.assertj.core.groups.Tuple.tuple("light", "drop-shot"));
+        DeckList deck = deck(
+                PLAN,
+                List.of(),
+                SampleTackle.rod("heavy", Power.MEDIUM_HEAVY, 6),
+                SampleTackle.rod("light", Power.MEDIUM_LIGHT, 5),
+                SampleTackle.rod("middle", Power.MEDIUM, 6),
+                SampleTackle.rod("spare", Power.HEAVY, 6));
+        assertThat(deck.rows())
+                .extracting(r -> r.rod().id(), r -> r.setup().lure().id())
+                .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple("middle", "walker"),
+                        org.assertj.core.groups.Tuple.tuple("heavy", "swim-jig"),
+                        org.assertj.core.groups.Tuple.tuple("light", "drop-shot"));
         assertThat(deck.demands()).allSatisfy(d -> assertThat(d.share()).isEqualTo(1));
         assertThat(deck.rows().get(1).stops()).containsExactly(1, 3);
     }
 
     @Test
     void oneRodFewerTellsWhichStopsSuffer() {
-        DeckList deck = deck(PLAN, List.of(), SampleTackle.rod("heavy", Power.MEDIUM_HEAVY, 6), SampleTackle.rod("middle", Power.MEDIUM, 6));
+        DeckList deck = deck(
+                PLAN,
+                List.of(),
+                SampleTackle.rod("heavy", Power.MEDIUM_HEAVY, 6),
+                SampleTackle.rod("middle", Power.MEDIUM, 6));
         assertThat(deck.demands().get(2).share()).isLessThan(1);
         assertThat(deck.without()).allSatisfy(w -> assertThat(w.hours()).isPositive());
-        assertThat(deck.without().stream().filter(w -> deck.rows().get(w.row()).rod().id().equals("heavy")).findFirst().orElseThrow().suffers()).isNotEmpty();
-        assertThat(deck(PLAN, List.of()).demands()).allSatisfy(d -> assertThat(d.row()).isNull());
+        assertThat(deck.without().stream()
+                        .filter(w -> deck.rows().get(w.row()).rod().id().equals("heavy"))
+                        .findFirst()
+                        .orElseThrow()
+                        .suffers())
+                .isNotEmpty();
+        assertThat(deck(PLAN, List.of()).demands())
+                .allSatisfy(d -> assertThat(d.row()).isNull());
     }
 
     @Test
     void aBackupCountsHalfAndAPresentationWithoutASheetIsTold() {
-        DeckList deck = deck(List.of(stop("grass-1", "walker", "06:30", "07:30"), stop("grass-2", "mystery", "08:00", "09:00")),
-                List.of(stop("ledge-1", "drop-shot", "06:30", "08:00")), SampleTackle.rod("any", Power.MEDIUM, 5));
-        assertThat(deck.rows()).singleElement().satisfies(r -> assertThat(r.setup().lure().id()).isEqualTo("walker"));
+        DeckList deck = deck(
+                List.of(stop("grass-1", "walker", "06:30", "07:30"), stop("grass-2", "mystery", "08:00", "09:00")),
+                List.of(stop("ledge-1", "drop-shot", "06:30", "08:00")),
+                SampleTackle.rod("any", Power.MEDIUM, 5));
+        assertThat(deck.rows())
+                .singleElement()
+                .satisfies(r -> assertThat(r.setup().lure().id()).isEqualTo("walker"));
         assertThat(deck.noSheet()).containsExactly("mystery");
     }
 
@@ -82,8 +107,10 @@ class DeckTest {
     }
 
     private static double grams(double depthM, Surface surface, Mood mood, Cover cover) {
-        Situation at = new Situation(null, null, null, null, null, surface, null, null, null, null, depthM, mood, cover, null, null);
-        return Setup.of(SampleTackle.FOOTBALL, at, Tackle.NONE, ASSUMPTIONS.advice()).grams();
+        Situation at = new Situation(
+                null, null, null, null, null, surface, null, null, null, null, depthM, mood, cover, null, null);
+        return Setup.of(SampleTackle.FOOTBALL, at, Tackle.NONE, ASSUMPTIONS.advice())
+                .grams();
     }
 
     @Test
@@ -95,16 +122,40 @@ class DeckTest {
         BoxItem bold = item("bold", 14.2, ColourFamily.BOLD);
         BoxItem natural = item("natural", 17.7, ColourFamily.NATURAL);
         Tackle tackle = new Tackle(SampleTackle.ALL, List.of(), List.of(bold, natural), List.of());
-        Situation clear = new Situation(null, null, 2.0, null, null, null, null, null, null, null, 10.0, null, null, null, null);
+        Situation clear =
+                new Situation(null, null, 2.0, null, null, null, null, null, null, null, 10.0, null, null, null, null);
         Setup setup = Setup.of(SampleTackle.FOOTBALL, clear, tackle, ASSUMPTIONS.advice());
         assertThat(setup.grams()).isEqualTo(17.7);
         assertThat(setup.fromBox(tackle)).containsExactly(natural, bold);
         BoxItem tooHeavy = item("heavy", 28.3, ColourFamily.NATURAL);
-        assertThat(Setup.of(SampleTackle.FOOTBALL, clear, new Tackle(SampleTackle.ALL, List.of(), List.of(bold, tooHeavy), List.of()), ASSUMPTIONS.advice()).grams()).isEqualTo(14.2);
+        assertThat(Setup.of(
+                                SampleTackle.FOOTBALL,
+                                clear,
+                                new Tackle(SampleTackle.ALL, List.of(), List.of(bold, tooHeavy), List.of()),
+                                ASSUMPTIONS.advice())
+                        .grams())
+                .isEqualTo(14.2);
     }
 
     private static ColourFamily colour(double visibilityM, ClarityTrend trend) {
-        return Setup.colour(new Situation(null, null, visibilityM, trend, null, null, null, null, null, null, null, null, null, null, null), ASSUMPTIONS.advice());
+        return Setup.colour(
+                new Situation(
+                        null,
+                        null,
+                        visibilityM,
+                        trend,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null),
+                ASSUMPTIONS.advice());
     }
 
     private static BoxItem item(String id, double grams, ColourFamily colour) {
@@ -113,16 +164,35 @@ class DeckTest {
 
     @Test
     void aRodFitsByPowerActionAndLine() {
-        assertThat(RodFit.of(SampleTackle.rod("r", Power.MEDIUM_HEAVY, 6), SampleTackle.FOOTBALL)).isEqualTo(new RodFit(1, List.of()));
-        assertThat(RodFit.of(SampleTackle.rod("r", Power.MEDIUM, 6), SampleTackle.FOOTBALL).share()).isEqualTo(0.6);
-        assertThat(RodFit.of(SampleTackle.rod("r", Power.LIGHT, 6), SampleTackle.FOOTBALL).share()).isLessThan(ASSUMPTIONS.deck().poorestRod());
-        assertThat(RodFit.of(SampleTackle.rod("r", Power.MEDIUM_HEAVY, 14), SampleTackle.FOOTBALL).words()).containsExactly("line heavier than usual");
-        Rod braided = new Rod("b", "b", 2.1, Power.MEDIUM_HEAVY, RodAction.FAST, null, new FishingLine(FishingLine.Kind.BRAID, 6), null, true, Map.of());
+        assertThat(RodFit.of(SampleTackle.rod("r", Power.MEDIUM_HEAVY, 6), SampleTackle.FOOTBALL))
+                .isEqualTo(new RodFit(1, List.of()));
+        assertThat(RodFit.of(SampleTackle.rod("r", Power.MEDIUM, 6), SampleTackle.FOOTBALL)
+                        .share())
+                .isEqualTo(0.6);
+        assertThat(RodFit.of(SampleTackle.rod("r", Power.LIGHT, 6), SampleTackle.FOOTBALL)
+                        .share())
+                .isLessThan(ASSUMPTIONS.deck().poorestRod());
+        assertThat(RodFit.of(SampleTackle.rod("r", Power.MEDIUM_HEAVY, 14), SampleTackle.FOOTBALL)
+                        .words())
+                .containsExactly("line heavier than usual");
+        Rod braided = new Rod(
+                "b",
+                "b",
+                2.1,
+                Power.MEDIUM_HEAVY,
+                RodAction.FAST,
+                null,
+                new FishingLine(FishingLine.Kind.BRAID, 6),
+                null,
+                true,
+                Map.of());
         assertThat(RodFit.of(braided, SampleTackle.FOOTBALL).words()).containsExactly("tie a fluorocarbon leader");
     }
 
     private static List<String> found(Gear gear, int rods, Presentation... tiedOn) {
-        return GearCheck.of(gear, List.of(tiedOn), SampleTackle.ALL, rods).stream().map(GearCheck::words).toList();
+        return GearCheck.of(gear, List.of(tiedOn), SampleTackle.ALL, rods).stream()
+                .map(GearCheck::words)
+                .toList();
     }
 
     @Test
@@ -130,11 +200,19 @@ class DeckTest {
         Presentation umbrella = new Presentation("umbrella-rig", "Umbrella rig", Hooks.MULTI);
         Presentation walker = new Presentation("walker", "Walker", Hooks.TREBLE);
         Presentation own = new Presentation("minnow", "Live minnow", Hooks.SINGLE);
-        assertThat(found(new Gear(null, List.of("umbrella-rigs")), 3, umbrella, walker)).containsExactly("Umbrella rig: your rules ban “umbrella rigs”. Tie on something else.");
-        assertThat(found(new Gear(null, List.of("topwater")), 3, walker)).singleElement().asString().startsWith("Walker: your rules ban");
-        assertThat(found(new Gear(3, List.of()), 3, umbrella)).containsExactly("Umbrella rig: 5 hooks, your rules say 3 at most on one rig. Put teasers without hooks on 2 more arms.");
-        assertThat(found(new Gear(1, List.of()), 3, walker)).containsExactly("Walker: 2 hooks, your rules say 1 at most on one rig. Take off 1 hook.");
-        assertThat(found(new Gear(null, List.of(), 6, null), 8)).containsExactly("8 rods are rigged: your rules say 6 at most. Unrig 2.");
+        assertThat(found(new Gear(null, List.of("umbrella-rigs")), 3, umbrella, walker))
+                .containsExactly("Umbrella rig: your rules ban “umbrella rigs”. Tie on something else.");
+        assertThat(found(new Gear(null, List.of("topwater")), 3, walker))
+                .singleElement()
+                .asString()
+                .startsWith("Walker: your rules ban");
+        assertThat(found(new Gear(3, List.of()), 3, umbrella))
+                .containsExactly(
+                        "Umbrella rig: 5 hooks, your rules say 3 at most on one rig. Put teasers without hooks on 2 more arms.");
+        assertThat(found(new Gear(1, List.of()), 3, walker))
+                .containsExactly("Walker: 2 hooks, your rules say 1 at most on one rig. Take off 1 hook.");
+        assertThat(found(new Gear(null, List.of(), 6, null), 8))
+                .containsExactly("8 rods are rigged: your rules say 6 at most. Unrig 2.");
         assertThat(found(Gear.FREE, 20, umbrella, walker, own)).isEmpty();
         assertThat(found(new Gear(3, List.of("minnow")), 3, own)).hasSize(1);
     }
@@ -142,19 +220,45 @@ class DeckTest {
     @Test
     void liveBaitIsFoundWhereTheBriefSaysNone() {
         var j = SampleTackle.WORM;
-        var minnow = new lochan.core.tackle.Lure("minnow", "Live minnow", lochan.core.tackle.Family.LIVE_BAIT, false, false, new Hooking(Hooks.SINGLE, 1, 0), j.depth(), j.motion(),
-                0, j.retrieves(), 0.5, j.cover(), j.temperature(), j.stages(), j.moods(), j.forage(), j.weights(), j.tackle());
+        var minnow = new lochan.core.tackle.Lure(
+                "minnow",
+                "Live minnow",
+                lochan.core.tackle.Family.LIVE_BAIT,
+                false,
+                false,
+                new Hooking(Hooks.SINGLE, 1, 0),
+                j.depth(),
+                j.motion(),
+                0,
+                j.retrieves(),
+                0.5,
+                j.cover(),
+                j.temperature(),
+                j.stages(),
+                j.moods(),
+                j.forage(),
+                j.weights(),
+                j.tackle());
         Presentation p = new Presentation("minnow", "Live minnow", Hooks.SINGLE);
-        assertThat(GearCheck.of(new Gear(null, List.of(), null, false), List.of(p), List.of(minnow), 1)).singleElement().satisfies(c -> assertThat(c.words()).contains("no live bait"));
-        assertThat(GearCheck.of(new Gear(null, List.of(), null, true), List.of(p), List.of(minnow), 1)).isEmpty();
+        assertThat(GearCheck.of(new Gear(null, List.of(), null, false), List.of(p), List.of(minnow), 1))
+                .singleElement()
+                .satisfies(c -> assertThat(c.words()).contains("no live bait"));
+        assertThat(GearCheck.of(new Gear(null, List.of(), null, true), List.of(p), List.of(minnow), 1))
+                .isEmpty();
     }
 
     @Test
     void thePackingListStartsWithWhatLifeHangsOnAndKnowsTheFormat() {
         List<PackItem> list = PackItem.of(EVENT.event(), List.of());
-        assertThat(list).extracting(PackItem::code).startsWith("life-jackets", "lanyard").contains("scale", "balance", "livewell-pump", "batteries", "pliers", "tags", "hooks").doesNotHaveDuplicates();
+        assertThat(list)
+                .extracting(PackItem::code)
+                .startsWith("life-jackets", "lanyard")
+                .contains("scale", "balance", "livewell-pump", "batteries", "pliers", "tags", "hooks")
+                .doesNotHaveDuplicates();
         assertThat(list.subList(0, 5)).allSatisfy(i -> assertThat(i.safety()).isTrue());
-        List<PackItem> length = PackItem.of(Sample.tournament(lochan.core.event.Format.LIMIT_LENGTH, 5, List.of(Sample.LARGEMOUTH), null), List.of());
+        List<PackItem> length = PackItem.of(
+                Sample.tournament(lochan.core.event.Format.LIMIT_LENGTH, 5, List.of(Sample.LARGEMOUTH), null),
+                List.of());
         assertThat(length).extracting(PackItem::code).contains("camera").doesNotContain("scale");
     }
 }

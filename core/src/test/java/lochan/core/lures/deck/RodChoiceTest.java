@@ -24,16 +24,29 @@ class RodChoiceTest {
         int setups = 1 + random.nextInt(5);
         int rods = random.nextInt(5);
         double[] worth = random.doubles(demands, 0, 3).toArray();
-        double[][] cover = IntStream.range(0, demands).mapToObj(d -> random.doubles(setups, 0, 1).map(c -> c < 0.5 ? 0 : c > 0.8 ? 1 : c).toArray()).toArray(double[][]::new);
-        double[][] fit = IntStream.range(0, rods).mapToObj(r -> random.doubles(setups, 0, 1).map(f -> f < 0.3 ? 0 : f).toArray()).toArray(double[][]::new);
+        double[][] cover = IntStream.range(0, demands)
+                .mapToObj(d -> random.doubles(setups, 0, 1)
+                        .map(c -> c < 0.5 ? 0 : c > 0.8 ? 1 : c)
+                        .toArray())
+                .toArray(double[][]::new);
+        double[][] fit = IntStream.range(0, rods)
+                .mapToObj(r ->
+                        random.doubles(setups, 0, 1).map(f -> f < 0.3 ? 0 : f).toArray())
+                .toArray(double[][]::new);
         return new RodChoice.Problem(worth, cover, fit);
     }
 
     /** The best there is, told by trying every rod with every setup. */
     private static double[] enumerated(RodChoice.Problem p, int rod, int[] setupOfRod) {
         if (rod == p.fit().length) {
-            int set = IntStream.of(setupOfRod).filter(s -> s >= 0).map(s -> 1 << s).sum();
-            double fit = IntStream.range(0, setupOfRod.length).filter(r -> setupOfRod[r] >= 0).mapToDouble(r -> p.fit()[r][setupOfRod[r]]).sum();
+            int set = IntStream.of(setupOfRod)
+                    .filter(s -> s >= 0)
+                    .map(s -> 1 << s)
+                    .sum();
+            double fit = IntStream.range(0, setupOfRod.length)
+                    .filter(r -> setupOfRod[r] >= 0)
+                    .mapToDouble(r -> p.fit()[r][setupOfRod[r]])
+                    .sum();
             return new double[] {p.covered(set), -Integer.bitCount(set), fit};
         }
         double[] best = {-1, 0, 0};
@@ -42,7 +55,8 @@ class RodChoiceTest {
             if (s < 0 || p.fit()[rod][s] > 0 && IntStream.range(0, rod).noneMatch(r -> setupOfRod[r] == setup)) {
                 setupOfRod[rod] = s;
                 double[] here = enumerated(p, rod + 1, setupOfRod);
-                boolean better = here[0] > best[0] + 1e-9 || here[0] > best[0] - 1e-9 && (here[1] > best[1] || here[1] == best[1] && here[2] > best[2]);
+                boolean better = here[0] > best[0] + 1e-9
+                        || here[0] > best[0] - 1e-9 && (here[1] > best[1] || here[1] == best[1] && here[2] > best[2]);
                 best = better ? here : best;
                 setupOfRod[rod] = -1;
             }
@@ -74,6 +88,8 @@ class RodChoiceTest {
     @Test
     void tooManySetupsAreRefused() {
         double[][] fit = {new double[16]};
-        assertThatThrownBy(() -> RodChoice.best(new RodChoice.Problem(new double[0], new double[0][], fit))).hasMessageContaining("16").hasMessageContaining("15 at most");
+        assertThatThrownBy(() -> RodChoice.best(new RodChoice.Problem(new double[0], new double[0][], fit)))
+                .hasMessageContaining("16")
+                .hasMessageContaining("15 at most");
     }
 }

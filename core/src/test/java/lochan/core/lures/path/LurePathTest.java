@@ -40,7 +40,10 @@ class LurePathTest {
     }
 
     private static List<String> broken(Lure lure, Cast cast, WaterSlice water) {
-        return PathCheck.of(motion(lure), cast, water, path(lure, cast, water), Units.USUAL, ASSUMPTIONS).stream().filter(c -> !c.kept()).map(PathCheck::words).toList();
+        return PathCheck.of(motion(lure), cast, water, path(lure, cast, water), Units.USUAL, ASSUMPTIONS).stream()
+                .filter(c -> !c.kept())
+                .map(PathCheck::words)
+                .toList();
     }
 
     @Test
@@ -48,13 +51,20 @@ class LurePathTest {
         assertThat(RATED.diameterMm()).isCloseTo(0.30, within(0.001));
         assertThat(motion(SampleTackle.SWIMBAIT).countTo(3, false)).isCloseTo(6, within(0.01));
         assertThat(motion(SampleTackle.SWIMBAIT).countTo(3, true)).isCloseTo(6 / 0.7, within(0.01));
-        assertThat(path(SampleTackle.SWIMBAIT, cast(25, Retrieve.STEADY, 0.8), new WaterSlice(8, 8, 0, 3.0)).countSeconds()).isCloseTo(6, within(0.11));
+        assertThat(path(SampleTackle.SWIMBAIT, cast(25, Retrieve.STEADY, 0.8), new WaterSlice(8, 8, 0, 3.0))
+                        .countSeconds())
+                .isCloseTo(6, within(0.11));
     }
 
     @Test
     void fourTimesTheWeightFallsTwiceAsFastAndThickLineSlows() {
         LureMotion heavy = new LureMotion(SampleTackle.SWIMBAIT, 4 * 10.6, RATED, List.of(), ASSUMPTIONS.lurePath());
-        LureMotion thick = new LureMotion(SampleTackle.SWIMBAIT, null, new FishingLine(FishingLine.Kind.FLUOROCARBON, 4 * RATED.strengthKg()), List.of(), ASSUMPTIONS.lurePath());
+        LureMotion thick = new LureMotion(
+                SampleTackle.SWIMBAIT,
+                null,
+                new FishingLine(FishingLine.Kind.FLUOROCARBON, 4 * RATED.strengthKg()),
+                List.of(),
+                ASSUMPTIONS.lurePath());
         assertThat(heavy.fallMps(false)).isCloseTo(1.0, within(0.005));
         assertThat(thick.fallMps(false)).isCloseTo(0.5 * Math.pow(0.5, 0.4), within(0.005));
     }
@@ -63,9 +73,11 @@ class LurePathTest {
     void aSwimbaitAtItsHoldingSpeedStaysAtItsDepthUntilTheLineLiftsIt() {
         LurePath path = path(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), new WaterSlice(8, 8, 0, 4.0));
         double liftedFrom = 4 / TAN_30;
-        assertThat(path.points()).filteredOn(p -> p.seconds() > path.countSeconds() && p.fromBoatM() > liftedFrom + STEP_M)
+        assertThat(path.points())
+                .filteredOn(p -> p.seconds() > path.countSeconds() && p.fromBoatM() > liftedFrom + STEP_M)
                 .allSatisfy(p -> assertThat(p.depthM()).isCloseTo(4, within(1e-6)));
-        assertThat(path.points()).filteredOn(p -> p.fromBoatM() < liftedFrom - STEP_M)
+        assertThat(path.points())
+                .filteredOn(p -> p.fromBoatM() < liftedFrom - STEP_M)
                 .allSatisfy(p -> assertThat(p.depthM()).isCloseTo(p.fromBoatM() * TAN_30, within(1e-6)));
         // In the zone from 3.4 m on the fall, over the level part, and up to 3.4 m of the lift.
         double seconds = 0.6 / 0.5 + (30 - 3.4 / TAN_30) / 0.8;
@@ -76,8 +88,12 @@ class LurePathTest {
     @Test
     void aSlowerRetrieveSinksAndAFasterOneClimbs() {
         WaterSlice water = new WaterSlice(20, 20, 0, 4.0);
-        assertThat(path(SampleTackle.SWIMBAIT, cast(40, Retrieve.STEADY, 0.4), water).deepestM()).isGreaterThan(6);
-        assertThat(path(SampleTackle.SWIMBAIT, cast(40, Retrieve.STEADY, 1.2), water).deepestM()).isCloseTo(4, within(0.06));
+        assertThat(path(SampleTackle.SWIMBAIT, cast(40, Retrieve.STEADY, 0.4), water)
+                        .deepestM())
+                .isGreaterThan(6);
+        assertThat(path(SampleTackle.SWIMBAIT, cast(40, Retrieve.STEADY, 1.2), water)
+                        .deepestM())
+                .isCloseTo(4, within(0.06));
     }
 
     @Test
@@ -93,9 +109,15 @@ class LurePathTest {
 
     @Test
     void longCastsAndThinLineDiveDeeper() {
-        LureMotion thin = new LureMotion(SampleTackle.DIVER, null, new FishingLine(FishingLine.Kind.FLUOROCARBON, RATED.strengthKg() / 4), List.of(), ASSUMPTIONS.lurePath());
+        LureMotion thin = new LureMotion(
+                SampleTackle.DIVER,
+                null,
+                new FishingLine(FishingLine.Kind.FLUOROCARBON, RATED.strengthKg() / 4),
+                List.of(),
+                ASSUMPTIONS.lurePath());
         assertThat(thin.longDiveM()).isCloseTo(6 * Math.pow(2, 0.4), within(0.02));
-        assertThat(motion(SampleTackle.DIVER).diveM(40)).isGreaterThan(motion(SampleTackle.DIVER).diveM(20) + 0.5);
+        assertThat(motion(SampleTackle.DIVER).diveM(40))
+                .isGreaterThan(motion(SampleTackle.DIVER).diveM(20) + 0.5);
     }
 
     @Test
@@ -118,12 +140,16 @@ class LurePathTest {
     @Test
     void whatAnglersSawMovesTheSheetALittleEachTime() {
         double told = motion(SampleTackle.DIVER).diveM(30);
-        LureObservation saw = new LureObservation("o", SampleTackle.DIVER.id(), LureObservation.Saw.DIVE, told * 1.2, null, 30.0, null, RATED);
+        LureObservation saw = new LureObservation(
+                "o", SampleTackle.DIVER.id(), LureObservation.Saw.DIVE, told * 1.2, null, 30.0, null, RATED);
         assertThat(motion(SampleTackle.DIVER, saw).ownFactor()).isCloseTo(Math.exp(Math.log(1.2) / 3), within(1e-6));
-        assertThat(motion(SampleTackle.DIVER, saw, saw, saw, saw).ownFactor()).isCloseTo(Math.exp(4 * Math.log(1.2) / 6), within(1e-6));
+        assertThat(motion(SampleTackle.DIVER, saw, saw, saw, saw).ownFactor())
+                .isCloseTo(Math.exp(4 * Math.log(1.2) / 6), within(1e-6));
         assertThat(motion(SampleTackle.SWIMBAIT, saw).ownFactor()).isEqualTo(1);
-        LureObservation fell = new LureObservation("o", SampleTackle.SWIMBAIT.id(), LureObservation.Saw.FALL, 3, 12.0, null, null, RATED);
-        assertThat(motion(SampleTackle.SWIMBAIT, fell).countTo(3, false)).isCloseTo(6 * Math.pow(2, 1 / 3.0), within(0.01));
+        LureObservation fell = new LureObservation(
+                "o", SampleTackle.SWIMBAIT.id(), LureObservation.Saw.FALL, 3, 12.0, null, null, RATED);
+        assertThat(motion(SampleTackle.SWIMBAIT, fell).countTo(3, false))
+                .isCloseTo(6 * Math.pow(2, 1 / 3.0), within(0.01));
     }
 
     @ParameterizedTest
@@ -132,9 +158,21 @@ class LurePathTest {
         Random random = new Random(seed);
         for (Lure lure : SampleTackle.ALL) {
             double castM = 10 + 30 * random.nextDouble();
-            WaterSlice water = new WaterSlice(0.5 + 12 * random.nextDouble(), 0.5 + 12 * random.nextDouble(), random.nextDouble(), random.nextBoolean() ? null : 0.5 + 5 * random.nextDouble());
+            WaterSlice water = new WaterSlice(
+                    0.5 + 12 * random.nextDouble(),
+                    0.5 + 12 * random.nextDouble(),
+                    random.nextDouble(),
+                    random.nextBoolean() ? null : 0.5 + 5 * random.nextDouble());
             Retrieve retrieve = Retrieve.values()[random.nextInt(Retrieve.values().length)];
-            LurePath path = path(lure, new Cast(castM, retrieve, 0.2 + random.nextDouble(), random.nextBoolean() ? null : 20 * random.nextDouble(), random.nextBoolean()), water);
+            LurePath path = path(
+                    lure,
+                    new Cast(
+                            castM,
+                            retrieve,
+                            0.2 + random.nextDouble(),
+                            random.nextBoolean() ? null : 20 * random.nextDouble(),
+                            random.nextBoolean()),
+                    water);
             double from = Double.MAX_VALUE;
             for (LurePath.Point p : path.points()) {
                 assertThat(p.depthM()).isBetween(0.0, water.bottomM(p.fromBoatM(), castM) + STEP_M);
@@ -148,34 +186,50 @@ class LurePathTest {
 
     @Test
     void aCastThatRunsUnderTheFishIsTold() {
-        assertThat(broken(SampleTackle.FOOTBALL, cast(25, Retrieve.DRAG, 0.5), new WaterSlice(6, 6, 0, 3.0))).singleElement().asString().contains("below the fish", "shorter count");
-        assertThat(broken(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), new WaterSlice(6, 6, 0, 3.0))).isEmpty();
+        assertThat(broken(SampleTackle.FOOTBALL, cast(25, Retrieve.DRAG, 0.5), new WaterSlice(6, 6, 0, 3.0)))
+                .singleElement()
+                .asString()
+                .contains("below the fish", "shorter count");
+        assertThat(broken(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), new WaterSlice(6, 6, 0, 3.0)))
+                .isEmpty();
     }
 
     @Test
     void overBrushTwoFeetAreKept() {
         WaterSlice brush = new WaterSlice(5, 5, 1.5, 2.8);
-        assertThat(broken(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), brush)).isEmpty();
-        assertThat(broken(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), new WaterSlice(5, 5, 1.5, 3.3))).singleElement().asString().contains("keep 2 ft");
-        assertThat(broken(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), new WaterSlice(5, 5, 1.5, 4.2))).singleElement().asString().contains("runs into the cover");
+        assertThat(broken(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), brush))
+                .isEmpty();
+        assertThat(broken(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), new WaterSlice(5, 5, 1.5, 3.3)))
+                .singleElement()
+                .asString()
+                .contains("keep 2 ft");
+        assertThat(broken(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), new WaterSlice(5, 5, 1.5, 4.2)))
+                .singleElement()
+                .asString()
+                .contains("runs into the cover");
     }
 
     @Test
     void straightDownOnlyInTwelveFeet() {
-        assertThat(broken(SampleTackle.SPOON, cast(10, Retrieve.VERTICAL, 0.5), new WaterSlice(3, 3, 0, 2.8))).anySatisfy(w -> assertThat(w).contains("10 ft under the boat", "12 ft or more"));
-        assertThat(broken(SampleTackle.SPOON, cast(10, Retrieve.VERTICAL, 0.5), new WaterSlice(7, 7, 0, 6.8))).isEmpty();
+        assertThat(broken(SampleTackle.SPOON, cast(10, Retrieve.VERTICAL, 0.5), new WaterSlice(3, 3, 0, 2.8)))
+                .anySatisfy(w -> assertThat(w).contains("10 ft under the boat", "12 ft or more"));
+        assertThat(broken(SampleTackle.SPOON, cast(10, Retrieve.VERTICAL, 0.5), new WaterSlice(7, 7, 0, 6.8)))
+                .isEmpty();
     }
 
     @Test
     void aCrankbaitMustReachWhatItIsMeantToHit() {
-        assertThat(broken(SampleTackle.DIVER, cast(30, Retrieve.STEADY, 1.2), new WaterSlice(7, 7, 0, null))).anySatisfy(w -> assertThat(w).contains("hits nothing", "longer cast or thinner line"));
-        assertThat(broken(SampleTackle.DIVER, cast(30, Retrieve.STEADY, 1.2), new WaterSlice(4.5, 4.5, 0, null))).isEmpty();
+        assertThat(broken(SampleTackle.DIVER, cast(30, Retrieve.STEADY, 1.2), new WaterSlice(7, 7, 0, null)))
+                .anySatisfy(w -> assertThat(w).contains("hits nothing", "longer cast or thinner line"));
+        assertThat(broken(SampleTackle.DIVER, cast(30, Retrieve.STEADY, 1.2), new WaterSlice(4.5, 4.5, 0, null)))
+                .isEmpty();
     }
 
     @Test
     void impossibleNumbersAreRefused() {
         assertThatThrownBy(() -> new Cast(0, Retrieve.STEADY, 1, null, false)).hasMessageContaining("cast is 0.0 m");
         assertThatThrownBy(() -> new WaterSlice(Double.NaN, 3, 0, null)).hasMessageContaining("depths");
-        assertThatThrownBy(() -> new LureMotion(SampleTackle.JIG, -1.0, RATED, List.of(), ASSUMPTIONS.lurePath())).hasMessageContaining("-1.0 g");
+        assertThatThrownBy(() -> new LureMotion(SampleTackle.JIG, -1.0, RATED, List.of(), ASSUMPTIONS.lurePath()))
+                .hasMessageContaining("-1.0 g");
     }
 }

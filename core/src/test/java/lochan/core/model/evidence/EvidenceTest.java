@@ -14,13 +14,13 @@ import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Zone;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Sky;
-import lochan.core.lake.Zone;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -31,7 +31,10 @@ class EvidenceTest {
     private static final double EXACT = 1e-9;
 
     private static EventData with(PracticeStop stop) {
-        return Sample.event(Sample.tournament(5, List.of(Sample.LARGEMOUTH)), List.of(Sample.spot("s", "hump", Zone.DEEP, 1)), List.of(stop));
+        return Sample.event(
+                Sample.tournament(5, List.of(Sample.LARGEMOUTH)),
+                List.of(Sample.spot("s", "hump", Zone.DEEP, 1)),
+                List.of(stop));
     }
 
     private static List<Slice> slices(PracticeStop stop) {
@@ -40,8 +43,15 @@ class EvidenceTest {
 
     @Test
     void aStopIsCutIntoEqualSlicesOfHalfAnHourAtMost() {
-        List<Slice> slices = slices(stop("p", "s", "06-03T07:00", "06-03T07:50", List.of("swim-jig"),
-                bite("06-03T07:24", Outcome.LANDED, null), bite("06-03T07:25", Outcome.MISSED, null), bite(null, Outcome.LOST, null)));
+        List<Slice> slices = slices(stop(
+                "p",
+                "s",
+                "06-03T07:00",
+                "06-03T07:50",
+                List.of("swim-jig"),
+                bite("06-03T07:24", Outcome.LANDED, null),
+                bite("06-03T07:25", Outcome.MISSED, null),
+                bite(null, Outcome.LOST, null)));
 
         assertThat(slices).extracting(Slice::start).containsExactly(at("06-03T07:00"), at("06-03T07:25"));
         assertThat(slices).extracting(Slice::bites).containsExactly(1.5, 1.5);
@@ -50,14 +60,24 @@ class EvidenceTest {
 
     @Test
     void minutesGivenCountAsGivenAndTheRestIsShared() {
-        PracticeStop stop = new PracticeStop("p", "s", at("06-03T07:00"), at("06-03T07:30"), 2,
-                List.of(new PresentationTime("swim-jig", 20.0), new PresentationTime("walker", null)), 0,
-                List.of(bite(null, Outcome.LANDED, null)), Conditions.UNKNOWN);
+        PracticeStop stop = new PracticeStop(
+                "p",
+                "s",
+                at("06-03T07:00"),
+                at("06-03T07:30"),
+                2,
+                List.of(new PresentationTime("swim-jig", 20.0), new PresentationTime("walker", null)),
+                0,
+                List.of(bite(null, Outcome.LANDED, null)),
+                Conditions.UNKNOWN);
 
         List<Slice> slices = slices(stop);
 
         assertThat(slices).extracting(Slice::effortAnglerHours).containsExactly(2 * 20 / 60.0, 2 * 10 / 60.0);
-        assertThat(slices).extracting(Slice::bites).as("a bite on one of several is shared by their time").containsExactly(2 / 3.0, 1 / 3.0);
+        assertThat(slices)
+                .extracting(Slice::bites)
+                .as("a bite on one of several is shared by their time")
+                .containsExactly(2 / 3.0, 1 / 3.0);
     }
 
     static IntStream seeds() {
@@ -68,7 +88,10 @@ class EvidenceTest {
     @MethodSource("seeds")
     void slicesLoseNoEffortAndNoBite(int seed) {
         EventData event = Sample.practiced(5, seed);
-        double hours = event.stops().stream().mapToDouble(s -> s.anglers() * Duration.between(s.start(), s.end()).toMillis() / 3.6e6).sum();
+        double hours = event.stops().stream()
+                .mapToDouble(
+                        s -> s.anglers() * Duration.between(s.start(), s.end()).toMillis() / 3.6e6)
+                .sum();
         int bites = event.stops().stream().mapToInt(s -> s.bites().size()).sum();
 
         List<Slice> slices = Slice.of(event, Assumptions.DEFAULTS);
@@ -79,31 +102,55 @@ class EvidenceTest {
 
     @Test
     void aStopStillFishedOrWithoutPresentationIsNoEvidenceYet() {
-        assertThat(slices(stop("p", "s", "06-03T07:00", null, List.of("swim-jig")))).isEmpty();
-        assertThat(slices(stop("p", "s", "06-03T07:00", "06-03T08:00", List.of()))).isEmpty();
+        assertThat(slices(stop("p", "s", "06-03T07:00", null, List.of("swim-jig"))))
+                .isEmpty();
+        assertThat(slices(stop("p", "s", "06-03T07:00", "06-03T08:00", List.of())))
+                .isEmpty();
     }
 
     private static Relevance relevance(String stopStart, Conditions then, Conditions now) {
-        PracticeStop stop = stop("p", "s", stopStart, stopStart.substring(0, 6) + "08:00", List.of("swim-jig")).withConditions(then);
+        PracticeStop stop = stop("p", "s", stopStart, stopStart.substring(0, 6) + "08:00", List.of("swim-jig"))
+                .withConditions(then);
         EventData event = with(stop);
-        ForecastPeriod forecast = new ForecastPeriod(at("06-05T00:00"), at("06-06T00:00"), now.windMps(), null, now.sky(), now.waterTempC(),
-                now.visibilityM(), null);
-        EventData forecasted = event.toBuilder().lake(null).forecast(List.of(forecast)).plans(List.of()).competition(List.of()).build();
+        ForecastPeriod forecast = new ForecastPeriod(
+                at("06-05T00:00"),
+                at("06-06T00:00"),
+                now.windMps(),
+                null,
+                now.sky(),
+                now.waterTempC(),
+                now.visibilityM(),
+                null);
+        EventData forecasted = event.toBuilder()
+                .lake(null)
+                .forecast(List.of(forecast))
+                .plans(List.of())
+                .competition(List.of())
+                .build();
         Bin bin = Bin.ofDay(forecasted, 1, Assumptions.DEFAULTS).get(3);
-        return Relevance.of(Slice.of(forecasted, Assumptions.DEFAULTS).getFirst(), bin, Assumptions.DEFAULTS.relevance());
+        return Relevance.of(
+                Slice.of(forecasted, Assumptions.DEFAULTS).getFirst(), bin, Assumptions.DEFAULTS.relevance());
     }
 
     @Test
     void theSixFactorsFollowTheirFormulas() {
-        Relevance r = relevance("06-03T07:30", new Conditions(16.0, 1.0, 2.0, Sky.CLEAR, null), new Conditions(19.0, 2.0, 7.0, Sky.CLOUDY, null));
+        Relevance r = relevance(
+                "06-03T07:30",
+                new Conditions(16.0, 1.0, 2.0, Sky.CLEAR, null),
+                new Conditions(19.0, 2.0, 7.0, Sky.CLOUDY, null));
 
         assertThat(r.recency()).isCloseTo(Math.pow(2, -2 / 5.0), within(EXACT));
-        assertThat(r.timeOfDay()).as("the same half hour, sunrise a minute apart").isCloseTo(1, within(1e-4));
+        assertThat(r.timeOfDay())
+                .as("the same half hour, sunrise a minute apart")
+                .isCloseTo(1, within(1e-4));
         assertThat(r.temperature()).isCloseTo(Math.exp(-0.5 * 0.36), within(EXACT));
         assertThat(r.clarity()).isCloseTo(Math.exp(-0.5 * Math.pow(Math.log(2), 2)), within(EXACT));
         assertThat(r.wind()).isCloseTo(Math.exp(-0.5), within(EXACT));
         assertThat(r.sky()).isCloseTo(0.93 * 0.93, within(EXACT));
-        assertThat(r.product()).isCloseTo(r.recency() * r.timeOfDay() * r.temperature() * r.clarity() * r.wind() * r.sky(), within(EXACT));
+        assertThat(r.product())
+                .isCloseTo(
+                        r.recency() * r.timeOfDay() * r.temperature() * r.clarity() * r.wind() * r.sky(),
+                        within(EXACT));
     }
 
     @Test
@@ -115,21 +162,31 @@ class EvidenceTest {
 
     @Test
     void farConditionsKeepAFloor() {
-        Relevance r = relevance("06-03T07:30", new Conditions(4.0, 0.05, 0.0, Sky.CLEAR, null), new Conditions(30.0, 9.0, 30.0, Sky.CLEAR, null));
+        Relevance r = relevance(
+                "06-03T07:30",
+                new Conditions(4.0, 0.05, 0.0, Sky.CLEAR, null),
+                new Conditions(30.0, 9.0, 30.0, Sky.CLEAR, null));
 
         assertThat(List.of(r.temperature(), r.clarity(), r.wind())).containsOnly(0.6);
     }
 
     /** Computed for 42°36′ N, 116°54′ W by Meeus (1998), chapters 15, 25 and 28, with the sun's upper rim at −50′. */
     @ParameterizedTest
-    @CsvSource({"2027-06-05, 2027-06-05T12:11:00Z", "2027-12-21, 2027-12-21T15:14:12Z", "2027-03-20, 2027-03-20T13:51:00Z"})
+    @CsvSource({
+        "2027-06-05, 2027-06-05T12:11:00Z",
+        "2027-12-21, 2027-12-21T15:14:12Z",
+        "2027-03-20, 2027-03-20T13:51:00Z"
+    })
     void sunriseIsThatOfThePlace(LocalDate date, java.time.Instant sunrise) {
-        assertThat(Duration.between(sunrise, Sunrise.at(Sample.LAUNCH, date, Sample.ZONE)).abs()).isLessThan(Duration.ofMinutes(1));
+        assertThat(Duration.between(sunrise, Sunrise.at(Sample.LAUNCH, date, Sample.ZONE))
+                        .abs())
+                .isLessThan(Duration.ofMinutes(1));
     }
 
     @Test
     void aDateWithoutSunriseHasOneAllTheSame() {
-        assertThat(Sunrise.at(new Position(85, 0), LocalDate.of(2027, 12, 21), Sample.ZONE)).isEqualTo(at("12-21T06:00"));
+        assertThat(Sunrise.at(new Position(85, 0), LocalDate.of(2027, 12, 21), Sample.ZONE))
+                .isEqualTo(at("12-21T06:00"));
     }
 
     @Test

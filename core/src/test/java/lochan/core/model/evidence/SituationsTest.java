@@ -7,10 +7,12 @@ import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
+import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
+import lochan.core.lake.Zone;
 import lochan.core.lures.advice.Light;
 import lochan.core.lures.advice.Situation;
 import lochan.core.lures.advice.TempTrend;
-import lochan.core.eventdata.EventData;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.ClarityTrend;
@@ -20,13 +22,11 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
-import lochan.core.practice.TakenOn;
 import lochan.core.practice.Surface;
+import lochan.core.practice.TakenOn;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.SeasonStage;
-import lochan.core.lake.Spot;
-import lochan.core.lake.Zone;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -36,12 +36,22 @@ class SituationsTest {
     private static final Spot SPOT = Sample.spot("brush-1", "brush-pile", Zone.MID, 1);
 
     private static Bite bite(double depthM, TakenOn takenOn) {
-        return new Bite(null, Outcome.LANDED, null, null, null, new BiteNotes(null, depthM, null, takenOn, null, Map.of()));
+        return new Bite(
+                null, Outcome.LANDED, null, null, null, new BiteNotes(null, depthM, null, takenOn, null, Map.of()));
     }
 
     private static PracticeStop stop(String id, String day, double tempC, int follows, Bite... bites) {
-        Conditions c = new Conditions(tempC, 0.9, null, null, null, new Signs(ClarityTrend.CLEARING, null, null, null, null, null, null, null), Map.of());
-        return Sample.stop(id, SPOT.id(), day + "T07:00", day + "T09:00", List.of("swim-jig"), bites).withConditions(c).withFollows(follows);
+        Conditions c = new Conditions(
+                tempC,
+                0.9,
+                null,
+                null,
+                null,
+                new Signs(ClarityTrend.CLEARING, null, null, null, null, null, null, null),
+                Map.of());
+        return Sample.stop(id, SPOT.id(), day + "T07:00", day + "T09:00", List.of("swim-jig"), bites)
+                .withConditions(c)
+                .withFollows(follows);
     }
 
     private static EventData event(List<PracticeStop> stops, ForecastPeriod... forecast) {
@@ -55,8 +65,19 @@ class SituationsTest {
 
     @Test
     void practiceAndForecastTellTheSituation() {
-        EventData event = event(List.of(stop("a", "06-01", 19, 0, bite(3, TakenOn.SUSPENDED), bite(4, TakenOn.FALL), bite(5, TakenOn.SUSPENDED)), stop("b", "06-03", 22, 5)),
-                new ForecastPeriod(Sample.at("06-05T06:00"), Sample.at("06-05T15:00"), 5.0, null, Sky.CLEAR, 23.0, null, null));
+        EventData event = event(
+                List.of(
+                        stop(
+                                "a",
+                                "06-01",
+                                19,
+                                0,
+                                bite(3, TakenOn.SUSPENDED),
+                                bite(4, TakenOn.FALL),
+                                bite(5, TakenOn.SUSPENDED)),
+                        stop("b", "06-03", 22, 5)),
+                new ForecastPeriod(
+                        Sample.at("06-05T06:00"), Sample.at("06-05T15:00"), 5.0, null, Sky.CLEAR, 23.0, null, null));
         Situation noon = at(event, "12:00");
         assertThat(noon.waterTempC()).isEqualTo(23);
         assertThat(noon.tempTrend()).isEqualTo(TempTrend.WARMING);
@@ -75,14 +96,41 @@ class SituationsTest {
     @Test
     void withoutPracticeOrForecastMostIsUnknown() {
         Situation s = at(event(new ArrayList<>()), "12:00");
-        assertThat(s).isEqualTo(new Situation(null, null, null, null, null, null, null, null, null, null, null, null, Cover.BRUSH, null, null));
+        assertThat(s)
+                .isEqualTo(new Situation(
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        Cover.BRUSH,
+                        null,
+                        null));
     }
 
     @ParameterizedTest
-    @CsvSource({"5, 06-05, WINTER", "12, 04-05, PRE_SPAWN", "17, 05-05, SPAWN", "22, 06-05, POST_SPAWN", "26, 06-05, SUMMER", "22, 07-15, SUMMER",
-        "18, 10-05, AUTUMN", "25, 09-15, SUMMER", "7, 11-20, WINTER"})
+    @CsvSource({
+        "5, 06-05, WINTER",
+        "12, 04-05, PRE_SPAWN",
+        "17, 05-05, SPAWN",
+        "22, 06-05, POST_SPAWN",
+        "26, 06-05, SUMMER",
+        "22, 07-15, SUMMER",
+        "18, 10-05, AUTUMN",
+        "25, 09-15, SUMMER",
+        "7, 11-20, WINTER"
+    })
     void temperatureAndHalfOfTheYearTellTheStage(double tempC, String day, SeasonStage stage) {
-        assertThat(new Situations(event(List.of()), Assumptions.DEFAULTS).stage(tempC, Sample.at(day + "T09:00"))).isEqualTo(stage);
-        assertThat(new Situations(event(List.of()), Assumptions.DEFAULTS).stage(null, Sample.at(day + "T09:00"))).isNull();
+        assertThat(new Situations(event(List.of()), Assumptions.DEFAULTS).stage(tempC, Sample.at(day + "T09:00")))
+                .isEqualTo(stage);
+        assertThat(new Situations(event(List.of()), Assumptions.DEFAULTS).stage(null, Sample.at(day + "T09:00")))
+                .isNull();
     }
 }

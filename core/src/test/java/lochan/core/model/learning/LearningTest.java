@@ -13,6 +13,9 @@ import java.util.stream.Stream;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Zone;
+import lochan.core.model.rate.GammaRate;
+import lochan.core.model.rate.LandingChance;
 import lochan.core.notebook.Notebook;
 import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
@@ -20,9 +23,6 @@ import lochan.core.practice.Bite;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
-import lochan.core.model.rate.GammaRate;
-import lochan.core.model.rate.LandingChance;
-import lochan.core.lake.Zone;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -34,7 +34,8 @@ class LearningTest {
     private static final double EXACT = 1e-9;
 
     static Stream<String[]> sums() throws IOException {
-        try (BufferedReader in = new BufferedReader(new InputStreamReader(LearningTest.class.getResourceAsStream("better-chance.csv"), StandardCharsets.UTF_8))) {
+        try (BufferedReader in = new BufferedReader(new InputStreamReader(
+                LearningTest.class.getResourceAsStream("better-chance.csv"), StandardCharsets.UTF_8))) {
             return in.lines().filter(l -> !l.startsWith("#")).map(l -> l.split(",")).toList().stream();
         }
     }
@@ -42,14 +43,21 @@ class LearningTest {
     @ParameterizedTest
     @MethodSource("sums")
     void theChanceOfBetterIsTheExactSum(String kind, double a1, double a2, double b1, double b2, double expected) {
-        double found = kind.equals("rates") ? BetterChance.ofRates(new GammaRate(a1, a2), new GammaRate(b1, b2))
+        double found = kind.equals("rates")
+                ? BetterChance.ofRates(new GammaRate(a1, a2), new GammaRate(b1, b2))
                 : BetterChance.ofChances(new LandingChance(a1, a2), new LandingChance(b1, b2));
         assertThat(found).isCloseTo(expected, within(EXACT));
     }
 
     private static Trial trial(int minutes, int first, int second) {
-        return new Trial("t", Trial.Subject.COLOUR, "green", "black", List.of(new Trial.Round(Sample.at("06-03T07:00"), true, minutes, first, first),
-                new Trial.Round(Sample.at("06-03T08:00"), false, minutes, second, 0)));
+        return new Trial(
+                "t",
+                Trial.Subject.COLOUR,
+                "green",
+                "black",
+                List.of(
+                        new Trial.Round(Sample.at("06-03T07:00"), true, minutes, first, first),
+                        new Trial.Round(Sample.at("06-03T08:00"), false, minutes, second, 0)));
     }
 
     @Test
@@ -96,23 +104,33 @@ class LearningTest {
         for (Outcome o : outcomes) {
             bites.add(Sample.bite("06-03T07:10", o, null));
         }
-        PracticeStop stop = Sample.stop("p1", "grass-1", "06-03T07:00", "06-03T08:00", List.of("walker"), bites.toArray(Bite[]::new));
-        return Sample.event(Sample.tournament(5, List.of(Sample.LARGEMOUTH)), List.of(Sample.spot("grass-1", "grass-edge", Zone.SHALLOW, 1)), List.of(stop));
+        PracticeStop stop = Sample.stop(
+                "p1", "grass-1", "06-03T07:00", "06-03T08:00", List.of("walker"), bites.toArray(Bite[]::new));
+        return Sample.event(
+                Sample.tournament(5, List.of(Sample.LARGEMOUTH)),
+                List.of(Sample.spot("grass-1", "grass-edge", Zone.SHALLOW, 1)),
+                List.of(stop));
     }
 
     private static Outcome[] outcomes(int landed, int missed, int lost) {
-        return Stream.of(Stream.generate(() -> Outcome.LANDED).limit(landed), Stream.generate(() -> Outcome.MISSED).limit(missed), Stream.generate(() -> Outcome.LOST).limit(lost))
-                .flatMap(s -> s).toArray(Outcome[]::new);
+        return Stream.of(
+                        Stream.generate(() -> Outcome.LANDED).limit(landed),
+                        Stream.generate(() -> Outcome.MISSED).limit(missed),
+                        Stream.generate(() -> Outcome.LOST).limit(lost))
+                .flatMap(s -> s)
+                .toArray(Outcome[]::new);
     }
 
     @ParameterizedTest
     @CsvSource({"2, 6, 1, short bites", "2, 1, 6, losses"})
     void repeatedShortBitesOrLossesSuggestAChangeWithTheirEvidence(int landed, int missed, int lost, String says) {
-        assertThat(LossSigns.of(fished(outcomes(landed, missed, lost)), A)).singleElement().satisfies(s -> {
-            assertThat(s.suggestion()).startsWith(says);
-            assertThat(s.tried()).isEqualTo(9);
-            assertThat(s.chance()).isGreaterThan(0.8);
-        });
+        assertThat(LossSigns.of(fished(outcomes(landed, missed, lost)), A))
+                .singleElement()
+                .satisfies(s -> {
+                    assertThat(s.suggestion()).startsWith(says);
+                    assertThat(s.tried()).isEqualTo(9);
+                    assertThat(s.chance()).isGreaterThan(0.8);
+                });
     }
 
     @Test
@@ -125,27 +143,41 @@ class LearningTest {
     void aChangeOfHooksBeginsAgainAndOldBitesCountHalf() {
         EventData event = fished(outcomes(2, 6, 0));
         SetupChange change = new SetupChange("c", "walker", Sample.at("06-03T09:00"), "one solid hook", Hooks.SINGLE);
-        EventData changed = event.withNotebook(new Notebook(List.of(), List.of(), List.of(change), List.of(), Notebook.Priors.NONE));
+        EventData changed = event.withNotebook(
+                new Notebook(List.of(), List.of(), List.of(change), List.of(), Notebook.Priors.NONE));
         assertThat(LossSigns.of(changed, A)).isEmpty();
         LandingChance before = LandingChance.of(Sample.PRESENTATIONS.get(1), event.stops(), A.landing());
-        LandingChance after = LandingChance.of(Sample.PRESENTATIONS.get(1), event.stops(), List.of(change), A.landing(), A.notebook().rerigged());
+        LandingChance after = LandingChance.of(
+                Sample.PRESENTATIONS.get(1),
+                event.stops(),
+                List.of(change),
+                A.landing(),
+                A.notebook().rerigged());
         assertThat(before.mean()).isCloseTo((8 * 0.68 + 2) / 16, within(EXACT));
         assertThat(after.mean()).isCloseTo((8 * 0.80 + 1) / 12, within(EXACT));
         SetupChange other = new SetupChange("c", "swim-jig", Sample.at("06-03T09:00"), "leader", null);
-        assertThat(LandingChance.of(Sample.PRESENTATIONS.get(1), event.stops(), List.of(other), A.landing(), 0.5)).isEqualTo(before);
+        assertThat(LandingChance.of(Sample.PRESENTATIONS.get(1), event.stops(), List.of(other), A.landing(), 0.5))
+                .isEqualTo(before);
     }
 
     @Test
     void historyComparesEachPresentationWithItsOwnEvents() {
         EventData poor = Sample.practiced(5, 1);
         History history = History.of(List.of(poor, fished(outcomes(9, 0, 0))), A);
-        double bites = history.entries().stream().mapToDouble(History.Entry::bites).sum();
-        assertThat(history.entries().stream().mapToDouble(History.Entry::expected).sum()).isCloseTo(bites, within(1e-6));
-        assertThat(history.by(History.Entry::presentationId)).allSatisfy((id, line) ->
-                assertThat(line.ratio()).isCloseTo((5 + line.bites()) / (5 + line.expected()), within(EXACT)));
-        assertThat(history.carried()).extracting(c -> c.presentationId()).containsExactlyInAnyOrder("swim-jig", "walker");
+        double bites =
+                history.entries().stream().mapToDouble(History.Entry::bites).sum();
+        assertThat(history.entries().stream()
+                        .mapToDouble(History.Entry::expected)
+                        .sum())
+                .isCloseTo(bites, within(1e-6));
+        assertThat(history.by(History.Entry::presentationId)).allSatisfy((id, line) -> assertThat(line.ratio())
+                .isCloseTo((5 + line.bites()) / (5 + line.expected()), within(EXACT)));
+        assertThat(history.carried())
+                .extracting(c -> c.presentationId())
+                .containsExactlyInAnyOrder("swim-jig", "walker");
         assertThat(history.entries()).extracting(History.Entry::lake).containsOnly("Test Open");
         assertThat(history.by(History.Entry::stage)).isEmpty();
-        assertThat(History.bestDays(List.of(poor), 3)).singleElement().satisfies(d -> assertThat(d.hours()).isCloseTo(8 * 50 / 60.0, within(1e-9)));
+        assertThat(History.bestDays(List.of(poor), 3)).singleElement().satisfies(d -> assertThat(d.hours())
+                .isCloseTo(8 * 50 / 60.0, within(1e-9)));
     }
 }

@@ -10,13 +10,13 @@ import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.eventdata.EventData;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.Pattern;
+import lochan.core.model.scenario.DayModel;
 import lochan.core.practice.Bite;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
-import lochan.core.model.rate.Cell;
-import lochan.core.model.rate.Pattern;
-import lochan.core.model.scenario.DayModel;
 import org.junit.jupiter.api.Test;
 
 class EveningReviewTest {
@@ -36,7 +36,9 @@ class EveningReviewTest {
     }
 
     private static Bite[] bites(int count, FishSize size) {
-        return IntStream.range(0, count).mapToObj(i -> Sample.bite(null, Outcome.LANDED, size)).toArray(Bite[]::new);
+        return IntStream.range(0, count)
+                .mapToObj(i -> Sample.bite(null, Outcome.LANDED, size))
+                .toArray(Bite[]::new);
     }
 
     @Test
@@ -45,41 +47,56 @@ class EveningReviewTest {
                 Sample.stop("good", "ledge-1", "06-04T08:00", "06-04T09:00", List.of("swim-jig"), bites(9, null)),
                 Sample.stop("blank", "grass-1", "06-04T09:30", "06-04T10:30", List.of("walker"))));
 
-        assertThat(review.patterns()).extracting(EveningReview.Change::of)
-                .containsExactlyInAnyOrder(new Pattern("channel-ledge", "swim-jig"), new Pattern("grass-edge", "walker"));
-        assertThat(review.cells()).anySatisfy(c -> {
-            assertThat(c.of()).isEqualTo(new Cell("ledge-1", "swim-jig"));
-            assertThat(c.gain()).isPositive();
-            assertThat(c.bites()).isEqualTo(9);
-            assertThat(c.anglerHours()).isCloseTo(1, within(1e-9));
-        }).anySatisfy(c -> {
-            assertThat(c.of()).isEqualTo(new Cell("grass-1", "walker"));
-            assertThat(c.gain()).isNegative();
-        });
-        assertThat(review.cells()).isSortedAccordingTo((a, b) -> Double.compare(Math.abs(b.gain()), Math.abs(a.gain())));
+        assertThat(review.patterns())
+                .extracting(EveningReview.Change::of)
+                .containsExactlyInAnyOrder(
+                        new Pattern("channel-ledge", "swim-jig"), new Pattern("grass-edge", "walker"));
+        assertThat(review.cells())
+                .anySatisfy(c -> {
+                    assertThat(c.of()).isEqualTo(new Cell("ledge-1", "swim-jig"));
+                    assertThat(c.gain()).isPositive();
+                    assertThat(c.bites()).isEqualTo(9);
+                    assertThat(c.anglerHours()).isCloseTo(1, within(1e-9));
+                })
+                .anySatisfy(c -> {
+                    assertThat(c.of()).isEqualTo(new Cell("grass-1", "walker"));
+                    assertThat(c.gain()).isNegative();
+                });
+        assertThat(review.cells())
+                .isSortedAccordingTo((a, b) -> Double.compare(Math.abs(b.gain()), Math.abs(a.gain())));
     }
 
     /** Grass 2 and 3 are of the class of grass 1, where the day was fished: nine bites in an hour, or none in three. */
     @Test
     void aChangeNamesTheFishingBehindItAndAPatternThatGaveNothingDied() {
-        EventData event = with(Sample.stop("good", "grass-1", "06-04T08:00", "06-04T09:00", List.of("swim-jig"), bites(9, null)));
+        EventData event =
+                with(Sample.stop("good", "grass-1", "06-04T08:00", "06-04T09:00", List.of("swim-jig"), bites(9, null)));
         EveningReview review = review(event);
-        List<Cell> kin = event.spots().stream().filter(s -> s.spotType().equals("grass-edge") && !s.id().equals("grass-1"))
-                .map(s -> new Cell(s.id(), "swim-jig")).toList();
+        List<Cell> kin = event.spots().stream()
+                .filter(s -> s.spotType().equals("grass-edge") && !s.id().equals("grass-1"))
+                .map(s -> new Cell(s.id(), "swim-jig"))
+                .toList();
         EveningReview.Effort hour = new EveningReview.Effort(new Cell("grass-1", "swim-jig"), 1, 9);
 
         assertThat(kin).isNotEmpty();
-        assertThat(review.cells()).filteredOn(c -> kin.contains(c.of())).isNotEmpty().allSatisfy(c -> {
-            assertThat(c.fished()).isFalse();
-            assertThat(c.isNews()).isTrue();
-            assertThat(c.gain()).isPositive();
-            assertThat(c.by()).containsExactly(hour);
-        });
-        assertThat(review.cells()).filteredOn(EveningReview.Change::fished).singleElement().satisfies(c -> {
-            assertThat(c.by()).containsExactly(hour);
-            assertThat(c.rankAfter()).isEqualTo(1);
-        });
-        EveningReview blank = review(with(Sample.stop("blank", "grass-1", "06-04T08:00", "06-04T11:00", List.of("swim-jig"))));
+        assertThat(review.cells())
+                .filteredOn(c -> kin.contains(c.of()))
+                .isNotEmpty()
+                .allSatisfy(c -> {
+                    assertThat(c.fished()).isFalse();
+                    assertThat(c.isNews()).isTrue();
+                    assertThat(c.gain()).isPositive();
+                    assertThat(c.by()).containsExactly(hour);
+                });
+        assertThat(review.cells())
+                .filteredOn(EveningReview.Change::fished)
+                .singleElement()
+                .satisfies(c -> {
+                    assertThat(c.by()).containsExactly(hour);
+                    assertThat(c.rankAfter()).isEqualTo(1);
+                });
+        EveningReview blank =
+                review(with(Sample.stop("blank", "grass-1", "06-04T08:00", "06-04T11:00", List.of("swim-jig"))));
         assertThat(blank.patterns()).singleElement().satisfies(c -> {
             assertThat(c.before() * 3).as("bites expected").isGreaterThan(2);
             assertThat(c.died()).isTrue();
@@ -89,14 +106,19 @@ class EveningReviewTest {
 
     @Test
     void theEveningsRankingsAreTheModelsOwnAndTomorrowIsNotKnownYet() {
-        EventData event = with(Sample.stop("good", "ledge-1", "06-04T08:00", "06-04T09:00", List.of("swim-jig"), bites(4, null)));
+        EventData event =
+                with(Sample.stop("good", "ledge-1", "06-04T08:00", "06-04T09:00", List.of("swim-jig"), bites(4, null)));
         DayModel model = new DayModel(event, 1, Assumptions.DEFAULTS);
         EveningReview.Change<Pattern> change = review(event).patterns().getFirst();
         assertThat(change.after()).isEqualTo(model.rates(4).patternMean(change.of()));
 
         List<PracticeStop> later = new ArrayList<>(event.stops());
-        later.add(Sample.stop("tomorrow", "ledge-1", "06-05T05:00", "06-05T05:30", List.of("swim-jig"), bites(20, null)));
-        assertThat(review(Sample.event(event.event(), event.spots(), later)).patterns().getFirst()).isEqualTo(change);
+        later.add(
+                Sample.stop("tomorrow", "ledge-1", "06-05T05:00", "06-05T05:30", List.of("swim-jig"), bites(20, null)));
+        assertThat(review(Sample.event(event.event(), event.spots(), later))
+                        .patterns()
+                        .getFirst())
+                .isEqualTo(change);
     }
 
     @Test
@@ -107,7 +129,8 @@ class EveningReviewTest {
                 Sample.stop("b", "grass-1", "06-04T10:00", "06-04T11:00", List.of("swim-jig"), bites(2, guessed))));
 
         assertThat(review.unsized()).containsExactly("point-1");
-        assertThat(review.guesses()).containsExactly(new EveningReview.Guess(1200, 1000), new EveningReview.Guess(1200, 1000));
+        assertThat(review.guesses())
+                .containsExactly(new EveningReview.Guess(1200, 1000), new EveningReview.Guess(1200, 1000));
         assertThat(review.guessBias().mean()).isPositive();
     }
 

@@ -10,9 +10,9 @@ import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.eventdata.EventData;
+import lochan.core.model.scenario.DayModel;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
-import lochan.core.model.scenario.DayModel;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -41,11 +41,14 @@ class BiteRatesTest {
     void anHourWithoutABiteLowersASpotAndItsPattern(int seed) {
         EventData event = Sample.practiced(5, seed);
         BiteRates before = rates(event);
-        BiteRates after = rates(with(event, Sample.stop("more", "grass-1", "06-04T08:00", "06-04T09:00", List.of("swim-jig"))));
+        BiteRates after =
+                rates(with(event, Sample.stop("more", "grass-1", "06-04T08:00", "06-04T09:00", List.of("swim-jig"))));
 
-        assertThat(after.rate(FISHED, ON_GRASS).mean()).isLessThan(before.rate(FISHED, ON_GRASS).mean());
+        assertThat(after.rate(FISHED, ON_GRASS).mean())
+                .isLessThan(before.rate(FISHED, ON_GRASS).mean());
         assertThat(after.patternMean(ON_GRASS)).isLessThan(before.patternMean(ON_GRASS));
-        assertThat(after.evidence(FISHED).anglerHours()).isGreaterThan(before.evidence(FISHED).anglerHours());
+        assertThat(after.evidence(FISHED).anglerHours())
+                .isGreaterThan(before.evidence(FISHED).anglerHours());
     }
 
     @ParameterizedTest
@@ -65,7 +68,10 @@ class BiteRatesTest {
 
     @Test
     void withoutAnyPracticeEverythingIsTheLake() {
-        BiteRates rates = rates(Sample.event(Sample.tournament(5, List.of(Sample.LARGEMOUTH)), Sample.practiced(5, 1).spots(), List.of()));
+        BiteRates rates = rates(Sample.event(
+                Sample.tournament(5, List.of(Sample.LARGEMOUTH)),
+                Sample.practiced(5, 1).spots(),
+                List.of()));
 
         assertThat(rates.rate(FISHED, ON_GRASS).mean()).isCloseTo(0.8, within(1e-12));
     }
@@ -80,10 +86,18 @@ class BiteRatesTest {
 
     @Test
     void shakenFishSayNothingOfLanding() {
-        PracticeStop stop = Sample.stop("p", "grass-1", "06-03T08:00", "06-03T09:00", List.of("swim-jig"),
-                Sample.bite(null, Outcome.LANDED, null), Sample.bite(null, Outcome.MISSED, null), Sample.bite(null, Outcome.SHAKEN, null));
+        PracticeStop stop = Sample.stop(
+                "p",
+                "grass-1",
+                "06-03T08:00",
+                "06-03T09:00",
+                List.of("swim-jig"),
+                Sample.bite(null, Outcome.LANDED, null),
+                Sample.bite(null, Outcome.MISSED, null),
+                Sample.bite(null, Outcome.SHAKEN, null));
 
-        LandingChance chance = LandingChance.of(Sample.PRESENTATIONS.getFirst(), List.of(stop), Assumptions.DEFAULTS.landing());
+        LandingChance chance =
+                LandingChance.of(Sample.PRESENTATIONS.getFirst(), List.of(stop), Assumptions.DEFAULTS.landing());
 
         assertThat(chance.alpha()).isCloseTo(8 * 0.8 + 1, within(1e-12));
         assertThat(chance.beta()).isCloseTo(8 * 0.2 + 1, within(1e-12));

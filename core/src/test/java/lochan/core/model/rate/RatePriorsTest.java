@@ -8,9 +8,9 @@ import java.util.Map;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.eventdata.EventData;
+import lochan.core.model.scenario.DayModel;
 import lochan.core.notebook.CarriedRate;
 import lochan.core.notebook.Notebook;
-import lochan.core.model.scenario.DayModel;
 import lochan.core.tackle.SampleTackle;
 import org.junit.jupiter.api.Test;
 
@@ -23,12 +23,17 @@ class RatePriorsTest {
 
     private static DayModel model(boolean advice, boolean history) {
         Notebook.Priors priors = new Notebook.Priors(advice, history, SampleTackle.ALL, Map.of());
-        return new DayModel(EVENT.withNotebook(new Notebook(List.of(), List.of(), List.of(), List.of(new CarriedRate("swim-jig", 1.8, 20, 30)), priors)), 1, Assumptions.DEFAULTS);
+        return new DayModel(
+                EVENT.withNotebook(new Notebook(
+                        List.of(), List.of(), List.of(), List.of(new CarriedRate("swim-jig", 1.8, 20, 30)), priors)),
+                1,
+                Assumptions.DEFAULTS);
     }
 
     @Test
     void nothingLeansUnlessTheAnglerWantsIt() {
-        assertThat(model(false, false).rates(0).patternMean(NEVER_TRIED)).isEqualTo(new DayModel(EVENT, 1, Assumptions.DEFAULTS).rates(0).patternMean(NEVER_TRIED));
+        assertThat(model(false, false).rates(0).patternMean(NEVER_TRIED))
+                .isEqualTo(new DayModel(EVENT, 1, Assumptions.DEFAULTS).rates(0).patternMean(NEVER_TRIED));
         assertThat(model(false, false).cells()).isEqualTo(new DayModel(EVENT, 1, Assumptions.DEFAULTS).cells());
     }
 
@@ -38,7 +43,8 @@ class RatePriorsTest {
         DayModel advised = model(true, false);
         double suitability = advised.suitability(NEVER_TRIED, 0);
         assertThat(suitability).isBetween(0.6, 1.5).isNotEqualTo(1);
-        assertThat(advised.rates(0).patternMean(NEVER_TRIED)).isCloseTo(plain.patternMean(NEVER_TRIED) * suitability, within(1e-12));
+        assertThat(advised.rates(0).patternMean(NEVER_TRIED))
+                .isCloseTo(plain.patternMean(NEVER_TRIED) * suitability, within(1e-12));
         assertThat(advised.rates(0).patternMean(TRIED)).isEqualTo(plain.patternMean(TRIED));
     }
 
@@ -46,7 +52,8 @@ class RatePriorsTest {
     void adviceBringsPairsNeverTriedIntoThePlan() {
         DayModel advised = model(true, false);
         assertThat(advised.cells()).containsAll(model(false, false).cells());
-        assertThat(advised.cells().contains(new Cell("point-1", "swim-jig"))).isEqualTo(advised.suitability(NEVER_TRIED, 0) > 1);
+        assertThat(advised.cells().contains(new Cell("point-1", "swim-jig")))
+                .isEqualTo(advised.suitability(NEVER_TRIED, 0) > 1);
     }
 
     @Test

@@ -7,11 +7,11 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
+import lochan.core.event.Species;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
 import lochan.core.model.rate.LandingChance;
 import lochan.core.model.size.SizeModel;
-import lochan.core.event.Species;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 import org.junit.jupiter.api.Test;
@@ -26,7 +26,9 @@ class ScenarioSetTest {
 
     private static double[] rates(ScenarioSet set, Cell cell, int bin) {
         CellScenarios scenarios = set.cell(cell);
-        return IntStream.range(0, set.count()).mapToDouble(j -> scenarios.bitesPerHour(j, bin)).toArray();
+        return IntStream.range(0, set.count())
+                .mapToDouble(j -> scenarios.bitesPerHour(j, bin))
+                .toArray();
     }
 
     private static double mean(double[] x) {
@@ -36,7 +38,9 @@ class ScenarioSetTest {
     private static double correlation(double[] x, double[] y) {
         double mx = mean(x);
         double my = mean(y);
-        double xy = IntStream.range(0, x.length).mapToDouble(i -> (x[i] - mx) * (y[i] - my)).sum();
+        double xy = IntStream.range(0, x.length)
+                .mapToDouble(i -> (x[i] - mx) * (y[i] - my))
+                .sum();
         double xx = java.util.Arrays.stream(x).map(v -> (v - mx) * (v - mx)).sum();
         double yy = java.util.Arrays.stream(y).map(v -> (v - my) * (v - my)).sum();
         return xy / Math.sqrt(xx * yy);
@@ -48,11 +52,19 @@ class ScenarioSetTest {
         GammaRate rate = MODEL.rates(4).rate(GRASS, MODEL.pattern(GRASS));
         double crowded = 1 - 0.2 * (1 - 0.8);
 
-        assertThat(mean(rates(set, GRASS, 4))).as("E[D] = 1").isCloseTo(rate.mean() * crowded, within(0.02 * rate.mean()));
-        assertThat(IntStream.range(0, COUNT).mapToDouble(set.cell(GRASS)::landing).average().orElseThrow())
+        assertThat(mean(rates(set, GRASS, 4)))
+                .as("E[D] = 1")
+                .isCloseTo(rate.mean() * crowded, within(0.02 * rate.mean()));
+        assertThat(IntStream.range(0, COUNT)
+                        .mapToDouble(set.cell(GRASS)::landing)
+                        .average()
+                        .orElseThrow())
                 .isCloseTo(MODEL.landing("swim-jig").mean(), within(0.001));
         SizeModel.Predictive size = MODEL.sizes().predictive(Species.LARGEMOUTH, MODEL.pattern(GRASS), "grass-1");
-        assertThat(IntStream.range(0, COUNT).mapToDouble(j -> set.cell(GRASS).meanLnGrams(j, 0)).average().orElseThrow())
+        assertThat(IntStream.range(0, COUNT)
+                        .mapToDouble(j -> set.cell(GRASS).meanLnGrams(j, 0))
+                        .average()
+                        .orElseThrow())
                 .isCloseTo(size.mean(), within(0.005));
     }
 
@@ -117,6 +129,8 @@ class ScenarioSetTest {
 
     @Test
     void refusesToDrawNothing() {
-        assertThatThrownBy(() -> new ScenarioSet(MODEL, 0, 1)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("scenarios is 0");
+        assertThatThrownBy(() -> new ScenarioSet(MODEL, 0, 1))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("scenarios is 0");
     }
 }

@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Arrays;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
-import lochan.core.eventdata.EventData;
-import lochan.core.model.rate.Pattern;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
+import lochan.core.eventdata.EventData;
+import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
 import org.junit.jupiter.api.Test;
 
@@ -20,12 +20,14 @@ class SizeSharesTest {
 
     private static double[] shares(double... borders) {
         EventData event = MODEL.event();
-        return KeeperWeight.shares(event, MODEL.sizes(), MODEL.mix(), PATTERN, "grass-1", Assumptions.DEFAULTS.size(), borders);
+        return KeeperWeight.shares(
+                event, MODEL.sizes(), MODEL.mix(), PATTERN, "grass-1", Assumptions.DEFAULTS.size(), borders);
     }
 
     @Test
     void sharesAddUpToTheLegalShareAndAgreeWithTheQuantiles() {
-        KeeperWeight keepers = KeeperWeight.of(MODEL.event(), MODEL.sizes(), MODEL.mix(), PATTERN, "grass-1", Assumptions.DEFAULTS.size());
+        KeeperWeight keepers = KeeperWeight.of(
+                MODEL.event(), MODEL.sizes(), MODEL.mix(), PATTERN, "grass-1", Assumptions.DEFAULTS.size());
 
         double[] byTenths = shares(keepers.p10Grams(), keepers.p90Grams());
 
@@ -39,13 +41,19 @@ class SizeSharesTest {
     @Test
     void aSlotTakesItsWeightsOutOfWhatIsLegal() {
         Assumptions.Size a = Assumptions.DEFAULTS.size();
-        SpeciesRule rule = new SpeciesRule(Species.LARGEMOUTH, 250.0, null, new SpeciesRule.Slot(350, 450, 1), null, java.util.Map.of());
+        SpeciesRule rule = new SpeciesRule(
+                Species.LARGEMOUTH, 250.0, null, new SpeciesRule.Slot(350, 450, 1), null, java.util.Map.of());
         LegalShare share = LegalShare.of(rule, a);
-        assertThat(share.given(StandardWeight.lnGrams(Species.LARGEMOUTH, 400, a))).isLessThan(0.01);
-        assertThat(share.given(StandardWeight.lnGrams(Species.LARGEMOUTH, 300, a))).isGreaterThan(0.99);
-        assertThat(share.given(StandardWeight.lnGrams(Species.LARGEMOUTH, 500, a))).isGreaterThan(0.99);
-        assertThat(share.given(StandardWeight.lnGrams(Species.LARGEMOUTH, 350, a))).isCloseTo(0.5, within(0.01));
-        LegalShare heavy = LegalShare.of(new SpeciesRule(Species.LARGEMOUTH, 250.0, 900.0, null, null, java.util.Map.of()), a);
+        assertThat(share.given(StandardWeight.lnGrams(Species.LARGEMOUTH, 400, a)))
+                .isLessThan(0.01);
+        assertThat(share.given(StandardWeight.lnGrams(Species.LARGEMOUTH, 300, a)))
+                .isGreaterThan(0.99);
+        assertThat(share.given(StandardWeight.lnGrams(Species.LARGEMOUTH, 500, a)))
+                .isGreaterThan(0.99);
+        assertThat(share.given(StandardWeight.lnGrams(Species.LARGEMOUTH, 350, a)))
+                .isCloseTo(0.5, within(0.01));
+        LegalShare heavy =
+                LegalShare.of(new SpeciesRule(Species.LARGEMOUTH, 250.0, 900.0, null, null, java.util.Map.of()), a);
         assertThat(heavy.lnMinGrams()).isEqualTo(Math.log(900));
     }
 }

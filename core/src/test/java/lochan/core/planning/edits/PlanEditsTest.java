@@ -13,9 +13,9 @@ import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.event.Boat;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Runs;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.lake.Runs;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -52,7 +52,8 @@ class PlanEditsTest {
             int at = random.nextInt(stops.size());
             stops = edited(stops, at, random);
             assertThat(PlanCheck.check(EVENT, new Plan(1, null, stops))).isEmpty();
-            List<PlanCheck.Leg> legs = PlanCheck.legs(EVENT, new Plan(1, null, stops), Assumptions.DEFAULTS.planning(), RUNS);
+            List<PlanCheck.Leg> legs =
+                    PlanCheck.legs(EVENT, new Plan(1, null, stops), Assumptions.DEFAULTS.planning(), RUNS);
             assertThat(legs.subList(0, stops.size())).allMatch(l -> l.reachable() && l.shortMinutes() == 0);
             assertThat(stops).allMatch(s -> length(s).toMinutes() >= 10);
         }
@@ -65,7 +66,10 @@ class PlanEditsTest {
             case 1 -> EDITS.startedAt(stops, at, time);
             case 2 -> EDITS.endedAt(stops, at, time);
             case 3 -> EDITS.pulledUp(stops);
-            case 4 -> stops.size() > 6 ? EDITS.without(stops, at) : EDITS.with(stops, "grass-3", "walker", Duration.ofMinutes(30), List::size);
+            case 4 ->
+                stops.size() > 6
+                        ? EDITS.without(stops, at)
+                        : EDITS.with(stops, "grass-3", "walker", Duration.ofMinutes(30), List::size);
             default -> stops.size() > 1 ? EDITS.without(stops, at) : stops;
         };
     }
@@ -109,16 +113,26 @@ class PlanEditsTest {
         List<PlanStop> changed = EDITS.replaced(PLAN, 1, typed);
 
         assertThat(changed).containsExactly(FIRST, typed, THIRD);
-        assertThat(EDITS.canBeKept(changed)).as("three minutes are too short a run").isFalse();
+        assertThat(EDITS.canBeKept(changed))
+                .as("three minutes are too short a run")
+                .isFalse();
     }
 
     @Test
     void anotherStopComesWhereItIsWorthMostAndBehindAllWhenTheDayIsFull() {
-        List<PlanStop> first = EDITS.with(PLAN, "grass-2", "walker", Duration.ofMinutes(20), stops -> stops.getFirst().spotId().equals("grass-2") ? 1 : 0);
+        List<PlanStop> first = EDITS.with(
+                PLAN,
+                "grass-2",
+                "walker",
+                Duration.ofMinutes(20),
+                stops -> stops.getFirst().spotId().equals("grass-2") ? 1 : 0);
         assertThat(first).hasSize(4).first().extracting(PlanStop::spotId).isEqualTo("grass-2");
         assertThat(EDITS.canBeKept(first)).isTrue();
 
         List<PlanStop> full = new ArrayList<>(List.of(stop("grass-1", "06:20", "14:30")));
-        assertThat(EDITS.with(full, "grass-2", "walker", Duration.ofMinutes(60), List::size)).last().extracting(PlanStop::spotId).isEqualTo("grass-2");
+        assertThat(EDITS.with(full, "grass-2", "walker", Duration.ofMinutes(60), List::size))
+                .last()
+                .extracting(PlanStop::spotId)
+                .isEqualTo("grass-2");
     }
 }

@@ -1,12 +1,5 @@
 package lochan.core.planning.search;
 
-import lochan.core.planning.edits.DayRuns;
-import lochan.core.planning.valuation.Outcomes;
-import lochan.core.planning.valuation.Schedule;
-import lochan.core.planning.valuation.Strategy;
-import lochan.core.planning.edits.PlanCheck;
-import lochan.core.planning.valuation.PlanValuer;
-import lochan.core.planning.valuation.PlanValue;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -19,17 +12,24 @@ import java.util.Set;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.competition.BagLog;
-import lochan.core.event.Event;
 import lochan.core.event.CompetitionDay;
+import lochan.core.event.Event;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.plan.Plan;
-import lochan.core.plan.PlanStop;
-import lochan.core.practice.ForecastPeriod;
+import lochan.core.lake.Runs;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
-import lochan.core.lake.Runs;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.edits.PlanCheck;
+import lochan.core.planning.valuation.Outcomes;
+import lochan.core.planning.valuation.PlanValue;
+import lochan.core.planning.valuation.PlanValuer;
+import lochan.core.planning.valuation.Schedule;
+import lochan.core.planning.valuation.Strategy;
+import lochan.core.practice.ForecastPeriod;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -40,6 +40,7 @@ class DayPlannerTest {
     private static final Assumptions.Planning PLANNING = Assumptions.DEFAULTS.planning();
     /** As many as the last look of the search goes by, so that search and enumeration see the same days. */
     private static final int SCENARIOS = 160;
+
     private static final int ROUNDS = 12;
 
     private static ScenarioSet set(EventData event) {
@@ -62,23 +63,36 @@ class DayPlannerTest {
     private static EventData shortened(EventData e, int hours) {
         Event b = e.event();
         CompetitionDay first = b.days().getFirst();
-        List<CompetitionDay> days = List.of(new CompetitionDay(first.date(), first.start(), first.start().plus(Duration.ofHours(hours))));
+        List<CompetitionDay> days = List.of(
+                new CompetitionDay(first.date(), first.start(), first.start().plus(Duration.ofHours(hours))));
         return Sample.event(b.withDays(days), e.spots(), e.stops());
     }
 
     /** All orders of so many cells with stays of so many quarters of an hour, as far as the day allows. */
-    private static double enumerated(EventData event, PlanValuer valuer, List<Cell> cells, List<PlanStop> stops, int depth) {
+    private static double enumerated(
+            EventData event, PlanValuer valuer, List<Cell> cells, List<PlanStop> stops, int depth) {
         double best = valuer.formula(stops);
         for (Cell cell : depth == 0 ? List.<Cell>of() : cells) {
             Instant start = event.days().getFirst().start();
             Instant from = stops.isEmpty() ? start : stops.getLast().leave();
-            Position here = stops.isEmpty() ? event.launch() : event.spot(stops.getLast().spotId()).orElseThrow().position();
-            Duration run = runs(event).runAndSetUp(here, event.spot(cell.spotId()).orElseThrow().position()).orElseThrow();
-            Instant arrive = start.plusSeconds(300 * Math.ceilDiv(Duration.between(start, from.plus(run)).toSeconds(), 300L));
+            Position here = stops.isEmpty()
+                    ? event.launch()
+                    : event.spot(stops.getLast().spotId()).orElseThrow().position();
+            Duration run = runs(event)
+                    .runAndSetUp(here, event.spot(cell.spotId()).orElseThrow().position())
+                    .orElseThrow();
+            Instant arrive = start.plusSeconds(
+                    300 * Math.ceilDiv(Duration.between(start, from.plus(run)).toSeconds(), 300L));
             List<PlanStop> more = new ArrayList<>(stops);
             more.add(null);
             for (int quarters = 1; quarters <= 16; quarters++) {
-                more.set(stops.size(), new PlanStop(cell.spotId(), cell.presentationId(), arrive, arrive.plus(Duration.ofMinutes(15L * quarters))));
+                more.set(
+                        stops.size(),
+                        new PlanStop(
+                                cell.spotId(),
+                                cell.presentationId(),
+                                arrive,
+                                arrive.plus(Duration.ofMinutes(15L * quarters))));
                 if (!isHome(event, more)) {
                     break;
                 }
@@ -89,7 +103,8 @@ class DayPlannerTest {
     }
 
     private static boolean isHome(EventData event, List<PlanStop> stops) {
-        return PlanCheck.legs(event, new Plan(1, "", stops), PLANNING, DayRuns.always(runs(event))).stream().allMatch(l -> l.reachable() && l.shortMinutes() <= 0);
+        return PlanCheck.legs(event, new Plan(1, "", stops), PLANNING, DayRuns.always(runs(event))).stream()
+                .allMatch(l -> l.reachable() && l.shortMinutes() <= 0);
     }
 
     @ParameterizedTest
@@ -100,8 +115,10 @@ class DayPlannerTest {
 
         List<PlanStop> stops = plan(event, DayPlanner.Wishes.of(Strategy.BALANCED), 1);
 
-        assertThat(grams(event, stops)).isPositive()
-                .isGreaterThanOrEqualTo(0.99 * enumerated(event, new PlanValuer(set), set.model().cells(), List.of(), 2));
+        assertThat(grams(event, stops))
+                .isPositive()
+                .isGreaterThanOrEqualTo(0.99
+                        * enumerated(event, new PlanValuer(set), set.model().cells(), List.of(), 2));
     }
 
     @ParameterizedTest
@@ -114,7 +131,8 @@ class DayPlannerTest {
 
         List<PlanStop> stops = plan(event, wishes, 9);
 
-        assertThat(stops).contains(locked).hasSizeGreaterThan(1).noneMatch(s -> s.spotId().equals("grass-2"));
+        assertThat(stops).contains(locked).hasSizeGreaterThan(1).noneMatch(s -> s.spotId()
+                .equals("grass-2"));
         assertThat(PlanCheck.check(event, new Plan(1, "", stops))).isEmpty();
         assertThat(isHome(event, stops)).isTrue();
         assertThat(plan(event, wishes, 9)).isEqualTo(stops);
@@ -129,7 +147,10 @@ class DayPlannerTest {
         double before = 0;
         for (int rounds : new int[] {1, 3, 9}) {
             List<PlanStop> stops = planner.plan(rounds, i -> true);
-            double score = strategy.score(new PlanValuer(set).outcomes(Schedule.segments(stops, set.model().bins()), set.count(), true), event.rules().targetGrams());
+            double score = strategy.score(
+                    new PlanValuer(set)
+                            .outcomes(Schedule.segments(stops, set.model().bins()), set.count(), true),
+                    event.rules().targetGrams());
             assertThat(score).as(rounds + " rounds").isGreaterThanOrEqualTo(before - 1e-9 * before);
             before = score;
         }
@@ -140,7 +161,9 @@ class DayPlannerTest {
     @Test
     void aSearchToldToStopGivesWhatItHas() {
         EventData event = Sample.practiced(5, 3);
-        List<PlanStop> stops = new DayPlanner(set(event), DayRuns.always(runs(event)), DayPlanner.Wishes.of(Strategy.BALANCED), 1).plan(1000, i -> i < 2);
+        List<PlanStop> stops = new DayPlanner(
+                        set(event), DayRuns.always(runs(event)), DayPlanner.Wishes.of(Strategy.BALANCED), 1)
+                .plan(1000, i -> i < 2);
 
         assertThat(stops).isNotEmpty();
         assertThat(isHome(event, stops)).isTrue();
@@ -151,11 +174,15 @@ class DayPlannerTest {
         EventData dry = Sample.practiced(5, 3);
         Instant from = Sample.at("06-05T09:00");
         Instant to = Sample.at("06-05T11:00");
-        EventData event = dry.toBuilder().forecast(List.of(new ForecastPeriod(from, to, null, null, null, null, null, true))).build();
+        EventData event = dry.toBuilder()
+                .forecast(List.of(new ForecastPeriod(from, to, null, null, null, null, null, true)))
+                .build();
 
         List<PlanStop> stops = plan(event, DayPlanner.Wishes.of(Strategy.BALANCED), 2);
 
-        assertThat(stops).isNotEmpty().noneMatch(s -> s.arrive().isBefore(to) && s.leave().isAfter(from));
+        assertThat(stops)
+                .isNotEmpty()
+                .noneMatch(s -> s.arrive().isBefore(to) && s.leave().isAfter(from));
     }
 
     @Test
@@ -171,17 +198,21 @@ class DayPlannerTest {
     void chancesAreThoseOfSimulatedDays() {
         EventData event = Sample.practiced(5, 3);
         ScenarioSet set = new ScenarioSet(new DayModel(event, 1, Assumptions.DEFAULTS), 2000, 5);
-        List<PlanStop> stops = List.of(new PlanStop("grass-1", "swim-jig", Sample.at("06-05T06:20"), Sample.at("06-05T09:00")),
+        List<PlanStop> stops = List.of(
+                new PlanStop("grass-1", "swim-jig", Sample.at("06-05T06:20"), Sample.at("06-05T09:00")),
                 new PlanStop("ledge-1", "walker", Sample.at("06-05T09:30"), Sample.at("06-05T13:00")));
         PlanValue simulated = new PlanValuer(set).value(stops, 200_000);
-        Outcomes outcomes = new PlanValuer(set).outcomes(Schedule.segments(stops, set.model().bins()), set.count(), true);
+        Outcomes outcomes = new PlanValuer(set)
+                .outcomes(Schedule.segments(stops, set.model().bins()), set.count(), true);
 
         assertThat(outcomes.mean()).isCloseTo(simulated.simulatedGrams(), within(0.02 * simulated.simulatedGrams()));
         assertThat(outcomes.chanceOfLimit()).isCloseTo(simulated.chanceOfLimit(), within(0.02));
         assertThat(outcomes.chanceOf(event.rules().targetGrams())).isCloseTo(simulated.chanceOfTarget(), within(0.03));
         assertThat(outcomes.chanceOf(simulated.p50())).isCloseTo(0.5, within(0.04));
         assertThat(outcomes.chanceOf(simulated.p90())).isCloseTo(0.1, within(0.03));
-        assertThat(outcomes.meanOfBest(0.25)).isGreaterThan(outcomes.meanOfBest(0.5)).isGreaterThan(outcomes.mean());
+        assertThat(outcomes.meanOfBest(0.25))
+                .isGreaterThan(outcomes.meanOfBest(0.5))
+                .isGreaterThan(outcomes.mean());
         assertThat(outcomes.meanOfBest(1)).isCloseTo(outcomes.mean(), within(0.03 * outcomes.mean()));
     }
 
@@ -197,10 +228,14 @@ class DayPlannerTest {
         }
         Position here = event.spots().getLast().position();
         DayStart rest = DayStart.now(model, now, here, log.bag(1));
-        List<PlanStop> stops = new DayPlanner(set, DayRuns.always(runs(event)), rest, DayPlanner.Wishes.of(Strategy.BALANCED), 1).plan(ROUNDS, i -> true);
+        List<PlanStop> stops = new DayPlanner(
+                        set, DayRuns.always(runs(event)), rest, DayPlanner.Wishes.of(Strategy.BALANCED), 1)
+                .plan(ROUNDS, i -> true);
         assertThat(rest.at()).isEqualTo(Sample.at("06-05T10:05"));
         assertThat(stops).isNotEmpty().allSatisfy(s -> assertThat(s.arrive()).isAfterOrEqualTo(rest.at()));
-        Duration way = runs(event).runAndSetUp(here, model.spot(stops.getFirst().spotId()).position()).orElseThrow();
+        Duration way = runs(event)
+                .runAndSetUp(here, model.spot(stops.getFirst().spotId()).position())
+                .orElseThrow();
         assertThat(stops.getFirst().arrive()).isAfterOrEqualTo(rest.at().plus(way));
         assertThat(new PlanValuer(set, log.bag(1)).formula(stops)).isGreaterThan(7500);
     }

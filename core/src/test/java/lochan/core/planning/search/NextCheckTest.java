@@ -1,7 +1,5 @@
 package lochan.core.planning.search;
 
-import lochan.core.planning.edits.DayRuns;
-import lochan.core.planning.valuation.Strategy;
 import static lochan.core.Sample.at;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -13,12 +11,14 @@ import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.event.Boat;
 import lochan.core.eventdata.EventData;
-import lochan.core.plan.PlanStop;
+import lochan.core.lake.Runs;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
-import lochan.core.lake.Runs;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.valuation.Strategy;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -51,7 +51,9 @@ class NextCheckTest {
             assertThat(l.chanceOfNothing()).isBetween(0.0, 1.0);
         });
         assertThat(looks).extracting(NextCheck.Look::grams).isSortedAccordingTo(java.util.Comparator.reverseOrder());
-        assertThat(check.of(check.promising(4), at("06-04T08:00"), done -> true)).as("the same each time").isEqualTo(looks);
+        assertThat(check.of(check.promising(4), at("06-04T08:00"), done -> true))
+                .as("the same each time")
+                .isEqualTo(looks);
     }
 
     @Test
@@ -59,7 +61,8 @@ class NextCheckTest {
         EventData event = Sample.practiced(5, 1);
         NextCheck check = check(event, NextCheckTest::searched);
 
-        assertThat(check.of(check.promising(4), at("06-04T08:00"), done -> done < 2)).hasSize(2);
+        assertThat(check.of(check.promising(4), at("06-04T08:00"), done -> done < 2))
+                .hasSize(2);
     }
 
     /** A planner that never changes its mind learns nothing. */
@@ -68,7 +71,11 @@ class NextCheckTest {
         EventData event = Sample.practiced(5, 1);
         List<PlanStop> stubborn = searched(new ScenarioSet(new DayModel(event, 1, Assumptions.DEFAULTS), 40, 7));
 
-        assertThat(check(event, set -> stubborn).of(List.of(new Cell("grass-3", "walker")), at("06-04T08:00"), done -> true).getFirst().grams()).isCloseTo(0, within(1e-9));
+        assertThat(check(event, set -> stubborn)
+                        .of(List.of(new Cell("grass-3", "walker")), at("06-04T08:00"), done -> true)
+                        .getFirst()
+                        .grams())
+                .isCloseTo(0, within(1e-9));
     }
 
     @Test
@@ -77,18 +84,25 @@ class NextCheckTest {
         DayModel model = new DayModel(event, 1, Assumptions.DEFAULTS);
         Cell cell = new Cell("grass-3", "walker");
         GammaRate rate = model.rates(6).rate(cell, model.pattern(cell));
-        NextCheck.Look look = check(event, NextCheckTest::searched).of(List.of(cell), at("06-04T08:00"), done -> true).getFirst();
+        NextCheck.Look look = check(event, NextCheckTest::searched)
+                .of(List.of(cell), at("06-04T08:00"), done -> true)
+                .getFirst();
 
-        assertThat(look.chanceOfNothing()).isCloseTo(Math.pow(rate.rate() / (rate.rate() + 0.5), rate.shape()), within(1e-12));
+        assertThat(look.chanceOfNothing())
+                .isCloseTo(Math.pow(rate.rate() / (rate.rate() + 0.5), rate.shape()), within(1e-12));
         assertThat(look.untriedOfKind()).isBetween(0, 3);
     }
 
     @Test
     void waterNeverFishedIsTheMostPromising() {
         EventData event = Sample.practiced(5, 2);
-        List<lochan.core.practice.PracticeStop> without = event.stops().stream().filter(s -> !s.spotId().equals("grass-3")).toList();
+        List<lochan.core.practice.PracticeStop> without = event.stops().stream()
+                .filter(s -> !s.spotId().equals("grass-3"))
+                .toList();
         EventData unfished = Sample.event(event.event(), event.spots(), without);
 
-        assertThat(check(unfished, NextCheckTest::searched).promising(2)).extracting(Cell::spotId).contains("grass-3");
+        assertThat(check(unfished, NextCheckTest::searched).promising(2))
+                .extracting(Cell::spotId)
+                .contains("grass-3");
     }
 }

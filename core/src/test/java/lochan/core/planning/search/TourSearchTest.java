@@ -15,8 +15,14 @@ class TourSearchTest {
 
     private static Orienteering scattered(int nodes, double budget, long seed) {
         Random random = new Random(seed);
-        return new Orienteering(budget, IntStream.range(0, nodes).mapToObj(i -> new Orienteering.Node(10 * random.nextDouble(), 10 * random.nextDouble(),
-                i < 2 ? 0 : 5 * (1 + random.nextInt(6)))).toList());
+        return new Orienteering(
+                budget,
+                IntStream.range(0, nodes)
+                        .mapToObj(i -> new Orienteering.Node(
+                                10 * random.nextDouble(),
+                                10 * random.nextDouble(),
+                                i < 2 ? 0 : 5 * (1 + random.nextInt(6))))
+                        .toList());
     }
 
     /** The best score of all orders of all choices. */
@@ -39,7 +45,8 @@ class TourSearchTest {
     void findsWhatEnumerationFinds(long seed) {
         Orienteering o = scattered(10, 22, seed);
 
-        TourSearch.Result found = new TourSearch(o, List.of(), seed).rounds(60, i -> true).best();
+        TourSearch.Result found =
+                new TourSearch(o, List.of(), seed).rounds(60, i -> true).best();
 
         assertThat(found.value()).isEqualTo(enumerated(o, List.of(), 0));
         assertThat(o.length(found.tour())).isLessThanOrEqualTo(22);
@@ -50,20 +57,27 @@ class TourSearchTest {
         Orienteering o = scattered(30, 40, 9);
         double before = 0;
         for (int rounds : new int[] {1, 5, 20, 80}) {
-            TourSearch.Result found = new TourSearch(o, List.of(), 4).rounds(rounds, i -> true).best();
-            assertThat(new TourSearch(o, List.of(), 4).rounds(rounds, i -> true).best()).isEqualTo(found);
+            TourSearch.Result found =
+                    new TourSearch(o, List.of(), 4).rounds(rounds, i -> true).best();
+            assertThat(new TourSearch(o, List.of(), 4).rounds(rounds, i -> true).best())
+                    .isEqualTo(found);
             assertThat(found.value()).isGreaterThanOrEqualTo(before);
             before = found.value();
         }
-        assertThat(new TourSearch(o, List.of(), 4).rounds(1000, i -> i < 5).best()).as("stopped").isEqualTo(
-                new TourSearch(o, List.of(), 4).rounds(5, i -> true).best());
+        assertThat(new TourSearch(o, List.of(), 4).rounds(1000, i -> i < 5).best())
+                .as("stopped")
+                .isEqualTo(new TourSearch(o, List.of(), 4).rounds(5, i -> true).best());
     }
 
     @Test
     void anEndOutOfReachAndTooMuchGivenAreRefused() {
-        assertThatThrownBy(() -> scattered(5, 0.1, 1)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("farther");
+        assertThatThrownBy(() -> scattered(5, 0.1, 1))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("farther");
         Orienteering o = scattered(10, 12, 1);
         List<Visit> all = IntStream.range(0, 8).mapToObj(i -> new Visit(i, 0)).toList();
-        assertThatThrownBy(() -> new TourSearch(o, all, 1)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("do not fit");
+        assertThatThrownBy(() -> new TourSearch(o, all, 1))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("do not fit");
     }
 }

@@ -10,9 +10,9 @@ import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.eventdata.EventData;
-import lochan.core.plan.PlanStop;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.plan.PlanStop;
 import org.junit.jupiter.api.Test;
 
 class CalibrationTest {
@@ -26,7 +26,9 @@ class CalibrationTest {
         assertThat(after().factor()).isCloseTo(0.8, within(1e-12));
         assertThat(after(new Calibration.Result(5000, 5000)).factor()).isCloseTo(Math.pow(0.8, 0.8), within(1e-12));
         Calibration.Result half = new Calibration.Result(3000, 6000);
-        assertThat(Calibration.of(Collections.nCopies(400, half), Assumptions.DEFAULTS.projection()).factor()).isCloseTo(0.5, within(0.005));
+        assertThat(Calibration.of(Collections.nCopies(400, half), Assumptions.DEFAULTS.projection())
+                        .factor())
+                .isCloseTo(0.5, within(0.005));
     }
 
     @Test

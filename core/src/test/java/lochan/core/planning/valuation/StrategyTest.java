@@ -8,8 +8,11 @@ import org.junit.jupiter.api.Test;
 class StrategyTest {
 
     /** Two kinds of days: one sure, one that is great or nothing. */
-    private static final Outcomes SURE = new Outcomes(new double[] {3000, 3000}, new double[] {200, 200}, new double[] {0.9, 0.9}, new double[] {6, 6});
-    private static final Outcomes WILD = new Outcomes(new double[] {500, 5300}, new double[] {200, 200}, new double[] {0.1, 0.99}, new double[] {1, 12});
+    private static final Outcomes SURE = new Outcomes(
+            new double[] {3000, 3000}, new double[] {200, 200}, new double[] {0.9, 0.9}, new double[] {6, 6});
+
+    private static final Outcomes WILD = new Outcomes(
+            new double[] {500, 5300}, new double[] {200, 200}, new double[] {0.1, 0.99}, new double[] {1, 12});
 
     @Test
     void eachStancePrefersWhatItIsFor() {

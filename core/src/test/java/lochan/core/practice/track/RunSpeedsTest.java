@@ -15,8 +15,16 @@ class RunSpeedsTest {
 
     @Test
     void aClassOfWindHasTheMedianOfItsRunsByTheirWay() {
-        RunSpeeds speeds = RunSpeeds.of(List.of(run(4000, 19, 1.0), run(3000, 18, 2.0), run(600, 5, 1.5), run(2000, 16, 5.0), run(3000, 11, 8.0),
-                run(100, 3, 8.0), run(9000, 25, null)), 6.7);
+        RunSpeeds speeds = RunSpeeds.of(
+                List.of(
+                        run(4000, 19, 1.0),
+                        run(3000, 18, 2.0),
+                        run(600, 5, 1.5),
+                        run(2000, 16, 5.0),
+                        run(3000, 11, 8.0),
+                        run(100, 3, 8.0),
+                        run(9000, 25, null)),
+                6.7);
 
         assertThat(speeds.classes()).extracting(RunSpeeds.WindClass::fromMps).containsExactly(0.0, 4.5, 6.7);
         assertThat(speeds.classes()).extracting(RunSpeeds.WindClass::mps).containsExactly(19.0, 16.0, 11.0);

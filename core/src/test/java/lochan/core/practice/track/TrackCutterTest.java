@@ -57,7 +57,8 @@ class TrackCutterTest {
         }
 
         static Position at(double east, double north) {
-            return new Position(Sample.LAUNCH.lat() + north / Position.METRES_PER_DEGREE,
+            return new Position(
+                    Sample.LAUNCH.lat() + north / Position.METRES_PER_DEGREE,
                     Sample.LAUNCH.lon() + east / Position.metresPerDegreeEast(Sample.LAUNCH.lat()));
         }
 
@@ -110,7 +111,8 @@ class TrackCutterTest {
         Random random = new Random(seed);
         Day day = new Day(seed, 3, 1 + seed % 3);
         for (int i = 0; i < 10; i++) {
-            day.run(random.nextInt(8000) - 4000, random.nextInt(8000) - 4000, 8 + random.nextInt(12)).fish(8 + random.nextInt(60));
+            day.run(random.nextInt(8000) - 4000, random.nextInt(8000) - 4000, 8 + random.nextInt(12))
+                    .fish(8 + random.nextInt(60));
         }
         Track track = TrackCutter.cut(day.fixes, List.of());
 
@@ -120,7 +122,8 @@ class TrackCutterTest {
             Track.Stop found = track.stops().get(i);
             assertThat(Duration.between(truth.start(), found.start()).abs()).isLessThan(Duration.ofMinutes(1));
             assertThat(Duration.between(truth.end(), found.end()).abs()).isLessThan(Duration.ofMinutes(1));
-            assertThat(found.length().toSeconds() / (double) truth.length().toSeconds()).isCloseTo(1, within(0.05));
+            assertThat(found.length().toSeconds() / (double) truth.length().toSeconds())
+                    .isCloseTo(1, within(0.05));
             assertThat(found.centre().metresTo(truth.centre())).isLessThan(80);
         }
         assertThat(track.runs()).hasSize(10).allSatisfy(r -> assertThat(r.mps()).isBetween(7.0, 21.0));
@@ -129,7 +132,8 @@ class TrackCutterTest {
     /** Most of the way at full speed, as much time in a slow zone: the way counts, not the time. */
     @Test
     void aCruiseIsNotSlowedByCrawlingOutOfASlowZone() {
-        Track track = TrackCutter.cut(new Day(4, 2, 1).fish(6).run(300, 0, 2.2).run(4000, 0, 18).fish(6).fixes, List.of());
+        Track track = TrackCutter.cut(
+                new Day(4, 2, 1).fish(6).run(300, 0, 2.2).run(4000, 0, 18).fish(6).fixes, List.of());
 
         assertThat(track.runs()).singleElement().satisfies(r -> {
             assertThat(r.cruiseMps()).isCloseTo(18, within(0.9));
@@ -139,7 +143,14 @@ class TrackCutterTest {
 
     @Test
     void aGapMakesNoStopAndEndsOne() {
-        Day day = new Day(1, 2, 1).fish(20).silence(600).fish(15).run(3000, 0, 15).silence(1800).run(4000, 0, 15).fish(10);
+        Day day = new Day(1, 2, 1)
+                .fish(20)
+                .silence(600)
+                .fish(15)
+                .run(3000, 0, 15)
+                .silence(1800)
+                .run(4000, 0, 15)
+                .fish(10);
         Track track = TrackCutter.cut(day.fixes, List.of());
 
         assertThat(track.gaps()).hasSize(2);
@@ -150,7 +161,8 @@ class TrackCutterTest {
 
     @Test
     void aShortHaltIsNoStopAndAShortDashDoesNotEndOne() {
-        Track halt = TrackCutter.cut(new Day(1, 2, 1).run(2000, 0, 15).fish(3).run(4000, 0, 15).fish(12).fixes, List.of());
+        Track halt = TrackCutter.cut(
+                new Day(1, 2, 1).run(2000, 0, 15).fish(3).run(4000, 0, 15).fish(12).fixes, List.of());
         assertThat(halt.stops()).hasSize(1);
 
         Track dash = TrackCutter.cut(new Day(1, 2, 1).fish(12).run(60, 0, 3).fish(12).fixes, List.of());
@@ -192,7 +204,9 @@ class TrackCutterTest {
     void timeRunsForwards() {
         List<Fix> fixes = List.of(new Fix(MORNING, Sample.LAUNCH), new Fix(MORNING.minusSeconds(1), Sample.LAUNCH));
 
-        assertThatThrownBy(() -> TrackCutter.cut(fixes, List.of())).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("backwards");
+        assertThatThrownBy(() -> TrackCutter.cut(fixes, List.of()))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("backwards");
         assertThat(TrackCutter.cut(List.of(), List.of()).stops()).isEmpty();
     }
 }

@@ -23,15 +23,21 @@ class TrackPlacingTest {
     @Test
     void aLoggedStopIsTheTracksStopItSharesMostTimeWith() {
         PracticeStop logged = Sample.stop("hand", "grass-1", "06-03T06:00", "06-03T07:00", List.of("walker"));
-        List<Track.Stop> track = List.of(seen("06-03T05:50", "06-03T06:15"), seen("06-03T06:20", "06-03T06:58"), seen("06-03T09:00", "06-03T10:00"));
+        List<Track.Stop> track = List.of(
+                seen("06-03T05:50", "06-03T06:15"),
+                seen("06-03T06:20", "06-03T06:58"),
+                seen("06-03T09:00", "06-03T10:00"));
 
-        assertThat(TrackPlacing.matches(track, List.of(logged))).containsOnlyKeys(1).containsEntry(1, logged);
+        assertThat(TrackPlacing.matches(track, List.of(logged)))
+                .containsOnlyKeys(1)
+                .containsEntry(1, logged);
     }
 
     /** One stop left open all morning: its bites go where the boat was. */
     @Test
     void bitesGoToTheStopThatHoldsTheirTime() {
-        PracticeStop logged = Sample.stop("hand", "grass-1", "06-03T06:00", "06-03T09:00", List.of("walker"), EARLY, LATER, UNTIMED);
+        PracticeStop logged =
+                Sample.stop("hand", "grass-1", "06-03T06:00", "06-03T09:00", List.of("walker"), EARLY, LATER, UNTIMED);
         PracticeStop first = Sample.stop("hand", "grass-1", "06-03T06:02", "06-03T07:00", List.of());
         PracticeStop second = Sample.stop("track-2", "grass-2", "06-03T08:00", "06-03T08:45", List.of("swim-jig"));
         TrackPlacing.Result placed = TrackPlacing.place(List.of(logged), List.of(first, second));
@@ -44,14 +50,18 @@ class TrackPlacingTest {
             assertThat(s.bites()).containsExactly(EARLY, UNTIMED);
         });
         assertThat(placed.stops().get(1).bites()).containsExactly(LATER.on("walker"));
-        assertThat(placed.stops().get(1).presentations()).extracting(PresentationTime::presentationId).containsExactly("swim-jig", "walker");
+        assertThat(placed.stops().get(1).presentations())
+                .extracting(PresentationTime::presentationId)
+                .containsExactly("swim-jig", "walker");
         assertThat(placed.moved()).containsExactly(new TrackPlacing.BiteMove("hand", 1, "track-2"));
     }
 
     @Test
     void aStopReachesAsFarAsTheBitesThatNoOtherHolds() {
-        PracticeStop logged = Sample.stop("hand", "grass-1", "06-03T06:00", "06-03T09:00", List.of("walker"), EARLY, LATER);
-        TrackPlacing.Result placed = TrackPlacing.place(List.of(logged), List.of(Sample.stop("hand", "grass-1", "06-03T06:30", "06-03T08:00", List.of())));
+        PracticeStop logged =
+                Sample.stop("hand", "grass-1", "06-03T06:00", "06-03T09:00", List.of("walker"), EARLY, LATER);
+        TrackPlacing.Result placed = TrackPlacing.place(
+                List.of(logged), List.of(Sample.stop("hand", "grass-1", "06-03T06:30", "06-03T08:00", List.of())));
 
         assertThat(placed.moved()).isEmpty();
         assertThat(placed.stops()).singleElement().satisfies(s -> {
