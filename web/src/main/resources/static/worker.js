@@ -3,20 +3,39 @@
 const PARTS = 'lochan-parts';
 const PAGES = 'lochan-pages';
 const PATIENCE_MILLIS = 3000;
-const OF_PARTS = ['/assets/lochan.css', '/assets/cairn.svg', '/assets/lochan.webmanifest', '/js/app.js', '/js/leaving.js', '/js/sign-out.js', '/js/work.js', '/js/boat.js', '/js/fill.js', '/js/outbox.js', '/js/boat/bag.js',
-  ...['latin', 'latin-ext'].flatMap((script) => [400, 600, 700].map((weight) => `/assets/fonts/source-sans-3-${script}-${weight}-normal.woff2`))];
+const OF_PARTS = [
+  '/assets/lochan.css',
+  '/assets/cairn.svg',
+  '/assets/lochan.webmanifest',
+  '/js/app.js',
+  '/js/leaving.js',
+  '/js/sign-out.js',
+  '/js/work.js',
+  '/js/boat.js',
+  '/js/fill.js',
+  '/js/outbox.js',
+  '/js/boat/bag.js',
+  ...['latin', 'latin-ext'].flatMap((script) =>
+    [400, 600, 700].map((weight) => `/assets/fonts/source-sans-3-${script}-${weight}-normal.woff2`),
+  ),
+];
 const COMPETITION = /^\/events\/\d+\/competition$/;
 
 self.addEventListener('install', (event) => {
   self.skipWaiting();
-  event.waitUntil(caches.open(PARTS).then((cache) => cache.addAll(OF_PARTS.map((path) => new Request(path, { credentials: 'omit' })))));
+  event.waitUntil(
+    caches
+      .open(PARTS)
+      .then((cache) => cache.addAll(OF_PARTS.map((path) => new Request(path, { credentials: 'omit' })))),
+  );
 });
 
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
 
 /** The event's page is kept the evening before, whichever of its pages is looked at. */
 self.addEventListener('message', (event) => {
-  if (typeof event.data?.keep === 'string' && COMPETITION.test(event.data.keep)) event.waitUntil(kept(new Request(event.data.keep, { credentials: 'same-origin' })).catch(() => {}));
+  if (typeof event.data?.keep === 'string' && COMPETITION.test(event.data.keep))
+    event.waitUntil(kept(new Request(event.data.keep, { credentials: 'same-origin' })).catch(() => {}));
 });
 
 self.addEventListener('fetch', (event) => {
@@ -57,7 +76,9 @@ async function page(request, url) {
 
 /** Tells the page that it comes from the device; until its script is ready a tap would go to a server that is away. */
 async function marked(known) {
-  return new Response((await known.text()).replace(' data-boat=', ' data-kept="true" inert data-boat='), { headers: known.headers });
+  return new Response((await known.text()).replace(' data-boat=', ' data-kept="true" inert data-boat='), {
+    headers: known.headers,
+  });
 }
 
 function tooLong() {
@@ -67,8 +88,16 @@ function tooLong() {
 /** What is said of a page that needs the server, with what works without it. */
 async function away() {
   const pages = await (await caches.open(PAGES)).keys();
-  const links = pages.map((one) => new URL(one.url).pathname).map((path) => `<li><a class="button" href="${path}">Competition of event ${path.split('/')[2]}</a></li>`).join('');
-  const works = links ? `<p>Kept on this device, working without a signal:</p><ul class="grid gap-2">${links}</ul>` : '<p>Nothing is kept on this device yet: open the Competition page once while the server can be reached.</p>';
-  return new Response(`<!DOCTYPE html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>No signal · Lochan</title><link rel="stylesheet" href="/assets/lochan.css"></head>
-<body><main class="page"><section class="sheet grid gap-3"><h1>The server cannot be reached</h1><p>This page needs it. Nothing you logged is lost.</p>${works}</section></main></body></html>`, { headers: { 'Content-Type': 'text/html; charset=utf-8' } });
+  const links = pages
+    .map((one) => new URL(one.url).pathname)
+    .map((path) => `<li><a class="button" href="${path}">Competition of event ${path.split('/')[2]}</a></li>`)
+    .join('');
+  const works = links
+    ? `<p>Kept on this device, working without a signal:</p><ul class="grid gap-2">${links}</ul>`
+    : '<p>Nothing is kept on this device yet: open the Competition page once while the server can be reached.</p>';
+  return new Response(
+    `<!DOCTYPE html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>No signal · Lochan</title><link rel="stylesheet" href="/assets/lochan.css"></head>
+<body><main class="page"><section class="sheet grid gap-3"><h1>The server cannot be reached</h1><p>This page needs it. Nothing you logged is lost.</p>${works}</section></main></body></html>`,
+    { headers: { 'Content-Type': 'text/html; charset=utf-8' } },
+  );
 }

@@ -44,10 +44,10 @@ public final class Intake {
     }
 
     private static boolean isPlain(int c) {
-        boolean control = c < ' ' && c != '\n' && c != '\t' && c != '\r' || c >= DELETE && c <= LAST_CONTROL;
+        boolean control = (c < ' ' && c != '\n' && c != '\t' && c != '\r') || (c >= DELETE && c <= LAST_CONTROL);
         boolean half = c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE;
-        boolean none = (c & PLANE) >= NO_CHARACTER || c >= 0xFDD0 && c <= 0xFDEF;
-        boolean turning = c >= 0x202A && c <= 0x202E || c >= 0x2066 && c <= 0x2069;
+        boolean none = (c & PLANE) >= NO_CHARACTER || (c >= 0xFDD0 && c <= 0xFDEF);
+        boolean turning = (c >= 0x202A && c <= 0x202E) || (c >= 0x2066 && c <= 0x2069);
         return !control && !half && !none && !turning;
     }
 

@@ -443,7 +443,7 @@ public final class EventFileReader {
 
     private Bite bite(JsonFields f, Event event, java.time.Instant start, java.time.Instant end) {
         java.time.Instant at = f.timeOrNull("at");
-        if (at != null && (at.isBefore(start) || end != null && at.isAfter(end))) {
+        if (at != null && (at.isBefore(start) || (end != null && at.isAfter(end)))) {
             f.problem("at", "the bite lies outside its stop, expected a time in it, or null");
         }
         Species species = species(f, event);
@@ -551,7 +551,7 @@ public final class EventFileReader {
                         f.numberOrNull("mm", 1e-6, 1500),
                         reference(f, "spot", spotIds, false),
                         reference(f, "presentation", presentationIds, false),
-                        f.truthOrNull("alive") instanceof Boolean alive ? alive : true,
+                        !Boolean.FALSE.equals(f.truthOrNull("alive")),
                         f.shortText("tag", 40),
                         f.shortText("entered", LONGEST_ENTERED));
             case "balance" -> new Entry.Balance(id, at, f.id("heavier"), f.id("lighter"));

@@ -111,7 +111,9 @@ final class LakeJson {
         String type = f.text("type");
         JsonNode coordinates = f.raw("coordinates");
         f.keepUnknown();
-        if (coordinates == null || !coordinates.isArray() || !type.equals("Polygon") && !type.equals("MultiPolygon")) {
+        if (coordinates == null
+                || !coordinates.isArray()
+                || (!type.equals("Polygon") && !type.equals("MultiPolygon"))) {
             f.problem("", "found type \"" + type + "\", expected a GeoJSON Polygon or MultiPolygon with coordinates");
             return List.of();
         }
@@ -199,10 +201,10 @@ final class LakeJson {
                 properties.put("name", name.apply(areas.get(i)));
             }
             more.accept(properties, areas.get(i));
-            ObjectNode feature = features.addObject().put("type", "Feature");
+            ObjectNode feature = JsonNodeFactory.instance.objectNode().put("type", "Feature");
             feature.set("properties", unknown.apply(properties, at + "/properties"));
             feature.set("geometry", unknown.apply(geometry(geometry.apply(areas.get(i))), at + "/geometry"));
-            unknown.apply(feature, at);
+            features.add(unknown.apply(feature, at));
         }
         return unknown.apply(collection, pointer);
     }

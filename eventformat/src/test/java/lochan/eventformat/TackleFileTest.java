@@ -90,7 +90,7 @@ class TackleFileTest {
                     new WaterSlice(middle, middle, 0, null),
                     a);
             boolean surface = lure.motion() instanceof lochan.core.tackle.Motion.Surface;
-            assertThat(path.zoneShare() > 0.1 || surface && path.deepestM() == 0)
+            assertThat(path.zoneShare() > 0.1 || (surface && path.deepestM() == 0))
                     .as(lure.id() + " in " + middle + " m: " + path.zoneShare())
                     .isTrue();
         }

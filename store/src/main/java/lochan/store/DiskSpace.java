@@ -30,9 +30,9 @@ public final class DiskSpace {
     static boolean isMissing(Path folder, Path log) {
         try {
             return Files.getFileStore(folder).getUsableSpace() < LEAST_BYTES
-                    || Files.exists(log)
+                    || (Files.exists(log)
                             && SAID.matcher(Files.readString(log, StandardCharsets.ISO_8859_1))
-                                    .find();
+                                    .find());
         } catch (IOException e) {
             return false;
         }

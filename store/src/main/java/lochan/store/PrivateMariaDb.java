@@ -13,7 +13,6 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.nio.file.attribute.UserPrincipal;
-import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Duration;
@@ -82,7 +81,7 @@ public final class PrivateMariaDb implements AutoCloseable {
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(
                         folder.resolve("mariadb.log").toFile()))
                 .start();
-        server.onExit().thenRun(this::revive);
+        var unused = server.onExit().thenRun(this::revive);
     }
 
     /** A server that died is started again: at once, or where it dies as soon as it is started, after a while that grows. */
@@ -277,7 +276,8 @@ public final class PrivateMariaDb implements AutoCloseable {
     private void awaitAnswer() {
         Instant limit = Instant.now().plus(START_LIMIT);
         while (Instant.now().isBefore(limit) && lives()) {
-            try (Connection connection = DriverManager.getConnection(url(), user(), password())) {
+            try {
+                DriverManager.getConnection(url(), user(), password()).close();
                 return;
             } catch (SQLException notYet) {
                 pause();

@@ -123,13 +123,13 @@ public class Server {
 
     public static void main(String[] arguments) {
         boolean demo = arguments.length > 0 && arguments[0].equals("demo");
-        if (arguments.length != 1 || !demo && !arguments[0].equals("serve")) {
+        if (arguments.length != 1 || (!demo && !arguments[0].equals("serve"))) {
             System.err.println(
                     "lochan: expected one of demo, serve, rank FILE, value FILE, bag FILE, runs FILE, structure GRID, track GPX");
             System.exit(2);
         }
         Ending ending = new Ending();
-        Runtime.getRuntime().addShutdownHook(new Thread(ending::run, "stop"));
+        Runtime.getRuntime().addShutdownHook(new Thread(ending, "stop"));
         try {
             start(Wishes.of(demo, System.getenv()), ending, System.out);
         } catch (RuntimeException e) {

@@ -17,7 +17,8 @@ import org.springframework.web.servlet.AsyncHandlerInterceptor;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
-/** The clock, and the arguments of controllers. */
+/** The clock, and the arguments of controllers. The machine's time zone is the first guess for a new event, and names saved files. */
+@SuppressWarnings("JavaTimeDefaultTimeZone")
 @Configuration(proxyBeanMethods = false)
 @EnableScheduling
 class WebConfiguration {
@@ -39,7 +40,7 @@ class WebConfiguration {
             @Value("${spring.flyway.url}") String url,
             @Value("${spring.flyway.user}") String user,
             @Value("${spring.flyway.password}") String password) {
-        return flyway -> new RecordsUpgrade(backups, Clock.systemUTC()).run(flyway, url, user, password);
+        return flyway -> new RecordsUpgrade(backups, Clock.systemDefaultZone()).run(flyway, url, user, password);
     }
 
     @Bean

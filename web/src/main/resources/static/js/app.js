@@ -8,7 +8,8 @@ function runClocks() {
     const began = performance.now() - 1000 * Number(element.dataset.seconds);
     const show = () => {
       const minutes = Math.floor((performance.now() - began) / 60000);
-      element.textContent = minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
+      element.textContent =
+        minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
     };
     show();
     setInterval(show, 10000);
@@ -24,7 +25,8 @@ function offerPositions() {
       button.disabled = true;
       navigator.geolocation.getCurrentPosition(
         ({ coords }) => {
-          document.getElementById(button.dataset.boatPosition).value = `${coords.latitude.toFixed(5)}, ${coords.longitude.toFixed(5)}`;
+          document.getElementById(button.dataset.boatPosition).value =
+            `${coords.latitude.toFixed(5)}, ${coords.longitude.toFixed(5)}`;
           button.disabled = false;
         },
         () => {
@@ -56,7 +58,9 @@ function guardTaps() {
       form.dataset.sent = 'true';
     });
   }
-  window.addEventListener('pageshow', () => document.querySelectorAll('form[data-sent]').forEach((form) => delete form.dataset.sent));
+  window.addEventListener('pageshow', () =>
+    document.querySelectorAll('form[data-sent]').forEach((form) => delete form.dataset.sent),
+  );
 }
 
 /** Values noted last: a tap writes one into its field. */
@@ -81,7 +85,11 @@ function showStation() {
 function keepForOffline() {
   if (!('serviceWorker' in navigator) || !document.querySelector('form[action$="/sign-out"]')) return;
   const competition = document.querySelector('.stations a[href$="/competition"]')?.getAttribute('href');
-  navigator.serviceWorker.register('/worker.js').then(() => navigator.serviceWorker.ready).then((worker) => competition && worker.active.postMessage({ keep: competition })).catch(() => {});
+  navigator.serviceWorker
+    .register('/worker.js')
+    .then(() => navigator.serviceWorker.ready)
+    .then((worker) => competition && worker.active.postMessage({ keep: competition }))
+    .catch(() => {});
 }
 
 // A part of a page that came again has choices of its own.

@@ -63,10 +63,17 @@ class BoatPage {
     const { unsent, refused, clashes } = this.outbox.read();
     const box = this.content.querySelector('[data-unsent]');
     box.hidden = unsent.length === 0;
-    box.textContent = `No signal: ${unsent.length} ${unsent.length === 1 ? 'entry is' : 'entries are'} kept on this device and will be sent in order. The bag and its decisions stand as this device knows them.`;
+    box.textContent = `No signal: ${unsent.length} ${unsent.length === 1 ? 'entry is' : 'entries are'} kept on this device and will be sent in order. The bag counts them already.`;
     const list = this.content.querySelector('[data-clashes]');
-    list.replaceChildren(...clashes.map((clash) => this.notice(clash.words, [['I looked into the well', () => this.forget('clashes', clash)]])), ...refused.map((one) => this.notice(`Not taken: ${one.words}. ${one.message}`, [
-      ['Send it again', () => this.sendAgain(one)], ['Drop it', () => this.forget('refused', one)]])));
+    list.replaceChildren(
+      ...clashes.map((clash) => this.notice(clash.words, [['Settled', () => this.forget('clashes', clash)]])),
+      ...refused.map((one) =>
+        this.notice(`Not taken: ${one.words}. ${one.message}`, [
+          ['Send it again', () => this.sendAgain(one)],
+          ['Drop it', () => this.forget('refused', one)],
+        ]),
+      ),
+    );
   }
 
   notice(words, acts) {
@@ -75,13 +82,16 @@ class BoatPage {
     note.setAttribute('role', 'alert');
     const text = document.createElement('span');
     text.textContent = words;
-    note.append(text, ...acts.map(([label, act]) => {
-      const button = document.createElement('button');
-      button.type = 'button';
-      button.textContent = label;
-      button.addEventListener('click', act);
-      return button;
-    }));
+    note.append(
+      text,
+      ...acts.map(([label, act]) => {
+        const button = document.createElement('button');
+        button.type = 'button';
+        button.textContent = label;
+        button.addEventListener('click', act);
+        return button;
+      }),
+    );
     return note;
   }
 
@@ -117,7 +127,8 @@ class BoatPage {
   }
 
   showErrors(form, errors) {
-    const box = form.closest('section, details')?.querySelector('[data-errors]') ?? this.content.querySelector('[data-errors]');
+    const box =
+      form.closest('section, details')?.querySelector('[data-errors]') ?? this.content.querySelector('[data-errors]');
     box.hidden = errors.length === 0;
     box.textContent = errors.map((error) => error.message).join(' ');
     if (errors.length > 0) {
@@ -162,8 +173,17 @@ class BoatPage {
   async exchange() {
     const waiting = this.outbox.read().unsent.slice(0, AT_ONCE);
     const signal = AbortSignal.timeout(PATIENCE_MILLIS);
-    const answer = await fetch(`${this.root}/log`, waiting.length === 0 ? { signal, headers: { Accept: 'application/json' } }
-      : { method: 'POST', signal, headers: { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': this.token }, body: JSON.stringify({ entries: waiting }) });
+    const answer = await fetch(
+      `${this.root}/log`,
+      waiting.length === 0
+        ? { signal, headers: { Accept: 'application/json' } }
+        : {
+            method: 'POST',
+            signal,
+            headers: { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': this.token },
+            body: JSON.stringify({ entries: waiting }),
+          },
+    );
     if (answer.status === 403 || answer.redirected) {
       this.again = await this.signedIn();
       return this.again;
@@ -184,7 +204,8 @@ class BoatPage {
     }
     const box = this.content.querySelector('[data-unsent]');
     box.hidden = false;
-    box.textContent = 'You are signed out. What you log is kept on this device: sign in again on this page and it is sent.';
+    box.textContent =
+      'You are signed out. What you log is kept on this device: sign in again on this page and it is sent.';
     return false;
   }
 
@@ -199,16 +220,27 @@ class BoatPage {
       for (const entry of sent) {
         const before = kept.told[entry.id];
         if (not.has(entry.id)) {
-          kept.refused.push({ id: entry.id, entry, words: before?.words || 'an entry of this device', message: not.get(entry.id) });
+          kept.refused.push({
+            id: entry.id,
+            entry,
+            words: before?.words || 'an entry of this device',
+            message: not.get(entry.id),
+          });
         } else if (before && before.told !== decision(rows, entry.id)) {
           const line = words.get(entry.id);
-          kept.clashes.push({ id: entry.id, words: `Conflict: this device said “${before.words || 'nothing'}” of ${line?.what ?? 'an entry'} at ${line?.time ?? ''}. With the entries of the other phone it reads “${line?.brought || 'nothing'}”. Look into the well and correct the log where it differs.` });
+          kept.clashes.push({
+            id: entry.id,
+            words: `Conflict: this device said “${before.words || 'nothing'}” of ${line?.what ?? 'an entry'} at ${line?.time ?? ''}. With the entries of the other phone it reads “${line?.brought || 'nothing'}”. Look into the well and correct the log where it differs.`,
+          });
         }
         delete kept.told[entry.id];
       }
       for (const one of moved) {
         const line = words.get(one.id);
-        kept.clashes.push({ id: `${one.id} moved`, words: `Taken with a change: ${line?.what ?? 'an entry'} of ${line?.time ?? 'this device'}. ${one.message}` });
+        kept.clashes.push({
+          id: `${one.id} moved`,
+          words: `Taken with a change: ${line?.what ?? 'an entry'} of ${line?.time ?? 'this device'}. ${one.message}`,
+        });
       }
     });
     this.keep(log);
@@ -222,7 +254,9 @@ class BoatPage {
   async askAdvice() {
     clearTimeout(this.adviceTimer);
     const place = document.getElementById('advice');
-    const answer = await fetch(`${place.dataset.advice}?${this.where()}`, { signal: AbortSignal.timeout(PATIENCE_MILLIS) });
+    const answer = await fetch(`${place.dataset.advice}?${this.where()}`, {
+      signal: AbortSignal.timeout(PATIENCE_MILLIS),
+    });
     if (!answer.ok || answer.redirected) return;
     place.innerHTML = new DOMParser().parseFromString(await answer.text(), 'text/html').body.innerHTML;
     this.adviceAt = this.now();
@@ -234,7 +268,8 @@ class BoatPage {
 
   /** What is still computed is asked for again. */
   askAgain() {
-    if (this.content.querySelector('#advice [data-soon]')) this.adviceTimer = setTimeout(() => this.askAdvice().catch(() => {}), AGAIN_MILLIS);
+    if (this.content.querySelector('#advice [data-soon]'))
+      this.adviceTimer = setTimeout(() => this.askAdvice().catch(() => {}), AGAIN_MILLIS);
   }
 
   /** Asks the server to do something; without a signal the page stays and says so. */
@@ -242,7 +277,12 @@ class BoatPage {
     const body = new URLSearchParams([...new FormData(form), ...this.where()]);
     body.set('_csrf', this.token);
     try {
-      await fetch(form.action, { method: 'POST', body, redirect: 'manual', signal: AbortSignal.timeout(PATIENCE_MILLIS) });
+      await fetch(form.action, {
+        method: 'POST',
+        body,
+        redirect: 'manual',
+        signal: AbortSignal.timeout(PATIENCE_MILLIS),
+      });
       if (form.dataset.ask === 'reload') window.location.reload();
       else await this.askAdvice();
     } catch {
@@ -252,7 +292,8 @@ class BoatPage {
 
   showAge() {
     const minutes = Math.floor((this.now() - this.adviceAt) / MINUTE);
-    for (const age of this.content.querySelectorAll('[data-age]')) age.textContent = minutes < 1 ? '' : `, ${minutes} min ago${navigator.onLine ? '' : ', no signal'}`;
+    for (const age of this.content.querySelectorAll('[data-age]'))
+      age.textContent = minutes < 1 ? '' : `, ${minutes} min ago${navigator.onLine ? '' : ', no signal'}`;
   }
 
   tick() {
@@ -285,14 +326,20 @@ class BoatPage {
       return;
     }
     button.setAttribute('aria-pressed', 'true');
-    this.following = navigator.geolocation.watchPosition(({ coords }) => {
-      const first = !this.position;
-      this.position = { lat: coords.latitude.toFixed(5), lon: coords.longitude.toFixed(5) };
-      if (first) this.askAdvice().catch(() => {});
-    }, () => {
-      this.stopFollowing(button);
-      this.showErrors(button, [{ message: 'This device does not tell where it is: runs are computed from the spot you fish.' }]);
-    }, { enableHighAccuracy: true, maximumAge: MINUTE });
+    this.following = navigator.geolocation.watchPosition(
+      ({ coords }) => {
+        const first = !this.position;
+        this.position = { lat: coords.latitude.toFixed(5), lon: coords.longitude.toFixed(5) };
+        if (first) this.askAdvice().catch(() => {});
+      },
+      () => {
+        this.stopFollowing(button);
+        this.showErrors(button, [
+          { message: 'This device does not tell where it is: runs are computed from the spot you fish.' },
+        ]);
+      },
+      { enableHighAccuracy: true, maximumAge: MINUTE },
+    );
   }
 
   stopFollowing(button) {

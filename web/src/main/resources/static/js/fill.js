@@ -7,7 +7,11 @@ export function at(view, path) {
 }
 
 function own(root, selector) {
-  const all = [...root.querySelectorAll(selector)].filter((element) => element.parentElement.closest('[data-each]') === null || !root.contains(element.parentElement.closest('[data-each]')));
+  const all = [...root.querySelectorAll(selector)].filter(
+    (element) =>
+      element.parentElement.closest('[data-each]') === null ||
+      !root.contains(element.parentElement.closest('[data-each]')),
+  );
   return root.matches(selector) ? [root, ...all] : all;
 }
 
@@ -30,7 +34,9 @@ export function fill(root, view) {
 /** An item that stays keeps its element, so that what is open or typed in it stays. */
 function fillList(list, items) {
   const template = list.querySelector(':scope > template');
-  const before = new Map([...list.children].filter((child) => child.dataset.key).map((child) => [child.dataset.key, child]));
+  const before = new Map(
+    [...list.children].filter((child) => child.dataset.key).map((child) => [child.dataset.key, child]),
+  );
   const fresh = items.map((item) => {
     const element = (item.id && before.get(item.id)) || template.content.firstElementChild.cloneNode(true);
     if (item.id) element.dataset.key = item.id;

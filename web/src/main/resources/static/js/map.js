@@ -37,8 +37,14 @@ function movable(root) {
   const by = (factor) => map.call(behaviour.scaleBy, factor);
   const move = (x, y) => map.call(behaviour.translateBy, (x * perPixel(svg)) / scale, (y * perPixel(svg)) / scale);
   const keys = {
-    '+': () => by(STEP), '=': () => by(STEP), '-': () => by(1 / STEP), 0: () => map.call(behaviour.transform, zoomIdentity),
-    ArrowLeft: () => move(MOVE, 0), ArrowRight: () => move(-MOVE, 0), ArrowUp: () => move(0, MOVE), ArrowDown: () => move(0, -MOVE),
+    '+': () => by(STEP),
+    '=': () => by(STEP),
+    '-': () => by(1 / STEP),
+    0: () => map.call(behaviour.transform, zoomIdentity),
+    ArrowLeft: () => move(MOVE, 0),
+    ArrowRight: () => move(-MOVE, 0),
+    ArrowUp: () => move(0, MOVE),
+    ArrowDown: () => move(0, -MOVE),
   };
   svg.addEventListener('keydown', (event) => {
     if (keys[event.key] && !event.ctrlKey && !event.metaKey && !event.altKey) {

@@ -16,7 +16,14 @@ export class Outbox {
   }
 
   read() {
-    return { log: null, unsent: [], told: {}, refused: [], clashes: [], ...JSON.parse(this.storage.getItem(this.key) ?? '{}') };
+    return {
+      log: null,
+      unsent: [],
+      told: {},
+      refused: [],
+      clashes: [],
+      ...JSON.parse(this.storage.getItem(this.key) ?? '{}'),
+    };
   }
 
   /** Changes what is kept; another page of this device may have changed it since it was read. */

@@ -38,7 +38,8 @@ async function sendNow(url, body, focus) {
   content.setAttribute('aria-busy', 'true');
   try {
     const answer = await fetch(url, { method: 'POST', body });
-    if (!answer.headers.get('content-type')?.includes('html') || (!answer.ok && answer.status !== 422)) throw new Error(answer.status);
+    if (!answer.headers.get('content-type')?.includes('html') || (!answer.ok && answer.status !== 422))
+      throw new Error(answer.status);
     exchange(await answer.text(), answer.url.includes('plan=') ? answer.url : '', focus);
   } catch {
     content.removeAttribute('aria-busy');
@@ -72,9 +73,14 @@ function forms(root) {
       form.dataset.sent = 'true';
       const body = new URLSearchParams(new FormData(form, event.submitter));
       // A button without an address of its own says the page's, not the form's.
-      send(event.submitter?.getAttribute('formaction') || form.action, body, marked(event.submitter) || marked(document.activeElement));
+      send(
+        event.submitter?.getAttribute('formaction') || form.action,
+        body,
+        marked(event.submitter) || marked(document.activeElement),
+      );
     });
-    for (const field of form.querySelectorAll('[data-set]')) field.addEventListener('change', () => form.requestSubmit(form.querySelector('button')));
+    for (const field of form.querySelectorAll('[data-set]'))
+      field.addEventListener('change', () => form.requestSubmit(form.querySelector('button')));
   }
 }
 
@@ -107,16 +113,16 @@ function suppositions() {
 
 function keys(bead) {
   const stop = Number(bead.dataset.bead);
-  const last = document.querySelectorAll('[data-bead]').length - 1;
+  const final = document.querySelectorAll('[data-bead]').length - 1;
   bead.addEventListener('keydown', (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
-    const by = event.key === 'ArrowLeft' ? -GRID_MINUTES : event.key === 'ArrowRight' ? GRID_MINUTES : 0;
+    const by = { ArrowLeft: -GRID_MINUTES, ArrowRight: GRID_MINUTES }[event.key];
     const here = bead.id;
     if (by) change(stop, event.shiftKey ? 'stretch' : 'shift', { minutes: by }, here);
     else if (event.key === 'PageUp' && stop > 0) change(stop, 'move', { to: stop - 1 }, `bead-${stop - 1}`);
-    else if (event.key === 'PageDown' && stop < last) change(stop, 'move', { to: stop + 1 }, `bead-${stop + 1}`);
+    else if (event.key === 'PageDown' && stop < final) change(stop, 'move', { to: stop + 1 }, `bead-${stop + 1}`);
     else if (event.key === 'l' || event.key === 'L') change(stop, 'lock', {}, here);
-    else if (event.key === 'Delete') change(stop, 'drop', {}, `bead-${Math.min(stop, last - 1)}`);
+    else if (event.key === 'Delete') change(stop, 'drop', {}, `bead-${Math.min(stop, final - 1)}`);
     else if (event.key === 'Enter' || event.key === ' ') document.getElementById(`stops/${stop}/arrive`).focus();
     else return;
     event.preventDefault();
@@ -170,7 +176,9 @@ function drags(svg) {
         if (grip === 'begin') return change(stop, 'begin', { minutes: arrive + by }, bead.id);
         if (grip === 'end') return change(stop, 'end', { minutes: leave + by }, bead.id);
         const to = place(svg, stop, (arrive + leave) / 2 + by);
-        return to === stop ? change(stop, 'start', { minutes: arrive + by }, bead.id) : change(stop, 'move', { to }, `bead-${to}`);
+        return to === stop
+          ? change(stop, 'start', { minutes: arrive + by }, bead.id)
+          : change(stop, 'move', { to }, `bead-${to}`);
       };
       svg.setPointerCapture(down.pointerId);
       svg.addEventListener('pointermove', follow);
@@ -183,7 +191,8 @@ function drags(svg) {
 /** The place in the order of a bead whose middle is let go at a minute: past the middles of how many others. */
 function place(svg, stop, middle) {
   return [...svg.querySelectorAll('[data-bead]')].filter(
-    (other) => Number(other.dataset.bead) !== stop && (Number(other.dataset.arrive) + Number(other.dataset.leave)) / 2 < middle,
+    (other) =>
+      Number(other.dataset.bead) !== stop && (Number(other.dataset.arrive) + Number(other.dataset.leave)) / 2 < middle,
   ).length;
 }
 
@@ -205,7 +214,8 @@ export function watchPlan() {
 document.addEventListener('keydown', (event) => {
   if (!(event.ctrlKey || event.metaKey) || event.altKey || event.target.closest?.('input[type=text]')) return;
   const again = event.key === 'y' || (event.shiftKey && event.key.toLowerCase() === 'z');
-  const button = document.querySelector(again ? '[data-redo]' : event.key === 'z' ? '[data-undo]' : 'nothing');
+  if (!again && event.key !== 'z') return;
+  const button = document.querySelector(again ? '[data-redo]' : '[data-undo]');
   if (button && !button.disabled) {
     event.preventDefault();
     button.click();

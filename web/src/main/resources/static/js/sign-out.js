@@ -24,19 +24,30 @@ export function wipe(storage) {
   for (const key of outboxes(storage)) {
     const { unsent = [], refused = [] } = JSON.parse(storage.getItem(key) ?? '{}');
     if (unsent.length + refused.length === 0) storage.removeItem(key);
-    else storage.setItem(key, JSON.stringify({ unsent, refused: refused.map((one) => ({ ...one, words: 'an entry of this device' })) }));
+    else
+      storage.setItem(
+        key,
+        JSON.stringify({ unsent, refused: refused.map((one) => ({ ...one, words: 'an entry of this device' })) }),
+      );
   }
 }
 
 async function told(token) {
-  const answer = await fetch('/sign-out', { method: 'POST', body: new URLSearchParams({ _csrf: token }), redirect: 'manual', signal: AbortSignal.timeout(PATIENCE_MILLIS) });
+  const answer = await fetch('/sign-out', {
+    method: 'POST',
+    body: new URLSearchParams({ _csrf: token }),
+    redirect: 'manual',
+    signal: AbortSignal.timeout(PATIENCE_MILLIS),
+  });
   return answer.type === 'opaqueredirect' || answer.ok;
 }
 
 /** The token of a form as the server makes it now; null when nobody is signed in any more. */
 async function freshToken() {
   const answer = await fetch('/settings', { cache: 'no-store', signal: AbortSignal.timeout(PATIENCE_MILLIS) });
-  const form = new DOMParser().parseFromString(await answer.text(), 'text/html').querySelector('form[action$="/sign-out"]');
+  const form = new DOMParser()
+    .parseFromString(await answer.text(), 'text/html')
+    .querySelector('form[action$="/sign-out"]');
   return form?.querySelector('[name=_csrf]')?.value ?? null;
 }
 
@@ -53,7 +64,8 @@ export async function finishSignOut() {
   } catch {
     // The server is away: told the next time a page is opened.
   }
-  if (window.location.pathname !== '/sign-in' || localStorage.getItem(LEAVING) === null) window.location.replace('/sign-in');
+  if (window.location.pathname !== '/sign-in' || localStorage.getItem(LEAVING) === null)
+    window.location.replace('/sign-in');
 }
 
 /** Every form that signs out takes the way over this device first. */

@@ -5,7 +5,9 @@ let watched = null;
 /** What was ticked meanwhile stays ticked. */
 function keepChoices(before, after) {
   for (const box of before.querySelectorAll('input[type=checkbox]')) {
-    const same = [...after.querySelectorAll('input[type=checkbox]')].find((other) => other.name === box.name && other.value === box.value);
+    const same = [...after.querySelectorAll('input[type=checkbox]')].find(
+      (other) => other.name === box.name && other.value === box.value,
+    );
     if (same) same.checked = box.checked;
   }
 }

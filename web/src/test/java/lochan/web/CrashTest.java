@@ -14,13 +14,13 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Collectors;
+import java.util.concurrent.atomic.AtomicInteger;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
@@ -31,13 +31,19 @@ import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
-/** A day of 200 entries, during which a process is killed (SIGKILL) twenty times at random moments: what was acknowledged is there, once, and the bag is the same. */
+/**
+ * A day of 200 entries, during which the application and its database are killed (SIGKILL) again and again at random moments: what was
+ * acknowledged is there, once, and the bag is the same. {@code ./check --long} kills each of the two twenty times.
+ */
+@Tag("processes")
 class CrashTest {
 
     private static final int ENTRIES = 200;
-    private static final int KILLS = 20;
+    /** How often each of the two is killed. */
+    private static final int KILLS = Boolean.getBoolean("lochan.long") ? 20 : 4;
     /** An answer takes less: kills fall before, while and after an entry is written. */
     private static final int WITHIN_MILLIS = 60;
 
@@ -153,28 +159,33 @@ class CrashTest {
         }
     }
 
-    /** Logs a day; now and then something is killed soon after an entry was sent. */
-    private List<Entry> logged(Runnable kill, Runnable correct) {
+    /** Logs a day; soon after some of its entries are sent, what stands beside their number is done. */
+    private List<Entry> logged(Map<Integer, Runnable> kills) {
         List<Entry> day = day();
-        Set<Integer> kills =
-                random.ints(0, ENTRIES).distinct().limit(KILLS).boxed().collect(Collectors.toSet());
         for (int i = 0; i < ENTRIES; i++) {
-            CompletableFuture<Void> killed = kills.contains(i)
-                    ? CompletableFuture.runAsync(
-                            kill,
-                            CompletableFuture.delayedExecutor(random.nextInt(WITHIN_MILLIS), TimeUnit.MILLISECONDS))
-                    : CompletableFuture.completedFuture(null);
+            CompletableFuture<Void> killed = CompletableFuture.runAsync(
+                    kills.getOrDefault(i, () -> {}),
+                    CompletableFuture.delayedExecutor(random.nextInt(WITHIN_MILLIS), TimeUnit.MILLISECONDS));
             Entry entry = day.get(i);
             boolean first = acknowledged(entry);
-            killed.join();
+            if (kills.containsKey(i)) {
+                killed.join();
+            }
             if (!first) {
                 Awaitility.await().atMost(START).until(() -> {
-                    correct.run();
+                    startAgain();
                     return acknowledged(entry);
                 });
             }
         }
+        startAgain();
         return day;
+    }
+
+    private void startAgain() {
+        if (!app.isAlive()) {
+            start();
+        }
     }
 
     private void everythingIsThereOnce(List<Entry> day) throws Exception {
@@ -189,44 +200,33 @@ class CrashTest {
     }
 
     @Test
-    void theApplicationIsKilled() throws Exception {
-        int[] died = {0};
-        List<Entry> day = logged(
-                () -> {
-                    app.destroyForcibly();
-                    died[0]++;
-                },
-                () -> {
-                    if (!app.isAlive()) {
-                        start();
-                    }
-                });
-        if (!app.isAlive()) {
-            start();
+    void whatWasAcknowledgedOutlivesTheApplicationAndItsDatabase() throws Exception {
+        AtomicInteger applications = new AtomicInteger();
+        AtomicInteger databases = new AtomicInteger();
+        int[] at = random.ints(0, ENTRIES).distinct().limit(2 * KILLS).toArray();
+        Map<Integer, Runnable> kills = new HashMap<>();
+        for (int i = 0; i < at.length; i++) {
+            kills.put(at[i], i % 2 == 0 ? () -> killApplication(applications) : () -> killDatabase(databases));
         }
-        assertThat(died[0]).isEqualTo(KILLS);
+        List<Entry> day = logged(kills);
+        assertThat(applications).hasValue(KILLS);
+        assertThat(databases).hasValue(KILLS);
         everythingIsThereOnce(day);
     }
 
-    @Test
-    void theDatabaseIsKilled() throws Exception {
-        int[] died = {0};
-        List<Entry> day = logged(() -> died[0] += killed(), () -> {});
-        assertThat(died[0]).isEqualTo(KILLS);
-        assertThat(app.isAlive()).isTrue();
-        everythingIsThereOnce(day);
+    private void killApplication(AtomicInteger count) {
+        startAgain();
+        app.destroyForcibly();
+        app.onExit().join();
+        count.incrementAndGet();
     }
 
     /** Kills the database of the application as it is now, once it has come to life. */
-    private int killed() {
-        ProcessHandle[] found = new ProcessHandle[1];
-        Awaitility.await().atMost(START).until(() -> {
-            found[0] = app.descendants()
-                    .filter(p -> p.info().command().orElse("").endsWith("mariadbd"))
-                    .findFirst()
-                    .orElse(null);
-            return found[0] != null;
-        });
-        return found[0].destroyForcibly() ? 1 : 0;
+    private void killDatabase(AtomicInteger count) {
+        startAgain();
+        Awaitility.await().atMost(START).until(() -> app.descendants()
+                .filter(p -> p.info().command().orElse("").endsWith("mariadbd"))
+                .anyMatch(ProcessHandle::destroyForcibly));
+        count.incrementAndGet();
     }
 }

@@ -148,7 +148,7 @@ public final class BagLog {
     }
 
     private static Optional<Violation> refusal(Entry.Official o) {
-        if (o.grams() != null && !(o.grams() >= 0) || o.mm() != null && !(o.mm() >= 0)) {
+        if ((o.grams() != null && !(o.grams() >= 0)) || (o.mm() != null && !(o.mm() >= 0))) {
             return violation(
                     "grams",
                     "The official figure is " + (o.grams() == null ? o.mm() : o.grams()) + ": expected 0 or more.");

@@ -73,7 +73,7 @@ final class WeightOrder {
     /** Fish that would be open if this one went: those that nothing else is known to be lighter than. */
     private long waitingBehind(String gone, List<String> fish) {
         List<String> rest = fish.stream().filter(f -> !f.equals(gone)).toList();
-        return lightest(rest).size() - lightest(fish).size() + 1;
+        return 1L + lightest(rest).size() - lightest(fish).size();
     }
 
     /** Whether the balance already said, itself or through other fish, that a is heavier. */

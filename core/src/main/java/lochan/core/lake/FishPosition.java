@@ -22,6 +22,7 @@ public enum FishPosition implements Coded {
         return code;
     }
 
+    @Override
     public String words() {
         return words;
     }

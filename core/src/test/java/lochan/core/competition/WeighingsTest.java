@@ -45,7 +45,7 @@ class WeighingsTest {
     }
 
     private static boolean heavier(int n, long known, int a, int b) {
-        return (known >> a * n + b & 1) == 1;
+        return (known >> (a * n + b) & 1) == 1;
     }
 
     /** Known after a was found heavier than b, with all that follows from it. */
@@ -54,7 +54,7 @@ class WeighingsTest {
         for (int above = 0; above < n; above++) {
             for (int below = 0; below < n; below++) {
                 if ((above == a || heavier(n, known, above, a)) && (below == b || heavier(n, known, b, below))) {
-                    more |= 1L << above * n + below;
+                    more |= 1L << (above * n + below);
                 }
             }
         }

@@ -376,7 +376,7 @@ public record BagView(
     }
 
     private static String sum(EventResult result, Event event, Function<Double, String> words, Units units) {
-        if (result.counted() == null || event.days().size() < 2 && result.cut() == null) {
+        if (result.counted() == null || (event.days().size() < 2 && result.cut() == null)) {
             return null;
         }
         String cut = event.rules().scoring().cut() == null || result.cut() == null

@@ -96,7 +96,7 @@ public final class EntryFields {
         Double grams = form.quantity("weight", QuantityText::grams);
         Double mm = form.quantity("length", QuantityText::mm);
         String typed = typed();
-        if (typed != null && typed.length() > LONGEST_ENTERED
+        if ((typed != null && typed.length() > LONGEST_ENTERED)
                 || form.value("tag").length() > LONGEST_TAG) {
             form.error("weight", "That is too long: type a weight as 3-4.");
         }

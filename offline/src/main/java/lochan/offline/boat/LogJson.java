@@ -194,6 +194,7 @@ final class LogJson {
             case Entry.Fishing f ->
                 o.put("type", "fishing").put("spot", f.spotId()).put("presentation", f.presentationId());
         }
-        return o.put("id", entry.id()).put("at", JsObject.iso(entry.at().toEpochMilli()));
+        return o.put("id", entry.id())
+                .put("at", JsObject.iso((double) entry.at().toEpochMilli()));
     }
 }

@@ -51,7 +51,7 @@ class EntryRepository {
                     .setOrdinal(next + rows.size())
                     .setCode(e.id())
                     .setAt(e.at());
-            row.changed(COMPETITION_ENTRY.RECEIVED_AT, false);
+            row.touched(COMPETITION_ENTRY.RECEIVED_AT, false);
             rows.add(row);
         }
         db.batchInsert(rows).execute();

@@ -45,7 +45,7 @@ class LogWatchers {
 
     LogWatchers(AccountSessions sessions) {
         this.sessions = sessions;
-        teller.scheduleWithFixedDelay(
+        var unused = teller.scheduleWithFixedDelay(
                 () -> open.forEach((key, pages) -> pages.forEach(p -> beat(key, p))),
                 BEAT.toSeconds(),
                 BEAT.toSeconds(),

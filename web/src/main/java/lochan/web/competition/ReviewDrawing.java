@@ -110,7 +110,8 @@ record ReviewDrawing(String fan, String middle, String bag, List<Tick> hours, Li
         double unit = metric ? 1000 : POUND;
         double step = unit;
         for (int i = 0; most / step > MOST_MARKS; i++) {
-            step = unit * (i % 2 == 0 ? 2 : 5) * Math.pow(10, i / 2);
+            int decade = i / 2;
+            step = unit * (i % 2 == 0 ? 2 : 5) * Math.pow(10, decade);
         }
         double of = step;
         return IntStream.rangeClosed(0, (int) (most / step))

@@ -125,7 +125,7 @@ class WeighInController {
             model.addAttribute(
                     "triggers",
                     review.triggers().stream()
-                            .map(t -> trigger(t, event, zone, units))
+                            .map(t -> trigger(t, event, units))
                             .toList());
         }
         List<Projections.ScoredDay> scores = found.scores();
@@ -170,7 +170,7 @@ class WeighInController {
                 said);
     }
 
-    private static TriggerRow trigger(DayReview.Trigger t, EventData event, ZoneId zone, Units units) {
+    private static TriggerRow trigger(DayReview.Trigger t, EventData event, Units units) {
         String what = PlanWords.trigger(t.fired().trigger(), event) + ": it fired ("
                 + t.fired().seen() + (t.fired().seen() == 1 ? " bite" : " bites") + ", so few on "
                 + PlanWords.chance(t.fired().chance()) + " of days).";

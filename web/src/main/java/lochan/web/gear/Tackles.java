@@ -107,7 +107,8 @@ public class Tackles {
         return Codes.of(
                 name,
                 c -> repository.isTaken(kind, accountId, c)
-                        || kind == TackleKind.LURE && Catalogue.lures().stream().anyMatch(l -> l.id().equals(c)));
+                        || (kind == TackleKind.LURE
+                                && Catalogue.lures().stream().anyMatch(l -> l.id().equals(c))));
     }
 
     /** @throws NotThereException when the account has no such thing */

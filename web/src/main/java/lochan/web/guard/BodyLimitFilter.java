@@ -37,9 +37,9 @@ class BodyLimitFilter extends OncePerRequestFilter {
                 || request.getMethod().equals("GET")
                 || request.getMethod().equals("HEAD");
         return none
-                || type != null
+                || (type != null
                         && (type.startsWith(MediaType.APPLICATION_FORM_URLENCODED_VALUE)
-                                || type.startsWith(MediaType.MULTIPART_FORM_DATA_VALUE));
+                                || type.startsWith(MediaType.MULTIPART_FORM_DATA_VALUE)));
     }
 
     @Override

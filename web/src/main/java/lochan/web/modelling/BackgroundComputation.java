@@ -214,7 +214,7 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
 
     /** What was stopped by somebody keeps what it told so far; what was given up half-way is not what was asked for. */
     private void end(K key, Job<R> job, R found) {
-        if (job.abandoned || found == null && !job.stopped) {
+        if (job.abandoned || (found == null && !job.stopped)) {
             jobs.asMap().remove(key, job);
         } else {
             job.result = found == null ? job.result : found;

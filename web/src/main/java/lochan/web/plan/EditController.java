@@ -75,8 +75,8 @@ class EditController {
         StoredPlan of = plans.stored(key, plan);
         Plan kept = PlanPage.kept(of.plan(), event);
         boolean ofStop = !List.of("add", "close", "name").contains(op);
-        if (seen != null && seen != of.revision()
-                || ofStop && (stop < 0 || stop >= kept.stops().size())) {
+        if ((seen != null && seen != of.revision())
+                || (ofStop && (stop < 0 || stop >= kept.stops().size()))) {
             return changedElsewhere(key, plan, flash);
         }
         Form form = new Form(fields, accounts.units(key.accountId()));
@@ -190,9 +190,9 @@ class EditController {
     private Edit added(EventKey key, EventData event, Plan plan, Form form, PlanEdits edits) {
         form.need("add/spot", "Choose a spot to add.");
         form.need("add/presentation", "Choose what to fish there.");
-        if (form.has("add/spot") && event.spot(form.value("add/spot")).isEmpty()
-                || form.has("add/presentation")
-                        && event.presentation(form.value("add/presentation")).isEmpty()) {
+        if ((form.has("add/spot") && event.spot(form.value("add/spot")).isEmpty())
+                || (form.has("add/presentation")
+                        && event.presentation(form.value("add/presentation")).isEmpty())) {
             form.error("add/spot", "That spot or presentation is not one of the event's: choose one of the list.");
         }
         if (plan.stops().size() >= MOST_STOPS) {

@@ -50,7 +50,6 @@ class PlanPdf {
         context.setVariable("packing", deck.packing());
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         new PdfRendererBuilder()
-                .useFastMode()
                 .useFont(
                         () -> font("DejaVuSansCondensed.ttf"),
                         "Sheet",

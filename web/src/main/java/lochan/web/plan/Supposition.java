@@ -78,7 +78,7 @@ record Supposition(
         int wind = (int) number(fields, "wind", 0, -MOST_WIND, MOST_WIND);
         double boats = number(fields, "boats", 1, 0, MOST_BOATS);
         boolean weak = fields.containsKey("weak");
-        int steps = (int) number(fields, "target", Math.round(usualTarget / TARGET_STEP_GRAMS), 1, MOST_TARGET);
+        int steps = (int) number(fields, "target", Math.rint(usualTarget / TARGET_STEP_GRAMS), 1, MOST_TARGET);
         double target = fields.containsKey("target") ? steps * TARGET_STEP_GRAMS : usualTarget;
         WhatIf what = new WhatIf(wind * units.speed().mps(), boats, weak ? main : null, target);
         boolean something = fields.keySet().stream().anyMatch(FIELDS::contains);

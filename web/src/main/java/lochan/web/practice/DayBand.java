@@ -171,7 +171,7 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
         List<BiteDot> bites = new ArrayList<>();
         int placed = 0;
         for (Bite b : stop.bites()) {
-            double at = b.at() != null ? x.applyAsDouble(b.at()) : start + width * (++placed) / (untimed + 1);
+            double at = b.at() != null ? x.applyAsDouble(b.at()) : start + width * ++placed / (untimed + 1);
             String when = b.at() == null ? "some time" : Dates.clock(b.at(), zone);
             double radius = weight(b.size()) > 0
                     ? Math.clamp(RADIUS * Math.sqrt(weight(b.size()) / USUAL_GRAMS), RADIUS - 2, 2 * RADIUS)
@@ -180,7 +180,7 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
                     at,
                     b.outcome() == Outcome.LANDED,
                     radius,
-                    b.size() != null && b.size() == largest ? PracticeDay.shown(b.size(), units) : null,
+                    b.size() != null && b.size().equals(largest) ? PracticeDay.shown(b.size(), units) : null,
                     when + " " + b.outcome().code()
                             + (b.size() == null ? "" : ", " + PracticeDay.shown(b.size(), units))));
         }

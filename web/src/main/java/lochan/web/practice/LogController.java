@@ -190,7 +190,7 @@ class LogController {
 
     private static String taken(LogImport.Result read) {
         return count(read.stops().size(), "stop") + " with " + count(read.bites(), "bite") + " imported"
-                + (read.newSpots().isEmpty() ? "" : ", " + count(read.newSpots().size(), "spot") + " marked")
+                + (read.newSpots().isEmpty() ? "" : ", " + count(read.newSpots().size(), "spot") + " added")
                 + (read.newPresentations().isEmpty()
                         ? ""
                         : ", " + count(read.newPresentations().size(), "presentation") + " added")

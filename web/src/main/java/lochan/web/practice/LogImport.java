@@ -49,7 +49,6 @@ final class LogImport {
     private static final Pattern WHOLE_MINUTES = Pattern.compile("(\\d{1,4})(?:[.,]0+)?(?: ?min(?:utes)?)?");
     private static final int LONGEST_NAME = 80;
 
-    private final CsvTable table;
     private final Map<LogColumn, Integer> columns;
     private final EventData event;
     private final Units units;
@@ -106,8 +105,7 @@ final class LogImport {
 
     private record BiteRow(int row, Map<LogColumn, String> cells) {}
 
-    private LogImport(CsvTable table, Map<LogColumn, Integer> columns, EventData event, Units units, Options options) {
-        this.table = table;
+    private LogImport(Map<LogColumn, Integer> columns, EventData event, Units units, Options options) {
         this.columns = columns;
         this.event = event;
         this.units = units;
@@ -118,7 +116,7 @@ final class LogImport {
 
     /** @param columns where each column stands, from 0 */
     static Result read(CsvTable table, Map<LogColumn, Integer> columns, EventData event, Units units, Options options) {
-        LogImport log = new LogImport(table, columns, event, units, options);
+        LogImport log = new LogImport(columns, event, units, options);
         log.checkColumns();
         if (log.problems.isEmpty()) {
             table.rows().forEach(log::group);

@@ -332,7 +332,7 @@ class PracticeController {
                         .toInstant();
         if (when != null
                 && (when.isBefore(at.start().truncatedTo(java.time.temporal.ChronoUnit.MINUTES))
-                        || at.end() != null && when.isAfter(at.end()))) {
+                        || (at.end() != null && when.isAfter(at.end())))) {
             form.error("at", "The bite lies outside its stop: give a time in it, or none.");
         }
         Instant inside = when != null && when.isBefore(at.start()) ? at.start() : when;

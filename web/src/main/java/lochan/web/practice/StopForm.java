@@ -136,7 +136,7 @@ final class StopForm {
             form.error("end", "The stop ends when it starts: give a later time.");
         }
         if (bites.stream()
-                .anyMatch(b -> b.at() != null && (b.at().isBefore(start) || end != null && b.at().isAfter(end)))) {
+                .anyMatch(b -> b.at() != null && (b.at().isBefore(start) || (end != null && b.at().isAfter(end))))) {
             form.error("start", "A bite lies outside these times: change the bite's time first, or widen the stop.");
         }
         return form.ok()
@@ -184,7 +184,7 @@ final class StopForm {
                 form.truth("recentFront"),
                 form.choice("levelTrend", LevelTrend.class),
                 form.choice("current", Current.class),
-                baitSeen == null && bait != null ? Boolean.TRUE : baitSeen,
+                (baitSeen == null && bait != null) ? Boolean.TRUE : baitSeen,
                 bait);
         return new Conditions(
                 temperature,
@@ -281,9 +281,9 @@ final class StopForm {
         if (form.has("size")) {
             try {
                 size = QuantityText.size(form.value("size"), form.value("how").equals("scale"), units);
-                if (size.grams() != null && size.grams() > 30_000
-                        || size.mm() != null && size.mm() > 1500
-                        || size.hiGrams() != null && size.hiGrams() > 30_000) {
+                if ((size.grams() != null && size.grams() > 30_000)
+                        || (size.mm() != null && size.mm() > 1500)
+                        || (size.hiGrams() != null && size.hiGrams() > 30_000)) {
                     form.error("size", "“" + form.value("size") + "” is larger than any bass: check the unit.");
                 }
             } catch (BadQuantityException e) {

@@ -281,7 +281,7 @@ class RankingsController {
                         CompetitionStops.isOne(stop),
                         Dates.longDay(stop.start().atZone(zone).toLocalDate()),
                         evidence.stream()
-                                .filter(e -> e.slice().stop() == stop)
+                                .filter(e -> e.slice().stop().equals(stop))
                                 .map(e -> new SliceRow(time(e, zone), e))
                                 .toList()))
                 .toList();

@@ -83,7 +83,7 @@ class SpotController {
         if (waypoint != null) {
             waypoints.putOn(key, waypoint, spot.get().id());
         }
-        flash.addFlashAttribute("notice", "Spot “" + spot.get().name() + "” marked.");
+        flash.addFlashAttribute("notice", "Spot “" + spot.get().name() + "” added.");
         return "redirect:/events/" + key.eventId() + "/spots";
     }
 

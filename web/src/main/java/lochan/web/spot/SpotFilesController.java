@@ -31,7 +31,7 @@ import tools.jackson.databind.node.ObjectNode;
 class SpotFilesController {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
-    /** A waypoint nearer than this to a marked spot of its name is that spot, m. */
+    /** A waypoint nearer than this to a spot of its name is that spot, m. */
     private static final double SAME_PLACE_M = 15;
 
     private final Spots spots;
@@ -71,18 +71,18 @@ class SpotFilesController {
         response.getOutputStream().write(JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(root));
     }
 
-    /** Marks the waypoints of a file; those that are marked already are left alone. */
+    /** Adds the waypoints of a file as spots; those that are spots already are left alone. */
     @PostMapping("/events/{eventId}/spots/gpx")
     @EventWrite
     public String importGpx(EventKey key, @RequestParam MultipartFile file, RedirectAttributes flash)
             throws IOException {
         try (InputStream in = new BufferedInputStream(file.getInputStream())) {
             List<GpxWaypoints.Waypoint> waypoints = GpxWaypoints.read(in);
-            List<Spot> marked = spots.all(key);
+            List<Spot> known = spots.all(key);
             Set<String> taken = new HashSet<>();
             List<Spot> fresh = new ArrayList<>();
             for (GpxWaypoints.Waypoint w : waypoints) {
-                if (marked.stream()
+                if (known.stream()
                         .noneMatch(
                                 s -> s.name().equals(w.name()) && s.position().metresTo(w.position()) < SAME_PLACE_M)) {
                     fresh.add(spot(w, spots.freshCode(key, w.name()), taken));

@@ -138,25 +138,25 @@ class WaypointController {
 
     private String page(EventKey key, Form form, String waypoint, Model model) {
         Units units = accounts.units(key.accountId());
-        List<Spot> marked = spots.all(key);
+        List<Spot> spotsNow = spots.all(key);
         model.addAttribute("form", form);
         model.addAttribute("waypoint", waypoint);
-        model.addAttribute("spots", marked);
+        model.addAttribute("spots", spotsNow);
         model.addAttribute("bottoms", Waypoint.Bottom.values());
         model.addAttribute("fishPositions", FishPosition.values());
         model.addAttribute("freshCode", UUID.randomUUID().toString());
         model.addAttribute(
                 "rows",
                 waypoints.all(key).reversed().stream()
-                        .map(m -> row(m, marked, key, units))
+                        .map(m -> row(m, spotsNow, key, units))
                         .toList());
         return "spot/waypoints";
     }
 
-    private Row row(Waypoint m, List<Spot> marked, EventKey key, Units units) {
+    private Row row(Waypoint m, List<Spot> spotsNow, EventKey key, Units units) {
         Optional<Spot> on =
-                marked.stream().filter(s -> s.id().equals(m.spotId())).findFirst();
-        Optional<Spot> nearest = marked.stream()
+                spotsNow.stream().filter(s -> s.id().equals(m.spotId())).findFirst();
+        Optional<Spot> nearest = spotsNow.stream()
                 .filter(s -> s.position().metresTo(m.position()) <= NEAR_M)
                 .min(Comparator.comparingDouble(s -> s.position().metresTo(m.position())));
         String nearestName = nearest.map(

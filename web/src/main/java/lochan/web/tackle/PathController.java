@@ -205,10 +205,10 @@ class PathController {
                 .filter(l -> wanted.size() < 3
                         && wanted.stream()
                                 .noneMatch(w -> w.id().equals(l.id())
-                                        || w.retrieves().getFirst()
+                                        || (w.retrieves().getFirst()
                                                         == l.retrieves().getFirst()
                                                 && w.motion().getClass()
-                                                        == l.motion().getClass()))
+                                                        == l.motion().getClass())))
                 .forEach(l -> {
                     if (wanted.size() < 3) {
                         wanted.add(l);

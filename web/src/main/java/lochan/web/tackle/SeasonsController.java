@@ -88,7 +88,7 @@ class SeasonsController {
                 whole.only(e -> (lake == null || lake.isEmpty() || e.lake().equals(lake))
                         && (stage == null
                                 || stage.isEmpty()
-                                || e.stage() != null && e.stage().code().equals(stage)));
+                                || (e.stage() != null && e.stage().code().equals(stage))));
         Map<String, String> names = new LinkedHashMap<>();
         all.forEach(e -> e.presentations().forEach(p -> names.put(p.id(), p.name())));
         model.addAttribute("data", event);
@@ -124,7 +124,7 @@ class SeasonsController {
                         .toList());
         model.addAttribute("priors", event.notebook().priors());
         model.addAttribute("others", all.size() > 1);
-        model.addAttribute("effects", effects(key, event));
+        model.addAttribute("effects", effects(event));
         return "tackle/seasons";
     }
 
@@ -161,21 +161,21 @@ class SeasonsController {
                 .orElse(null);
     }
 
-    /** The patterns whose rates are leant most, on the first competition day's morning: as they are and as they would be with nothing leaning. */
-    private List<Effect> effects(EventKey key, EventData event) {
-        Notebook.Priors l = event.notebook().priors();
-        if (!l.byAdvice() && !l.byHistory()) {
+    /** The patterns whose rates the priors change most, on the first competition day's morning: with them and without. */
+    private List<Effect> effects(EventData event) {
+        Notebook.Priors priors = event.notebook().priors();
+        if (!priors.byAdvice() && !priors.byHistory()) {
             return List.of();
         }
-        DayModel leant = new DayModel(event, 1, ASSUMPTIONS);
-        DayModel plain =
+        DayModel withPriors = new DayModel(event, 1, ASSUMPTIONS);
+        DayModel without =
                 new DayModel(event.withNotebook(event.notebook().withPriors(Notebook.Priors.NONE)), 1, ASSUMPTIONS);
         Set<Pattern> patterns = new LinkedHashSet<>();
         event.spots().forEach(s -> event.presentations().forEach(p -> patterns.add(new Pattern(s.spotType(), p.id()))));
         record Change(Pattern pattern, double before, double after) {}
         return patterns.stream()
                 .map(p -> new Change(
-                        p, plain.rates(0).patternMean(p), leant.rates(0).patternMean(p)))
+                        p, without.rates(0).patternMean(p), withPriors.rates(0).patternMean(p)))
                 .filter(c -> Math.abs(Math.log(c.after() / c.before())) > NO_EFFECT)
                 .sorted(Comparator.comparingDouble((Change c) -> -Math.abs(Math.log(c.after() / c.before()))))
                 .limit(MOST_EFFECTS)

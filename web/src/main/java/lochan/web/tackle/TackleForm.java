@@ -305,7 +305,7 @@ final class TackleForm {
         f.need("hooks", "Choose its hooks.");
         Integer count = f.whole("hookCount");
         Integer teasers = f.whole("teasers");
-        if (count != null && (count < 1 || count > 20) || teasers != null && (teasers < 0 || teasers > 20)) {
+        if ((count != null && (count < 1 || count > 20)) || (teasers != null && (teasers < 0 || teasers > 20))) {
             f.error(
                     "hookCount",
                     "Hooks and arms without are out of range: expected 1 to 20 hooks and 0 to 20 arms without.");

@@ -221,7 +221,7 @@ class TrialController {
         String first = form.words("firstWay", "The first way", Trial.LONGEST_WORDS);
         String second = form.words("secondWay", "The second way", Trial.LONGEST_WORDS);
         if (form.ok() && first.equalsIgnoreCase(second)) {
-            form.error("secondWay", "Both ways are called “" + first + "”: give them different names.");
+            form.error("secondWay", "Both versions are called “" + first + "”: give them different names.");
         }
         if (!form.ok()) {
             return refused(key, form, model, response);

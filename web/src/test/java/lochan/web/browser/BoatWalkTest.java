@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.net.URI;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
@@ -36,7 +37,7 @@ class BoatWalkTest extends Walk {
         on.getByLabel("Weight", new Page.GetByLabelOptions().setExact(true))
                 .first()
                 .fill(weight);
-        on.getByText("Log fish").click();
+        on.getByRole(AriaRole.BUTTON, named("Log fish")).click();
         assertThat(on.locator(".verdict .act-words")).hasText(decision);
     }
 
@@ -153,7 +154,7 @@ class BoatWalkTest extends Walk {
         assertThat(page.locator("[data-clashes]"))
                 .containsText("this device said “Cull White (1 lb 12 oz). Put White on the new fish.”");
         assertThat(page.locator("[data-clashes]")).containsText("it reads “Release the new fish.”");
-        page.getByText("I looked into the well").click();
+        page.getByText("Settled").click();
         assertThat(page.locator("[data-clashes] .note")).hasCount(0);
         assertThat(mate.locator(".log > li")).hasCount(4);
         mates.close();
@@ -174,8 +175,8 @@ class BoatWalkTest extends Walk {
         assertThat(page.getByText("Your plan now has the new rest of the day.")).isVisible();
         assertThat(page.locator("[data-ready]")).isAttached();
         field("Temperature").fill("79");
-        page.locator("section:has(#well-care) button").click();
-        assertThat(page.locator("section:has(#well-care)")).containsText("Warm from about 75 °F on");
+        page.locator("section:has(#livewell-care) button").click();
+        assertThat(page.locator("section:has(#livewell-care)")).containsText("Warm from about 75 °F on");
 
         page.locator(".outlook").waitFor(PATIENT);
         page.context().setOffline(true);

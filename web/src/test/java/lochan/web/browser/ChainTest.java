@@ -64,9 +64,9 @@ class ChainTest extends Walk {
             field("Position").fill(name.startsWith("Reed") ? "42.63, -116.91" : "42.64, -116.92");
             field("Spot type").fill("grass edge");
             field("Deep end").fill("6 ft");
-            looksRight("Add spot");
+            looksRight("Add a spot");
             button("Add spot").click();
-            assertThat(page.getByRole(AriaRole.STATUS)).containsText(name + "” marked");
+            assertThat(page.getByRole(AriaRole.STATUS)).containsText(name + "” added");
         }
     }
 

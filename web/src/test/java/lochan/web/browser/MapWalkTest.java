@@ -10,11 +10,13 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The map of the demo's lake: moved by keys and buttons, a run between two cairns, a band of depths. */
+@Tag("browser")
 @ExtendWith(TestServers.class)
 class MapWalkTest {
 
@@ -30,7 +32,7 @@ class MapWalkTest {
                     .first()
                     .click();
             page.locator(".stations")
-                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Water"))
+                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Map"))
                     .click();
             Locator view = page.locator("[data-map][data-ready] [data-view]");
             assertThat(view).isAttached();
@@ -61,12 +63,12 @@ class MapWalkTest {
                     page.locator("section[aria-labelledby=looks] tbody tr").first();
             int marked = page.locator("[data-map] .place").count();
             look.getByRole(AriaRole.BUTTON).click();
-            assertThat(page.locator(".note")).containsText("is marked");
+            assertThat(page.locator(".note")).containsText("added as a spot");
             assertThat(page.locator("[data-map] .place")).hasCount(marked + 1);
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo"))
                     .click();
             page.locator(".stations")
-                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Water"))
+                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Map"))
                     .click();
             assertThat(page.locator("[data-map] .place")).hasCount(marked);
 

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.regex.Pattern;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -20,6 +21,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** A plan of the demo changed by keys, by dragging and by typing, searched around its locks, and taken along. */
 @ExtendWith(TestServers.class)
+@Tag("browser")
 class PlanWalkTest {
 
     private Page page;

@@ -38,7 +38,7 @@ class Screenshots {
         page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)).selectOption("ferry-docks");
         page.getByLabel("To", new Page.GetByLabelOptions().setExact(true)).selectOption("raven-wall");
         page.getByText("on the water").waitFor();
-        shoot(page, "water");
+        shoot(page, "map");
         view(page, event, "spots");
         view(page, event, "practice");
         page.navigate(event + "/practice/review");
@@ -52,12 +52,12 @@ class Screenshots {
         page.locator("[data-plan][data-ready]").waitFor();
         shoot(page, "plan");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Backups"))
-                .click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stop"))
+                .first()
                 .click();
         page.locator("ol > li.sheet").first().waitFor();
         shoot(page, "backups");
-        view(page, event, "deck");
+        page.navigate(event + "/tackle");
+        shoot(page, "rods");
         page.navigate(event + "/tackle/advice?spot=sill-ledge&at=10:30");
         shoot(page, "advice");
         page.navigate(event + "/tackle/path?spot=split-point&lure=medium-crankbait");
@@ -98,7 +98,7 @@ class Screenshots {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete stop"))
                 .click();
         page.navigate(event + "/map");
-        shoot(page, "water-phone");
+        shoot(page, "map-phone");
         page.navigate(event + "/plan");
         page.locator("[data-plan][data-ready]").waitFor();
         shoot(page, "plan-phone");

@@ -140,9 +140,9 @@ class TackleWalkTest extends Walk {
 
         tab("Trials");
         looksRight("Trials");
-        field("One way").fill("held still");
-        field("The other").first().fill("shaken");
-        button("Begin").click();
+        field("First version").fill("held still");
+        field("Second version").fill("shaken");
+        button("Start trial").click();
         assertThat(page.getByRole(AriaRole.HEADING, named("held still or shaken?")))
                 .isVisible();
         page.getByText("Add a round").click();
@@ -159,7 +159,7 @@ class TackleWalkTest extends Walk {
         button("Use other seasons").click();
         assertThat(page.locator("main")).containsText("lures of other seasons are used");
         page.getByLabel("Lure advice, for lures").check();
-        button("Keep").click();
+        button("Save").click();
         assertThat(page.locator("main")).containsText("Effect on the first morning");
         looksRight("Seasons");
         nothingComplained();
@@ -173,7 +173,7 @@ class TackleWalkTest extends Walk {
             page.getByRole(AriaRole.BUTTON, named("Sign in as the demo angler")).click();
             page.getByRole(AriaRole.LINK, named("Two Arms Open")).first().click();
             page.locator(".stations")
-                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Deck"))
+                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Tackle"))
                     .click();
             looksRight("Rods on deck");
             assertThat(page.locator(".note.trouble"))

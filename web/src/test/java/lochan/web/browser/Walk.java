@@ -13,8 +13,10 @@ import lochan.web.testing.RunningApp;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 
 /** An angler with a browser. */
+@Tag("browser")
 abstract class Walk {
 
     /** What reaches out of the window where the page is wider than it; nothing where it fits. */

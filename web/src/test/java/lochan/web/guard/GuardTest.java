@@ -34,7 +34,7 @@ class GuardTest {
         Socket socket = new Socket("127.0.0.1", address.getPort());
         socket.getOutputStream()
                 .write(
-                        ("POST /sign-in HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 5000\r\n\r\nname=")
+                        "POST /sign-in HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 5000\r\n\r\nname="
                                 .getBytes(StandardCharsets.US_ASCII));
         return socket;
     }

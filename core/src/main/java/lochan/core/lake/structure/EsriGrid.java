@@ -102,7 +102,7 @@ public final class EsriGrid {
     private static void checkWorld(boolean degrees, double west, double south, double east, double north)
             throws BadGridException {
         boolean finite = Double.isFinite(west + south + east + north);
-        if (!finite || degrees && !(west >= -180 && east <= 180 && south >= -90 && north <= 90)) {
+        if (!finite || (degrees && !(west >= -180 && east <= 180 && south >= -90 && north <= 90))) {
             throw new BadGridException(
                     "the grid reaches from " + west + ", " + south + " to " + east + ", " + north
                             + ", expected longitudes from -180 to 180 and latitudes from -90 to 90: check xllcorner, yllcorner and cellsize");
@@ -112,7 +112,7 @@ public final class EsriGrid {
     private static void checkWater(int negative, int positive, Values values) throws BadGridException {
         if (!(values instanceof Values.Heights)
                 && negative > 0
-                && (positive == 0 || values instanceof Values.Untold && negative > positive)) {
+                && (positive == 0 || (values instanceof Values.Untold && negative > positive))) {
             throw new BadGridException(negative + " of " + (negative + positive)
                     + " depths are negative: if the values are heights, say so and give the height of the lake's surface; "
                     + "if they are depths, write them positive down");

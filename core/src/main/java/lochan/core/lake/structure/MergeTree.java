@@ -91,7 +91,7 @@ final class MergeTree {
         if (a == b) {
             return;
         }
-        boolean aIsHigher = height(a) > height(b) || height(a) == height(b) && count[a] >= count[b];
+        boolean aIsHigher = height(a) > height(b) || (height(a) == height(b) && count[a] >= count[b]);
         int high = aIsHigher ? a : b;
         int low = aIsHigher ? b : a;
         double closing = grid.depth(cell);

@@ -67,7 +67,7 @@ public record RodChoice(int[] setupOfRod, double covered, double fit) {
         for (int set = 1; set < 1 << setups; set++) {
             if (fits[rods][set] >= 0) {
                 double here = p.covered(set);
-                if (here > covered + EQUAL || here > covered - EQUAL && better(set, chosen, fits[rods])) {
+                if (here > covered + EQUAL || (here > covered - EQUAL && better(set, chosen, fits[rods]))) {
                     chosen = set;
                     covered = Math.max(here, covered);
                 }
@@ -80,7 +80,7 @@ public record RodChoice(int[] setupOfRod, double covered, double fit) {
     private static boolean better(int set, int than, double[] fit) {
         int rods = Integer.bitCount(set);
         int others = Integer.bitCount(than);
-        return rods < others || rods == others && fit[set] > fit[than];
+        return rods < others || (rods == others && fit[set] > fit[than]);
     }
 
     /** By number of rods looked at, then set: the best fit with which they carry it; −1 when they cannot. */

@@ -49,7 +49,7 @@ public record Setup(Lure lure, double grams, ColourFamily colour) {
         }
         index += at.surface() == Surface.CHOP || at.surface() == Surface.WAVES ? 0.6 : 0;
         index -= at.mood() == Mood.INACTIVE ? 0.6 : 0;
-        return at.cover() == Cover.THICK_GRASS ? last : (int) Math.clamp(Math.round(index), 0, last);
+        return at.cover() == Cover.THICK_GRASS ? last : Math.clamp(Math.round(index), 0, last);
     }
 
     /** Bold under a foot of visibility, natural over four feet, mixed between, one step clearer where the water clears; null: unknown. */

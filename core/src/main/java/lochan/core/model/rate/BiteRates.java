@@ -94,9 +94,10 @@ public final class BiteRates {
     public double presentationMean(String presentationId) {
         Double fished = presentationMeans.get(presentationId);
         Evidence seasons = seasons(presentationId);
-        return fished != null
-                ? fished
-                : seasons == NONE ? lakeMean : shrunk(lakeMean, assumptions.presentationHours(), seasons);
+        if (fished != null) {
+            return fished;
+        }
+        return seasons.equals(NONE) ? lakeMean : shrunk(lakeMean, assumptions.presentationHours(), seasons);
     }
 
     private Evidence seasons(String presentationId) {

@@ -51,7 +51,7 @@ public final class TourSearch {
 
         boolean isBetterThan(Result other) {
             double least = SAME * Math.max(1, Math.abs(other.value));
-            return value > other.value + least || value > other.value - least && slack > other.slack + SAME;
+            return value > other.value + least || (value > other.value - least && slack > other.slack + SAME);
         }
     }
 
@@ -257,10 +257,10 @@ public final class TourSearch {
     private Result shifted(Result now, int from, int to, int by) {
         List<Visit> tour = new ArrayList<>(now.tour());
         if (!changeable(tour.get(to))
-                || from >= 0
+                || (from >= 0
                         && (!changeable(tour.get(from))
                                 || tour.get(from).stay() - by
-                                        < tours.shortestStay(tour.get(from).item()))) {
+                                        < tours.shortestStay(tour.get(from).item())))) {
             return null;
         }
         tour.set(to, new Visit(tour.get(to).item(), tour.get(to).stay() + by));

@@ -297,15 +297,15 @@ public final class PlanValuer {
      *
      * @param visited by stop, then fish
      */
-    private List<Simulation.Sure.Fish> caught(List<PlanStop> stops, List<int[]> visited, int scenario) {
-        List<Simulation.Sure.Fish> caught = new ArrayList<>();
+    private List<Simulation.Sure.Caught> caught(List<PlanStop> stops, List<int[]> visited, int scenario) {
+        List<Simulation.Sure.Caught> caught = new ArrayList<>();
         int[] visits = new int[fishVisits.count()];
         for (int s = 0; s < visited.size(); s++) {
             int[] more = visited.get(s);
             for (int i = 0; i < visits.length; i++) {
                 visits[i] += more[i];
                 if (more[i] > 0 && visits[i] == scenarios.visitsNeeded(i, scenario)) {
-                    caught.add(new Simulation.Sure.Fish(
+                    caught.add(new Simulation.Sure.Caught(
                             fishVisits.hour(stops.get(s).arrive()),
                             fishVisits.grams(i),
                             fishVisits.fish(i).fish().species()));

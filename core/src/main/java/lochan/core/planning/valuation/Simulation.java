@@ -60,10 +60,10 @@ final class Simulation {
     }
 
     /** Fish that are caught in a scenario whatever else is, in the order of their hours. */
-    record Sure(List<Fish> fish) {
+    record Sure(List<Caught> fish) {
 
         /** @param species null: unknown */
-        record Fish(int hour, double grams, Species species) {}
+        record Caught(int hour, double grams, Species species) {}
     }
 
     /** Simulates days of one scenario, given the expected bites of each segment and the hour it lies in. */

@@ -198,8 +198,8 @@ public final class TrackCutter {
                 while (end + 1 < n && speeds[end + 1] > FAST_MPS) {
                     end++;
                 }
-                int from = edge(piece, sharp, i, end, 1);
-                int to = edge(piece, sharp, end, i, -1);
+                int from = edge(sharp, i, end, 1);
+                int to = edge(sharp, end, i, -1);
                 boolean moves = to > from
                         && (piece.seconds[to] - piece.seconds[from] >= LEAST_FAST_SECONDS
                                 || piece.straight(from, to) >= ANOTHER_PLACE_M);
@@ -219,7 +219,7 @@ public final class TrackCutter {
     }
 
     /** The first fix of a fast stretch, from one end of it towards the other, that is fast within a few seconds too. */
-    private static int edge(Piece piece, double[] sharp, int from, int to, int step) {
+    private static int edge(double[] sharp, int from, int to, int step) {
         for (int i = from; i != to + step; i += step) {
             if (sharp[i] > FAST_MPS) {
                 return i;

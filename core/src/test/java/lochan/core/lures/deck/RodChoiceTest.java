@@ -52,11 +52,12 @@ class RodChoiceTest {
         double[] best = {-1, 0, 0};
         for (int s = -1; s < p.setups(); s++) {
             int setup = s;
-            if (s < 0 || p.fit()[rod][s] > 0 && IntStream.range(0, rod).noneMatch(r -> setupOfRod[r] == setup)) {
+            if (s < 0 || (p.fit()[rod][s] > 0 && IntStream.range(0, rod).noneMatch(r -> setupOfRod[r] == setup))) {
                 setupOfRod[rod] = s;
                 double[] here = enumerated(p, rod + 1, setupOfRod);
                 boolean better = here[0] > best[0] + 1e-9
-                        || here[0] > best[0] - 1e-9 && (here[1] > best[1] || here[1] == best[1] && here[2] > best[2]);
+                        || (here[0] > best[0] - 1e-9
+                                && (here[1] > best[1] || (here[1] == best[1] && here[2] > best[2])));
                 best = better ? here : best;
                 setupOfRod[rod] = -1;
             }
@@ -78,7 +79,7 @@ class RodChoiceTest {
         double fit = 0;
         for (int r = 0; r < found.setupOfRod().length; r++) {
             int s = found.setupOfRod()[r];
-            assertThat(s < 0 || used.add(s) && p.fit()[r][s] > 0).isTrue();
+            assertThat(s < 0 || (used.add(s) && p.fit()[r][s] > 0)).isTrue();
             fit += s < 0 ? 0 : p.fit()[r][s];
         }
         assertThat(fit).isCloseTo(found.fit(), within(1e-9));
