@@ -3,6 +3,13 @@
 /** Keys of the outboxes in the device's storage begin with it. */
 export const OUTBOXES = 'lochan-boat ';
 
+/** Types of entries as version 1 called them: devices may have kept some since. */
+const TYPES_OF_VERSION_1 = { strike: 'bite', 'well-water': 'livewell' };
+
+function current(entry) {
+  return { ...entry, type: TYPES_OF_VERSION_1[entry.type] ?? entry.type };
+}
+
 /** An id for an entry: 128 random bits, which pages without TLS can make too. */
 export function freshCode(crypto) {
   return Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('');
@@ -16,13 +23,14 @@ export class Outbox {
   }
 
   read() {
+    const { log = null, unsent = [], ...rest } = JSON.parse(this.storage.getItem(this.key) ?? '{}');
     return {
-      log: null,
-      unsent: [],
       told: {},
       refused: [],
       clashes: [],
-      ...JSON.parse(this.storage.getItem(this.key) ?? '{}'),
+      ...rest,
+      log: log && { ...log, entries: log.entries.map(current) },
+      unsent: unsent.map(current),
     };
   }
 

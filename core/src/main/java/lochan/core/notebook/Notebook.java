@@ -13,7 +13,7 @@ import lochan.core.tackle.Lure;
  * @param trials   ways tried against each other
  * @param changes  of hooks, leaders and rods
  * @param carried  what earlier seasons say
- * @param priors what besides the event's own practice may lean its rates
+ * @param priors what besides the event's own practice may go into its rates
  */
 public record Notebook(
         List<KnownFish> fish, List<Trial> trials, List<SetupChange> changes, List<CarriedRate> carried, Priors priors) {
@@ -28,7 +28,7 @@ public record Notebook(
     }
 
     /**
-     * What may lean rates; nothing unless the angler wants it.
+     * What may go into rates; nothing unless the angler wants it.
      *
      * @param byAdvice  whether the rules of advice move the prior of pairs never tried
      * @param byHistory whether earlier seasons count

@@ -144,7 +144,7 @@ public class Notebooks implements EventPart {
     }
 
     @EventWrite
-    public void lean(EventKey key, boolean onAdvice, boolean onHistory) {
+    public void changePriors(EventKey key, boolean onAdvice, boolean onHistory) {
         repository.setPriors(key, onAdvice, onHistory);
     }
 

@@ -107,7 +107,7 @@ final class Why {
                         + " before.";
     }
 
-    /** What besides this event's practice leans its rate. */
+    /** What besides this event's practice is in its rate. */
     private static List<String> priors(Cell cell, DayModel model, int bin) {
         List<String> sentences = new ArrayList<>();
         Pattern pattern = model.pattern(cell);

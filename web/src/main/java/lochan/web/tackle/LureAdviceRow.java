@@ -75,8 +75,8 @@ public record LureAdviceRow(
         String joined = "–";
         if (known.isPresent()) {
             GammaRate rate = rates.rate(cell, pattern);
-            boolean leant = event.notebook().priors().byAdvice();
-            joined = String.format(Locale.ROOT, "%.1f", tried || leant ? rate.mean() : rate.mean() * suitability);
+            boolean byAdvice = event.notebook().priors().byAdvice();
+            joined = String.format(Locale.ROOT, "%.1f", tried || byAdvice ? rate.mean() : rate.mean() * suitability);
         }
         return new LureAdviceRow(
                 lure.id(),

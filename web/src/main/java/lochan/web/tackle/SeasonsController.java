@@ -35,7 +35,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** The angler's own history over all events, and what of it and of the rules leans an event's rates. */
+/** The angler's own history over all events, and the priors that it and the advice give an event's rates. */
 @Controller
 class SeasonsController {
 
@@ -72,7 +72,7 @@ class SeasonsController {
             int days,
             boolean trusted) {}
 
-    /** A pattern whose rate is leant. */
+    /** A pattern whose rate the priors change. */
     record Effect(String pattern, String before, String after, String times, boolean more) {}
 
     @GetMapping("/events/{eventId}/tackle/seasons")
@@ -209,7 +209,7 @@ class SeasonsController {
                 : List.of();
         Notebook.Priors now = notebooks.notebook(key).priors();
         notebooks.carry(key, carried);
-        notebooks.lean(key, now.byAdvice(), on && !carried.isEmpty());
+        notebooks.changePriors(key, now.byAdvice(), on && !carried.isEmpty());
         flash.addFlashAttribute(
                 "notice",
                 !on
@@ -220,14 +220,14 @@ class SeasonsController {
         return "redirect:/events/" + key.eventId() + "/tackle/seasons";
     }
 
-    /** Switches what leans the event's rates on or off. */
+    /** Switches the priors of the event's rates on or off. */
     @PostMapping("/events/{eventId}/tackle/seasons/lean")
-    String lean(
+    String priors(
             EventKey key,
             @RequestParam(defaultValue = "false") boolean advice,
             @RequestParam(defaultValue = "false") boolean history,
             RedirectAttributes flash) {
-        notebooks.lean(key, advice, history);
+        notebooks.changePriors(key, advice, history);
         flash.addFlashAttribute(
                 "notice",
                 advice || history

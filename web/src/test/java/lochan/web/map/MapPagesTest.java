@@ -66,7 +66,7 @@ class MapPagesTest {
         assertThat(drawn.page().select("svg [data-spot=reed-corner]")).hasSize(1);
         Visitor.Answer run = angler.get(event + "/map/run?from=launch&to=reed-corner");
         assertThat(run.body()).contains("mi on the water").contains("\"path\":\"M");
-        assertThat(angler.post(event + "/plan/new", "day", "1").text()).contains("The quickest ways on the water");
+        assertThat(angler.post(event + "/plan/new", "day", "1").text()).contains("Quickest routes on the water");
         assertThat(angler.get(event + "/export").body())
                 .contains("\"slowZones\"")
                 .contains("Harbour");
@@ -185,7 +185,7 @@ class MapPagesTest {
                                 "add/presentation",
                                 "swim-jig")
                         .text())
-                .contains("Your rules put this off limits: Reed Corner");
+                .contains("Off limits by your rules: Reed Corner");
     }
 
     @ParameterizedTest

@@ -240,7 +240,7 @@ class PlanPagesTest {
         Visitor.Answer second = angler.post(event + "/plan/copy", "plan", plan, "day", "2");
         assertThat(second.text())
                 .contains("Copied for day 2.")
-                .contains("What the first plan of the day before fishes is partly missing.");
+                .contains("Spots of the first plan of the day before hold fewer fish.");
         assertThat(second.value("stops/0/arrive"))
                 .isEqualTo(angler.get(event + "/plan?plan=" + plan).value("stops/0/arrive"));
         angler.post(second.page().selectFirst(".note form").attr("action"));

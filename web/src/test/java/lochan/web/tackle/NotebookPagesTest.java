@@ -312,7 +312,7 @@ class NotebookPagesTest {
         Visitor.Answer leaning = angler.post(event + "/tackle/seasons/lean", "advice", "true", "history", "true");
         assertThat(leaning.text()).contains("Rankings and plans use it now").contains("Effect on the first morning");
         assertThat(leaning.texts("tr:has(td:contains(on grass edge))"))
-                .as("pairs never tried are leant")
+                .as("pairs never tried follow the advice")
                 .isNotEmpty();
         assertThat(angler.get(event + "/rankings").text())
                 .as("and may be ranked")

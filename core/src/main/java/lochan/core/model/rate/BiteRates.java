@@ -67,7 +67,7 @@ public final class BiteRates {
         return in(bin, slices, patternOf, assumptions, RatePriors.NONE);
     }
 
-    /** The same, leaning on what else is known. */
+    /** The same, with priors from what else is known. */
     public static BiteRates in(
             Bin bin,
             List<Slice> slices,
@@ -90,7 +90,7 @@ public final class BiteRates {
         return lakeMean;
     }
 
-    /** m_p; of a presentation never fished the lake's, as earlier seasons lean it. */
+    /** m_p; of a presentation never fished the lake's, with earlier seasons as its prior. */
     public double presentationMean(String presentationId) {
         Double fished = presentationMeans.get(presentationId);
         Evidence seasons = seasons(presentationId);
@@ -105,7 +105,7 @@ public final class BiteRates {
         return ratio == null ? NONE : new Evidence(priors.seasonHours(), priors.seasonHours() * ratio * lakeMean);
     }
 
-    /** m_ap; of a pattern never fished its presentation's, as the rules of advice lean it. */
+    /** m_ap; of a pattern never fished its presentation's, with the rules of advice as its prior. */
     public double patternMean(Pattern pattern) {
         Double fished = patternMeans.get(pattern);
         return fished == null

@@ -4,7 +4,8 @@ import java.util.Map;
 import java.util.function.ToDoubleFunction;
 
 /**
- * What besides an event's own practice leans its bite rates: earlier seasons a presentation's prior, the rules of advice that of pairs never tried.
+ * What besides an event's own practice goes into its bite rates: earlier seasons as a presentation's prior, lure advice as that of pairs
+ * never tried.
  *
  * @param seasons     by presentation, its bites an hour over those of a lake as a whole; a presentation without is left alone
  * @param seasonHours angler-hours that counts for, 0 or more

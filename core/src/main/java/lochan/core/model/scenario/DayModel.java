@@ -243,8 +243,8 @@ public final class DayModel {
     }
 
     /**
-     * Every marked spot × every presentation with evidence on its pattern, in the order of the event; besides, what was tried for a known fish, and
-     * pairs never tried that the rules of advice lean on, where the angler wants them to.
+     * Every spot × every presentation with evidence on its pattern, in the order of the event; besides, what was tried for a known fish, and
+     * pairs never tried that the lure advice values, where the angler wants its prior.
      */
     public List<Cell> cells() {
         Set<Pattern> fished = new LinkedHashSet<>();

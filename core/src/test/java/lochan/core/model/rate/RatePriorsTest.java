@@ -63,9 +63,9 @@ class RatePriorsTest {
         assertThat(seasoned.lakeMean()).isEqualTo(plain.lakeMean());
         assertThat(seasoned.presentationMean("drop-shot")).isEqualTo(plain.lakeMean());
         double mean = plain.presentationMean("swim-jig");
-        double leant = seasoned.presentationMean("swim-jig");
-        assertThat(leant).isGreaterThan(Math.min(mean, 1.8 * plain.lakeMean()));
-        assertThat(Math.abs(leant - 1.8 * plain.lakeMean())).isLessThan(Math.abs(mean - 1.8 * plain.lakeMean()));
+        double withSeasons = seasoned.presentationMean("swim-jig");
+        assertThat(withSeasons).isGreaterThan(Math.min(mean, 1.8 * plain.lakeMean()));
+        assertThat(Math.abs(withSeasons - 1.8 * plain.lakeMean())).isLessThan(Math.abs(mean - 1.8 * plain.lakeMean()));
         assertThat(seasoned.presentationMean("walker")).isEqualTo(plain.presentationMean("walker"));
     }
 }
