@@ -104,7 +104,7 @@ final class AdviseAnswer {
      */
     ObjectNode at(String text) throws UsageException {
         Instant at = time(text);
-        int number = log.dayOf(at);
+        int number = event.event().dayOf(at);
         List<Entry> until = entries.stream().filter(e -> !e.at().isAfter(at)).toList();
         BagLog then = BagLog.replay(event.event(), until);
         Today today = done(number, at).with(Today.bites(then, number));
@@ -164,8 +164,8 @@ final class AdviseAnswer {
             }
             entries.add(e);
         }
-        int number = log.dayOf(at);
-        if (lineBefore == null || log.dayOf(lineBefore) != number) {
+        int number = event.event().dayOf(at);
+        if (lineBefore == null || event.event().dayOf(lineBefore) != number) {
             efforts = done(number, since);
             lineBefore = null;
         }

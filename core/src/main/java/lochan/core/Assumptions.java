@@ -154,7 +154,7 @@ public record Assumptions(
      * ψ, the share of the bite rate left after one bite at a spot.
      *
      * @param school  a school
-     * @param general fish spread over the place
+     * @param general fish spread over the spot
      * @param single  one piece of isolated cover
      * @param overnight share of what was fished on a day that is still missing on the next: fish weighed in are released elsewhere, those lost
      *                  or let go bite again; a judgement
@@ -166,7 +166,7 @@ public record Assumptions(
      * @param gridMinutes          grid of a plan's times
      * @param minDwellMinutes      shortest stop
      * @param checkInMarginMinutes time in hand at check-in
-     * @param straightRunFactor    way on the water over the straight line when no lake is known
+     * @param straightRunFactor    route on the water over the straight line when no lake is known
      * @param roughWindMps         wind from which open water counts as rough for the boat, m/s: 15 mph, a fresh chop on a small boat
      * @param exposedFetchM        open water upwind from which a spot is open to the wind, m: enough for waves to build
      * @param priceOfMoving        how many times better than staying the best move has to be ({@code model.md} §10)

@@ -1,6 +1,5 @@
 package lochan.core.competition;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -102,18 +101,6 @@ public final class BagLog {
         return voided.contains(entryId);
     }
 
-    /** The number of the competition day that a time belongs to: the last one that has begun on its date, else the first. */
-    public int dayOf(Instant at) {
-        int day = 1;
-        for (int i = 1; i < event.days().size(); i++) {
-            if (!at.isBefore(
-                    event.days().get(i).date().atStartOfDay(event.timeZone()).toInstant())) {
-                day = i + 1;
-            }
-        }
-        return day;
-    }
-
     private Optional<Violation> refusal(Entry entry) {
         if (entries.containsKey(entry.id())) {
             return violation(
@@ -134,7 +121,7 @@ public final class BagLog {
     }
 
     private Optional<Violation> refusal(Entry.Catch entry) {
-        String waiting = livewell(dayOf(entry.at())).inHand();
+        String waiting = livewell(event.dayOf(entry.at())).inHand();
         if (waiting != null) {
             return violation(
                     "id",
@@ -270,7 +257,7 @@ public final class BagLog {
     private BagRow apply(Entry entry) {
         return switch (entry) {
             case Entry.Catch c -> {
-                int day = dayOf(c.at());
+                int day = event.dayOf(c.at());
                 catches.put(c.id(), new CatchRecord(c, day, scale.now()));
                 yield row(entry, day, livewell(day).take(c.id()), c.id());
             }
@@ -280,9 +267,9 @@ public final class BagLog {
             case Entry.Correct c -> counted(c);
             case Entry.Official o -> counted(o);
             case Entry.ScaleCheck s -> counted(s);
-            case Entry.Bite s -> row(entry, dayOf(s.at()), null, null);
-            case Entry.LivewellReading w -> row(entry, dayOf(w.at()), null, null);
-            case Entry.Fishing f -> row(entry, dayOf(f.at()), null, null);
+            case Entry.Bite s -> row(entry, day(s), null, null);
+            case Entry.LivewellReading w -> row(entry, day(w), null, null);
+            case Entry.Fishing f -> row(entry, day(f), null, null);
         };
     }
 
@@ -346,18 +333,7 @@ public final class BagLog {
     }
 
     private int day(Entry entry) {
-        return switch (entry) {
-            case Entry.Balance b -> catches.get(b.heavier()).day();
-            case Entry.Died d -> catches.get(d.catchId()).day();
-            case Entry.Correct c -> catches.get(c.catchId()).day();
-            case Entry.Void v -> day(entries.get(v.entryId()));
-            case Entry.Catch c -> dayOf(c.at());
-            case Entry.Official o -> dayOf(o.at());
-            case Entry.ScaleCheck s -> dayOf(s.at());
-            case Entry.Bite s -> dayOf(s.at());
-            case Entry.LivewellReading w -> dayOf(w.at());
-            case Entry.Fishing f -> dayOf(f.at());
-        };
+        return entry.about() == null ? event.dayOf(entry.at()) : day(entries.get(entry.about()));
     }
 
     private Livewell livewell(int day) {

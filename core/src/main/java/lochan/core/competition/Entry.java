@@ -14,6 +14,11 @@ public sealed interface Entry {
 
     Instant at();
 
+    /** The id of the earlier entry that this one is about, whose competition day it belongs to; null: it stands for itself. */
+    default String about() {
+        return null;
+    }
+
     /**
      * A landed fish.
      *
@@ -40,16 +45,40 @@ public sealed interface Entry {
             implements Entry {}
 
     /** Two fish on the balance beam. */
-    record Balance(String id, Instant at, String heavier, String lighter) implements Entry {}
+    record Balance(String id, Instant at, String heavier, String lighter) implements Entry {
+
+        @Override
+        public String about() {
+            return heavier;
+        }
+    }
 
     /** A fish of the livewell died. */
-    record Died(String id, Instant at, String catchId) implements Entry {}
+    record Died(String id, Instant at, String catchId) implements Entry {
+
+        @Override
+        public String about() {
+            return catchId;
+        }
+    }
 
     /** A fish was measured again; null leaves that measure as it was. */
-    record Correct(String id, Instant at, String catchId, Double grams, Double mm, String entered) implements Entry {}
+    record Correct(String id, Instant at, String catchId, Double grams, Double mm, String entered) implements Entry {
+
+        @Override
+        public String about() {
+            return catchId;
+        }
+    }
 
     /** An entry that should not be there. */
-    record Void(String id, Instant at, String entryId) implements Entry {}
+    record Void(String id, Instant at, String entryId) implements Entry {
+
+        @Override
+        public String about() {
+            return entryId;
+        }
+    }
 
     /**
      * What the weigh-in said.

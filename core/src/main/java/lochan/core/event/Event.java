@@ -1,5 +1,6 @@
 package lochan.core.event;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
@@ -70,5 +71,16 @@ public record Event(
             throw new IllegalArgumentException("day is " + number + ", the event has days 1 to " + days.size());
         }
         return days.get(number - 1);
+    }
+
+    /** The number of the competition day that a time belongs to: the last one that has begun on its date, else the first. */
+    public int dayOf(Instant at) {
+        int day = 1;
+        for (int i = 1; i < days.size(); i++) {
+            if (!at.isBefore(days.get(i).date().atStartOfDay(timeZone).toInstant())) {
+                day = i + 1;
+            }
+        }
+        return day;
     }
 }

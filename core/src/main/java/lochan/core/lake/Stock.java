@@ -7,7 +7,7 @@ import lochan.core.Coded;
 public enum Stock implements Coded {
     /** A school. */
     SCHOOL("school"),
-    /** Fish spread over the place. */
+    /** Fish spread over the spot. */
     GENERAL("general"),
     /** One piece of isolated cover. */
     SINGLE("single");

@@ -368,8 +368,8 @@ public record BagView(
                         + (d.disqualified()
                                 ? "; too late: by your rules the bag is disqualified"
                                 : d.penalty() > 0
-                                        ? "; less penalties of " + words.apply(d.penalty()) + " it counts "
-                                                + words.apply(d.counted())
+                                        ? " less " + words.apply(d.penalty()) + " penalty: " + words.apply(d.counted())
+                                                + " counts"
                                         : "")
                         + (d.place() == null ? "." : ". Place " + d.place() + "."))
                 .toList();

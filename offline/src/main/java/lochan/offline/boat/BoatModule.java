@@ -56,7 +56,7 @@ public final class BoatModule {
         JsFields f = new JsFields(log);
         Event event = LogJson.event(f.object("event"));
         Instant at = Instant.ofEpochMilli((long) now);
-        int number = day == 0 ? new BagLog(event).dayOf(at) : day;
+        int number = day == 0 ? event.dayOf(at) : day;
         BagView view = BagView.of(
                 event,
                 names(f),

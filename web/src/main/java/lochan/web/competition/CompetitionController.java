@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
@@ -71,7 +70,7 @@ class CompetitionController {
         model.addAttribute("form", form);
         Instant now = log.now();
         List<Entry> entries = log.shown(event.competition());
-        int today = new BagLog(event.event()).dayOf(now);
+        int today = event.event().dayOf(now);
         int shown = day == null ? today : Math.clamp(day, 1, event.days().size());
         CompetitionDay hours = event.day(shown);
         Units units = accounts.units(key.accountId());
@@ -127,7 +126,7 @@ class CompetitionController {
     }
 
     private int today(EventData event) {
-        return new BagLog(event.event()).dayOf(log.now());
+        return event.event().dayOf(log.now());
     }
 
     /** Where the boat says it is; null when it does not, or is nowhere. */

@@ -69,7 +69,7 @@ class WeighInController {
     String review(EventKey key, @RequestParam(required = false) Integer day, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
-        int today = new BagLog(event.event()).dayOf(log.now());
+        int today = event.event().dayOf(log.now());
         int shown = day == null ? today : Math.clamp(day, 1, event.days().size());
         BagView view = BagView.of(
                 event.event(),

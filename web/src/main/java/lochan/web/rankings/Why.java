@@ -76,12 +76,12 @@ final class Why {
     private static String rate(RankingRow row, BiteRates rates) {
         double lake = rates.lakeMean();
         double here = row.bites().mean();
-        String numbers = one(here) + " bites an hour, the lake " + one(lake);
+        String numbers = one(here) + " an hour against " + one(lake);
         return Math.abs(here - lake) < MATTERS * lake
-                ? "About as many bites as the lake at this hour: " + numbers + "."
-                : "It bites " + (here > lake ? "more" : "less") + " often than the lake at this hour: " + numbers + "."
+                ? "About as many bites as on the lake as a whole at this hour: " + numbers + "."
+                : (here > lake ? "More" : "Fewer") + " bites than on the lake as a whole at this hour: " + numbers + "."
                         + (row.bites().p90() > 3 * Math.max(0.1, row.bites().p10())
-                                ? " Little is known: likely " + one(row.bites().p10()) + " and "
+                                ? " Little is known: likely " + one(row.bites().p10()) + " to "
                                         + one(row.bites().p90()) + "."
                                 : "");
     }
@@ -103,7 +103,8 @@ final class Why {
                 ? "Never fished here: the estimate comes from similar spots."
                 : "Evidence: " + row.bitesSeen() + (row.bitesSeen() == 1 ? " bite" : " bites") + " in " + row.stops()
                         + (row.stops() == 1 ? " stop" : " stops") + ", " + one(row.effectiveHours())
-                        + " effective hours, the last " + (row.daysSince() == 1 ? "the day" : row.daysSince() + " days")
+                        + " effective hours, last fished "
+                        + (row.daysSince() == 1 ? "the day" : row.daysSince() + " days")
                         + " before.";
     }
 
@@ -132,6 +133,10 @@ final class Why {
         return sentences;
     }
 
+    private static String lowers(double left) {
+        return "each bite lowers the rate by " + Math.round(100 * (1 - left)) + "%.";
+    }
+
     private static List<String> place(Spot spot, DayModel model) {
         List<String> sentences = new ArrayList<>();
         EventData event = model.event();
@@ -141,8 +146,10 @@ final class Why {
         if (spot.stock() != Stock.GENERAL) {
             sentences.add(
                     spot.stock() == Stock.SCHOOL
-                            ? "A school: each bite leaves 97% of the rate."
-                            : "One piece of cover: each bite leaves 70% of the rate.");
+                            ? "A school: "
+                                    + lowers(model.assumptions().depletion().school())
+                            : "One piece of cover: "
+                                    + lowers(model.assumptions().depletion().single()));
         }
         if (spot.crowdRisk() >= CROWDED) {
             sentences.add("Another boat is there first on " + Math.round(100 * spot.crowdRisk()) + " of 100 days.");

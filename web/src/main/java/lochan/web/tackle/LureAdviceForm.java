@@ -78,7 +78,7 @@ final class LureAdviceForm {
                     + (s.tempTrend() == null ? "" : " " + s.tempTrend().words()));
         }
         if (s.visibilityM() != null) {
-            words.add("seen to " + units.visibility(s.visibilityM())
+            words.add("visibility " + units.visibility(s.visibilityM())
                     + (s.clarity() == null ? "" : " " + s.clarity().words()));
         }
         words.addAll(Stream.of(

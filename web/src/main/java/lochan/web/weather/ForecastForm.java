@@ -99,8 +99,7 @@ final class ForecastForm {
         if (clarity != null && !(clarity > 0 && clarity <= 30)) {
             form.error(
                     at + "clarity",
-                    "A light lure is seen to " + form.value(at + "clarity")
-                            + ": expected more than 0 and at most 98 ft.");
+                    "Visibility is " + form.value(at + "clarity") + ": expected more than 0 and at most 98 ft.");
         }
         Sky sky = form.choice(at + "sky", Sky.class);
         if (from == null || to == null) {

@@ -128,7 +128,7 @@ class Screenshots {
     }
 
     private void shoot(Page page, String name) {
-        page.evaluate("document.fonts.ready");
+        page.evaluate("async () => { await Promise.all([...document.fonts].map(font => font.load())); }");
         page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
     }
 }

@@ -130,8 +130,7 @@ class CompetitionPagesTest {
                 "1",
                 "place",
                 "3");
-        assertThat(official.text())
-                .contains("5 lb 6 oz official; less penalties of 0 lb 4 oz it counts 5 lb 2 oz. Place 3.");
+        assertThat(official.text()).contains("5 lb 6 oz official less 0 lb 4 oz penalty: 5 lb 2 oz counts. Place 3.");
         assertThat(angler.get(event + "/competition").page().select(".log > li"))
                 .as("nothing is ever taken from the log")
                 .hasSize(7);
