@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
+import lochan.core.quantity.Hours;
 
 /**
  * How long the fish have been in the livewell and how warm it is: what their keeper looks after. Only an event that keeps fish has any.
@@ -24,8 +25,6 @@ public record LivewellCare(Map<String, Duration> inLivewell, Double celsius, Ins
     public static final double WARM_C = 24;
     /** How often the livewell wants a look while fish are in it. */
     public static final Duration LOOK = Duration.ofHours(1);
-
-    private static final double MILLIS_PER_HOUR = 3_600_000;
 
     /** @param day number of the day, from 1 */
     public static LivewellCare of(Event event, BagLog log, int day, Instant now) {
@@ -55,9 +54,7 @@ public record LivewellCare(Map<String, Duration> inLivewell, Double celsius, Ins
 
     /** Hours that living fish have spent in the livewell, all together. */
     public double fishHours() {
-        return inLivewell.values().stream()
-                .mapToDouble(t -> t.toMillis() / MILLIS_PER_HOUR)
-                .sum();
+        return inLivewell.values().stream().mapToDouble(Hours::of).sum();
     }
 
     public boolean isWarm() {

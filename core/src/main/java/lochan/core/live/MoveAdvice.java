@@ -22,6 +22,7 @@ import lochan.core.model.size.KeeperWeight;
 import lochan.core.model.size.Survival;
 import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.valuation.BestFish;
+import lochan.core.quantity.Hours;
 
 /**
  * What the next hour is worth here against the best move ({@code model.md} §10). For a cell c with prior mean m_c(h) = α/β and ᾱ the mean of α over
@@ -42,8 +43,6 @@ public final class MoveAdvice {
     private static final Duration HOUR = Duration.ofHours(1);
     /** How often the question is asked. */
     private static final Duration ASKED = Duration.ofMinutes(15);
-
-    private static final double MILLIS_PER_HOUR = 3_600_000;
 
     private final DayModel model;
     private final EventData event;
@@ -182,7 +181,7 @@ public final class MoveAdvice {
     private double[] background(Option leading) {
         Position there = model.spot(leading.cell.spotId()).position();
         Instant last = lastLeaving(there).orElse(leading.end);
-        double hoursLeft = Math.max(0, Duration.between(leading.end, last).toMillis() / MILLIS_PER_HOUR);
+        double hoursLeft = Math.max(0, Hours.between(leading.end, last));
         double[] lambda = new double[Survival.weights()];
         double[] of = landed(leading.cell);
         for (int i = 0; i < lambda.length; i++) {

@@ -1,6 +1,5 @@
 package lochan.core.live;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -18,6 +17,7 @@ import lochan.core.plan.PlanStop;
 import lochan.core.planning.valuation.DrawnDays;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Quantile;
+import lochan.core.quantity.Hours;
 import org.apache.commons.rng.sampling.ListSampler;
 import org.apache.commons.rng.simple.RandomSource;
 import org.apache.commons.statistics.distribution.PoissonDistribution;
@@ -39,8 +39,6 @@ public final class Outlooks {
     private static final double ENOUGH = 1000;
     /** A bag that is less heavier is the same bag summed in another order. */
     private static final double HELPS_GRAMS = 1e-3;
-
-    private static final double MILLIS_PER_HOUR = 3_600_000;
 
     private final DayModel model;
     private final long seed;
@@ -268,7 +266,7 @@ public final class Outlooks {
             Instant ends = i == hours.length - 1 || to.isBefore(bins.get(i).end())
                     ? to
                     : bins.get(i).end();
-            hours[i] = ends.isAfter(begins) ? Duration.between(begins, ends).toMillis() / MILLIS_PER_HOUR : 0;
+            hours[i] = ends.isAfter(begins) ? Hours.between(begins, ends) : 0;
         }
         return hours;
     }

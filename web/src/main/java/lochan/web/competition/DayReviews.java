@@ -16,6 +16,7 @@ import lochan.core.review.DayReview;
 import lochan.web.eventbook.EventKey;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
 import lochan.web.modelling.DayModels;
 import lochan.web.plan.PlanBackups;
@@ -27,8 +28,6 @@ import org.springframework.stereotype.Component;
 class DayReviews {
 
     private static final int KEPT = 8;
-    private static final int SCENARIOS = 200;
-    private static final long SEED = 1;
 
     private final DayModels dayModels;
     private final Lakes lakes;
@@ -77,7 +76,7 @@ class DayReviews {
     private DayReview review(
             EventKey key, EventData event, int day, List<PlanStop> plan, BackgroundComputation.Progress<?> progress) {
         DayModel model = dayModels.of(key, event, day);
-        ScenarioSet scenarios = new ScenarioSet(model, SCENARIOS, SEED);
+        ScenarioSet scenarios = new ScenarioSet(model, Budgets.USUAL.review(), Budgets.SEED);
         DayRuns runs = lakes.dayRuns(event);
         BagLog log = BagLog.replay(event.event(), event.competition());
         EventResult.Day result = EventResult.of(event.event(), log).days().get(day - 1);
@@ -88,7 +87,7 @@ class DayReviews {
         return DayReview.of(
                 new DayReview.Input(log, plan, ladder, factor, result.brought()),
                 scenarios,
-                new Outlooks(model, SEED),
+                new Outlooks(model, Budgets.SEED),
                 runs);
     }
 

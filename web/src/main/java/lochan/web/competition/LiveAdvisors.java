@@ -13,6 +13,7 @@ import lochan.core.planning.valuation.Calibration;
 import lochan.web.eventbook.EventKey;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
 import lochan.web.modelling.DayModels;
 import lochan.web.plan.Projections;
@@ -24,8 +25,6 @@ class LiveAdvisors {
 
     /** Scenarios of a day take some ten megabytes. */
     private static final int KEPT = 2;
-
-    private static final long SEED = 1;
 
     private final DayModels dayModels;
     private final Lakes lakes;
@@ -52,7 +51,7 @@ class LiveAdvisors {
         DayModel model = model(key, event, day);
         Cached known = advisors.getIfPresent(new DayKey(key, day));
         if (known == null || known.model() != model) {
-            known = new Cached(model, new LiveAdvisor(model, lakes.dayRuns(event), SEED));
+            known = new Cached(model, new LiveAdvisor(model, lakes.dayRuns(event), Budgets.SEED));
             advisors.put(new DayKey(key, day), known);
         }
         return known.advisor();

@@ -21,6 +21,7 @@ import lochan.core.quantity.Units;
 import lochan.web.eventbook.EventKey;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
 import lochan.web.modelling.DayModels;
 import lochan.web.modelling.PlanWords;
@@ -35,9 +36,6 @@ class RestOfDay {
 
     private static final int KEPT = 8;
     private static final int DRAWN = 3000;
-    private static final int SCENARIOS = 300;
-    private static final int ROUNDS = 9;
-    private static final long SEED = 1;
 
     private final LiveAdvisors advisors;
     private final Lakes lakes;
@@ -103,30 +101,43 @@ class RestOfDay {
         MoveAdvice.State standing = MoveAdviceView.standing(event, day, entries, now, position);
         Position here = advisors.of(key, event, day).position(standing);
         List<PlanStop> plan = event.planOf(day);
-        work.beginAgain(new DayKey(key, day), basis(event, day), DayPlanner.done(ROUNDS), progress -> {
-            ScenarioSet likely = Outlooks.likely(model, standing.today(), DRAWN, SCENARIOS, SEED);
-            DayStart begin = DayStart.now(model, now, here, standing.bag());
-            List<PlanStop> locked = Outlooks.rest(plan, begin.at()).stream()
-                    .filter(s -> s.locked() && !s.arrive().isBefore(begin.at()))
-                    .toList();
-            DayPlanner planner = planner(likely, event, begin, locked);
-            List<PlanStop> stops = (planner.keepsLocked() ? planner : planner(likely, event, begin, List.of()))
-                    .plan(ROUNDS, progress::goOn);
-            PlanValuer valuer = new PlanValuer(likely, standing.bag());
-            double factor = projections.calibration(key.accountId()).factor();
-            return new Result(
-                    now,
-                    stops,
-                    factor * (valuer.formula(stops) - standing.bag().weighedGrams()),
-                    factor
-                            * (valuer.formula(Outlooks.rest(plan, now))
-                                    - standing.bag().weighedGrams()));
-        });
+        work.beginAgain(
+                new DayKey(key, day),
+                basis(event, day),
+                DayPlanner.done(Budgets.USUAL.restOfDay().rounds()),
+                progress -> {
+                    ScenarioSet likely = Outlooks.likely(
+                            model,
+                            standing.today(),
+                            DRAWN,
+                            Budgets.USUAL.restOfDay().scenarios(),
+                            Budgets.SEED);
+                    DayStart begin = DayStart.now(model, now, here, standing.bag());
+                    List<PlanStop> locked = Outlooks.rest(plan, begin.at()).stream()
+                            .filter(s -> s.locked() && !s.arrive().isBefore(begin.at()))
+                            .toList();
+                    DayPlanner planner = planner(likely, event, begin, locked);
+                    List<PlanStop> stops = (planner.keepsLocked() ? planner : planner(likely, event, begin, List.of()))
+                            .plan(Budgets.USUAL.restOfDay().rounds(), progress::goOn);
+                    PlanValuer valuer = new PlanValuer(likely, standing.bag());
+                    double factor = projections.calibration(key.accountId()).factor();
+                    return new Result(
+                            now,
+                            stops,
+                            factor * (valuer.formula(stops) - standing.bag().weighedGrams()),
+                            factor
+                                    * (valuer.formula(Outlooks.rest(plan, now))
+                                            - standing.bag().weighedGrams()));
+                });
     }
 
     private DayPlanner planner(ScenarioSet likely, EventData event, DayStart begin, List<PlanStop> locked) {
         return new DayPlanner(
-                likely, lakes.dayRuns(event), begin, new DayPlanner.Wishes(Strategy.BALANCED, locked, c -> true), SEED);
+                likely,
+                lakes.dayRuns(event),
+                begin,
+                new DayPlanner.Wishes(Strategy.BALANCED, locked, c -> true),
+                Budgets.SEED);
     }
 
     /**

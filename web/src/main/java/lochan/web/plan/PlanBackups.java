@@ -13,16 +13,13 @@ import lochan.core.planning.backups.Backups;
 import lochan.web.eventbook.EventKey;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayModels;
 import org.springframework.stereotype.Service;
 
 /** Computes in the background what a plan's backups are: each is a plan of its own. What was found holds as long as plan and practice are the same. */
 @Service
 public class PlanBackups {
-
-    private static final int SCENARIOS = 200;
-    private static final int ROUNDS = 3;
-    private static final long SEED = 1;
 
     private final Lakes lakes;
     private final Plans plans;
@@ -70,13 +67,22 @@ public class PlanBackups {
     }
 
     private static ScenarioSet scenarios(EventData event, Plan plan) {
-        return new ScenarioSet(new DayModel(event, plan.day(), Assumptions.DEFAULTS), SCENARIOS, SEED);
+        return new ScenarioSet(
+                new DayModel(event, plan.day(), Assumptions.DEFAULTS),
+                Budgets.USUAL.backups().scenarios(),
+                Budgets.SEED);
     }
 
     /** Computes the backups of some stops, which takes seconds. */
     public Backups.Ladder of(
             ScenarioSet scenarios, EventData event, List<PlanStop> stops, BackgroundComputation.Progress<?> progress) {
-        return Backups.of(scenarios, lakes.dayRuns(event), stops, SEED, ROUNDS, () -> progress.goOn(0));
+        return Backups.of(
+                scenarios,
+                lakes.dayRuns(event),
+                stops,
+                Budgets.SEED,
+                Budgets.USUAL.backups().rounds(),
+                () -> progress.goOn(0));
     }
 
     /** The backups of a day's plan; while they are computed, which this begins, or where there is no plan, a ladder without rungs. */

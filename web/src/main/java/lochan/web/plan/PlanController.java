@@ -15,6 +15,7 @@ import lochan.core.planning.valuation.Strategy;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.Budgets;
 import lochan.web.modelling.PlanWords;
 import lochan.web.shared.Undo;
 import org.springframework.stereotype.Controller;
@@ -27,9 +28,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** The plans of an event: new ones, copies, searches, and the page that shows them. */
 @Controller
 class PlanController {
-
-    private static final int QUICK_ROUNDS = 27;
-    private static final int THOROUGH_ROUNDS = 243;
 
     private final Plans plans;
     private final EventBook events;
@@ -148,7 +146,9 @@ class PlanController {
                         strategies,
                         bothDays,
                         new HashSet<>(avoid == null ? List.of() : avoid),
-                        effort.equals("thorough") ? THOROUGH_ROUNDS : QUICK_ROUNDS));
+                        effort.equals("thorough")
+                                ? Budgets.USUAL.search().thorough()
+                                : Budgets.USUAL.search().quick()));
         return show(key, of.id()) + "#search";
     }
 

@@ -21,6 +21,7 @@ import lochan.core.planning.valuation.Strategy;
 import lochan.web.eventbook.EventKey;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayModels;
 import lochan.web.plan.PlanBackups.OfPlan;
 import org.springframework.stereotype.Service;
@@ -32,8 +33,6 @@ import org.springframework.stereotype.Service;
 @Service
 class PlanSearch {
 
-    private static final int SIMULATED_DAYS = 10_000;
-    private static final long SEED = 1;
     private static final int KEPT = 50;
     /** Rounds for each of the plans that a spread over two days is compared by, as a share of those asked for. */
     private static final int TWO_DAYS_SHARE = 4;
@@ -137,12 +136,12 @@ class PlanSearch {
                             scenarios,
                             lakes.dayRuns(event),
                             DayPlanner.Wishes.avoiding(strategy, locked, wanted.avoid()),
-                            SEED)
+                            Budgets.SEED)
                     .plan(wanted.rounds(), goOn);
             found.add(new Result(
                     strategy,
                     stops,
-                    new PlanValuer(scenarios).projection(stops, SIMULATED_DAYS, calibration),
+                    new PlanValuer(scenarios).projection(stops, Budgets.USUAL.simulatedDays(), calibration),
                     null,
                     null,
                     0,
@@ -166,21 +165,21 @@ class PlanSearch {
             BackgroundComputation.Progress<?> progress) {
         ScenarioSet first = computation.scenarios(key, event, day);
         ScenarioSet second =
-                new ScenarioSet(new DayModel(event, day + 1, PlanValuation.ASSUMPTIONS), first.count(), SEED);
+                new ScenarioSet(new DayModel(event, day + 1, PlanValuation.ASSUMPTIONS), first.count(), Budgets.SEED);
         Strategy strategy = wanted.strategies().getFirst();
         return TwoDays.ways(
                         first,
                         second,
                         lakes.dayRuns(event),
                         DayPlanner.Wishes.avoiding(strategy, locked, wanted.avoid()),
-                        SEED,
+                        Budgets.SEED,
                         Math.max(2, wanted.rounds() / TWO_DAYS_SHARE),
                         progress::goOn)
                 .stream()
                 .map(w -> new Result(
                         strategy,
                         w.first(),
-                        new PlanValuer(first).projection(w.first(), SIMULATED_DAYS, calibration),
+                        new PlanValuer(first).projection(w.first(), Budgets.USUAL.simulatedDays(), calibration),
                         w.savedSpotId(),
                         w.second(),
                         w.secondGrams() * calibration.factor(),

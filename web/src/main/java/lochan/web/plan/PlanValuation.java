@@ -20,6 +20,7 @@ import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.WhatIf;
 import lochan.web.eventbook.EventKey;
 import lochan.web.map.Lakes;
+import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
 import lochan.web.modelling.DayModels;
 import org.springframework.stereotype.Service;
@@ -32,9 +33,6 @@ import org.springframework.stereotype.Service;
 public class PlanValuation {
 
     public static final Assumptions ASSUMPTIONS = Assumptions.DEFAULTS;
-    private static final int SCENARIOS = 500;
-    private static final int SIMULATED_DAYS = 10_000;
-    private static final long SEED = 1;
     private static final int KEPT = 4;
 
     private final DayModels dayModels;
@@ -70,7 +68,8 @@ public class PlanValuation {
         List<PlanStop> before = dayBefore(event, day);
         DayScenarios known = drawn.getIfPresent(new DayKey(key, day));
         if (known == null || known.model() != model || !Objects.equals(known.dayBefore(), before)) {
-            known = new DayScenarios(model, before, after(new ScenarioSet(model, SCENARIOS, SEED), day, before));
+            known = new DayScenarios(
+                    model, before, after(new ScenarioSet(model, Budgets.USUAL.valuation(), Budgets.SEED), day, before));
             drawn.put(new DayKey(key, day), known);
         }
         return known.scenarios();
@@ -87,15 +86,17 @@ public class PlanValuation {
 
     /** What a plan is worth with its spread, as a projection. */
     PlanValue value(EventKey key, EventData event, int day, List<PlanStop> stops, Calibration calibration) {
-        return new PlanValuer(scenarios(key, event, day)).projection(stops, SIMULATED_DAYS, calibration);
+        return new PlanValuer(scenarios(key, event, day)).projection(stops, Budgets.USUAL.simulatedDays(), calibration);
     }
 
     /** The same with something else supposed. */
     PlanValue value(
             EventKey key, EventData event, int day, List<PlanStop> stops, Calibration calibration, WhatIf what) {
         ScenarioSet supposed = after(
-                new ScenarioSet(what.model(event, day, ASSUMPTIONS), SCENARIOS, SEED), day, dayBefore(event, day));
-        return new PlanValuer(supposed).projection(stops, SIMULATED_DAYS, calibration);
+                new ScenarioSet(what.model(event, day, ASSUMPTIONS), Budgets.USUAL.valuation(), Budgets.SEED),
+                day,
+                dayBefore(event, day));
+        return new PlanValuer(supposed).projection(stops, Budgets.USUAL.simulatedDays(), calibration);
     }
 
     /** The runs of a plan without violations. */

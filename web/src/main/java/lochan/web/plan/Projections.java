@@ -24,18 +24,16 @@ import lochan.core.review.DayProjection;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
+import lochan.web.modelling.Budgets;
 import org.springframework.stereotype.Service;
 
 /** What an angler's finished days teach about plans: how far what was weighed lies from what was projected. */
 @Service
 public class Projections {
 
-    private static final int SCENARIOS = 200;
     private static final int DAYS_PER_SCENARIO = 20;
     /** Enough to learn from; older ones say little of the angler of today. */
     private static final int LATEST_EVENTS = 20;
-
-    private static final long SEED = 1;
 
     private final Events events;
     private final EventBook book;
@@ -61,11 +59,12 @@ public class Projections {
         }
 
         ScenarioSet scenarios() {
-            return new ScenarioSet(new DayModel(event, day, Assumptions.DEFAULTS), SCENARIOS, SEED);
+            return new ScenarioSet(
+                    new DayModel(event, day, Assumptions.DEFAULTS), Budgets.USUAL.review(), Budgets.SEED);
         }
 
         DayProjection projection(ScenarioSet scenarios, double factor) {
-            int[] days = new int[SCENARIOS];
+            int[] days = new int[Budgets.USUAL.review()];
             Arrays.fill(days, DAYS_PER_SCENARIO);
             return DayProjection.of(
                     Arrays.stream(new PlanValuer(scenarios).drawn(stops, days).totals())

@@ -17,6 +17,7 @@ import lochan.core.planning.valuation.Strategy;
 import lochan.web.eventbook.EventKey;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayModels;
 import org.springframework.stereotype.Service;
 
@@ -25,9 +26,6 @@ import org.springframework.stereotype.Service;
 class NextChecks {
 
     private static final int LOOKS = 8;
-    private static final int SCENARIOS = 24;
-    private static final int ROUNDS = 3;
-    private static final long SEED = 1;
 
     private final Lakes lakes;
     private final Clock clock;
@@ -61,13 +59,20 @@ class NextChecks {
     private List<NextCheck.Look> looks(
             EventData event, Instant now, BackgroundComputation.Progress<List<NextCheck.Look>> progress) {
         DayRuns runs = lakes.dayRuns(event);
-        NextCheck check = new NextCheck(event, 1, Assumptions.DEFAULTS, set -> plan(set, runs), SCENARIOS, SEED);
+        NextCheck check = new NextCheck(
+                event,
+                1,
+                Assumptions.DEFAULTS,
+                set -> plan(set, runs),
+                Budgets.USUAL.nextCheck().scenarios(),
+                Budgets.SEED);
         List<Cell> cells = progress.goOn(0) ? check.promising(LOOKS) : List.of();
         return cells.isEmpty() ? List.of() : check.of(cells, now, progress::goOn);
     }
 
     private static List<PlanStop> plan(ScenarioSet set, DayRuns runs) {
-        return new DayPlanner(set, runs, DayPlanner.Wishes.of(Strategy.BALANCED), SEED).plan(ROUNDS, i -> true);
+        return new DayPlanner(set, runs, DayPlanner.Wishes.of(Strategy.BALANCED), Budgets.SEED)
+                .plan(Budgets.USUAL.nextCheck().rounds(), i -> true);
     }
 
     @PreDestroy

@@ -14,16 +14,13 @@ import lochan.core.planning.valuation.TwoHourValue;
 import lochan.web.eventbook.EventKey;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
+import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
 import org.springframework.stereotype.Service;
 
 /** Computes in the background the value of each row of the rankings, and what it adds to the best plan, which takes many plans. */
 @Service
 class RankingValues {
-
-    private static final int SCENARIOS = 160;
-    private static final int ROUNDS = 3;
-    private static final long SEED = 1;
 
     private final Lakes lakes;
     private final BackgroundComputation<DayKey, Values> computation =
@@ -75,12 +72,17 @@ class RankingValues {
     }
 
     private Values computed(DayModel model, BackgroundComputation.Progress<Values> progress) {
-        ScenarioSet scenarios = new ScenarioSet(model, SCENARIOS, SEED);
+        ScenarioSet scenarios = new ScenarioSet(model, Budgets.USUAL.rankings().scenarios(), Budgets.SEED);
         TwoHourValue value = new TwoHourValue(scenarios);
         Map<Cell, TwoHourValue.TwoHours> twoHours = new HashMap<>();
         model.cells().forEach(c -> twoHours.put(c, value.of(c)));
         progress.soFar(new Values(twoHours, null));
-        AddedValue added = AddedValue.of(scenarios, lakes.dayRuns(model.event()), SEED, ROUNDS, progress::goOn);
+        AddedValue added = AddedValue.of(
+                scenarios,
+                lakes.dayRuns(model.event()),
+                Budgets.SEED,
+                Budgets.USUAL.rankings().rounds(),
+                progress::goOn);
         return new Values(twoHours, added);
     }
 

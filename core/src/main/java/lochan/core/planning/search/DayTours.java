@@ -22,6 +22,7 @@ import lochan.core.planning.valuation.FishVisits;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
 import lochan.core.practice.ForecastPeriod;
+import lochan.core.quantity.Hours;
 
 /**
  * A competition day as tours: items are cells that may be fished, then stops that are locked as they stand. A step is one of the grid's.
@@ -31,7 +32,6 @@ import lochan.core.practice.ForecastPeriod;
 public final class DayTours implements Tours {
 
     private static final int[] STAYS_MINUTES = {15, 30, 60, 120};
-    private static final double MILLIS_PER_HOUR = 3_600_000;
     private static final int MOST_VISITS_OF_ONE = 2;
     private static final double NEAR = 0.02;
     /** With so few, rounds are quick: more scenarios are looked at and every tour is improved. */
@@ -216,7 +216,7 @@ public final class DayTours implements Tours {
             for (int bin = 0; bin < binEnds.length && from < leave; bin++) {
                 if (from < binEnds[bin] || bin == binEnds.length - 1) {
                     long to = bin == binEnds.length - 1 ? leave : Math.min(binEnds[bin], leave);
-                    fishing.add(drawn[item], placeOf[item], bin, (to - from) / MILLIS_PER_HOUR);
+                    fishing.add(drawn[item], placeOf[item], bin, Hours.ofMillis(to - from));
                     from = to;
                 }
             }

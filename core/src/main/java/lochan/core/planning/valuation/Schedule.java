@@ -1,17 +1,15 @@
 package lochan.core.planning.valuation;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import lochan.core.model.evidence.Bin;
 import lochan.core.model.rate.Cell;
 import lochan.core.plan.PlanStop;
+import lochan.core.quantity.Hours;
 
 /** A plan's stops cut where bins change, so that each segment has one rate and lies in one hour of the day. */
 public final class Schedule {
-
-    private static final double MILLIS_PER_HOUR = 3_600_000;
 
     private Schedule() {}
 
@@ -34,7 +32,7 @@ public final class Schedule {
                         ? stop.leave()
                         : earlier(stop.leave(), bins.get(i).end());
                 if (to.isAfter(from)) {
-                    segments.add(new Segment(cell, i, Duration.between(from, to).toMillis() / MILLIS_PER_HOUR));
+                    segments.add(new Segment(cell, i, Hours.between(from, to)));
                 }
             }
         }
