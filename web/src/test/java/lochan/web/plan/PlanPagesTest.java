@@ -64,7 +64,7 @@ class PlanPagesTest {
         Visitor.Answer first = added(angler, event, plan, 120);
         assertThat(first.text())
                 .contains("Reed Corner")
-                .containsPattern("Forecast bag \\d+ lb \\d+ oz")
+                .containsPattern("Projected bag \\d+ lb \\d+ oz")
                 .contains("Full limit");
         Visitor.Answer typed = set(angler, event, plan, "06:30", "12:00");
         assertThat(typed.value("stops/0/arrive")).isEqualTo("06:30");

@@ -147,7 +147,7 @@ class RankingsPagesTest {
         assertThat(page.texts(".side-by-side > section").get(0))
                 .contains("Two hours here bring")
                 .contains("The best plan")
-                .contains("bites an hour, the lake");
+                .contains("than on the lake as a whole at this hour");
         assertThat(page.texts(".side-by-side > section").get(1)).contains("No size known here");
         assertThat(page.texts(".side-by-side > section").get(2)).contains("Never fished here");
         assertThat(page.page().select("svg.compared")).hasSize(2);
