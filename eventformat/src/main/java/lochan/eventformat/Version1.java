@@ -1,7 +1,6 @@
 package lochan.eventformat;
 
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -18,27 +17,43 @@ public final class Version1 {
             Map.of("on top", "on-top", "off the edge", "off-edge", "on bottom", "on-bottom");
     private static final Map<String, String> ENTRY_TYPES = Map.of("strike", "bite", "well-water", "livewell");
     private static final Map<String, String> REACTIONS = Map.of("struck", "bit");
-    private static final Map<String, String> BOAT =
-            Map.of("settleMinutes", "setUpMinutes", "mostWindMps", "maxWindMps");
+    /** Fields that have another name now. */
+    private static final Map<String, String> NAMES = Map.of(
+            "placeClass", "type",
+            "marks", "waypoints",
+            "holding", "position",
+            "settleMinutes", "setUpMinutes",
+            "mostWindMps", "maxWindMps",
+            "struck", "takenOn",
+            "strikes", "bites",
+            "lineHours", "anglerHours",
+            "leanings", "priors");
+    /** Which of them stand below which part of the file. */
+    private static final Map<String, List<String>> RENAMED = Map.of(
+            "spots", List.of("placeClass"),
+            "waypoints", List.of("marks", "holding"),
+            "boat", List.of("settleMinutes", "mostWindMps"),
+            "stops", List.of("struck"),
+            "notebook", List.of("mostWindMps", "strikes", "lineHours", "leanings"));
 
     private Version1() {}
 
     /** Renames in place what version 2 calls otherwise; what is not understood stays for the reader to refuse or keep. */
     static void upgrade(ObjectNode file) {
         file.put("lochan", EventFileReader.VERSION);
-        each(file, "spots", spot -> rename(spot, "placeClass", "type"));
-        rename(file, "marks", "waypoints");
+        each(file, "spots", spot -> rename(spot, "placeClass"));
+        rename(file, "marks");
         each(file, "waypoints", waypoint -> {
-            rename(waypoint, "holding", "position");
+            rename(waypoint, "holding");
             value(waypoint, "position", FISH_POSITIONS);
         });
         if (file.get("boat") instanceof ObjectNode boat) {
-            BOAT.forEach((from, to) -> rename(boat, from, to));
+            RENAMED.get("boat").forEach(name -> rename(boat, name));
             if (boat.get("entered") instanceof ObjectNode entered) {
-                BOAT.forEach((from, to) -> rename(entered, from, to));
+                RENAMED.get("boat").forEach(name -> rename(entered, name));
             }
         }
-        each(file, "stops", stop -> each(stop, "bites", bite -> rename(bite, "struck", "takenOn")));
+        each(file, "stops", stop -> each(stop, "bites", bite -> rename(bite, "struck")));
         each(file, "competition", Version1::entry);
         if (file.get("notebook") instanceof ObjectNode notebook) {
             notebook(notebook);
@@ -52,45 +67,26 @@ public final class Version1 {
 
     private static void notebook(ObjectNode notebook) {
         each(notebook, "fish", fish -> {
-            rename(fish, "mostWindMps", "maxWindMps");
+            rename(fish, "mostWindMps");
             if (fish.get("entered") instanceof ObjectNode entered) {
-                rename(entered, "mostWindMps", "maxWindMps");
+                rename(entered, "mostWindMps");
             }
             each(fish, "tries", attempt -> value(attempt, "reaction", REACTIONS));
         });
-        each(notebook, "trials", trial -> each(trial, "rounds", round -> rename(round, "strikes", "bites")));
+        each(notebook, "trials", trial -> each(trial, "rounds", round -> rename(round, "strikes")));
         each(notebook, "carried", carried -> {
-            rename(carried, "strikes", "bites");
-            rename(carried, "lineHours", "anglerHours");
+            rename(carried, "strikes");
+            rename(carried, "lineHours");
         });
-        rename(notebook, "leanings", "priors");
+        rename(notebook, "leanings");
     }
 
     /** Where a pointer of the upgraded file stands in the file that was given, so that a message names what its writer finds there. */
     static String pointerInFile(String pointer) {
         List<String> parts = Arrays.asList(pointer.split("/"));
         String root = parts.size() > 1 ? parts.get(1) : "";
-        Map<String, String> old = new LinkedHashMap<>();
-        switch (root) {
-            case "spots" -> old.put("type", "placeClass");
-            case "waypoints" -> {
-                old.put("waypoints", "marks");
-                old.put("position", "holding");
-            }
-            case "boat" -> BOAT.forEach((from, to) -> old.put(to, from));
-            case "stops" -> old.put("takenOn", "struck");
-            case "notebook" ->
-                old.putAll(Map.of(
-                        "maxWindMps",
-                        "mostWindMps",
-                        "bites",
-                        "strikes",
-                        "anglerHours",
-                        "lineHours",
-                        "priors",
-                        "leanings"));
-            default -> {}
-        }
+        Map<String, String> old =
+                RENAMED.getOrDefault(root, List.of()).stream().collect(Collectors.toMap(NAMES::get, name -> name));
         return parts.stream().map(p -> old.getOrDefault(p, p)).collect(Collectors.joining("/"));
     }
 
@@ -105,9 +101,9 @@ public final class Version1 {
         }
     }
 
-    private static void rename(ObjectNode node, String from, String to) {
-        if (node.has(from)) {
-            node.set(to, node.remove(from));
+    private static void rename(ObjectNode node, String name) {
+        if (node.has(name)) {
+            node.set(NAMES.get(name), node.remove(name));
         }
     }
 

@@ -39,6 +39,9 @@ public final class PrivateMariaDb implements AutoCloseable {
 
     private static final Duration START_LIMIT = Duration.ofSeconds(60);
     private static final Duration STOP_LIMIT = Duration.ofSeconds(60);
+    /** A server told to end in a certain moment of its start never does, however often it is told. It has acknowledged nothing yet. */
+    private static final Duration STOP_LIMIT_WHILE_STARTING = Duration.ofSeconds(5);
+
     private static final long POLL_MILLIS = 50;
     private static final Duration LEAST_LIFE = Duration.ofSeconds(2);
     private static final Duration REST = Duration.ofSeconds(1);
@@ -228,6 +231,7 @@ public final class PrivateMariaDb implements AutoCloseable {
     /** Stops the server cleanly and gives the folder free. */
     @Override
     public void close() {
+        Duration limit = stopLimit();
         for (Process last : ending()) {
             // What makes the data folder is a script with children of its own, and what it made so far is thrown away:
             // they need no time to end.
@@ -235,8 +239,8 @@ public final class PrivateMariaDb implements AutoCloseable {
             last.destroy();
             children.forEach(ProcessHandle::destroyForcibly);
             try {
-                if (!last.waitFor(STOP_LIMIT.toSeconds(), TimeUnit.SECONDS)) {
-                    last.destroyForcibly();
+                if (!last.waitFor(limit.toSeconds(), TimeUnit.SECONDS)) {
+                    last.destroyForcibly().waitFor();
                 }
                 for (ProcessHandle child : children) {
                     child.onExit().get(STOP_LIMIT.toSeconds(), TimeUnit.SECONDS);
@@ -252,6 +256,10 @@ public final class PrivateMariaDb implements AutoCloseable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private synchronized Duration stopLimit() {
+        return answered ? STOP_LIMIT : STOP_LIMIT_WHILE_STARTING;
     }
 
     private synchronized List<Process> ending() {

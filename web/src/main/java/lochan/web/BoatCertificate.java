@@ -3,33 +3,53 @@ package lochan.web;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.math.BigInteger;
 import java.net.Inet4Address;
 import java.net.InetAddress;
 import java.net.NetworkInterface;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
+import java.security.KeyPair;
+import java.security.KeyPairGenerator;
 import java.security.MessageDigest;
+import java.security.PrivateKey;
 import java.security.SecureRandom;
 import java.security.cert.CertificateFactory;
 import java.security.cert.X509Certificate;
+import java.security.spec.ECGenParameterSpec;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Date;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import lochan.store.StoreException;
+import org.bouncycastle.asn1.x500.X500Name;
+import org.bouncycastle.asn1.x500.X500NameBuilder;
+import org.bouncycastle.asn1.x500.style.BCStyle;
+import org.bouncycastle.asn1.x509.BasicConstraints;
+import org.bouncycastle.asn1.x509.ExtendedKeyUsage;
+import org.bouncycastle.asn1.x509.Extension;
+import org.bouncycastle.asn1.x509.GeneralName;
+import org.bouncycastle.asn1.x509.GeneralNames;
+import org.bouncycastle.asn1.x509.KeyPurposeId;
+import org.bouncycastle.asn1.x509.KeyUsage;
+import org.bouncycastle.cert.X509v3CertificateBuilder;
+import org.bouncycastle.cert.jcajce.JcaX509CertificateConverter;
+import org.bouncycastle.cert.jcajce.JcaX509ExtensionUtils;
+import org.bouncycastle.cert.jcajce.JcaX509v3CertificateBuilder;
+import org.bouncycastle.openssl.jcajce.JcaPEMWriter;
+import org.bouncycastle.operator.OperatorCreationException;
+import org.bouncycastle.operator.jcajce.JcaContentSignerBuilder;
 
 /**
  * A certificate for the network on the boat: an authority of Lochan's own, which a phone is told to trust once, and a certificate by it for this
- * machine's names and addresses, made again when they change or it runs out. Made by the JDK's keytool.
+ * machine's names and addresses, made again when they change or it runs out.
  *
  * <p>The authority can vouch for this machine's names and for addresses of private networks only. Its key and password have a folder of their
  * own, which is needed only when a certificate is made: it may lie on a stick that is kept elsewhere.
@@ -37,9 +57,10 @@ import lochan.store.StoreException;
 final class BoatCertificate {
 
     /** Phones take none that holds longer. */
-    private static final int HOLDS_DAYS = 397;
+    private static final Duration HOLDS = Duration.ofDays(397);
 
-    private static final int AUTHORITY_DAYS = 3650;
+    private static final Duration AUTHORITY_HOLDS = Duration.ofDays(3650);
+    private static final int SERIAL_BITS = 120;
     private static final Duration RENEWED_BEFORE = Duration.ofDays(30);
     private static final int PASSWORD_BYTES = 24;
 
@@ -139,133 +160,101 @@ final class BoatCertificate {
                 && Files.readAllLines(mayVouch).containsAll(asked)
                 && Files.exists(authorityFolder.resolve("authority.crt"));
         if (!covers) {
-            Files.deleteIfExists(authorityKeys);
             // As older versions left it: able to vouch for anything, with its password beside it.
             Files.deleteIfExists(folder.resolve("authority.p12"));
-            keytool(
-                    authorityFolder,
-                    "-genkeypair",
-                    "-alias",
-                    "authority",
-                    "-keyalg",
-                    "EC",
-                    "-groupname",
-                    "secp256r1",
-                    "-dname",
-                    "CN=Lochan on " + InetAddress.getLocalHost().getHostName(),
-                    "-ext",
-                    "bc:c=ca:true,pathlen:0",
-                    "-ext",
-                    "ku:c=keyCertSign,cRLSign",
-                    "-ext",
-                    PermittedNames.OID + ":critical=" + PermittedNames.extension(asked),
-                    "-validity",
-                    Integer.toString(AUTHORITY_DAYS),
-                    "-keystore",
-                    authorityKeys.toString());
-            Files.deleteIfExists(authorityFolder.resolve("authority.crt"));
-            keytool(
-                    authorityFolder,
-                    "-exportcert",
-                    "-rfc",
-                    "-alias",
-                    "authority",
-                    "-keystore",
-                    authorityKeys.toString(),
-                    "-file",
-                    authorityFolder.resolve("authority.crt").toString());
+            new KeyStoreFile(authorityKeys, secret(authorityFolder)).write("authority", authority(asked, now));
             Files.write(mayVouch, asked);
             madeAuthority = true;
         }
-        Files.copy(authorityFolder.resolve("authority.crt"), authority(), StandardCopyOption.REPLACE_EXISTING);
-        Files.deleteIfExists(keys());
-        keytool(
-                folder,
-                "-genkeypair",
-                "-alias",
-                "server",
-                "-keyalg",
-                "EC",
-                "-groupname",
-                "secp256r1",
-                "-dname",
-                "CN=Lochan",
-                "-keystore",
-                keys().toString());
-        Path request = folder.resolve("server.csr");
-        keytool(folder, "-certreq", "-alias", "server", "-keystore", keys().toString(), "-file", request.toString());
-        keytool(
-                authorityFolder,
-                "-gencert",
-                "-rfc",
-                "-alias",
-                "authority",
-                "-keystore",
-                authorityKeys.toString(),
-                "-infile",
-                request.toString(),
-                "-outfile",
-                folder.resolve("server.crt").toString(),
-                "-validity",
-                Integer.toString(HOLDS_DAYS),
-                "-ext",
-                "san=" + String.join(",", names),
-                "-ext",
-                "ku:c=digitalSignature",
-                "-ext",
-                "eku=serverAuth");
-        keytool(
-                folder,
-                "-importcert",
-                "-noprompt",
-                "-alias",
-                "authority",
-                "-keystore",
-                keys().toString(),
-                "-file",
-                authority().toString());
-        keytool(
-                folder,
-                "-importcert",
-                "-noprompt",
-                "-alias",
-                "server",
-                "-keystore",
-                keys().toString(),
-                "-file",
-                folder.resolve("server.crt").toString());
+        KeyStoreFile.Signed authority = new KeyStoreFile(authorityKeys, secret(authorityFolder)).read("authority");
+        KeyStoreFile.Signed server = server(names, authority, now);
+        pem(authorityFolder.resolve("authority.crt"), authority.certificate());
+        pem(authority(), authority.certificate());
+        new KeyStoreFile(keys(), password).write("server", server);
+        pem(folder.resolve("server.crt"), server.certificate());
         Files.write(made, names);
+    }
+
+    private static KeyStoreFile.Signed authority(List<String> mayVouchFor, Instant now)
+            throws IOException, GeneralSecurityException {
+        KeyPair keys = newKeys();
+        X500Name name = new X500NameBuilder()
+                .addRDN(BCStyle.CN, "Lochan on " + InetAddress.getLocalHost().getHostName())
+                .build();
+        X509v3CertificateBuilder certificate = new JcaX509v3CertificateBuilder(
+                        name, serial(), Date.from(now), Date.from(now.plus(AUTHORITY_HOLDS)), name, keys.getPublic())
+                .addExtension(Extension.basicConstraints, true, new BasicConstraints(0))
+                .addExtension(Extension.keyUsage, true, new KeyUsage(KeyUsage.keyCertSign | KeyUsage.cRLSign))
+                .addExtension(Extension.nameConstraints, true, PermittedNames.extension(mayVouchFor))
+                .addExtension(
+                        Extension.subjectKeyIdentifier,
+                        false,
+                        new JcaX509ExtensionUtils().createSubjectKeyIdentifier(keys.getPublic()));
+        return new KeyStoreFile.Signed(keys.getPrivate(), List.of(signed(certificate, keys.getPrivate())));
+    }
+
+    private static KeyStoreFile.Signed server(List<String> names, KeyStoreFile.Signed authority, Instant now)
+            throws IOException, GeneralSecurityException {
+        KeyPair keys = newKeys();
+        GeneralName[] listed = names.stream()
+                .map(n -> n.startsWith("dns:")
+                        ? new GeneralName(GeneralName.dNSName, n.substring("dns:".length()))
+                        : new GeneralName(GeneralName.iPAddress, n.substring("ip:".length())))
+                .toArray(GeneralName[]::new);
+        X509v3CertificateBuilder certificate = new JcaX509v3CertificateBuilder(
+                        authority.certificate(),
+                        serial(),
+                        Date.from(now),
+                        Date.from(now.plus(HOLDS)),
+                        new X500Name("CN=Lochan"),
+                        keys.getPublic())
+                .addExtension(Extension.subjectAlternativeName, false, new GeneralNames(listed))
+                .addExtension(Extension.keyUsage, true, new KeyUsage(KeyUsage.digitalSignature))
+                .addExtension(Extension.extendedKeyUsage, false, new ExtendedKeyUsage(KeyPurposeId.id_kp_serverAuth))
+                .addExtension(
+                        Extension.authorityKeyIdentifier,
+                        false,
+                        new JcaX509ExtensionUtils()
+                                .createAuthorityKeyIdentifier(
+                                        authority.certificate().getPublicKey()));
+        return new KeyStoreFile.Signed(
+                keys.getPrivate(), List.of(signed(certificate, authority.key()), authority.certificate()));
+    }
+
+    private static KeyPair newKeys() throws GeneralSecurityException {
+        KeyPairGenerator generator = KeyPairGenerator.getInstance("EC");
+        generator.initialize(new ECGenParameterSpec("secp256r1"));
+        return generator.generateKeyPair();
+    }
+
+    private static BigInteger serial() {
+        return new BigInteger(SERIAL_BITS, new SecureRandom());
+    }
+
+    private static X509Certificate signed(X509v3CertificateBuilder certificate, PrivateKey by)
+            throws GeneralSecurityException {
+        try {
+            return new JcaX509CertificateConverter()
+                    .getCertificate(certificate.build(new JcaContentSignerBuilder("SHA256withECDSA").build(by)));
+        } catch (OperatorCreationException e) {
+            throw new GeneralSecurityException(e);
+        }
+    }
+
+    private static void pem(Path file, X509Certificate certificate) throws IOException {
+        try (JcaPEMWriter out = new JcaPEMWriter(Files.newBufferedWriter(file))) {
+            out.writeObject(certificate);
+        }
     }
 
     /** Whether an authority may vouch for some names only. */
     private static boolean isBound(X509Certificate authority) {
-        return authority.getExtensionValue(PermittedNames.OID) != null;
+        return authority.getExtensionValue(Extension.nameConstraints.getId()) != null;
     }
 
     /** Whether phones have to be told to trust an authority that was not there before. */
     boolean madeAuthority() {
         return madeAuthority;
-    }
-
-    /** @param of folder whose password opens the keys */
-    private static void keytool(Path of, String... arguments) throws IOException {
-        List<String> command = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "keytool").toString()));
-        command.addAll(List.of(arguments));
-        // The password goes by the environment: a command line can be read by others.
-        command.addAll(List.of("-storetype", "PKCS12", "-storepass:env", "LOCHAN_STORE_PASSWORD"));
-        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
-        builder.environment().put("LOCHAN_STORE_PASSWORD", secret(of));
-        Process process = builder.start();
-        String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        try {
-            if (process.waitFor() != 0) {
-                throw new IOException(said.lines().findFirst().orElse("keytool failed"));
-            }
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IOException("interrupted", e);
-        }
     }
 
     private static X509Certificate read(Path file) throws IOException, GeneralSecurityException {

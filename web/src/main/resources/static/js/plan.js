@@ -14,14 +14,36 @@ function marked(element) {
 /** Puts a page's answer in the place of the content. */
 export function exchange(html, url, focus) {
   const fresh = new DOMParser().parseFromString(html, 'text/html');
+  const supposed = suppositionNow();
   const notes = document.querySelectorAll('main > .note');
   notes.forEach((note) => note.remove());
   for (const note of fresh.querySelectorAll('main > .note')) document.querySelector('main').prepend(note);
   document.querySelector('#content').replaceWith(fresh.querySelector('#content'));
   if (url && url !== window.location.href) history.replaceState(null, '', url);
   watchPlan();
+  supposeAgain(supposed);
   const back = focus && document.getElementById(focus);
   if (back) back.focus({ preventScroll: true });
+}
+
+function suppositionForm() {
+  return document.querySelector('form[data-suppose]');
+}
+
+/** What is supposed of the plan that is shown. */
+function suppositionNow() {
+  const form = suppositionForm();
+  return form && new URLSearchParams(new FormData(form)).toString();
+}
+
+/** A change of the plan leaves what was supposed of it as it was. */
+function supposeAgain(before) {
+  const form = suppositionForm();
+  const supposed = new URLSearchParams(before ?? '');
+  if (!form || supposed.get('plan') !== form.elements.plan.value || before === suppositionNow()) return;
+  for (const name of ['wind', 'boats', 'target']) form.elements[name].value = supposed.get(name);
+  form.elements.weak.checked = supposed.has('weak');
+  form.dispatchEvent(new Event('input'));
 }
 
 let last = Promise.resolve();
@@ -86,7 +108,7 @@ function forms(root) {
 
 /** Sliders answer at once; only their own part of the page changes. */
 function suppositions() {
-  const form = document.querySelector('form[data-suppose]');
+  const form = suppositionForm();
   if (!form) return;
   form.querySelector('[data-quiet]').hidden = true;
   let timer = 0;

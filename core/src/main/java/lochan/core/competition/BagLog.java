@@ -261,15 +261,9 @@ public final class BagLog {
                 catches.put(c.id(), new CatchRecord(c, day, scale.now()));
                 yield row(entry, day, livewell(day).take(c.id()), c.id());
             }
-            case Entry.Void v -> counted(v);
-            case Entry.Balance b -> counted(b);
-            case Entry.Died d -> counted(d);
-            case Entry.Correct c -> counted(c);
-            case Entry.Official o -> counted(o);
-            case Entry.ScaleCheck s -> counted(s);
-            case Entry.Bite s -> row(entry, day(s), null, null);
-            case Entry.LivewellReading w -> row(entry, day(w), null, null);
-            case Entry.Fishing f -> row(entry, day(f), null, null);
+            case Entry.Void _, Entry.Balance _, Entry.Died _, Entry.Correct _, Entry.Official _, Entry.ScaleCheck _ ->
+                counted(entry);
+            case Entry.Bite _, Entry.LivewellReading _, Entry.Fishing _ -> row(entry, day(entry), null, null);
         };
     }
 

@@ -10,7 +10,7 @@ public final class Fetch {
     private Fetch() {}
 
     /**
-     * Whether the wind reaches a place over so much open water. A place on land, as a dock may be marked, begins at the first water upwind
+     * Whether the wind reaches a place over so much open water. A place on land, as a dock may be, begins at the first water upwind
      * within {@link LakeRuns#NEAR_WATER_M}.
      *
      * @param windFromDeg direction the wind comes from, degrees from north

@@ -4,7 +4,7 @@ import java.util.Map;
 import lochan.core.event.Position;
 
 /**
- * A marked place.
+ * A place to fish.
  *
  * @param id         unique in its event
  * @param name       what the angler calls it

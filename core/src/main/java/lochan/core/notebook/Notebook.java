@@ -54,7 +54,7 @@ public record Notebook(
         return new Notebook(fish, trials, changes, carried, other);
     }
 
-    /** Without fish at spots no longer marked. */
+    /** Without fish at spots that were deleted. */
     public Notebook at(java.util.Set<String> spotIds) {
         return new Notebook(
                 fish.stream().filter(f -> spotIds.contains(f.spotId())).toList(), trials, changes, carried, priors);

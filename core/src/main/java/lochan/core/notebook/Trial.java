@@ -62,9 +62,4 @@ public record Trial(String id, Subject of, String first, String second, List<Rou
         all.add(round);
         return new Trial(id, of, first, second, all);
     }
-
-    /** The same without its last round. */
-    public Trial withoutLast() {
-        return new Trial(id, of, first, second, rounds.subList(0, Math.max(0, rounds.size() - 1)));
-    }
 }

@@ -1,6 +1,7 @@
 package lochan.core.plan;
 
 import java.util.List;
+import java.util.function.Predicate;
 
 /**
  * A plan for one competition day.
@@ -13,5 +14,15 @@ public record Plan(int day, String name, List<PlanStop> stops) {
 
     public Plan {
         stops = List.copyOf(stops);
+    }
+
+    /**
+     * The same without its stops elsewhere.
+     *
+     * @param isThere whether there is a spot of an id
+     */
+    public Plan at(Predicate<String> isThere) {
+        return new Plan(
+                day, name, stops.stream().filter(s -> isThere.test(s.spotId())).toList());
     }
 }

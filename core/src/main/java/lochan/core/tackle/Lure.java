@@ -151,29 +151,6 @@ public record Lure(
         return retrieves.getFirst() == Retrieve.VERTICAL;
     }
 
-    /** The same with other hooks. */
-    public Lure hookedWith(Hooking other) {
-        return new Lure(
-                id,
-                name,
-                family,
-                power,
-                search,
-                other,
-                depth,
-                motion,
-                speedMps,
-                retrieves,
-                sight,
-                cover,
-                temperature,
-                stages,
-                moods,
-                forage,
-                weights,
-                tackle);
-    }
-
     private static void expect(boolean holds, String field, Object found, String expected) {
         if (!holds) {
             throw new IllegalArgumentException(field + " is " + found + ", expected " + expected);

@@ -34,15 +34,15 @@ public final class GpxWaypoints {
 
     /** @throws GpxException when it is no GPX, has a document type, no waypoint, or too many */
     public static List<Waypoint> read(InputStream in) throws GpxException {
-        Marks marks = new Marks();
-        GpxXml.walk(in, marks);
-        if (marks.waypoints.isEmpty()) {
+        Waypoints found = new Waypoints();
+        GpxXml.walk(in, found);
+        if (found.waypoints.isEmpty()) {
             throw new GpxException("the file has no waypoint: export waypoints, not a track");
         }
-        return marks.waypoints;
+        return found.waypoints;
     }
 
-    private static final class Marks implements GpxXml.Visitor {
+    private static final class Waypoints implements GpxXml.Visitor {
 
         private final List<Waypoint> waypoints = new ArrayList<>();
         private Position position;

@@ -20,7 +20,7 @@ class EventCountsRepository {
         this.db = db;
     }
 
-    /** Spots that are marked, by event. */
+    /** Spots by event. */
     Map<Long, Integer> spots(long accountId) {
         return db.select(SPOT.EVENT_ID, DSL.count())
                 .from(SPOT)
@@ -30,7 +30,7 @@ class EventCountsRepository {
                 .fetchMap(SPOT.EVENT_ID, r -> r.value2());
     }
 
-    /** Stops at spots that are marked, by event. */
+    /** Stops at spots that are still there, by event. */
     Map<Long, Integer> stops(long accountId) {
         return db.select(STOP.EVENT_ID, DSL.count())
                 .from(STOP)

@@ -110,7 +110,7 @@ class EventsController {
         Next next = over || on
                 ? new Next("competition", over ? "See the bag" : "Open the log")
                 : spots == 0
-                        ? new Next("spots", "Mark spots")
+                        ? new Next("spots", "Add spots")
                         : toGo > 1 || stops == 0
                                 ? new Next("practice", "Log practice")
                                 : new Next("plan", "Plan tomorrow");

@@ -1,6 +1,5 @@
 package lochan.web.competition;
 
-import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
@@ -14,6 +13,7 @@ import lochan.web.account.AccountSessions;
 import lochan.web.account.SessionEnded;
 import lochan.web.eventbook.EventKey;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
@@ -112,7 +112,8 @@ class LogWatchers {
         });
     }
 
-    @PreDestroy
+    /** Before the application waits for answers that are still being given: these would go on until their pages are left. */
+    @EventListener(ContextClosedEvent.class)
     void end() {
         teller.shutdownNow();
         open.values().forEach(pages -> pages.forEach(LogWatchers::end));

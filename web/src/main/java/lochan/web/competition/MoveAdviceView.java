@@ -181,7 +181,7 @@ class MoveAdviceView {
         return "Next in your plan: " + now.clock(next.arrive()) + " " + name(Cell.of(next), now.event()) + leave + ".";
     }
 
-    /** A cell whose spot is still marked; null else. */
+    /** A cell whose spot is still there; null else. */
     private static Cell known(Cell cell, EventData event) {
         return cell != null
                         && event.spot(cell.spotId()).isPresent()

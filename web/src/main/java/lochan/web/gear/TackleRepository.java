@@ -10,7 +10,6 @@ import java.time.Instant;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import lochan.core.Coded;
 import lochan.core.lures.advice.Rule;
 import lochan.core.tackle.BoxItem;
@@ -219,13 +218,6 @@ class TackleRepository {
                 .and(LURE_SHEET.DELETED_AT.isNull())
                 .orderBy(LURE_SHEET.CODE)
                 .fetch(r -> TackleFile.lure(r.getSheet()));
-    }
-
-    Optional<Lure> deletedSheet(long accountId, String code) {
-        return db.selectFrom(LURE_SHEET)
-                .where(LURE_SHEET.ACCOUNT_ID.eq(accountId))
-                .and(LURE_SHEET.CODE.eq(code))
-                .fetchOptional(r -> TackleFile.lure(r.getSheet()));
     }
 
     void put(long accountId, Lure lure) {

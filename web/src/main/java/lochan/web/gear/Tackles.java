@@ -126,11 +126,6 @@ public class Tackles {
         }
     }
 
-    /** The name of something that was just deleted or is there; a catalogue's code else. */
-    String sheetName(long accountId, String code) {
-        return repository.deletedSheet(accountId, code).map(Lure::name).orElse(code);
-    }
-
     /** Adds all of a file; what has the code of something that is there takes its place, what was deleted comes back with it. */
     @Transactional
     public void add(long accountId, Tackle file) {

@@ -21,7 +21,7 @@ import lochan.web.spot.WaypointWords;
  * @param zones   slow zones
  * @param closed  water off limits
  * @param lines   lines of depth
- * @param spots   marked spots
+ * @param spots   of the event
  * @param seen    what the electronics showed
  * @param launch  where the day starts
  * @param checkIn where it ends; null: at the launch

@@ -50,7 +50,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** The map of the water: what it looks like, how deep it is, the runs on it, and what the map shows that is not marked yet. */
+/** The map of the water: what it looks like, how deep it is, the runs on it, and what the map shows that is no spot yet. */
 @Controller
 class MapController {
 

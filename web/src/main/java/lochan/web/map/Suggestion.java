@@ -13,14 +13,14 @@ import lochan.core.lake.structure.DepthGrid;
 import lochan.core.quantity.Units;
 
 /**
- * A candidate that is not marked yet, as the page shows it.
+ * A candidate that is no spot yet, as the page shows it.
  *
- * @param cell its cell of the grid, by which it is marked
+ * @param cell its cell of the grid, by which it is added
  */
 record Suggestion(
         int cell, String kind, String depth, String standsOut, String deepWater, String why, double x, double y) {
 
-    /** A spot nearer than this to a candidate, or with it in its radius, has it marked already, m. */
+    /** A spot nearer than this to a candidate, or with it in its radius, is that candidate already, m. */
     private static final double MARKED_WITHIN_M = 75;
     /** How far above and below a candidate's depth its spot is fished, m. */
     private static final double FISHED_AROUND_M = 1;

@@ -164,14 +164,9 @@ public class PlanPage {
                         .toList());
     }
 
-    /** The plan without stops at spots no longer marked. */
+    /** The plan without stops at spots that were deleted. */
     public static Plan kept(Plan plan, EventData event) {
-        return new Plan(
-                plan.day(),
-                plan.name(),
-                plan.stops().stream()
-                        .filter(s -> event.spot(s.spotId()).isPresent())
-                        .toList());
+        return plan.at(id -> event.spot(id).isPresent());
     }
 
     static List<Strategy> strategies(EventData event) {

@@ -30,14 +30,7 @@ public class Plans implements EventPart {
     @Override
     public void read(EventKey key, EventData.Builder event) {
         Set<String> spots = event.spotIds();
-        event.plans(all(key).stream()
-                .map(p -> new Plan(
-                        p.day(),
-                        p.name(),
-                        p.stops().stream()
-                                .filter(s -> spots.contains(s.spotId()))
-                                .toList()))
-                .toList());
+        event.plans(all(key).stream().map(p -> p.at(spots::contains)).toList());
     }
 
     @Override

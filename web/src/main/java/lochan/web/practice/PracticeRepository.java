@@ -95,7 +95,7 @@ class PracticeRepository {
         db.batchInsert(rows).execute();
     }
 
-    /** The stops at spots that are still marked, in the order they were logged. */
+    /** The stops at spots that are still there, in the order they were logged. */
     List<LoggedStop> stops(EventKey key) {
         return stops(key, STOP.DELETED_AT.isNull());
     }

@@ -16,7 +16,7 @@ import lochan.web.modelling.PatternWords;
  *
  * @param places   where it is best, with the value of two hours there
  * @param risk     how often two hours at its best place bring no keeper
- * @param unfished marked spots of its kind that never saw the presentation
+ * @param unfished spots of its type that never saw the presentation
  */
 record PatternLine(
         String pattern,

@@ -12,7 +12,7 @@ import lochan.web.shared.NotThereException;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
-/** The marked spots of an event. */
+/** The spots of an event. */
 @Service
 @Order(EventPart.SPOTS)
 public class Spots implements EventPart {

@@ -74,7 +74,7 @@ class WaypointController {
             return page(key, form, null, model);
         }
         waypoints.addAll(key, List.of(waypoint.get()));
-        Undo.offer(flash, "Marked.", path(key, "/delete", code));
+        Undo.offer(flash, "Waypoint saved.", path(key, "/delete", code));
         return "redirect:" + path(key, "", null);
     }
 

@@ -1,2 +1,2 @@
-/** Marked spots, and what the electronics showed that may become one. */
+/** Spots, and what the electronics showed that may become one. */
 package lochan.web.spot;

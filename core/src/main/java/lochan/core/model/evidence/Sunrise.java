@@ -1,18 +1,17 @@
 package lochan.core.model.evidence;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import lochan.core.event.Position;
+import lochan.core.quantity.Hours;
 import org.shredzone.commons.suncalc.SunTimes;
 
 /** Sunrise at a place. */
 public final class Sunrise {
 
-    private static final double SECONDS_PER_HOUR = 3600;
     /** Stands for sunrise on dates without one. */
     private static final LocalTime NO_SUNRISE = LocalTime.of(6, 0);
 
@@ -32,6 +31,6 @@ public final class Sunrise {
 
     /** Hours from a sunrise to a time, negative before it. */
     static double hoursAfter(Instant sunrise, Instant time) {
-        return Duration.between(sunrise, time).toMillis() / 1000.0 / SECONDS_PER_HOUR;
+        return Hours.between(sunrise, time);
     }
 }

@@ -32,7 +32,7 @@ public final class Ranking {
         this.bin = Objects.checkIndex(bin, model.bins().size());
     }
 
-    /** Every marked spot × every presentation with evidence on its pattern. */
+    /** Every spot × every presentation with evidence on its pattern. */
     public List<RankingRow> rows() {
         Map<Cell, List<PracticeStop>> stops = new LinkedHashMap<>();
         for (PracticeStop stop : model.event().stops()) {
@@ -151,7 +151,7 @@ public final class Ranking {
      *
      * @param bitesPerHour mean of the pattern, per angler-hour
      * @param effectiveHours over all its spots
-     * @param spots          marked spots of its class
+     * @param spots          of its type
      * @param untried        how many of them never saw the presentation
      */
     public record PatternRow(Pattern pattern, double bitesPerHour, double effectiveHours, int spots, int untried) {}

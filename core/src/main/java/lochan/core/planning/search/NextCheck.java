@@ -67,7 +67,7 @@ public final class NextCheck {
      *
      * @param grams           what half an hour there is worth on the competition day, 0 or more
      * @param chanceOfNothing chance of no bite
-     * @param untriedOfKind   marked spots of its class where the presentation was never fished, itself included
+     * @param untriedOfKind   spots of its type where the presentation was never fished, itself included
      */
     public record Look(Cell cell, double grams, double chanceOfNothing, int untriedOfKind) {}
 

@@ -187,10 +187,6 @@ public final class BestFish {
                 .toArray();
     }
 
-    int inBag() {
-        return bag.length;
-    }
-
     /** Chance of as many fish as count, when Λ of them are expected beside those in the bag; 0 where every fish counts. */
     public double limitChance(double expected) {
         if (limit > LARGEST_TABULATED) {
