@@ -20,6 +20,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.live.LiveAdvisor;
 import lochan.core.live.MoveAdvice;
 import lochan.core.live.Outlook;
+import lochan.core.live.Outlooks;
 import lochan.core.live.Today;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
@@ -77,7 +78,7 @@ final class AdviseAnswer {
                             .plan(PLANNED_ROUNDS, i -> true)
                     : given;
             return new OfDay(
-                    new LiveAdvisor(model, runs, seed),
+                    new LiveAdvisor(model, runs, Outlooks.ENOUGH_SCENARIOS, seed),
                     plan,
                     given.isEmpty()
                             ? new Backups.Ladder(null, List.of())

@@ -20,11 +20,14 @@ public final class LiveAdvisor {
     private final MoveAdvice stayOrGo;
     private final Outlooks outlooks;
 
-    /** @param seed the same seed gives the same advice */
-    public LiveAdvisor(DayModel model, DayRuns runs, long seed) {
+    /**
+     * @param scenarios of each set that outlooks are drawn in
+     * @param seed      the same seed gives the same advice
+     */
+    public LiveAdvisor(DayModel model, DayRuns runs, int scenarios, long seed) {
         this.model = model;
         this.stayOrGo = new MoveAdvice(model, runs);
-        this.outlooks = new Outlooks(model, seed);
+        this.outlooks = new Outlooks(model, scenarios, seed);
     }
 
     /**

@@ -29,30 +29,35 @@ import org.apache.commons.statistics.distribution.PoissonDistribution;
  */
 public final class Outlooks {
 
-    /** Scenarios of a set. */
-    public static final int SCENARIOS = 20_000;
+    /** Scenarios of a set that say it to about a hundredth. */
+    public static final int ENOUGH_SCENARIOS = 20_000;
 
     private static final int MOST_SETS = 2;
-    /** Days drawn for one outlook. */
-    private static final int DAYS = 5000;
+    /** For each day drawn for an outlook, so many scenarios are weighed. */
+    private static final int SCENARIOS_PER_DAY = 4;
 
     private static final double ENOUGH = 1000;
     /** A bag that is less heavier is the same bag summed in another order. */
     private static final double HELPS_GRAMS = 1e-3;
 
     private final DayModel model;
+    private final int scenarios;
     private final long seed;
     private final List<ScenarioSet> sets = new ArrayList<>();
 
-    /** @param seed the same seed gives the same outlook */
-    public Outlooks(DayModel model, long seed) {
+    /**
+     * @param scenarios of a set
+     * @param seed      the same seed gives the same outlook
+     */
+    public Outlooks(DayModel model, int scenarios, long seed) {
         this.model = model;
+        this.scenarios = scenarios;
         this.seed = seed;
     }
 
     private ScenarioSet set(int number) {
         if (number == sets.size()) {
-            sets.add(new ScenarioSet(model, SCENARIOS, seed + number));
+            sets.add(new ScenarioSet(model, scenarios, seed + number));
         }
         return sets.get(number);
     }
@@ -132,12 +137,12 @@ public final class Outlooks {
             logs = joined(logs, logLikelihoods(set(used), seen));
             weights = weights(logs);
         }
-        int[] days = days(weights, DAYS);
+        int[] days = days(weights, scenarios / SCENARIOS_PER_DAY);
         double[] totals = {};
         double[] lightest = {};
         for (int k = 0; k < used; k++) {
             DrawnDays drawn = new PlanValuer(after(set(k), bitten), asked.bag())
-                    .drawn(asked.rest(), Arrays.copyOfRange(days, k * SCENARIOS, (k + 1) * SCENARIOS));
+                    .drawn(asked.rest(), Arrays.copyOfRange(days, k * scenarios, (k + 1) * scenarios));
             totals = joined(totals, drawn.totals());
             lightest = joined(lightest, drawn.lightest());
         }

@@ -18,7 +18,9 @@ import org.junit.jupiter.api.Test;
 class WeighingsTest {
 
     private static final int FISH = 7;
+
     private static final int DAYS = 60;
+    private static final int LONG_DAYS = 20;
     private final Map<Long, Integer> least = new HashMap<>();
 
     /** Fewest weighings that surely find the lightest of n fish, by trying every way: bit a·n + b of known says that a is heavier than b. */
@@ -128,7 +130,7 @@ class WeighingsTest {
     void overADayItTakesFewerWeighingsThanKeepingTheWellInOrder() {
         Event event = Sample.tournament(5, List.of(Sample.LARGEMOUTH));
         double all = 0;
-        for (List<Integer> truth : days(15)) {
+        for (List<Integer> truth : days(15).subList(0, LONG_DAYS)) {
             BagLog log = new BagLog(event);
             for (int i = 0; i < truth.size(); i++) {
                 log.append(Sample.fish("c" + i, Species.LARGEMOUTH, null, null));
@@ -143,6 +145,6 @@ class WeighingsTest {
             }
         }
         double inOrder = Math.log(120) / Math.log(2) + 10 * Math.log(6) / Math.log(2);
-        assertThat(all / DAYS).isLessThan(inOrder);
+        assertThat(all / LONG_DAYS).isLessThan(inOrder);
     }
 }

@@ -54,7 +54,7 @@ class DayReviewTest {
         return DayReview.of(
                 new DayReview.Input(BagLog.replay(EVENT.event(), List.of(entries)), PLAN, LADDER, 1, actual),
                 SCENARIOS,
-                new Outlooks(MODEL, 4),
+                new Outlooks(MODEL, Outlooks.ENOUGH_SCENARIOS, 4),
                 RUNS);
     }
 

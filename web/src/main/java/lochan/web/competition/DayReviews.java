@@ -33,10 +33,12 @@ class DayReviews {
     private final Lakes lakes;
     private final Projections projections;
     private final PlanBackups backups;
+    private final Budgets budgets;
     private final BackgroundComputation<DayKey, Result> work =
             new BackgroundComputation<>("day-reviews", DayKey::event, KEPT, BackgroundComputation.WHILE_LOOKED_AT);
 
-    DayReviews(DayModels dayModels, Lakes lakes, Projections projections, PlanBackups backups) {
+    DayReviews(DayModels dayModels, Lakes lakes, Projections projections, PlanBackups backups, Budgets budgets) {
+        this.budgets = budgets;
         this.backups = backups;
         this.dayModels = dayModels;
         this.lakes = lakes;
@@ -76,7 +78,7 @@ class DayReviews {
     private DayReview review(
             EventKey key, EventData event, int day, List<PlanStop> plan, BackgroundComputation.Progress<?> progress) {
         DayModel model = dayModels.of(key, event, day);
-        ScenarioSet scenarios = new ScenarioSet(model, Budgets.USUAL.review(), Budgets.SEED);
+        ScenarioSet scenarios = new ScenarioSet(model, budgets.review(), Budgets.SEED);
         DayRuns runs = lakes.dayRuns(event);
         BagLog log = BagLog.replay(event.event(), event.competition());
         EventResult.Day result = EventResult.of(event.event(), log).days().get(day - 1);
@@ -87,7 +89,7 @@ class DayReviews {
         return DayReview.of(
                 new DayReview.Input(log, plan, ladder, factor, result.brought()),
                 scenarios,
-                new Outlooks(model, Budgets.SEED),
+                new Outlooks(model, budgets.live().outlook(), Budgets.SEED),
                 runs);
     }
 

@@ -1,7 +1,5 @@
 package lochan.web.competition;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.annotation.PreDestroy;
 import java.util.List;
 import java.util.Optional;
@@ -16,6 +14,7 @@ import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
 import lochan.web.modelling.DayModels;
+import lochan.web.modelling.Kept;
 import lochan.web.plan.Projections;
 import org.springframework.stereotype.Component;
 
@@ -29,18 +28,17 @@ class LiveAdvisors {
     private final DayModels dayModels;
     private final Lakes lakes;
     private final Projections projections;
-    private final Cache<DayKey, Cached> advisors =
-            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Budgets budgets;
+    private final Kept<DayKey, LiveAdvisor> advisors = new Kept<>(KEPT);
     private final BackgroundComputation<DayKey, Calibration> readying =
             new BackgroundComputation<>("advice", DayKey::event, KEPT, BackgroundComputation.WHILE_LOOKED_AT);
 
-    LiveAdvisors(DayModels dayModels, Lakes lakes, Projections projections) {
+    LiveAdvisors(DayModels dayModels, Lakes lakes, Projections projections, Budgets budgets) {
+        this.budgets = budgets;
         this.dayModels = dayModels;
         this.lakes = lakes;
         this.projections = projections;
     }
-
-    private record Cached(DayModel model, LiveAdvisor advisor) {}
 
     DayModel model(EventKey key, EventData event, int day) {
         return dayModels.of(key, event, day);
@@ -49,12 +47,11 @@ class LiveAdvisors {
     /** A day's, as practice stands. */
     LiveAdvisor of(EventKey key, EventData event, int day) {
         DayModel model = model(key, event, day);
-        Cached known = advisors.getIfPresent(new DayKey(key, day));
-        if (known == null || known.model() != model) {
-            known = new Cached(model, new LiveAdvisor(model, lakes.dayRuns(event), Budgets.SEED));
-            advisors.put(new DayKey(key, day), known);
-        }
-        return known.advisor();
+        return advisors.get(
+                new DayKey(key, day),
+                model,
+                () -> new LiveAdvisor(
+                        model, lakes.dayRuns(event), budgets.live().outlook(), Budgets.SEED));
     }
 
     /** By what projections are scaled, once the advisor has its scenarios; empty while they are drawn, which this begins. */

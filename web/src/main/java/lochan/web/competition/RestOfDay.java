@@ -35,16 +35,17 @@ import org.springframework.stereotype.Component;
 class RestOfDay {
 
     private static final int KEPT = 8;
-    private static final int DRAWN = 3000;
 
     private final LiveAdvisors advisors;
     private final Lakes lakes;
     private final Projections projections;
     private final Plans plans;
+    private final Budgets budgets;
     private final BackgroundComputation<DayKey, Result> work =
             new BackgroundComputation<>("rest-of-day", DayKey::event, KEPT, BackgroundComputation.ASKED_FOR);
 
-    RestOfDay(LiveAdvisors advisors, Lakes lakes, Projections projections, Plans plans) {
+    RestOfDay(LiveAdvisors advisors, Lakes lakes, Projections projections, Plans plans, Budgets budgets) {
+        this.budgets = budgets;
         this.advisors = advisors;
         this.lakes = lakes;
         this.projections = projections;
@@ -104,13 +105,13 @@ class RestOfDay {
         work.beginAgain(
                 new DayKey(key, day),
                 basis(event, day),
-                DayPlanner.done(Budgets.USUAL.restOfDay().rounds()),
+                DayPlanner.done(budgets.live().rest().rounds()),
                 progress -> {
                     ScenarioSet likely = Outlooks.likely(
                             model,
                             standing.today(),
-                            DRAWN,
-                            Budgets.USUAL.restOfDay().scenarios(),
+                            budgets.live().weighed(),
+                            budgets.live().rest().scenarios(),
                             Budgets.SEED);
                     DayStart begin = DayStart.now(model, now, here, standing.bag());
                     List<PlanStop> locked = Outlooks.rest(plan, begin.at()).stream()
@@ -118,7 +119,7 @@ class RestOfDay {
                             .toList();
                     DayPlanner planner = planner(likely, event, begin, locked);
                     List<PlanStop> stops = (planner.keepsLocked() ? planner : planner(likely, event, begin, List.of()))
-                            .plan(Budgets.USUAL.restOfDay().rounds(), progress::goOn);
+                            .plan(budgets.live().rest().rounds(), progress::goOn);
                     PlanValuer valuer = new PlanValuer(likely, standing.bag());
                     double factor = projections.calibration(key.accountId()).factor();
                     return new Result(

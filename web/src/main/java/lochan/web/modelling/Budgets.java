@@ -10,7 +10,7 @@ package lochan.web.modelling;
  * @param rankings      what each row adds to the best plan: a plan for each
  * @param backups       a plan for each other pattern
  * @param nextCheck     a plan for each result that half an hour of practice may have
- * @param restOfDay     the rest of a competition day, planned while the angler waits
+ * @param live          a competition day under way
  * @param search        the search for a day's plan
  */
 public record Budgets(
@@ -20,7 +20,7 @@ public record Budgets(
         Planning rankings,
         Planning backups,
         Planning nextCheck,
-        Planning restOfDay,
+        Live live,
         Search search) {
 
     public static final Budgets USUAL = new Budgets(
@@ -30,8 +30,19 @@ public record Budgets(
             new Planning(160, 3),
             new Planning(200, 3),
             new Planning(24, 3),
-            new Planning(300, 9),
+            new Live(20_000, 3_000, new Planning(300, 9)),
             new Search(27, 243));
+
+    /** Too few to plan a day by, and answered at once: what the pages do with an answer is tried with it. */
+    static final Budgets SMALL = new Budgets(
+            120,
+            1_000,
+            60,
+            new Planning(40, 1),
+            new Planning(50, 1),
+            new Planning(12, 1),
+            new Live(2_000, 500, new Planning(60, 3)),
+            new Search(9, 27));
 
     /** Of all that is drawn: a page asked for again says the same. */
     public static final long SEED = 1;
@@ -41,6 +52,13 @@ public record Budgets(
      * @param rounds    of the search for each plan
      */
     public record Planning(int scenarios, int rounds) {}
+
+    /**
+     * @param outlook scenarios of each set that outlooks are drawn in
+     * @param weighed scenarios weighed by what was seen, of which the rest of the day is planned in the likely ones
+     * @param rest    the rest of the day, planned while the angler waits
+     */
+    public record Live(int outlook, int weighed, Planning rest) {}
 
     /**
      * @param quick    rounds of the search that takes seconds

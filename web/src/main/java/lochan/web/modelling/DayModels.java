@@ -1,7 +1,5 @@
 package lochan.web.modelling;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Arrays;
 import java.util.List;
 import lochan.core.Assumptions;
@@ -19,10 +17,7 @@ public class DayModels {
 
     private static final int KEPT = 8;
 
-    private final Cache<DayKey, Cached> models =
-            Caffeine.newBuilder().maximumSize(KEPT).build();
-
-    private record Cached(List<Object> basis, DayModel model) {}
+    private final Kept<DayKey, DayModel> models = new Kept<>(KEPT);
 
     /**
      * @param event the event as it stands
@@ -30,17 +25,12 @@ public class DayModels {
      */
     public DayModel of(EventKey key, EventData event, int day) {
         int there = Math.clamp(day, 1, event.days().size());
-        List<Object> basis = basis(event, there);
-        Cached known = models.getIfPresent(new DayKey(key, there));
-        if (known == null || !known.basis().equals(basis)) {
-            known = new Cached(basis, new DayModel(event, there, Assumptions.DEFAULTS));
-            models.put(new DayKey(key, there), known);
-        }
-        return known.model();
+        return models.get(
+                new DayKey(key, there), basis(event, there), () -> new DayModel(event, there, Assumptions.DEFAULTS));
     }
 
     /**
-     * What a day's computation rests on: its own competition, marks, trials and runs of the boat say nothing of what practice says; of the competition days
+     * What a day's computation rests on: its own competition, waypoints, trials and runs of the boat say nothing of what practice says; of the competition days
      * before it the log does, and their plans where the log does not say what was fished.
      */
     public static List<Object> basis(EventData e, int day) {

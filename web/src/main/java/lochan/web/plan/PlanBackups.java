@@ -23,10 +23,12 @@ public class PlanBackups {
 
     private final Lakes lakes;
     private final Plans plans;
+    private final Budgets budgets;
     private final BackgroundComputation<OfPlan, Backups.Ladder> computation =
             new BackgroundComputation<>("backups", OfPlan::key);
 
-    PlanBackups(Lakes lakes, Plans plans) {
+    PlanBackups(Lakes lakes, Plans plans, Budgets budgets) {
+        this.budgets = budgets;
         this.plans = plans;
         this.lakes = lakes;
     }
@@ -66,10 +68,10 @@ public class PlanBackups {
         computation.stop(new OfPlan(key, id));
     }
 
-    private static ScenarioSet scenarios(EventData event, Plan plan) {
+    private ScenarioSet scenarios(EventData event, Plan plan) {
         return new ScenarioSet(
                 new DayModel(event, plan.day(), Assumptions.DEFAULTS),
-                Budgets.USUAL.backups().scenarios(),
+                budgets.backups().scenarios(),
                 Budgets.SEED);
     }
 
@@ -81,7 +83,7 @@ public class PlanBackups {
                 lakes.dayRuns(event),
                 stops,
                 Budgets.SEED,
-                Budgets.USUAL.backups().rounds(),
+                budgets.backups().rounds(),
                 () -> progress.goOn(0));
     }
 

@@ -34,8 +34,16 @@ class PlanController {
     private final PlanPage page;
     private final PlanSearch search;
     private final PlanValuation computation;
+    private final Budgets budgets;
 
-    PlanController(Plans plans, EventBook events, PlanPage page, PlanSearch search, PlanValuation computation) {
+    PlanController(
+            Plans plans,
+            EventBook events,
+            PlanPage page,
+            PlanSearch search,
+            PlanValuation computation,
+            Budgets budgets) {
+        this.budgets = budgets;
         this.plans = plans;
         this.events = events;
         this.page = page;
@@ -147,8 +155,8 @@ class PlanController {
                         bothDays,
                         new HashSet<>(avoid == null ? List.of() : avoid),
                         effort.equals("thorough")
-                                ? Budgets.USUAL.search().thorough()
-                                : Budgets.USUAL.search().quick()));
+                                ? budgets.search().thorough()
+                                : budgets.search().quick()));
         return show(key, of.id()) + "#search";
     }
 

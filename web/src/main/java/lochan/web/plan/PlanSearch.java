@@ -40,10 +40,12 @@ class PlanSearch {
     private final PlanValuation computation;
     private final Lakes lakes;
     private final Projections projections;
+    private final Budgets budgets;
     private final BackgroundComputation<OfPlan, List<Result>> work =
             new BackgroundComputation<>("plan-search", OfPlan::key, KEPT, BackgroundComputation.ASKED_FOR);
 
-    PlanSearch(PlanValuation computation, Lakes lakes, Projections projections) {
+    PlanSearch(PlanValuation computation, Lakes lakes, Projections projections, Budgets budgets) {
+        this.budgets = budgets;
         this.computation = computation;
         this.lakes = lakes;
         this.projections = projections;
@@ -141,7 +143,7 @@ class PlanSearch {
             found.add(new Result(
                     strategy,
                     stops,
-                    new PlanValuer(scenarios).projection(stops, Budgets.USUAL.simulatedDays(), calibration),
+                    new PlanValuer(scenarios).projection(stops, budgets.simulatedDays(), calibration),
                     null,
                     null,
                     0,
@@ -179,7 +181,7 @@ class PlanSearch {
                 .map(w -> new Result(
                         strategy,
                         w.first(),
-                        new PlanValuer(first).projection(w.first(), Budgets.USUAL.simulatedDays(), calibration),
+                        new PlanValuer(first).projection(w.first(), budgets.simulatedDays(), calibration),
                         w.savedSpotId(),
                         w.second(),
                         w.secondGrams() * calibration.factor(),

@@ -1,9 +1,6 @@
 package lochan.web.plan;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
-import java.util.Objects;
 import lochan.core.Assumptions;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
@@ -23,6 +20,7 @@ import lochan.web.map.Lakes;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
 import lochan.web.modelling.DayModels;
+import lochan.web.modelling.Kept;
 import org.springframework.stereotype.Service;
 
 /**
@@ -37,15 +35,14 @@ public class PlanValuation {
 
     private final DayModels dayModels;
     private final Lakes lakes;
-    private final Cache<DayKey, DayScenarios> drawn =
-            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Budgets budgets;
+    private final Kept<DayKey, ScenarioSet> drawn = new Kept<>(KEPT);
 
-    PlanValuation(DayModels dayModels, Lakes lakes) {
+    PlanValuation(DayModels dayModels, Lakes lakes, Budgets budgets) {
+        this.budgets = budgets;
         this.dayModels = dayModels;
         this.lakes = lakes;
     }
-
-    private record DayScenarios(DayModel model, List<PlanStop> dayBefore, ScenarioSet scenarios) {}
 
     /** Whether plans of an event can be valued: those paid by length are not computed yet. */
     static boolean values(EventData event) {
@@ -66,13 +63,10 @@ public class PlanValuation {
     ScenarioSet scenarios(EventKey key, EventData event, int day) {
         DayModel model = dayModels.of(key, event, day);
         List<PlanStop> before = dayBefore(event, day);
-        DayScenarios known = drawn.getIfPresent(new DayKey(key, day));
-        if (known == null || known.model() != model || !Objects.equals(known.dayBefore(), before)) {
-            known = new DayScenarios(
-                    model, before, after(new ScenarioSet(model, Budgets.USUAL.valuation(), Budgets.SEED), day, before));
-            drawn.put(new DayKey(key, day), known);
-        }
-        return known.scenarios();
+        return drawn.get(
+                new DayKey(key, day),
+                List.of(model, before),
+                () -> after(new ScenarioSet(model, budgets.valuation(), Budgets.SEED), day, before));
     }
 
     private static ScenarioSet after(ScenarioSet all, int day, List<PlanStop> before) {
@@ -86,17 +80,17 @@ public class PlanValuation {
 
     /** What a plan is worth with its spread, as a projection. */
     PlanValue value(EventKey key, EventData event, int day, List<PlanStop> stops, Calibration calibration) {
-        return new PlanValuer(scenarios(key, event, day)).projection(stops, Budgets.USUAL.simulatedDays(), calibration);
+        return new PlanValuer(scenarios(key, event, day)).projection(stops, budgets.simulatedDays(), calibration);
     }
 
     /** The same with something else supposed. */
     PlanValue value(
             EventKey key, EventData event, int day, List<PlanStop> stops, Calibration calibration, WhatIf what) {
         ScenarioSet supposed = after(
-                new ScenarioSet(what.model(event, day, ASSUMPTIONS), Budgets.USUAL.valuation(), Budgets.SEED),
+                new ScenarioSet(what.model(event, day, ASSUMPTIONS), budgets.valuation(), Budgets.SEED),
                 day,
                 dayBefore(event, day));
-        return new PlanValuer(supposed).projection(stops, Budgets.USUAL.simulatedDays(), calibration);
+        return new PlanValuer(supposed).projection(stops, budgets.simulatedDays(), calibration);
     }
 
     /** The runs of a plan without violations. */

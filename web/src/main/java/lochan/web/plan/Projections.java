@@ -6,10 +6,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import lochan.core.Assumptions;
-import lochan.core.competition.Bag;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.event.Event;
@@ -25,6 +24,9 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.modelling.Budgets;
+import lochan.web.modelling.DayKey;
+import lochan.web.modelling.DayModels;
+import lochan.web.modelling.Kept;
 import org.springframework.stereotype.Service;
 
 /** What an angler's finished days teach about plans: how far what was weighed lies from what was projected. */
@@ -35,42 +37,39 @@ public class Projections {
     /** Enough to learn from; older ones say little of the angler of today. */
     private static final int LATEST_EVENTS = 20;
 
+    private static final int KEPT = 200;
+
     private final Events events;
     private final EventBook book;
     private final Clock clock;
+    private final Budgets budgets;
+    private final Kept<DayKey, FinishedDay> known = new Kept<>(KEPT);
 
-    Projections(Events events, EventBook book, Clock clock) {
+    Projections(Events events, EventBook book, Clock clock, Budgets budgets) {
+        this.budgets = budgets;
         this.events = events;
         this.book = book;
         this.clock = clock;
     }
 
-    /** A finished day that has both a plan and an official weight. */
-    private record FinishedDay(EventData event, int day, List<PlanStop> stops, double actualGrams) {
+    /**
+     * What was promised of a finished day that has both a plan and an official weight.
+     *
+     * @param formulaGrams V of its plan
+     * @param simulated    bags of its plan, g: a few of each scenario
+     * @param actualGrams  what was weighed
+     */
+    private record FinishedDay(
+            String event, int day, Instant start, double formulaGrams, double[] simulated, double actualGrams) {
 
-        Instant start() {
-            return event.day(day).start();
+        /** Empty: the plan promised nothing. */
+        Stream<Calibration.Result> result() {
+            return formulaGrams > 0 ? Stream.of(new Calibration.Result(actualGrams, formulaGrams)) : Stream.empty();
         }
 
-        /** Null: the plan promised nothing. */
-        Calibration.Result result(ScenarioSet scenarios) {
-            double projection = new PlanValuer(scenarios).formula(stops);
-            return projection > 0 ? new Calibration.Result(actualGrams, projection) : null;
-        }
-
-        ScenarioSet scenarios() {
-            return new ScenarioSet(
-                    new DayModel(event, day, Assumptions.DEFAULTS), Budgets.USUAL.review(), Budgets.SEED);
-        }
-
-        DayProjection projection(ScenarioSet scenarios, double factor) {
-            int[] days = new int[Budgets.USUAL.review()];
-            Arrays.fill(days, DAYS_PER_SCENARIO);
+        DayProjection projection(double factor) {
             return DayProjection.of(
-                    Arrays.stream(new PlanValuer(scenarios).drawn(stops, days).totals())
-                            .map(t -> factor * t)
-                            .toArray(),
-                    actualGrams);
+                    Arrays.stream(simulated).map(t -> factor * t).toArray(), actualGrams);
         }
     }
 
@@ -93,12 +92,7 @@ public class Projections {
     }
 
     private static Calibration calibration(List<FinishedDay> days) {
-        return Calibration.of(
-                days.stream()
-                        .map(f -> f.result(f.scenarios()))
-                        .filter(Objects::nonNull)
-                        .toList(),
-                Assumptions.DEFAULTS.projection());
+        return Calibration.of(days.stream().flatMap(FinishedDay::result).toList(), Assumptions.DEFAULTS.projection());
     }
 
     /** All finished days, the first first, each by what those before it had taught. */
@@ -106,14 +100,10 @@ public class Projections {
         List<ScoredDay> scores = new ArrayList<>();
         List<Calibration.Result> before = new ArrayList<>();
         for (FinishedDay f : finished(accountId)) {
-            ScenarioSet scenarios = f.scenarios();
             double factor =
                     Calibration.of(before, Assumptions.DEFAULTS.projection()).factor();
-            scores.add(new ScoredDay(f.event().name(), f.day(), f.start(), f.projection(scenarios, factor)));
-            Calibration.Result result = f.result(scenarios);
-            if (result != null) {
-                before.add(result);
-            }
+            scores.add(new ScoredDay(f.event(), f.day(), f.start(), f.projection(factor)));
+            f.result().forEach(before::add);
         }
         return scores;
     }
@@ -122,15 +112,19 @@ public class Projections {
         return events.all(accountId).reversed().stream()
                 .limit(LATEST_EVENTS)
                 .filter(this::over)
-                .map(book::event)
-                .filter(e -> e.rules().format() != Format.LIMIT_LENGTH
-                        && e.competition().stream().anyMatch(Entry.Official.class::isInstance))
-                .flatMap(e -> IntStream.rangeClosed(1, e.days().size())
-                        .filter(day -> clock.instant().isAfter(e.day(day).checkIn()))
-                        .mapToObj(day -> finished(e, day)))
-                .filter(Objects::nonNull)
+                .flatMap(this::finished)
                 .sorted(Comparator.comparing(FinishedDay::start))
                 .toList();
+    }
+
+    private Stream<FinishedDay> finished(EventKey key) {
+        EventData event = book.event(key);
+        return event.rules().format() == Format.LIMIT_LENGTH
+                ? Stream.empty()
+                : IntStream.rangeClosed(1, event.days().size())
+                        .filter(day -> clock.instant().isAfter(event.day(day).checkIn()))
+                        .boxed()
+                        .flatMap(day -> finished(key, event, day));
     }
 
     /** Whether a day of the event has ended: only then is the rest of it worth reading. */
@@ -139,14 +133,35 @@ public class Projections {
         return event.days().stream().anyMatch(day -> clock.instant().isAfter(day.checkIn()));
     }
 
-    /** A day that has both a plan and an official weight; else null. */
-    private static FinishedDay finished(EventData event, int day) {
-        Bag bag = BagLog.replay(event.event(), event.competition()).bag(day);
-        boolean weighed = bag.official() != null
-                && bag.official().grams() != null
-                && bag.official().grams() > 0;
-        return event.planOf(day).isEmpty() || !weighed
-                ? null
-                : new FinishedDay(event, day, event.planOf(day), bag.official().grams());
+    private Stream<FinishedDay> finished(EventKey key, EventData event, int day) {
+        List<PlanStop> stops = event.planOf(day);
+        Double weighed = weighed(event, day);
+        return stops.isEmpty() || weighed == null
+                ? Stream.empty()
+                : Stream.of(known.get(
+                        new DayKey(key, day),
+                        List.of(DayModels.basis(event, day), stops, weighed),
+                        () -> valued(event, day, stops, weighed)));
+    }
+
+    private FinishedDay valued(EventData event, int day, List<PlanStop> stops, double weighedGrams) {
+        PlanValuer valuer = new PlanValuer(
+                new ScenarioSet(new DayModel(event, day, Assumptions.DEFAULTS), budgets.review(), Budgets.SEED));
+        int[] days = new int[budgets.review()];
+        Arrays.fill(days, DAYS_PER_SCENARIO);
+        return new FinishedDay(
+                event.name(),
+                day,
+                event.day(day).start(),
+                valuer.formula(stops),
+                valuer.drawn(stops, days).totals(),
+                weighedGrams);
+    }
+
+    /** What the weigh-in of a day said; null: nothing that a plan can be held against. */
+    private static Double weighed(EventData event, int day) {
+        Entry.Official official =
+                BagLog.replay(event.event(), event.competition()).bag(day).official();
+        return official == null || official.grams() == null || !(official.grams() > 0) ? null : official.grams();
     }
 }

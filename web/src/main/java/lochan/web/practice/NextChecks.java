@@ -29,10 +29,12 @@ class NextChecks {
 
     private final Lakes lakes;
     private final Clock clock;
+    private final Budgets budgets;
     private final BackgroundComputation<EventKey, List<NextCheck.Look>> computation =
             new BackgroundComputation<>("next-check", k -> k);
 
-    NextChecks(Lakes lakes, Clock clock) {
+    NextChecks(Lakes lakes, Clock clock, Budgets budgets) {
+        this.budgets = budgets;
         this.lakes = lakes;
         this.clock = clock;
     }
@@ -64,15 +66,15 @@ class NextChecks {
                 1,
                 Assumptions.DEFAULTS,
                 set -> plan(set, runs),
-                Budgets.USUAL.nextCheck().scenarios(),
+                budgets.nextCheck().scenarios(),
                 Budgets.SEED);
         List<Cell> cells = progress.goOn(0) ? check.promising(LOOKS) : List.of();
         return cells.isEmpty() ? List.of() : check.of(cells, now, progress::goOn);
     }
 
-    private static List<PlanStop> plan(ScenarioSet set, DayRuns runs) {
+    private List<PlanStop> plan(ScenarioSet set, DayRuns runs) {
         return new DayPlanner(set, runs, DayPlanner.Wishes.of(Strategy.BALANCED), Budgets.SEED)
-                .plan(Budgets.USUAL.nextCheck().rounds(), i -> true);
+                .plan(budgets.nextCheck().rounds(), i -> true);
     }
 
     @PreDestroy

@@ -23,10 +23,12 @@ import org.springframework.stereotype.Service;
 class RankingValues {
 
     private final Lakes lakes;
+    private final Budgets budgets;
     private final BackgroundComputation<DayKey, Values> computation =
             new BackgroundComputation<>("ranking-values", DayKey::event);
 
-    RankingValues(Lakes lakes) {
+    RankingValues(Lakes lakes, Budgets budgets) {
+        this.budgets = budgets;
         this.lakes = lakes;
     }
 
@@ -72,7 +74,7 @@ class RankingValues {
     }
 
     private Values computed(DayModel model, BackgroundComputation.Progress<Values> progress) {
-        ScenarioSet scenarios = new ScenarioSet(model, Budgets.USUAL.rankings().scenarios(), Budgets.SEED);
+        ScenarioSet scenarios = new ScenarioSet(model, budgets.rankings().scenarios(), Budgets.SEED);
         TwoHourValue value = new TwoHourValue(scenarios);
         Map<Cell, TwoHourValue.TwoHours> twoHours = new HashMap<>();
         model.cells().forEach(c -> twoHours.put(c, value.of(c)));
@@ -81,7 +83,7 @@ class RankingValues {
                 scenarios,
                 lakes.dayRuns(model.event()),
                 Budgets.SEED,
-                Budgets.USUAL.rankings().rounds(),
+                budgets.rankings().rounds(),
                 progress::goOn);
         return new Values(twoHours, added);
     }

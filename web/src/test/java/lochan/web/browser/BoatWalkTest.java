@@ -14,8 +14,6 @@ import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 /** The Competition page in the boat: without a signal, with the server really gone, on two phones at once. */
 @ExtendWith(TestServers.class)
@@ -43,7 +41,7 @@ class BoatWalkTest extends Walk {
 
     @Test
     void signingOutWithoutASignalHidesAllAtOnceAndKeepsWhatWasNotSent(RunningApp app) {
-        Visitor ashore = signIn(app, 390, 844);
+        Visitor ashore = signIn(app, PHONE);
         String path = SampleEvents.event(ashore, "Secret open");
         openAndKeep(app.address() + path);
         page.context().setOffline(true);
@@ -67,10 +65,9 @@ class BoatWalkTest extends Walk {
         assertThat(page.navigate(app.address() + "/events").url()).endsWith("/sign-in");
     }
 
-    @ParameterizedTest
-    @CsvSource({"360, 740", "390, 844", "820, 1180"})
-    void withoutASignalItOpensLogsDecidesAndBringsAllBackOnce(int width, int height, RunningApp app) {
-        Visitor ashore = signIn(app, width, height);
+    @Test
+    void withoutASignalItOpensLogsDecidesAndBringsAllBackOnce(RunningApp app) {
+        Visitor ashore = signIn(app, PHONE);
         String path = SampleEvents.event(ashore, "No signal");
         openAndKeep(app.address() + path);
         logFish(page, "2-3", "Keep it. Tag Red.");
@@ -105,7 +102,7 @@ class BoatWalkTest extends Walk {
     void aServerThatIsReallyGoneAndComesBackHasEveryEntryOnceInOrder() throws Exception {
         try (TestServers.ComingAndGoing server = new TestServers.ComingAndGoing()) {
             RunningApp app = server.app();
-            Visitor ashore = signIn(app, 390, 844);
+            Visitor ashore = signIn(app, PHONE);
             String path = SampleEvents.event(ashore, "Server gone");
             openAndKeep(app.address() + path);
             server.go();
@@ -130,7 +127,7 @@ class BoatWalkTest extends Walk {
 
     @Test
     void twoPhonesSeeEachOthersEntriesAndAClashIsShown(RunningApp app) {
-        Visitor ashore = signIn(app, 390, 844);
+        Visitor ashore = signIn(app, PHONE);
         String path = SampleEvents.event(ashore, "Two phones");
         openAndKeep(app.address() + path);
         BrowserContext mates = page.context()
@@ -160,10 +157,9 @@ class BoatWalkTest extends Walk {
         mates.close();
     }
 
-    @ParameterizedTest
-    @CsvSource({"360, 740", "820, 1180"})
-    void theDayAheadItsRestTheWellAndTheReviewAreAtHand(int width, int height, @RunningApp.Demo RunningApp demo) {
-        Visitor ashore = signIn(demo, width, height);
+    @Test
+    void theDayAheadItsRestTheWellAndTheReviewAreAtHand(@RunningApp.Demo RunningApp demo) {
+        Visitor ashore = signIn(demo, PHONE);
         String path = SampleEvents.demoAgain(ashore);
         ashore.post("/demo/clock", "moment", "DAY_1_MORNING");
         openAndKeep(demo.address() + path);

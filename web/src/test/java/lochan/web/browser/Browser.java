@@ -9,13 +9,18 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 
-/** Headless Chromium as Debian ships it. */
-final class Browser implements AutoCloseable {
+/** Headless Chromium as Debian ships it: one for all walks of a JVM, which ends with it. */
+final class Browser {
 
     /** Long: machines that run many things at once are slow at times, and waiting costs only where something is wrong. */
     private static final double TIMEOUT_MILLIS = 40_000;
 
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+
+    /** Started when first asked for. */
+    private static final class Shared {
+        static final Browser BROWSER = new Browser();
+    }
 
     private final Playwright playwright =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -31,23 +36,22 @@ final class Browser implements AutoCloseable {
                             "--disable-component-update",
                             "--disable-sync")));
 
-    Browser() {
+    private Browser() {
         PlaywrightAssertions.setDefaultAssertionTimeout(TIMEOUT_MILLIS);
     }
 
     /** A fresh window of a size, as of a new visitor. */
-    Page window(int width, int height) {
+    static Page window(Walk.Size size) {
+        return Shared.BROWSER.open(size);
+    }
+
+    private Page open(Walk.Size size) {
         BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
-                .setViewportSize(width, height)
+                .setViewportSize(size.width(), size.height())
                 .setDeviceScaleFactor(1)
                 .setLocale("en-US")
                 .setTimezoneId("America/Boise"));
         context.setDefaultTimeout(TIMEOUT_MILLIS);
         return context.newPage();
-    }
-
-    @Override
-    public void close() {
-        playwright.close();
     }
 }

@@ -14,18 +14,21 @@ import java.time.ZoneId;
 import java.util.List;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 /** The whole way from a rule sheet to a culled bag, as an angler walks it on a laptop and on a phone. */
 @ExtendWith(TestServers.class)
 class ChainTest extends Walk {
 
-    @ParameterizedTest
-    @CsvSource({"1280, 800", "390, 844"})
-    void fromTheRuleSheetToTheCulledBag(int width, int height, RunningApp app) throws Exception {
-        signIn(app, width, height);
+    @Test
+    void fromTheRuleSheetToTheCulledBag(RunningApp app) throws Exception {
+        app.account();
+        page = Browser.window(PHONE);
+        page.navigate(app.address() + "/events");
+        looksRight("Sign in");
+        signIn(app, PHONE);
+        looksRight("Events");
         rules();
         spots();
         practice();

@@ -3,7 +3,6 @@ package lochan.web.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -13,45 +12,19 @@ import java.util.List;
 import java.util.regex.Pattern;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 /** A plan of the demo changed by keys, by dragging and by typing, searched around its locks, and taken along. */
 @ExtendWith(TestServers.class)
-@Tag("browser")
-class PlanWalkTest {
-
-    private Page page;
+class PlanWalkTest extends Walk {
 
     /** A copy of the demo's plan, so that walks do not meet. */
-    private void openCopy(Browser browser, RunningApp demo, int width, int height) {
-        page = browser.window(width, height);
-        page.navigate(demo.address() + "/sign-in");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in as the demo angler"))
-                .click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Two Arms Open"))
-                .first()
-                .click();
-        page.locator(".stations")
-                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Plan"))
-                .click();
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName("Copy").setExact(true))
-                .click();
+    private void openCopy(RunningApp demo) {
+        enterDemo(demo, LAPTOP, "Plan");
+        button("Copy").click();
         assertThat(page.locator("main > .note")).containsText("Copied for day 1.");
         assertThat(page.locator("[data-plan][data-ready]")).isAttached();
-    }
-
-    private void looksRight() {
-        assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth"))
-                .isTrue();
-        assertThat(new AxeBuilder(page).analyze().getViolations())
-                .allSatisfy(v -> org.assertj.core.api.Assertions.fail(v.getId() + ": " + v.getHelp() + " "
-                        + v.getNodes().stream().map(n -> n.getHtml()).toList()));
     }
 
     private Locator arrive(int stop) {
@@ -72,80 +45,76 @@ class PlanWalkTest {
 
     @Test
     void aPlanIsChangedByKeysAndEveryChangeIsValuedAndUndone(@RunningApp.Demo RunningApp demo) {
-        try (Browser browser = new Browser()) {
-            openCopy(browser, demo, 1280, 800);
-            String first = arrive(0).inputValue();
-            bead(5).focus();
-            page.keyboard().press("Shift+ArrowLeft");
-            assertThat(cost()).hasText(Pattern.compile("(−\\d+ oz|no difference): Harth Bend shorter"));
-            assertThat(bead(5)).isFocused();
-            page.keyboard().press("ArrowRight");
-            assertThat(cost()).containsText("Harth Bend later");
-            page.keyboard().press("PageUp");
-            assertThat(cost()).containsText("in another order");
-            assertThat(bead(4)).isFocused();
-            assertThat(bead(4)).hasAttribute("aria-label", Pattern.compile("Stop 5: Harth Bend"));
-            page.keyboard().press("l");
-            assertThat(bead(4)).hasAttribute("aria-label", Pattern.compile("locked"));
-            page.keyboard().press("Enter");
-            assertThat(arrive(4)).isFocused();
-            bead(0).focus();
-            page.keyboard().press("Delete");
-            assertThat(page.locator("[data-bead]")).hasCount(5);
-            assertThat(cost()).hasText(Pattern.compile("−.*oz: Harth Grass dropped"));
+        openCopy(demo);
+        String first = arrive(0).inputValue();
+        bead(5).focus();
+        page.keyboard().press("Shift+ArrowLeft");
+        assertThat(cost()).hasText(Pattern.compile("(−\\d+ oz|no difference): Harth Bend shorter"));
+        assertThat(bead(5)).isFocused();
+        page.keyboard().press("ArrowRight");
+        assertThat(cost()).containsText("Harth Bend later");
+        page.keyboard().press("PageUp");
+        assertThat(cost()).containsText("in another order");
+        assertThat(bead(4)).isFocused();
+        assertThat(bead(4)).hasAttribute("aria-label", Pattern.compile("Stop 5: Harth Bend"));
+        page.keyboard().press("l");
+        assertThat(bead(4)).hasAttribute("aria-label", Pattern.compile("locked"));
+        page.keyboard().press("Enter");
+        assertThat(arrive(4)).isFocused();
+        bead(0).focus();
+        page.keyboard().press("Delete");
+        assertThat(page.locator("[data-bead]")).hasCount(5);
+        assertThat(cost()).hasText(Pattern.compile("−.*oz: Harth Grass dropped"));
 
-            for (int i = 0; i < 5; i++) {
-                page.keyboard().press("Control+z");
-                assertThat(page.locator("main > .note").first()).containsText("Undone");
-                page.locator("main > .note").first().evaluate("note => note.remove()");
-            }
-            assertThat(page.locator("[data-bead]")).hasCount(6);
-            assertThat(arrive(0)).hasValue(first);
-            assertThat(page.locator("[data-undo]")).isDisabled();
-            page.keyboard().press("Control+y");
-            assertThat(cost()).containsText("Harth Bend shorter");
-            looksRight();
+        for (int i = 0; i < 5; i++) {
+            page.keyboard().press("Control+z");
+            assertThat(page.locator("main > .note").first()).containsText("Undone");
+            page.locator("main > .note").first().evaluate("note => note.remove()");
         }
+        assertThat(page.locator("[data-bead]")).hasCount(6);
+        assertThat(arrive(0)).hasValue(first);
+        assertThat(page.locator("[data-undo]")).isDisabled();
+        page.keyboard().press("Control+y");
+        assertThat(cost()).containsText("Harth Bend shorter");
+        looksRight("Plan");
     }
 
     @Test
     void aPlanIsChangedByDraggingAndTyping(@RunningApp.Demo RunningApp demo) {
-        try (Browser browser = new Browser()) {
-            openCopy(browser, demo, 1280, 800);
-            BoundingBox box = bead(4).locator(".bead").boundingBox();
-            drag(box.x + box.width - 1, box.y + 20, -60);
-            assertThat(cost()).containsText("Sill Ledge ended at another time");
-            assertThat(leave(4)).not().hasValue("12:35");
+        openCopy(demo);
+        BoundingBox box = bead(4).locator(".bead").boundingBox();
+        drag(box.x + box.width - 1, box.y + 20, -60);
+        assertThat(cost()).containsText("Sill Ledge ended at another time");
+        assertThat(leave(4)).not().hasValue("12:35");
 
-            BoundingBox third = bead(2).locator(".bead").boundingBox();
-            BoundingBox fourth = bead(3).locator(".bead").boundingBox();
-            drag(third.x + third.width / 2, third.y + 20, fourth.x + fourth.width - third.x);
-            assertThat(cost()).containsText("Parson's Brush in another order");
-            assertThat(bead(3)).hasAttribute("aria-label", Pattern.compile("Parson's Brush"));
+        BoundingBox third = bead(2).locator(".bead").boundingBox();
+        BoundingBox fourth = bead(3).locator(".bead").boundingBox();
+        drag(third.x + third.width / 2, third.y + 20, fourth.x + fourth.width - third.x);
+        assertThat(cost()).containsText("Parson's Brush in another order");
+        assertThat(bead(3)).hasAttribute("aria-label", Pattern.compile("Parson's Brush"));
 
-            leave(0).fill("06:55");
-            leave(0).press("Enter");
-            assertThat(cost()).containsText("Harth Grass set by hand");
-            leave(0).fill("05:00");
-            leave(0).press("Tab");
-            assertThat(page.locator(".stop-row .error")).containsText("ends before it begins");
-            assertThat(leave(0)).hasValue("05:00");
-            page.locator("[data-undo]").click();
-            assertThat(leave(0)).hasValue("07:00");
+        leave(0).fill("06:55");
+        leave(0).press("Enter");
+        assertThat(cost()).containsText("Harth Grass set by hand");
+        leave(0).fill("05:00");
+        leave(0).press("Tab");
+        assertThat(page.locator(".stop-row .error")).containsText("ends before it begins");
+        assertThat(leave(0)).hasValue("05:00");
+        page.locator("[data-undo]").click();
+        assertThat(leave(0)).hasValue("07:00");
 
-            page.getByLabel("Add a stop").selectOption("mill-ledge");
-            page.getByLabel("with", new Page.GetByLabelOptions().setExact(true))
-                    .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Drop shot"));
-            page.getByRole(
-                            AriaRole.BUTTON,
-                            new Page.GetByRoleOptions().setName("Add").setExact(true))
-                    .click();
-            assertThat(cost()).containsText("Mill Ledge added");
-            assertThat(page.locator("[data-bead]")).hasCount(7);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete Mill Ledge"))
-                    .click();
-            assertThat(page.locator("[data-bead]")).hasCount(6);
-        }
+        page.getByLabel("Add a stop").selectOption("mill-ledge");
+        page.getByLabel("with", new Page.GetByLabelOptions().setExact(true))
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Drop shot"));
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Add").setExact(true))
+                .click();
+        assertThat(cost()).containsText("Mill Ledge added");
+        assertThat(page.locator("[data-bead]")).hasCount(7);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete Mill Ledge"))
+                .click();
+        assertThat(page.locator("[data-bead]")).hasCount(6);
     }
 
     private void drag(double x, double y, double by) {
@@ -156,44 +125,41 @@ class PlanWalkTest {
         page.mouse().up();
     }
 
-    @ParameterizedTest
-    @CsvSource({"1280, 800", "390, 844"})
-    void strategiesStandSideBySideWhileThePlanIsWorkedOn(int width, int height, @RunningApp.Demo RunningApp demo) {
-        try (Browser browser = new Browser()) {
-            openCopy(browser, demo, width, height);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lock Sill Ledge"))
-                    .click();
-            assertThat(page.locator(".stop-row.locked")).hasCount(1);
-            String locked = arrive(4).inputValue() + "–" + leave(4).inputValue();
-            page.getByLabel("Strategy").selectOption("all");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Optimise around locked stops"))
-                    .click();
-            assertThat(page.locator("#search progress")).isVisible();
-            leave(0).fill("06:50");
-            assertThat(page.locator("#search tbody tr")).hasCount(4);
-            assertThat(leave(0)).hasValue("06:50");
-            for (Locator row : page.locator("#search tbody tr").all()) {
-                assertThat(row).containsText("Sill Ledge " + locked);
-            }
-            looksRight();
+    @Test
+    void strategiesStandSideBySideWhileThePlanIsWorkedOn(@RunningApp.Demo RunningApp demo) {
+        openCopy(demo);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lock Sill Ledge"))
+                .click();
+        assertThat(page.locator(".stop-row.locked")).hasCount(1);
+        String locked = arrive(4).inputValue() + "–" + leave(4).inputValue();
+        page.getByLabel("Strategy").selectOption("all");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Optimise around locked stops"))
+                .click();
+        assertThat(page.locator("#search progress")).isVisible();
+        leave(0).fill("06:50");
+        assertThat(page.locator("#search tbody tr")).hasCount(4);
+        assertThat(leave(0)).hasValue("06:50");
+        for (Locator row : page.locator("#search tbody tr").all()) {
+            assertThat(row).containsText("Sill Ledge " + locked);
+        }
+        looksRight("Plan");
 
-            page.locator("#wind").fill("15");
-            assertThat(page.locator("#supposed [role=status]")).containsText(" difference");
-            page.getByLabel(Pattern.compile("Half strength")).check();
-            assertThat(page.locator("#supposed [role=status]")).containsText(Pattern.compile("−\\d+ lb"));
+        page.locator("#wind").fill("15");
+        assertThat(page.locator("#supposed [role=status]")).containsText(" difference");
+        page.getByLabel(Pattern.compile("Half strength")).check();
+        assertThat(page.locator("#supposed [role=status]")).containsText(Pattern.compile("−\\d+ lb"));
 
-            Locator target = page.locator("#search tbody tr").last();
-            target.getByRole(AriaRole.BUTTON).click();
-            assertThat(page.locator("main > .note")).containsText("The plan was added");
-            assertThat(page.locator(".tabs [aria-current]")).containsText("Target weight");
-            for (String file : List.of("PDF", "GPX", "Calendar", "Event file")) {
-                Download download = page.waitForDownload(() -> page.getByRole(
-                                AriaRole.LINK,
-                                new Page.GetByRoleOptions().setName(file).setExact(true))
-                        .click());
-                assertThat(download.failure()).isNull();
-                assertThat(download.suggestedFilename()).matches(".+\\.(pdf|gpx|ics|json)");
-            }
+        Locator target = page.locator("#search tbody tr").last();
+        target.getByRole(AriaRole.BUTTON).click();
+        assertThat(page.locator("main > .note")).containsText("The plan was added");
+        assertThat(page.locator(".tabs [aria-current]")).containsText("Target weight");
+        for (String file : List.of("PDF", "GPX", "Calendar", "Event file")) {
+            Download download = page.waitForDownload(() -> page.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName(file).setExact(true))
+                    .click());
+            assertThat(download.failure()).isNull();
+            assertThat(download.suggestedFilename()).matches(".+\\.(pdf|gpx|ics|json)");
         }
     }
 }

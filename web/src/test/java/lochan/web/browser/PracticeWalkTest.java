@@ -11,9 +11,8 @@ import java.util.List;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 /** The days of practice: a waypoint that becomes a spot, bites with all their notes, a track, a spreadsheet, and what the evening makes of them. */
 @ExtendWith(TestServers.class)
@@ -24,10 +23,9 @@ class PracticeWalkTest extends Walk {
             6/3/2027;Reed Corner;11:00;12:00;Swim jig;landed;%s
             """;
 
-    @ParameterizedTest
-    @CsvSource({"1280, 800", "390, 844"})
-    void fromAMarkToTheEveningReview(int width, int height, RunningApp app) {
-        String event = app.address() + SampleEvents.event(signIn(app, width, height), "Practice days");
+    @Test
+    void fromAWaypointToTheEveningReview(RunningApp app) {
+        String event = app.address() + SampleEvents.event(signIn(app, PHONE), "Practice days");
         waypoint(event);
         log(event);
         track(event);

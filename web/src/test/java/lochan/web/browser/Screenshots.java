@@ -22,10 +22,8 @@ class Screenshots {
     @Test
     void takePictures(@RunningApp.Demo RunningApp demo) {
         address = demo.address().toString();
-        try (Browser browser = new Browser()) {
-            laptop(browser.window(1280, 800));
-            phone(browser.window(390, 844));
-        }
+        laptop(Browser.window(Walk.LAPTOP));
+        phone(Browser.window(Walk.PHONE));
     }
 
     private void laptop(Page page) {

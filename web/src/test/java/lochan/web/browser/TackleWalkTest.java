@@ -13,8 +13,6 @@ import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 /** An angler says what tackle there is, asks what to throw, looks at one cast, rigs the deck and prints it. */
 @ExtendWith(TestServers.class)
@@ -42,10 +40,9 @@ class TackleWalkTest extends Walk {
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("“" + name + "” saved");
     }
 
-    @ParameterizedTest
-    @CsvSource({"1280, 800", "390, 844"})
-    void fromTheTackleBoxToTheRiggedDeck(int width, int height, RunningApp app) {
-        Visitor angler = signIn(app, width, height);
+    @Test
+    void fromTheTackleBoxToTheRiggedDeck(RunningApp app) {
+        Visitor angler = signIn(app, LAPTOP);
         String event = SampleEvents.practisedEvent(angler, "Deck walk");
         String plan = angler.post(event + "/plan/new", "day", "1").path().replaceAll(".*plan=(\\d+).*", "$1");
         angler.post(
@@ -117,10 +114,9 @@ class TackleWalkTest extends Walk {
         nothingComplained();
     }
 
-    @ParameterizedTest
-    @CsvSource({"1280, 800", "390, 844"})
-    void fishTrialsAndSeasonsAreKept(int width, int height, RunningApp app) {
-        Visitor angler = signIn(app, width, height);
+    @Test
+    void fishTrialsAndSeasonsAreKept(RunningApp app) {
+        Visitor angler = signIn(app, LAPTOP);
         SampleEvents.practisedEvent(angler, "Earlier walk");
         String event = SampleEvents.practisedEvent(angler, "Notebook walk");
         page.navigate(app.address() + event + "/tackle/fish");
@@ -167,24 +163,16 @@ class TackleWalkTest extends Walk {
 
     @Test
     void theDemosTackleWarnsOfWhatTheRulesBan(@RunningApp.Demo RunningApp demo) {
-        try (Browser browser = new Browser()) {
-            page = browser.window(1280, 800);
-            page.navigate(demo.address() + "/sign-in");
-            page.getByRole(AriaRole.BUTTON, named("Sign in as the demo angler")).click();
-            page.getByRole(AriaRole.LINK, named("Two Arms Open")).first().click();
-            page.locator(".stations")
-                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Tackle"))
-                    .click();
-            looksRight("Rods on deck");
-            assertThat(page.locator(".note.trouble"))
-                    .containsText("Umbrella rig, five arms: your rules ban “umbrella rig”. Leave it ashore.");
-            assertThat(page.locator(".deck-list li")).hasCount(5);
-            page.navigate(page.url() + "/advice?spot=sill-ledge&at=10:30");
-            looksRight("Lure advice");
-            assertThat(page.locator(".advice > li").filter(new Locator.FilterOptions().setHasText("Umbrella rig")))
-                    .containsText("your rules say no");
-            page.navigate(page.url().replaceAll("/tackle.*", "/tackle/path?spot=parson-brush&lure=jighead-swimbait"));
-            looksRight("Cast");
-        }
+        enterDemo(demo, LAPTOP, "Tackle");
+        looksRight("Rods on deck");
+        assertThat(page.locator(".note.trouble"))
+                .containsText("Umbrella rig, five arms: your rules ban “umbrella rig”. Leave it ashore.");
+        assertThat(page.locator(".deck-list li")).hasCount(5);
+        page.navigate(page.url() + "/advice?spot=sill-ledge&at=10:30");
+        looksRight("Lure advice");
+        assertThat(page.locator(".advice > li").filter(new Locator.FilterOptions().setHasText("Umbrella rig")))
+                .containsText("your rules say no");
+        page.navigate(page.url().replaceAll("/tackle.*", "/tackle/path?spot=parson-brush&lure=jighead-swimbait"));
+        looksRight("Cast");
     }
 }

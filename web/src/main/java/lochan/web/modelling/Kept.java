@@ -1,0 +1,36 @@
+package lochan.web.modelling;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.function.Supplier;
+
+/**
+ * What was computed for a key, kept as long as what it rests on is the same. Where there is no room for more, what was asked for least goes.
+ *
+ * @param <K> what it was computed for
+ * @param <V> what was computed
+ */
+public final class Kept<K, V> {
+
+    private final Cache<K, Known<V>> known;
+
+    private record Known<V>(Object basis, V value) {}
+
+    /** @param most values kept at a time: large ones are better few */
+    public Kept(int most) {
+        known = Caffeine.newBuilder().maximumSize(most).build();
+    }
+
+    /**
+     * @param basis   what the value rests on as it stands now
+     * @param compute makes the value, where none is known on this basis
+     */
+    public V get(K key, Object basis, Supplier<V> compute) {
+        Known<V> kept = known.getIfPresent(key);
+        if (kept == null || !kept.basis().equals(basis)) {
+            kept = new Known<>(basis, compute.get());
+            known.put(key, kept);
+        }
+        return kept.value();
+    }
+}
