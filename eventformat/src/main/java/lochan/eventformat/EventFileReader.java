@@ -10,6 +10,7 @@ import java.util.Set;
 import lochan.core.Violation;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCodec;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
 import lochan.core.event.CompetitionDay;
@@ -539,67 +540,15 @@ public final class EventFileReader {
 
     private Entry entry(JsonFields f, Event event) {
         String type = f.text("type");
-        String id = f.id("id");
-        java.time.Instant at = f.time("at");
-        return switch (type) {
-            case "catch" ->
-                new Entry.Catch(
-                        id,
-                        at,
-                        species(f, event),
-                        f.numberOrNull("grams", 1e-6, 30_000),
-                        f.numberOrNull("mm", 1e-6, 1500),
-                        reference(f, "spot", spotIds, false),
-                        reference(f, "presentation", presentationIds, false),
-                        !Boolean.FALSE.equals(f.truthOrNull("alive")),
-                        f.shortText("tag", 40),
-                        f.shortText("entered", LONGEST_ENTERED));
-            case "balance" -> new Entry.Balance(id, at, f.id("heavier"), f.id("lighter"));
-            case "died" -> new Entry.Died(id, at, f.id("catch"));
-            case "correct" ->
-                new Entry.Correct(
-                        id,
-                        at,
-                        f.id("catch"),
-                        f.numberOrNull("grams", 1e-6, 30_000),
-                        f.numberOrNull("mm", 1e-6, 1500),
-                        f.shortText("entered", LONGEST_ENTERED));
-            case "void" -> new Entry.Void(id, at, f.id("entry"));
-            case "official" ->
-                new Entry.Official(
-                        id,
-                        at,
-                        f.numberOrNull("grams", 0, MUCH),
-                        f.numberOrNull("mm", 0, MUCH),
-                        f.wholeOrNull("deadFish", 0, 1000),
-                        f.numberOrNull("lateMinutes", 0, 1440),
-                        f.wholeOrNull("shortFish", 0, 1000),
-                        f.wholeOrNull("overLimit", 0, 1000),
-                        f.wholeOrNull("place", 1, 1_000_000),
-                        f.numberOrNull("biggestGrams", 0, 30_000));
-            case "livewell" -> new Entry.LivewellReading(id, at, f.number("celsius", 0, 40));
-            case "scale-check" ->
-                new Entry.ScaleCheck(id, at, f.number("knownGrams", 1e-6, 30_000), f.number("readGrams", 1e-6, 30_000));
-            case "bite" ->
-                new Entry.Bite(
-                        id,
-                        at,
-                        reference(f, "spot", spotIds, false),
-                        reference(f, "presentation", presentationIds, false),
-                        f.choice("outcome", Outcome.class));
-            case "fishing" ->
-                new Entry.Fishing(
-                        id,
-                        at,
-                        reference(f, "spot", spotIds, false),
-                        reference(f, "presentation", presentationIds, false));
-            default -> {
-                f.problem(
-                        "type",
-                        "found \"" + type
-                                + "\", expected one of catch, balance, died, correct, void, official, bite, fishing, scale-check, livewell");
-                yield null;
-            }
-        };
+        EntryCodec.Kind<?> kind = EntryCodec.kind(type).orElse(null);
+        if (kind == null) {
+            f.problem("type", "found \"" + type + "\", expected one of " + EntryCodec.types());
+            return null;
+        }
+        return entry(kind, f, event);
+    }
+
+    private <E extends Entry> E entry(EntryCodec.Kind<E> kind, JsonFields f, Event event) {
+        return kind.fields().apply(new FileEntryFields<>(f, event, spotIds, presentationIds));
     }
 }

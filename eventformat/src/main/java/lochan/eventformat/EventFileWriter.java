@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.TreeMap;
 import lochan.core.Coded;
 import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCodec;
+import lochan.core.competition.EntryFields;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
 import lochan.core.event.Event;
@@ -344,63 +346,45 @@ public final class EventFileWriter {
     }
 
     private ObjectNode entry(Entry entry) {
-        ObjectNode node = JSON.createObjectNode();
-        switch (entry) {
-            case Entry.Catch c -> {
-                head(node, "catch", c);
-                code(node, "species", c.species());
-                number(node, "grams", c.grams());
-                number(node, "mm", c.mm());
-                node.put("spot", c.spotId())
-                        .put("presentation", c.presentationId())
-                        .put("alive", c.alive())
-                        .put("tag", c.tag());
-                optional(node, "entered", c.entered());
-            }
-            case Entry.Balance b ->
-                head(node, "balance", b).put("heavier", b.heavier()).put("lighter", b.lighter());
-            case Entry.Died d -> head(node, "died", d).put("catch", d.catchId());
-            case Entry.Correct c -> {
-                head(node, "correct", c).put("catch", c.catchId());
-                number(node, "grams", c.grams());
-                number(node, "mm", c.mm());
-                optional(node, "entered", c.entered());
-            }
-            case Entry.Void v -> head(node, "void", v).put("entry", v.entryId());
-            case Entry.Official o -> {
-                head(node, "official", o);
-                number(node, "grams", o.grams());
-                some(node, "mm", o.mm());
-                node.put("deadFish", o.deadFish());
-                some(node, "lateMinutes", o.lateMinutes());
-                some(node, "shortFish", o.shortFish());
-                some(node, "overLimit", o.overLimit());
-                some(node, "place", o.place());
-                some(node, "biggestGrams", o.biggestGrams());
-            }
-            case Entry.ScaleCheck s -> {
-                head(node, "scale-check", s);
-                number(node, "knownGrams", s.knownGrams());
-                number(node, "readGrams", s.readGrams());
-            }
-            case Entry.LivewellReading w -> {
-                head(node, "livewell", w);
-                number(node, "celsius", w.celsius());
-            }
-            case Entry.Fishing x ->
-                head(node, "fishing", x).put("spot", x.spotId()).put("presentation", x.presentationId());
-            case Entry.Bite s -> {
-                head(node, "bite", s).put("spot", s.spotId()).put("presentation", s.presentationId());
-                code(node, "outcome", s.outcome());
-            }
-        }
+        ObjectNode node =
+                JSON.createObjectNode().put("type", EntryCodec.kind(entry).type());
+        EntryCodec.write(entry, new EntryNode(node));
         return node;
     }
 
-    private ObjectNode head(ObjectNode node, String type, Entry entry) {
-        node.put("type", type).put("id", entry.id());
-        time(node, "at", entry.at());
-        return node;
+    /** An entry's fields as they are written; one without a value is left out. */
+    private final class EntryNode implements EntryFields.Sink {
+
+        private final ObjectNode node;
+
+        EntryNode(ObjectNode node) {
+            this.node = node;
+        }
+
+        @Override
+        public void put(String name, String value) {
+            optional(node, name, value);
+        }
+
+        @Override
+        public void put(String name, Double value) {
+            some(node, name, value);
+        }
+
+        @Override
+        public void put(String name, Integer value) {
+            some(node, name, value);
+        }
+
+        @Override
+        public void put(String name, Boolean value) {
+            some(node, name, value);
+        }
+
+        @Override
+        public void put(String name, Instant value) {
+            time(node, name, value);
+        }
     }
 
     private ObjectNode withUnknown(ObjectNode node, String pointer) {

@@ -24,6 +24,7 @@ import org.flywaydb.core.api.FlywayException;
 import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.ApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /**
@@ -36,6 +37,7 @@ public class Server {
 
     private static final int USUAL_PORT = 8480;
     private static final int CANNOT_START = 1;
+    private static final int BAD_USE = 2;
     private static final int CODE_DIGITS = 8;
 
     /**
@@ -122,11 +124,14 @@ public class Server {
     }
 
     public static void main(String[] arguments) {
-        boolean demo = arguments.length > 0 && arguments[0].equals("demo");
-        if (arguments.length != 1 || (!demo && !arguments[0].equals("serve"))) {
-            System.err.println(
-                    "lochan: expected one of demo, serve, rank FILE, value FILE, bag FILE, runs FILE, structure GRID, track GPX");
-            System.exit(2);
+        String command = arguments.length == 0 ? "" : arguments[0];
+        if (command.equals("import") || command.equals("export")) {
+            System.exit(EventTransfer.run(System.getenv(), System.out, System.err, arguments));
+        }
+        boolean demo = command.equals("demo");
+        if (arguments.length != 1 || (!demo && !command.equals("serve"))) {
+            System.err.println("lochan: expected one of demo, serve, import FILE, export EVENT");
+            System.exit(BAD_USE);
         }
         Ending ending = new Ending();
         Runtime.getRuntime().addShutdownHook(new Thread(ending, "stop"));
@@ -162,9 +167,10 @@ public class Server {
             stopIfBegun();
         }
 
-        private synchronized void ends(ConfigurableApplicationContext running) {
+        private synchronized ApplicationContext ends(ConfigurableApplicationContext running) {
             application = running;
             stopIfBegun();
+            return running;
         }
 
         private void stopIfBegun() {
@@ -191,18 +197,17 @@ public class Server {
     }
 
     /** Starts everything and tells the address. */
-    static void start(Wishes wishes, Ending ending, PrintStream out) {
+    static ApplicationContext start(Wishes wishes, Ending ending, PrintStream out) {
         if (wishes.dbUrl() != null) {
             checkDatabase(wishes);
-            ending.ends(run(wishes, wishes.dbUrl(), wishes.dbUser(), wishes.dbPassword(), out));
-            return;
+            return ending.ends(run(wishes, wishes.dbUrl(), wishes.dbUser(), wishes.dbPassword(), out));
         }
         checkPort(wishes);
         PrivateMariaDb db = PrivateMariaDb.in(wishes.home(), true);
         try {
             ending.ends(db);
             db.start();
-            ending.ends(run(wishes, db.url(), db.user(), db.password(), out));
+            return ending.ends(run(wishes, db.url(), db.user(), db.password(), out));
         } catch (RuntimeException e) {
             db.close();
             throw e;

@@ -22,6 +22,8 @@ class ArchitectureTest {
             .resideOutsideOfPackage("lochan.web.db..")
             .and()
             .haveSimpleNameNotEndingWith("Repository")
+            .and()
+            .haveSimpleNameNotEndingWith("Row")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("org.jooq..", "lochan.web.db..");

@@ -14,7 +14,7 @@ import lochan.core.competition.Verdict;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.offline.bag.BagView;
-import lochan.offline.bag.EntryFields;
+import lochan.offline.bag.FormEntry;
 import lochan.offline.bag.Names;
 import lochan.offline.bag.Words;
 import lochan.offline.form.Form;
@@ -156,9 +156,9 @@ public final class BoatModule {
         JsFields f = new JsFields(log);
         Event event = LogJson.event(f.object("event"));
         Form form = new Form(new JsFields(fields).all(), LogJson.units(f.object("units")));
-        Optional<Entry> entry = EntryFields.read(form, event, names(f), id, Instant.ofEpochMilli((long) at));
+        Optional<Entry> entry = FormEntry.read(form, event, names(f), id, Instant.ofEpochMilli((long) at));
         entry.flatMap(e -> BagLog.replay(event, entries(f)).append(e))
-                .map(EntryFields::onForm)
+                .map(FormEntry::onForm)
                 .ifPresent(v -> form.error(v.field(), v.message()));
         return form.ok()
                 ? new JsObject().put("entry", LogJson.of(entry.orElseThrow())).done()

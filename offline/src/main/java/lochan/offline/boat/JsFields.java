@@ -6,11 +6,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import lochan.core.competition.EntryFields;
 import org.teavm.jso.JSBody;
 import org.teavm.jso.JSObject;
 
 /** A JavaScript object read by its fields; one that is missing is null. */
-final class JsFields {
+final class JsFields implements EntryFields.Source {
 
     private final JSObject object;
 
@@ -57,24 +58,34 @@ final class JsFields {
         return text(object, name) != null;
     }
 
-    String text(String name) {
+    @Override
+    public String text(String name) {
         return text(object, name);
     }
 
-    Double number(String name) {
+    @Override
+    public Double number(String name) {
         return has(name) ? Double.valueOf(text(name)) : null;
     }
 
-    Integer whole(String name) {
+    @Override
+    public Integer whole(String name) {
         return has(name) ? Integer.valueOf((int) Double.parseDouble(text(name))) : null;
     }
 
     boolean truth(String name, boolean instead) {
-        return has(name) ? text(name).equals("true") : instead;
+        Boolean said = truth(name);
+        return said == null ? instead : said;
+    }
+
+    @Override
+    public Boolean truth(String name) {
+        return has(name) ? Boolean.valueOf(text(name)) : null;
     }
 
     /** A time with its offset. */
-    Instant time(String name) {
+    @Override
+    public Instant time(String name) {
         return has(name) ? Instant.ofEpochMilli((long) millis(object, name)) : null;
     }
 

@@ -1,7 +1,9 @@
 package lochan.offline.boat;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.function.Function;
+import lochan.core.competition.EntryFields;
 import org.teavm.jso.JSBody;
 import org.teavm.jso.JSObject;
 
@@ -99,5 +101,36 @@ final class JsObject {
         texts.forEach(text -> push(all, text));
         set(object, name, all);
         return this;
+    }
+
+    /** Takes an entry's fields. */
+    EntryFields.Sink sink() {
+        return new EntryFields.Sink() {
+
+            @Override
+            public void put(String name, String value) {
+                JsObject.this.put(name, value);
+            }
+
+            @Override
+            public void put(String name, Double value) {
+                JsObject.this.put(name, value);
+            }
+
+            @Override
+            public void put(String name, Integer value) {
+                JsObject.this.put(name, value);
+            }
+
+            @Override
+            public void put(String name, Boolean value) {
+                JsObject.this.put(name, value.booleanValue());
+            }
+
+            @Override
+            public void put(String name, Instant value) {
+                JsObject.this.put(name, iso((double) value.toEpochMilli()));
+            }
+        };
     }
 }

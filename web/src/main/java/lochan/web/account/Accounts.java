@@ -92,7 +92,7 @@ public class Accounts {
     }
 
     /** All accounts, the oldest first. */
-    List<Angler> all() {
+    public List<Angler> all() {
         return repository.all();
     }
 

@@ -14,7 +14,7 @@ import lochan.core.lures.deck.GearCheck;
 import lochan.core.plan.PlanStop;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.BagView;
-import lochan.offline.bag.EntryFields;
+import lochan.offline.bag.FormEntry;
 import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
@@ -175,9 +175,9 @@ class CompetitionController {
             HttpServletResponse response) {
         EventData event = events.event(key);
         Form form = new Form(fields, accounts.units(key.accountId()));
-        EntryFields.read(form, event.event(), BoatLog.names(event), code, log.ago(ago))
+        FormEntry.read(form, event.event(), BoatLog.names(event), code, log.ago(ago))
                 .flatMap(e -> log.append(key, e))
-                .map(EntryFields::onForm)
+                .map(FormEntry::onForm)
                 .ifPresent(v -> form.error(v.field(), v.message()));
         if (!form.ok()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

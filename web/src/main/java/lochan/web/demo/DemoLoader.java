@@ -31,7 +31,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 @ConditionalOnProperty("lochan.demo")
 class DemoLoader implements SmartInitializingSingleton {
 
-    static final List<String> FILES = List.of("demo/two-arms-open.event.json", "demo/april-shakedown.event.json");
+    /** The event to come, then the finished ones, the latest first. */
+    private static final List<String> EVENTS =
+            List.of("two-arms-open", "late-water", "long-light", "april-shakedown", "two-day-autumn", "may-opener");
 
     private static final String TACKLE = "demo/tackle.json";
     private static final String DEPTHS = "demo/velmarrow.asc";
@@ -64,7 +66,7 @@ class DemoLoader implements SmartInitializingSingleton {
         transaction.executeWithoutResult(t -> {
             Angler demo = accounts.findOrMake("demo", UUID.randomUUID().toString());
             if (events.all(demo.accountId()).isEmpty()) {
-                FILES.forEach(f -> load(demo, f));
+                EVENTS.forEach(e -> load(demo, "demo/" + e + ".event.json"));
                 loadTackle(demo);
                 loadDepths(events.all(demo.accountId()).getFirst());
             }

@@ -77,8 +77,8 @@ final class DemoLake {
         bumps.add(new Bump(0.1, -0.75, 9, 0.13));
         // What the angler knows of a spot is so.
         for (Spot s : spots) {
-            double x = (s.position().lon() - DemoEvents.LAUNCH.lon()) * KM_PER_DEGREE_EAST;
-            double y = (s.position().lat() - DemoEvents.LAUNCH.lat()) * KM_PER_DEGREE_NORTH;
+            double x = (s.position().lon() - DemoWorld.LAUNCH.lon()) * KM_PER_DEGREE_EAST;
+            double y = (s.position().lat() - DemoWorld.LAUNCH.lat()) * KM_PER_DEGREE_NORTH;
             double wanted = (s.depthMinM() + s.depthMaxM()) / 2;
             boolean stands = s.spotType().equals("hump");
             bumps.add(new Bump(x, y, depth(x, y) - wanted, stands ? 0.11 : 0.17));
@@ -112,11 +112,11 @@ final class DemoLake {
     }
 
     private static double west() {
-        return DemoEvents.LAUNCH.lon() + WEST_KM / KM_PER_DEGREE_EAST;
+        return DemoWorld.LAUNCH.lon() + WEST_KM / KM_PER_DEGREE_EAST;
     }
 
     private static double south() {
-        return DemoEvents.LAUNCH.lat() + SOUTH_KM / KM_PER_DEGREE_NORTH;
+        return DemoWorld.LAUNCH.lat() + SOUTH_KM / KM_PER_DEGREE_NORTH;
     }
 
     private double[] values() {
@@ -125,8 +125,8 @@ final class DemoLake {
             double lon = west() + (i % columns() + 0.5) * CELL_DEGREES;
             double lat = south() + (rows() - i / columns() - 0.5) * CELL_DEGREES;
             values[i] = depth(
-                    (lon - DemoEvents.LAUNCH.lon()) * KM_PER_DEGREE_EAST,
-                    (lat - DemoEvents.LAUNCH.lat()) * KM_PER_DEGREE_NORTH);
+                    (lon - DemoWorld.LAUNCH.lon()) * KM_PER_DEGREE_EAST,
+                    (lat - DemoWorld.LAUNCH.lat()) * KM_PER_DEGREE_NORTH);
         }
         return values;
     }
@@ -181,8 +181,8 @@ final class DemoLake {
 
     private static Position at(double eastKm, double northKm) {
         return new Position(
-                round(DemoEvents.LAUNCH.lat() + northKm / KM_PER_DEGREE_NORTH),
-                round(DemoEvents.LAUNCH.lon() + eastKm / KM_PER_DEGREE_EAST));
+                round(DemoWorld.LAUNCH.lat() + northKm / KM_PER_DEGREE_NORTH),
+                round(DemoWorld.LAUNCH.lon() + eastKm / KM_PER_DEGREE_EAST));
     }
 
     private static double round(double degrees) {

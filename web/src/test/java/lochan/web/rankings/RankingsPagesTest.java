@@ -130,7 +130,7 @@ class RankingsPagesTest {
 
         assertThat(page.texts("tbody tr")).hasSizeGreaterThan(8).doesNotHaveDuplicates();
         assertThat(page.texts("tr:contains(Swim jig on grass edge) td")).satisfies(cells -> {
-            assertThat(cells.get(4)).containsPattern("Sill Grass \\d+ lb");
+            assertThat(cells.get(4)).containsPattern("Harth Grass \\d+ lb");
             assertThat(cells.get(5)).matches("no keeper (under )?\\d+% of days");
             assertThat(cells.get(6)).isEqualTo("Wend Weeds");
         });

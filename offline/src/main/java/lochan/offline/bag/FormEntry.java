@@ -13,7 +13,7 @@ import lochan.core.quantity.QuantityText;
 import lochan.offline.form.Form;
 
 /** An entry of the competition log as the page's forms give it. */
-public final class EntryFields {
+public final class FormEntry {
 
     private static final int LONGEST_CODE = 64;
     private static final int LONGEST_TAG = 40;
@@ -25,7 +25,7 @@ public final class EntryFields {
     private final String code;
     private final Instant at;
 
-    private EntryFields(Form form, Event event, Names names, String code, Instant at) {
+    private FormEntry(Form form, Event event, Names names, String code, Instant at) {
         this.form = form;
         this.event = event;
         this.names = names;
@@ -45,7 +45,7 @@ public final class EntryFields {
                     "code",
                     "The entry has no id of 1 to 64 characters: load the page again and log the fish once more.");
         }
-        Entry entry = new EntryFields(form, event, names, code, at).entry(form.value("type"));
+        Entry entry = new FormEntry(form, event, names, code, at).entry(form.value("type"));
         return form.ok() ? Optional.of(entry) : Optional.empty();
     }
 

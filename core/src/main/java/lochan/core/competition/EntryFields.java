@@ -1,0 +1,78 @@
+package lochan.core.competition;
+
+import java.time.Instant;
+import java.util.function.Function;
+import lochan.core.Coded;
+import lochan.core.event.Species;
+
+/**
+ * The fields of one entry, where it is read from or written to: a JSON object, a row. Each method names a field and where the entry has
+ * its value. Reading gives the value found and asks no entry; writing asks the entry, writes the value and gives it back.
+ *
+ * @param <E> the kind of entry
+ */
+public interface EntryFields<E extends Entry> {
+
+    /** What is read from. What it has was checked when it was written; a field that is missing is null. */
+    interface Source {
+
+        String text(String name);
+
+        Double number(String name);
+
+        Integer whole(String name);
+
+        Boolean truth(String name);
+
+        Instant time(String name);
+    }
+
+    /** What is written to; null: the entry has no such value. */
+    interface Sink {
+
+        void put(String name, String value);
+
+        void put(String name, Double value);
+
+        void put(String name, Integer value);
+
+        void put(String name, Boolean value);
+
+        void put(String name, Instant value);
+    }
+
+    /** The entry's own id. */
+    String id();
+
+    Instant at();
+
+    /** Another entry's id. */
+    String entry(String name, Function<E, String> of);
+
+    /** A spot of the event; null: not noted. */
+    String spot(Function<E, String> of);
+
+    /** A presentation of the event; null: not noted. */
+    String presentation(Function<E, String> of);
+
+    /** A species of the event; null: unknown. */
+    Species species(Function<E, Species> of);
+
+    /** A number from {@code least} to {@code most}; null: none. */
+    Double number(String name, double least, double most, Function<E, Double> of);
+
+    /** A number from {@code least} to {@code most} that every such entry has. */
+    double neededNumber(String name, double least, double most, Function<E, Double> of);
+
+    /** A whole number from {@code least} to {@code most}; null: none. */
+    Integer whole(String name, int least, int most, Function<E, Integer> of);
+
+    /** True or false; true when missing. */
+    boolean trueUnlessSaid(String name, Function<E, Boolean> of);
+
+    /** Text of {@code longest} characters at most; null: none. */
+    String text(String name, int longest, Function<E, String> of);
+
+    /** A choice that every such entry has. */
+    <C extends Enum<C> & Coded> C choice(String name, Class<C> type, Function<E, C> of);
+}

@@ -1,0 +1,75 @@
+package lochan.eventformat;
+
+import java.time.Instant;
+import java.util.Set;
+import java.util.function.Function;
+import lochan.core.Coded;
+import lochan.core.competition.Entry;
+import lochan.core.competition.EntryFields;
+import lochan.core.event.Event;
+import lochan.core.event.Species;
+
+/** The fields of an entry in an event file from anywhere: each is checked, and what is wrong is collected. */
+record FileEntryFields<E extends Entry>(JsonFields json, Event event, Set<String> spotIds, Set<String> presentationIds)
+        implements EntryFields<E> {
+
+    @Override
+    public String id() {
+        return json.id("id");
+    }
+
+    @Override
+    public Instant at() {
+        return json.time("at");
+    }
+
+    @Override
+    public String entry(String name, Function<E, String> of) {
+        return json.id(name);
+    }
+
+    @Override
+    public String spot(Function<E, String> of) {
+        return EventFileReader.reference(json, "spot", spotIds, false);
+    }
+
+    @Override
+    public String presentation(Function<E, String> of) {
+        return EventFileReader.reference(json, "presentation", presentationIds, false);
+    }
+
+    @Override
+    public Species species(Function<E, Species> of) {
+        return EventFileReader.species(json, event);
+    }
+
+    @Override
+    public Double number(String name, double least, double most, Function<E, Double> of) {
+        return json.numberOrNull(name, least, most);
+    }
+
+    @Override
+    public double neededNumber(String name, double least, double most, Function<E, Double> of) {
+        return json.number(name, least, most);
+    }
+
+    @Override
+    public Integer whole(String name, int least, int most, Function<E, Integer> of) {
+        return json.wholeOrNull(name, least, most);
+    }
+
+    @Override
+    public boolean trueUnlessSaid(String name, Function<E, Boolean> of) {
+        return !Boolean.FALSE.equals(json.truthOrNull(name));
+    }
+
+    @Override
+    public String text(String name, int longest, Function<E, String> of) {
+        return json.shortText(name, longest);
+    }
+
+    @Override
+    public <C extends Enum<C> & Coded> C choice(String name, Class<C> type, Function<E, C> of) {
+        return json.choice(name, type);
+    }
+}
