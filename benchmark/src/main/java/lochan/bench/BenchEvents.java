@@ -1,5 +1,8 @@
 package lochan.bench;
 
+import lochan.core.lake.SpotBuilder;
+import lochan.core.practice.PracticeStopBuilder;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -86,7 +89,7 @@ final class BenchEvents {
         double east = (random.nextDouble() - 0.5) * side;
         Position place = new Position(LAUNCH.lat() + north / Position.METRES_PER_DEGREE, LAUNCH.lon() + east / Position.metresPerDegreeEast(LAUNCH.lat()));
         Stock stock = Stock.values()[random.nextInt(Stock.values().length)];
-        return new Spot("s" + i, "Spot " + i, place, 60, CLASSES[i % CLASSES.length], ZONES[i % CLASSES.length], null, null, 0.3 * random.nextDouble(), stock, Map.of());
+        return SpotBuilder.builder().id("s" + i).name("Spot " + i).position(place).radiusM(60).spotType(CLASSES[i % CLASSES.length]).zone(ZONES[i % CLASSES.length]).crowdRisk(0.3 * random.nextDouble()).stock(stock).entered(Map.of()).build();
     }
 
     private static PracticeStop stop(int day, int number, int spot, int presentation, double[][] rates, Random random) {
@@ -100,8 +103,7 @@ final class BenchEvents {
             bites.add(new Bite(from.plusMillis((long) (time * 3_600_000)), outcome, null, Species.LARGEMOUTH, size));
             time -= Math.log(1 - random.nextDouble()) / rates[spot][presentation];
         }
-        return new PracticeStop("d" + day + "-" + number, "s" + spot, from, from.plus(Duration.ofMinutes(30)), 1, List.of(new PresentationTime("p" + presentation, null)),
-                0, bites, Conditions.UNKNOWN);
+        return PracticeStopBuilder.builder().id("d" + day + "-" + number).spotId("s" + spot).start(from).end(from.plus(Duration.ofMinutes(30))).anglers(1).presentations(List.of(new PresentationTime("p" + presentation, null))).follows(0).bites(bites).conditions(Conditions.UNKNOWN).build();
     }
 
     private static Instant at(LocalDate date, int minute) {

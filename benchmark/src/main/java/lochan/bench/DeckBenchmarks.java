@@ -1,5 +1,8 @@
 package lochan.bench;
 
+import lochan.core.tackle.LureBuilder;
+import lochan.core.tackle.RodBuilder;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -74,7 +77,7 @@ public class DeckBenchmarks {
         }
         List<Rod> rods = new ArrayList<>();
         for (int i = 0; i < RODS; i++) {
-            rods.add(new Rod("r" + i, "Rod " + i, 2.1, Power.values()[1 + i % 4], RodAction.FAST, 0.7, new FishingLine(FishingLine.Kind.FLUOROCARBON, 6), null, true, Map.of()));
+            rods.add(RodBuilder.builder().id("r" + i).name("Rod " + i).lengthM(2.1).power(Power.values()[1 + i % 4]).action(RodAction.FAST).turnM(0.7).line(new FishingLine(FishingLine.Kind.FLUOROCARBON, 6)).inBoat(true).entered(Map.of()).build());
         }
         tackle = new Tackle(lures, rods, List.of(), List.of());
         Instant start = event.day(1).start();
@@ -87,9 +90,7 @@ public class DeckBenchmarks {
     private static Lure lure(int i, Random random) {
         Motion motion = i % 4 == 0 ? new Motion.Surface() : i % 4 == 1 ? new Motion.Dives(1 + 5 * random.nextDouble(), 6, true) : new Motion.Sinks(0.2 + random.nextDouble(), 0.9);
         double deep = 1 + 8 * random.nextDouble();
-        return new Lure("p" + i, "Lure " + i, Family.values()[i % 8], random.nextBoolean(), random.nextBoolean(), new Hooking(Hooks.SINGLE, 1, 0), new Lure.Range(deep / 3, deep), motion, 0.8,
-                List.of(Retrieve.STEADY), random.nextDouble(), EnumSet.of(Cover.OPEN, Cover.values()[i % 7]), new Lure.Range(8, 28), Set.of(SeasonStage.values()[i % 6]), Set.of(Mood.values()[i % 3]),
-                Set.of(Forage.BAITFISH), List.of(7.1, 10.6, 14.2), new Lure.Outfit(List.of(FishingLine.Kind.FLUOROCARBON), new Lure.Range(4, 8), EnumSet.of(Power.values()[1 + i % 4]), RodAction.FAST));
+        return LureBuilder.builder().id("p" + i).name("Lure " + i).family(Family.values()[i % 8]).power(random.nextBoolean()).search(random.nextBoolean()).hooking(new Hooking(Hooks.SINGLE, 1, 0)).depth(new Lure.Range(deep / 3, deep)).motion(motion).speedMps(0.8).retrieves(List.of(Retrieve.STEADY)).sight(random.nextDouble()).cover(EnumSet.of(Cover.OPEN, Cover.values()[i % 7])).temperature(new Lure.Range(8, 28)).stages(Set.of(SeasonStage.values()[i % 6])).moods(Set.of(Mood.values()[i % 3])).forage(Set.of(Forage.BAITFISH)).weights(List.of(7.1, 10.6, 14.2)).tackle(new Lure.Outfit(List.of(FishingLine.Kind.FLUOROCARBON), new Lure.Range(4, 8), EnumSet.of(Power.values()[1 + i % 4]), RodAction.FAST)).build();
     }
 
     /** Each of ten stops with the whole catalogue ranked. */

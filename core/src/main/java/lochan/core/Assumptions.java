@@ -1,5 +1,7 @@
 package lochan.core;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * Every constant of the model in one place, with its meaning. The defaults are those the worked cases were computed with.
  *
@@ -16,6 +18,7 @@ package lochan.core;
  * @param deck       what a rod that is not rigged for a stop is worth there
  * @param notebook   what the angler's notes beside the practice log say
  */
+@RecordBuilder
 public record Assumptions(
         Relevance relevance,
         BiteRate biteRate,
@@ -30,37 +33,97 @@ public record Assumptions(
         DeckCover deck,
         Notes notebook) {
 
-    public static final Assumptions DEFAULTS = new Assumptions(
-            new Relevance(5, 3, 0.4, 5, 1, 5, 0.6, 0.93, 30),
-            new BiteRate(0.8, 2, 3, 3, 0.7),
-            new Landing(8, 0.80, 0.68, 0.72),
-            new Size(Math.log(800), 0.45, 0.20, 0.25, 0.05, 0.10, 0.42, 0.15, 0.12, 0.15, 0.93, 0.04, 4),
-            new DayEffect(0.5, 0.25, 0.25, 0.5, 0.8, 0.25),
-            new Depletion(0.97, 0.93, 0.70, 0.6),
-            new Planning(30, 5, 10, 15, 1.25, 6.7, 1000, 1.1, 0.5, 0.2),
-            new Projection(4, 0.8),
-            new LureAdvice(
-                    0.12,
-                    0.6,
-                    1.5,
-                    0.3,
-                    1.2,
-                    0.6,
-                    1.5,
-                    6,
-                    3.66,
-                    1,
-                    4,
-                    0.8,
-                    1,
-                    0.35,
-                    2,
-                    0.5,
-                    2.5,
-                    new Seasons(9, 15, 20, 24, 6, 9)),
-            new LureWays(0.30, 30, 0.4, 0.577, 0.7, 0.4, 0.5, 2, 0.15, 0.6),
-            new DeckCover(0.85, 0.5, 0.2, 0.5),
-            new Notes(2, 0.35, 0.3, 0.5, 1, 5, 0.7, 0.9, 0.8, 5, 25));
+    public static final Assumptions DEFAULTS = AssumptionsBuilder.builder()
+            .relevance(AssumptionsRelevanceBuilder.builder()
+                    .recencyHalfLifeDays(5)
+                    .timeOfDaySdHours(3)
+                    .timeOfDayFloor(0.4)
+                    .temperatureSdC(5)
+                    .claritySdLn(1)
+                    .windSdMps(5)
+                    .conditionFloor(0.6)
+                    .skyStep(0.93)
+                    .sliceMinutes(30)
+                    .build())
+            .biteRate(new BiteRate(0.8, 2, 3, 3, 0.7))
+            .landing(new Landing(8, 0.80, 0.68, 0.72))
+            .size(AssumptionsSizeBuilder.builder()
+                    .speciesMean(Math.log(800))
+                    .speciesSd(0.45)
+                    .patternSd(0.20)
+                    .spotSd(0.25)
+                    .biasMean(0.05)
+                    .biasSd(0.10)
+                    .fishSd(0.42)
+                    .guessSd(0.15)
+                    .lengthSd(0.12)
+                    .pairSd(0.15)
+                    .relativeWeight(0.93)
+                    .legalLengthSd(0.04)
+                    .lakeMixFish(4)
+                    .build())
+            .day(new DayEffect(0.5, 0.25, 0.25, 0.5, 0.8, 0.25))
+            .depletion(new Depletion(0.97, 0.93, 0.70, 0.6))
+            .planning(AssumptionsPlanningBuilder.builder()
+                    .binMinutes(30)
+                    .gridMinutes(5)
+                    .minDwellMinutes(10)
+                    .checkInMarginMinutes(15)
+                    .straightRunFactor(1.25)
+                    .roughWindMps(6.7)
+                    .exposedFetchM(1000)
+                    .priceOfMoving(1.1)
+                    .restOfDay(0.5)
+                    .spotDays(0.2)
+                    .build())
+            .projection(new Projection(4, 0.8))
+            .advice(AssumptionsLureAdviceBuilder.builder()
+                    .lnPerPoint(0.12)
+                    .leastSuitability(0.6)
+                    .mostSuitability(1.5)
+                    .muddyM(0.3)
+                    .clearM(1.2)
+                    .aboveFishM(0.6)
+                    .missedDepthM(1.5)
+                    .missedTempC(6)
+                    .verticalFromM(3.66)
+                    .shallowM(1)
+                    .deepM(4)
+                    .lowLightHours(0.8)
+                    .steadyTempC(1)
+                    .pressuredFrom(0.35)
+                    .pressuredBoats(2)
+                    .moodFromHours(0.5)
+                    .activeBitesPerHour(2.5)
+                    .seasons(new Seasons(9, 15, 20, 24, 6, 9))
+                    .build())
+            .lurePath(AssumptionsLureWaysBuilder.builder()
+                    .ratedLineMm(0.30)
+                    .usualCastM(30)
+                    .diveLinePower(0.4)
+                    .steepestLine(0.577)
+                    .tightFall(0.7)
+                    .fallLinePower(0.4)
+                    .fallWeightPower(0.5)
+                    .priorObservations(2)
+                    .hopM(0.15)
+                    .liftM(0.6)
+                    .build())
+            .deck(new DeckCover(0.85, 0.5, 0.2, 0.5))
+            .notebook(AssumptionsNotesBuilder.builder()
+                    .fishVisits(2)
+                    .fishChance(0.35)
+                    .fishLook(0.3)
+                    .rerigged(0.5)
+                    .historyHours(1)
+                    .historyBites(5)
+                    .trialShape(0.7)
+                    .sure(0.9)
+                    .sureOfLosses(0.8)
+                    .losses(5)
+                    .trialHours(25)
+                    .build())
+            .build();
 
     /**
      * @param recencyHalfLifeDays    days after which an hour of practice counts half
@@ -73,6 +136,7 @@ public record Assumptions(
      * @param skyStep                factor for each step of sky cover
      * @param sliceMinutes           longest slice a stop is cut into
      */
+    @RecordBuilder
     public record Relevance(
             double recencyHalfLifeDays,
             double timeOfDaySdHours,
@@ -119,6 +183,7 @@ public record Assumptions(
      * @param legalLengthSd     spread of ln length at a weight
      * @param lakeMixFish       fish the lake's species mix counts for in a pattern's mix
      */
+    @RecordBuilder
     public record Size(
             double speciesMean,
             double speciesSd,
@@ -173,6 +238,7 @@ public record Assumptions(
      * @param restOfDay            share of the best cell's hour that stands for each hour left of the day
      * @param spotDays             variance that a spot's own good and bad days add to its rate, relative
      */
+    @RecordBuilder
     public record Planning(
             int binMinutes,
             int gridMinutes,
@@ -213,6 +279,7 @@ public record Assumptions(
      * @param activeBitesPerHour bites an hour from which fish are active
      * @param seasons              the stages of the year
      */
+    @RecordBuilder
     public record LureAdvice(
             double lnPerPoint,
             double leastSuitability,
@@ -265,6 +332,7 @@ public record Assumptions(
      * @param hopM            how high a hop lifts a lure, m
      * @param liftM           how high lift and fall does, m
      */
+    @RecordBuilder
     public record LureWays(
             double ratedLineMm,
             double usualCastM,
@@ -300,6 +368,7 @@ public record Assumptions(
      * @param losses          bites not landed from which it is
      * @param trialHours      longest trial that is looked for, hours a side
      */
+    @RecordBuilder
     public record Notes(
             double fishVisits,
             double fishChance,

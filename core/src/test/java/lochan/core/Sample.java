@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCatchBuilder;
 import lochan.core.event.Boat;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Event;
@@ -21,6 +22,7 @@ import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
+import lochan.core.lake.SpotBuilder;
 import lochan.core.lake.Stock;
 import lochan.core.lake.Zone;
 import lochan.core.plan.Plan;
@@ -30,6 +32,7 @@ import lochan.core.practice.FishSize;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 
@@ -77,32 +80,34 @@ public final class Sample {
     }
 
     public static Spot spot(String id, String spotType, Zone zone, double kmNorth) {
-        return new Spot(
-                id,
-                id,
-                new Position(LAUNCH.lat() + kmNorth / 111.2, LAUNCH.lon()),
-                60,
-                spotType,
-                zone,
-                null,
-                null,
-                0.2,
-                Stock.GENERAL,
-                Map.of());
+        return SpotBuilder.builder()
+                .id(id)
+                .name(id)
+                .position(new Position(LAUNCH.lat() + kmNorth / 111.2, LAUNCH.lon()))
+                .radiusM(60)
+                .spotType(spotType)
+                .zone(zone)
+                .crowdRisk(0.2)
+                .stock(Stock.GENERAL)
+                .entered(Map.of())
+                .build();
     }
 
     public static PracticeStop stop(
             String id, String spot, String start, String end, List<String> presentations, Bite... bites) {
-        return new PracticeStop(
-                id,
-                spot,
-                at(start),
-                end == null ? null : at(end),
-                1,
-                presentations.stream().map(p -> new PresentationTime(p, null)).toList(),
-                0,
-                List.of(bites),
-                Conditions.UNKNOWN);
+        return PracticeStopBuilder.builder()
+                .id(id)
+                .spotId(spot)
+                .start(at(start))
+                .end(end == null ? null : at(end))
+                .anglers(1)
+                .presentations(presentations.stream()
+                        .map(p -> new PresentationTime(p, null))
+                        .toList())
+                .follows(0)
+                .bites(List.of(bites))
+                .conditions(Conditions.UNKNOWN)
+                .build();
     }
 
     public static Bite bite(String at, Outcome outcome, FishSize size) {
@@ -159,7 +164,14 @@ public final class Sample {
 
     /** A live fish of a weight at its minute of the first competition day. */
     public static Entry.Catch fish(String id, Species species, Double grams, Double mm) {
-        return new Entry.Catch(id, at("06-05T07:00"), species, grams, mm, null, null, true, null, null);
+        return EntryCatchBuilder.builder()
+                .id(id)
+                .at(at("06-05T07:00"))
+                .species(species)
+                .grams(grams)
+                .mm(mm)
+                .alive(true)
+                .build();
     }
 
     public static Entry.Catch fish(String id, double grams) {

@@ -29,9 +29,11 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.FishPosition;
 import lochan.core.lake.Lake;
 import lochan.core.lake.Spot;
+import lochan.core.lake.SpotBuilder;
 import lochan.core.lake.SpotCheck;
 import lochan.core.lake.Stock;
 import lochan.core.lake.Waypoint;
+import lochan.core.lake.WaypointBuilder;
 import lochan.core.lake.Zone;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
@@ -48,6 +50,7 @@ import lochan.core.practice.Hooks;
 import lochan.core.practice.LevelTrend;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Signs;
@@ -330,18 +333,19 @@ public final class EventFileReader {
 
     private static Spot spot(JsonFields f) {
         Double radius = f.numberOrNull("radiusM", -MUCH, MUCH);
-        Spot spot = new Spot(
-                f.id("id"),
-                f.text("name"),
-                position(f),
-                radius == null ? Spot.USUAL_RADIUS_M : radius,
-                f.shortText("type", 64),
-                f.choice("zone", Zone.class),
-                f.numberOrNull("depthMinM", -MUCH, MUCH),
-                f.numberOrNull("depthMaxM", -MUCH, MUCH),
-                f.has("crowdRisk") ? f.number("crowdRisk", -MUCH, MUCH) : missingCrowdRisk(f),
-                f.choice("stock", Stock.class),
-                f.entered("depthMaxM"));
+        Spot spot = SpotBuilder.builder()
+                .id(f.id("id"))
+                .name(f.text("name"))
+                .position(position(f))
+                .radiusM(radius == null ? Spot.USUAL_RADIUS_M : radius)
+                .spotType(f.shortText("type", 64))
+                .zone(f.choice("zone", Zone.class))
+                .depthMinM(f.numberOrNull("depthMinM", -MUCH, MUCH))
+                .depthMaxM(f.numberOrNull("depthMaxM", -MUCH, MUCH))
+                .crowdRisk(f.has("crowdRisk") ? f.number("crowdRisk", -MUCH, MUCH) : missingCrowdRisk(f))
+                .stock(f.choice("stock", Stock.class))
+                .entered(f.entered("depthMaxM"))
+                .build();
         f.violations(SpotCheck.check(spot).stream()
                 .map(v -> v.field().equals("spotType") ? new Violation("type", v.message()) : v)
                 .toList());
@@ -366,18 +370,19 @@ public final class EventFileReader {
     }
 
     private Waypoint waypoint(JsonFields f) {
-        return new Waypoint(
-                f.id("id"),
-                f.time("at"),
-                position(f),
-                reference(f, "spot", spotIds, false),
-                f.numberOrNull("fishDepthM", 0, DEEPEST_M),
-                f.numberOrNull("waterDepthM", 0, DEEPEST_M),
-                f.choiceOrNull("bottom", Waypoint.Bottom.class),
-                f.truthOrNull("bait"),
-                f.choiceOrNull("position", FishPosition.class),
-                f.shortText("note", Waypoint.LONGEST_NOTE),
-                f.entered("fishDepthM"));
+        return WaypointBuilder.builder()
+                .id(f.id("id"))
+                .at(f.time("at"))
+                .position(position(f))
+                .spotId(reference(f, "spot", spotIds, false))
+                .fishDepthM(f.numberOrNull("fishDepthM", 0, DEEPEST_M))
+                .waterDepthM(f.numberOrNull("waterDepthM", 0, DEEPEST_M))
+                .bottom(f.choiceOrNull("bottom", Waypoint.Bottom.class))
+                .bait(f.truthOrNull("bait"))
+                .fishPosition(f.choiceOrNull("position", FishPosition.class))
+                .note(f.shortText("note", Waypoint.LONGEST_NOTE))
+                .entered(f.entered("fishDepthM"))
+                .build();
     }
 
     private static double missingCrowdRisk(JsonFields f) {
@@ -418,16 +423,17 @@ public final class EventFileReader {
                 signs(c),
                 c.entered("waterTempC"));
         c.keepUnknown();
-        return new PracticeStop(
-                id,
-                spot,
-                start,
-                end,
-                f.whole("anglers", 1, 2, 1),
-                presentations,
-                f.whole("follows", 0, 1000, 0),
-                bites,
-                conditions);
+        return PracticeStopBuilder.builder()
+                .id(id)
+                .spotId(spot)
+                .start(start)
+                .end(end)
+                .anglers(f.whole("anglers", 1, 2, 1))
+                .presentations(presentations)
+                .follows(f.whole("follows", 0, 1000, 0))
+                .bites(bites)
+                .conditions(conditions)
+                .build();
     }
 
     private static Signs signs(JsonFields c) {

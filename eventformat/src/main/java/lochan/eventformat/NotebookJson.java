@@ -9,6 +9,7 @@ import java.util.function.BiFunction;
 import lochan.core.event.Event;
 import lochan.core.notebook.CarriedRate;
 import lochan.core.notebook.KnownFish;
+import lochan.core.notebook.KnownFishBuilder;
 import lochan.core.notebook.Notebook;
 import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
@@ -81,21 +82,22 @@ final class NotebookJson {
                         t.time("at"),
                         t.choice("reaction", KnownFish.Reaction.class),
                         EventFileReader.reference(t, "presentation", presentationIds, false)));
-        return new KnownFish(
-                id,
-                spot,
-                f.shortText("where", KnownFish.LONGEST_WORDS),
-                f.choice("kind", KnownFish.Kind.class),
-                EventFileReader.species(f, event),
-                f.number("guessGrams", 1, MOST_GRAMS),
-                from,
-                to,
-                f.numberOrNull("maxWindMps", 0, 40),
-                f.timeOrNull("nextVisit"),
-                Boolean.TRUE.equals(f.truthOrNull("gone")),
-                f.shortText("note", KnownFish.LONGEST_WORDS),
-                tries,
-                f.entered("guessGrams"));
+        return KnownFishBuilder.builder()
+                .id(id)
+                .spotId(spot)
+                .where(f.shortText("where", KnownFish.LONGEST_WORDS))
+                .kind(f.choice("kind", KnownFish.Kind.class))
+                .species(EventFileReader.species(f, event))
+                .guessGrams(f.number("guessGrams", 1, MOST_GRAMS))
+                .from(from)
+                .to(to)
+                .maxWindMps(f.numberOrNull("maxWindMps", 0, 40))
+                .nextVisit(f.timeOrNull("nextVisit"))
+                .gone(Boolean.TRUE.equals(f.truthOrNull("gone")))
+                .note(f.shortText("note", KnownFish.LONGEST_WORDS))
+                .tries(tries)
+                .entered(f.entered("guessGrams"))
+                .build();
     }
 
     private static LocalTime clock(JsonFields f, String name) {

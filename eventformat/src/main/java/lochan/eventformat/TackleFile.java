@@ -11,6 +11,7 @@ import java.util.function.Function;
 import lochan.core.Coded;
 import lochan.core.practice.Hooks;
 import lochan.core.tackle.BoxItem;
+import lochan.core.tackle.BoxItemBuilder;
 import lochan.core.tackle.ColourFamily;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Family;
@@ -18,6 +19,7 @@ import lochan.core.tackle.FishingLine;
 import lochan.core.tackle.Forage;
 import lochan.core.tackle.Hooking;
 import lochan.core.tackle.Lure;
+import lochan.core.tackle.LureBuilder;
 import lochan.core.tackle.LureObservation;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.Motion;
@@ -25,6 +27,7 @@ import lochan.core.tackle.Power;
 import lochan.core.tackle.Retrieve;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
+import lochan.core.tackle.RodBuilder;
 import lochan.core.tackle.SeasonStage;
 import lochan.core.tackle.Tackle;
 import lochan.eventformat.EventFileException.Problem;
@@ -79,34 +82,30 @@ public final class TackleFile {
         }
         root.wholeOrNull("lochanTackle", 1, 1);
         List<Lure> lures = root.list("lures", "id", (f, i) -> lure(f));
-        List<Rod> rods = root.list(
-                "rods",
-                "id",
-                (f, i) -> new Rod(
-                        f.id("id"),
-                        f.shortText("name", LONGEST_NAME),
-                        f.number("lengthM", 0.5, 6),
-                        f.choice("power", Power.class),
-                        f.choice("action", RodAction.class),
-                        f.numberOrNull("turnM", 0.1, 2),
-                        line(f, "line", true),
-                        line(f, "leader", false),
-                        inBoat(f),
-                        f.entered("lengthM")));
-        List<BoxItem> box = root.list(
-                "box",
-                "id",
-                (f, i) -> new BoxItem(
-                        f.id("id"),
-                        f.choice("kind", BoxItem.Kind.class),
-                        f.shortText("name", LONGEST_NAME),
-                        lureId(f),
-                        f.numberOrNull("grams", 0.1, HEAVIEST_G),
-                        f.choiceOrNull("colour", ColourFamily.class),
-                        line(f, "line", false),
-                        f.whole("count", 0, 10_000, 1),
-                        inBoat(f),
-                        f.entered("grams")));
+        List<Rod> rods = root.list("rods", "id", (f, i) -> RodBuilder.builder()
+                .id(f.id("id"))
+                .name(f.shortText("name", LONGEST_NAME))
+                .lengthM(f.number("lengthM", 0.5, 6))
+                .power(f.choice("power", Power.class))
+                .action(f.choice("action", RodAction.class))
+                .turnM(f.numberOrNull("turnM", 0.1, 2))
+                .line(line(f, "line", true))
+                .leader(line(f, "leader", false))
+                .inBoat(inBoat(f))
+                .entered(f.entered("lengthM"))
+                .build());
+        List<BoxItem> box = root.list("box", "id", (f, i) -> BoxItemBuilder.builder()
+                .id(f.id("id"))
+                .kind(f.choice("kind", BoxItem.Kind.class))
+                .name(f.shortText("name", LONGEST_NAME))
+                .lureId(lureId(f))
+                .grams(f.numberOrNull("grams", 0.1, HEAVIEST_G))
+                .colour(f.choiceOrNull("colour", ColourFamily.class))
+                .line(line(f, "line", false))
+                .count(f.whole("count", 0, 10_000, 1))
+                .inBoat(inBoat(f))
+                .entered(f.entered("grams"))
+                .build());
         List<LureObservation> seen = root.list("observations", "id", (f, i) -> observation(f));
         if (!context.problems.isEmpty()) {
             throw new EventFileException(context.problems);
@@ -168,29 +167,30 @@ public final class TackleFile {
                     hooks.whole("teasers", 0, 20, 0));
             JsonFields line = f.object("line");
             JsonFields rod = f.object("rod");
-            return new Lure(
-                    Lure.currentId(f.id("id")),
-                    f.shortText("name", LONGEST_NAME),
-                    f.choice("family", Family.class),
-                    Boolean.TRUE.equals(f.truthOrNull("power")),
-                    Boolean.TRUE.equals(f.truthOrNull("search")),
-                    hooking,
-                    range(f, "depthM"),
-                    motion(f.object("motion")),
-                    f.number("speedMps", 0, 5),
-                    coded(f, "retrieves", Retrieve.class),
-                    f.number("sight", 0, 1),
-                    Set.copyOf(coded(f, "cover", Cover.class)),
-                    range(f, "temperatureC"),
-                    Set.copyOf(coded(f, "stages", SeasonStage.class)),
-                    Set.copyOf(coded(f, "moods", Mood.class)),
-                    Set.copyOf(coded(f, "forage", Forage.class)),
-                    numbers(f, "weightsG"),
-                    new Lure.Outfit(
+            return LureBuilder.builder()
+                    .id(Lure.currentId(f.id("id")))
+                    .name(f.shortText("name", LONGEST_NAME))
+                    .family(f.choice("family", Family.class))
+                    .power(Boolean.TRUE.equals(f.truthOrNull("power")))
+                    .search(Boolean.TRUE.equals(f.truthOrNull("search")))
+                    .hooking(hooking)
+                    .depth(range(f, "depthM"))
+                    .motion(motion(f.object("motion")))
+                    .speedMps(f.number("speedMps", 0, 5))
+                    .retrieves(coded(f, "retrieves", Retrieve.class))
+                    .sight(f.number("sight", 0, 1))
+                    .cover(Set.copyOf(coded(f, "cover", Cover.class)))
+                    .temperature(range(f, "temperatureC"))
+                    .stages(Set.copyOf(coded(f, "stages", SeasonStage.class)))
+                    .moods(Set.copyOf(coded(f, "moods", Mood.class)))
+                    .forage(Set.copyOf(coded(f, "forage", Forage.class)))
+                    .weights(numbers(f, "weightsG"))
+                    .tackle(new Lure.Outfit(
                             coded(line, "kinds", FishingLine.Kind.class),
                             range(line, "strengthKg"),
                             powers(coded(rod, "powers", Power.class)),
-                            rod.choice("action", RodAction.class)));
+                            rod.choice("action", RodAction.class)))
+                    .build();
         } catch (IllegalArgumentException e) {
             f.problem("", e.getMessage());
             return null;

@@ -19,6 +19,7 @@ import lochan.core.lures.path.LurePath;
 import lochan.core.lures.path.WaterSlice;
 import lochan.core.practice.Presentation;
 import lochan.core.tackle.BoxItem;
+import lochan.core.tackle.BoxItemBuilder;
 import lochan.core.tackle.ColourFamily;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Family;
@@ -27,8 +28,8 @@ import lochan.core.tackle.Lure;
 import lochan.core.tackle.LureObservation;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.Power;
-import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
+import lochan.core.tackle.RodBuilder;
 import lochan.core.tackle.SeasonStage;
 import lochan.core.tackle.Tackle;
 import org.junit.jupiter.api.Test;
@@ -103,31 +104,49 @@ class TackleFileTest {
         Tackle all = new Tackle(
                 Catalogue.lures(),
                 List.of(
-                        new Rod(
-                                "r",
-                                "Grass rod",
-                                2.18,
-                                Power.MEDIUM_HEAVY,
-                                RodAction.FAST,
-                                0.79,
-                                braid,
-                                leader,
-                                true,
-                                Map.of("length", "7-2")),
-                        new Rod("s", "Spare", 2, Power.LIGHT, RodAction.MODERATE, null, leader, null, false, Map.of())),
+                        RodBuilder.builder()
+                                .id("r")
+                                .name("Grass rod")
+                                .lengthM(2.18)
+                                .power(Power.MEDIUM_HEAVY)
+                                .action(RodAction.FAST)
+                                .turnM(0.79)
+                                .line(braid)
+                                .leader(leader)
+                                .inBoat(true)
+                                .entered(Map.of("length", "7-2"))
+                                .build(),
+                        RodBuilder.builder()
+                                .id("s")
+                                .name("Spare")
+                                .lengthM(2)
+                                .power(Power.LIGHT)
+                                .action(RodAction.MODERATE)
+                                .line(leader)
+                                .inBoat(false)
+                                .entered(Map.of())
+                                .build()),
                 List.of(
-                        new BoxItem(
-                                "i",
-                                BoxItem.Kind.LURE,
-                                "Swim jig, white",
-                                "swim-jig",
-                                10.6,
-                                ColourFamily.BOLD,
-                                null,
-                                3,
-                                true,
-                                Map.of("grams", "3/8")),
-                        new BoxItem("l", BoxItem.Kind.LEADER, "Leader", null, null, null, leader, 1, false, Map.of())),
+                        BoxItemBuilder.builder()
+                                .id("i")
+                                .kind(BoxItem.Kind.LURE)
+                                .name("Swim jig, white")
+                                .lureId("swim-jig")
+                                .grams(10.6)
+                                .colour(ColourFamily.BOLD)
+                                .count(3)
+                                .inBoat(true)
+                                .entered(Map.of("grams", "3/8"))
+                                .build(),
+                        BoxItemBuilder.builder()
+                                .id("l")
+                                .kind(BoxItem.Kind.LEADER)
+                                .name("Leader")
+                                .line(leader)
+                                .count(1)
+                                .inBoat(false)
+                                .entered(Map.of())
+                                .build()),
                 List.of(new LureObservation(
                         "o", "medium-crankbait", LureObservation.Saw.DIVE, 3.35, null, 30.0, 14.2, leader)));
         ByteArrayOutputStream out = new ByteArrayOutputStream();

@@ -1,5 +1,6 @@
 package lochan.web;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.io.PrintStream;
 import java.net.InetAddress;
 import java.net.NetworkInterface;
@@ -58,6 +59,7 @@ public class Server {
      *
      * @param proxy whether a proxy on this machine is believed when it says who asks, and by TLS
      */
+    @RecordBuilder
     record Wishes(
             boolean demo,
             int port,
@@ -75,16 +77,17 @@ public class Server {
                 throw new StoreException("LOCHAN_PORT is " + port + ": expected a number from 0 to 65535.");
             }
             String home = environment.getOrDefault("LOCHAN_HOME", demo ? ".lochan/demo" : ".lochan/data");
-            return new Wishes(
-                    demo,
-                    Integer.parseInt(port),
-                    environment.getOrDefault("LOCHAN_BIND", "127.0.0.1"),
-                    proxy(environment),
-                    Path.of(home),
-                    tls(environment),
-                    environment.get("LOCHAN_DB_URL"),
-                    environment.getOrDefault("LOCHAN_DB_USER", "lochan"),
-                    environment.getOrDefault("LOCHAN_DB_PASSWORD", ""));
+            return ServerWishesBuilder.builder()
+                    .demo(demo)
+                    .port(Integer.parseInt(port))
+                    .bind(environment.getOrDefault("LOCHAN_BIND", "127.0.0.1"))
+                    .proxy(proxy(environment))
+                    .home(Path.of(home))
+                    .tls(tls(environment))
+                    .dbUrl(environment.get("LOCHAN_DB_URL"))
+                    .dbUser(environment.getOrDefault("LOCHAN_DB_USER", "lochan"))
+                    .dbPassword(environment.getOrDefault("LOCHAN_DB_PASSWORD", ""))
+                    .build();
         }
 
         private static boolean proxy(Map<String, String> environment) {

@@ -23,6 +23,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCatchBuilder;
 import lochan.core.eventdata.EventData;
 import lochan.eventformat.EventFileReader;
 import lochan.store.PrivateMariaDb;
@@ -127,17 +128,13 @@ class CrashTest {
             entries.add(
                     i % 10 == 9
                             ? new Entry.Void(id, at, "e" + (i - 1))
-                            : new Entry.Catch(
-                                    id,
-                                    at,
-                                    lochan.core.event.Species.LARGEMOUTH,
-                                    500 + 3000 * random.nextDouble(),
-                                    null,
-                                    null,
-                                    null,
-                                    true,
-                                    null,
-                                    null));
+                            : EntryCatchBuilder.builder()
+                                    .id(id)
+                                    .at(at)
+                                    .species(lochan.core.event.Species.LARGEMOUTH)
+                                    .grams(500 + 3000 * random.nextDouble())
+                                    .alive(true)
+                                    .build());
         }
         return entries;
     }

@@ -1,5 +1,6 @@
 package lochan.core.competition;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import lochan.core.event.Species;
 import lochan.core.practice.Outcome;
@@ -31,6 +32,7 @@ public sealed interface Entry {
      * @param tag            the tag wished for; null: the next free one
      * @param entered        the size as it was typed; null: nothing was
      */
+    @RecordBuilder
     record Catch(
             String id,
             Instant at,
@@ -92,6 +94,7 @@ public sealed interface Entry {
      * @param place        place after this day; null: not told
      * @param biggestGrams the heaviest fish; null: not told
      */
+    @RecordBuilder
     record Official(
             String id,
             Instant at,

@@ -40,20 +40,18 @@ public final class EntryCodec {
     private static final int LONGEST_ENTERED = 80;
 
     private static final List<Kind<?>> KINDS = List.of(
-            new Kind<>(
-                    "catch",
-                    Catch.class,
-                    f -> new Catch(
-                            f.id(),
-                            f.at(),
-                            f.species(Catch::species),
-                            f.number("grams", LIGHTEST_GRAMS, HEAVIEST_GRAMS, Catch::grams),
-                            f.number("mm", SHORTEST_MM, LONGEST_MM, Catch::mm),
-                            f.spot(Catch::spotId),
-                            f.presentation(Catch::presentationId),
-                            f.trueUnlessSaid("alive", Catch::alive),
-                            f.text("tag", LONGEST_TAG, Catch::tag),
-                            f.text("entered", LONGEST_ENTERED, Catch::entered))),
+            new Kind<>("catch", Catch.class, f -> EntryCatchBuilder.builder()
+                    .id(f.id())
+                    .at(f.at())
+                    .species(f.species(Catch::species))
+                    .grams(f.number("grams", LIGHTEST_GRAMS, HEAVIEST_GRAMS, Catch::grams))
+                    .mm(f.number("mm", SHORTEST_MM, LONGEST_MM, Catch::mm))
+                    .spotId(f.spot(Catch::spotId))
+                    .presentationId(f.presentation(Catch::presentationId))
+                    .alive(f.trueUnlessSaid("alive", Catch::alive))
+                    .tag(f.text("tag", LONGEST_TAG, Catch::tag))
+                    .entered(f.text("entered", LONGEST_ENTERED, Catch::entered))
+                    .build()),
             new Kind<>(
                     "balance",
                     Balance.class,
@@ -74,20 +72,18 @@ public final class EntryCodec {
                             f.number("mm", SHORTEST_MM, LONGEST_MM, Correct::mm),
                             f.text("entered", LONGEST_ENTERED, Correct::entered))),
             new Kind<>("void", Void.class, f -> new Void(f.id(), f.at(), f.entry("entry", Void::entryId))),
-            new Kind<>(
-                    "official",
-                    Official.class,
-                    f -> new Official(
-                            f.id(),
-                            f.at(),
-                            f.number("grams", 0, MOST_OF_A_BAG, Official::grams),
-                            f.number("mm", 0, MOST_OF_A_BAG, Official::mm),
-                            f.whole("deadFish", 0, MOST_FISH, Official::deadFish),
-                            f.number("lateMinutes", 0, DAY_MINUTES, Official::lateMinutes),
-                            f.whole("shortFish", 0, MOST_FISH, Official::shortFish),
-                            f.whole("overLimit", 0, MOST_FISH, Official::overLimit),
-                            f.whole("place", 1, LAST_PLACE, Official::place),
-                            f.number("biggestGrams", 0, HEAVIEST_GRAMS, Official::biggestGrams))),
+            new Kind<>("official", Official.class, f -> EntryOfficialBuilder.builder()
+                    .id(f.id())
+                    .at(f.at())
+                    .grams(f.number("grams", 0, MOST_OF_A_BAG, Official::grams))
+                    .mm(f.number("mm", 0, MOST_OF_A_BAG, Official::mm))
+                    .deadFish(f.whole("deadFish", 0, MOST_FISH, Official::deadFish))
+                    .lateMinutes(f.number("lateMinutes", 0, DAY_MINUTES, Official::lateMinutes))
+                    .shortFish(f.whole("shortFish", 0, MOST_FISH, Official::shortFish))
+                    .overLimit(f.whole("overLimit", 0, MOST_FISH, Official::overLimit))
+                    .place(f.whole("place", 1, LAST_PLACE, Official::place))
+                    .biggestGrams(f.number("biggestGrams", 0, HEAVIEST_GRAMS, Official::biggestGrams))
+                    .build()),
             new Kind<>(
                     "bite",
                     Bite.class,

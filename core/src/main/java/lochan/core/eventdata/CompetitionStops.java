@@ -14,6 +14,7 @@ import lochan.core.practice.FishSize;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.PresentationTime;
 
 /**
@@ -89,16 +90,17 @@ public final class CompetitionStops {
                 .findFirst()
                 .map(ForecastPeriod::conditions)
                 .orElse(Conditions.UNKNOWN);
-        return new PracticeStop(
-                id,
-                f.spotId(),
-                f.from(),
-                f.to(),
-                event.anglers(),
-                List.of(new PresentationTime(f.presentationId(), null)),
-                0,
-                bites.stream().map(At::bite).toList(),
-                conditions);
+        return PracticeStopBuilder.builder()
+                .id(id)
+                .spotId(f.spotId())
+                .start(f.from())
+                .end(f.to())
+                .anglers(event.anglers())
+                .presentations(List.of(new PresentationTime(f.presentationId(), null)))
+                .follows(0)
+                .bites(bites.stream().map(At::bite).toList())
+                .conditions(conditions)
+                .build();
     }
 
     /** Null: the entry is no bite at a known place. */

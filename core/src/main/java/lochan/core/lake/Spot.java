@@ -1,5 +1,6 @@
 package lochan.core.lake;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Map;
 import lochan.core.event.Position;
 
@@ -18,6 +19,7 @@ import lochan.core.event.Position;
  * @param stock      how fast it is fished down
  * @param entered    quantities as they were typed, by field name
  */
+@RecordBuilder
 public record Spot(
         String id,
         String name,
@@ -39,12 +41,33 @@ public record Spot(
 
     /** The same with another chance that a boat got there first. */
     public Spot withCrowdRisk(double risk) {
-        return new Spot(id, name, position, radiusM, spotType, zone, depthMinM, depthMaxM, risk, stock, entered);
+        return SpotBuilder.builder()
+                .id(id)
+                .name(name)
+                .position(position)
+                .radiusM(radiusM)
+                .spotType(spotType)
+                .zone(zone)
+                .depthMinM(depthMinM)
+                .depthMaxM(depthMaxM)
+                .crowdRisk(risk)
+                .stock(stock)
+                .entered(entered)
+                .build();
     }
 
     /** A new spot of which only the place is known, in shallow water until told otherwise. */
     public static Spot fresh(String id, String name, Position position, String spotType) {
-        return new Spot(
-                id, name, position, USUAL_RADIUS_M, spotType, Zone.SHALLOW, null, null, 0, Stock.GENERAL, Map.of());
+        return SpotBuilder.builder()
+                .id(id)
+                .name(name)
+                .position(position)
+                .radiusM(USUAL_RADIUS_M)
+                .spotType(spotType)
+                .zone(Zone.SHALLOW)
+                .crowdRisk(0)
+                .stock(Stock.GENERAL)
+                .entered(Map.of())
+                .build();
     }
 }

@@ -1,5 +1,6 @@
 package lochan.core.lake;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.Map;
 import lochan.core.Coded;
@@ -19,6 +20,7 @@ import lochan.core.event.Position;
  * @param note        words of the angler's
  * @param entered     quantities as they were typed, by field name
  */
+@RecordBuilder
 public record Waypoint(
         String id,
         Instant at,
@@ -58,6 +60,18 @@ public record Waypoint(
 
     /** The same as a note on a spot. */
     public Waypoint on(String spot) {
-        return new Waypoint(id, at, position, spot, fishDepthM, waterDepthM, bottom, bait, fishPosition, note, entered);
+        return WaypointBuilder.builder()
+                .id(id)
+                .at(at)
+                .position(position)
+                .spotId(spot)
+                .fishDepthM(fishDepthM)
+                .waterDepthM(waterDepthM)
+                .bottom(bottom)
+                .bait(bait)
+                .fishPosition(fishPosition)
+                .note(note)
+                .entered(entered)
+                .build();
     }
 }

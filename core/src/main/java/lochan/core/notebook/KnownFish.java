@@ -1,5 +1,6 @@
 package lochan.core.notebook;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
@@ -27,6 +28,7 @@ import lochan.core.event.Species;
  * @param tries       in the order made
  * @param entered     quantities as they were typed, by field name
  */
+@RecordBuilder
 public record KnownFish(
         String id,
         String spotId,
@@ -141,26 +143,41 @@ public record KnownFish(
     public KnownFish tried(Try another, Instant next) {
         List<Try> all = new java.util.ArrayList<>(tries);
         all.add(another);
-        return new KnownFish(
-                id, spotId, where, kind, species, guessGrams, from, to, maxWindMps, next, gone, note, all, entered);
+        return KnownFishBuilder.builder()
+                .id(id)
+                .spotId(spotId)
+                .where(where)
+                .kind(kind)
+                .species(species)
+                .guessGrams(guessGrams)
+                .from(from)
+                .to(to)
+                .maxWindMps(maxWindMps)
+                .nextVisit(next)
+                .gone(gone)
+                .note(note)
+                .tries(all)
+                .entered(entered)
+                .build();
     }
 
     /** The same, gone or back. */
     public KnownFish gone(boolean isGone) {
-        return new KnownFish(
-                id,
-                spotId,
-                where,
-                kind,
-                species,
-                guessGrams,
-                from,
-                to,
-                maxWindMps,
-                nextVisit,
-                isGone,
-                note,
-                tries,
-                entered);
+        return KnownFishBuilder.builder()
+                .id(id)
+                .spotId(spotId)
+                .where(where)
+                .kind(kind)
+                .species(species)
+                .guessGrams(guessGrams)
+                .from(from)
+                .to(to)
+                .maxWindMps(maxWindMps)
+                .nextVisit(nextVisit)
+                .gone(isGone)
+                .note(note)
+                .tries(tries)
+                .entered(entered)
+                .build();
     }
 }

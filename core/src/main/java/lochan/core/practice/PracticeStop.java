@@ -1,5 +1,6 @@
 package lochan.core.practice;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -15,6 +16,7 @@ import java.util.List;
  * @param follows       fish that followed without striking
  * @param bites         bites in the order noted
  */
+@RecordBuilder
 public record PracticeStop(
         String id,
         String spotId,
@@ -40,27 +42,87 @@ public record PracticeStop(
     }
 
     public PracticeStop withEnd(Instant newEnd) {
-        return new PracticeStop(id, spotId, start, newEnd, anglers, presentations, follows, bites, conditions);
+        return PracticeStopBuilder.builder()
+                .id(id)
+                .spotId(spotId)
+                .start(start)
+                .end(newEnd)
+                .anglers(anglers)
+                .presentations(presentations)
+                .follows(follows)
+                .bites(bites)
+                .conditions(conditions)
+                .build();
     }
 
     public PracticeStop withTimes(Instant newStart, Instant newEnd) {
-        return new PracticeStop(id, spotId, newStart, newEnd, anglers, presentations, follows, bites, conditions);
+        return PracticeStopBuilder.builder()
+                .id(id)
+                .spotId(spotId)
+                .start(newStart)
+                .end(newEnd)
+                .anglers(anglers)
+                .presentations(presentations)
+                .follows(follows)
+                .bites(bites)
+                .conditions(conditions)
+                .build();
     }
 
     public PracticeStop withFollows(int newFollows) {
-        return new PracticeStop(id, spotId, start, end, anglers, presentations, newFollows, bites, conditions);
+        return PracticeStopBuilder.builder()
+                .id(id)
+                .spotId(spotId)
+                .start(start)
+                .end(end)
+                .anglers(anglers)
+                .presentations(presentations)
+                .follows(newFollows)
+                .bites(bites)
+                .conditions(conditions)
+                .build();
     }
 
     public PracticeStop withPresentations(List<PresentationTime> newPresentations) {
-        return new PracticeStop(id, spotId, start, end, anglers, newPresentations, follows, bites, conditions);
+        return PracticeStopBuilder.builder()
+                .id(id)
+                .spotId(spotId)
+                .start(start)
+                .end(end)
+                .anglers(anglers)
+                .presentations(newPresentations)
+                .follows(follows)
+                .bites(bites)
+                .conditions(conditions)
+                .build();
     }
 
     public PracticeStop withBites(List<Bite> newBites) {
-        return new PracticeStop(id, spotId, start, end, anglers, presentations, follows, newBites, conditions);
+        return PracticeStopBuilder.builder()
+                .id(id)
+                .spotId(spotId)
+                .start(start)
+                .end(end)
+                .anglers(anglers)
+                .presentations(presentations)
+                .follows(follows)
+                .bites(newBites)
+                .conditions(conditions)
+                .build();
     }
 
     public PracticeStop withConditions(Conditions newConditions) {
-        return new PracticeStop(id, spotId, start, end, anglers, presentations, follows, bites, newConditions);
+        return PracticeStopBuilder.builder()
+                .id(id)
+                .spotId(spotId)
+                .start(start)
+                .end(end)
+                .anglers(anglers)
+                .presentations(presentations)
+                .follows(follows)
+                .bites(bites)
+                .conditions(newConditions)
+                .build();
     }
 
     /** The presentation of a bite: the one noted, or the stop's only one; null when it cannot be told. */

@@ -1,5 +1,6 @@
 package lochan.core.tackle;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Map;
 import lochan.core.Coded;
 
@@ -17,6 +18,7 @@ import lochan.core.Coded;
  * @param inBoat  whether it comes along
  * @param entered quantities as they were typed, by field name
  */
+@RecordBuilder
 public record BoxItem(
         String id,
         Kind kind,

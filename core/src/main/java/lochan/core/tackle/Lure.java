@@ -1,5 +1,6 @@
 package lochan.core.tackle;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +23,7 @@ import lochan.core.Coded;
  * @param weights     usual weights, rising; the middle one is that of its motion
  * @param tackle      line and rod it is usually fished on
  */
+@RecordBuilder
 public record Lure(
         String id,
         String name,

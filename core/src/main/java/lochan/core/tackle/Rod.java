@@ -1,5 +1,6 @@
 package lochan.core.tackle;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Map;
 
 /**
@@ -14,6 +15,7 @@ import java.util.Map;
  * @param inBoat   whether it comes along
  * @param entered  quantities as they were typed, by field name
  */
+@RecordBuilder
 public record Rod(
         String id,
         String name,

@@ -49,10 +49,22 @@ class BagLogTest {
 
     @Test
     void aWishedTagIsGivenWhileItIsFree() {
-        Entry.Catch blue = new Entry.Catch(
-                "b", at("06-05T07:00"), Species.LARGEMOUTH, 900.0, null, null, null, true, "Blue", null);
-        Entry.Catch again = new Entry.Catch(
-                "c", at("06-05T07:10"), Species.LARGEMOUTH, 950.0, null, null, null, true, "Blue", null);
+        Entry.Catch blue = EntryCatchBuilder.builder()
+                .id("b")
+                .at(at("06-05T07:00"))
+                .species(Species.LARGEMOUTH)
+                .grams(900.0)
+                .alive(true)
+                .tag("Blue")
+                .build();
+        Entry.Catch again = EntryCatchBuilder.builder()
+                .id("c")
+                .at(at("06-05T07:10"))
+                .species(Species.LARGEMOUTH)
+                .grams(950.0)
+                .alive(true)
+                .tag("Blue")
+                .build();
 
         assertThat(BagLog.replay(TWO_FISH, List.of(blue, again)).bag(1).fish())
                 .extracting(Fish::tag)
@@ -153,8 +165,13 @@ class BagLogTest {
 
     @Test
     void daysHaveWellsOfTheirOwn() {
-        Entry.Catch sunday =
-                new Entry.Catch("s", at("06-06T07:00"), Species.LARGEMOUTH, 700.0, null, null, null, true, null, null);
+        Entry.Catch sunday = EntryCatchBuilder.builder()
+                .id("s")
+                .at(at("06-06T07:00"))
+                .species(Species.LARGEMOUTH)
+                .grams(700.0)
+                .alive(true)
+                .build();
         BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), sunday));
 
         assertThat(well(log)).containsExactly("a");

@@ -19,12 +19,34 @@ class EntryCodecTest {
     private static final Instant AT = Instant.parse("2027-05-29T13:05:00Z");
 
     private static final List<Entry> ONE_OF_EACH = List.of(
-            new Entry.Catch("c", AT, Species.SMALLMOUTH, 1021.0, 402.0, "s", "p", false, "red", "2-4"),
+            EntryCatchBuilder.builder()
+                    .id("c")
+                    .at(AT)
+                    .species(Species.SMALLMOUTH)
+                    .grams(1021.0)
+                    .mm(402.0)
+                    .spotId("s")
+                    .presentationId("p")
+                    .alive(false)
+                    .tag("red")
+                    .entered("2-4")
+                    .build(),
             new Entry.Balance("b", AT, "c", "d"),
             new Entry.Died("d", AT, "c"),
             new Entry.Correct("r", AT, "c", 1000.0, null, "2-3"),
             new Entry.Void("v", AT, "c"),
-            new Entry.Official("o", AT, 6000.0, 1900.0, 1, 2.0, 3, 4, 5, 2000.0),
+            EntryOfficialBuilder.builder()
+                    .id("o")
+                    .at(AT)
+                    .grams(6000.0)
+                    .mm(1900.0)
+                    .deadFish(1)
+                    .lateMinutes(2.0)
+                    .shortFish(3)
+                    .overLimit(4)
+                    .place(5)
+                    .biggestGrams(2000.0)
+                    .build(),
             new Entry.ScaleCheck("k", AT, 500, 505),
             new Entry.LivewellReading("w", AT, 24.5),
             new Entry.Bite("x", AT, "s", "p", Outcome.LOST),

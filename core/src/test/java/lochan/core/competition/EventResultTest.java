@@ -44,8 +44,17 @@ class EventResultTest {
 
     private static Entry.Official official(
             String day, Double grams, Integer dead, Double late, Integer shorts, Integer over, Integer place) {
-        return new Entry.Official(
-                "o" + day, at("06-0" + day + "T16:00"), grams, null, dead, late, shorts, over, place, 2000.0);
+        return EntryOfficialBuilder.builder()
+                .id("o" + day)
+                .at(at("06-0" + day + "T16:00"))
+                .grams(grams)
+                .deadFish(dead)
+                .lateMinutes(late)
+                .shortFish(shorts)
+                .overLimit(over)
+                .place(place)
+                .biggestGrams(2000.0)
+                .build();
     }
 
     private static EventResult of(Event event, Entry... entries) {

@@ -19,7 +19,12 @@ class LivewellCareTest {
     }
 
     private static Entry.Catch fish(String id, String time) {
-        return new Entry.Catch(id, at(time), null, 1000.0, null, null, null, true, null, null);
+        return EntryCatchBuilder.builder()
+                .id(id)
+                .at(at(time))
+                .grams(1000.0)
+                .alive(true)
+                .build();
     }
 
     private static LivewellCare care(String now, Entry... entries) {

@@ -8,6 +8,7 @@ import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCatchBuilder;
 import lochan.core.event.Species;
 import lochan.core.model.evidence.Slice;
 import lochan.core.model.rate.Cell;
@@ -34,7 +35,15 @@ class CompetitionStopsTest {
     }
 
     private static Entry.Catch fish(String id, String time, double grams, String spot) {
-        return new Entry.Catch(id, at(time), Species.LARGEMOUTH, grams, null, spot, "walker", true, null, null);
+        return EntryCatchBuilder.builder()
+                .id(id)
+                .at(at(time))
+                .species(Species.LARGEMOUTH)
+                .grams(grams)
+                .spotId(spot)
+                .presentationId("walker")
+                .alive(true)
+                .build();
     }
 
     private static List<PracticeStop> added(EventData event) {

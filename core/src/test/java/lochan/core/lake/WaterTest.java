@@ -55,7 +55,19 @@ class WaterTest {
 
     @Test
     void findsAllThatIsWrongWithASpot() {
-        Spot spot = new Spot("s", "", Sample.LAUNCH, Double.NaN, " ", Zone.DEEP, 5.0, 2.0, 1.5, Stock.SCHOOL, Map.of());
+        Spot spot = SpotBuilder.builder()
+                .id("s")
+                .name("")
+                .position(Sample.LAUNCH)
+                .radiusM(Double.NaN)
+                .spotType(" ")
+                .zone(Zone.DEEP)
+                .depthMinM(5.0)
+                .depthMaxM(2.0)
+                .crowdRisk(1.5)
+                .stock(Stock.SCHOOL)
+                .entered(Map.of())
+                .build();
 
         assertThat(SpotCheck.check(spot))
                 .extracting(Violation::field)

@@ -13,6 +13,7 @@ import lochan.core.Sample;
 import lochan.core.competition.Bag;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCatchBuilder;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Cell;
@@ -160,7 +161,14 @@ class MoveAdviceTest {
     @Test
     void onlyBitesThatStandAndNameTheirCellCount() {
         List<Entry> log = List.of(
-                new Entry.Catch("a", at("07:00"), null, 900.0, null, "grass-1", "walker", true, null, null),
+                EntryCatchBuilder.builder()
+                        .id("a")
+                        .at(at("07:00"))
+                        .grams(900.0)
+                        .spotId("grass-1")
+                        .presentationId("walker")
+                        .alive(true)
+                        .build(),
                 new Entry.Bite("b", at("07:10"), "grass-1", "walker", null),
                 new Entry.Bite("c", at("07:20"), "grass-1", null, null),
                 new Entry.Void("d", at("07:30"), "a"),

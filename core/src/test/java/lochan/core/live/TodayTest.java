@@ -7,6 +7,7 @@ import java.util.List;
 import lochan.core.Sample;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCatchBuilder;
 import lochan.core.event.Event;
 import lochan.core.model.rate.Cell;
 import lochan.core.practice.Outcome;
@@ -61,7 +62,14 @@ class TodayTest {
         List<Entry> log = List.of(
                 new Entry.Bite("s1", at("07:00"), "grass-1", "walker", Outcome.LOST),
                 new Entry.Bite("s2", at("07:10"), null, null, Outcome.MISSED),
-                new Entry.Catch("c1", at("07:20"), null, 900.0, null, "ledge-1", "swim-jig", true, null, null),
+                EntryCatchBuilder.builder()
+                        .id("c1")
+                        .at(at("07:20"))
+                        .grams(900.0)
+                        .spotId("ledge-1")
+                        .presentationId("swim-jig")
+                        .alive(true)
+                        .build(),
                 new Entry.Void("v", at("07:30"), "s1"));
         assertThat(Today.of(BagLog.replay(BRIEF, log), 1, at("09:00")).bites())
                 .containsExactly(new Today.Bite(LEDGE, at("07:20")));

@@ -10,6 +10,7 @@ import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCatchBuilder;
 import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Runs;
@@ -47,7 +48,15 @@ class DayReviewTest {
     }
 
     private static Entry.Catch fish(String id, String time, double grams, String spot, String presentation) {
-        return new Entry.Catch(id, at(time), Species.LARGEMOUTH, grams, null, spot, presentation, true, null, null);
+        return EntryCatchBuilder.builder()
+                .id(id)
+                .at(at(time))
+                .species(Species.LARGEMOUTH)
+                .grams(grams)
+                .spotId(spot)
+                .presentationId(presentation)
+                .alive(true)
+                .build();
     }
 
     private static DayReview review(Double actual, Entry... entries) {

@@ -130,40 +130,41 @@ public final class SampleTackle {
             double sight,
             Set<Cover> cover,
             Power rod) {
-        return new Lure(
-                id,
-                id.replace('-', ' '),
-                family,
-                power,
-                search,
-                hooking,
-                new Lure.Range(from, to),
-                motion,
-                0.8,
-                List.of(retrieve),
-                sight,
-                cover,
-                new Lure.Range(12, 28),
-                Set.of(SeasonStage.POST_SPAWN, SeasonStage.SUMMER),
-                power ? Set.of(Mood.ACTIVE, Mood.NEUTRAL) : Set.of(Mood.NEUTRAL, Mood.INACTIVE),
-                Set.of(Forage.BAITFISH),
-                List.of(7.1, 10.6, 14.2),
-                new Lure.Outfit(
-                        List.of(FishingLine.Kind.FLUOROCARBON), new Lure.Range(4.5, 7), Set.of(rod), RodAction.FAST));
+        return LureBuilder.builder()
+                .id(id)
+                .name(id.replace('-', ' '))
+                .family(family)
+                .power(power)
+                .search(search)
+                .hooking(hooking)
+                .depth(new Lure.Range(from, to))
+                .motion(motion)
+                .speedMps(0.8)
+                .retrieves(List.of(retrieve))
+                .sight(sight)
+                .cover(cover)
+                .temperature(new Lure.Range(12, 28))
+                .stages(Set.of(SeasonStage.POST_SPAWN, SeasonStage.SUMMER))
+                .moods(power ? Set.of(Mood.ACTIVE, Mood.NEUTRAL) : Set.of(Mood.NEUTRAL, Mood.INACTIVE))
+                .forage(Set.of(Forage.BAITFISH))
+                .weights(List.of(7.1, 10.6, 14.2))
+                .tackle(new Lure.Outfit(
+                        List.of(FishingLine.Kind.FLUOROCARBON), new Lure.Range(4.5, 7), Set.of(rod), RodAction.FAST))
+                .build();
     }
 
     public static Rod rod(String id, Power power, double strengthKg) {
-        return new Rod(
-                id,
-                id,
-                2.13,
-                power,
-                RodAction.FAST,
-                0.7,
-                new FishingLine(FishingLine.Kind.FLUOROCARBON, strengthKg),
-                null,
-                true,
-                Map.of());
+        return RodBuilder.builder()
+                .id(id)
+                .name(id)
+                .lengthM(2.13)
+                .power(power)
+                .action(RodAction.FAST)
+                .turnM(0.7)
+                .line(new FishingLine(FishingLine.Kind.FLUOROCARBON, strengthKg))
+                .inBoat(true)
+                .entered(Map.of())
+                .build();
     }
 
     public static Tackle with(Rod... rods) {

@@ -1,5 +1,6 @@
 package lochan.offline.bag;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -44,6 +45,7 @@ import lochan.core.quantity.Units;
  * @param results what each day counts; empty before the first weigh-in
  * @param sum     what all days come to; null: one day only, or nothing yet
  */
+@RecordBuilder
 public record BagView(
         int day,
         String clock,
@@ -156,23 +158,24 @@ public record BagView(
         Function<Double, String> words = byLength ? units::length : units::weight;
         EventResult result = EventResult.of(event, log);
         LivewellCare care = LivewellCare.of(event, log, moment.day(), moment.now());
-        return new BagView(
-                moment.day(),
-                Times.clock(moment.now(), zone),
-                hours(event.day(moment.day()), moment, zone),
-                words.apply(sums.total()),
-                Objects.equals(sums.total(), sums.net()) ? null : words.apply(sums.net()),
-                count(bag, event),
-                sums.needs() == null ? null : words.apply(sums.needs()),
-                told,
-                last,
-                pair(bag),
-                slots(bag, event, words, care),
-                lines.reversed(),
-                livewell(care, moment.now(), zone, units),
-                tags(event),
-                results(result, event, words),
-                sum(result, event, words, units));
+        return BagViewBuilder.builder()
+                .day(moment.day())
+                .clock(Times.clock(moment.now(), zone))
+                .hours(hours(event.day(moment.day()), moment, zone))
+                .total(words.apply(sums.total()))
+                .net(Objects.equals(sums.total(), sums.net()) ? null : words.apply(sums.net()))
+                .count(count(bag, event))
+                .needs(sums.needs() == null ? null : words.apply(sums.needs()))
+                .told(told)
+                .last(last)
+                .pair(pair(bag))
+                .slots(slots(bag, event, words, care))
+                .lines(lines.reversed())
+                .livewell(livewell(care, moment.now(), zone, units))
+                .tags(tags(event))
+                .results(results(result, event, words))
+                .sum(sum(result, event, words, units))
+                .build();
     }
 
     /** A fish just logged is no fish of the livewell yet when its verdict is told. */

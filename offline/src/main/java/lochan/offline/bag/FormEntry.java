@@ -5,6 +5,8 @@ import java.util.Optional;
 import java.util.Set;
 import lochan.core.Violation;
 import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCatchBuilder;
+import lochan.core.competition.EntryOfficialBuilder;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Species;
@@ -100,17 +102,18 @@ public final class FormEntry {
                 || form.value("tag").length() > LONGEST_TAG) {
             form.error("weight", "That is too long: type a weight as 3-4.");
         }
-        return new Entry.Catch(
-                code,
-                at,
-                species,
-                grams,
-                mm,
-                known("spot", names.spots().keySet()),
-                known("presentation", names.presentations().keySet()),
-                !form.has("dead"),
-                form.has("tag") ? form.value("tag") : null,
-                typed);
+        return EntryCatchBuilder.builder()
+                .id(code)
+                .at(at)
+                .species(species)
+                .grams(grams)
+                .mm(mm)
+                .spotId(known("spot", names.spots().keySet()))
+                .presentationId(known("presentation", names.presentations().keySet()))
+                .alive(!form.has("dead"))
+                .tag(form.has("tag") ? form.value("tag") : null)
+                .entered(typed)
+                .build();
     }
 
     private String typed() {
@@ -167,16 +170,17 @@ public final class FormEntry {
         boolean byLength = event.rules().format() == Format.LIMIT_LENGTH;
         form.need("official", byLength ? "The official length is missing." : "The official weight is missing.");
         Double measure = form.quantity("official", byLength ? QuantityText::mm : QuantityText::grams);
-        return new Entry.Official(
-                code,
-                at,
-                byLength ? null : measure,
-                byLength ? measure : null,
-                form.whole("deadFish"),
-                form.number("lateMinutes"),
-                form.whole("shortFish"),
-                form.whole("overLimit"),
-                form.whole("place"),
-                form.quantity("biggest", QuantityText::grams));
+        return EntryOfficialBuilder.builder()
+                .id(code)
+                .at(at)
+                .grams(byLength ? null : measure)
+                .mm(byLength ? measure : null)
+                .deadFish(form.whole("deadFish"))
+                .lateMinutes(form.number("lateMinutes"))
+                .shortFish(form.whole("shortFish"))
+                .overLimit(form.whole("overLimit"))
+                .place(form.whole("place"))
+                .biggestGrams(form.quantity("biggest", QuantityText::grams))
+                .build();
     }
 }

@@ -19,6 +19,8 @@ import java.util.Random;
 import java.util.stream.Stream;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCatchBuilder;
+import lochan.core.competition.EntryOfficialBuilder;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
@@ -172,35 +174,40 @@ class BoatModuleTest {
             case 2 -> new Entry.Correct(id, at, some, null, 250 + 200 * random.nextDouble(), null);
             case 3 -> new Entry.Void(id, at, some);
             case 4 ->
-                new Entry.Official(
-                        id,
-                        at,
-                        5000.0,
-                        1900.0,
-                        random.nextInt(3),
-                        20 * random.nextDouble(),
-                        random.nextInt(2),
-                        random.nextInt(2),
-                        1 + random.nextInt(40),
-                        2000.0);
+                EntryOfficialBuilder.builder()
+                        .id(id)
+                        .at(at)
+                        .grams(5000.0)
+                        .mm(1900.0)
+                        .deadFish(random.nextInt(3))
+                        .lateMinutes(20 * random.nextDouble())
+                        .shortFish(random.nextInt(2))
+                        .overLimit(random.nextInt(2))
+                        .place(1 + random.nextInt(40))
+                        .biggestGrams(2000.0)
+                        .build();
             case 5 -> new Entry.ScaleCheck(id, at, 1000, 980 + 40 * random.nextDouble());
             case 6 -> new Entry.Bite(id, at, "s1", "jig", Outcome.LOST);
             case 7 -> new Entry.Fishing(id, at, random.nextBoolean() ? "s1" : null, "jig");
             case 8 -> new Entry.LivewellReading(id, at, 15 + 15 * random.nextDouble());
             default ->
-                new Entry.Catch(
-                        id,
-                        at,
-                        random.nextInt(8) == 0 ? null : random.nextBoolean() ? Species.LARGEMOUTH : Species.SMALLMOUTH,
-                        weighs ? grams : null,
-                        event.rules().format() == Format.LIMIT_LENGTH || random.nextBoolean()
-                                ? 250 + 200 * random.nextDouble()
-                                : null,
-                        "s1",
-                        "jig",
-                        random.nextInt(10) > 0,
-                        random.nextInt(6) == 0 ? "Blue" : null,
-                        null);
+                EntryCatchBuilder.builder()
+                        .id(id)
+                        .at(at)
+                        .species(
+                                random.nextInt(8) == 0
+                                        ? null
+                                        : random.nextBoolean() ? Species.LARGEMOUTH : Species.SMALLMOUTH)
+                        .grams(weighs ? grams : null)
+                        .mm(
+                                event.rules().format() == Format.LIMIT_LENGTH || random.nextBoolean()
+                                        ? 250 + 200 * random.nextDouble()
+                                        : null)
+                        .spotId("s1")
+                        .presentationId("jig")
+                        .alive(random.nextInt(10) > 0)
+                        .tag(random.nextInt(6) == 0 ? "Blue" : null)
+                        .build();
         };
     }
 

@@ -112,7 +112,6 @@ class AccountController {
                         "This code is not valid: it was used, has expired, or is mistyped. Ask for another one.");
             }
         }
-        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         model.addAttribute("form", form);
         return "account/join";
     }

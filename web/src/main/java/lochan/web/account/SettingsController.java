@@ -12,7 +12,6 @@ import lochan.offline.form.Form;
 import lochan.web.shared.NotThereException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -115,7 +114,6 @@ class SettingsController {
             checkCurrent(angler, "current", fields.getOrDefault("current", ""), request, form);
         }
         if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(angler, form, model);
         }
         accounts.setPassword(angler.accountId(), fields.get("password"));
@@ -158,12 +156,10 @@ class SettingsController {
             @AuthenticationPrincipal Angler angler,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletRequest request,
-            HttpServletResponse response) {
+            HttpServletRequest request) {
         Form form = new Form(Units.USUAL);
         checkCurrent(angler, "deletePassword", fields.getOrDefault("deletePassword", ""), request, form);
         if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(angler, form, model);
         }
         accounts.delete(angler.accountId());

@@ -1,5 +1,6 @@
 package lochan.web.app;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
@@ -56,6 +57,7 @@ class EventsController {
      * @param daysToGo to its first competition day; 0 or less once that has come
      * @param state    in words
      */
+    @RecordBuilder
     record Row(
             long id,
             String name,
@@ -114,8 +116,17 @@ class EventsController {
                         : toGo > 1 || stops == 0
                                 ? new Next("practice", "Log practice")
                                 : new Next("plan", "Plan tomorrow");
-        return new Row(
-                event.key().eventId(), event.name(), Dates.days(first, last), toGo, state, spots, bites, next, over);
+        return EventsControllerRowBuilder.builder()
+                .id(event.key().eventId())
+                .name(event.name())
+                .dates(Dates.days(first, last))
+                .daysToGo(toGo)
+                .state(state)
+                .spots(spots)
+                .bites(bites)
+                .next(next)
+                .over(over)
+                .build();
     }
 
     @PostMapping("/events/import")

@@ -1,6 +1,5 @@
 package lochan.web.competition;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -22,7 +21,6 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.gear.Decks;
 import lochan.web.gear.FishWords;
 import lochan.web.shared.Undo;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -171,8 +169,7 @@ class CompetitionController {
             @RequestParam String code,
             @RequestParam(defaultValue = "0") long ago,
             @RequestParam Map<String, String> fields,
-            Model model,
-            HttpServletResponse response) {
+            Model model) {
         EventData event = events.event(key);
         Form form = new Form(fields, accounts.units(key.accountId()));
         FormEntry.read(form, event.event(), BoatLog.names(event), code, log.ago(ago))
@@ -180,7 +177,6 @@ class CompetitionController {
                 .map(FormEntry::onForm)
                 .ifPresent(v -> form.error(v.field(), v.message()));
         if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(key, null, form, model);
         }
         return "redirect:/events/" + key.eventId() + "/competition";

@@ -1,5 +1,6 @@
 package lochan.web.competition;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -52,6 +53,7 @@ class MoveAdviceView {
      * @param next    the plan's next stop, and when to leave for it, in words; null: none
      * @param ahead   how the day is likely to end; null while it is computed
      */
+    @RecordBuilder
     record View(
             Cell cell,
             String fishing,
@@ -115,17 +117,18 @@ class MoveAdviceView {
                         now.units()))
                 .orElse(null);
         Cell fishing = now.standing().fishing();
-        return new View(
-                fishing,
-                fishing == null ? null : name(fishing, now.event()),
-                act(found, now),
-                why(found, now.units()),
-                found.go() ? "go" : "stay",
-                found.best() == null ? null : found.best().cell(),
-                found.leaveBy(),
-                next(plan, advisor, now),
-                now.clock(now.standing().now()),
-                ahead);
+        return MoveAdviceViewViewBuilder.builder()
+                .cell(fishing)
+                .fishing(fishing == null ? null : name(fishing, now.event()))
+                .act(act(found, now))
+                .why(why(found, now.units()))
+                .tone(found.go() ? "go" : "stay")
+                .best(found.best() == null ? null : found.best().cell())
+                .leaveAt(found.leaveBy())
+                .next(next(plan, advisor, now))
+                .asOf(now.clock(now.standing().now()))
+                .ahead(ahead)
+                .build();
     }
 
     private static String act(MoveAdvice.Answer found, Now now) {

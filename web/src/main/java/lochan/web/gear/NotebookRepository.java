@@ -16,6 +16,7 @@ import lochan.core.Coded;
 import lochan.core.event.Species;
 import lochan.core.notebook.CarriedRate;
 import lochan.core.notebook.KnownFish;
+import lochan.core.notebook.KnownFishBuilder;
 import lochan.core.notebook.Notebook;
 import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
@@ -161,23 +162,25 @@ class NotebookRepository {
     }
 
     private static KnownFish fish(KnownFishRecord r, List<KnownFish.Try> tries) {
-        return new KnownFish(
-                r.getCode(),
-                r.getSpotCode(),
-                r.getWhereabouts(),
-                Coded.find(KnownFish.Kind.class, r.getKind()).orElseThrow(),
-                r.getSpecies() == null
-                        ? null
-                        : Coded.find(Species.class, r.getSpecies()).orElseThrow(),
-                r.getGuessGrams(),
-                clock(r.getFromTime()),
-                clock(r.getToTime()),
-                r.getMaxWindMps(),
-                r.getNextVisit(),
-                r.getGone(),
-                r.getNote(),
-                tries,
-                JsonText.map(r.getEntered()));
+        return KnownFishBuilder.builder()
+                .id(r.getCode())
+                .spotId(r.getSpotCode())
+                .where(r.getWhereabouts())
+                .kind(Coded.find(KnownFish.Kind.class, r.getKind()).orElseThrow())
+                .species(
+                        r.getSpecies() == null
+                                ? null
+                                : Coded.find(Species.class, r.getSpecies()).orElseThrow())
+                .guessGrams(r.getGuessGrams())
+                .from(clock(r.getFromTime()))
+                .to(clock(r.getToTime()))
+                .maxWindMps(r.getMaxWindMps())
+                .nextVisit(r.getNextVisit())
+                .gone(r.getGone())
+                .note(r.getNote())
+                .tries(tries)
+                .entered(JsonText.map(r.getEntered()))
+                .build();
     }
 
     private static LocalTime clock(String stored) {

@@ -1,5 +1,6 @@
 package lochan.web.gear;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,6 +21,7 @@ import lochan.web.shared.Dates;
  * @param without what is lost without it; null: nothing
  * @param poor    what is not as it should be
  */
+@RecordBuilder
 public record RodRow(
         int number,
         String rod,
@@ -51,23 +53,24 @@ public record RodRow(
         for (DeckList.Row r : deck.list().rows()) {
             DeckList.Without without = deck.list().without().get(rows.size());
             String id = r.setup().lure().id();
-            rows.add(new RodRow(
-                    rows.size() + 1,
-                    r.rod().name(),
-                    r.rod().id(),
-                    units.rodLength(r.rod().lengthM()) + " " + r.rod().power().words() + ", "
-                            + r.rod().action().words(),
-                    r.setup().lure().name(),
-                    id,
-                    DeckWords.setup(r.setup(), tackle, units),
-                    DeckWords.hooks(r.setup(), tackle),
-                    DeckWords.lines(r.rod(), units),
-                    r.fit().words(),
-                    r.stops().stream()
+            rows.add(RodRowBuilder.builder()
+                    .number(rows.size() + 1)
+                    .rod(r.rod().name())
+                    .rodId(r.rod().id())
+                    .about(units.rodLength(r.rod().lengthM()) + " "
+                            + r.rod().power().words() + ", " + r.rod().action().words())
+                    .lure(r.setup().lure().name())
+                    .lureId(id)
+                    .tied(DeckWords.setup(r.setup(), tackle, units))
+                    .hooks(DeckWords.hooks(r.setup(), tackle))
+                    .line(DeckWords.lines(r.rod(), units))
+                    .poor(r.fit().words())
+                    .stops(r.stops().stream()
                             .map(d -> stop(deck.list().demands().get(d), event))
-                            .toList(),
-                    without(without, deck.list(), event),
-                    deck.broken().stream().anyMatch(b -> id.equals(b.presentationId()))));
+                            .toList())
+                    .without(without(without, deck.list(), event))
+                    .broken(deck.broken().stream().anyMatch(b -> id.equals(b.presentationId())))
+                    .build());
         }
         return rows;
     }

@@ -13,6 +13,7 @@ import java.util.Map;
 import lochan.core.Coded;
 import lochan.core.lures.advice.Rule;
 import lochan.core.tackle.BoxItem;
+import lochan.core.tackle.BoxItemBuilder;
 import lochan.core.tackle.ColourFamily;
 import lochan.core.tackle.FishingLine;
 import lochan.core.tackle.Lure;
@@ -20,6 +21,7 @@ import lochan.core.tackle.LureObservation;
 import lochan.core.tackle.Power;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
+import lochan.core.tackle.RodBuilder;
 import lochan.eventformat.TackleFile;
 import lochan.web.db.tables.records.BoxItemRecord;
 import lochan.web.db.tables.records.RodRecord;
@@ -134,17 +136,18 @@ class TackleRepository {
     }
 
     private static Rod rod(RodRecord r) {
-        return new Rod(
-                r.getCode(),
-                r.getName(),
-                r.getLengthM(),
-                Coded.find(Power.class, r.getPower()).orElseThrow(),
-                Coded.find(RodAction.class, r.getAction_()).orElseThrow(),
-                r.getTurnM(),
-                line(r.getLineKind(), r.getLineKg()),
-                line(r.getLeaderKind(), r.getLeaderKg()),
-                r.getInBoat(),
-                JsonText.map(r.getEntered()));
+        return RodBuilder.builder()
+                .id(r.getCode())
+                .name(r.getName())
+                .lengthM(r.getLengthM())
+                .power(Coded.find(Power.class, r.getPower()).orElseThrow())
+                .action(Coded.find(RodAction.class, r.getAction_()).orElseThrow())
+                .turnM(r.getTurnM())
+                .line(line(r.getLineKind(), r.getLineKg()))
+                .leader(line(r.getLeaderKind(), r.getLeaderKg()))
+                .inBoat(r.getInBoat())
+                .entered(JsonText.map(r.getEntered()))
+                .build();
     }
 
     private static FishingLine line(String kind, Double kg) {
@@ -196,19 +199,21 @@ class TackleRepository {
     }
 
     private static BoxItem item(BoxItemRecord r) {
-        return new BoxItem(
-                r.getCode(),
-                Coded.find(BoxItem.Kind.class, r.getKind()).orElseThrow(),
-                r.getName(),
-                r.getLureCode(),
-                r.getGrams(),
-                r.getColour() == null
-                        ? null
-                        : Coded.find(ColourFamily.class, r.getColour()).orElseThrow(),
-                line(r.getLineKind(), r.getLineKg()),
-                r.getItems(),
-                r.getInBoat(),
-                JsonText.map(r.getEntered()));
+        return BoxItemBuilder.builder()
+                .id(r.getCode())
+                .kind(Coded.find(BoxItem.Kind.class, r.getKind()).orElseThrow())
+                .name(r.getName())
+                .lureId(r.getLureCode())
+                .grams(r.getGrams())
+                .colour(
+                        r.getColour() == null
+                                ? null
+                                : Coded.find(ColourFamily.class, r.getColour()).orElseThrow())
+                .line(line(r.getLineKind(), r.getLineKg()))
+                .count(r.getItems())
+                .inBoat(r.getInBoat())
+                .entered(JsonText.map(r.getEntered()))
+                .build();
     }
 
     /** Sheets the angler changed or added, by their codes. */

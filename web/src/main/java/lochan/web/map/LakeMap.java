@@ -1,5 +1,6 @@
 package lochan.web.map;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Locale;
 import lochan.core.event.Position;
@@ -26,6 +27,7 @@ import lochan.web.spot.WaypointWords;
  * @param launch  where the day starts
  * @param checkIn where it ends; null: at the launch
  */
+@RecordBuilder
 public record LakeMap(
         double width,
         double height,
@@ -112,17 +114,18 @@ public record LakeMap(
                         path(o.areas(), frame), (o.name() == null ? "" : o.name() + ": ") + "off limits by your rules"))
                 .toList();
         boolean elsewhere = !event.checkInAt().equals(event.launch());
-        return new LakeMap(
-                width,
-                height,
-                path(lake.bodies(), frame),
-                zones,
-                closed,
-                depths.lines(frame, Math.max(width, height)),
-                places,
-                seen,
-                frame.point(event.launch()),
-                elsewhere ? frame.point(event.checkInAt()) : null);
+        return LakeMapBuilder.builder()
+                .width(width)
+                .height(height)
+                .water(path(lake.bodies(), frame))
+                .zones(zones)
+                .closed(closed)
+                .lines(depths.lines(frame, Math.max(width, height)))
+                .spots(places)
+                .seen(seen)
+                .launch(frame.point(event.launch()))
+                .checkIn(elsewhere ? frame.point(event.checkInAt()) : null)
+                .build();
     }
 
     private static WaypointSign seen(Waypoint m, Frame frame, Units units) {

@@ -5,6 +5,7 @@ import java.util.Map;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
+import lochan.core.lake.SpotBuilder;
 import lochan.core.lake.Stock;
 import lochan.core.lake.Zone;
 import lochan.core.lake.structure.Candidate;
@@ -95,17 +96,18 @@ record Suggestion(
 
     /** A candidate as a spot, with class, zone and depth filled in. */
     static Spot spot(Candidate c, DepthGrid grid, String id, String name) {
-        return new Spot(
-                id,
-                name,
-                position(grid, c),
-                Spot.USUAL_RADIUS_M,
-                CLASSES.get(c.kind()),
-                Zone.at(c.depthM()),
-                Math.max(0, c.depthM() - FISHED_AROUND_M),
-                c.depthM() + FISHED_AROUND_M,
-                0,
-                Stock.GENERAL,
-                Map.of());
+        return SpotBuilder.builder()
+                .id(id)
+                .name(name)
+                .position(position(grid, c))
+                .radiusM(Spot.USUAL_RADIUS_M)
+                .spotType(CLASSES.get(c.kind()))
+                .zone(Zone.at(c.depthM()))
+                .depthMinM(Math.max(0, c.depthM() - FISHED_AROUND_M))
+                .depthMaxM(c.depthM() + FISHED_AROUND_M)
+                .crowdRisk(0)
+                .stock(Stock.GENERAL)
+                .entered(Map.of())
+                .build();
     }
 }

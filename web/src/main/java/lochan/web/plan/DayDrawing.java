@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -24,6 +25,7 @@ import lochan.web.shared.Dates;
  * @param dark    stretches before sunrise and after sunset
  * @param light   when there is light, in words
  */
+@RecordBuilder
 public record DayDrawing(
         long minutes,
         List<Bead> beads,
@@ -50,6 +52,7 @@ public record DayDrawing(
      * @param leave   the same
      * @param name    as much of the spot's name as fits
      */
+    @RecordBuilder
     record Bead(
             double x,
             double width,
@@ -80,6 +83,7 @@ public record DayDrawing(
      * @param arrow  degrees to turn an arrow that points up, to show where the wind goes to; null: unknown
      * @param rough  whether open water counts as rough
      */
+    @RecordBuilder
     record Sky(
             double x,
             double width,
@@ -114,19 +118,20 @@ public record DayDrawing(
         }
         double margin = scale.x(day.checkIn()
                 .minus(Duration.ofMinutes(PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes())));
-        return new DayDrawing(
-                Duration.between(day.start(), day.checkIn()).toMinutes(),
-                beads,
-                ways(legs, plan, scale, day),
-                ticks,
-                event.forecast().stream()
+        return DayDrawingBuilder.builder()
+                .minutes(Duration.between(day.start(), day.checkIn()).toMinutes())
+                .beads(beads)
+                .ways(ways(legs, plan, scale, day))
+                .ticks(ticks)
+                .skies(event.forecast().stream()
                         .filter(f -> f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start()))
                         .map(f -> sky(f, scale, units))
-                        .toList(),
-                dark,
-                light(almanac, zone),
-                margin,
-                WIDTH - margin);
+                        .toList())
+                .dark(dark)
+                .light(light(almanac, zone))
+                .marginFrom(margin)
+                .marginWidth(WIDTH - margin)
+                .build();
     }
 
     private static String light(Almanac almanac, ZoneId zone) {
@@ -146,16 +151,17 @@ public record DayDrawing(
                 + " to " + Dates.clock(s.leave(), zone) + (s.locked() ? ", locked" : "");
         int letters = (int) ((to - from) / LETTER);
         String name = letters < 4 ? "" : spot.length() <= letters ? spot : spot.substring(0, letters - 1) + "…";
-        return new Bead(
-                from,
-                Math.max(LEAST_BEAD, to - from),
-                (from + to) / 2,
-                number,
-                scale.minute(s.arrive()),
-                scale.minute(s.leave()),
-                s.locked(),
-                name,
-                label);
+        return DayDrawingBeadBuilder.builder()
+                .x(from)
+                .width(Math.max(LEAST_BEAD, to - from))
+                .middle((from + to) / 2)
+                .number(number)
+                .arrive(scale.minute(s.arrive()))
+                .leave(scale.minute(s.leave()))
+                .locked(s.locked())
+                .name(name)
+                .label(label)
+                .build();
     }
 
     private static List<Way> ways(List<PlanCheck.Leg> legs, Plan plan, Scale scale, CompetitionDay day) {
@@ -182,16 +188,17 @@ public record DayDrawing(
                 && f.windMps() >= PlanValuation.ASSUMPTIONS.planning().roughWindMps();
         String label = "Wind " + (side + " " + wind).strip() + (rough ? ", rough on open water" : "")
                 + (sky.isEmpty() ? "" : ", " + sky) + (lightning ? ", lightning" : "");
-        return new Sky(
-                from,
-                width,
-                from + width / 2,
-                roomy ? (side + " " + wind).strip() : "",
-                roomy ? sky : "",
-                f.windFromDeg() == null ? null : f.windFromDeg() + 180,
-                lightning,
-                rough,
-                label);
+        return DayDrawingSkyBuilder.builder()
+                .x(from)
+                .width(width)
+                .middle(from + width / 2)
+                .wind(roomy ? (side + " " + wind).strip() : "")
+                .sky(roomy ? sky : "")
+                .arrow(f.windFromDeg() == null ? null : f.windFromDeg() + 180)
+                .lightning(lightning)
+                .rough(rough)
+                .label(label)
+                .build();
     }
 
     /** The clock of a day on the drawing. */

@@ -1,6 +1,5 @@
 package lochan.web.plan;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
@@ -20,7 +19,6 @@ import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.PlanWords;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -69,7 +67,6 @@ class EditController {
             @RequestParam(required = false) Integer seen,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         EventData event = events.event(key);
         StoredPlan of = plans.stored(key, plan);
@@ -91,7 +88,6 @@ class EditController {
                     .forEach(v -> form.error(v.field(), v.message()));
         }
         if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page.show(key, plan, form, Map.of(), model);
         }
         return plans.change(key, of, edit.words(), name, edit.stops())

@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -371,6 +372,7 @@ public class PlanPage {
      * @param title   what it is best at
      * @param against the plan shown, in V as forecast
      */
+    @RecordBuilder
     record FoundRow(
             int index,
             String title,
@@ -407,20 +409,24 @@ public class PlanPage {
         String title = !both
                 ? PlanWords.strategy(f.strategy())
                 : f.savedSpotId() == null ? "nothing saved" : "saving " + PlanWords.spot(f.savedSpotId(), event);
-        return new FoundRow(
-                index,
-                title,
-                units.weight(f.value().formulaGrams()) + (both ? " + " + units.weight(f.nextGrams()) : ""),
-                both
-                        ? "together " + units.weight(f.value().formulaGrams() + f.nextGrams())
-                        : PlanWords.difference(f.value().formulaGrams() - now, units),
-                units.weight(f.value().p10()) + " – " + units.weight(f.value().p50()) + " – "
-                        + units.weight(f.value().p90()),
-                PlanWords.chance(f.value().chanceOfLimit()),
-                f.value().chanceOfTarget() == null
-                        ? null
-                        : PlanWords.chance(f.value().chanceOfTarget()),
-                PlanWords.stops(f.stops(), event),
-                both ? PlanWords.stops(f.next(), event) : null);
+        return PlanPageFoundRowBuilder.builder()
+                .index(index)
+                .title(title)
+                .weight(units.weight(f.value().formulaGrams()) + (both ? " + " + units.weight(f.nextGrams()) : ""))
+                .against(
+                        both
+                                ? "together " + units.weight(f.value().formulaGrams() + f.nextGrams())
+                                : PlanWords.difference(f.value().formulaGrams() - now, units))
+                .between(units.weight(f.value().p10()) + " – "
+                        + units.weight(f.value().p50()) + " – "
+                        + units.weight(f.value().p90()))
+                .limit(PlanWords.chance(f.value().chanceOfLimit()))
+                .target(
+                        f.value().chanceOfTarget() == null
+                                ? null
+                                : PlanWords.chance(f.value().chanceOfTarget()))
+                .stops(PlanWords.stops(f.stops(), event))
+                .next(both ? PlanWords.stops(f.next(), event) : null)
+                .build();
     }
 }

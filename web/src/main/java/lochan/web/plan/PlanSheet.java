@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,6 +30,7 @@ import lochan.web.shared.Dates;
  * @param computed whether backups were computed for the plan as it stands
  * @param lightning whether the forecast has any
  */
+@RecordBuilder
 record PlanSheet(
         String event,
         String day,
@@ -67,25 +69,30 @@ record PlanSheet(
         List<ForecastPeriod> sky = event.forecast().stream()
                 .filter(f -> f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start()))
                 .toList();
-        return new PlanSheet(
-                event.name(),
-                "Day " + plan.day() + ", " + Dates.day(day.date()),
-                plan.name() == null ? "Plan" : plan.name(),
-                "start " + Dates.clock(day.start(), zone) + ", check-in " + Dates.clock(day.checkIn(), zone),
-                almanac.sunrise() == null || almanac.sunset() == null
-                        ? ""
-                        : "first light " + Dates.clock(almanac.firstLight(), zone) + ", sunrise "
-                                + Dates.clock(almanac.sunrise(), zone) + ", sunset "
-                                + Dates.clock(almanac.sunset(), zone),
-                sky.stream().map(f -> sky(f, day, zone, units)).toList(),
-                rows,
-                leaveBy,
-                PlanPage.late(legs, event),
-                ladder == null
-                        ? List.of()
-                        : ladder.backups().stream().map(b -> trigger(b, event)).toList(),
-                ladder != null,
-                sky.stream().anyMatch(f -> Boolean.TRUE.equals(f.lightning())));
+        return PlanSheetBuilder.builder()
+                .event(event.name())
+                .day("Day " + plan.day() + ", " + Dates.day(day.date()))
+                .name(plan.name() == null ? "Plan" : plan.name())
+                .hours("start " + Dates.clock(day.start(), zone) + ", check-in " + Dates.clock(day.checkIn(), zone))
+                .light(
+                        almanac.sunrise() == null || almanac.sunset() == null
+                                ? ""
+                                : "first light " + Dates.clock(almanac.firstLight(), zone) + ", sunrise "
+                                        + Dates.clock(almanac.sunrise(), zone) + ", sunset "
+                                        + Dates.clock(almanac.sunset(), zone))
+                .forecast(sky.stream().map(f -> sky(f, day, zone, units)).toList())
+                .rows(rows)
+                .leaveBy(leaveBy)
+                .late(PlanPage.late(legs, event))
+                .triggers(
+                        ladder == null
+                                ? List.of()
+                                : ladder.backups().stream()
+                                        .map(b -> trigger(b, event))
+                                        .toList())
+                .computed(ladder != null)
+                .lightning(sky.stream().anyMatch(f -> Boolean.TRUE.equals(f.lightning())))
+                .build();
     }
 
     private static Row row(int number, PlanStop s, PlanCheck.Leg leg, EventData event, Units units) {

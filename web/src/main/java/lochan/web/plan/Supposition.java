@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
@@ -30,6 +31,7 @@ import lochan.web.modelling.PlanWords;
  * @param late        runs that would be too short of time then
  * @param mainPattern the one fished longest in the plan, in words
  */
+@RecordBuilder
 record Supposition(
         int wind,
         double boats,
@@ -84,20 +86,21 @@ record Supposition(
         boolean something = fields.keySet().stream().anyMatch(FIELDS::contains);
         PlanValue value =
                 something ? computation.value(key, event, plan.day(), plan.stops(), calibration, what) : known;
-        return new Supposition(
-                wind,
-                boats,
-                weak,
-                steps,
-                PatternWords.of(main, event).toLowerCase(Locale.ROOT),
-                units.weight(value.formulaGrams()),
-                PlanWords.difference(value.formulaGrams() - known.formulaGrams(), units),
-                units.weight(value.p10()) + " to " + units.weight(value.p90()),
-                PlanWords.chance(value.chanceOfLimit()),
-                units.weight(target),
-                value.chanceOfTarget() == null ? "" : PlanWords.chance(value.chanceOfTarget()),
-                PlanPage.late(computation.legs(what.on(event), plan), event),
-                something);
+        return SuppositionBuilder.builder()
+                .wind(wind)
+                .boats(boats)
+                .weak(weak)
+                .target(steps)
+                .mainPattern(PatternWords.of(main, event).toLowerCase(Locale.ROOT))
+                .weight(units.weight(value.formulaGrams()))
+                .difference(PlanWords.difference(value.formulaGrams() - known.formulaGrams(), units))
+                .between(units.weight(value.p10()) + " to " + units.weight(value.p90()))
+                .limit(PlanWords.chance(value.chanceOfLimit()))
+                .targetWords(units.weight(target))
+                .targetChance(value.chanceOfTarget() == null ? "" : PlanWords.chance(value.chanceOfTarget()))
+                .late(PlanPage.late(computation.legs(what.on(event), plan), event))
+                .something(something)
+                .build();
     }
 
     private static double number(Map<String, String> fields, String name, double usual, double least, double most) {

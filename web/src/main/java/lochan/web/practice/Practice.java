@@ -18,6 +18,7 @@ import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.track.TrackPlacing;
@@ -154,18 +155,18 @@ public class Practice implements EventPart {
             Conditions carried = stops.isEmpty() ? Conditions.UNKNOWN : carriedOn(stops, at);
             repository.add(
                     key,
-                    List.of(new PracticeStop(
-                            code,
-                            spot,
-                            at,
-                            null,
-                            anglers,
-                            presentations.stream()
+                    List.of(PracticeStopBuilder.builder()
+                            .id(code)
+                            .spotId(spot)
+                            .start(at)
+                            .anglers(anglers)
+                            .presentations(presentations.stream()
                                     .map(p -> new PresentationTime(p, null))
-                                    .toList(),
-                            0,
-                            List.of(),
-                            carried)));
+                                    .toList())
+                            .follows(0)
+                            .bites(List.of())
+                            .conditions(carried)
+                            .build()));
         }
     }
 

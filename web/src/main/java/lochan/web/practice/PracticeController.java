@@ -1,6 +1,5 @@
 package lochan.web.practice;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -31,7 +30,6 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import org.springframework.format.annotation.DateTimeFormat;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -247,7 +245,6 @@ class PracticeController {
             @RequestParam(defaultValue = "0") long ago,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Units units = accounts.units(key.accountId());
         EventData event = events.event(key);
@@ -256,8 +253,10 @@ class PracticeController {
         Form form = new Form(fields, units);
         Optional<Bite> bite = StopForm.readBite(form, at.isBefore(open.start()) ? open.start() : at, units);
         checkNames(form, event);
-        if (!form.ok() || !isCode(code)) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        if (!isCode(code)) {
+            form.error("size", "This page is out of date: load it again and log the bite once more.");
+        }
+        if (!form.ok()) {
             return practicePage(key, form, null, model);
         }
         practice.addBite(key, stop, new LoggedBite(code, bite.orElseThrow()));
@@ -314,7 +313,6 @@ class PracticeController {
             @RequestParam String bite,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Units units = accounts.units(key.accountId());
         EventData event = events.event(key);
@@ -339,7 +337,6 @@ class PracticeController {
         Optional<Bite> read = StopForm.readBite(form, inside, units);
         checkNames(form, event);
         if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return bitePage(event, stop, bite, form, model);
         }
         practice.updateBite(key, new LoggedBite(bite, read.orElseThrow()));
@@ -396,13 +393,8 @@ class PracticeController {
     }
 
     @PostMapping("/events/{eventId}/practice/stops/new")
-    String addStop(
-            EventKey key,
-            @RequestParam Map<String, String> fields,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes flash) {
-        return saveStop(key, UUID.randomUUID().toString(), null, fields, model, response, flash);
+    String addStop(EventKey key, @RequestParam Map<String, String> fields, Model model, RedirectAttributes flash) {
+        return saveStop(key, UUID.randomUUID().toString(), null, fields, model, flash);
     }
 
     @GetMapping("/events/{eventId}/practice/stops/edit")
@@ -418,9 +410,8 @@ class PracticeController {
             @RequestParam String stop,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
-        return saveStop(key, stop, practice.logged(key, stop), fields, model, response, flash);
+        return saveStop(key, stop, practice.logged(key, stop), fields, model, flash);
     }
 
     private String saveStop(
@@ -429,7 +420,6 @@ class PracticeController {
             LoggedStop before,
             Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         EventData event = events.event(key);
         Form form = new Form(fields, accounts.units(key.accountId()));
@@ -442,7 +432,6 @@ class PracticeController {
             form.error("end", "The end is missing: a stop still being fished is started on the Practice page.");
         }
         if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return stopPage(event, before, form, model);
         }
         practice.save(

@@ -25,6 +25,7 @@ import lochan.core.practice.Hooks;
 import lochan.core.practice.LevelTrend;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Signs;
@@ -183,16 +184,17 @@ class PracticeRepository {
                 signs(r),
                 JsonText.map(r.getEntered()));
         return new LoggedStop(
-                new PracticeStop(
-                        r.getCode(),
-                        r.getSpotCode(),
-                        r.getStartAt(),
-                        r.getEndAt(),
-                        r.getAnglers(),
-                        presentations,
-                        r.getFollows(),
-                        bites.stream().map(LoggedBite::bite).toList(),
-                        conditions),
+                PracticeStopBuilder.builder()
+                        .id(r.getCode())
+                        .spotId(r.getSpotCode())
+                        .start(r.getStartAt())
+                        .end(r.getEndAt())
+                        .anglers(r.getAnglers())
+                        .presentations(presentations)
+                        .follows(r.getFollows())
+                        .bites(bites.stream().map(LoggedBite::bite).toList())
+                        .conditions(conditions)
+                        .build(),
                 bites);
     }
 

@@ -18,6 +18,7 @@ import lochan.core.practice.FishSize;
 import lochan.core.practice.LevelTrend;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Signs;
@@ -140,16 +141,17 @@ final class StopForm {
             form.error("start", "A bite lies outside these times: change the bite's time first, or widen the stop.");
         }
         return form.ok()
-                ? Optional.of(new PracticeStop(
-                        id,
-                        form.value("spot"),
-                        start,
-                        end,
-                        anglers == null ? 1 : anglers,
-                        fished,
-                        follows == null ? 0 : follows,
-                        bites,
-                        conditions))
+                ? Optional.of(PracticeStopBuilder.builder()
+                        .id(id)
+                        .spotId(form.value("spot"))
+                        .start(start)
+                        .end(end)
+                        .anglers(anglers == null ? 1 : anglers)
+                        .presentations(fished)
+                        .follows(follows == null ? 0 : follows)
+                        .bites(bites)
+                        .conditions(conditions)
+                        .build())
                 : Optional.empty();
     }
 

@@ -1,5 +1,6 @@
 package lochan.web.rankings;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -37,6 +38,7 @@ record Comparison(List<Row> rows, List<String> classes, List<Tick> times, String
      * @param line     rate through the day, as a path
      * @param byTime   the same in words, for every tick
      */
+    @RecordBuilder
     record Row(
             int number,
             RankingLine of,
@@ -95,23 +97,24 @@ record Comparison(List<Row> rows, List<String> classes, List<Tick> times, String
             double[] of = rates[r];
             double[] share = shares[r];
             int number = r;
-            shown.add(new Row(
-                    r + 1,
-                    lines.get(r),
-                    why.get(r),
-                    java.util.Arrays.stream(share)
+            shown.add(ComparisonRowBuilder.builder()
+                    .number(r + 1)
+                    .of(lines.get(r))
+                    .why(why.get(r))
+                    .shares(java.util.Arrays.stream(share)
                             .mapToObj(s -> Math.round(100 * s) + "%")
-                            .toList(),
-                    IntStream.range(0, share.length)
+                            .toList())
+                    .bars(IntStream.range(0, share.length)
                             .mapToObj(i -> bar(i, number, rows.size(), share[i] / mostShare))
-                            .toList(),
-                    path(of, most),
-                    WIDTH,
-                    HEIGHT * (1 - of[bins - 1] / most),
-                    IntStream.range(0, bins)
+                            .toList())
+                    .line(path(of, most))
+                    .endX(WIDTH)
+                    .endY(HEIGHT * (1 - of[bins - 1] / most))
+                    .byTime(IntStream.range(0, bins)
                             .filter(b -> b % TICK_BINS == 0)
                             .mapToObj(b -> tenth(of[b]))
-                            .toList()));
+                            .toList())
+                    .build());
         }
         String unit = units.weight() == Units.Weight.KG ? " kg" : " lb";
         List<String> classes = IntStream.range(0, MOST_CLASSES)

@@ -1,5 +1,6 @@
 package lochan.web.rankings;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
@@ -19,6 +20,7 @@ import lochan.core.quantity.Units;
  * @param adds  to the best plan; "–" for next to nothing
  * @param query of the address of its evidence
  */
+@RecordBuilder
 record RankingLine(
         String spot,
         String spotType,
@@ -56,33 +58,39 @@ record RankingLine(
         double from = DRAWN * r.bites().p10() / scale;
         String query = "spot=" + encoded(r.cell().spotId()) + "&presentation="
                 + encoded(r.cell().presentationId()) + "&" + dayTime;
-        return new RankingLine(
-                event.spot(r.cell().spotId()).orElseThrow().name(),
-                SpotType.words(r.pattern().spotType()),
-                event.presentation(r.cell().presentationId()).orElseThrow().name(),
-                r.stones(),
-                r.isUntried(),
-                r.isSizeUnknown(),
-                tenth(r.bites().mean()),
-                tenth(r.bites().p10()) + " – " + tenth(r.bites().p90()),
-                percent(r.landing()),
-                percent(r.keepers().legalShare()),
-                units.weight(r.keepers().meanGrams()),
-                tenth(r.effectiveHours()) + " h",
-                found == null
-                        ? "…"
-                        : units.weight(found.twoHours().get(r.cell()).grams()),
-                found == null || found.added() == null
-                        ? "…"
-                        : added(found.added().ofCell(r.cell()), units),
-                found == null || found.added() == null
-                        ? "…"
-                        : added(found.added().ofCellPerHour(r.cell()), units),
-                r.cell().spotId() + "~" + r.cell().presentationId(),
-                from,
-                DRAWN * r.bites().p90() / scale - from,
-                DRAWN * r.bites().mean() / scale,
-                query);
+        return RankingLineBuilder.builder()
+                .spot(event.spot(r.cell().spotId()).orElseThrow().name())
+                .spotType(SpotType.words(r.pattern().spotType()))
+                .presentation(event.presentation(r.cell().presentationId())
+                        .orElseThrow()
+                        .name())
+                .stones(r.stones())
+                .untried(r.isUntried())
+                .sizeUnknown(r.isSizeUnknown())
+                .rate(tenth(r.bites().mean()))
+                .interval(tenth(r.bites().p10()) + " – " + tenth(r.bites().p90()))
+                .landed(percent(r.landing()))
+                .legal(percent(r.keepers().legalShare()))
+                .keeper(units.weight(r.keepers().meanGrams()))
+                .hours(tenth(r.effectiveHours()) + " h")
+                .value(
+                        found == null
+                                ? "…"
+                                : units.weight(found.twoHours().get(r.cell()).grams()))
+                .adds(
+                        found == null || found.added() == null
+                                ? "…"
+                                : added(found.added().ofCell(r.cell()), units))
+                .addsPerHour(
+                        found == null || found.added() == null
+                                ? "…"
+                                : added(found.added().ofCellPerHour(r.cell()), units))
+                .row(r.cell().spotId() + "~" + r.cell().presentationId())
+                .from(from)
+                .width(DRAWN * r.bites().p90() / scale - from)
+                .mean(DRAWN * r.bites().mean() / scale)
+                .query(query)
+                .build();
     }
 
     static String added(double grams, Units units) {

@@ -1,6 +1,5 @@
 package lochan.web.rules;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -20,7 +19,6 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.practice.Practice;
 import lochan.web.shared.Undo;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -64,12 +62,10 @@ class RulesController {
             @AuthenticationPrincipal Angler angler,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(angler.accountId()));
         Optional<RulesForm.Input> read = RulesForm.read(form, Boat.USUAL);
         if (read.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(form, model);
         }
         EventKey key =
@@ -92,12 +88,7 @@ class RulesController {
     }
 
     @PostMapping("/events/{eventId}/rules")
-    String save(
-            EventKey key,
-            @RequestParam Map<String, String> fields,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes flash) {
+    String save(EventKey key, @RequestParam Map<String, String> fields, Model model, RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<RulesForm.Input> read = RulesForm.read(form, events.boat(key));
         read.ifPresent(r -> {
@@ -105,7 +96,6 @@ class RulesController {
             form.violations(competition.conflict(key, r.event()).stream().toList());
         });
         if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             addSpeeds(key, form.units(), model);
             return page(form, model);
         }

@@ -1,6 +1,5 @@
 package lochan.web.spot;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -19,7 +18,6 @@ import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.shared.Undo;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -70,12 +68,10 @@ class SpotController {
             @RequestParam(required = false) String waypoint,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Spot> spot = SpotForm.read(form, spots.freshCode(key, form.value("name")), null);
         if (spot.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("waypoint", waypoint);
             return page(key, form, null, model);
         }
@@ -98,12 +94,10 @@ class SpotController {
             @RequestParam String spot,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Spot> read = SpotForm.read(form, spot, spots.spot(key, spot));
         if (read.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(key, form, spot, model);
         }
         spots.update(key, read.get());

@@ -3,6 +3,7 @@ package lochan.web.spot;
 import java.util.Optional;
 import lochan.core.event.Position;
 import lochan.core.lake.Spot;
+import lochan.core.lake.SpotBuilder;
 import lochan.core.lake.SpotCheck;
 import lochan.core.lake.SpotType;
 import lochan.core.lake.Stock;
@@ -80,18 +81,19 @@ final class SpotForm {
             return Optional.empty();
         }
         double usualRadius = before == null ? Spot.USUAL_RADIUS_M : before.radiusM();
-        Spot spot = new Spot(
-                id,
-                form.value("name"),
-                position,
-                radius == null ? usualRadius : radius,
-                SpotType.code(form.value("spotType")),
-                zone,
-                min,
-                max,
-                percent == null ? 0 : percent / PERCENT,
-                stock,
-                form.entered());
+        Spot spot = SpotBuilder.builder()
+                .id(id)
+                .name(form.value("name"))
+                .position(position)
+                .radiusM(radius == null ? usualRadius : radius)
+                .spotType(SpotType.code(form.value("spotType")))
+                .zone(zone)
+                .depthMinM(min)
+                .depthMaxM(max)
+                .crowdRisk(percent == null ? 0 : percent / PERCENT)
+                .stock(stock)
+                .entered(form.entered())
+                .build();
         form.violations(SpotCheck.check(spot));
         return form.ok() ? Optional.of(spot) : Optional.empty();
     }

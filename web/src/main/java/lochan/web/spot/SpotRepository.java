@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import lochan.core.Coded;
 import lochan.core.event.Position;
 import lochan.core.lake.Spot;
+import lochan.core.lake.SpotBuilder;
 import lochan.core.lake.Stock;
 import lochan.core.lake.Zone;
 import lochan.web.db.tables.records.SpotRecord;
@@ -121,17 +122,18 @@ class SpotRepository {
     }
 
     private static Spot spot(SpotRecord r) {
-        return new Spot(
-                r.getCode(),
-                r.getName(),
-                new Position(r.getLat(), r.getLon()),
-                r.getRadiusM(),
-                r.getSpotType(),
-                Coded.find(Zone.class, r.getZone()).orElseThrow(),
-                r.getDepthMinM(),
-                r.getDepthMaxM(),
-                r.getCrowdRisk(),
-                Coded.find(Stock.class, r.getStock()).orElseThrow(),
-                JsonText.map(r.getEntered()));
+        return SpotBuilder.builder()
+                .id(r.getCode())
+                .name(r.getName())
+                .position(new Position(r.getLat(), r.getLon()))
+                .radiusM(r.getRadiusM())
+                .spotType(r.getSpotType())
+                .zone(Coded.find(Zone.class, r.getZone()).orElseThrow())
+                .depthMinM(r.getDepthMinM())
+                .depthMaxM(r.getDepthMaxM())
+                .crowdRisk(r.getCrowdRisk())
+                .stock(Coded.find(Stock.class, r.getStock()).orElseThrow())
+                .entered(JsonText.map(r.getEntered()))
+                .build();
     }
 }

@@ -1,6 +1,5 @@
 package lochan.web.spot;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Comparator;
@@ -18,7 +17,6 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -65,12 +63,13 @@ class WaypointController {
             @RequestParam String code,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Waypoint> waypoint = WaypointForm.read(form, code, waypoints.now());
-        if (waypoint.isEmpty() || !checkSpot(key, form) || code.isEmpty() || code.length() > LONGEST_CODE) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        if (code.isEmpty() || code.length() > LONGEST_CODE) {
+            form.error("position", "This page is out of date: load it again and save the waypoint once more.");
+        }
+        if (!checkSpot(key, form) || waypoint.isEmpty() || !form.ok()) {
             return page(key, form, null, model);
         }
         waypoints.addAll(key, List.of(waypoint.get()));
@@ -100,13 +99,11 @@ class WaypointController {
             @RequestParam String waypoint,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Waypoint> read = WaypointForm.read(
                 form, waypoint, waypoints.waypoint(key, waypoint).at());
         if (read.isEmpty() || !checkSpot(key, form)) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(key, form, waypoint, model);
         }
         waypoints.update(key, read.get());

@@ -5,6 +5,7 @@ import java.util.Optional;
 import lochan.core.event.Position;
 import lochan.core.lake.FishPosition;
 import lochan.core.lake.Waypoint;
+import lochan.core.lake.WaypointBuilder;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
@@ -48,18 +49,19 @@ final class WaypointForm {
         Boolean bait = form.truth("bait");
         String note = form.words("note", "The note", Waypoint.LONGEST_NOTE);
         return form.ok()
-                ? Optional.of(new Waypoint(
-                        id,
-                        at,
-                        position,
-                        form.has("spot") ? form.value("spot") : null,
-                        fish,
-                        water,
-                        bottom,
-                        bait,
-                        fishPosition,
-                        note,
-                        form.entered("fishDepthM", "waterDepthM")))
+                ? Optional.of(WaypointBuilder.builder()
+                        .id(id)
+                        .at(at)
+                        .position(position)
+                        .spotId(form.has("spot") ? form.value("spot") : null)
+                        .fishDepthM(fish)
+                        .waterDepthM(water)
+                        .bottom(bottom)
+                        .bait(bait)
+                        .fishPosition(fishPosition)
+                        .note(note)
+                        .entered(form.entered("fishDepthM", "waterDepthM"))
+                        .build())
                 : Optional.empty();
     }
 }

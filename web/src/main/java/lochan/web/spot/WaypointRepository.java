@@ -10,6 +10,7 @@ import lochan.core.Coded;
 import lochan.core.event.Position;
 import lochan.core.lake.FishPosition;
 import lochan.core.lake.Waypoint;
+import lochan.core.lake.WaypointBuilder;
 import lochan.web.db.tables.records.WaypointRecord;
 import lochan.web.eventbook.EventKey;
 import lochan.web.shared.JsonText;
@@ -101,21 +102,26 @@ class WaypointRepository {
     }
 
     private static Waypoint waypoint(WaypointRecord r) {
-        return new Waypoint(
-                r.getCode(),
-                r.getAt(),
-                new Position(r.getLat(), r.getLon()),
-                r.getSpotCode(),
-                r.getFishDepthM(),
-                r.getWaterDepthM(),
-                r.getBottom() == null
-                        ? null
-                        : Coded.find(Waypoint.Bottom.class, r.getBottom()).orElseThrow(),
-                r.getBait(),
-                r.getFishPosition() == null
-                        ? null
-                        : Coded.find(FishPosition.class, r.getFishPosition()).orElseThrow(),
-                r.getNote(),
-                JsonText.map(r.getEntered()));
+        return WaypointBuilder.builder()
+                .id(r.getCode())
+                .at(r.getAt())
+                .position(new Position(r.getLat(), r.getLon()))
+                .spotId(r.getSpotCode())
+                .fishDepthM(r.getFishDepthM())
+                .waterDepthM(r.getWaterDepthM())
+                .bottom(
+                        r.getBottom() == null
+                                ? null
+                                : Coded.find(Waypoint.Bottom.class, r.getBottom())
+                                        .orElseThrow())
+                .bait(r.getBait())
+                .fishPosition(
+                        r.getFishPosition() == null
+                                ? null
+                                : Coded.find(FishPosition.class, r.getFishPosition())
+                                        .orElseThrow())
+                .note(r.getNote())
+                .entered(JsonText.map(r.getEntered()))
+                .build();
     }
 }

@@ -1,6 +1,6 @@
 package lochan.web.tackle;
 
-import jakarta.servlet.http.HttpServletResponse;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -24,7 +24,6 @@ import lochan.web.gear.NotebookKind;
 import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -55,6 +54,7 @@ class FishController {
      *
      * @param crowd what to mind of other boats; null: nothing
      */
+    @RecordBuilder
     record Row(
             KnownFish fish,
             String place,
@@ -76,15 +76,15 @@ class FishController {
         model.addAttribute(
                 "rows",
                 event.notebook().fish().stream()
-                        .map(f -> new Row(
-                                f,
-                                FishWords.place(f, event),
-                                "about " + units.weight(f.guessGrams()),
-                                FishWords.chance(f),
-                                FishWords.window(f, units),
-                                f.nextVisit() == null ? null : Dates.dayAndClock(f.nextVisit(), zone),
-                                f.isDue(now),
-                                f.tries().stream()
+                        .map(f -> FishControllerRowBuilder.builder()
+                                .fish(f)
+                                .place(FishWords.place(f, event))
+                                .size("about " + units.weight(f.guessGrams()))
+                                .chance(FishWords.chance(f))
+                                .window(FishWords.window(f, units))
+                                .next(f.nextVisit() == null ? null : Dates.dayAndClock(f.nextVisit(), zone))
+                                .due(f.isDue(now))
+                                .tries(f.tries().stream()
                                         .map(t -> Dates.dayAndClock(t.at(), zone) + ": "
                                                 + t.reaction().words()
                                                 + (t.presentationId() == null
@@ -94,8 +94,9 @@ class FishController {
                                                                         .orElseThrow()
                                                                         .name()
                                                                         .toLowerCase(java.util.Locale.ROOT)))
-                                        .toList(),
-                                crowd(f, event)))
+                                        .toList())
+                                .crowd(crowd(f, event))
+                                .build())
                         .toList());
         model.addAttribute("reactions", KnownFish.Reaction.values());
         model.addAttribute("freshCode", UUID.randomUUID().toString());
@@ -153,7 +154,6 @@ class FishController {
             @RequestParam(required = false) String fish,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         EventData event = events.event(key);
         KnownFish before = fish == null ? null : notebooks.fish(key, fish);
@@ -163,7 +163,6 @@ class FishController {
                 : notebooks.freshCode(NotebookKind.FISH, key, form.value("spot") + " fish");
         Optional<KnownFish> read = FishForm.read(form, id, before, event);
         if (read.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(event, fish, form, model);
         }
         notebooks.put(key, read.get());

@@ -10,6 +10,7 @@ import java.util.Optional;
 import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.KnownFish;
+import lochan.core.notebook.KnownFishBuilder;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
@@ -81,21 +82,22 @@ final class FishForm {
         }
         Instant next = moment(f, event.timeZone());
         return f.ok()
-                ? Optional.of(new KnownFish(
-                        id,
-                        f.value("spot"),
-                        where,
-                        kind,
-                        species,
-                        grams,
-                        from,
-                        to,
-                        wind,
-                        next,
-                        before != null && before.gone(),
-                        note,
-                        before == null ? List.of() : before.tries(),
-                        f.entered()))
+                ? Optional.of(KnownFishBuilder.builder()
+                        .id(id)
+                        .spotId(f.value("spot"))
+                        .where(where)
+                        .kind(kind)
+                        .species(species)
+                        .guessGrams(grams)
+                        .from(from)
+                        .to(to)
+                        .maxWindMps(wind)
+                        .nextVisit(next)
+                        .gone(before != null && before.gone())
+                        .note(note)
+                        .tries(before == null ? List.of() : before.tries())
+                        .entered(f.entered())
+                        .build())
                 : Optional.empty();
     }
 

@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.stream.Stream;
 import lochan.core.lures.advice.Light;
 import lochan.core.lures.advice.Situation;
+import lochan.core.lures.advice.SituationBuilder;
 import lochan.core.lures.advice.TempTrend;
 import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Surface;
@@ -52,22 +53,23 @@ final class LureAdviceForm {
         Double fish = f.depth("fishDepth", "The depth of the fish");
         Double water = f.depth("waterDepth", "The depth of the water");
         f.checkAboveBottom("fishDepth", fish, water);
-        return new Situation(
-                temp,
-                f.choice("tempTrend", TempTrend.class),
-                seen,
-                f.choice("clarityTrend", ClarityTrend.class),
-                f.choice("light", Light.class),
-                f.choice("surface", Surface.class),
-                f.choice("stage", SeasonStage.class),
-                f.choice("forage", Forage.class),
-                fish,
-                f.choice("takenOn", TakenOn.class),
-                water,
-                f.choice("mood", Mood.class),
-                f.choice("cover", Cover.class),
-                f.truth("pressured"),
-                f.truth("front"));
+        return SituationBuilder.builder()
+                .waterTempC(temp)
+                .tempTrend(f.choice("tempTrend", TempTrend.class))
+                .visibilityM(seen)
+                .clarity(f.choice("clarityTrend", ClarityTrend.class))
+                .light(f.choice("light", Light.class))
+                .surface(f.choice("surface", Surface.class))
+                .stage(f.choice("stage", SeasonStage.class))
+                .forage(f.choice("forage", Forage.class))
+                .fishDepthM(fish)
+                .takenOn(f.choice("takenOn", TakenOn.class))
+                .waterDepthM(water)
+                .mood(f.choice("mood", Mood.class))
+                .cover(f.choice("cover", Cover.class))
+                .pressured(f.truth("pressured"))
+                .front(f.truth("front"))
+                .build();
     }
 
     /** The most telling of it in words. */

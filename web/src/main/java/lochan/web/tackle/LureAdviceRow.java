@@ -1,5 +1,6 @@
 package lochan.web.tackle;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -32,6 +33,7 @@ import lochan.web.gear.DeckWords;
  * @param known     whether the event has the presentation
  * @param banned    whether the rules do not let it on the deck
  */
+@RecordBuilder
 public record LureAdviceRow(
         String id,
         String name,
@@ -78,35 +80,36 @@ public record LureAdviceRow(
             boolean byAdvice = event.notebook().priors().byAdvice();
             joined = String.format(Locale.ROOT, "%.1f", tried || byAdvice ? rate.mean() : rate.mean() * suitability);
         }
-        return new LureAdviceRow(
-                lure.id(),
-                lure.name(),
-                lure.family().words(),
-                DeckWords.signed(advice.score()),
-                Math.min(100, 100 * Math.abs(advice.score()) / FULL_BAR),
-                advice.score() < 0,
-                advice.reasons().stream()
+        return LureAdviceRowBuilder.builder()
+                .id(lure.id())
+                .name(lure.name())
+                .family(lure.family().words())
+                .score(DeckWords.signed(advice.score()))
+                .width(Math.min(100, 100 * Math.abs(advice.score()) / FULL_BAR))
+                .against(advice.score() < 0)
+                .reasons(advice.reasons().stream()
                         .filter(w -> Math.abs(w.points()) >= LEAST_POINTS)
                         .map(w -> new ReasonLine(
                                 DeckWords.signed(w.points()),
                                 w.points() > 0,
                                 w.reason().words(),
                                 w.reason().rule().words()))
-                        .toList(),
-                own(known.isPresent(), cell, pattern, rates, tried, spot),
-                joined,
-                String.format(Locale.ROOT, "× %.2f", suitability),
-                tried,
-                inBoat,
-                advice.ruledOut(),
-                !GearCheck.of(
+                        .toList())
+                .own(own(known.isPresent(), cell, pattern, rates, tried, spot))
+                .joined(joined)
+                .times(String.format(Locale.ROOT, "× %.2f", suitability))
+                .tried(tried)
+                .inBoat(inBoat)
+                .ruledOut(advice.ruledOut())
+                .banned(!GearCheck.of(
                                 event.rules().gear(),
                                 List.of(known.orElse(new Presentation(
                                         lure.id(), lure.name(), lure.hooking().kind()))),
                                 List.of(lure),
                                 0)
-                        .isEmpty(),
-                known.isPresent());
+                        .isEmpty())
+                .known(known.isPresent())
+                .build();
     }
 
     private static String own(boolean known, Cell cell, Pattern pattern, BiteRates rates, boolean tried, Spot spot) {

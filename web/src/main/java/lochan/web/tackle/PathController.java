@@ -1,5 +1,6 @@
 package lochan.web.tackle;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -71,6 +72,7 @@ class PathController {
      *
      * @param checks what it keeps and what it does not
      */
+    @RecordBuilder
     record Row(
             int number,
             String lureId,
@@ -329,19 +331,20 @@ class PathController {
                         Locale.ROOT,
                         "%.1f turns of the handle a second",
                         x.cast().speedMps() / x.rod().turnM());
-        return new Row(
-                number,
-                x.lure().id(),
-                x.lure().name(),
-                units.lureWeight(x.motion().grams()) + " on "
+        return PathControllerRowBuilder.builder()
+                .number(number)
+                .lureId(x.lure().id())
+                .lure(x.lure().name())
+                .tied(units.lureWeight(x.motion().grams()) + " on "
                         + DeckWords.line(x.motion().line(), units) + ", "
                         + x.cast().retrieve().words() + " at "
-                        + units.lureSpeed(x.cast().speedMps()),
-                sinks ? "count " + Math.round(path.countSeconds()) : "–",
-                Math.round(100 * path.zoneShare()) + " %",
-                units.depth(path.deepestM()),
-                Double.isNaN(path.contactToM()) ? "never" : "to " + units.reach(path.contactToM()),
-                PathCheck.of(x.motion(), x.cast(), water, path, units, ASSUMPTIONS),
-                turns);
+                        + units.lureSpeed(x.cast().speedMps()))
+                .count(sinks ? "count " + Math.round(path.countSeconds()) : "–")
+                .zone(Math.round(100 * path.zoneShare()) + " %")
+                .deepest(units.depth(path.deepestM()))
+                .contact(Double.isNaN(path.contactToM()) ? "never" : "to " + units.reach(path.contactToM()))
+                .checks(PathCheck.of(x.motion(), x.cast(), water, path, units, ASSUMPTIONS))
+                .turns(turns)
+                .build();
     }
 }

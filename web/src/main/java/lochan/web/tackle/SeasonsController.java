@@ -1,5 +1,6 @@
 package lochan.web.tackle;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -61,6 +62,7 @@ class SeasonsController {
     }
 
     /** A line of a table: what a group came to. */
+    @RecordBuilder
     record LineRow(
             String name,
             String hours,
@@ -140,16 +142,17 @@ class SeasonsController {
     private static <K> List<LineRow> rows(History history, Function<History.Entry, K> key, Function<K, String> name) {
         List<LineRow> rows = new ArrayList<>();
         history.by(key)
-                .forEach((k, l) -> rows.add(new LineRow(
-                        name.apply(k),
-                        String.format(Locale.ROOT, "%.1f", l.hours()),
-                        Long.toString(Math.round(l.bites())),
-                        String.format(Locale.ROOT, "%.1f", l.perHour()),
-                        String.format(Locale.ROOT, "× %.2f", l.ratio()),
-                        Math.min(50, 50 * Math.abs(Math.log(l.ratio()) / Math.log(3))),
-                        l.ratio() >= 1,
-                        l.days(),
-                        l.bites() >= TRUSTED_BITES && l.ratio() >= TRUSTED_RATIO)));
+                .forEach((k, l) -> rows.add(SeasonsControllerLineRowBuilder.builder()
+                        .name(name.apply(k))
+                        .hours(String.format(Locale.ROOT, "%.1f", l.hours()))
+                        .bites(Long.toString(Math.round(l.bites())))
+                        .perHour(String.format(Locale.ROOT, "%.1f", l.perHour()))
+                        .ratio(String.format(Locale.ROOT, "× %.2f", l.ratio()))
+                        .width(Math.min(50, 50 * Math.abs(Math.log(l.ratio()) / Math.log(3))))
+                        .more(l.ratio() >= 1)
+                        .days(l.days())
+                        .trusted(l.bites() >= TRUSTED_BITES && l.ratio() >= TRUSTED_RATIO)
+                        .build()));
         return rows;
     }
 

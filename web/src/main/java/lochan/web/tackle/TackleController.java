@@ -15,6 +15,7 @@ import lochan.core.lures.advice.Rule;
 import lochan.core.practice.Hooks;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.BoxItem;
+import lochan.core.tackle.BoxItemBuilder;
 import lochan.core.tackle.ColourFamily;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Family;
@@ -27,6 +28,7 @@ import lochan.core.tackle.Power;
 import lochan.core.tackle.Retrieve;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
+import lochan.core.tackle.RodBuilder;
 import lochan.core.tackle.SeasonStage;
 import lochan.core.tackle.Tackle;
 import lochan.eventformat.Catalogue;
@@ -41,7 +43,6 @@ import lochan.web.gear.TackleKind;
 import lochan.web.gear.Tackles;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.Undo;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -151,7 +152,6 @@ class TackleController {
             @RequestParam(required = false) String rod,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(angler.accountId()));
         String id = rod == null
@@ -159,7 +159,6 @@ class TackleController {
                 : tackles.rod(angler.accountId(), rod).id();
         Optional<Rod> read = TackleForm.readRod(form, id);
         if (read.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return rodPage(rod, form, model);
         }
         tackles.put(angler.accountId(), read.get());
@@ -178,32 +177,34 @@ class TackleController {
             Rod r = tackles.rod(angler.accountId(), code);
             tackles.put(
                     angler.accountId(),
-                    new Rod(
-                            r.id(),
-                            r.name(),
-                            r.lengthM(),
-                            r.power(),
-                            r.action(),
-                            r.turnM(),
-                            r.line(),
-                            r.leader(),
-                            inBoat,
-                            r.entered()));
+                    RodBuilder.builder()
+                            .id(r.id())
+                            .name(r.name())
+                            .lengthM(r.lengthM())
+                            .power(r.power())
+                            .action(r.action())
+                            .turnM(r.turnM())
+                            .line(r.line())
+                            .leader(r.leader())
+                            .inBoat(inBoat)
+                            .entered(r.entered())
+                            .build());
         } else {
             BoxItem i = tackles.item(angler.accountId(), code);
             tackles.put(
                     angler.accountId(),
-                    new BoxItem(
-                            i.id(),
-                            i.kind(),
-                            i.name(),
-                            i.lureId(),
-                            i.grams(),
-                            i.colour(),
-                            i.line(),
-                            i.count(),
-                            inBoat,
-                            i.entered()));
+                    BoxItemBuilder.builder()
+                            .id(i.id())
+                            .kind(i.kind())
+                            .name(i.name())
+                            .lureId(i.lureId())
+                            .grams(i.grams())
+                            .colour(i.colour())
+                            .line(i.line())
+                            .count(i.count())
+                            .inBoat(inBoat)
+                            .entered(i.entered())
+                            .build());
         }
         return "redirect:/tackle#" + kind.code() + "-" + code;
     }
@@ -272,7 +273,6 @@ class TackleController {
             @RequestParam(required = false) String item,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(angler.accountId()));
         String id = item == null
@@ -280,7 +280,6 @@ class TackleController {
                 : tackles.item(angler.accountId(), item).id();
         Optional<BoxItem> read = TackleForm.readItem(form, id, tackles.lures(angler.accountId()));
         if (read.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return itemPage(angler, item, form, model);
         }
         tackles.put(angler.accountId(), read.get());
@@ -335,7 +334,6 @@ class TackleController {
             @RequestParam(required = false) String lure,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(angler.accountId()));
         String id = lure == null
@@ -343,7 +341,6 @@ class TackleController {
                 : tackles.lure(angler.accountId(), lure).id();
         Optional<Lure> read = TackleForm.readLure(form, id);
         if (read.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return lurePage(angler, lure, form, model);
         }
         tackles.put(angler.accountId(), read.get());
@@ -410,7 +407,6 @@ class TackleController {
             @AuthenticationPrincipal Angler angler,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(angler.accountId()));
         Map<Rule, Double> weights = new EnumMap<>(Rule.class);
@@ -426,7 +422,6 @@ class TackleController {
             }
         }
         if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return rulesPage(form, model);
         }
         tackles.setWeights(angler.accountId(), weights);

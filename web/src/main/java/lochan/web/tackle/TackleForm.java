@@ -12,6 +12,7 @@ import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.BoxItem;
+import lochan.core.tackle.BoxItemBuilder;
 import lochan.core.tackle.ColourFamily;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Family;
@@ -19,6 +20,7 @@ import lochan.core.tackle.FishingLine;
 import lochan.core.tackle.Forage;
 import lochan.core.tackle.Hooking;
 import lochan.core.tackle.Lure;
+import lochan.core.tackle.LureBuilder;
 import lochan.core.tackle.LureObservation;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.Motion;
@@ -26,6 +28,7 @@ import lochan.core.tackle.Power;
 import lochan.core.tackle.Retrieve;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
+import lochan.core.tackle.RodBuilder;
 import lochan.core.tackle.SeasonStage;
 import lochan.offline.form.Form;
 
@@ -92,17 +95,18 @@ final class TackleForm {
             f.error("leaderKg", "The leader has no strength: type what it carries, or choose no leader.");
         }
         return f.ok() && line != null && power != null && action != null
-                ? Optional.of(new Rod(
-                        id,
-                        name,
-                        length,
-                        power,
-                        action,
-                        turn == null ? null : turn / MM_PER_M,
-                        line,
-                        leader,
-                        f.has("inBoat"),
-                        f.entered()))
+                ? Optional.of(RodBuilder.builder()
+                        .id(id)
+                        .name(name)
+                        .lengthM(length)
+                        .power(power)
+                        .action(action)
+                        .turnM(turn == null ? null : turn / MM_PER_M)
+                        .line(line)
+                        .leader(leader)
+                        .inBoat(f.has("inBoat"))
+                        .entered(f.entered())
+                        .build())
                 : Optional.empty();
     }
 
@@ -170,17 +174,18 @@ final class TackleForm {
         }
         FishingLine line = line(f, "line");
         return f.ok()
-                ? Optional.of(new BoxItem(
-                        id,
-                        kind,
-                        name,
-                        f.has("lure") ? f.value("lure") : null,
-                        grams,
-                        colour,
-                        line,
-                        count == null ? 1 : count,
-                        f.has("inBoat"),
-                        f.entered()))
+                ? Optional.of(BoxItemBuilder.builder()
+                        .id(id)
+                        .kind(kind)
+                        .name(name)
+                        .lureId(f.has("lure") ? f.value("lure") : null)
+                        .grams(grams)
+                        .colour(colour)
+                        .line(line)
+                        .count(count == null ? 1 : count)
+                        .inBoat(f.has("inBoat"))
+                        .entered(f.entered())
+                        .build())
                 : Optional.empty();
     }
 
@@ -279,25 +284,26 @@ final class TackleForm {
         List<Retrieve> ordered = retrieves.stream()
                 .sorted(java.util.Comparator.comparing(r -> r != first))
                 .toList();
-        return Optional.of(new Lure(
-                id,
-                name,
-                family,
-                f.value("power").equals("power"),
-                f.value("pace").equals("search"),
-                hooking,
-                depth,
-                motion,
-                speed == null ? 0 : speed,
-                ordered,
-                sight == null ? 0.5 : sight / PERCENT,
-                cover,
-                temperature,
-                stages,
-                moods,
-                forage,
-                weights,
-                new Lure.Outfit(lines, strength, EnumSet.copyOf(powers), action)));
+        return Optional.of(LureBuilder.builder()
+                .id(id)
+                .name(name)
+                .family(family)
+                .power(f.value("power").equals("power"))
+                .search(f.value("pace").equals("search"))
+                .hooking(hooking)
+                .depth(depth)
+                .motion(motion)
+                .speedMps(speed == null ? 0 : speed)
+                .retrieves(ordered)
+                .sight(sight == null ? 0.5 : sight / PERCENT)
+                .cover(cover)
+                .temperature(temperature)
+                .stages(stages)
+                .moods(moods)
+                .forage(forage)
+                .weights(weights)
+                .tackle(new Lure.Outfit(lines, strength, EnumSet.copyOf(powers), action))
+                .build());
     }
 
     private static Hooking hooking(Form f) {

@@ -1,6 +1,5 @@
 package lochan.web.tackle;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -28,7 +27,6 @@ import lochan.web.gear.NotebookKind;
 import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -213,7 +211,7 @@ class TrialController {
     }
 
     @PostMapping("/events/{eventId}/tackle/trials/new")
-    String add(EventKey key, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
+    String add(EventKey key, @RequestParam Map<String, String> fields, Model model) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Trial.Subject of = form.choice("of", Trial.Subject.class);
         form.need("firstWay", "The first way has no name: say what it is.");
@@ -224,16 +222,11 @@ class TrialController {
             form.error("secondWay", "Both versions are called “" + first + "”: give them different names.");
         }
         if (!form.ok()) {
-            return refused(key, form, model, response);
+            return page(key, null, null, form, model);
         }
         String id = notebooks.freshCode(NotebookKind.TRIAL, key, first + " or " + second);
         notebooks.add(key, new Trial(id, of == null ? Trial.Subject.RETRIEVE : of, first, second, List.of()));
         return "redirect:" + path(key, "#" + id);
-    }
-
-    private String refused(EventKey key, Form form, Model model, HttpServletResponse response) {
-        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        return page(key, null, null, form, model);
     }
 
     @PostMapping("/events/{eventId}/tackle/trials/round")
@@ -244,7 +237,6 @@ class TrialController {
             @RequestParam boolean ofFirst,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Trial of = notebooks.trial(key, trial);
         Form form = new Form(fields, accounts.units(key.accountId()));
@@ -266,7 +258,7 @@ class TrialController {
                             + " landed: expected 0 or more, and no more landed than bites.");
         }
         if (!form.ok()) {
-            return refused(key, form, model, response);
+            return page(key, null, null, form, model);
         }
         notebooks.addRound(key, of.id(), code, new Trial.Round(clock.instant(), ofFirst, minutes, had, got));
         Undo.offer(flash, "Round saved.", path(key, "/round/undo?trial=" + encoded(trial) + "&code=" + encoded(code)));
@@ -299,7 +291,6 @@ class TrialController {
             @RequestParam String presentation,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         if (events.event(key).presentation(presentation).isEmpty()) {
@@ -309,7 +300,7 @@ class TrialController {
         String what = form.words("what", "The change", SetupChange.LONGEST_WORDS);
         Hooks hooks = form.choice("hooks", Hooks.class);
         if (!form.ok()) {
-            return refused(key, form, model, response);
+            return page(key, null, null, form, model);
         }
         String id = notebooks.freshCode(NotebookKind.CHANGE, key, presentation);
         notebooks.add(key, new SetupChange(id, presentation, clock.instant(), what, hooks));

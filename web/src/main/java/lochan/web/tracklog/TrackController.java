@@ -1,5 +1,6 @@
 package lochan.web.tracklog;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -18,6 +19,7 @@ import lochan.core.lake.Spot;
 import lochan.core.lake.SpotType;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.track.Track;
 import lochan.core.practice.track.TrackCutter;
@@ -74,6 +76,7 @@ class TrackController {
      *
      * @param logged the stop logged by hand in that time, whose times it would correct; null: none
      */
+    @RecordBuilder
     record Row(
             String day,
             String time,
@@ -137,17 +140,18 @@ class TrackController {
                 ? null
                 : "logged by hand " + Dates.clock(same.start(), zone) + "–" + Dates.clock(same.end(), zone) + ", "
                         + same.bites().size() + " bites: its times are corrected";
-        return new Row(
-                Dates.day(s.start().atZone(zone).toLocalDate()),
-                Dates.clock(s.start(), zone) + "–" + Dates.clock(s.end(), zone),
-                PracticeDay.length(s.length()),
-                s.start(),
-                s.end(),
-                s.centre().lat(),
-                s.centre().lon(),
-                spot == null ? "" : spot,
-                same == null ? null : same.id(),
-                words);
+        return TrackControllerRowBuilder.builder()
+                .day(Dates.day(s.start().atZone(zone).toLocalDate()))
+                .time(Dates.clock(s.start(), zone) + "–" + Dates.clock(s.end(), zone))
+                .length(PracticeDay.length(s.length()))
+                .start(s.start())
+                .end(s.end())
+                .lat(s.centre().lat())
+                .lon(s.centre().lon())
+                .spot(spot == null ? "" : spot)
+                .logged(same == null ? null : same.id())
+                .loggedWords(words)
+                .build();
     }
 
     /** A time that the page itself wrote into its form. */
@@ -186,8 +190,17 @@ class TrackController {
                 List<PresentationTime> fished = event.presentation(form.value(i + "/presentation")).stream()
                         .map(p -> new PresentationTime(p.id(), null))
                         .toList();
-                taken.add(new PracticeStop(
-                        code(start), spot, start, end, event.anglers(), fished, 0, List.of(), Conditions.UNKNOWN));
+                taken.add(PracticeStopBuilder.builder()
+                        .id(code(start))
+                        .spotId(spot)
+                        .start(start)
+                        .end(end)
+                        .anglers(event.anglers())
+                        .presentations(fished)
+                        .follows(0)
+                        .bites(List.of())
+                        .conditions(Conditions.UNKNOWN)
+                        .build());
             }
         }
         TrackPlacing.Result placed = TrackPlacing.place(event.stops(), taken);

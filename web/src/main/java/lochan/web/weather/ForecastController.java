@@ -1,6 +1,5 @@
 package lochan.web.weather;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -16,7 +15,6 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -68,14 +66,12 @@ class ForecastController {
             @RequestParam(defaultValue = "1") int day,
             @RequestParam Map<String, String> fields,
             Model model,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         Event event = events.event(key);
         ZoneId zone = event.timeZone();
         Form form = new Form(fields, accounts.units(key.accountId()));
         List<ForecastPeriod> periods = new ArrayList<>(ForecastForm.read(form, date(event, day), zone));
         if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(event, day, form, model);
         }
         forecasts.forecast(key).stream()

@@ -10,6 +10,7 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.BagRow;
 import lochan.core.competition.Decision;
 import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCatchBuilder;
 import lochan.core.event.Event;
 import lochan.core.event.SpeciesRule;
 import lochan.core.lake.Spot;
@@ -130,17 +131,17 @@ final class DemoDay {
     }
 
     private Entry.Catch caught(DemoWorld.Bitten bitten, PlanStop stop, Double grams, Double mm, String typed) {
-        return new Entry.Catch(
-                id(),
-                bitten.at(),
-                bitten.species(),
-                grams,
-                mm,
-                stop.spotId(),
-                stop.presentationId(),
-                true,
-                null,
-                typed);
+        return EntryCatchBuilder.builder()
+                .id(id())
+                .at(bitten.at())
+                .species(bitten.species())
+                .grams(grams)
+                .mm(mm)
+                .spotId(stop.spotId())
+                .presentationId(stop.presentationId())
+                .alive(true)
+                .entered(typed)
+                .build();
     }
 
     private String id() {

@@ -15,7 +15,9 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.FishPosition;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Waypoint;
+import lochan.core.lake.WaypointBuilder;
 import lochan.core.notebook.KnownFish;
+import lochan.core.notebook.KnownFishBuilder;
 import lochan.core.notebook.Notebook;
 import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
@@ -131,38 +133,38 @@ final class DemoNotes {
 
     /** Two fish that were seen, two trials, one change of hooks. */
     private static Notebook notebook() {
-        KnownFish dock = new KnownFish(
-                "dock-giant",
-                "old-boathouse",
-                "Under the third slip, in its shade",
-                KnownFish.Kind.DOCK,
-                Species.LARGEMOUTH,
-                2608,
-                LocalTime.of(10, 30),
-                LocalTime.of(14, 0),
-                null,
-                local("05T11:15"),
-                false,
-                "Comes out when the sun is on the boards",
-                List.of(
+        KnownFish dock = KnownFishBuilder.builder()
+                .id("dock-giant")
+                .spotId("old-boathouse")
+                .where("Under the third slip, in its shade")
+                .kind(KnownFish.Kind.DOCK)
+                .species(Species.LARGEMOUTH)
+                .guessGrams(2608)
+                .from(LocalTime.of(10, 30))
+                .to(LocalTime.of(14, 0))
+                .nextVisit(local("05T11:15"))
+                .gone(false)
+                .note("Comes out when the sun is on the boards")
+                .tries(List.of(
                         tried("03T11:40", KnownFish.Reaction.LOOKED, "stick-worm"),
-                        tried("04T11:35", KnownFish.Reaction.BIT, "stick-worm")),
-                Map.of("guessGrams", "5-12"));
-        KnownFish bed = new KnownFish(
-                "late-bed",
-                "grey-snag",
-                "Pale patch left of the trunk",
-                KnownFish.Kind.BED,
-                Species.LARGEMOUTH,
-                1871,
-                LocalTime.of(8, 30),
-                LocalTime.of(15, 0),
-                4.5,
-                local("05T09:30"),
-                false,
-                null,
-                List.of(tried("04T14:50", KnownFish.Reaction.IGNORED, "flipping-jig")),
-                Map.of("guessGrams", "4-2"));
+                        tried("04T11:35", KnownFish.Reaction.BIT, "stick-worm")))
+                .entered(Map.of("guessGrams", "5-12"))
+                .build();
+        KnownFish bed = KnownFishBuilder.builder()
+                .id("late-bed")
+                .spotId("grey-snag")
+                .where("Pale patch left of the trunk")
+                .kind(KnownFish.Kind.BED)
+                .species(Species.LARGEMOUTH)
+                .guessGrams(1871)
+                .from(LocalTime.of(8, 30))
+                .to(LocalTime.of(15, 0))
+                .maxWindMps(4.5)
+                .nextVisit(local("05T09:30"))
+                .gone(false)
+                .tries(List.of(tried("04T14:50", KnownFish.Reaction.IGNORED, "flipping-jig")))
+                .entered(Map.of("guessGrams", "4-2"))
+                .build();
         Trial retrieve = new Trial(
                 "drop-shot-work",
                 Trial.Subject.RETRIEVE,
@@ -271,20 +273,21 @@ final class DemoNotes {
         Position at = new Position(
                 round(p.lat() + northM / Position.METRES_PER_DEGREE),
                 round(p.lon() + eastM / Position.metresPerDegreeEast(p.lat())));
-        return new Waypoint(
-                id,
-                java.time.LocalDateTime.parse(time)
+        return WaypointBuilder.builder()
+                .id(id)
+                .at(java.time.LocalDateTime.parse(time)
                         .atZone(ZoneId.of("America/Boise"))
-                        .toInstant(),
-                at,
-                on,
-                fish == null ? null : fishFeet * FOOT,
-                waterFeet * FOOT,
-                bottom,
-                bait,
-                fishPosition,
-                note,
-                Map.of());
+                        .toInstant())
+                .position(at)
+                .spotId(on)
+                .fishDepthM(fish == null ? null : fishFeet * FOOT)
+                .waterDepthM(waterFeet * FOOT)
+                .bottom(bottom)
+                .bait(bait)
+                .fishPosition(fishPosition)
+                .note(note)
+                .entered(Map.of())
+                .build();
     }
 
     private static double round(double degrees) {

@@ -16,6 +16,7 @@ import lochan.core.Assumptions;
 import lochan.core.event.Position;
 import lochan.core.event.Species;
 import lochan.core.lake.Spot;
+import lochan.core.lake.SpotBuilder;
 import lochan.core.lake.Stock;
 import lochan.core.lake.Zone;
 import lochan.core.model.size.StandardWeight;
@@ -24,6 +25,7 @@ import lochan.core.practice.Conditions;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 
@@ -107,7 +109,19 @@ final class DemoWorld {
             double crowd,
             Stock stock) {
         Position at = new Position(round(LAUNCH.lat() + north / 111.0), round(LAUNCH.lon() + east / 81.8));
-        return new Spot(id, name, at, 60, spotType, zone, min, max, crowd, stock, Map.of());
+        return SpotBuilder.builder()
+                .id(id)
+                .name(name)
+                .position(at)
+                .radiusM(60)
+                .spotType(spotType)
+                .zone(zone)
+                .depthMinM(min)
+                .depthMaxM(max)
+                .crowdRisk(crowd)
+                .stock(stock)
+                .entered(Map.of())
+                .build();
     }
 
     private static double round(double degrees) {
@@ -306,21 +320,22 @@ final class DemoWorld {
             boolean timed = presentations.length > 1 && i == 0 && random.nextBoolean();
             times.add(new PresentationTime(presentations[i], timed ? (double) each.toMinutes() : null));
         }
-        return new PracticeStop(
-                "stop-" + date.toString().substring(5) + "-" + part[0].replace(":", ""),
-                spot.id(),
-                from,
-                from.plus(fished),
-                1,
-                times,
-                random.nextInt(3) == 0 ? 1 + random.nextInt(2) : 0,
-                bites,
-                new Conditions(
+        return PracticeStopBuilder.builder()
+                .id("stop-" + date.toString().substring(5) + "-" + part[0].replace(":", ""))
+                .spotId(spot.id())
+                .start(from)
+                .end(from.plus(fished))
+                .anglers(1)
+                .presentations(times)
+                .follows(random.nextInt(3) == 0 ? 1 + random.nextInt(2) : 0)
+                .bites(bites)
+                .conditions(new Conditions(
                         random.nextInt(5) == 0 ? null : conditions.waterTempC(),
                         conditions.visibilityM(),
                         conditions.windMps(),
                         conditions.sky(),
-                        random.nextInt(4) == 0 ? Integer.valueOf(1 + random.nextInt(4)) : null));
+                        random.nextInt(4) == 0 ? Integer.valueOf(1 + random.nextInt(4)) : null))
+                .build();
     }
 
     /** As the angler logs it: shaken off where the fish are to be saved, sometimes without its time, of mixed sizes. */

@@ -138,19 +138,20 @@ class TakeAlongTest {
                         "Carolina rig",
                         "run 2.1 mi, 8 min"))
                 .toList();
-        PlanSheet sheet = new PlanSheet(
-                "Open",
-                "Day 1",
-                "Full",
-                "start 06:00",
-                "",
-                List.of(),
-                rows,
-                "14:37",
-                List.of("run to check-in 3 min short"),
-                List.of("No bite by 07:50 at Reed <Corner> & Bank: go."),
-                true,
-                true);
+        PlanSheet sheet = PlanSheetBuilder.builder()
+                .event("Open")
+                .day("Day 1")
+                .name("Full")
+                .hours("start 06:00")
+                .light("")
+                .forecast(List.of())
+                .rows(rows)
+                .leaveBy("14:37")
+                .late(List.of("run to check-in 3 min short"))
+                .triggers(List.of("No bite by 07:50 at Reed <Corner> & Bank: go."))
+                .computed(true)
+                .lightning(true)
+                .build();
         org.thymeleaf.spring6.SpringTemplateEngine engine = new org.thymeleaf.spring6.SpringTemplateEngine();
         org.thymeleaf.templateresolver.ClassLoaderTemplateResolver templates =
                 new org.thymeleaf.templateresolver.ClassLoaderTemplateResolver();

@@ -1,5 +1,6 @@
 package lochan.core.lures.advice;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Surface;
 import lochan.core.practice.TakenOn;
@@ -27,6 +28,7 @@ import lochan.core.tackle.SeasonStage;
  * @param pressured   whether others fish there, or were seen to
  * @param front       whether a front went through in the last day or so
  */
+@RecordBuilder
 public record Situation(
         Double waterTempC,
         TempTrend tempTrend,
@@ -44,8 +46,7 @@ public record Situation(
         Boolean pressured,
         Boolean front) {
 
-    public static final Situation UNKNOWN =
-            new Situation(null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+    public static final Situation UNKNOWN = SituationBuilder.builder().build();
 
     /** How deep a lure should come: to the fish where they were seen, else to the bottom. */
     public Double aimM() {

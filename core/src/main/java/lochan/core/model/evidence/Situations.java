@@ -16,6 +16,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.lures.advice.Light;
 import lochan.core.lures.advice.Situation;
+import lochan.core.lures.advice.SituationBuilder;
 import lochan.core.lures.advice.TempTrend;
 import lochan.core.practice.Bite;
 import lochan.core.practice.ClarityTrend;
@@ -64,22 +65,23 @@ public final class Situations {
                 .filter(Objects::nonNull)
                 .findFirst()
                 .orElse(null);
-        return new Situation(
-                temp,
-                trend,
-                visibility,
-                clarity,
-                light(time, f.map(ForecastPeriod::sky).orElse(null)),
-                f.map(p -> Surface.ofWind(p.windMps())).orElse(null),
-                stage(temp, time),
-                forage(spot),
-                fishDepth(spot),
-                takenOn(spot),
-                depth,
-                mood(spot),
-                Cover.of(spot.spotType()),
-                isPressured(spot) ? true : null,
-                latest(c -> c.signs().recentFront()).orElse(null));
+        return SituationBuilder.builder()
+                .waterTempC(temp)
+                .tempTrend(trend)
+                .visibilityM(visibility)
+                .clarity(clarity)
+                .light(light(time, f.map(ForecastPeriod::sky).orElse(null)))
+                .surface(f.map(p -> Surface.ofWind(p.windMps())).orElse(null))
+                .stage(stage(temp, time))
+                .forage(forage(spot))
+                .fishDepthM(fishDepth(spot))
+                .takenOn(takenOn(spot))
+                .waterDepthM(depth)
+                .mood(mood(spot))
+                .cover(Cover.of(spot.spotType()))
+                .pressured(isPressured(spot) ? true : null)
+                .front(latest(c -> c.signs().recentFront()).orElse(null))
+                .build();
     }
 
     private <T> Optional<T> latest(Function<Conditions, T> value) {

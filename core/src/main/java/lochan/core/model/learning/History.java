@@ -1,5 +1,6 @@
 package lochan.core.model.learning;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -38,6 +39,7 @@ public final class History {
      * @param hours          angler-hours
      * @param expected       bites that its event as a whole would have brought in these hours
      */
+    @RecordBuilder
     public record Entry(
             String event,
             String lake,
@@ -87,18 +89,21 @@ public final class History {
             Situations situations = new Situations(event, a);
             for (Slice s : slices) {
                 Double temp = s.conditions().waterTempC();
-                entries.add(new Entry(
-                        event.name(),
-                        lake,
-                        s.start().atZone(event.timeZone()).toLocalDate(),
-                        situations.stage(temp, s.start()),
-                        temp,
-                        s.presentationId(),
-                        event.presentation(s.presentationId()).orElseThrow().name(),
-                        event.spot(s.spotId()).orElseThrow().spotType(),
-                        s.effortAnglerHours(),
-                        s.bites(),
-                        perHour * s.effortAnglerHours()));
+                entries.add(HistoryEntryBuilder.builder()
+                        .event(event.name())
+                        .lake(lake)
+                        .date(s.start().atZone(event.timeZone()).toLocalDate())
+                        .stage(situations.stage(temp, s.start()))
+                        .waterTempC(temp)
+                        .presentationId(s.presentationId())
+                        .name(event.presentation(s.presentationId())
+                                .orElseThrow()
+                                .name())
+                        .spotType(event.spot(s.spotId()).orElseThrow().spotType())
+                        .hours(s.effortAnglerHours())
+                        .bites(s.bites())
+                        .expected(perHour * s.effortAnglerHours())
+                        .build());
             }
         }
         return new History(entries, a);

@@ -66,18 +66,20 @@ public final class Ranking {
                         .filter(b -> cell.presentationId().equals(s.presentationOf(b)))
                         .map(b -> b.size() != null))
                 .toList();
-        return new RankingRow(
-                cell,
-                pattern,
-                bites(rates.rate(cell, pattern)),
-                model.landing(cell.presentationId()).mean(),
-                keepers,
-                sizes,
-                rates.evidence(cell).anglerHours(),
-                stops.size(),
-                sized.size(),
-                (int) sized.stream().filter(s -> s).count(),
-                stops.stream().map(this::daysSince).min(Long::compare).orElse(null));
+        return RankingRowBuilder.builder()
+                .cell(cell)
+                .pattern(pattern)
+                .bites(bites(rates.rate(cell, pattern)))
+                .landing(model.landing(cell.presentationId()).mean())
+                .keepers(keepers)
+                .sizes(sizes)
+                .effectiveHours(rates.evidence(cell).anglerHours())
+                .stops(stops.size())
+                .bitesSeen(sized.size())
+                .sized((int) sized.stream().filter(s -> s).count())
+                .daysSince(
+                        stops.stream().map(this::daysSince).min(Long::compare).orElse(null))
+                .build();
     }
 
     private long daysSince(PracticeStop stop) {

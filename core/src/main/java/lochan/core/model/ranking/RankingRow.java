@@ -1,5 +1,6 @@
 package lochan.core.model.ranking;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Map;
 import lochan.core.event.Species;
 import lochan.core.model.rate.Cell;
@@ -20,6 +21,7 @@ import lochan.core.model.size.SizeModel;
  * @param sized          how many of those have a size
  * @param daysSince      whole days from the last such stop to the competition day; null: never tried
  */
+@RecordBuilder
 public record RankingRow(
         Cell cell,
         Pattern pattern,

@@ -22,6 +22,7 @@ import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.PresentationTime;
 
 /**
@@ -139,16 +140,17 @@ public final class NextCheck {
     private EventData with(Cell cell, Instant at, int seen) {
         List<PracticeStop> stops = new ArrayList<>(event.stops());
         List<Bite> bites = Collections.nCopies(seen, new Bite(null, Outcome.SHAKEN, cell.presentationId(), null, null));
-        stops.add(new PracticeStop(
-                "look",
-                cell.spotId(),
-                at,
-                at.plus(LOOK),
-                event.anglers(),
-                List.of(new PresentationTime(cell.presentationId(), null)),
-                0,
-                bites,
-                Conditions.UNKNOWN));
+        stops.add(PracticeStopBuilder.builder()
+                .id("look")
+                .spotId(cell.spotId())
+                .start(at)
+                .end(at.plus(LOOK))
+                .anglers(event.anglers())
+                .presentations(List.of(new PresentationTime(cell.presentationId(), null)))
+                .follows(0)
+                .bites(bites)
+                .conditions(Conditions.UNKNOWN)
+                .build());
         return event.inPractice(stops);
     }
 

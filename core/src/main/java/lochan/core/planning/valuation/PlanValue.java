@@ -1,5 +1,6 @@
 package lochan.core.planning.valuation;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 
 /**
@@ -15,6 +16,7 @@ import java.util.List;
  * @param chanceOfTarget chance of the target; null: the rules have none
  * @param byHour         mean weight in the bag at the end of each hour from the start
  */
+@RecordBuilder
 public record PlanValue(
         double formulaGrams,
         double simulatedGrams,

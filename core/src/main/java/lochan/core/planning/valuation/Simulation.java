@@ -177,22 +177,23 @@ final class Simulation {
         Double chanceOfTarget = target == null
                 ? null
                 : Double.valueOf(Arrays.stream(sorted).filter(t -> t >= target).count() / (double) days);
-        return new PlanValue(
-                factor * formulaGrams,
-                mean,
-                Math.sqrt(variance / days),
-                Quantile.of(sorted, 0.1),
-                Quantile.of(sorted, 0.5),
-                Quantile.of(sorted, 0.9),
-                limits / (double) days,
-                chanceOfTarget,
-                IntStream.range(0, hours)
+        return PlanValueBuilder.builder()
+                .formulaGrams(factor * formulaGrams)
+                .simulatedGrams(mean)
+                .standardError(Math.sqrt(variance / days))
+                .p10(Quantile.of(sorted, 0.1))
+                .p50(Quantile.of(sorted, 0.5))
+                .p90(Quantile.of(sorted, 0.9))
+                .chanceOfLimit(limits / (double) days)
+                .chanceOfTarget(chanceOfTarget)
+                .byHour(IntStream.range(0, hours)
                         .mapToObj(h -> factor
                                 * IntStream.range(0, days)
                                         .mapToDouble(d -> byHour[d * hours + h])
                                         .sum()
                                 / days)
-                        .toList());
+                        .toList())
+                .build();
     }
 
     /** The bag of one simulated day: filled and culled millions of times. */

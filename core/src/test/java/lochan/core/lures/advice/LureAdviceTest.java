@@ -27,41 +27,25 @@ class LureAdviceTest {
 
     private static Situation water(
             Light light, Surface surface, double depthM, Double visibilityM, ClarityTrend clarity) {
-        return new Situation(
-                22.0,
-                null,
-                visibilityM,
-                clarity,
-                light,
-                surface,
-                SeasonStage.POST_SPAWN,
-                null,
-                null,
-                null,
-                depthM,
-                null,
-                Cover.OPEN,
-                null,
-                null);
+        return SituationBuilder.builder()
+                .waterTempC(22.0)
+                .visibilityM(visibilityM)
+                .clarity(clarity)
+                .light(light)
+                .surface(surface)
+                .stage(SeasonStage.POST_SPAWN)
+                .waterDepthM(depthM)
+                .cover(Cover.OPEN)
+                .build();
     }
 
     private static Situation fish(Double fishDepthM, TakenOn takenOn, Double waterDepthM, Mood mood) {
-        return new Situation(
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                fishDepthM,
-                takenOn,
-                waterDepthM,
-                mood,
-                null,
-                null,
-                null);
+        return SituationBuilder.builder()
+                .fishDepthM(fishDepthM)
+                .takenOn(takenOn)
+                .waterDepthM(waterDepthM)
+                .mood(mood)
+                .build();
     }
 
     private static double points(Lure lure, Situation at, Rule rule) {
@@ -211,21 +195,22 @@ class LureAdviceTest {
     }
 
     private static Situation any(Random random) {
-        return new Situation(
-                some(random, 30),
-                one(TempTrend.values(), random),
-                some(random, 3),
-                one(ClarityTrend.values(), random),
-                one(Light.values(), random),
-                one(Surface.values(), random),
-                one(SeasonStage.values(), random),
-                one(Forage.values(), random),
-                some(random, 8),
-                one(TakenOn.values(), random),
-                some(random, 9),
-                one(Mood.values(), random),
-                one(Cover.values(), random),
-                random.nextBoolean() ? null : random.nextBoolean(),
-                random.nextBoolean());
+        return SituationBuilder.builder()
+                .waterTempC(some(random, 30))
+                .tempTrend(one(TempTrend.values(), random))
+                .visibilityM(some(random, 3))
+                .clarity(one(ClarityTrend.values(), random))
+                .light(one(Light.values(), random))
+                .surface(one(Surface.values(), random))
+                .stage(one(SeasonStage.values(), random))
+                .forage(one(Forage.values(), random))
+                .fishDepthM(some(random, 8))
+                .takenOn(one(TakenOn.values(), random))
+                .waterDepthM(some(random, 9))
+                .mood(one(Mood.values(), random))
+                .cover(one(Cover.values(), random))
+                .pressured(random.nextBoolean() ? null : random.nextBoolean())
+                .front(random.nextBoolean())
+                .build();
     }
 }

@@ -9,6 +9,7 @@ import lochan.core.Sample;
 import lochan.core.event.Gear;
 import lochan.core.eventdata.EventData;
 import lochan.core.lures.advice.Situation;
+import lochan.core.lures.advice.SituationBuilder;
 import lochan.core.plan.PlanStop;
 import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Hooks;
@@ -16,6 +17,7 @@ import lochan.core.practice.Presentation;
 import lochan.core.practice.Surface;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.BoxItem;
+import lochan.core.tackle.BoxItemBuilder;
 import lochan.core.tackle.ColourFamily;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.FishingLine;
@@ -24,6 +26,7 @@ import lochan.core.tackle.Mood;
 import lochan.core.tackle.Power;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
+import lochan.core.tackle.RodBuilder;
 import lochan.core.tackle.SampleTackle;
 import lochan.core.tackle.Tackle;
 import org.junit.jupiter.api.Test;
@@ -107,8 +110,12 @@ class DeckTest {
     }
 
     private static double grams(double depthM, Surface surface, Mood mood, Cover cover) {
-        Situation at = new Situation(
-                null, null, null, null, null, surface, null, null, null, null, depthM, mood, cover, null, null);
+        Situation at = SituationBuilder.builder()
+                .surface(surface)
+                .waterDepthM(depthM)
+                .mood(mood)
+                .cover(cover)
+                .build();
         return Setup.of(SampleTackle.FOOTBALL, at, Tackle.NONE, ASSUMPTIONS.advice())
                 .grams();
     }
@@ -123,7 +130,7 @@ class DeckTest {
         BoxItem natural = item("natural", 17.7, ColourFamily.NATURAL);
         Tackle tackle = new Tackle(SampleTackle.ALL, List.of(), List.of(bold, natural), List.of());
         Situation clear =
-                new Situation(null, null, 2.0, null, null, null, null, null, null, null, 10.0, null, null, null, null);
+                SituationBuilder.builder().visibilityM(2.0).waterDepthM(10.0).build();
         Setup setup = Setup.of(SampleTackle.FOOTBALL, clear, tackle, ASSUMPTIONS.advice());
         assertThat(setup.grams()).isEqualTo(17.7);
         assertThat(setup.fromBox(tackle)).containsExactly(natural, bold);
@@ -139,27 +146,25 @@ class DeckTest {
 
     private static ColourFamily colour(double visibilityM, ClarityTrend trend) {
         return Setup.colour(
-                new Situation(
-                        null,
-                        null,
-                        visibilityM,
-                        trend,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null),
+                SituationBuilder.builder()
+                        .visibilityM(visibilityM)
+                        .clarity(trend)
+                        .build(),
                 ASSUMPTIONS.advice());
     }
 
     private static BoxItem item(String id, double grams, ColourFamily colour) {
-        return new BoxItem(id, BoxItem.Kind.LURE, id, "football-jig", grams, colour, null, 2, true, Map.of());
+        return BoxItemBuilder.builder()
+                .id(id)
+                .kind(BoxItem.Kind.LURE)
+                .name(id)
+                .lureId("football-jig")
+                .grams(grams)
+                .colour(colour)
+                .count(2)
+                .inBoat(true)
+                .entered(Map.of())
+                .build();
     }
 
     @Test
@@ -175,17 +180,16 @@ class DeckTest {
         assertThat(RodFit.of(SampleTackle.rod("r", Power.MEDIUM_HEAVY, 14), SampleTackle.FOOTBALL)
                         .words())
                 .containsExactly("line heavier than usual");
-        Rod braided = new Rod(
-                "b",
-                "b",
-                2.1,
-                Power.MEDIUM_HEAVY,
-                RodAction.FAST,
-                null,
-                new FishingLine(FishingLine.Kind.BRAID, 6),
-                null,
-                true,
-                Map.of());
+        Rod braided = RodBuilder.builder()
+                .id("b")
+                .name("b")
+                .lengthM(2.1)
+                .power(Power.MEDIUM_HEAVY)
+                .action(RodAction.FAST)
+                .line(new FishingLine(FishingLine.Kind.BRAID, 6))
+                .inBoat(true)
+                .entered(Map.of())
+                .build();
         assertThat(RodFit.of(braided, SampleTackle.FOOTBALL).words()).containsExactly("tie a fluorocarbon leader");
     }
 

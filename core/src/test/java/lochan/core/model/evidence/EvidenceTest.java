@@ -19,6 +19,7 @@ import lochan.core.practice.Conditions;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Sky;
 import org.junit.jupiter.api.Test;
@@ -60,16 +61,17 @@ class EvidenceTest {
 
     @Test
     void minutesGivenCountAsGivenAndTheRestIsShared() {
-        PracticeStop stop = new PracticeStop(
-                "p",
-                "s",
-                at("06-03T07:00"),
-                at("06-03T07:30"),
-                2,
-                List.of(new PresentationTime("swim-jig", 20.0), new PresentationTime("walker", null)),
-                0,
-                List.of(bite(null, Outcome.LANDED, null)),
-                Conditions.UNKNOWN);
+        PracticeStop stop = PracticeStopBuilder.builder()
+                .id("p")
+                .spotId("s")
+                .start(at("06-03T07:00"))
+                .end(at("06-03T07:30"))
+                .anglers(2)
+                .presentations(List.of(new PresentationTime("swim-jig", 20.0), new PresentationTime("walker", null)))
+                .follows(0)
+                .bites(List.of(bite(null, Outcome.LANDED, null)))
+                .conditions(Conditions.UNKNOWN)
+                .build();
 
         List<Slice> slices = slices(stop);
 

@@ -12,6 +12,7 @@ import lochan.core.lake.Spot;
 import lochan.core.lake.Zone;
 import lochan.core.lures.advice.Light;
 import lochan.core.lures.advice.Situation;
+import lochan.core.lures.advice.SituationBuilder;
 import lochan.core.lures.advice.TempTrend;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
@@ -96,23 +97,7 @@ class SituationsTest {
     @Test
     void withoutPracticeOrForecastMostIsUnknown() {
         Situation s = at(event(new ArrayList<>()), "12:00");
-        assertThat(s)
-                .isEqualTo(new Situation(
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        Cover.BRUSH,
-                        null,
-                        null));
+        assertThat(s).isEqualTo(SituationBuilder.builder().cover(Cover.BRUSH).build());
     }
 
     @ParameterizedTest

@@ -16,6 +16,7 @@ import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.notebook.KnownFish;
 import lochan.core.notebook.KnownFish.Reaction;
+import lochan.core.notebook.KnownFishBuilder;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.edits.DayRuns;
@@ -32,21 +33,19 @@ class KnownFishTest {
         List<KnownFish.Try> tries = java.util.Arrays.stream(reactions)
                 .map(r -> new KnownFish.Try(Sample.at("06-03T09:00"), r, "swim-jig"))
                 .toList();
-        return new KnownFish(
-                "f1",
-                "point-1",
-                "third dock",
-                KnownFish.Kind.DOCK,
-                Species.LARGEMOUTH,
-                grams,
-                from,
-                to,
-                null,
-                null,
-                false,
-                null,
-                tries,
-                Map.of());
+        return KnownFishBuilder.builder()
+                .id("f1")
+                .spotId("point-1")
+                .where("third dock")
+                .kind(KnownFish.Kind.DOCK)
+                .species(Species.LARGEMOUTH)
+                .guessGrams(grams)
+                .from(from)
+                .to(to)
+                .gone(false)
+                .tries(tries)
+                .entered(Map.of())
+                .build();
     }
 
     private static ScenarioSet set(KnownFish fish, int day) {

@@ -13,6 +13,7 @@ import java.util.stream.IntStream;
 import lochan.core.Sample;
 import lochan.core.event.Position;
 import lochan.core.lake.Spot;
+import lochan.core.lake.SpotBuilder;
 import lochan.core.lake.Zone;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -188,7 +189,17 @@ class TrackCutterTest {
 
     private static Spot spot(String id, Position at, double radiusM) {
         Spot like = Sample.spot(id, "hump", Zone.DEEP, 0);
-        return new Spot(id, id, at, radiusM, like.spotType(), like.zone(), null, null, 0, like.stock(), like.entered());
+        return SpotBuilder.builder()
+                .id(id)
+                .name(id)
+                .position(at)
+                .radiusM(radiusM)
+                .spotType(like.spotType())
+                .zone(like.zone())
+                .crowdRisk(0)
+                .stock(like.stock())
+                .entered(like.entered())
+                .build();
     }
 
     @Test

@@ -1,0 +1,25 @@
+package lochan.web.shared;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import lochan.offline.form.Form;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.AsyncHandlerInterceptor;
+import org.springframework.web.servlet.ModelAndView;
+
+/** What was sent and comes back as a form with something wrong in it is answered with 422: nothing of it was kept. */
+@Component
+class RefusedForms implements AsyncHandlerInterceptor {
+
+    @Override
+    public void postHandle(
+            HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView modelAndView) {
+        if (HttpMethod.POST.matches(request.getMethod())
+                && modelAndView != null
+                && modelAndView.getModel().values().stream().anyMatch(v -> v instanceof Form form && !form.ok())) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        }
+    }
+}
