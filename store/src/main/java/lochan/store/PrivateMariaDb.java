@@ -390,7 +390,12 @@ public final class PrivateMariaDb implements AutoCloseable {
             own(fresh);
         }
         Path log = folder.resolve("install.log");
-        installBy(new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile()));
+        makeTemporary();
+        ProcessBuilder builder =
+                new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile());
+        // In the system's folder another server that starts would take its files for leftovers of its own.
+        builder.environment().put("TMPDIR", folder.resolve("tmp").toString());
+        installBy(builder);
         try {
             if (install.waitFor() != 0) {
                 stopWhenClosing();

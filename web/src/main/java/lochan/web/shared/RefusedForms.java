@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.AsyncHandlerInterceptor;
 import org.springframework.web.servlet.ModelAndView;
 
-/** What was sent and comes back as a form with something wrong in it is answered with 422: nothing of it was kept. */
+/** What was sent and comes back as a form with something wrong in it is answered with 422, unless it has a status of its own: nothing of it was kept. */
 @Component
 class RefusedForms implements AsyncHandlerInterceptor {
 
@@ -17,6 +17,7 @@ class RefusedForms implements AsyncHandlerInterceptor {
     public void postHandle(
             HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView modelAndView) {
         if (HttpMethod.POST.matches(request.getMethod())
+                && response.getStatus() == HttpStatus.OK.value()
                 && modelAndView != null
                 && modelAndView.getModel().values().stream().anyMatch(v -> v instanceof Form form && !form.ok())) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
