@@ -32,8 +32,12 @@ self.addEventListener('install', (event) => {
 
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
 
-/** The event's page is kept the evening before, whichever of its pages is looked at. */
+/**
+ * The event's page is kept the evening before, whichever of its pages is looked at. A page that was on its way while this became active is not
+ * served by it yet: each page that speaks is.
+ */
 self.addEventListener('message', (event) => {
+  event.waitUntil(self.clients.claim());
   if (typeof event.data?.keep === 'string' && COMPETITION.test(event.data.keep))
     event.waitUntil(kept(new Request(event.data.keep, { credentials: 'same-origin' })).catch(() => {}));
 });

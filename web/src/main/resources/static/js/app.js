@@ -88,7 +88,7 @@ function keepForOffline() {
   navigator.serviceWorker
     .register('/worker.js')
     .then(() => navigator.serviceWorker.ready)
-    .then((worker) => competition && worker.active.postMessage({ keep: competition }))
+    .then((worker) => worker.active.postMessage({ keep: competition }))
     .catch(() => {});
 }
 
