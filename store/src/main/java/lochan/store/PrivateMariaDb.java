@@ -6,6 +6,7 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -46,6 +47,10 @@ public final class PrivateMariaDb implements AutoCloseable {
     private static final Duration LEAST_LIFE = Duration.ofSeconds(2);
     private static final Duration REST = Duration.ofSeconds(1);
     private static final int MOST_RESTS = 30;
+    /** Whoever else listens at the port may never say a word. */
+    private static final String PROBE = "?connectTimeout=1000&socketTimeout=1000";
+    /** A port that was free may be taken before the server listens at it. */
+    private static final int MOST_PORTS = 5;
     /** A socket's path may have 107 characters. */
     private static final int LONGEST_SOCKET_PATH = 107;
 
@@ -59,6 +64,7 @@ public final class PrivateMariaDb implements AutoCloseable {
     private final Path folder;
     private final FileChannel lockFile;
     private final boolean keepSafe;
+    private final PortChoice ports;
     private DatabaseAccess access;
     private List<String> command = List.of();
     private Process install;
@@ -68,7 +74,14 @@ public final class PrivateMariaDb implements AutoCloseable {
     private boolean closing;
     private int quickDeaths;
 
-    private PrivateMariaDb(Path folder, FileChannel lockFile, boolean keepSafe) {
+    /** Gives a port that nobody listens at now; somebody may before it is used. */
+    @FunctionalInterface
+    interface PortChoice {
+        int next() throws IOException;
+    }
+
+    private PrivateMariaDb(Path folder, FileChannel lockFile, boolean keepSafe, PortChoice ports) {
+        this.ports = ports;
         this.folder = folder;
         this.lockFile = lockFile;
         this.keepSafe = keepSafe;
@@ -84,11 +97,15 @@ public final class PrivateMariaDb implements AutoCloseable {
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(
                         folder.resolve("mariadb.log").toFile()))
                 .start();
-        var unused = server.onExit().thenRun(this::revive);
+        Process launched = server;
+        var unused = launched.onExit().thenRun(() -> revive(launched));
     }
 
     /** A server that died is started again: at once, or where it dies as soon as it is started, after a while that grows. */
-    private synchronized void revive() {
+    private synchronized void revive(Process died) {
+        if (died != server) {
+            return;
+        }
         quickDeaths = Instant.now().isBefore(started.plus(LEAST_LIFE)) ? quickDeaths + 1 : 0;
         if (answered && !closing) {
             Duration rest = REST.multipliedBy(Math.min(quickDeaths, MOST_RESTS));
@@ -130,9 +147,13 @@ public final class PrivateMariaDb implements AutoCloseable {
      * @throws StoreException with the remedy, when the folder cannot be held
      */
     public static PrivateMariaDb in(Path home, boolean keepSafe) {
+        return in(home, keepSafe, PrivateMariaDb::freePort);
+    }
+
+    static PrivateMariaDb in(Path home, boolean keepSafe, PortChoice ports) {
         try {
             Path folder = Files.createDirectories(home.toAbsolutePath().normalize());
-            return new PrivateMariaDb(folder, lock(folder), keepSafe);
+            return new PrivateMariaDb(folder, lock(folder), keepSafe, ports);
         } catch (IOException e) {
             throw unusable(home, e);
         }
@@ -167,16 +188,30 @@ public final class PrivateMariaDb implements AutoCloseable {
     private void begin() throws IOException {
         stopLeftOver(folder, folder.resolve("mariadb.pid"));
         Path data = folder.resolve("db");
+        close(folder);
+        makeTemporary();
         makeData(data);
+        for (int tried = 1; !starts(data); tried++) {
+            if (tried == MOST_PORTS || !foundItsPortTaken()) {
+                throw notStarted();
+            }
+        }
+        nowAnswers();
+    }
+
+    private boolean starts(Path data) throws IOException {
         synchronized (this) {
-            access = DatabaseAccess.in(folder, freePort(), !keepSafe);
+            access = DatabaseAccess.in(folder, ports.next(), !keepSafe);
             command = command(data);
         }
         Files.deleteIfExists(folder.resolve("mariadb.log"));
-        makeTemporary();
         launch();
-        awaitAnswer();
-        nowAnswers();
+        return answers();
+    }
+
+    private boolean foundItsPortTaken() throws IOException {
+        return Files.readString(folder.resolve("mariadb.log"), StandardCharsets.ISO_8859_1)
+                .contains("Address already in use");
     }
 
     /** A folder for what the server needs for a moment: its own, so that nothing that another left behind is in its way. */
@@ -281,21 +316,25 @@ public final class PrivateMariaDb implements AutoCloseable {
         return server.isAlive();
     }
 
-    private void awaitAnswer() {
+    private boolean answers() {
         Instant limit = Instant.now().plus(START_LIMIT);
         while (Instant.now().isBefore(limit) && lives()) {
             try {
-                DriverManager.getConnection(url(), user(), password()).close();
-                return;
+                DriverManager.getConnection(url() + PROBE, user(), password()).close();
+                return true;
             } catch (SQLException notYet) {
                 pause();
             }
         }
         stopWhenClosing();
-        if (DiskSpace.isMissing(folder, folder.resolve("mariadb.log"))) {
-            throw new StoreException(DiskSpace.words(folder));
-        }
-        throw new StoreException("MariaDB did not start: read " + folder.resolve("mariadb.log") + ". " + lastLogLine());
+        return false;
+    }
+
+    private StoreException notStarted() {
+        return new StoreException(
+                DiskSpace.isMissing(folder, folder.resolve("mariadb.log"))
+                        ? DiskSpace.words(folder)
+                        : "MariaDB did not start: read " + folder.resolve("mariadb.log") + ". " + lastLogLine());
     }
 
     private String lastLogLine() {
@@ -366,7 +405,6 @@ public final class PrivateMariaDb implements AutoCloseable {
 
     /** Data is made beside its place and moved there whole, so that a folder half made is never taken for data. */
     private void makeData(Path data) throws IOException {
-        close(folder);
         if (Files.exists(data)) {
             if (!Files.isDirectory(data.resolve("mysql"))) {
                 throw new StoreException("The data folder " + data
@@ -390,7 +428,6 @@ public final class PrivateMariaDb implements AutoCloseable {
             own(fresh);
         }
         Path log = folder.resolve("install.log");
-        makeTemporary();
         ProcessBuilder builder =
                 new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile());
         // In the system's folder another server that starts would take its files for leftovers of its own.

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermission;
@@ -12,6 +14,8 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.Iterator;
+import java.util.List;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -189,6 +193,26 @@ class PrivateMariaDbTest {
 
         try (PrivateMariaDb db = PrivateMariaDb.start(home, false)) {
             assertThat(ask(db, "SELECT 1")).isEqualTo("1");
+        }
+    }
+
+    private static int unused() throws IOException {
+        try (ServerSocket any = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            return any.getLocalPort();
+        }
+    }
+
+    @Test
+    void aPortTakenMeanwhileIsLeftForAnother() throws IOException {
+        try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            int free = unused();
+            Iterator<Integer> ports = List.of(taken.getLocalPort(), free).iterator();
+            try (PrivateMariaDb db = PrivateMariaDb.in(home, false, ports::next)) {
+                db.start();
+
+                assertThat(ask(db, "SELECT 1")).isEqualTo("1");
+                assertThat(db.url()).contains(":" + free + "/");
+            }
         }
     }
 
