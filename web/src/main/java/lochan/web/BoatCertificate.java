@@ -162,13 +162,14 @@ final class BoatCertificate {
         if (!covers) {
             // As older versions left it: able to vouch for anything, with its password beside it.
             Files.deleteIfExists(folder.resolve("authority.p12"));
-            new KeyStoreFile(authorityKeys, secret(authorityFolder)).write("authority", authority(asked, now));
+            KeyStoreFile.Signed fresh = authority(asked, now);
+            new KeyStoreFile(authorityKeys, secret(authorityFolder)).write("authority", fresh);
+            pem(authorityFolder.resolve("authority.crt"), fresh.certificate());
             Files.write(mayVouch, asked);
             madeAuthority = true;
         }
         KeyStoreFile.Signed authority = new KeyStoreFile(authorityKeys, secret(authorityFolder)).read("authority");
         KeyStoreFile.Signed server = server(names, authority, now);
-        pem(authorityFolder.resolve("authority.crt"), authority.certificate());
         pem(authority(), authority.certificate());
         new KeyStoreFile(keys(), password).write("server", server);
         pem(folder.resolve("server.crt"), server.certificate());

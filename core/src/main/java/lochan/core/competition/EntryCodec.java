@@ -36,8 +36,8 @@ public final class EntryCodec {
     private static final int MOST_FISH = 1000;
     private static final int DAY_MINUTES = 1440;
     private static final int LAST_PLACE = 1_000_000;
-    private static final int LONGEST_TAG = 40;
-    private static final int LONGEST_ENTERED = 80;
+    public static final int LONGEST_TAG = 40;
+    public static final int LONGEST_ENTERED = 80;
 
     private static final List<Kind<?>> KINDS = List.of(
             new Kind<>("catch", Catch.class, f -> EntryCatchBuilder.builder()

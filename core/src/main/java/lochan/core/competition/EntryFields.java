@@ -41,6 +41,65 @@ public interface EntryFields<E extends Entry> {
         void put(String name, Instant value);
     }
 
+    /** A source and a sink that knows its values by name and type. */
+    interface ByType extends Source, Sink {
+
+        /** Null: there is none. */
+        <T> T get(String name, Class<T> type);
+
+        <T> void set(String name, Class<T> type, T value);
+
+        @Override
+        default String text(String name) {
+            return get(name, String.class);
+        }
+
+        @Override
+        default Double number(String name) {
+            return get(name, Double.class);
+        }
+
+        @Override
+        default Integer whole(String name) {
+            return get(name, Integer.class);
+        }
+
+        @Override
+        default Boolean truth(String name) {
+            return get(name, Boolean.class);
+        }
+
+        @Override
+        default Instant time(String name) {
+            return get(name, Instant.class);
+        }
+
+        @Override
+        default void put(String name, String value) {
+            set(name, String.class, value);
+        }
+
+        @Override
+        default void put(String name, Double value) {
+            set(name, Double.class, value);
+        }
+
+        @Override
+        default void put(String name, Integer value) {
+            set(name, Integer.class, value);
+        }
+
+        @Override
+        default void put(String name, Boolean value) {
+            set(name, Boolean.class, value);
+        }
+
+        @Override
+        default void put(String name, Instant value) {
+            set(name, Instant.class, value);
+        }
+    }
+
     /** The entry's own id. */
     String id();
 

@@ -41,19 +41,7 @@ public record Spot(
 
     /** The same with another chance that a boat got there first. */
     public Spot withCrowdRisk(double risk) {
-        return SpotBuilder.builder()
-                .id(id)
-                .name(name)
-                .position(position)
-                .radiusM(radiusM)
-                .spotType(spotType)
-                .zone(zone)
-                .depthMinM(depthMinM)
-                .depthMaxM(depthMaxM)
-                .crowdRisk(risk)
-                .stock(stock)
-                .entered(entered)
-                .build();
+        return SpotBuilder.builder(this).crowdRisk(risk).build();
     }
 
     /** A new spot of which only the place is known, in shallow water until told otherwise. */

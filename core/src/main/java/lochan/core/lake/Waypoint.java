@@ -60,18 +60,6 @@ public record Waypoint(
 
     /** The same as a note on a spot. */
     public Waypoint on(String spot) {
-        return WaypointBuilder.builder()
-                .id(id)
-                .at(at)
-                .position(position)
-                .spotId(spot)
-                .fishDepthM(fishDepthM)
-                .waterDepthM(waterDepthM)
-                .bottom(bottom)
-                .bait(bait)
-                .fishPosition(fishPosition)
-                .note(note)
-                .entered(entered)
-                .build();
+        return WaypointBuilder.builder(this).spotId(spot).build();
     }
 }

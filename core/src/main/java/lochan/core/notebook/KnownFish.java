@@ -143,41 +143,11 @@ public record KnownFish(
     public KnownFish tried(Try another, Instant next) {
         List<Try> all = new java.util.ArrayList<>(tries);
         all.add(another);
-        return KnownFishBuilder.builder()
-                .id(id)
-                .spotId(spotId)
-                .where(where)
-                .kind(kind)
-                .species(species)
-                .guessGrams(guessGrams)
-                .from(from)
-                .to(to)
-                .maxWindMps(maxWindMps)
-                .nextVisit(next)
-                .gone(gone)
-                .note(note)
-                .tries(all)
-                .entered(entered)
-                .build();
+        return KnownFishBuilder.builder(this).nextVisit(next).tries(all).build();
     }
 
     /** The same, gone or back. */
     public KnownFish gone(boolean isGone) {
-        return KnownFishBuilder.builder()
-                .id(id)
-                .spotId(spotId)
-                .where(where)
-                .kind(kind)
-                .species(species)
-                .guessGrams(guessGrams)
-                .from(from)
-                .to(to)
-                .maxWindMps(maxWindMps)
-                .nextVisit(nextVisit)
-                .gone(isGone)
-                .note(note)
-                .tries(tries)
-                .entered(entered)
-                .build();
+        return KnownFishBuilder.builder(this).gone(isGone).build();
     }
 }

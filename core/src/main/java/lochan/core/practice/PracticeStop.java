@@ -42,87 +42,27 @@ public record PracticeStop(
     }
 
     public PracticeStop withEnd(Instant newEnd) {
-        return PracticeStopBuilder.builder()
-                .id(id)
-                .spotId(spotId)
-                .start(start)
-                .end(newEnd)
-                .anglers(anglers)
-                .presentations(presentations)
-                .follows(follows)
-                .bites(bites)
-                .conditions(conditions)
-                .build();
+        return PracticeStopBuilder.builder(this).end(newEnd).build();
     }
 
     public PracticeStop withTimes(Instant newStart, Instant newEnd) {
-        return PracticeStopBuilder.builder()
-                .id(id)
-                .spotId(spotId)
-                .start(newStart)
-                .end(newEnd)
-                .anglers(anglers)
-                .presentations(presentations)
-                .follows(follows)
-                .bites(bites)
-                .conditions(conditions)
-                .build();
+        return PracticeStopBuilder.builder(this).start(newStart).end(newEnd).build();
     }
 
     public PracticeStop withFollows(int newFollows) {
-        return PracticeStopBuilder.builder()
-                .id(id)
-                .spotId(spotId)
-                .start(start)
-                .end(end)
-                .anglers(anglers)
-                .presentations(presentations)
-                .follows(newFollows)
-                .bites(bites)
-                .conditions(conditions)
-                .build();
+        return PracticeStopBuilder.builder(this).follows(newFollows).build();
     }
 
     public PracticeStop withPresentations(List<PresentationTime> newPresentations) {
-        return PracticeStopBuilder.builder()
-                .id(id)
-                .spotId(spotId)
-                .start(start)
-                .end(end)
-                .anglers(anglers)
-                .presentations(newPresentations)
-                .follows(follows)
-                .bites(bites)
-                .conditions(conditions)
-                .build();
+        return PracticeStopBuilder.builder(this).presentations(newPresentations).build();
     }
 
     public PracticeStop withBites(List<Bite> newBites) {
-        return PracticeStopBuilder.builder()
-                .id(id)
-                .spotId(spotId)
-                .start(start)
-                .end(end)
-                .anglers(anglers)
-                .presentations(presentations)
-                .follows(follows)
-                .bites(newBites)
-                .conditions(conditions)
-                .build();
+        return PracticeStopBuilder.builder(this).bites(newBites).build();
     }
 
     public PracticeStop withConditions(Conditions newConditions) {
-        return PracticeStopBuilder.builder()
-                .id(id)
-                .spotId(spotId)
-                .start(start)
-                .end(end)
-                .anglers(anglers)
-                .presentations(presentations)
-                .follows(follows)
-                .bites(bites)
-                .conditions(newConditions)
-                .build();
+        return PracticeStopBuilder.builder(this).conditions(newConditions).build();
     }
 
     /** The presentation of a bite: the one noted, or the stop's only one; null when it cannot be told. */

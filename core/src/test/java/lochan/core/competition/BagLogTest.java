@@ -57,13 +57,10 @@ class BagLogTest {
                 .alive(true)
                 .tag("Blue")
                 .build();
-        Entry.Catch again = EntryCatchBuilder.builder()
+        Entry.Catch again = EntryCatchBuilder.builder(blue)
                 .id("c")
                 .at(at("06-05T07:10"))
-                .species(Species.LARGEMOUTH)
                 .grams(950.0)
-                .alive(true)
-                .tag("Blue")
                 .build();
 
         assertThat(BagLog.replay(TWO_FISH, List.of(blue, again)).bag(1).fish())

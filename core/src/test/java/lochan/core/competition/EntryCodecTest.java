@@ -53,59 +53,15 @@ class EntryCodecTest {
             new Entry.Fishing("f", AT, "s", "p"));
 
     /** What is written, held by name. */
-    private record Held(Map<String, Object> values) implements EntryFields.Source, EntryFields.Sink {
+    private record Held(Map<String, Object> values) implements EntryFields.ByType {
 
-        private <T> T get(String name, Class<T> type) {
+        @Override
+        public <T> T get(String name, Class<T> type) {
             return type.cast(values.get(name));
         }
 
         @Override
-        public String text(String name) {
-            return get(name, String.class);
-        }
-
-        @Override
-        public Double number(String name) {
-            return get(name, Double.class);
-        }
-
-        @Override
-        public Integer whole(String name) {
-            return get(name, Integer.class);
-        }
-
-        @Override
-        public Boolean truth(String name) {
-            return get(name, Boolean.class);
-        }
-
-        @Override
-        public Instant time(String name) {
-            return get(name, Instant.class);
-        }
-
-        @Override
-        public void put(String name, String value) {
-            values.put(name, value);
-        }
-
-        @Override
-        public void put(String name, Double value) {
-            values.put(name, value);
-        }
-
-        @Override
-        public void put(String name, Integer value) {
-            values.put(name, value);
-        }
-
-        @Override
-        public void put(String name, Boolean value) {
-            values.put(name, value);
-        }
-
-        @Override
-        public void put(String name, Instant value) {
+        public <T> void set(String name, Class<T> type, T value) {
             values.put(name, value);
         }
     }

@@ -6,6 +6,7 @@ import java.util.Set;
 import lochan.core.Violation;
 import lochan.core.competition.Entry;
 import lochan.core.competition.EntryCatchBuilder;
+import lochan.core.competition.EntryCodec;
 import lochan.core.competition.EntryOfficialBuilder;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
@@ -18,8 +19,6 @@ import lochan.offline.form.Form;
 public final class FormEntry {
 
     private static final int LONGEST_CODE = 64;
-    private static final int LONGEST_TAG = 40;
-    private static final int LONGEST_ENTERED = 80;
 
     private final Form form;
     private final Event event;
@@ -98,8 +97,8 @@ public final class FormEntry {
         Double grams = form.quantity("weight", QuantityText::grams);
         Double mm = form.quantity("length", QuantityText::mm);
         String typed = typed();
-        if ((typed != null && typed.length() > LONGEST_ENTERED)
-                || form.value("tag").length() > LONGEST_TAG) {
+        if ((typed != null && typed.length() > EntryCodec.LONGEST_ENTERED)
+                || form.value("tag").length() > EntryCodec.LONGEST_TAG) {
             form.error("weight", "That is too long: type a weight as 3-4.");
         }
         return EntryCatchBuilder.builder()

@@ -2,7 +2,6 @@ package lochan.web.competition;
 
 import static lochan.web.db.Tables.COMPETITION_ENTRY;
 
-import java.time.Instant;
 import java.util.Locale;
 import java.util.Map;
 import lochan.core.competition.EntryFields;
@@ -10,7 +9,7 @@ import lochan.web.db.tables.records.CompetitionEntryRecord;
 import org.jooq.Field;
 
 /** An entry's fields in its row: the column of a field is called as the field is, but for those that share one or refer to a code. */
-record EntryRow(CompetitionEntryRecord row) implements EntryFields.Source, EntryFields.Sink {
+record EntryRow(CompetitionEntryRecord row) implements EntryFields.ByType {
 
     private static final Map<String, Field<?>> COLUMNS = Map.of(
             "id",
@@ -43,61 +42,13 @@ record EntryRow(CompetitionEntryRecord row) implements EntryFields.Source, Entry
         return (Field<T>) column;
     }
 
-    private <T> T get(String name, Class<T> type) {
+    @Override
+    public <T> T get(String name, Class<T> type) {
         return row.get(column(name, type));
     }
 
-    private <T> void set(String name, Class<T> type, T value) {
+    @Override
+    public <T> void set(String name, Class<T> type, T value) {
         row.set(column(name, type), value);
-    }
-
-    @Override
-    public String text(String name) {
-        return get(name, String.class);
-    }
-
-    @Override
-    public Double number(String name) {
-        return get(name, Double.class);
-    }
-
-    @Override
-    public Integer whole(String name) {
-        return get(name, Integer.class);
-    }
-
-    @Override
-    public Boolean truth(String name) {
-        return get(name, Boolean.class);
-    }
-
-    @Override
-    public Instant time(String name) {
-        return get(name, Instant.class);
-    }
-
-    @Override
-    public void put(String name, String value) {
-        set(name, String.class, value);
-    }
-
-    @Override
-    public void put(String name, Double value) {
-        set(name, Double.class, value);
-    }
-
-    @Override
-    public void put(String name, Integer value) {
-        set(name, Integer.class, value);
-    }
-
-    @Override
-    public void put(String name, Boolean value) {
-        set(name, Boolean.class, value);
-    }
-
-    @Override
-    public void put(String name, Instant value) {
-        set(name, Instant.class, value);
     }
 }

@@ -119,12 +119,15 @@ public class Projections {
 
     private Stream<FinishedDay> finished(EventKey key) {
         EventData event = book.event(key);
-        return event.rules().format() == Format.LIMIT_LENGTH
-                ? Stream.empty()
-                : IntStream.rangeClosed(1, event.days().size())
-                        .filter(day -> clock.instant().isAfter(event.day(day).checkIn()))
-                        .boxed()
-                        .flatMap(day -> finished(key, event, day));
+        if (event.rules().format() == Format.LIMIT_LENGTH
+                || event.competition().stream().noneMatch(Entry.Official.class::isInstance)) {
+            return Stream.empty();
+        }
+        BagLog log = BagLog.replay(event.event(), event.competition());
+        return IntStream.rangeClosed(1, event.days().size())
+                .filter(day -> clock.instant().isAfter(event.day(day).checkIn()))
+                .boxed()
+                .flatMap(day -> finished(key, event, day, log));
     }
 
     /** Whether a day of the event has ended: only then is the rest of it worth reading. */
@@ -133,9 +136,9 @@ public class Projections {
         return event.days().stream().anyMatch(day -> clock.instant().isAfter(day.checkIn()));
     }
 
-    private Stream<FinishedDay> finished(EventKey key, EventData event, int day) {
+    private Stream<FinishedDay> finished(EventKey key, EventData event, int day, BagLog log) {
         List<PlanStop> stops = event.planOf(day);
-        Double weighed = weighed(event, day);
+        Double weighed = weighed(log, day);
         return stops.isEmpty() || weighed == null
                 ? Stream.empty()
                 : Stream.of(known.get(
@@ -159,9 +162,8 @@ public class Projections {
     }
 
     /** What the weigh-in of a day said; null: nothing that a plan can be held against. */
-    private static Double weighed(EventData event, int day) {
-        Entry.Official official =
-                BagLog.replay(event.event(), event.competition()).bag(day).official();
+    private static Double weighed(BagLog log, int day) {
+        Entry.Official official = log.bag(day).official();
         return official == null || official.grams() == null || !(official.grams() > 0) ? null : official.grams();
     }
 }

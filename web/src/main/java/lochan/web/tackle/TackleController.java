@@ -175,36 +175,11 @@ class TackleController {
             @RequestParam boolean inBoat) {
         if (kind == TackleKind.ROD) {
             Rod r = tackles.rod(angler.accountId(), code);
-            tackles.put(
-                    angler.accountId(),
-                    RodBuilder.builder()
-                            .id(r.id())
-                            .name(r.name())
-                            .lengthM(r.lengthM())
-                            .power(r.power())
-                            .action(r.action())
-                            .turnM(r.turnM())
-                            .line(r.line())
-                            .leader(r.leader())
-                            .inBoat(inBoat)
-                            .entered(r.entered())
-                            .build());
+            tackles.put(angler.accountId(), RodBuilder.builder(r).inBoat(inBoat).build());
         } else {
             BoxItem i = tackles.item(angler.accountId(), code);
             tackles.put(
-                    angler.accountId(),
-                    BoxItemBuilder.builder()
-                            .id(i.id())
-                            .kind(i.kind())
-                            .name(i.name())
-                            .lureId(i.lureId())
-                            .grams(i.grams())
-                            .colour(i.colour())
-                            .line(i.line())
-                            .count(i.count())
-                            .inBoat(inBoat)
-                            .entered(i.entered())
-                            .build());
+                    angler.accountId(), BoxItemBuilder.builder(i).inBoat(inBoat).build());
         }
         return "redirect:/tackle#" + kind.code() + "-" + code;
     }

@@ -23,7 +23,6 @@ final class DemoDay {
     private static final double TYPED_WRONG = 0.05;
     private static final double LOGGED_TWICE = 0.03;
     private static final double DIES = 0.03;
-    private static final double OUNCE = 28.349523125;
     /** What the scale of the weigh-in and the angler's differ by. */
     private static final double SCALES_SD = 0.008;
 
@@ -93,7 +92,7 @@ final class DemoDay {
             double inches = DemoWorld.quarterInches(bitten);
             add(caught(bitten, stop, null, Math.min(inches * 25.4, least - 6.35), inches + " in"));
         } else if (world.chance() < TYPED_WRONG) {
-            Entry.Catch wrong = weighed(bitten, stop, bitten.grams() + 16 * OUNCE);
+            Entry.Catch wrong = weighed(bitten, stop, bitten.grams() + 16 * DemoWorld.OUNCE);
             add(wrong);
             add(new Entry.Correct(
                     id(),

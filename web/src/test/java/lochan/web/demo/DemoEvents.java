@@ -7,7 +7,6 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -38,10 +37,8 @@ import lochan.eventformat.EventFileWriter;
  */
 public final class DemoEvents {
 
-    private static final ZoneId ZONE = ZoneId.of("America/Boise");
-
     static Instant at(String local) {
-        return LocalDateTime.parse(local).atZone(ZONE).toInstant();
+        return LocalDateTime.parse(local).atZone(DemoWorld.ZONE).toInstant();
     }
 
     public static EventData twoArmsOpen() {
@@ -55,7 +52,7 @@ public final class DemoEvents {
                 new SpeciesRule(Species.SPOTTED, 304.8, null, Map.of("minLengthMm", "12")));
         Event event = new Event(
                 "Two Arms Open, Velmarrow Reservoir",
-                ZONE,
+                DemoWorld.ZONE,
                 1,
                 List.of(day("2027-06-01"), day("2027-06-02"), day("2027-06-03"), day("2027-06-04")),
                 List.of(

@@ -3,7 +3,6 @@ package lochan.web.demo;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -127,7 +126,7 @@ final class DemoNotes {
 
     private static Instant local(String time) {
         return java.time.LocalDateTime.parse("2027-06-" + time)
-                .atZone(ZoneId.of("America/Boise"))
+                .atZone(DemoWorld.ZONE)
                 .toInstant();
     }
 
@@ -275,9 +274,7 @@ final class DemoNotes {
                 round(p.lon() + eastM / Position.metresPerDegreeEast(p.lat())));
         return WaypointBuilder.builder()
                 .id(id)
-                .at(java.time.LocalDateTime.parse(time)
-                        .atZone(ZoneId.of("America/Boise"))
-                        .toInstant())
+                .at(java.time.LocalDateTime.parse(time).atZone(DemoWorld.ZONE).toInstant())
                 .position(at)
                 .spotId(on)
                 .fishDepthM(fish == null ? null : fishFeet * FOOT)

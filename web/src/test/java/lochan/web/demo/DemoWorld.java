@@ -37,7 +37,7 @@ final class DemoWorld {
 
     static final ZoneId ZONE = ZoneId.of("America/Boise");
     static final Position LAUNCH = new Position(42.6120, -116.9030);
-    private static final double OUNCE = 28.349523125;
+    static final double OUNCE = 28.349523125;
     private static final long SEED = 20270618;
     private static final double SUNRISE_HOUR = 5.1;
     /** By what the rates below differ less, and are what they are on a normal, hard water. */
