@@ -147,6 +147,7 @@ class BoatWalkTest extends Walk {
         page.context().setOffline(true);
         logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
         logFish(mate, "2-1", "Cull White (1 lb 12 oz). Put White on the new fish.");
+        assertThat(mate.locator("[data-unsent]")).isHidden();
         page.context().setOffline(false);
         assertThat(page.locator("[data-clashes]"))
                 .containsText("this device said “Cull White (1 lb 12 oz). Put White on the new fish.”");
