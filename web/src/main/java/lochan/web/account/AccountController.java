@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import lochan.web.shared.Views;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -71,20 +72,21 @@ class AccountController {
         return "redirect:/events";
     }
 
+    record SetupView(Form form, boolean asksCode) {}
+
     private String setupPage(Form form, Model model) {
-        model.addAttribute("form", form);
-        model.addAttribute("asksCode", access.setupCode() != null);
-        return "account/setup";
+        return Views.show("account/setup", model, new SetupView(form, access.setupCode() != null));
     }
 
     private static boolean same(String a, String b) {
         return MessageDigest.isEqual(a.getBytes(StandardCharsets.UTF_8), b.getBytes(StandardCharsets.UTF_8));
     }
 
+    record JoinView(Form form) {}
+
     @GetMapping("/join")
     String join(Model model) {
-        model.addAttribute("form", new Form(Units.USUAL));
-        return "account/join";
+        return Views.show("account/join", model, new JoinView(new Form(Units.USUAL)));
     }
 
     @PostMapping("/join")
@@ -112,8 +114,7 @@ class AccountController {
                         "This code is not valid: it was used, has expired, or is mistyped. Ask for another one.");
             }
         }
-        model.addAttribute("form", form);
-        return "account/join";
+        return Views.show("account/join", model, new JoinView(form));
     }
 
     /** Adds what is wrong with the name and the password of a new account. */
@@ -166,10 +167,10 @@ class AccountController {
                 + " and try again.";
     }
 
+    record SignInView(Form form, boolean demo) {}
+
     private String signInPage(Form form, Model model) {
-        model.addAttribute("form", form);
-        model.addAttribute("demo", access.demo());
-        return "account/sign-in";
+        return Views.show("account/sign-in", model, new SignInView(form, access.demo()));
     }
 
     @PostMapping("/sign-in/demo")

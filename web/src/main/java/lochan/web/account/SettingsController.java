@@ -10,6 +10,7 @@ import lochan.core.Coded;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.web.shared.NotThereException;
+import lochan.web.shared.Views;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -50,7 +51,7 @@ class SettingsController {
      * @param names       of all accounts, for the administrator; empty for others
      * @param invitations how many codes are still to be used
      */
-    record SettingsView(Units units, boolean own, int devices, List<String> names, int invitations) {}
+    record SettingsView(Form form, boolean own, int devices, List<String> names, int invitations) {}
 
     @GetMapping("/settings")
     String settings(@AuthenticationPrincipal Angler angler, Model model) {
@@ -59,18 +60,13 @@ class SettingsController {
 
     private String page(Angler angler, Form form, Model model) {
         boolean administrator = accounts.isAdministrator(angler.accountId());
-        model.addAttribute(
-                "view",
-                new SettingsView(
-                        accounts.units(angler.accountId()),
-                        isOwn(angler),
-                        sessions.count(angler),
-                        administrator
-                                ? accounts.all().stream().map(Angler::name).toList()
-                                : List.of(),
-                        administrator ? accounts.invitations(angler.accountId()).size() : 0));
-        model.addAttribute("form", form);
-        return "account/settings";
+        SettingsView view = new SettingsView(
+                form,
+                isOwn(angler),
+                sessions.count(angler),
+                administrator ? accounts.all().stream().map(Angler::name).toList() : List.of(),
+                administrator ? accounts.invitations(angler.accountId()).size() : 0);
+        return Views.show("account/settings", model, view);
     }
 
     private boolean isOwn(Angler angler) {

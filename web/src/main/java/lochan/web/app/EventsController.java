@@ -24,6 +24,7 @@ import lochan.web.eventbook.Events;
 import lochan.web.shared.Codes;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Downloads;
+import lochan.web.shared.Views;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -79,10 +80,13 @@ class EventsController {
 
     @GetMapping("/events")
     String list(@AuthenticationPrincipal Angler angler, Model model) {
-        return page(angler, List.of(), model);
+        return page(angler, List.of(), null, model);
     }
 
-    private String page(Angler angler, List<Problem> problems, Model model) {
+    /** @param problems what is wrong with the file fileName, which was not imported */
+    record EventsView(List<Row> events, List<Problem> problems, String fileName) {}
+
+    private String page(Angler angler, List<Problem> problems, String fileName, Model model) {
         long account = angler.accountId();
         Map<Long, Integer> spots = counts.spots(account);
         Map<Long, Integer> stops = counts.stops(account);
@@ -95,9 +99,7 @@ class EventsController {
                         bites.getOrDefault(h.key().eventId(), 0)))
                 .sorted(Comparator.comparing(Row::over).thenComparing(r -> Math.abs(r.daysToGo())))
                 .toList();
-        model.addAttribute("events", rows);
-        model.addAttribute("problems", problems);
-        return "app/events";
+        return Views.show("app/events", model, new EventsView(rows, problems, fileName));
     }
 
     private Row row(Events.Head event, int spots, int stops, int bites) {
@@ -150,8 +152,7 @@ class EventsController {
             return "redirect:/events/" + key.eventId() + "/rules";
         } catch (EventFileException e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("fileName", file.getOriginalFilename());
-            return page(angler, e.problems(), model);
+            return page(angler, e.problems(), file.getOriginalFilename(), model);
         }
     }
 

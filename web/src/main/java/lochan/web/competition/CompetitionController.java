@@ -3,13 +3,12 @@ package lochan.web.competition;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
-import lochan.core.competition.Entry;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.lures.deck.GearCheck;
+import lochan.core.model.rate.Cell;
 import lochan.core.plan.PlanStop;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.BagView;
@@ -21,6 +20,7 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.gear.Decks;
 import lochan.web.gear.FishWords;
 import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -64,50 +64,60 @@ class CompetitionController {
 
     private String page(EventKey key, Integer day, Form form, Model model) {
         EventData event = events.event(key);
-        model.addAttribute("data", event);
-        model.addAttribute("form", form);
         Instant now = log.now();
-        List<Entry> entries = log.shown(event.competition());
-        int today = event.event().dayOf(now);
-        int shown = day == null ? today : Math.clamp(day, 1, event.days().size());
-        CompetitionDay hours = event.day(shown);
+        int shown = day == null ? today(event) : Math.clamp(day, 1, event.days().size());
         Units units = accounts.units(key.accountId());
-        Instant leave = advise(key, event, shown, null, units, model)
-                .map(MoveAdviceView.View::leaveAt)
-                .orElse(null);
-        model.addAttribute(
-                "page",
-                BagView.of(event.event(), BoatLog.names(event), entries, new BagView.Moment(shown, now, leave), units));
-        model.addAttribute("boatLog", boatLog.json(event, units));
-        model.addAttribute("hazards", now.isBefore(hours.checkIn()) ? Hazards.of(event, shown, now, units) : List.of());
-        if (now.isBefore(hours.start())) {
-            List<PlanStop> plan = event.planOf(shown);
-            model.addAttribute(
-                    "gear",
-                    plan.isEmpty()
-                            ? List.of()
-                            : decks.check(key, event, plan).stream()
-                                    .map(GearCheck::words)
-                                    .toList());
-        }
-        return "competition/competition";
+        AdviceView advice = advice(key, event, shown, null, units);
+        Instant leave = advice.nextHour() == null ? null : advice.nextHour().leaveAt();
+        BagView.Moment moment = new BagView.Moment(shown, now, leave);
+        BagView bag = BagView.of(event.event(), BoatLog.names(event), log.shown(event.competition()), moment, units);
+        CompetitionDay hours = event.day(shown);
+        CompetitionView view = new CompetitionView(
+                event,
+                form,
+                bag,
+                boatLog.json(event, units),
+                now.isBefore(hours.checkIn()) ? Hazards.of(event, shown, now, units) : List.of(),
+                now.isBefore(hours.start()) ? gear(key, event, shown) : null);
+        return Views.show("competition/competition", model, view, advice);
     }
 
-    /** What the page shows of stay or go. */
-    private Optional<MoveAdviceView.View> advise(
-            EventKey key, EventData event, int day, Position position, Units units, Model model) {
-        List<Entry> entries = log.shown(event.competition());
+    /** What is wrong with the gear for the day's plan. */
+    private List<String> gear(EventKey key, EventData event, int day) {
+        List<PlanStop> plan = event.planOf(day);
+        return plan.isEmpty()
+                ? List.of()
+                : decks.check(key, event, plan).stream().map(GearCheck::words).toList();
+    }
+
+    /**
+     * What the page shows of stay or go.
+     *
+     * @param due      known fish to come back to; null once the day is over
+     * @param rest     the rest of the day; null where there is no advice
+     * @param nextHour null where there is no advice
+     * @param fishing  what is fished now; null where there is no advice
+     */
+    record AdviceView(
+            EventData data,
+            List<FishWords.Due> due,
+            RestOfDay.View rest,
+            MoveAdviceView.View nextHour,
+            Cell fishing,
+            String freshCode) {}
+
+    private AdviceView advice(EventKey key, EventData event, int day, Position position, Units units) {
         Instant now = log.now();
-        Optional<MoveAdviceView.View> said = nextHour.at(key, event, day, entries, now, position, units);
+        MoveAdviceView.View said = nextHour.at(key, event, day, log.shown(event.competition()), now, position, units)
+                .orElse(null);
         CompetitionDay hours = event.day(day);
-        model.addAttribute(
-                "due", now.isBefore(hours.checkIn()) ? FishWords.due(event, now, hours.checkIn(), units) : null);
-        model.addAttribute(
-                "rest", said.map(s -> restOfDay.said(key, event, day, units)).orElse(null));
-        said.ifPresent(s -> model.addAttribute("nextHour", s));
-        model.addAttribute("freshCode", UUID.randomUUID().toString());
-        model.addAttribute("fishing", said.map(MoveAdviceView.View::cell).orElse(null));
-        return said;
+        return new AdviceView(
+                event,
+                now.isBefore(hours.checkIn()) ? FishWords.due(event, now, hours.checkIn(), units) : null,
+                said == null ? null : restOfDay.said(key, event, day, units),
+                said,
+                said == null ? null : said.cell(),
+                UUID.randomUUID().toString());
     }
 
     /** The advice alone, as the page asks for it after each entry. */
@@ -118,9 +128,8 @@ class CompetitionController {
             @RequestParam(required = false) Double lon,
             Model model) {
         EventData event = events.event(key);
-        model.addAttribute("data", event);
-        advise(key, event, today(event), position(lat, lon), accounts.units(key.accountId()), model);
-        return "competition/advice :: advice";
+        AdviceView view = advice(key, event, today(event), position(lat, lon), accounts.units(key.accountId()));
+        return Views.show("competition/advice :: advice", model, view);
     }
 
     private int today(EventData event) {

@@ -30,6 +30,7 @@ import lochan.web.modelling.PatternWords;
 import lochan.web.modelling.PlanWords;
 import lochan.web.plan.Projections;
 import lochan.web.shared.Dates;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -78,22 +79,22 @@ class WeighInController {
                 new BagView.Moment(shown, log.now(), null),
                 units);
         boolean over = !log.now().isBefore(event.day(shown).checkIn());
-        model.addAttribute("data", event);
-        model.addAttribute("page", view);
-        model.addAttribute("day", shown);
-        model.addAttribute("over", over);
-        model.addAttribute("byLength", event.rules().format() == Format.LIMIT_LENGTH);
-        model.addAttribute("carried", over ? carried(event) : List.of());
+        WeighInViewBuilder page = WeighInViewBuilder.builder().data(event);
+        page.page(view);
+        page.day(shown);
+        page.over(over);
+        page.byLength(event.rules().format() == Format.LIMIT_LENGTH);
+        page.carried(over ? carried(event) : List.of());
         if (over && event.rules().format() != Format.LIMIT_LENGTH) {
             BackgroundComputation.State<DayReviews.Result> state =
                     reviews.of(key, event, shown).orElse(null);
-            model.addAttribute("job", state);
+            page.job(state);
             if (state != null && state.result() != null) {
-                found(state.result(), event, shown, units, model);
+                found(state.result(), event, shown, units, page);
             }
-            model.addAttribute("scales", scales(key, event, shown, units));
+            page.scales(scales(key, event, shown, units));
         }
-        return "competition/review";
+        return Views.show("competition/review", model, page.build());
     }
 
     /** What this event's practice and competition say to later ones, in words. */
@@ -111,38 +112,32 @@ class WeighInController {
                 .toList();
     }
 
-    private static void found(DayReviews.Result found, EventData event, int day, Units units, Model model) {
+    private static void found(DayReviews.Result found, EventData event, int day, Units units, WeighInViewBuilder page) {
         ZoneId zone = event.timeZone();
         DayReview review = found.review();
-        model.addAttribute("planned", review != null);
+        page.planned(review != null);
         if (review != null) {
-            model.addAttribute("drawing", ReviewDrawing.of(review, event.day(day), zone, units));
-            model.addAttribute("said", review.projection() == null ? null : said(review.projection(), units));
-            model.addAttribute(
-                    "stops",
-                    review.stops().stream().map(s -> stop(s, event, zone)).toList());
-            model.addAttribute("elsewhere", review.elsewhere());
-            model.addAttribute(
-                    "triggers",
-                    review.triggers().stream()
-                            .map(t -> trigger(t, event, units))
-                            .toList());
+            page.drawing(ReviewDrawing.of(review, event.day(day), zone, units));
+            page.said(review.projection() == null ? null : said(review.projection(), units));
+            page.stops(review.stops().stream().map(s -> stop(s, event, zone)).toList());
+            page.elsewhere(review.elsewhere());
+            page.triggers(review.triggers().stream()
+                    .map(t -> trigger(t, event, units))
+                    .toList());
         }
         List<Projections.ScoredDay> scores = found.scores();
-        model.addAttribute("scores", scores.stream().map(s -> score(s, units)).toList());
-        model.addAttribute("dots", ReviewDrawing.dots(scores));
+        page.scores(scores.stream().map(s -> score(s, units)).toList());
+        page.dots(ReviewDrawing.dots(scores));
         if (!scores.isEmpty()) {
             long held = scores.stream().filter(s -> s.projection().held()).count();
             double gain = scores.stream()
                     .mapToDouble(s -> s.projection().logGain())
                     .average()
                     .orElse(0);
-            model.addAttribute(
-                    "scoreWords",
-                    held + " of " + scores.size() + (scores.size() == 1 ? " day" : " days")
-                            + " fell in the likely range; four of five should. Log score "
-                            + String.format(Locale.ROOT, "%+.2f", gain) + "; above 0 is better than a guess."
-                            + (scores.size() < 5 ? " That is few days." : ""));
+            page.scoreWords(held + " of " + scores.size() + (scores.size() == 1 ? " day" : " days")
+                    + " fell in the likely range; four of five should. Log score "
+                    + String.format(Locale.ROOT, "%+.2f", gain) + "; above 0 is better than a guess."
+                    + (scores.size() < 5 ? " That is few days." : ""));
         }
     }
 

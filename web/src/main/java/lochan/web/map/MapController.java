@@ -38,6 +38,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
 import lochan.web.spot.Spots;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -75,26 +76,24 @@ class MapController {
     String water(EventKey key, @RequestParam Map<String, String> fields, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
-        model.addAttribute("data", event);
-        model.addAttribute("kinds", Candidate.Kind.values());
-        model.addAttribute("form", new Form(units));
+        MapViewBuilder page = MapViewBuilder.builder().data(event);
+        page.kinds(Candidate.Kind.values());
+        page.form(new Form(units));
         if (event.lake() != null) {
             Form form = new Form(fields, units);
-            model.addAttribute("form", form);
+            page.form(form);
             List<String> broken = new ArrayList<>();
-            model.addAttribute("map", drawn(key, event, units, broken));
+            page.map(drawn(key, event, units, broken));
             part("What the depths show", broken, () -> lakes.survey(key).ifPresent(g -> {
-                model.addAttribute("deepest", units.typedDepth((double) g.deepest()));
-                model.addAttribute(
-                        "deepestWhole", Math.ceil(g.deepest() / units.depth().metres()));
-                model.addAttribute(
-                        "suggestions", Suggestion.of(wanted(key, form), event, g, units, LakeMap.frame(event.lake())));
+                page.deepest(units.typedDepth((double) g.deepest()));
+                page.deepestWhole(Math.ceil(g.deepest() / units.depth().metres()));
+                page.suggestions(Suggestion.of(wanted(key, form), event, g, units, LakeMap.frame(event.lake())));
             }));
-            model.addAttribute("broken", broken);
+            page.broken(broken);
         } else if (lakes.isLakeBroken(key)) {
-            model.addAttribute("broken", List.of("The lake that is stored cannot be read: import its outline again."));
+            page.broken(List.of("The lake that is stored cannot be read: import its outline again."));
         }
-        return "map/map";
+        return Views.show("map/map", model, page.build());
     }
 
     /** The map; without depths where these cannot be drawn. */

@@ -16,6 +16,7 @@ import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.PatternWords;
 import lochan.web.modelling.PlanWords;
 import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -58,21 +59,33 @@ class BackupController {
         Plan kept = PlanPage.kept(stored.plan(), event);
         boolean empty = kept.stops().isEmpty() || !PlanValuation.values(event);
         BackgroundComputation.State<Backups.Ladder> state = empty ? null : backups.of(key, plan, event, kept);
-        model.addAttribute("shown", stored);
-        model.addAttribute("empty", empty);
-        model.addAttribute("job", state);
-        if (state != null && state.result() != null) {
-            Units units = accounts.units(key.accountId());
-            Calibration calibration = projections.calibration(key.accountId());
-            List<Backups.Backup> found = state.result().backups();
-            model.addAttribute("mainPattern", PatternWords.of(state.result().main(), event));
-            model.addAttribute(
-                    "rungs",
-                    IntStream.range(0, found.size())
-                            .mapToObj(i -> rung(i, found.get(i), event, units, calibration))
-                            .toList());
-        }
-        return "plan/backups";
+        Backups.Ladder ladder = state == null ? null : state.result();
+        BackupsView view = new BackupsView(
+                stored,
+                empty,
+                state,
+                ladder == null ? null : PatternWords.of(ladder.main(), event),
+                ladder == null ? null : rungs(ladder.backups(), event, key.accountId()));
+        return Views.show("plan/backups", model, view);
+    }
+
+    /**
+     * @param job         null for a plan without backups
+     * @param mainPattern null until it is computed, like the rungs
+     */
+    record BackupsView(
+            StoredPlan shown,
+            boolean empty,
+            BackgroundComputation.State<Backups.Ladder> job,
+            String mainPattern,
+            List<Rung> rungs) {}
+
+    private List<Rung> rungs(List<Backups.Backup> found, EventData event, long accountId) {
+        Units units = accounts.units(accountId);
+        Calibration calibration = projections.calibration(accountId);
+        return IntStream.range(0, found.size())
+                .mapToObj(i -> rung(i, found.get(i), event, units, calibration))
+                .toList();
     }
 
     static Rung rung(int index, Backups.Backup b, EventData event, Units units, Calibration calibration) {

@@ -39,6 +39,7 @@ import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.PatternWords;
 import lochan.web.modelling.PlanWords;
 import lochan.web.shared.Dates;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -96,40 +97,36 @@ public class PlanPage {
         Units units = accounts.units(key.accountId());
         List<StoredPlan> stored = plans.stored(key);
         StoredPlan shown = plan != null ? plans.stored(key, plan) : stored.isEmpty() ? null : stored.getFirst();
-        model.addAttribute("data", event);
-        model.addAttribute("plans", stored);
-        model.addAttribute("shown", shown);
+        PlanViewBuilder page = PlanViewBuilder.builder().data(event);
+        page.plans(stored);
+        page.shown(shown);
         Map<String, String> strategies = new LinkedHashMap<>();
         strategies(event).forEach(s -> strategies.put(s.code(), PlanWords.strategy(s)));
-        model.addAttribute("strategies", strategies);
-        model.addAttribute("valued", PlanValuation.values(event));
-        model.addAttribute("manyDays", event.days().size() > 1);
+        page.strategies(strategies);
+        page.valued(PlanValuation.values(event));
+        page.manyDays(event.days().size() > 1);
         if (shown != null) {
             Plan kept = kept(shown.plan(), event);
-            model.addAttribute(
-                    "gear",
-                    decks.check(key, event, kept.stops()).stream()
-                            .map(GearCheck::words)
-                            .toList());
-            visits(key, event, kept, units, model);
+            page.gear(decks.check(key, event, kept.stops()).stream()
+                    .map(GearCheck::words)
+                    .toList());
+            visits(key, event, kept, units, page);
             Form form = typed == null ? new Form(units) : typed;
             Calibration calibration = projections.calibration(key.accountId());
-            model.addAttribute("form", form);
-            model.addAttribute("stops", rows(kept, event, form));
+            page.form(form);
+            page.stops(rows(kept, event, form));
             List<Violation> violations = PlanCheck.check(event, kept);
             violations.forEach(v -> form.error(v.field(), v.message()));
             if (violations.isEmpty()) {
-                day(key, event, shown, kept, units, model);
+                day(key, event, shown, kept, units, page);
                 if (!kept.stops().isEmpty() && PlanValuation.values(event)) {
-                    PlanValue value = value(key, event, shown, kept, calibration, units, model);
-                    model.addAttribute(
-                            "supposed",
-                            Supposition.of(key, event, kept, value, calibration, computation, supposed, units));
+                    PlanValue value = value(key, event, shown, kept, calibration, units, page);
+                    page.supposed(Supposition.of(key, event, kept, value, calibration, computation, supposed, units));
                 }
             }
-            searched(key, event, shown, kept, calibration.factor(), units, model);
+            searched(key, event, shown, kept, calibration.factor(), units, page);
         }
-        return "plan/plan";
+        return Views.show("plan/plan", model, page.build());
     }
 
     /**
@@ -140,29 +137,27 @@ public class PlanPage {
     record KnownFishLine(String place, String fish, String window, String visited, String due) {}
 
     /** Known fish, and when the plan comes to them. */
-    private void visits(EventKey key, EventData event, Plan plan, Units units, Model model) {
+    private void visits(EventKey key, EventData event, Plan plan, Units units, PlanViewBuilder page) {
         if (event.notebook().fishThere().isEmpty()) {
             return;
         }
         ZoneId zone = event.timeZone();
         FishVisits visits = FishVisits.of(computation.model(key, event, plan.day()));
         Instant now = clock.instant();
-        model.addAttribute(
-                "known",
-                event.notebook().fishThere().stream()
-                        .map(f -> {
-                            Instant visit = visits.firstVisit(f, plan.stops());
-                            return new KnownFishLine(
-                                    FishWords.place(f, event),
-                                    "about " + units.weight(f.guessGrams()) + ", " + FishWords.chance(f),
-                                    FishWords.window(f, units),
-                                    visit == null ? null : "visited at " + Dates.clock(visit, zone),
-                                    f.nextVisit() == null
-                                            ? null
-                                            : (f.isDue(now) ? "due since " : "come back ")
-                                                    + Dates.dayAndClock(f.nextVisit(), zone));
-                        })
-                        .toList());
+        page.known(event.notebook().fishThere().stream()
+                .map(f -> {
+                    Instant visit = visits.firstVisit(f, plan.stops());
+                    return new KnownFishLine(
+                            FishWords.place(f, event),
+                            "about " + units.weight(f.guessGrams()) + ", " + FishWords.chance(f),
+                            FishWords.window(f, units),
+                            visit == null ? null : "visited at " + Dates.clock(visit, zone),
+                            f.nextVisit() == null
+                                    ? null
+                                    : (f.isDue(now) ? "due since " : "come back ")
+                                            + Dates.dayAndClock(f.nextVisit(), zone));
+                })
+                .toList());
     }
 
     /** The plan without stops at spots that were deleted. */
@@ -220,7 +215,7 @@ public class PlanPage {
     /** A run as the page shows it. */
     record LegRow(String to, String distance, long minutes, long shortMinutes, boolean reachable) {}
 
-    private void day(EventKey key, EventData event, StoredPlan shown, Plan plan, Units units, Model model) {
+    private void day(EventKey key, EventData event, StoredPlan shown, Plan plan, Units units, PlanViewBuilder page) {
         DayRuns runs = lakes.dayRuns(event);
         List<PlanCheck.Leg> legs = computation.legs(event, plan);
         CompetitionDay day = event.day(plan.day());
@@ -233,31 +228,25 @@ public class PlanPage {
                         l.shortMinutes(),
                         l.reachable()))
                 .toList();
-        model.addAttribute("line", DayDrawing.of(event, plan, legs, units));
-        model.addAttribute("legs", rows);
-        model.addAttribute("late", late(legs, event));
-        model.addAttribute(
-                "closed",
-                PlanCheck.offLimits(event, plan).stream().map(Spot::name).toList());
-        model.addAttribute("margin", PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes());
-        model.addAttribute("hours", Dates.clock(day.start(), zone) + " to " + Dates.clock(day.checkIn(), zone));
-        model.addAttribute("dayName", Dates.day(day.date()));
+        page.line(DayDrawing.of(event, plan, legs, units));
+        page.legs(rows);
+        page.late(late(legs, event));
+        page.closed(PlanCheck.offLimits(event, plan).stream().map(Spot::name).toList());
+        page.margin(PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes());
+        page.hours(Dates.clock(day.start(), zone) + " to " + Dates.clock(day.checkIn(), zone));
+        page.dayName(Dates.day(day.date()));
         if (event.lake() != null) {
-            model.addAttribute("map", RouteMap.of(event, plan, runs, units));
+            page.map(RouteMap.of(event, plan, runs, units));
         }
         if (!plan.stops().isEmpty()) {
             PlanStop last = plan.stops().getLast();
             leaveBy(event, plan, runs)
-                    .ifPresent(t -> model.addAttribute(
-                            "leaveBy",
-                            "Leave " + PlanWords.spot(last.spotId(), event) + " for check-in by "
-                                    + Dates.clock(t, zone)));
-            model.addAttribute(
-                    "ladder",
-                    backups.state(key, shown.id(), event, plan)
-                            .map(BackgroundComputation.State::result)
-                            .map(l -> ladder(l, event))
-                            .orElse(null));
+                    .ifPresent(t -> page.leaveBy("Leave " + PlanWords.spot(last.spotId(), event) + " for check-in by "
+                            + Dates.clock(t, zone)));
+            page.ladder(backups.state(key, shown.id(), event, plan)
+                    .map(BackgroundComputation.State::result)
+                    .map(l -> ladder(l, event))
+                    .orElse(null));
         }
     }
 
@@ -306,34 +295,29 @@ public class PlanPage {
             Plan plan,
             Calibration calibration,
             Units units,
-            Model model) {
+            PlanViewBuilder page) {
         PlanValue value = computation.value(key, event, plan.day(), plan.stops(), calibration);
         ScenarioSet scenarios = computation.scenarios(key, event, plan.day());
-        model.addAttribute("value", value);
-        model.addAttribute("calibration", calibration);
+        page.value(value);
+        page.calibration(calibration);
         double raw = value.formulaGrams() / calibration.factor();
-        model.addAttribute("rawGrams", raw);
-        model.addAttribute("limitChance", PlanWords.chance(value.chanceOfLimit()));
-        model.addAttribute(
-                "targetChance", value.chanceOfTarget() == null ? null : PlanWords.chance(value.chanceOfTarget()));
-        model.addAttribute(
-                "growth", growth(value, scenarios.model().bins().getFirst().start(), event.timeZone(), units));
-        model.addAttribute("afterDayBefore", scenarios.isAfterFishing());
-        model.addAttribute(
-                "blown",
-                plan.stops().stream()
-                        .filter(s ->
-                                scenarios.model().isBlown(event.spot(s.spotId()).orElseThrow(), s.arrive(), s.leave()))
-                        .map(s -> PlanWords.spot(s.spotId(), event))
-                        .distinct()
-                        .toList());
+        page.rawGrams(raw);
+        page.limitChance(PlanWords.chance(value.chanceOfLimit()));
+        page.targetChance(value.chanceOfTarget() == null ? null : PlanWords.chance(value.chanceOfTarget()));
+        page.growth(growth(value, scenarios.model().bins().getFirst().start(), event.timeZone(), units));
+        page.afterDayBefore(scenarios.isAfterFishing());
+        page.blown(plan.stops().stream()
+                .filter(s -> scenarios.model().isBlown(event.spot(s.spotId()).orElseThrow(), s.arrive(), s.leave()))
+                .map(s -> PlanWords.spot(s.spotId(), event))
+                .distinct()
+                .toList());
         if (shown.last() != null
                 && !shown.last().before().isEmpty()
                 && shown.last().before().stream()
                         .allMatch(s -> event.spot(s.spotId()).isPresent())) {
             double before =
                     computation.grams(key, event, plan.day(), shown.last().before());
-            model.addAttribute("cost", PlanWords.difference((raw - before) * calibration.factor(), units));
+            page.cost(PlanWords.difference((raw - before) * calibration.factor(), units));
         }
         return value;
     }
@@ -385,22 +369,25 @@ public class PlanPage {
             String next) {}
 
     private void searched(
-            EventKey key, EventData event, StoredPlan shown, Plan kept, double factor, Units units, Model model) {
+            EventKey key,
+            EventData event,
+            StoredPlan shown,
+            Plan kept,
+            double factor,
+            Units units,
+            PlanViewBuilder page) {
         BackgroundComputation.State<List<PlanSearch.Result>> state =
                 search.state(key, shown.id(), event, shown.plan().day()).orElse(null);
-        model.addAttribute("search", state);
+        page.search(state);
         if (state != null && state.result() != null) {
             double now = factor * computation.grams(key, event, kept.day(), kept.stops());
             List<PlanSearch.Result> found = state.result();
-            model.addAttribute(
-                    "found",
-                    IntStream.range(0, found.size())
-                            .mapToObj(i -> row(i, found.get(i), now, event, units))
-                            .toList());
+            page.found(IntStream.range(0, found.size())
+                    .mapToObj(i -> row(i, found.get(i), now, event, units))
+                    .toList());
             List<PlanStop> locked =
                     shown.plan().stops().stream().filter(PlanStop::locked).toList();
-            model.addAttribute(
-                    "otherLocks", found.stream().anyMatch(f -> !f.locked().equals(locked)));
+            page.otherLocks(found.stream().anyMatch(f -> !f.locked().equals(locked)));
         }
     }
 

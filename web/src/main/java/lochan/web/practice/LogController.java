@@ -34,6 +34,7 @@ import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
 import lochan.web.spot.Spots;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -97,7 +98,7 @@ class LogController {
             CsvTable table = CsvTable.read(bytes);
             String token = UUID.randomUUID().toString().substring(0, CODE_LENGTH);
             sheets.put(new Sent(key, token), bytes);
-            show(key, table, guessed(table, token, accounts.units(key.accountId())), model);
+            return shown(reading(key, table, guessed(table, token, accounts.units(key.accountId()))), model);
         } catch (CsvException e) {
             model.addAttribute(
                     "trouble",
@@ -150,8 +151,7 @@ class LogController {
         if (table == null) {
             return gone(key, flash);
         }
-        show(key, table, form, model);
-        return "practice/sheet";
+        return shown(reading(key, table, form), model);
     }
 
     /** Writes what the sheet says, all of it or nothing. */
@@ -168,10 +168,11 @@ class LogController {
         if (table == null) {
             return gone(key, flash);
         }
-        LogImport.Result read = show(key, table, form, model);
+        Reading reading = reading(key, table, form);
+        LogImport.Result read = reading.result();
         if (!form.ok() || !read.problems().isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return "practice/sheet";
+            return shown(reading, model);
         }
         spots.add(key, read.newSpots());
         practice.addPresentations(key, read.newPresentations());
@@ -224,7 +225,11 @@ class LogController {
 
     record StopRow(String day, String time, String spot, String fished, String bites) {}
 
-    private LogImport.Result show(EventKey key, CsvTable table, Form form, Model model) {
+    /** A sheet as it is read with the columns and answers of a form. */
+    private record Reading(
+            EventData event, CsvTable table, Form form, Map<LogColumn, Integer> columns, LogImport.Result result) {}
+
+    private Reading reading(EventKey key, CsvTable table, Form form) {
         EventData event = events.event(key);
         Map<LogColumn, Integer> columns = columns(form, table.header().size());
         Map<String, Hooks> hooks = new LinkedHashMap<>();
@@ -234,7 +239,7 @@ class LogController {
                 hooks.put(form.value("new/" + i), told);
             }
         }
-        LogImport.Result read = LogImport.read(
+        LogImport.Result result = LogImport.read(
                 table,
                 columns,
                 event,
@@ -245,72 +250,70 @@ class LogController {
                         hooks,
                         c -> !spots.freshCode(key, c).equals(c),
                         batch(form.value("sheet"))));
-        model.addAttribute("form", form);
-        model.addAttribute("read", read);
-        model.addAttribute("rows", table.rows().size());
-        model.addAttribute(
-                "columns",
-                IntStream.range(0, table.header().size())
-                        .mapToObj(i -> new Column(
-                                i,
-                                table.header().get(i),
-                                form.value("column/" + i),
-                                table.rows().stream()
-                                        .map(r -> r.cells().get(i))
-                                        .filter(c -> !c.isEmpty())
-                                        .limit(ROWS_SHOWN)
-                                        .toList()))
-                        .toList());
-        model.addAttribute("choices", LogColumn.values());
-        model.addAttribute("hooks", Hooks.values());
-        model.addAttribute(
-                "asksOrder",
-                columns.containsKey(LogColumn.DATE)
-                        && table.rows().stream()
-                                .anyMatch(r -> CellText.isSlashed(r.cells().get(columns.get(LogColumn.DATE)))));
-        model.addAttribute("asksScale", columns.containsKey(LogColumn.SIZE) && !columns.containsKey(LogColumn.HOW));
-        model.addAttribute(
-                "problems",
-                read.problems().stream()
-                        .limit(PROBLEMS_SHOWN)
-                        .map(LogController::words)
-                        .toList());
-        model.addAttribute(
-                "remarks",
-                read.remarks().stream()
-                        .limit(PROBLEMS_SHOWN)
-                        .map(LogController::words)
-                        .toList());
-        model.addAttribute(
-                "stops",
-                read.stops().stream()
-                        .limit(STOPS_SHOWN)
-                        .map(s -> {
-                            String name = event.spot(s.spotId())
-                                    .or(() -> read.newSpots().stream()
-                                            .filter(n -> n.id().equals(s.spotId()))
-                                            .findFirst())
+        return new Reading(event, table, form, columns, result);
+    }
+
+    private static String shown(Reading reading, Model model) {
+        EventData event = reading.event();
+        Form form = reading.form();
+        CsvTable table = reading.table();
+        Map<LogColumn, Integer> columns = reading.columns();
+        LogImport.Result read = reading.result();
+        SheetViewBuilder page = SheetViewBuilder.builder().form(form);
+        page.read(read);
+        page.rows(table.rows().size());
+        page.columns(IntStream.range(0, table.header().size())
+                .mapToObj(i -> new Column(
+                        i,
+                        table.header().get(i),
+                        form.value("column/" + i),
+                        table.rows().stream()
+                                .map(r -> r.cells().get(i))
+                                .filter(c -> !c.isEmpty())
+                                .limit(ROWS_SHOWN)
+                                .toList()))
+                .toList());
+        page.choices(LogColumn.values());
+        page.hooks(Hooks.values());
+        page.asksOrder(columns.containsKey(LogColumn.DATE)
+                && table.rows().stream()
+                        .anyMatch(r -> CellText.isSlashed(r.cells().get(columns.get(LogColumn.DATE)))));
+        page.asksScale(columns.containsKey(LogColumn.SIZE) && !columns.containsKey(LogColumn.HOW));
+        page.problems(read.problems().stream()
+                .limit(PROBLEMS_SHOWN)
+                .map(LogController::words)
+                .toList());
+        page.remarks(read.remarks().stream()
+                .limit(PROBLEMS_SHOWN)
+                .map(LogController::words)
+                .toList());
+        page.stops(read.stops().stream()
+                .limit(STOPS_SHOWN)
+                .map(s -> {
+                    String name = event.spot(s.spotId())
+                            .or(() -> read.newSpots().stream()
+                                    .filter(n -> n.id().equals(s.spotId()))
+                                    .findFirst())
+                            .orElseThrow()
+                            .name();
+                    List<Presentation> all = new ArrayList<>(event.presentations());
+                    all.addAll(read.newPresentations());
+                    String fished = s.presentations().stream()
+                            .map(p -> all.stream()
+                                    .filter(a -> a.id().equals(p.presentationId()))
+                                    .findFirst()
                                     .orElseThrow()
-                                    .name();
-                            List<Presentation> all = new ArrayList<>(event.presentations());
-                            all.addAll(read.newPresentations());
-                            String fished = s.presentations().stream()
-                                    .map(p -> all.stream()
-                                            .filter(a -> a.id().equals(p.presentationId()))
-                                            .findFirst()
-                                            .orElseThrow()
-                                            .name())
-                                    .collect(Collectors.joining(", "));
-                            return new StopRow(
-                                    Dates.day(s.start().atZone(event.timeZone()).toLocalDate()),
-                                    Dates.clock(s.start(), event.timeZone()) + "–"
-                                            + Dates.clock(s.end(), event.timeZone()),
-                                    name,
-                                    fished,
-                                    bites(s, form.units()));
-                        })
-                        .toList());
-        return read;
+                                    .name())
+                            .collect(Collectors.joining(", "));
+                    return new StopRow(
+                            Dates.day(s.start().atZone(event.timeZone()).toLocalDate()),
+                            Dates.clock(s.start(), event.timeZone()) + "–" + Dates.clock(s.end(), event.timeZone()),
+                            name,
+                            fished,
+                            bites(s, form.units()));
+                })
+                .toList());
+        return Views.show("practice/sheet", model, page.build());
     }
 
     private static String bites(PracticeStop stop, Units units) {

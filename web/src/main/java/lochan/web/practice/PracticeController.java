@@ -29,6 +29,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -68,9 +69,9 @@ class PracticeController {
         Units units = accounts.units(key.accountId());
         List<LoggedStop> stops = practice.logged(key);
         Optional<LoggedStop> open = Practice.open(stops);
-        model.addAttribute("data", event);
-        model.addAttribute("open", open.orElse(null));
-        model.addAttribute("freshCode", UUID.randomUUID().toString());
+        PracticeViewBuilder page = PracticeViewBuilder.builder().data(event);
+        page.open(open.orElse(null));
+        page.freshCode(UUID.randomUUID().toString());
         List<PracticeDay> days = PracticeDay.of(
                 event,
                 stops.stream()
@@ -79,37 +80,32 @@ class PracticeController {
                         .toList(),
                 date,
                 units);
-        model.addAttribute(
-                "days", days.stream().filter(d -> !d.stops().isEmpty()).toList());
-        model.addAttribute(
-                "earlier", days.stream().filter(d -> d.stops().isEmpty()).toList());
-        model.addAttribute("hooks", Hooks.values());
-        model.addAttribute("fishedLast", stops.isEmpty() ? Set.of() : fished(stops.getLast()));
-        open.ifPresent(stop -> openPage(stop, event, stops, pad, units, model));
-        model.addAttribute("pad", pad);
-        model.addAttribute("light", ConditionWords.light(event, practice.now()));
-        return "practice/practice";
+        page.days(days.stream().filter(d -> !d.stops().isEmpty()).toList());
+        page.earlier(days.stream().filter(d -> d.stops().isEmpty()).toList());
+        page.hooks(Hooks.values());
+        page.fishedLast(stops.isEmpty() ? Set.of() : fished(stops.getLast()));
+        open.ifPresent(stop -> openPage(stop, event, stops, pad, units, page));
+        page.pad(pad);
+        page.light(ConditionWords.light(event, practice.now()));
+        return Views.show("practice/practice", model, page.build());
     }
 
     private void openPage(
-            LoggedStop open, EventData event, List<LoggedStop> stops, Form pad, Units units, Model model) {
+            LoggedStop open, EventData event, List<LoggedStop> stops, Form pad, Units units, PracticeViewBuilder page) {
         ZoneId zone = event.timeZone();
         Form conditions = StopForm.of(open, zone, units);
-        model.addAttribute("fishedHere", fished(open));
-        model.addAttribute("outcomes", Outcome.values());
-        model.addAttribute("choices", Choices.ALL);
-        model.addAttribute("conditions", conditions);
-        model.addAttribute("openSpot", event.spot(open.stop().spotId()).orElseThrow());
-        model.addAttribute(
-                "openSeconds",
-                Math.max(
-                        0, Duration.between(open.stop().start(), practice.now()).toSeconds()));
-        model.addAttribute(
-                "openBites",
+        page.fishedHere(fished(open));
+        page.outcomes(Outcome.values());
+        page.choices(Choices.ALL);
+        page.conditions(conditions);
+        page.openSpot(event.spot(open.stop().spotId()).orElseThrow());
+        page.openSeconds(Math.max(
+                0, Duration.between(open.stop().start(), practice.now()).toSeconds()));
+        page.openBites(
                 open.bites().reversed().stream().map(b -> row(b, event, units)).toList());
         List<Bite> all = stops.stream().flatMap(s -> s.stop().bites().stream()).toList();
-        model.addAttribute("retrieves", lastRetrieves(all));
-        model.addAttribute("conditionWords", ConditionWords.of(open.stop().conditions(), units));
+        page.retrieves(lastRetrieves(all));
+        page.conditionWords(ConditionWords.of(open.stop().conditions(), units));
         if (!pad.has("outcome")) {
             pad.put(
                     "how",
@@ -128,7 +124,7 @@ class PracticeController {
             List<Bite> here = open.stop().bites();
             BiteNotes last = here.isEmpty() ? BiteNotes.NONE : here.getLast().notes();
             StopForm.putNotes(pad, last, units);
-            model.addAttribute("noteWords", ConditionWords.of(last, units));
+            page.noteWords(ConditionWords.of(last, units));
             pad.put(
                     "presentation",
                     here.isEmpty() || here.getLast().presentationId() == null
@@ -344,18 +340,30 @@ class PracticeController {
         return at.end() == null ? back(key) : "redirect:" + path(key, "practice/stops/edit", "stop", stop);
     }
 
+    /** What the page of one bite shows. */
+    record BiteView(
+            EventData data,
+            String stop,
+            String bite,
+            Form form,
+            Outcome[] outcomes,
+            Choices choices,
+            List<String> retrieves) {}
+
     private static String bitePage(EventData event, String stop, String bite, Form form, Model model) {
-        model.addAttribute("data", event);
-        model.addAttribute("stop", stop);
-        model.addAttribute("bite", bite);
-        model.addAttribute("form", form);
-        model.addAttribute("outcomes", Outcome.values());
-        model.addAttribute("choices", Choices.ALL);
-        model.addAttribute(
-                "retrieves",
-                lastRetrieves(
-                        event.stops().stream().flatMap(s -> s.bites().stream()).toList()));
-        return "practice/bite";
+        return Views.show(
+                "practice/bite",
+                model,
+                new BiteView(
+                        event,
+                        stop,
+                        bite,
+                        form,
+                        Outcome.values(),
+                        Choices.ALL,
+                        lastRetrieves(event.stops().stream()
+                                .flatMap(x -> x.bites().stream())
+                                .toList())));
     }
 
     @PostMapping("/events/{eventId}/practice/conditions")
@@ -446,28 +454,24 @@ class PracticeController {
     }
 
     private String stopPage(EventData event, LoggedStop logged, Form form, Model model) {
-        model.addAttribute("data", event);
-        model.addAttribute("stop", logged == null ? null : logged.stop().id());
-        model.addAttribute("form", form);
-        model.addAttribute("choices", Choices.ALL);
-        model.addAttribute("outcomes", Outcome.values());
-        model.addAttribute("freshCode", UUID.randomUUID().toString());
-        model.addAttribute(
-                "retrieves",
-                lastRetrieves(
-                        event.stops().stream().flatMap(s -> s.bites().stream()).toList()));
+        StopViewBuilder page = StopViewBuilder.builder().data(event);
+        page.stop(logged == null ? null : logged.stop().id());
+        page.form(form);
+        page.choices(Choices.ALL);
+        page.outcomes(Outcome.values());
+        page.freshCode(UUID.randomUUID().toString());
+        page.retrieves(lastRetrieves(
+                event.stops().stream().flatMap(s -> s.bites().stream()).toList()));
         if (logged != null) {
-            model.addAttribute(
-                    "light", ConditionWords.light(event, logged.stop().start()));
+            page.light(ConditionWords.light(event, logged.stop().start()));
         }
-        model.addAttribute(
-                "bites",
+        page.bites(
                 logged == null
                         ? List.of()
                         : logged.bites().stream()
-                                .map(b -> row(b, event, (Units) model.getAttribute("units")))
+                                .map(b -> row(b, event, form.units()))
                                 .toList());
-        return "practice/stop";
+        return Views.show("practice/stop", model, page.build());
     }
 
     /** A bite of a stop logged afterwards: with no time of its own. */

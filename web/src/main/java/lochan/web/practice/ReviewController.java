@@ -17,6 +17,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.shared.Dates;
+import lochan.web.shared.Views;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -56,9 +57,8 @@ class ReviewController {
         TreeSet<LocalDate> fished = new TreeSet<>();
         event.stops().stream().filter(s -> s.end() != null).forEach(s -> fished.add(dateOf(s, event)));
         LocalDate shown = date != null && fished.contains(date) ? date : fished.isEmpty() ? null : fished.last();
-        model.addAttribute(
-                "days",
-                fished.stream()
+        ReviewViewBuilder page = ReviewViewBuilder.builder()
+                .days(fished.stream()
                         .map(d -> new DayChoice(d.toString(), Dates.day(d), d.equals(shown)))
                         .toList());
         if (shown != null) {
@@ -67,51 +67,41 @@ class ReviewController {
                     .sorted(java.util.Comparator.comparing(PracticeStop::start))
                     .toList();
             EveningReview review = EveningReview.of(event, shown, 1, 0, Assumptions.DEFAULTS);
-            model.addAttribute("dayTitle", Dates.longDay(shown));
-            model.addAttribute("band", DayBand.of(stops, event, units));
-            model.addAttribute(
-                    "patterns",
-                    review.patterns().stream()
-                            .limit(MOST_ROWS)
-                            .map(c -> ChangeRow.ofPattern(c, event))
-                            .toList());
-            model.addAttribute(
-                    "cells",
-                    review.cells().stream()
-                            .limit(MOST_ROWS)
-                            .map(c -> ChangeRow.ofCell(c, event))
-                            .toList());
+            page.dayTitle(Dates.longDay(shown));
+            page.band(DayBand.of(stops, event, units));
+            page.patterns(review.patterns().stream()
+                    .limit(MOST_ROWS)
+                    .map(c -> ChangeRow.ofPattern(c, event))
+                    .toList());
+            page.cells(review.cells().stream()
+                    .limit(MOST_ROWS)
+                    .map(c -> ChangeRow.ofCell(c, event))
+                    .toList());
             CompetitionDay first = event.days().getFirst();
-            model.addAttribute(
-                    "ratesFor", Dates.clock(first.start(), event.timeZone()) + " on " + Dates.day(first.date()));
-            model.addAttribute(
-                    "unsized",
-                    review.unsized().stream()
-                            .map(id -> event.spot(id).orElseThrow().name())
-                            .toList());
-            model.addAttribute(
-                    "guesses",
-                    review.guesses().stream()
-                            .map(g -> new GuessRow(
-                                    units.weight(g.guessGrams()),
-                                    units.weight(g.scaleGrams()),
-                                    String.format(
-                                            Locale.ROOT,
-                                            "%+d%%",
-                                            Math.round(100 * (g.guessGrams() / g.scaleGrams() - 1)))))
-                            .toList());
-            model.addAttribute(
-                    "bias",
-                    String.format(
-                            Locale.ROOT,
-                            "%+d%%",
-                            Math.round(100 * Math.expm1(review.guessBias().mean()))));
+            page.ratesFor(Dates.clock(first.start(), event.timeZone()) + " on " + Dates.day(first.date()));
+            page.unsized(review.unsized().stream()
+                    .map(id -> event.spot(id).orElseThrow().name())
+                    .toList());
+            page.guesses(review.guesses().stream()
+                    .map(g -> new GuessRow(
+                            units.weight(g.guessGrams()),
+                            units.weight(g.scaleGrams()),
+                            String.format(
+                                    Locale.ROOT, "%+d%%", Math.round(100 * (g.guessGrams() / g.scaleGrams() - 1)))))
+                    .toList());
+            page.bias(String.format(
+                    Locale.ROOT,
+                    "%+d%%",
+                    Math.round(100 * Math.expm1(review.guessBias().mean()))));
         }
-        return "practice/review";
+        return Views.show("practice/review", model, page.build());
     }
 
     /** A look as the page shows it. */
     record LookRow(String where, String worth, String why) {}
+
+    /** @param looks null while they are not computed */
+    record NextView(BackgroundComputation.State<List<NextCheck.Look>> job, boolean practised, List<LookRow> looks) {}
 
     @GetMapping("/events/{eventId}/practice/next")
     String next(EventKey key, Model model) {
@@ -119,15 +109,12 @@ class ReviewController {
         Units units = accounts.units(key.accountId());
         BackgroundComputation.State<List<NextCheck.Look>> job =
                 nextChecks.of(key, event).orElse(null);
-        model.addAttribute("job", job);
-        model.addAttribute("practised", !event.stops().isEmpty());
-        if (job != null && job.result() != null) {
-            String day = Dates.day(event.days().getFirst().date());
-            model.addAttribute(
-                    "looks",
-                    job.result().stream().map(l -> look(l, event, units, day)).toList());
-        }
-        return "practice/next";
+        String day = Dates.day(event.days().getFirst().date());
+        List<LookRow> looks = job == null || job.result() == null
+                ? null
+                : job.result().stream().map(l -> look(l, event, units, day)).toList();
+        return Views.show(
+                "practice/next", model, new NextView(job, !event.stops().isEmpty(), looks));
     }
 
     private static LookRow look(NextCheck.Look l, EventData event, Units units, String day) {

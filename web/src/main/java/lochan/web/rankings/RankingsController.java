@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
+import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.SpotType;
@@ -24,6 +25,7 @@ import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.DayModels;
 import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -67,7 +69,9 @@ class RankingsController {
         EventData event = events.event(key);
         DayModel dayModel = dayModels.of(key, event, day);
         int bin = bin(dayModel, at);
-        RankingValues.Values found = found(key, dayModel, model);
+        BackgroundComputation.State<RankingValues.Values> job =
+                values.of(key, dayModel).orElse(null);
+        RankingValues.Values found = found(job);
         ToDoubleFunction<RankingRow> by = order(sort, found);
         String order = by == null ? "value" : sort;
         Ranking rankings = new Ranking(dayModel, bin);
@@ -77,27 +81,23 @@ class RankingsController {
                         .reversed())
                 .toList();
         Units units = accounts.units(key.accountId());
-        model.addAttribute("rows", lines(rows, found, dayModel, bin, units));
-        model.addAttribute(
-                "patterns",
-                rankings.patterns().stream()
-                        .map(p -> PatternLine.of(p, rows, found, event, units))
-                        .sorted(Comparator.comparingDouble(PatternLine::addsGrams)
-                                .reversed())
-                        .toList());
-        model.addAttribute("sort", order);
-        model.addAttribute("priors", event.notebook().priors());
-        model.addAttribute("view", view.equals("patterns") ? "patterns" : "spots");
-        choices(dayModel, bin, model);
-        return "rankings/rankings";
+        List<PatternLine> patterns = rankings.patterns().stream()
+                .map(p -> PatternLine.of(p, rows, found, event, units))
+                .sorted(Comparator.comparingDouble(PatternLine::addsGrams).reversed())
+                .toList();
+        RankingsView page = new RankingsView(
+                job,
+                lines(rows, found, dayModel, bin, units),
+                patterns,
+                order,
+                event.notebook().priors(),
+                view.equals("patterns") ? "patterns" : "spots");
+        return Views.show("rankings/rankings", model, page, DayChoice.of(dayModel, bin));
     }
 
     /** The values of rows, as far as they are computed: null until then. */
-    private RankingValues.Values found(EventKey key, DayModel dayModel, Model model) {
-        BackgroundComputation.State<RankingValues.Values> state =
-                values.of(key, dayModel).orElse(null);
-        model.addAttribute("job", state);
-        return state == null ? null : state.result();
+    private static RankingValues.Values found(BackgroundComputation.State<RankingValues.Values> job) {
+        return job == null ? null : job.result();
     }
 
     @PostMapping("/events/{eventId}/rankings/stop")
@@ -159,25 +159,38 @@ class RankingsController {
                                         r.cell().spotId() + "~" + r.cell().presentationId())))
                         .limit(MOST_COMPARED)
                         .toList();
-        choices(dayModel, bin, model);
-        model.addAttribute("tooMany", row != null && row.size() > MOST_COMPARED);
-        if (rows.size() > 1) {
-            RankingValues.Values found = found(key, dayModel, model);
-            Units units = accounts.units(key.accountId());
-            double lake = lakeKeeper(all);
-            model.addAttribute(
-                    "shown",
-                    Comparison.of(
-                            rows,
-                            lines(rows, found, dayModel, bin, units),
-                            rows.stream()
-                                    .map(r -> Why.of(r, dayModel, bin, found, lake, units))
-                                    .toList(),
-                            dayModel,
-                            units));
-            model.addAttribute("chosen", row);
-        }
-        return "rankings/compare";
+        boolean tooMany = row != null && row.size() > MOST_COMPARED;
+        CompareView page = rows.size() > 1
+                ? compared(key, rows, all, dayModel, bin, tooMany, row)
+                : new CompareView(null, tooMany, null, row);
+        return Views.show("rankings/compare", model, page, DayChoice.of(dayModel, bin));
+    }
+
+    /** @param shown null where fewer than two rows are compared */
+    record CompareView(
+            BackgroundComputation.State<RankingValues.Values> job,
+            boolean tooMany,
+            Comparison shown,
+            List<String> chosen) {}
+
+    private CompareView compared(
+            EventKey key,
+            List<RankingRow> rows,
+            List<RankingRow> all,
+            DayModel dayModel,
+            int bin,
+            boolean tooMany,
+            List<String> row) {
+        BackgroundComputation.State<RankingValues.Values> job =
+                values.of(key, dayModel).orElse(null);
+        RankingValues.Values found = found(job);
+        Units units = accounts.units(key.accountId());
+        double lake = lakeKeeper(all);
+        List<List<String>> why = rows.stream()
+                .map(r -> Why.of(r, dayModel, bin, found, lake, units))
+                .toList();
+        Comparison shown = Comparison.of(rows, lines(rows, found, dayModel, bin, units), why, dayModel, units);
+        return new CompareView(job, tooMany, shown, row);
     }
 
     /** Weight of a keeper over all rows, g. */
@@ -193,15 +206,23 @@ class RankingsController {
         return Double.isNaN(value) ? Double.NEGATIVE_INFINITY : value;
     }
 
-    private static void choices(DayModel day, int bin, Model model) {
-        ZoneId zone = day.event().timeZone();
-        model.addAttribute("days", day.event().days());
-        model.addAttribute("day", day.day());
-        model.addAttribute(
-                "dayNames",
-                day.event().days().stream().map(d -> Dates.day(d.date())).toList());
-        model.addAttribute("at", clock(day.bins().get(bin), zone));
-        model.addAttribute("times", day.bins().stream().map(b -> clock(b, zone)).toList());
+    /**
+     * The day and the time that rankings are for, and those there are.
+     *
+     * @param day from 1
+     */
+    record DayChoice(List<CompetitionDay> days, int day, List<String> dayNames, String at, List<String> times) {
+
+        static DayChoice of(DayModel model, int bin) {
+            ZoneId zone = model.event().timeZone();
+            List<CompetitionDay> days = model.event().days();
+            return new DayChoice(
+                    days,
+                    model.day(),
+                    days.stream().map(d -> Dates.day(d.date())).toList(),
+                    clock(model.bins().get(bin), zone),
+                    model.bins().stream().map(b -> clock(b, zone)).toList());
+        }
     }
 
     private static String clock(Bin bin, ZoneId zone) {
@@ -243,33 +264,24 @@ class RankingsController {
                 .findFirst()
                 .orElseThrow(NotThereException::new);
         BiteRates rates = dayModel.rates(bin);
-        model.addAttribute("row", row);
-        model.addAttribute("spot", event.spot(spot).orElseThrow());
-        model.addAttribute("presentation", event.presentation(presentation).orElseThrow());
-        model.addAttribute("spotType", SpotType.words(row.pattern().spotType()));
-        model.addAttribute("stops", stops(rankings.evidence(cell), event.timeZone()));
-        model.addAttribute("effective", rates.evidence(cell));
-        model.addAttribute("lakeMean", rates.lakeMean());
-        model.addAttribute("presentationMean", rates.presentationMean(presentation));
-        model.addAttribute("patternMean", rates.patternMean(row.pattern()));
-        model.addAttribute("landing", dayModel.landing(presentation));
-        model.addAttribute("bias", dayModel.sizes().guessBias());
-        model.addAttribute(
-                "why",
-                Why.of(
-                        row,
-                        dayModel,
-                        bin,
-                        found(key, dayModel, model),
-                        lakeKeeper(rankings.rows()),
-                        accounts.units(key.accountId())));
-        model.addAttribute(
-                "others",
-                rankings.otherSpotsOfPattern(cell).stream()
-                        .map(s -> event.spot(s).orElseThrow().name())
-                        .toList());
-        choices(dayModel, bin, model);
-        return "rankings/evidence";
+        BackgroundComputation.State<RankingValues.Values> job =
+                values.of(key, dayModel).orElse(null);
+        EvidenceViewBuilder page = EvidenceViewBuilder.builder().job(job).row(row);
+        page.spot(event.spot(spot).orElseThrow());
+        page.presentation(event.presentation(presentation).orElseThrow());
+        page.spotType(SpotType.words(row.pattern().spotType()));
+        page.stops(stops(rankings.evidence(cell), event.timeZone()));
+        page.effective(rates.evidence(cell));
+        page.lakeMean(rates.lakeMean());
+        page.presentationMean(rates.presentationMean(presentation));
+        page.patternMean(rates.patternMean(row.pattern()));
+        page.landing(dayModel.landing(presentation));
+        page.bias(dayModel.sizes().guessBias());
+        page.why(Why.of(row, dayModel, bin, found(job), lakeKeeper(rankings.rows()), accounts.units(key.accountId())));
+        page.others(rankings.otherSpotsOfPattern(cell).stream()
+                .map(s -> event.spot(s).orElseThrow().name())
+                .toList());
+        return Views.show("rankings/evidence", model, page.build(), DayChoice.of(dayModel, bin));
     }
 
     private static List<StopEvidence> stops(List<Ranking.Evidence> evidence, ZoneId zone) {

@@ -19,6 +19,7 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.practice.Practice;
 import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -54,6 +55,7 @@ class RulesController {
         ZoneId zone = events.usualZone(angler.accountId());
         return page(
                 RulesForm.empty(zone, LocalDate.ofInstant(clock.instant(), zone), accounts.units(angler.accountId())),
+                null,
                 model);
     }
 
@@ -66,7 +68,7 @@ class RulesController {
         Form form = new Form(fields, accounts.units(angler.accountId()));
         Optional<RulesForm.Input> read = RulesForm.read(form, Boat.USUAL);
         if (read.isEmpty()) {
-            return page(form, model);
+            return page(form, null, model);
         }
         EventKey key =
                 events.add(angler.accountId(), read.get().event(), read.get().boat());
@@ -83,8 +85,7 @@ class RulesController {
     @GetMapping("/events/{eventId}/rules")
     String rules(EventKey key, Model model) {
         Units units = accounts.units(key.accountId());
-        addSpeeds(key, units, model);
-        return page(RulesForm.of(events.event(key), events.boat(key), units), model);
+        return page(RulesForm.of(events.event(key), events.boat(key), units), speeds(key, units), model);
     }
 
     @PostMapping("/events/{eventId}/rules")
@@ -96,19 +97,16 @@ class RulesController {
             form.violations(competition.conflict(key, r.event()).stream().toList());
         });
         if (!form.ok()) {
-            addSpeeds(key, form.units(), model);
-            return page(form, model);
+            return page(form, speeds(key, form.units()), model);
         }
         events.update(key, read.orElseThrow().event(), read.orElseThrow().boat());
         flash.addFlashAttribute("notice", "Event saved.");
         return "redirect:/events/" + key.eventId() + "/rules";
     }
 
-    private void addSpeeds(EventKey key, Units units, Model model) {
+    private BoatSpeeds speeds(EventKey key, Units units) {
         List<BoatRun> runs = events.runs(key);
-        if (!runs.isEmpty()) {
-            model.addAttribute("speeds", BoatSpeeds.of(runs, events.boat(key), units));
-        }
+        return runs.isEmpty() ? null : BoatSpeeds.of(runs, events.boat(key), units);
     }
 
     /** Takes speeds learned from tracks, m/s. */
@@ -145,17 +143,23 @@ class RulesController {
         return "redirect:/events";
     }
 
-    private static String page(Form form, Model model) {
-        model.addAttribute("form", form);
-        model.addAttribute("dayRows", RulesForm.dayRows(form));
-        model.addAttribute("practiceRows", RulesForm.practiceRows(form));
-        model.addAttribute("species", Species.values());
-        model.addAttribute(
-                "zones",
-                ZoneId.getAvailableZoneIds().stream()
-                        .filter(z -> z.contains("/") && !z.startsWith("Etc/") && !z.startsWith("System"))
-                        .sorted()
-                        .toList());
-        return "rules/rules";
+    /** @param speeds what tracks say of the boat; null where there are none */
+    record RulesView(
+            Form form, int dayRows, int practiceRows, Species[] species, List<String> zones, BoatSpeeds speeds) {}
+
+    private static String page(Form form, BoatSpeeds speeds, Model model) {
+        return Views.show(
+                "rules/rules",
+                model,
+                new RulesView(
+                        form,
+                        RulesForm.dayRows(form),
+                        RulesForm.practiceRows(form),
+                        Species.values(),
+                        ZoneId.getAvailableZoneIds().stream()
+                                .filter(z -> z.contains("/") && !z.startsWith("Etc/") && !z.startsWith("System"))
+                                .sorted()
+                                .toList(),
+                        speeds));
     }
 }

@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
@@ -18,6 +19,7 @@ import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -41,24 +43,31 @@ class SpotController {
         this.accounts = accounts;
     }
 
+    /** @param closed ids of the spots that the rules close */
+    record SpotsView(List<Spot> spots, Set<String> closed) {}
+
     @GetMapping("/events/{eventId}/spots")
     String list(EventKey key, Model model) {
         EventData event = events.event(key);
-        model.addAttribute("spots", event.spots());
-        model.addAttribute(
-                "closed",
-                event.spots().stream().filter(event::offLimits).map(Spot::id).collect(Collectors.toSet()));
-        return "spot/spots";
+        return Views.show(
+                "spot/spots",
+                model,
+                new SpotsView(
+                        event.spots(),
+                        event.spots().stream()
+                                .filter(event::offLimits)
+                                .map(Spot::id)
+                                .collect(Collectors.toSet())));
     }
 
     @GetMapping("/events/{eventId}/spots/new")
     String fresh(EventKey key, @RequestParam(required = false) String waypoint, Model model) {
         Units units = accounts.units(key.accountId());
-        model.addAttribute("waypoint", waypoint);
         return page(
                 key,
                 waypoint == null ? SpotForm.empty(units) : SpotForm.of(waypoints.waypoint(key, waypoint), units),
                 null,
+                waypoint,
                 model);
     }
 
@@ -72,8 +81,7 @@ class SpotController {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Spot> spot = SpotForm.read(form, spots.freshCode(key, form.value("name")), null);
         if (spot.isEmpty()) {
-            model.addAttribute("waypoint", waypoint);
-            return page(key, form, null, model);
+            return page(key, form, null, waypoint, model);
         }
         spots.add(key, List.of(spot.get()));
         if (waypoint != null) {
@@ -85,7 +93,7 @@ class SpotController {
 
     @GetMapping("/events/{eventId}/spots/edit")
     String edit(EventKey key, @RequestParam String spot, Model model) {
-        return page(key, SpotForm.of(spots.spot(key, spot), accounts.units(key.accountId())), spot, model);
+        return page(key, SpotForm.of(spots.spot(key, spot), accounts.units(key.accountId())), spot, null, model);
     }
 
     @PostMapping("/events/{eventId}/spots/edit")
@@ -98,7 +106,7 @@ class SpotController {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Spot> read = SpotForm.read(form, spot, spots.spot(key, spot));
         if (read.isEmpty()) {
-            return page(key, form, spot, model);
+            return page(key, form, spot, null, model);
         }
         spots.update(key, read.get());
         flash.addFlashAttribute("notice", "Spot “" + read.get().name() + "” saved.");
@@ -128,22 +136,35 @@ class SpotController {
         return "redirect:/events/" + key.eventId() + "/spots";
     }
 
-    private String page(EventKey key, Form form, String spot, Model model) {
+    /** @param spot null for a new one
+     * @param waypoint the waypoint a new one is made of; null: none */
+    record SpotView(
+            Form form,
+            String spot,
+            List<String> spotTypes,
+            Zone[] zones,
+            Stock[] stocks,
+            List<String> notes,
+            String waypoint) {}
+
+    private String page(EventKey key, Form form, String spot, String waypoint, Model model) {
         TreeSet<String> classes = new TreeSet<>(SpotType.COMMON);
         spots.all(key).forEach(s -> classes.add(s.spotType()));
-        model.addAttribute("form", form);
-        model.addAttribute("spot", spot);
-        model.addAttribute("spotTypes", classes.stream().map(SpotType::words).toList());
-        model.addAttribute("zones", Zone.values());
-        model.addAttribute("stocks", Stock.values());
-        model.addAttribute(
-                "notes",
-                spot == null
-                        ? List.of()
-                        : waypoints.all(key).stream()
-                                .filter(m -> spot.equals(m.spotId()))
-                                .map(m -> WaypointWords.of(m, accounts.units(key.accountId())))
-                                .toList());
-        return "spot/spot";
+        return Views.show(
+                "spot/spot",
+                model,
+                new SpotView(
+                        form,
+                        spot,
+                        classes.stream().map(SpotType::words).toList(),
+                        Zone.values(),
+                        Stock.values(),
+                        spot == null
+                                ? List.of()
+                                : waypoints.all(key).stream()
+                                        .filter(m -> spot.equals(m.spotId()))
+                                        .map(m -> WaypointWords.of(m, accounts.units(key.accountId())))
+                                        .toList(),
+                        waypoint));
     }
 }

@@ -17,6 +17,7 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -133,21 +134,32 @@ class WaypointController {
         return "redirect:" + path(key, "", null);
     }
 
+    /** @param waypoint the one being changed; null: none */
+    record WaypointsView(
+            Form form,
+            String waypoint,
+            List<Spot> spots,
+            Waypoint.Bottom[] bottoms,
+            FishPosition[] fishPositions,
+            String freshCode,
+            List<Row> rows) {}
+
     private String page(EventKey key, Form form, String waypoint, Model model) {
         Units units = accounts.units(key.accountId());
         List<Spot> spotsNow = spots.all(key);
-        model.addAttribute("form", form);
-        model.addAttribute("waypoint", waypoint);
-        model.addAttribute("spots", spotsNow);
-        model.addAttribute("bottoms", Waypoint.Bottom.values());
-        model.addAttribute("fishPositions", FishPosition.values());
-        model.addAttribute("freshCode", UUID.randomUUID().toString());
-        model.addAttribute(
-                "rows",
-                waypoints.all(key).reversed().stream()
-                        .map(m -> row(m, spotsNow, key, units))
-                        .toList());
-        return "spot/waypoints";
+        return Views.show(
+                "spot/waypoints",
+                model,
+                new WaypointsView(
+                        form,
+                        waypoint,
+                        spotsNow,
+                        Waypoint.Bottom.values(),
+                        FishPosition.values(),
+                        UUID.randomUUID().toString(),
+                        waypoints.all(key).reversed().stream()
+                                .map(m -> row(m, spotsNow, key, units))
+                                .toList()));
     }
 
     private Row row(Waypoint m, List<Spot> spotsNow, EventKey key, Units units) {

@@ -27,6 +27,7 @@ import lochan.web.plan.PlanValuation;
 import lochan.web.plan.Plans;
 import lochan.web.plan.StoredPlan;
 import lochan.web.shared.Dates;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -104,9 +105,9 @@ class DeckController {
                         .filter(p -> !p.plan().stops().isEmpty())
                         .findFirst()
                         .orElse(stored.isEmpty() ? null : stored.getFirst());
-        model.addAttribute("data", event);
-        model.addAttribute("plans", stored);
-        model.addAttribute("shownPlan", shown);
+        DeckViewBuilder page = DeckViewBuilder.builder().data(event);
+        page.plans(stored);
+        page.shownPlan(shown);
         Plan kept = shown == null ? new Plan(1, null, List.of()) : PlanPage.kept(shown.plan(), event);
         Backups.Ladder ladder = shown == null
                 ? null
@@ -114,40 +115,31 @@ class DeckController {
                         .map(BackgroundComputation.State::result)
                         .orElse(null);
         Decks.Deck deck = decks.of(key, event, kept.stops(), RodRow.firstStops(ladder));
-        model.addAttribute("rows", RodRow.of(deck, event, units));
-        model.addAttribute("poor", poor(deck, event));
-        model.addAttribute("broken", deck.broken());
-        model.addAttribute("inBoat", deck.inBoat());
-        model.addAttribute(
-                "noSheet",
-                deck.list().noSheet().stream()
-                        .map(id -> event.presentation(id).map(p -> p.name()).orElse(id))
-                        .toList());
-        model.addAttribute("noRods", deck.tackle().rodsInBoat().isEmpty());
-        model.addAttribute(
-                "spares", deck.tackle().rodsInBoat().size() - deck.list().rows().size());
-        model.addAttribute(
-                "noneSuffers",
-                !deck.list().rows().isEmpty()
-                        && deck.list().without().stream()
-                                .allMatch(w -> w.suffers().isEmpty()));
-        model.addAttribute("hasStops", !kept.stops().isEmpty());
-        model.addAttribute("backupsKnown", ladder != null);
-        model.addAttribute("gearRules", gearRules(event));
+        page.rows(RodRow.of(deck, event, units));
+        page.poor(poor(deck, event));
+        page.broken(deck.broken());
+        page.inBoat(deck.inBoat());
+        page.noSheet(deck.list().noSheet().stream()
+                .map(id -> event.presentation(id).map(p -> p.name()).orElse(id))
+                .toList());
+        page.noRods(deck.tackle().rodsInBoat().isEmpty());
+        page.spares(deck.tackle().rodsInBoat().size() - deck.list().rows().size());
+        page.noneSuffers(!deck.list().rows().isEmpty()
+                && deck.list().without().stream().allMatch(w -> w.suffers().isEmpty()));
+        page.hasStops(!kept.stops().isEmpty());
+        page.backupsKnown(ladder != null);
+        page.gearRules(gearRules(event));
         if (!deck.list().rows().isEmpty()) {
-            model.addAttribute("drawing", DeckDrawing.of(event, kept, deck.list()));
+            page.drawing(DeckDrawing.of(event, kept, deck.list()));
         }
-        model.addAttribute(
-                "said", deck.advice().stream().map(a -> said(a, event)).toList());
-        model.addAttribute("dayNumber", kept.day());
-        model.addAttribute(
-                "signs",
-                LossSigns.of(event, PlanValuation.ASSUMPTIONS).stream()
-                        .map(s -> s.presentation().name())
-                        .toList());
-        model.addAttribute("packing", deck.packing());
-        model.addAttribute("packed", new HashSet<>(notebooks.packed(key)));
-        return "tackle/rods";
+        page.said(deck.advice().stream().map(a -> said(a, event)).toList());
+        page.dayNumber(kept.day());
+        page.signs(LossSigns.of(event, PlanValuation.ASSUMPTIONS).stream()
+                .map(s -> s.presentation().name())
+                .toList());
+        page.packing(deck.packing());
+        page.packed(new HashSet<>(notebooks.packed(key)));
+        return Views.show("tackle/rods", model, page.build());
     }
 
     private static List<Poor> poor(Decks.Deck deck, EventData event) {

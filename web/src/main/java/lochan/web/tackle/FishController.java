@@ -24,6 +24,7 @@ import lochan.web.gear.NotebookKind;
 import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -66,41 +67,44 @@ class FishController {
             List<String> tries,
             String crowd) {}
 
+    record FishView(EventData data, List<Row> rows, KnownFish.Reaction[] reactions, String freshCode) {}
+
     @GetMapping("/events/{eventId}/tackle/fish")
     String list(EventKey key, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
         ZoneId zone = event.timeZone();
         Instant now = clock.instant();
-        model.addAttribute("data", event);
-        model.addAttribute(
-                "rows",
-                event.notebook().fish().stream()
-                        .map(f -> FishControllerRowBuilder.builder()
-                                .fish(f)
-                                .place(FishWords.place(f, event))
-                                .size("about " + units.weight(f.guessGrams()))
-                                .chance(FishWords.chance(f))
-                                .window(FishWords.window(f, units))
-                                .next(f.nextVisit() == null ? null : Dates.dayAndClock(f.nextVisit(), zone))
-                                .due(f.isDue(now))
-                                .tries(f.tries().stream()
-                                        .map(t -> Dates.dayAndClock(t.at(), zone) + ": "
-                                                + t.reaction().words()
-                                                + (t.presentationId() == null
-                                                        ? ""
-                                                        : ", "
-                                                                + event.presentation(t.presentationId())
-                                                                        .orElseThrow()
-                                                                        .name()
-                                                                        .toLowerCase(java.util.Locale.ROOT)))
-                                        .toList())
-                                .crowd(crowd(f, event))
-                                .build())
-                        .toList());
-        model.addAttribute("reactions", KnownFish.Reaction.values());
-        model.addAttribute("freshCode", UUID.randomUUID().toString());
-        return "tackle/fish";
+        return Views.show(
+                "tackle/fish",
+                model,
+                new FishView(
+                        event,
+                        event.notebook().fish().stream()
+                                .map(f -> FishControllerRowBuilder.builder()
+                                        .fish(f)
+                                        .place(FishWords.place(f, event))
+                                        .size("about " + units.weight(f.guessGrams()))
+                                        .chance(FishWords.chance(f))
+                                        .window(FishWords.window(f, units))
+                                        .next(f.nextVisit() == null ? null : Dates.dayAndClock(f.nextVisit(), zone))
+                                        .due(f.isDue(now))
+                                        .tries(f.tries().stream()
+                                                .map(t -> Dates.dayAndClock(t.at(), zone) + ": "
+                                                        + t.reaction().words()
+                                                        + (t.presentationId() == null
+                                                                ? ""
+                                                                : ", "
+                                                                        + event.presentation(t.presentationId())
+                                                                                .orElseThrow()
+                                                                                .name()
+                                                                                .toLowerCase(java.util.Locale.ROOT)))
+                                                .toList())
+                                        .crowd(crowd(f, event))
+                                        .build())
+                                .toList(),
+                        KnownFish.Reaction.values(),
+                        UUID.randomUUID().toString()));
     }
 
     private static String crowd(KnownFish f, EventData event) {
@@ -117,6 +121,14 @@ class FishController {
         KnownFish known = fish == null ? null : notebooks.fish(key, fish);
         return page(event, fish, FishForm.of(known, event.timeZone(), accounts.units(key.accountId())), model);
     }
+
+    /** @param fish null for a new one */
+    record FishEditView(
+            Form form,
+            String fish,
+            Map<String, String> spots,
+            Map<String, String> speciesChoices,
+            Map<String, String> kinds) {}
 
     private static String page(EventData event, String fish, Form form, Model model) {
         Map<String, String> spots = new LinkedHashMap<>();
@@ -140,12 +152,7 @@ class FishController {
                                     "roaming")
                             .get(k));
         }
-        model.addAttribute("form", form);
-        model.addAttribute("fish", fish);
-        model.addAttribute("spots", spots);
-        model.addAttribute("speciesChoices", species);
-        model.addAttribute("kinds", kinds);
-        return "tackle/fish-edit";
+        return Views.show("tackle/fish-edit", model, new FishEditView(form, fish, spots, species, kinds));
     }
 
     @PostMapping("/events/{eventId}/tackle/fish/edit")

@@ -38,6 +38,7 @@ import lochan.web.modelling.DayModels;
 import lochan.web.practice.Practice;
 import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -84,11 +85,11 @@ class LureAdviceController {
             Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
-        model.addAttribute("data", event);
-        model.addAttribute("choices", LureAdviceForm.choices());
+        LureAdviceViewBuilder page = LureAdviceViewBuilder.builder().data(event);
+        page.choices(LureAdviceForm.choices());
         boolean named = spotId != null && !spotId.isEmpty();
         if (event.spots().isEmpty() && !named) {
-            return "tackle/advice";
+            return Views.show("tackle/advice", model, page.build());
         }
         Spot spot = named
                 ? event.spot(spotId).orElseThrow(NotThereException::new)
@@ -109,38 +110,32 @@ class LureAdviceController {
         Set<String> shown = new HashSet<>(inBoat);
         event.presentations().forEach(p -> shown.add(p.id()));
         int bin = bin(dayModel, time);
-        model.addAttribute(
-                "rows",
-                ranked.stream()
-                        .filter(x -> all
-                                || shown.isEmpty()
-                                || shown.contains(x.lure().id()))
-                        .limit(all ? ranked.size() : SHOWN)
-                        .map(x -> LureAdviceRow.of(
-                                x, spot, bin, dayModel, inBoat.contains(x.lure().id())))
-                        .toList());
-        model.addAttribute("form", form);
-        model.addAttribute("situationWords", LureAdviceForm.words(situation, units));
-        model.addAttribute("spot", spot);
-        model.addAttribute("at", Dates.clock(time, event.timeZone()));
-        model.addAttribute("day", dayModel.day());
-        model.addAttribute("times", times(event, dayModel.day()));
-        model.addAttribute("all", all);
-        model.addAttribute("changed", changed);
-        model.addAttribute(
-                "orders",
-                Schools.of(
-                                ranked.stream()
-                                        .filter(x -> shown.isEmpty()
-                                                || shown.contains(x.lure().id()))
-                                        .toList(),
-                                event,
-                                tackle.lures(),
-                                Assumptions.DEFAULTS)
-                        .stream()
-                        .map(LureAdviceController::order)
-                        .toList());
-        return "tackle/advice";
+        page.rows(ranked.stream()
+                .filter(x -> all || shown.isEmpty() || shown.contains(x.lure().id()))
+                .limit(all ? ranked.size() : SHOWN)
+                .map(x -> LureAdviceRow.of(
+                        x, spot, bin, dayModel, inBoat.contains(x.lure().id())))
+                .toList());
+        page.form(form);
+        page.situationWords(LureAdviceForm.words(situation, units));
+        page.spot(spot);
+        page.at(Dates.clock(time, event.timeZone()));
+        page.day(dayModel.day());
+        page.times(times(event, dayModel.day()));
+        page.all(all);
+        page.changed(changed);
+        page.orders(Schools.of(
+                        ranked.stream()
+                                .filter(x -> shown.isEmpty()
+                                        || shown.contains(x.lure().id()))
+                                .toList(),
+                        event,
+                        tackle.lures(),
+                        Assumptions.DEFAULTS)
+                .stream()
+                .map(LureAdviceController::order)
+                .toList());
+        return Views.show("tackle/advice", model, page.build());
     }
 
     /** Takes a presentation of the catalogue into the event, so that it can be logged and planned. */

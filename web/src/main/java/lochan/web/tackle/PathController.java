@@ -39,6 +39,7 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.gear.DeckWords;
 import lochan.web.gear.Tackles;
 import lochan.web.shared.NotThereException;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -100,10 +101,10 @@ class PathController {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
         Tackle tackle = tackles.tackle(key.accountId());
-        model.addAttribute("data", event);
+        PathViewBuilder page = PathViewBuilder.builder().data(event);
         boolean named = spotId != null && !spotId.isEmpty();
         if (event.spots().isEmpty() && !named) {
-            return "tackle/path";
+            return Views.show("tackle/path", model, page.build());
         }
         Spot spot = named
                 ? event.spot(spotId).orElseThrow(NotThereException::new)
@@ -125,40 +126,35 @@ class PathController {
         for (Request x : all) {
             rows.add(row(x, paths.get(rows.size()), rows.size() + 1, water, units));
         }
-        model.addAttribute(
-                "drawing",
-                PathDrawing.of(
-                        water,
-                        ASSUMPTIONS.advice().aboveFishM(),
-                        paths,
-                        all.stream().map(Request::cast).toList(),
-                        units));
-        model.addAttribute("rows", rows);
-        model.addAttribute("form", form);
-        model.addAttribute("freshCode", java.util.UUID.randomUUID().toString());
-        model.addAttribute("spot", spot);
-        model.addAttribute("at", lochan.web.shared.Dates.clock(time, event.timeZone()));
-        model.addAttribute("day", there);
-        model.addAttribute("lure", wanted.getFirst());
-        model.addAttribute("others", wanted.stream().skip(1).map(Lure::id).toList());
-        model.addAttribute("lures", tackle.lures());
-        model.addAttribute("rods", tackle.rodsInBoat());
-        model.addAttribute("retrieves", Options.of(wanted.getFirst().retrieves().toArray(Retrieve[]::new)));
-        model.addAttribute(
-                "observations",
-                tackle.observations().stream()
-                        .filter(o -> o.lureId().equals(wanted.getFirst().id()))
-                        .map(o -> seen(o, units))
-                        .toList());
-        model.addAttribute(
-                "ownFactor",
+        page.drawing(PathDrawing.of(
+                water,
+                ASSUMPTIONS.advice().aboveFishM(),
+                paths,
+                all.stream().map(Request::cast).toList(),
+                units));
+        page.rows(rows);
+        page.form(form);
+        page.freshCode(java.util.UUID.randomUUID().toString());
+        page.spot(spot);
+        page.at(lochan.web.shared.Dates.clock(time, event.timeZone()));
+        page.day(there);
+        page.lure(wanted.getFirst());
+        page.others(wanted.stream().skip(1).map(Lure::id).toList());
+        page.lures(tackle.lures());
+        page.rods(tackle.rodsInBoat());
+        page.retrieves(Options.of(wanted.getFirst().retrieves().toArray(Retrieve[]::new)));
+        page.observations(tackle.observations().stream()
+                .filter(o -> o.lureId().equals(wanted.getFirst().id()))
+                .map(o -> seen(o, units))
+                .toList());
+        page.ownFactor(
                 first.motion().ownFactor() == 1
                         ? null
                         : String.format(Locale.ROOT, "%.2f", first.motion().ownFactor()));
-        model.addAttribute("diver", wanted.getFirst().motion() instanceof Motion.Dives);
-        model.addAttribute("sinker", wanted.getFirst().motion() instanceof Motion.Sinks);
-        model.addAttribute("firstLine", first.rod() == null ? null : first.rod().id());
-        return "tackle/path";
+        page.diver(wanted.getFirst().motion() instanceof Motion.Dives);
+        page.sinker(wanted.getFirst().motion() instanceof Motion.Sinks);
+        page.firstLine(first.rod() == null ? null : first.rod().id());
+        return Views.show("tackle/path", model, page.build());
     }
 
     /** What was seen, in words. */

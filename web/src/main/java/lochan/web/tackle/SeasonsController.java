@@ -29,6 +29,7 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -93,41 +94,33 @@ class SeasonsController {
                                 || (e.stage() != null && e.stage().code().equals(stage))));
         Map<String, String> names = new LinkedHashMap<>();
         all.forEach(e -> e.presentations().forEach(p -> names.put(p.id(), p.name())));
-        model.addAttribute("data", event);
-        model.addAttribute(
-                "lakes",
-                whole.entries().stream().map(History.Entry::lake).distinct().toList());
-        model.addAttribute("stages", SeasonStage.values());
-        model.addAttribute("lake", lake);
-        model.addAttribute("stage", stage);
-        model.addAttribute("byPresentation", rows(history, History.Entry::presentationId, names::get));
-        model.addAttribute("byPlace", rows(history, History.Entry::spotType, SpotType::words));
-        model.addAttribute("byStage", rows(history, History.Entry::stage, SeasonStage::words));
-        model.addAttribute(
-                "byTemperature",
-                rows(
-                        history,
-                        e -> e.waterTempC() == null ? null : (int) Math.floor(e.waterTempC() / 3) * 3,
-                        t -> accounts.units(key.accountId()).temperature((double) t) + " to "
-                                + accounts.units(key.accountId()).temperature(t + 3.0)));
-        model.addAttribute(
-                "days",
-                History.bestDays(all, MOST_DAYS).stream()
-                        .map(d -> Dates.day(d.date()) + " " + d.date().getYear() + ", " + d.event() + ": " + d.bites()
-                                + " bites in " + String.format(Locale.ROOT, "%.1f", d.hours()) + " angler-hours, "
-                                + d.landed() + " landed")
-                        .toList());
-        model.addAttribute("events", all.size());
-        model.addAttribute(
-                "carried",
-                event.notebook().carried().stream()
-                        .map(c -> carried(c, event))
-                        .filter(Objects::nonNull)
-                        .toList());
-        model.addAttribute("priors", event.notebook().priors());
-        model.addAttribute("others", all.size() > 1);
-        model.addAttribute("effects", effects(event));
-        return "tackle/seasons";
+        SeasonsViewBuilder page = SeasonsViewBuilder.builder().data(event);
+        page.lakes(whole.entries().stream().map(History.Entry::lake).distinct().toList());
+        page.stages(SeasonStage.values());
+        page.lake(lake);
+        page.stage(stage);
+        page.byPresentation(rows(history, History.Entry::presentationId, names::get));
+        page.byPlace(rows(history, History.Entry::spotType, SpotType::words));
+        page.byStage(rows(history, History.Entry::stage, SeasonStage::words));
+        page.byTemperature(rows(
+                history,
+                e -> e.waterTempC() == null ? null : (int) Math.floor(e.waterTempC() / 3) * 3,
+                t -> accounts.units(key.accountId()).temperature((double) t) + " to "
+                        + accounts.units(key.accountId()).temperature(t + 3.0)));
+        page.days(History.bestDays(all, MOST_DAYS).stream()
+                .map(d -> Dates.day(d.date()) + " " + d.date().getYear() + ", " + d.event() + ": " + d.bites()
+                        + " bites in " + String.format(Locale.ROOT, "%.1f", d.hours()) + " angler-hours, "
+                        + d.landed() + " landed")
+                .toList());
+        page.events(all.size());
+        page.carried(event.notebook().carried().stream()
+                .map(c -> carried(c, event))
+                .filter(Objects::nonNull)
+                .toList());
+        page.priors(event.notebook().priors());
+        page.others(all.size() > 1);
+        page.effects(effects(event));
+        return Views.show("tackle/seasons", model, page.build());
     }
 
     private List<EventData> all(EventKey key) {

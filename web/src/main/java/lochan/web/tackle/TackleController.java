@@ -43,6 +43,7 @@ import lochan.web.gear.TackleKind;
 import lochan.web.gear.Tackles;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -76,6 +77,8 @@ class TackleController {
     /** A thing of the box in the list. */
     record ItemRow(BoxItem item, String lure, String weight, String line) {}
 
+    record TackleView(List<RodRow> rods, List<ItemRow> box, List<Sheet> lures, List<Map<String, String>> seen) {}
+
     @GetMapping("/tackle")
     String tackle(@AuthenticationPrincipal Angler angler, Model model) {
         Units units = accounts.units(angler.accountId());
@@ -83,49 +86,44 @@ class TackleController {
         List<String> own = tackles.ownSheets(angler.accountId());
         Map<String, String> names = new HashMap<>();
         tackle.lures().forEach(l -> names.put(l.id(), l.name()));
-        model.addAttribute(
-                "rods",
-                tackle.rods().stream()
-                        .map(r -> new RodRow(
-                                r,
-                                units.rodLength(r.lengthM()),
-                                DeckWords.lines(r, units),
-                                r.turnM() == null ? "–" : units.length(1000 * r.turnM())))
-                        .toList());
-        model.addAttribute(
-                "box",
-                tackle.box().stream()
-                        .map(i -> new ItemRow(
-                                i,
-                                i.lureId() == null ? "" : names.getOrDefault(i.lureId(), i.lureId()),
-                                units.lureWeight(i.grams()),
-                                DeckWords.line(i.line(), units)))
-                        .toList());
-        model.addAttribute(
-                "lures",
-                tackle.lures().stream()
-                        .map(l -> new Sheet(
-                                l.id(),
-                                l.name(),
-                                l.family().words(),
-                                units.depth(l.depth().from()) + " to "
-                                        + units.depth(l.depth().to()),
-                                DeckWords.motion(l, units),
-                                DeckWords.hooks(l.hooking()),
-                                own.contains(l.id())))
-                        .toList());
-        model.addAttribute(
-                "seen",
-                tackle.observations().stream()
-                        .map(o -> Map.of(
-                                "id",
-                                o.id(),
-                                "words",
-                                names.getOrDefault(o.lureId(), o.lureId()) + ": "
-                                        + (o.saw() == LureObservation.Saw.DIVE ? "came to " : "fell to ")
-                                        + units.depth(o.depthM()) + ", on " + DeckWords.line(o.line(), units)))
-                        .toList());
-        return "tackle/tackle";
+        return Views.show(
+                "tackle/tackle",
+                model,
+                new TackleView(
+                        tackle.rods().stream()
+                                .map(r -> new RodRow(
+                                        r,
+                                        units.rodLength(r.lengthM()),
+                                        DeckWords.lines(r, units),
+                                        r.turnM() == null ? "–" : units.length(1000 * r.turnM())))
+                                .toList(),
+                        tackle.box().stream()
+                                .map(i -> new ItemRow(
+                                        i,
+                                        i.lureId() == null ? "" : names.getOrDefault(i.lureId(), i.lureId()),
+                                        units.lureWeight(i.grams()),
+                                        DeckWords.line(i.line(), units)))
+                                .toList(),
+                        tackle.lures().stream()
+                                .map(l -> new Sheet(
+                                        l.id(),
+                                        l.name(),
+                                        l.family().words(),
+                                        units.depth(l.depth().from()) + " to "
+                                                + units.depth(l.depth().to()),
+                                        DeckWords.motion(l, units),
+                                        DeckWords.hooks(l.hooking()),
+                                        own.contains(l.id())))
+                                .toList(),
+                        tackle.observations().stream()
+                                .map(o -> Map.of(
+                                        "id",
+                                        o.id(),
+                                        "words",
+                                        names.getOrDefault(o.lureId(), o.lureId()) + ": "
+                                                + (o.saw() == LureObservation.Saw.DIVE ? "came to " : "fell to ")
+                                                + units.depth(o.depthM()) + ", on " + DeckWords.line(o.line(), units)))
+                                .toList()));
     }
 
     @GetMapping("/tackle/rod")
@@ -137,13 +135,24 @@ class TackleController {
                 model);
     }
 
+    /** @param rod null for a new one */
+    record RodView(
+            Form form,
+            String rod,
+            Map<String, String> powers,
+            Map<String, String> actions,
+            Map<String, String> lines) {}
+
     private static String rodPage(String rod, Form form, Model model) {
-        model.addAttribute("form", form);
-        model.addAttribute("rod", rod);
-        model.addAttribute("powers", Options.of(Power.values()));
-        model.addAttribute("actions", Options.of(RodAction.values()));
-        model.addAttribute("lines", Options.of(FishingLine.Kind.values()));
-        return "tackle/rod";
+        return Views.show(
+                "tackle/rod",
+                model,
+                new RodView(
+                        form,
+                        rod,
+                        Options.of(Power.values()),
+                        Options.of(RodAction.values()),
+                        Options.of(FishingLine.Kind.values())));
     }
 
     @PostMapping("/tackle/rod")
@@ -230,16 +239,28 @@ class TackleController {
                 model);
     }
 
+    /** @param item null for a new one */
+    record ItemView(
+            Form form,
+            String item,
+            Map<String, String> lures,
+            Map<String, String> kinds,
+            Map<String, String> colours,
+            Map<String, String> lines) {}
+
     private String itemPage(Angler angler, String item, Form form, Model model) {
         Map<String, String> lures = new LinkedHashMap<>();
         tackles.lures(angler.accountId()).forEach(l -> lures.put(l.id(), l.name()));
-        model.addAttribute("form", form);
-        model.addAttribute("item", item);
-        model.addAttribute("lures", lures);
-        model.addAttribute("kinds", Options.of(BoxItem.Kind.values()));
-        model.addAttribute("colours", Options.of(ColourFamily.values()));
-        model.addAttribute("lines", Options.of(FishingLine.Kind.values()));
-        return "tackle/item";
+        return Views.show(
+                "tackle/item",
+                model,
+                new ItemView(
+                        form,
+                        item,
+                        lures,
+                        Options.of(BoxItem.Kind.values()),
+                        Options.of(ColourFamily.values()),
+                        Options.of(FishingLine.Kind.values())));
     }
 
     @PostMapping("/tackle/item")
@@ -273,24 +294,19 @@ class TackleController {
                 model);
     }
 
+    /** @param lure null for a new one */
+    record LureView(
+            Form form,
+            String lure,
+            boolean own,
+            boolean ships,
+            Map<String, String> families,
+            Map<String, String> hookKinds,
+            Map<String, String> actions,
+            Map<String, String> retrieves,
+            Map<String, Map<String, String>> groups) {}
+
     private String lurePage(Angler angler, String lure, Form form, Model model) {
-        model.addAttribute("form", form);
-        model.addAttribute("lure", lure);
-        model.addAttribute(
-                "own", lure != null && tackles.ownSheets(angler.accountId()).contains(lure));
-        model.addAttribute("ships", Catalogue.lures().stream().anyMatch(l -> l.id().equals(lure)));
-        model.addAttribute("families", Options.of(Family.values()));
-        model.addAttribute(
-                "hookKinds",
-                Map.of(
-                        Hooks.SINGLE.code(),
-                        "solid hooks",
-                        Hooks.TREBLE.code(),
-                        "trebles",
-                        Hooks.MULTI.code(),
-                        "several baits on one rig"));
-        model.addAttribute("actions", Options.of(RodAction.values()));
-        model.addAttribute("retrieves", Options.of(Retrieve.values()));
         Map<String, Map<String, String>> groups = new LinkedHashMap<>();
         groups.put("retrieve", Options.of(Retrieve.values()));
         groups.put("cover", Options.of(Cover.values()));
@@ -299,8 +315,25 @@ class TackleController {
         groups.put("forage", Options.of(Forage.values()));
         groups.put("line", Options.of(FishingLine.Kind.values()));
         groups.put("rod", Options.of(Power.values()));
-        model.addAttribute("groups", groups);
-        return "tackle/lure";
+        return Views.show(
+                "tackle/lure",
+                model,
+                new LureView(
+                        form,
+                        lure,
+                        lure != null && tackles.ownSheets(angler.accountId()).contains(lure),
+                        Catalogue.lures().stream().anyMatch(l -> l.id().equals(lure)),
+                        Options.of(Family.values()),
+                        Map.of(
+                                Hooks.SINGLE.code(),
+                                "solid hooks",
+                                Hooks.TREBLE.code(),
+                                "trebles",
+                                Hooks.MULTI.code(),
+                                "several baits on one rig"),
+                        Options.of(RodAction.values()),
+                        Options.of(Retrieve.values()),
+                        groups));
     }
 
     @PostMapping("/tackle/lure")
@@ -371,10 +404,10 @@ class TackleController {
         return rulesPage(form, model);
     }
 
+    record AdviceRulesView(Form form, Rule[] rules) {}
+
     private static String rulesPage(Form form, Model model) {
-        model.addAttribute("form", form);
-        model.addAttribute("rules", Rule.values());
-        return "tackle/rules";
+        return Views.show("tackle/rules", model, new AdviceRulesView(form, Rule.values()));
     }
 
     @PostMapping("/tackle/rules")

@@ -27,6 +27,7 @@ import lochan.web.gear.NotebookKind;
 import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -82,28 +83,22 @@ class TrialController {
 
     private String page(EventKey key, String first, String second, Form form, Model model) {
         EventData event = events.event(key);
-        model.addAttribute("data", event);
-        model.addAttribute(
-                "rows",
-                event.notebook().trials().stream()
-                        .map(t -> row(t, Contest.of(t, ASSUMPTIONS), t.first(), t.second()))
-                        .toList());
-        model.addAttribute(
-                "signs",
-                LossSigns.of(event, ASSUMPTIONS).stream()
-                        .map(TrialController::sign)
-                        .toList());
-        model.addAttribute(
-                "landings",
-                event.presentations().stream().map(p -> landing(p, event)).toList());
-        model.addAttribute("changes", event.notebook().changes());
-        model.addAttribute("zone", event.timeZone());
-        model.addAttribute("subjects", Trial.Subject.values());
+        TrialViewBuilder page = TrialViewBuilder.builder().data(event);
+        page.rows(event.notebook().trials().stream()
+                .map(t -> row(t, Contest.of(t, ASSUMPTIONS), t.first(), t.second()))
+                .toList());
+        page.signs(LossSigns.of(event, ASSUMPTIONS).stream()
+                .map(TrialController::sign)
+                .toList());
+        page.landings(event.presentations().stream().map(p -> landing(p, event)).toList());
+        page.changes(event.notebook().changes());
+        page.zone(event.timeZone());
+        page.subjects(Trial.Subject.values());
         Map<String, String> presentations = new LinkedHashMap<>();
         event.presentations().forEach(p -> presentations.put(p.id(), p.name()));
-        model.addAttribute("presentations", presentations);
-        model.addAttribute("form", form);
-        model.addAttribute("freshCode", UUID.randomUUID().toString());
+        page.presentations(presentations);
+        page.form(form);
+        page.freshCode(UUID.randomUUID().toString());
         var one = first == null ? java.util.Optional.<Presentation>empty() : event.presentation(first);
         var other = second == null ? java.util.Optional.<Presentation>empty() : event.presentation(second);
         if (one.isPresent() && other.isPresent() && !one.equals(other)) {
@@ -113,17 +108,15 @@ class TrialController {
                     one.get().name(),
                     other.get().name(),
                     List.of());
-            model.addAttribute(
-                    "compared",
-                    row(
-                            lures,
-                            Contest.of(event, one.get(), other.get(), ASSUMPTIONS),
-                            one.get().name(),
-                            other.get().name()));
+            page.compared(row(
+                    lures,
+                    Contest.of(event, one.get(), other.get(), ASSUMPTIONS),
+                    one.get().name(),
+                    other.get().name()));
         }
-        model.addAttribute("first", first);
-        model.addAttribute("second", second);
-        return "tackle/trials";
+        page.first(first);
+        page.second(second);
+        return Views.show("tackle/trials", model, page.build());
     }
 
     private static Row row(Trial trial, Contest c, String first, String second) {

@@ -10,7 +10,9 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import lochan.core.Intake;
 import lochan.core.event.BoatRun;
 import lochan.core.event.Position;
@@ -39,6 +41,7 @@ import lochan.web.practice.PracticeDay;
 import lochan.web.rules.BoatSpeeds;
 import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
+import lochan.web.shared.Views;
 import lochan.web.spot.Spots;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -91,46 +94,46 @@ class TrackController {
 
     @GetMapping("/events/{eventId}/practice/track")
     String choose(EventKey key, Model model) {
-        model.addAttribute("data", book.event(key));
-        return "tracklog/track";
+        return Views.show("tracklog/track", model, new TrackView(book.event(key), null, null, null, 0, 0, null));
     }
 
     @PostMapping("/events/{eventId}/practice/track")
     String offer(EventKey key, @RequestParam MultipartFile file, Model model) throws IOException {
         EventData event = book.event(key);
-        model.addAttribute("data", event);
+        TrackView view = new TrackView(event, null, null, null, 0, 0, null);
         try (InputStream in = new BufferedInputStream(file.getInputStream())) {
-            Track track = TrackCutter.cut(GpxTrack.read(in), event.spots());
-            Units units = accounts.units(key.accountId());
-            Map<Integer, PracticeStop> matches = TrackPlacing.matches(track.stops(), event.stops());
-            model.addAttribute(
-                    "rows",
-                    IntStream.range(0, Math.min(MOST_ROWS, track.stops().size()))
-                            .mapToObj(i -> row(track.stops().get(i), matches.get(i), event))
-                            .toList());
-            List<Track.Run> runs = track.runs().stream().limit(MOST_ROWS).toList();
-            model.addAttribute("boatRuns", runs);
-            List<BoatRun> told = new ArrayList<>(event.runs());
-            runs.forEach(r -> told.add(new BoatRun(
-                    r.start(),
-                    r.end(),
-                    r.metres(),
-                    r.cruiseMps(),
-                    WindAt.of(r.start(), event.stops(), event.forecast()))));
-            model.addAttribute("speeds", BoatSpeeds.of(told.stream().distinct().toList(), event.boat(), units));
-            model.addAttribute("gaps", track.gaps().size());
-            model.addAttribute("runs", track.runs().size());
-            model.addAttribute(
-                    "fastest",
-                    runs.stream().mapToDouble(Track.Run::cruiseMps).max().stream()
-                            .mapToObj(units::speed)
-                            .findFirst()
-                            .orElse(null));
+            view = read(TrackCutter.cut(GpxTrack.read(in), event.spots()), event, accounts.units(key.accountId()));
         } catch (GpxException e) {
             model.addAttribute(
                     "trouble", "“" + file.getOriginalFilename() + "” was not imported: " + e.getMessage() + ".");
         }
-        return "tracklog/track";
+        return Views.show("tracklog/track", model, view);
+    }
+
+    private static TrackView read(Track track, EventData event, Units units) {
+        Map<Integer, PracticeStop> matches = TrackPlacing.matches(track.stops(), event.stops());
+        List<Row> rows = IntStream.range(0, Math.min(MOST_ROWS, track.stops().size()))
+                .mapToObj(i -> row(track.stops().get(i), matches.get(i), event))
+                .toList();
+        List<Track.Run> runs = track.runs().stream().limit(MOST_ROWS).toList();
+        Stream<BoatRun> told = runs.stream()
+                .map(r -> new BoatRun(
+                        r.start(),
+                        r.end(),
+                        r.metres(),
+                        r.cruiseMps(),
+                        WindAt.of(r.start(), event.stops(), event.forecast())));
+        List<BoatRun> all =
+                Stream.concat(event.runs().stream(), told).distinct().toList();
+        OptionalDouble fastest = runs.stream().mapToDouble(Track.Run::cruiseMps).max();
+        return new TrackView(
+                event,
+                rows,
+                runs,
+                BoatSpeeds.of(all, event.boat(), units),
+                track.gaps().size(),
+                track.runs().size(),
+                fastest.isPresent() ? units.speed(fastest.getAsDouble()) : null);
     }
 
     private static Row row(Track.Stop s, PracticeStop same, EventData event) {

@@ -15,6 +15,7 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -50,14 +51,19 @@ class ForecastController {
         return event.day(Math.clamp(day, 1, event.days().size())).date();
     }
 
+    record ForecastView(Form form, int rows, int day, String dayName, int days, Sky[] skies) {}
+
     private static String page(Event event, int day, Form form, Model model) {
-        model.addAttribute("form", form);
-        model.addAttribute("rows", ForecastForm.rows(form));
-        model.addAttribute("day", Math.clamp(day, 1, event.days().size()));
-        model.addAttribute("dayName", Dates.longDay(date(event, day)));
-        model.addAttribute("days", event.days().size());
-        model.addAttribute("skies", Sky.values());
-        return "weather/forecast";
+        return Views.show(
+                "weather/forecast",
+                model,
+                new ForecastView(
+                        form,
+                        ForecastForm.rows(form),
+                        Math.clamp(day, 1, event.days().size()),
+                        Dates.longDay(date(event, day)),
+                        event.days().size(),
+                        Sky.values()));
     }
 
     @PostMapping("/events/{eventId}/practice/forecast")

@@ -1,0 +1,47 @@
+package lochan.web.plan;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import java.util.Map;
+import lochan.core.eventdata.EventData;
+import lochan.core.planning.valuation.Calibration;
+import lochan.core.planning.valuation.PlanValue;
+import lochan.offline.form.Form;
+import lochan.web.modelling.BackgroundComputation;
+
+/** What the Plan page shows; what belongs to the plan shown is null without one, and what is computed of it where it cannot be. */
+@RecordBuilder
+record PlanView(
+        EventData data,
+        List<StoredPlan> plans,
+        StoredPlan shown,
+        Map<String, String> strategies,
+        boolean valued,
+        boolean manyDays,
+        List<String> gear,
+        Form form,
+        List<PlanPage.Row> stops,
+        Supposition supposed,
+        List<PlanPage.KnownFishLine> known,
+        DayDrawing line,
+        List<PlanPage.LegRow> legs,
+        List<String> late,
+        List<String> closed,
+        int margin,
+        String hours,
+        String dayName,
+        RouteMap map,
+        String leaveBy,
+        List<String> ladder,
+        PlanValue value,
+        Calibration calibration,
+        double rawGrams,
+        String limitChance,
+        String targetChance,
+        List<PlanPage.Column> growth,
+        boolean afterDayBefore,
+        List<String> blown,
+        String cost,
+        BackgroundComputation.State<List<PlanSearch.Result>> search,
+        List<PlanPage.FoundRow> found,
+        boolean otherLocks) {}

@@ -1,0 +1,21 @@
+package lochan.web.practice;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import lochan.core.practice.Hooks;
+import lochan.offline.form.Form;
+
+/** What the page of an imported practice log shows; all of it is null before a file is read. */
+@RecordBuilder
+record SheetView(
+        Form form,
+        LogImport.Result read,
+        int rows,
+        List<LogController.Column> columns,
+        LogColumn[] choices,
+        Hooks[] hooks,
+        boolean asksOrder,
+        boolean asksScale,
+        List<String> problems,
+        List<String> remarks,
+        List<LogController.StopRow> stops) {}

@@ -1,0 +1,20 @@
+package lochan.web.practice;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import lochan.core.eventdata.EventData;
+import lochan.core.practice.Outcome;
+import lochan.offline.form.Form;
+
+/** What the page of a stop shows that is logged or changed afterwards; stop is null for a new one. */
+@RecordBuilder
+record StopView(
+        EventData data,
+        String stop,
+        Form form,
+        Choices choices,
+        Outcome[] outcomes,
+        String freshCode,
+        List<String> retrieves,
+        String light,
+        List<PracticeController.BiteRow> bites) {}

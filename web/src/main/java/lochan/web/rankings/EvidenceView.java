@@ -1,0 +1,29 @@
+package lochan.web.rankings;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import lochan.core.lake.Spot;
+import lochan.core.model.ranking.RankingRow;
+import lochan.core.model.rate.BiteRates;
+import lochan.core.model.rate.LandingChance;
+import lochan.core.model.size.SizeModel;
+import lochan.core.practice.Presentation;
+import lochan.web.modelling.BackgroundComputation;
+
+/** What the page of the evidence behind a row of the rankings shows. */
+@RecordBuilder
+record EvidenceView(
+        BackgroundComputation.State<RankingValues.Values> job,
+        RankingRow row,
+        Spot spot,
+        Presentation presentation,
+        String spotType,
+        List<RankingsController.StopEvidence> stops,
+        BiteRates.Evidence effective,
+        double lakeMean,
+        double presentationMean,
+        double patternMean,
+        LandingChance landing,
+        SizeModel.Predictive bias,
+        List<String> why,
+        List<String> others) {}

@@ -1,0 +1,34 @@
+package lochan.web.tackle;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import java.util.Set;
+import lochan.core.eventdata.EventData;
+import lochan.core.lures.deck.GearCheck;
+import lochan.core.lures.deck.PackItem;
+import lochan.web.gear.RodRow;
+import lochan.web.plan.StoredPlan;
+
+/** What the page of the rods for a plan shows; the plan and its drawing are null where there are none. */
+@RecordBuilder
+record DeckView(
+        EventData data,
+        List<StoredPlan> plans,
+        StoredPlan shownPlan,
+        List<RodRow> rows,
+        List<DeckController.Poor> poor,
+        List<GearCheck> broken,
+        List<GearCheck> inBoat,
+        List<String> noSheet,
+        boolean noRods,
+        int spares,
+        boolean noneSuffers,
+        boolean hasStops,
+        boolean backupsKnown,
+        String gearRules,
+        DeckDrawing drawing,
+        List<DeckController.AdviceLine> said,
+        int dayNumber,
+        List<String> signs,
+        List<PackItem> packing,
+        Set<String> packed) {}

@@ -1,0 +1,26 @@
+package lochan.web.tackle;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import lochan.core.eventdata.EventData;
+import lochan.core.notebook.Notebook;
+import lochan.core.tackle.SeasonStage;
+
+/** What the page of past seasons shows; lake and stage are null where all are shown. */
+@RecordBuilder
+record SeasonsView(
+        EventData data,
+        List<String> lakes,
+        SeasonStage[] stages,
+        String lake,
+        String stage,
+        List<SeasonsController.LineRow> byPresentation,
+        List<SeasonsController.LineRow> byPlace,
+        List<SeasonsController.LineRow> byStage,
+        List<SeasonsController.LineRow> byTemperature,
+        List<String> days,
+        int events,
+        List<String> carried,
+        Notebook.Priors priors,
+        boolean others,
+        List<SeasonsController.Effect> effects) {}
