@@ -1,6 +1,7 @@
 package lochan.core.competition;
 
 import java.util.List;
+import lochan.core.competition.Entry.Official;
 import java.util.Objects;
 
 /**
@@ -23,7 +24,7 @@ public record Bag(
         int limit,
         Sums weight,
         Sums length,
-        Entry.Official official) {
+        Official official) {
 
     /**
      * What a bag comes to, g or mm.

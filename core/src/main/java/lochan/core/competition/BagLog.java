@@ -1,5 +1,6 @@
 package lochan.core.competition;
 
+import lochan.core.Lookup;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -30,7 +31,7 @@ public final class BagLog {
     /** Catches that their void took out of the livewell, and may bring back. */
     private final Set<String> droppedByVoid = new HashSet<>();
 
-    private final Map<String, CatchRecord> catches = new HashMap<>();
+    private final Catches catches = new Catches();
     private final Set<Entry.Balance> balances = new LinkedHashSet<>();
     private final ScaleChecks scale = new ScaleChecks();
     private final Map<Integer, Livewell> livewells = new TreeMap<>();
@@ -94,7 +95,7 @@ public final class BagLog {
 
     /** A fish as the log knows it now, kept or not. */
     public Fish fish(String catchId) {
-        return livewell(catches.get(catchId).day()).fish(catchId);
+        return livewell(catches.of(catchId).day()).fish(catchId);
     }
 
     public boolean isVoided(String entryId) {
@@ -220,7 +221,7 @@ public final class BagLog {
     }
 
     private boolean canComeBack(String fish) {
-        Livewell livewell = livewells.get(catches.get(fish).day());
+        Livewell livewell = livewell(catches.of(fish).day());
         return livewell.inHand() == null && livewell.hasRoomFor(fish);
     }
 
@@ -236,7 +237,7 @@ public final class BagLog {
     }
 
     private Optional<Violation> notACatch(String field, String id) {
-        return catches.containsKey(id) && !voided.contains(id)
+        return catches.has(id) && !voided.contains(id)
                 ? Optional.empty()
                 : violation(
                         field,
@@ -244,7 +245,7 @@ public final class BagLog {
     }
 
     private Optional<Violation> inLivewellOrHand(String fish) {
-        Livewell livewell = livewells.get(catches.get(fish).day());
+        Livewell livewell = livewell(catches.of(fish).day());
         return livewell.holds(fish) || fish.equals(livewell.inHand())
                 ? Optional.empty()
                 : violation("catch", "The fish " + fish + " is not in the livewell: only a fish in it can die there.");
@@ -258,7 +259,7 @@ public final class BagLog {
         return switch (entry) {
             case Entry.Catch c -> {
                 int day = event.dayOf(c.at());
-                catches.put(c.id(), new CatchRecord(c, day, scale.now()));
+                catches.put(new CatchRecord(c, day, scale.now()));
                 yield row(entry, day, livewell(day).take(c.id()), c.id());
             }
             case Entry.Void _, Entry.Balance _, Entry.Died _, Entry.Correct _, Entry.Official _, Entry.ScaleCheck _ ->
@@ -282,8 +283,8 @@ public final class BagLog {
                     balances.remove(b);
                 }
             }
-            case Entry.Died d -> catches.get(d.catchId()).died(d.id(), counts);
-            case Entry.Correct c -> catches.get(c.catchId()).correct(c, scale.now(), counts);
+            case Entry.Died d -> catches.of(d.catchId()).died(d.id(), counts);
+            case Entry.Correct c -> catches.of(c.catchId()).correct(c, scale.now(), counts);
             case Entry.ScaleCheck s -> scale.count(s, counts);
             case Entry.Official o -> livewell(day(o)).official(counts ? o : null);
             case Entry.Void v -> {
@@ -292,7 +293,7 @@ public final class BagLog {
                 } else {
                     voided.remove(v.entryId());
                 }
-                count(entries.get(v.entryId()), !counts);
+                count(Lookup.of(entries, v.entryId()), !counts);
             }
             case Entry.Catch c -> countCatch(c.id(), counts);
             case Entry.Bite s -> {}
@@ -302,7 +303,7 @@ public final class BagLog {
     }
 
     private void countCatch(String fish, boolean counts) {
-        Livewell livewell = livewells.get(catches.get(fish).day());
+        Livewell livewell = livewell(catches.of(fish).day());
         if (counts) {
             if (droppedByVoid.remove(fish)) {
                 livewell.putBack(fish);
@@ -327,7 +328,8 @@ public final class BagLog {
     }
 
     private int day(Entry entry) {
-        return entry.about() == null ? event.dayOf(entry.at()) : day(entries.get(entry.about()));
+        String about = entry.about();
+        return about == null ? event.dayOf(entry.at()) : day(Lookup.of(entries, about));
     }
 
     private Livewell livewell(int day) {
@@ -336,6 +338,6 @@ public final class BagLog {
 
     private WeightOrder order() {
         return new WeightOrder(
-                id -> catches.get(id).grams(), balances, event.rules().scaleGrams());
+                id -> catches.of(id).grams(), balances, event.rules().scaleGrams());
     }
 }

@@ -73,7 +73,7 @@ public record EventResult(List<Day> days, Double counted, Double biggest, Boolea
         double penalty = byLength
                 ? 0
                 : said == null
-                        ? bag.fish().isEmpty() || bags == null ? 0 : bags - bag.netGrams()
+                        ? bag.fish().isEmpty() || bags == null || bag.netGrams() == null ? 0 : bags - bag.netGrams()
                         : penalty(event.rules().penalties(), said);
         boolean disqualified = said != null
                 && said.lateMinutes() != null
@@ -113,9 +113,10 @@ public record EventResult(List<Day> days, Double counted, Double biggest, Boolea
     }
 
     private static Boolean cut(Scoring.Cut cut, List<Day> days) {
-        Integer place = cut == null || cut.afterDay() > days.size()
-                ? null
-                : days.get(cut.afterDay() - 1).place();
+        if (cut == null || cut.afterDay() > days.size()) {
+            return null;
+        }
+        Integer place = days.get(cut.afterDay() - 1).place();
         return place == null ? null : Boolean.valueOf(place <= cut.places());
     }
 }

@@ -20,7 +20,7 @@ final class Livewell {
     private static final double LENGTH_TOLERANCE_MM = 1e-6;
 
     private final Event event;
-    private final Map<String, CatchRecord> catches;
+    private final Catches catches;
     private final Collection<Entry.Balance> balances;
     private final List<String> kept = new ArrayList<>();
     private final Map<String, String> tags = new HashMap<>();
@@ -28,7 +28,7 @@ final class Livewell {
     private Verdict pending;
     private Entry.Official official;
 
-    Livewell(Event event, Map<String, CatchRecord> catches, Collection<Entry.Balance> balances) {
+    Livewell(Event event, Catches catches, Collection<Entry.Balance> balances) {
         this.event = event;
         this.catches = catches;
         this.balances = balances;
@@ -88,7 +88,7 @@ final class Livewell {
     }
 
     private void keep(String fish, String freedTag) {
-        String wished = catches.get(fish).entry().tag();
+        String wished = catches.of(fish).entry().tag();
         String tag = wished != null && !tags.containsValue(wished)
                 ? wished
                 : freedTag != null
@@ -125,7 +125,7 @@ final class Livewell {
         boolean over = overIsFull(fish);
         boolean kind = over || speciesIsFull(fish);
         return kept.stream()
-                .filter(other -> catches.get(other).alive())
+                .filter(other -> catches.of(other).alive())
                 .filter(other -> !kind || species(other) == species(fish))
                 .filter(other -> !over || isOver(other))
                 .toList();
@@ -133,7 +133,7 @@ final class Livewell {
 
     /** Why a fish may not be kept at all; empty when it may. */
     private Optional<Verdict.Reason> forbidden(String fish) {
-        CatchRecord record = catches.get(fish);
+        CatchRecord record = catches.of(fish);
         Double least = rule(fish).map(SpeciesRule::minGrams).orElse(null);
         boolean light = record.grams() != null && least != null && record.grams() < least;
         boolean inSlot = record.mm() != null
@@ -149,12 +149,12 @@ final class Livewell {
     }
 
     private Species species(String fish) {
-        return catches.get(fish).entry().species();
+        return catches.of(fish).entry().species();
     }
 
     /** Whether a fish is longer than its slot; one that was not measured is not. */
     private boolean isOver(String fish) {
-        Double mm = catches.get(fish).mm();
+        Double mm = catches.of(fish).mm();
         return mm != null
                 && rule(fish).map(SpeciesRule::slot).filter(s -> mm > s.toMm()).isPresent();
     }
@@ -211,7 +211,7 @@ final class Livewell {
 
     /** What a fish counts for: its weight, g, or its length, mm; null: not measured. */
     private Double measure(String fish) {
-        CatchRecord record = catches.get(fish);
+        CatchRecord record = catches.of(fish);
         return !byLength()
                 ? record.grams()
                 : record.mm() == null
@@ -225,7 +225,7 @@ final class Livewell {
     }
 
     private boolean isShort(String fish) {
-        CatchRecord record = catches.get(fish);
+        CatchRecord record = catches.of(fish);
         Double minimum = rule(fish).map(SpeciesRule::minLengthMm).orElse(null);
         return record.mm() != null && minimum != null && record.mm() < minimum - LENGTH_TOLERANCE_MM;
     }
@@ -234,14 +234,14 @@ final class Livewell {
         Integer most = rule(fish).map(SpeciesRule::bagLimit).orElse(null);
         return most != null
                 && kept.stream()
-                                .filter(other -> catches.get(other).entry().species()
-                                        == catches.get(fish).entry().species())
+                                .filter(other -> catches.of(other).entry().species()
+                                        == catches.of(fish).entry().species())
                                 .count()
                         >= most;
     }
 
     private Optional<SpeciesRule> rule(String fish) {
-        return Optional.ofNullable(catches.get(fish).entry().species()).flatMap(event.rules()::rule);
+        return Optional.ofNullable(catches.of(fish).entry().species()).flatMap(event.rules()::rule);
     }
 
     Bag bag() {
@@ -262,7 +262,7 @@ final class Livewell {
         Double total = kept.stream().anyMatch(f -> measure(f) == null)
                 ? null
                 : Double.valueOf(kept.stream().mapToDouble(this::measure).sum());
-        List<String> live = kept.stream().filter(f -> catches.get(f).alive()).toList();
+        List<String> live = kept.stream().filter(f -> catches.of(f).alive()).toList();
         boolean measured = !live.isEmpty() && live.stream().allMatch(f -> measure(f) != null);
         Double smallest = measured
                 ? Double.valueOf(live.stream().mapToDouble(this::measure).min().getAsDouble())
@@ -277,7 +277,7 @@ final class Livewell {
     /** What dead fish and short ones in the livewell take off, g. */
     private double penalty() {
         Penalties off = event.rules().penalties();
-        return kept.stream().filter(f -> !catches.get(f).alive()).count() * orNothing(off.deadFishGrams())
+        return kept.stream().filter(f -> !catches.of(f).alive()).count() * orNothing(off.deadFishGrams())
                 + kept.stream().filter(this::isShort).count() * orNothing(off.shortFishGrams());
     }
 
@@ -286,7 +286,7 @@ final class Livewell {
     }
 
     Fish fish(String id) {
-        CatchRecord record = catches.get(id);
+        CatchRecord record = catches.of(id);
         return new Fish(
                 id,
                 record.entry().species(),

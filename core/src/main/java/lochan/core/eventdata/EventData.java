@@ -1,5 +1,6 @@
 package lochan.core.eventdata;
 
+import org.jspecify.annotations.Nullable;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -154,7 +155,7 @@ public record EventData(
         private final Event event;
         private final Boat boat;
         private List<BoatRun> runs = List.of();
-        private Lake lake;
+        private @Nullable Lake lake;
         private List<Spot> spots = List.of();
         private List<Waypoint> waypoints = List.of();
         private List<Presentation> presentations = List.of();

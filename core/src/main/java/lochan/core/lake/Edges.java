@@ -1,5 +1,7 @@
 package lochan.core.lake;
 
+import java.util.stream.IntStream;
+import java.util.Comparator;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -146,19 +148,18 @@ final class Edges {
         return inside;
     }
 
-    /** The nearest point on any edge. */
+    /** The nearest point on any edge; there is one. */
     Point nearest(Point p) {
-        Point best = null;
-        for (int i = 0; i < from.size(); i++) {
-            Point a = from.get(i);
-            Point ab = to.get(i).minus(a);
-            double span = ab.dot(ab);
-            double t = span == 0 ? 0 : Math.clamp(p.minus(a).dot(ab) / span, 0, 1);
-            Point on = a.plus(ab, t);
-            if (best == null || on.minus(p).length() < best.minus(p).length()) {
-                best = on;
-            }
-        }
-        return best;
+        return IntStream.range(0, from.size())
+                .mapToObj(i -> nearest(p, from.get(i), to.get(i)))
+                .min(Comparator.comparingDouble(on -> on.minus(p).length()))
+                .orElseThrow();
+    }
+
+    private static Point nearest(Point p, Point a, Point b) {
+        Point ab = b.minus(a);
+        double span = ab.dot(ab);
+        double t = span == 0 ? 0 : Math.clamp(p.minus(a).dot(ab) / span, 0, 1);
+        return a.plus(ab, t);
     }
 }

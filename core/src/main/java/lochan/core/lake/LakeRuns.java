@@ -62,7 +62,7 @@ public final class LakeRuns implements Runs {
 
         /** Whether a run along a line through it may bend around it: its shore lies on one side. */
         boolean maySupport(Point other) {
-            if (before == null) {
+            if (before == null || after == null) {
                 return true;
             }
             Point line = other.minus(at);

@@ -3,6 +3,7 @@ package lochan.core.live;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.ScenarioSet;
@@ -33,33 +34,35 @@ public record FiredTrigger(Backups.Trigger trigger, Backups.Backup backup, int s
         List<FiredTrigger> fired = new ArrayList<>();
         for (Backups.Backup backup : ladder.backups()) {
             for (Backups.Trigger t : backup.triggers()) {
-                PlanStop stop = plan.stream()
-                        .filter(s -> s.spotId().equals(t.spotId())
-                                && !s.arrive().isAfter(t.at())
-                                && !s.leave().isBefore(t.at()))
-                        .findFirst()
-                        .orElse(null);
-                boolean fished = stop != null
-                        && today.efforts().stream()
-                                .anyMatch(e -> e.cell().equals(Cell.of(stop)) && !e.to().isBefore(t.at()));
-                if (fished
-                        && !t.at().isAfter(now)
-                        && fired.stream().noneMatch(f -> f.trigger().spotId().equals(t.spotId()))) {
-                    int seen = (int) today.bites().stream()
-                            .filter(s -> s.cell().equals(Cell.of(stop))
-                                    && !s.at().isBefore(stop.arrive())
-                                    && s.at().isBefore(t.at()))
-                            .count();
-                    if (seen < t.bitesBelow()) {
-                        fired.add(new FiredTrigger(
-                                t,
-                                backup,
-                                seen,
-                                Outlooks.chanceOfSoFew(set, Cell.of(stop), stop.arrive(), t.at(), seen)));
-                    }
+                boolean spotKnown = fired.stream().anyMatch(f -> f.trigger().spotId().equals(t.spotId()));
+                if (!spotKnown && !t.at().isAfter(now)) {
+                    plan.stream()
+                            .filter(s -> s.spotId().equals(t.spotId())
+                                    && !s.arrive().isAfter(t.at())
+                                    && !s.leave().isBefore(t.at()))
+                            .findFirst()
+                            .flatMap(s -> at(s, t, backup, today, set))
+                            .ifPresent(fired::add);
                 }
             }
         }
         return fired;
+    }
+
+    /** The trigger as it fired at its stop; empty when the stop was not fished until then, or brought bites enough. */
+    private static Optional<FiredTrigger> at(
+            PlanStop stop, Backups.Trigger t, Backups.Backup backup, Today today, ScenarioSet set) {
+        Cell cell = Cell.of(stop);
+        boolean fished = today.efforts().stream()
+                .anyMatch(e -> e.cell().equals(cell) && !e.to().isBefore(t.at()));
+        int seen = (int) today.bites().stream()
+                .filter(b -> b.cell().equals(cell)
+                        && !b.at().isBefore(stop.arrive())
+                        && b.at().isBefore(t.at()))
+                .count();
+        return fished && seen < t.bitesBelow()
+                ? Optional.of(new FiredTrigger(
+                        t, backup, seen, Outlooks.chanceOfSoFew(set, cell, stop.arrive(), t.at(), seen)))
+                : Optional.empty();
     }
 }

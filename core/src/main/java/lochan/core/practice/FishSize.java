@@ -42,7 +42,7 @@ public record FishSize(
         positive("hiGrams", hiGrams, how == How.RANGE);
         positive("mm", mm, how == How.LENGTH);
         positive("guessGrams", guessGrams, false);
-        if (how == How.RANGE && loGrams > hiGrams) {
+        if (loGrams != null && hiGrams != null && loGrams > hiGrams) {
             throw new IllegalArgumentException(
                     "the range runs from " + loGrams + " down to " + hiGrams + " g: exchange them");
         }

@@ -168,7 +168,7 @@ public final class EsriGrid {
 
     private static double corner(Map<String, Double> header, String axis, double cellSize) throws BadGridException {
         return header.containsKey(axis + "center")
-                ? header.get(axis + "center") - cellSize / 2
+                ? needed(header, axis + "center") - cellSize / 2
                 : needed(header, axis + "corner");
     }
 }

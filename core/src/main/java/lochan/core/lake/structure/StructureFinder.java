@@ -100,21 +100,21 @@ public final class StructureFinder {
                     rise.cells() * grid.cellAreaM2(),
                     words("rises %.1f m above the water around it, to %.1f m", prominence, top));
             if (rise.saddle() >= 0) {
-                boolean toShoreUp = rise.otherTop() < 0;
-                Double other = toShoreUp ? null : Double.valueOf(rise.closingM() - grid.depth(rise.otherTop()));
-                add(
-                        Kind.SADDLE,
-                        rise.saddle(),
-                        prominence,
-                        other,
-                        grid.cellAreaM2(),
-                        toShoreUp
-                                ? words("between a hump that rises %.1f m above it and the shore", prominence)
-                                : words(
-                                        "between two humps that rise %.1f and %.1f m above it; overlooked, so less fished",
-                                        prominence, other));
+                addSaddle(rise, prominence);
             }
         }
+    }
+
+    private void addSaddle(MergeTree.Rise rise, double prominence) {
+        if (rise.otherTop() < 0) {
+            String words = words("between a hump that rises %.1f m above it and the shore", prominence);
+            add(Kind.SADDLE, rise.saddle(), prominence, null, grid.cellAreaM2(), words);
+            return;
+        }
+        double other = rise.closingM() - grid.depth(rise.otherTop());
+        String words = words(
+                "between two humps that rise %.1f and %.1f m above it; overlooked, so less fished", prominence, other);
+        add(Kind.SADDLE, rise.saddle(), prominence, other, grid.cellAreaM2(), words);
     }
 
     /** Notes the cells inside a hump's closing contour; the highest rise of water without land has none. */

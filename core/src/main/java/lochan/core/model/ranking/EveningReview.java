@@ -250,7 +250,7 @@ public record EveningReview(
                 .filter(s -> dateOf(event, s).equals(date))
                 .flatMap(s -> s.bites().stream())
                 .map(Bite::size)
-                .filter(s -> s != null && s.how() == FishSize.How.SCALE && s.guessGrams() != null)
+                .filter(s -> s != null && s.how() == FishSize.How.SCALE && s.grams() != null && s.guessGrams() != null)
                 .map(s -> new Guess(s.guessGrams(), s.grams()))
                 .toList();
     }

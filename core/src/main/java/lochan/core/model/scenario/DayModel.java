@@ -1,5 +1,6 @@
 package lochan.core.model.scenario;
 
+import lochan.core.Lookup;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -90,7 +91,7 @@ public final class DayModel {
         this.mix = new SpeciesMix(this.event, assumptions.size());
         this.sizes = SizeModel.fit(this.event, mix, assumptions);
         this.knownFish = event.notebook().fishThere().stream()
-                .filter(f -> spots.containsKey(f.spotId()) && !event.offLimits(spots.get(f.spotId())))
+                .filter(f -> spots.containsKey(f.spotId()) && !event.offLimits(Lookup.of(spots, f.spotId())))
                 .map(f -> KnownFishChance.of(f, event, sizes, assumptions))
                 .filter(f -> f.chance() > LEAST_CHANCE)
                 .sorted(Comparator.comparingDouble(f -> -f.chance() * f.grams()))
@@ -127,15 +128,15 @@ public final class DayModel {
     }
 
     public Spot spot(String id) {
-        return spots.get(id);
+        return Lookup.of(spots, id);
     }
 
     public Pattern pattern(Cell cell) {
-        return new Pattern(spots.get(cell.spotId()).spotType(), cell.presentationId());
+        return new Pattern(Lookup.of(spots, cell.spotId()).spotType(), cell.presentationId());
     }
 
     public LandingChance landing(String presentationId) {
-        return landing.get(presentationId);
+        return Lookup.of(landing, presentationId);
     }
 
     /** Bite rates in a bin, computed when first asked for. */
@@ -227,7 +228,7 @@ public final class DayModel {
 
     /** What the wind leaves of a spot's bite rate in a bin, 0 to 1. */
     public double leftByWind(String spotId, int bin) {
-        return held(spots.get(spotId), bin);
+        return held(Lookup.of(spots, spotId), bin);
     }
 
     /** Whether a spot is open to more wind than the boat can be held in at some time of [from, to). */
@@ -239,7 +240,7 @@ public final class DayModel {
 
     /** Whether a cell's spot may be fished by the event's rules. */
     public boolean isOpen(Cell cell) {
-        return !event.offLimits(spots.get(cell.spotId()));
+        return !event.offLimits(Lookup.of(spots, cell.spotId()));
     }
 
     /**

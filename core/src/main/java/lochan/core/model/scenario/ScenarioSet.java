@@ -1,5 +1,6 @@
 package lochan.core.model.scenario;
 
+import org.jspecify.annotations.Nullable;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -34,9 +35,9 @@ public final class ScenarioSet {
     private final double[][] sizeEffects;
     private final Map<Cell, CellScenarios> cells = new HashMap<>();
     /** Of which this set is a part, or which it follows; null: it is whole. */
-    private final ScenarioSet all;
+    private final @Nullable ScenarioSet all;
     /** Numbers of the part; null: all of them. */
-    private final int[] which;
+    private final int @Nullable [] which;
 
     private final Map<String, double[]> fishedBefore;
     private final Map<String, double[]> landing = new HashMap<>();
@@ -64,7 +65,7 @@ public final class ScenarioSet {
         this.visitsNeeded = drawVisits();
     }
 
-    private ScenarioSet(ScenarioSet all, int[] which, Map<String, double[]> fishedBefore, int[][] visitsNeeded) {
+    private ScenarioSet(ScenarioSet all, int @Nullable [] which, Map<String, double[]> fishedBefore, int[][] visitsNeeded) {
         this.model = all.model;
         this.count = which == null ? all.count : which.length;
         this.seed = all.seed;

@@ -1,5 +1,7 @@
 package lochan.core.model.size;
 
+import static java.util.Objects.requireNonNull;
+import lochan.core.Lookup;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -94,7 +96,7 @@ public final class SizeModel {
 
     /** How far the angler's guesses run over the scale, ln, with its uncertainty. */
     public Predictive guessBias() {
-        int i = index.get(Bias.GUESS);
+        int i = Lookup.of(index, Bias.GUESS);
         double sd = Math.sqrt(covariance.get(i, i));
         return new Predictive(mean[i], sd, sd);
     }
@@ -190,35 +192,35 @@ public final class SizeModel {
         double fish = a.fishSd() * a.fishSd();
         return switch (size.how()) {
             case SCALE -> {
-                Observation scale = new Observation(at, Math.log(size.grams()), fish);
+                Observation scale = new Observation(at, Math.log(requireNonNull(size.grams())), fish);
                 yield size.guessGrams() == null
                         ? List.of(scale)
                         : List.of(
                                 scale,
                                 new Observation(
                                         biasOnly(),
-                                        Math.log(size.guessGrams() / size.grams()),
+                                        Math.log(size.guessGrams() / requireNonNull(size.grams())),
                                         a.pairSd() * a.pairSd()));
             }
             case GUESS ->
-                List.of(new Observation(withBias(at), Math.log(size.grams()), fish + a.guessSd() * a.guessSd()));
+                List.of(new Observation(withBias(at), Math.log(requireNonNull(size.grams())), fish + a.guessSd() * a.guessSd()));
             case RANGE -> {
-                double width = Math.log(size.hiGrams() / size.loGrams());
-                yield List.of(new Observation(at, Math.log(size.loGrams()) + width / 2, fish + width * width / 12));
+                double width = Math.log(requireNonNull(size.hiGrams()) / requireNonNull(size.loGrams()));
+                yield List.of(new Observation(at, Math.log(requireNonNull(size.loGrams())) + width / 2, fish + width * width / 12));
             }
             case LENGTH ->
                 List.of(new Observation(
-                        at, StandardWeight.lnGrams(species, size.mm(), a), fish + a.lengthSd() * a.lengthSd()));
+                        at, StandardWeight.lnGrams(species, requireNonNull(size.mm()), a), fish + a.lengthSd() * a.lengthSd()));
         };
     }
 
     private int[] biasOnly() {
-        return new int[] {index.get(Bias.GUESS)};
+        return new int[] {Lookup.of(index, Bias.GUESS)};
     }
 
     private int[] withBias(int[] at) {
         int[] more = java.util.Arrays.copyOf(at, at.length + 1);
-        more[at.length] = index.get(Bias.GUESS);
+        more[at.length] = Lookup.of(index, Bias.GUESS);
         return more;
     }
 

@@ -1,6 +1,9 @@
 package lochan.core.planning.search;
 
+import lochan.core.Lookup;
+import org.jspecify.annotations.Nullable;
 import java.time.Duration;
+import java.util.Objects;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -63,7 +66,7 @@ public final class DayTours implements Tours {
     /** Tours are asked for what is left of them and then what they are worth: the times of the last one are kept. */
     private List<Visit> timed = List.of();
 
-    private long[] times = {};
+    private long @Nullable [] times = {};
 
     /**
      * @param cells     what may be fished
@@ -200,7 +203,7 @@ public final class DayTours implements Tours {
 
     /** Fills in what a tour fishes. */
     private void fish(List<Visit> tour) {
-        long[] at = times(tour);
+        long[] at = timesOfOneThatFits(tour);
         fishing.clear();
         for (int i = 0; i < tour.size(); i++) {
             int item = tour.get(i).item();
@@ -224,12 +227,16 @@ public final class DayTours implements Tours {
     }
 
     /** Arrival and leaving of each visit by turns, ms after the start; null when they cannot be. */
-    private long[] times(List<Visit> tour) {
+    private long @Nullable [] times(List<Visit> tour) {
         if (tour != timed) {
             times = computed(tour);
             timed = tour;
         }
         return times;
+    }
+
+    private long[] timesOfOneThatFits(List<Visit> tour) {
+        return Objects.requireNonNull(times(tour), "the tour does not fit");
     }
 
     private boolean isRough(long time) {
@@ -241,7 +248,7 @@ public final class DayTours implements Tours {
         return false;
     }
 
-    private long[] computed(List<Visit> tour) {
+    private long @Nullable [] computed(List<Visit> tour) {
         long[] at = new long[2 * tour.size()];
         long time = 0;
         int here = 0;
@@ -282,7 +289,7 @@ public final class DayTours implements Tours {
 
     /** A tour as stops of a plan; neighbouring visits of one cell are one stop. */
     List<PlanStop> stops(List<Visit> tour) {
-        long[] at = times(tour);
+        long[] at = timesOfOneThatFits(tour);
         List<PlanStop> stops = new ArrayList<>();
         for (int i = 0; i < tour.size(); i++) {
             Cell cell = cell(tour.get(i).item());
@@ -404,7 +411,7 @@ public final class DayTours implements Tours {
         }
 
         public int place(String spot) {
-            return places.get(spot);
+            return Lookup.of(places, spot);
         }
 
         boolean isRough(ForecastPeriod period) {

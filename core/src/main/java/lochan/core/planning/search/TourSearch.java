@@ -151,7 +151,7 @@ public final class TourSearch {
         Result now = begin;
         boolean gains = true;
         while (gains) {
-            Result best = null;
+            Result best = now;
             double bestRate = 0;
             for (int item : drawn(now.tour())) {
                 int[] stays = tours.stays(item);
@@ -163,14 +163,14 @@ public final class TourSearch {
                     double rate = with == null
                             ? 0
                             : (with.value() - now.value()) / Math.max(SAME, now.slack() - with.slack());
-                    if (rate > bestRate && random.nextDouble() >= BLINK) {
+                    if (with != null && rate > bestRate && random.nextDouble() >= BLINK) {
                         best = with;
                         bestRate = rate;
                     }
                 }
             }
-            gains = best != null;
-            now = gains ? best : now;
+            gains = bestRate > 0;
+            now = best;
         }
         return now;
     }

@@ -1,5 +1,6 @@
 package lochan.core.planning.valuation;
 
+import org.jspecify.annotations.Nullable;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.DoubleStream;
@@ -25,7 +26,7 @@ public final class BestFish {
 
     private final int limit;
     private final double[][] tables;
-    private double[] variances;
+    private double @Nullable [] variances;
     /** Weights in the bag, g, rising. */
     private final double[] bag;
 
