@@ -1,5 +1,7 @@
 package lochan.cli;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
@@ -33,6 +35,7 @@ import lochan.core.planning.valuation.Strategy;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileReader;
 import lochan.eventformat.JsonLimits;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -55,7 +58,7 @@ final class AdviseAnswer {
     private final BagLog log;
     private final Map<Integer, OfDay> days = new HashMap<>();
     private Today efforts = Today.NOTHING;
-    private Instant lineBefore;
+    private @Nullable Instant lineBefore;
 
     AdviseAnswer(EventData event, long seed) {
         this.event = event;
@@ -147,7 +150,7 @@ final class AdviseAnswer {
         }
     }
 
-    private static ObjectNode wrong(String message) {
+    private static ObjectNode wrong(@Nullable String message) {
         return JsonNodeFactory.instance.objectNode().put("error", message);
     }
 
@@ -178,7 +181,7 @@ final class AdviseAnswer {
         return answer(number, at, position, fishing, efforts.with(Today.bites(log, number)), log);
     }
 
-    private Cell fishing(JsonNode line) throws UsageException {
+    private @Nullable Cell fishing(JsonNode line) throws UsageException {
         String spot = line.path("spot").asString(null);
         String presentation = line.path("presentation").asString(null);
         if (spot == null || presentation == null) {
@@ -206,7 +209,7 @@ final class AdviseAnswer {
         }
     }
 
-    private static Position position(JsonNode line) throws UsageException {
+    private static @Nullable Position position(JsonNode line) throws UsageException {
         if (!line.hasNonNull("position")) {
             return null;
         }
@@ -219,7 +222,8 @@ final class AdviseAnswer {
         }
     }
 
-    private ObjectNode answer(int number, Instant at, Position position, Cell fishing, Today today, BagLog bags) {
+    private ObjectNode answer(
+            int number, Instant at, @Nullable Position position, @Nullable Cell fishing, Today today, BagLog bags) {
         OfDay of = day(number);
         MoveAdvice.State standing = new MoveAdvice.State(at, position, fishing, today, bags.bag(number));
         MoveAdvice.Answer found = of.advisor().ask(standing);
@@ -253,7 +257,7 @@ final class AdviseAnswer {
         ArrayNode adds = node.putArray("adds");
         for (int i = 0; i < outlook.adds().size(); i++) {
             adds.addObject()
-                    .put("grams", ahead.kinds().grams().get(i))
+                    .put("grams", requireNonNull(ahead.kinds()).grams().get(i))
                     .put("addsGrams", outlook.adds().get(i));
         }
         ArrayNode triggers = node.putArray("triggers");

@@ -71,7 +71,7 @@ final class Commands implements Runnable {
     static final class EventArgument {
 
         @Parameters(paramLabel = "FILE", description = "an event file")
-        private String file;
+        private String file = "";
 
         EventData read() throws UsageException {
             return Commands.read(file);
@@ -232,7 +232,7 @@ final class Commands implements Runnable {
             throws UsageException {
         Double shallowest = band == null ? null : within("--band", band.get(0), 0, MOST_DEPTH_M);
         Double deepest = band == null ? null : within("--band", band.get(1), 0, MOST_DEPTH_M);
-        if (shallowest != null && shallowest > deepest) {
+        if (shallowest != null && deepest != null && shallowest > deepest) {
             throw new UsageException("--band is " + shallowest + " " + deepest + ": give the shallower end first");
         }
         double least = prominence == null

@@ -4,6 +4,7 @@ import java.io.InputStream;
 import java.io.PrintStream;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine;
 
 /** Computation on event files: JSON on standard output, messages on standard error; exit 0, or 2 with one line for a bad file or option. */
@@ -37,9 +38,10 @@ public final class Main {
                 .execute(arguments);
     }
 
-    private static int told(PrintStream err, String message) {
+    private static int told(PrintStream err, @Nullable String message) {
         err.println("lochan: "
-                + message.lines()
+                + String.valueOf(message)
+                        .lines()
                         .findFirst()
                         .orElse("the command is not understood: lochan --help lists what there is"));
         return BAD_INPUT;

@@ -17,6 +17,7 @@ import lochan.core.practice.track.Track;
 import lochan.core.practice.track.TrackCutter;
 import lochan.eventformat.gpx.GpxException;
 import lochan.eventformat.gpx.GpxTrack;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -43,7 +44,7 @@ final class TrackAnswer {
     }
 
     /** @param event null: no spots, times in UTC */
-    static ObjectNode json(List<Fix> fixes, EventData event) {
+    static ObjectNode json(List<Fix> fixes, @Nullable EventData event) {
         Track track = TrackCutter.cut(fixes, event == null ? List.of() : event.spots());
         return new TrackAnswer(event == null ? ZoneOffset.UTC : event.timeZone()).json(track);
     }

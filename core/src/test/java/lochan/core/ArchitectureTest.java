@@ -31,6 +31,8 @@ class ArchitectureTest {
                     "org.apache.commons.rng..",
                     "org.shredzone.commons.suncalc..",
                     "org.ejml..",
+                    "org.jspecify.annotations..",
+                    "io.soabase.recordbuilder.core..",
                     "net.sf.geographiclib..",
                     "mil.nga.mgrs..",
                     "mil.nga.grid..");

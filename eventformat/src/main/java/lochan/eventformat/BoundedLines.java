@@ -5,6 +5,7 @@ import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.util.Iterator;
 import java.util.NoSuchElementException;
+import org.jspecify.annotations.Nullable;
 
 /** The lines of a text, none longer than some characters: a file without line breaks never comes into memory whole. */
 public final class BoundedLines implements Iterator<String> {
@@ -13,7 +14,7 @@ public final class BoundedLines implements Iterator<String> {
     private static final int LONGEST = 500_000;
 
     private final Reader reader;
-    private String next;
+    private @Nullable String next;
     private int number;
     private boolean ended;
 

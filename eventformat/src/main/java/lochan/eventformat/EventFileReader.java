@@ -3,6 +3,7 @@ package lochan.eventformat;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.HashSet;
 import java.util.List;
@@ -58,6 +59,7 @@ import lochan.core.practice.Sky;
 import lochan.core.practice.Surface;
 import lochan.core.practice.TakenOn;
 import lochan.eventformat.EventFileException.Problem;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -119,7 +121,7 @@ public final class EventFileReader {
         JsonNode wrapped = JsonNodeFactory.instance.objectNode().set("entries", list);
         List<Entry> entries = new JsonFields(wrapped, "", "", reader.context)
                 .list("entries", "id", (f, i) -> reader.entry(f, event.event()));
-        reader.stopAt(!reader.context.problems.isEmpty());
+        reader.stopAtProblems();
         return entries;
     }
 
@@ -130,14 +132,15 @@ public final class EventFileReader {
                     List.of(new Problem("/lochan", "missing, expected the version of an event file, " + VERSION)));
         }
         Integer version = root.wholeOrNull("lochan", Version1.NUMBER, VERSION);
-        stopAt(version == null);
-        if (!root.has("event")) {
+        if (version != null && !root.has("event")) {
             root.problem("event", "missing, expected the event's rules");
-            stopAt(true);
         }
+        stopAtProblems();
         Event event = event(root.object("event"));
         // Without its zone, days and rules nothing else can be judged.
-        stopAt(event == null);
+        if (event == null) {
+            throw problems();
+        }
         JsonFields boatFields = root.object("boat");
         List<BoatRun> runs = boatFields.list("runs", (f, i) -> boatRun(f));
         Boat boat = boat(root, boatFields);
@@ -153,7 +156,7 @@ public final class EventFileReader {
         List<Entry> entries = root.list("competition", "id", (f, i) -> entry(f, event));
         Notebook notebook = new NotebookJson(event, spotIds, presentationIds).read(root);
         root.keepUnknown();
-        stopAt(!context.problems.isEmpty());
+        stopAtProblems();
         EventData data = EventData.builder(event, boat)
                 .runs(runs)
                 .lake(lake)
@@ -172,15 +175,19 @@ public final class EventFileReader {
                     .forEach(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
         }
         replay(event, entries);
-        stopAt(!context.problems.isEmpty());
+        stopAtProblems();
         return new EventFile(data, context.extras, context.leftOut);
     }
 
-    private void stopAt(boolean end) throws EventFileException {
-        if (end) {
-            throw new EventFileException(
-                    context.problems.stream().limit(MOST_PROBLEMS).toList());
+    private void stopAtProblems() throws EventFileException {
+        if (!context.problems.isEmpty()) {
+            throw problems();
         }
+    }
+
+    private EventFileException problems() {
+        return new EventFileException(
+                context.problems.stream().limit(MOST_PROBLEMS).toList());
     }
 
     private void replay(Event event, List<Entry> entries) {
@@ -192,7 +199,7 @@ public final class EventFileReader {
         }
     }
 
-    private Event event(JsonFields f) {
+    private @Nullable Event event(JsonFields f) {
         ZoneId zone = zone(f);
         Format format = f.choice("format", Format.class);
         JsonFields penalties = f.object("penalties");
@@ -232,11 +239,7 @@ public final class EventFileReader {
         Position checkInAt = f.has("checkInAt") ? position(f, "checkInAt", true) : position(f, "checkInAt", false);
         var entered = f.entered("targetGrams");
         f.keepUnknown();
-        boolean whole = zone != null
-                && format != null
-                && launch != null
-                && species.stream().allMatch(s -> s.species() != null);
-        if (!context.problems.isEmpty() || !whole) {
+        if (!context.problems.isEmpty() || zone == null || launch == null) {
             return null;
         }
         Event event = new Event(
@@ -273,7 +276,7 @@ public final class EventFileReader {
         return scoring;
     }
 
-    private static SpeciesRule.Slot slot(JsonFields parent) {
+    private static SpeciesRule.@Nullable Slot slot(JsonFields parent) {
         boolean given = parent.has("slot");
         JsonFields f = parent.object("slot");
         if (!given) {
@@ -287,7 +290,7 @@ public final class EventFileReader {
         return slot;
     }
 
-    private static ZoneId zone(JsonFields f) {
+    private static @Nullable ZoneId zone(JsonFields f) {
         String name = f.text("timeZone");
         try {
             return name.isEmpty() ? null : ZoneId.of(name);
@@ -297,7 +300,7 @@ public final class EventFileReader {
         }
     }
 
-    private static Position position(JsonFields parent, String name, boolean needed) {
+    private static @Nullable Position position(JsonFields parent, String name, boolean needed) {
         if (!parent.has(name)) {
             parent.object(name);
             if (needed) {
@@ -338,7 +341,7 @@ public final class EventFileReader {
                 .name(f.text("name"))
                 .position(position(f))
                 .radiusM(radius == null ? Spot.USUAL_RADIUS_M : radius)
-                .spotType(f.shortText("type", 64))
+                .spotType(f.shortTextOrNull("type", 64))
                 .zone(f.choice("zone", Zone.class))
                 .depthMinM(f.numberOrNull("depthMinM", -MUCH, MUCH))
                 .depthMaxM(f.numberOrNull("depthMaxM", -MUCH, MUCH))
@@ -374,13 +377,13 @@ public final class EventFileReader {
                 .id(f.id("id"))
                 .at(f.time("at"))
                 .position(position(f))
-                .spotId(reference(f, "spot", spotIds, false))
+                .spotId(referenceOrNull(f, "spot", spotIds))
                 .fishDepthM(f.numberOrNull("fishDepthM", 0, DEEPEST_M))
                 .waterDepthM(f.numberOrNull("waterDepthM", 0, DEEPEST_M))
                 .bottom(f.choiceOrNull("bottom", Waypoint.Bottom.class))
                 .bait(f.truthOrNull("bait"))
                 .fishPosition(f.choiceOrNull("position", FishPosition.class))
-                .note(f.shortText("note", Waypoint.LONGEST_NOTE))
+                .note(f.shortTextOrNull("note", Waypoint.LONGEST_NOTE))
                 .entered(f.entered("fishDepthM"))
                 .build();
     }
@@ -392,15 +395,15 @@ public final class EventFileReader {
 
     private static Presentation presentation(JsonFields f) {
         String id = f.id("id");
-        String name = f.shortText("name", 80);
+        String name = f.shortTextOrNull("name", 80);
         return new Presentation(id, name == null ? id : name, f.choice("hooks", Hooks.class));
     }
 
     private PracticeStop stop(JsonFields f, Event event) {
         String id = f.id("id");
-        String spot = reference(f, "spot", spotIds, true);
-        java.time.Instant start = f.time("start");
-        java.time.Instant end = f.timeOrNull("end");
+        String spot = reference(f, "spot", spotIds);
+        Instant start = f.time("start");
+        Instant end = f.timeOrNull("end");
         if (end != null && !PracticeStop.canRun(start, end)) {
             f.problem(
                     "end",
@@ -410,8 +413,8 @@ public final class EventFileReader {
         }
         List<PresentationTime> presentations = f.list(
                 "presentations",
-                (p, i) -> new PresentationTime(
-                        reference(p, "id", presentationIds, true), p.numberOrNull("minutes", 0, 1440)));
+                (p, i) ->
+                        new PresentationTime(reference(p, "id", presentationIds), p.numberOrNull("minutes", 0, 1440)));
         List<Bite> bites = f.list("bites", (b, i) -> bite(b, event, start, end));
         JsonFields c = f.object("conditions");
         Conditions conditions = new Conditions(
@@ -448,8 +451,8 @@ public final class EventFileReader {
                 c.numberOrNull("baitDepthM", 0, DEEPEST_M));
     }
 
-    private Bite bite(JsonFields f, Event event, java.time.Instant start, java.time.Instant end) {
-        java.time.Instant at = f.timeOrNull("at");
+    private Bite bite(JsonFields f, Event event, Instant start, @Nullable Instant end) {
+        Instant at = f.timeOrNull("at");
         if (at != null && (at.isBefore(start) || (end != null && at.isAfter(end)))) {
             f.problem("at", "the bite lies outside its stop, expected a time in it, or null");
         }
@@ -457,7 +460,7 @@ public final class EventFileReader {
         return new Bite(
                 at,
                 f.choice("outcome", Outcome.class),
-                reference(f, "presentation", presentationIds, false),
+                referenceOrNull(f, "presentation", presentationIds),
                 species,
                 size(f),
                 notes(f));
@@ -465,15 +468,15 @@ public final class EventFileReader {
 
     private static BiteNotes notes(JsonFields f) {
         return new BiteNotes(
-                f.shortText("retrieve", LONGEST_ENTERED),
+                f.shortTextOrNull("retrieve", LONGEST_ENTERED),
                 f.numberOrNull("fishDepthM", 0, DEEPEST_M),
                 f.numberOrNull("waterDepthM", 0, DEEPEST_M),
                 f.choiceOrNull("takenOn", TakenOn.class),
-                f.shortText("onRig", LONGEST_ENTERED),
+                f.shortTextOrNull("onRig", LONGEST_ENTERED),
                 f.entered("fishDepthM"));
     }
 
-    static Species species(JsonFields f, Event event) {
+    static @Nullable Species species(JsonFields f, Event event) {
         Species species = f.choiceOrNull("species", Species.class);
         if (species != null && event.rules().rule(species).isEmpty()) {
             f.problem("species", "found \"" + species.code() + "\", expected a species of the event, or null");
@@ -481,19 +484,19 @@ public final class EventFileReader {
         return species;
     }
 
-    private static FishSize size(JsonFields bite) {
+    private static @Nullable FishSize size(JsonFields bite) {
         boolean given = bite.has("size");
         JsonFields f = bite.object("size");
         if (!given) {
             return null;
         }
-        FishSize.How how = f.choice("how", FishSize.How.class);
+        FishSize.How how = f.neededChoice("how", FishSize.How.class);
         Double grams = f.numberOrNull("grams", 1e-6, 30_000);
         Double lo = f.numberOrNull("loGrams", 1e-6, 30_000);
         Double hi = f.numberOrNull("hiGrams", 1e-6, 30_000);
         Double mm = f.numberOrNull("mm", 1e-6, 1500);
         Double guess = f.numberOrNull("guessGrams", 1e-6, 30_000);
-        String entered = f.shortText("entered", LONGEST_ENTERED);
+        String entered = f.shortTextOrNull("entered", LONGEST_ENTERED);
         f.keepUnknown();
         if (how == null) {
             return null;
@@ -501,14 +504,23 @@ public final class EventFileReader {
         try {
             return new FishSize(how, grams, lo, hi, mm, guess, entered);
         } catch (IllegalArgumentException e) {
-            f.problem("", e.getMessage());
+            f.problem("", String.valueOf(e.getMessage()));
             return null;
         }
     }
 
-    static String reference(JsonFields f, String name, Set<String> ids, boolean needed) {
-        String id = needed ? f.id(name) : f.idOrNull(name);
-        if (id != null && !id.isEmpty() && !ids.contains(id)) {
+    /** The id of something of this file; empty when missing or wrong. */
+    static String reference(JsonFields f, String name, Set<String> ids) {
+        String id = referenceOrNull(f, name, ids);
+        if (id != null) {
+            return id;
+        }
+        return f.has(name) ? "" : f.id(name);
+    }
+
+    static @Nullable String referenceOrNull(JsonFields f, String name, Set<String> ids) {
+        String id = f.idOrNull(name);
+        if (id != null && !ids.contains(id)) {
             f.problem(name, "found \"" + id + "\", expected an id that this file defines");
         }
         return id;
@@ -533,7 +545,7 @@ public final class EventFileReader {
     private static Plan plan(JsonFields f) {
         return new Plan(
                 f.whole("day", 1, 1000, 1),
-                f.shortText("name", 80),
+                f.shortTextOrNull("name", 80),
                 f.list(
                         "stops",
                         (s, i) -> new PlanStop(
@@ -544,7 +556,7 @@ public final class EventFileReader {
                                 Boolean.TRUE.equals(s.truthOrNull("locked")))));
     }
 
-    private Entry entry(JsonFields f, Event event) {
+    private @Nullable Entry entry(JsonFields f, Event event) {
         String type = f.text("type");
         EntryCodec.Kind<?> kind = EntryCodec.kind(type).orElse(null);
         if (kind == null) {

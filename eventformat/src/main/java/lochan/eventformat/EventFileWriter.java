@@ -28,6 +28,7 @@ import lochan.core.practice.Conditions;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.util.DefaultIndenter;
 import tools.jackson.core.util.DefaultPrettyPrinter;
 import tools.jackson.core.util.Separators;
@@ -362,27 +363,27 @@ public final class EventFileWriter {
         }
 
         @Override
-        public void put(String name, String value) {
+        public void put(String name, @Nullable String value) {
             optional(node, name, value);
         }
 
         @Override
-        public void put(String name, Double value) {
+        public void put(String name, @Nullable Double value) {
             some(node, name, value);
         }
 
         @Override
-        public void put(String name, Integer value) {
+        public void put(String name, @Nullable Integer value) {
             some(node, name, value);
         }
 
         @Override
-        public void put(String name, Boolean value) {
+        public void put(String name, @Nullable Boolean value) {
             some(node, name, value);
         }
 
         @Override
-        public void put(String name, Instant value) {
+        public void put(String name, @Nullable Instant value) {
             time(node, name, value);
         }
     }
@@ -399,15 +400,15 @@ public final class EventFileWriter {
         return node;
     }
 
-    void time(ObjectNode node, String name, Instant time) {
+    void time(ObjectNode node, String name, @Nullable Instant time) {
         node.put(name, time == null ? null : DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(time.atZone(zone)));
     }
 
-    static void code(ObjectNode node, String name, Coded value) {
+    static void code(ObjectNode node, String name, @Nullable Coded value) {
         node.put(name, value == null ? null : value.code());
     }
 
-    static void number(ObjectNode node, String name, Double value) {
+    static void number(ObjectNode node, String name, @Nullable Double value) {
         if (value != null && value == Math.rint(value) && Math.abs(value) < LARGEST_WHOLE) {
             node.put(name, value.longValue());
         } else {
@@ -415,31 +416,31 @@ public final class EventFileWriter {
         }
     }
 
-    static void optional(ObjectNode node, String name, String value) {
+    static void optional(ObjectNode node, String name, @Nullable String value) {
         if (value != null) {
             node.put(name, value);
         }
     }
 
-    static void some(ObjectNode node, String name, Double value) {
+    static void some(ObjectNode node, String name, @Nullable Double value) {
         if (value != null) {
             number(node, name, value);
         }
     }
 
-    static void some(ObjectNode node, String name, Integer value) {
+    static void some(ObjectNode node, String name, @Nullable Integer value) {
         if (value != null) {
             node.put(name, value);
         }
     }
 
-    static void some(ObjectNode node, String name, Boolean value) {
+    static void some(ObjectNode node, String name, @Nullable Boolean value) {
         if (value != null) {
             node.put(name, value);
         }
     }
 
-    static void some(ObjectNode node, String name, Coded value) {
+    static void some(ObjectNode node, String name, @Nullable Coded value) {
         if (value != null) {
             code(node, name, value);
         }

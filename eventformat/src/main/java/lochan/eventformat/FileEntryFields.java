@@ -8,6 +8,7 @@ import lochan.core.competition.Entry;
 import lochan.core.competition.EntryFields;
 import lochan.core.event.Event;
 import lochan.core.event.Species;
+import org.jspecify.annotations.Nullable;
 
 /** The fields of an entry in an event file from anywhere: each is checked, and what is wrong is collected. */
 record FileEntryFields<E extends Entry>(JsonFields json, Event event, Set<String> spotIds, Set<String> presentationIds)
@@ -29,22 +30,22 @@ record FileEntryFields<E extends Entry>(JsonFields json, Event event, Set<String
     }
 
     @Override
-    public String spot(Function<E, String> of) {
-        return EventFileReader.reference(json, "spot", spotIds, false);
+    public @Nullable String spot(Function<E, String> of) {
+        return EventFileReader.referenceOrNull(json, "spot", spotIds);
     }
 
     @Override
-    public String presentation(Function<E, String> of) {
-        return EventFileReader.reference(json, "presentation", presentationIds, false);
+    public @Nullable String presentation(Function<E, String> of) {
+        return EventFileReader.referenceOrNull(json, "presentation", presentationIds);
     }
 
     @Override
-    public Species species(Function<E, Species> of) {
+    public @Nullable Species species(Function<E, Species> of) {
         return EventFileReader.species(json, event);
     }
 
     @Override
-    public Double number(String name, double least, double most, Function<E, Double> of) {
+    public @Nullable Double number(String name, double least, double most, Function<E, Double> of) {
         return json.numberOrNull(name, least, most);
     }
 
@@ -54,7 +55,7 @@ record FileEntryFields<E extends Entry>(JsonFields json, Event event, Set<String
     }
 
     @Override
-    public Integer whole(String name, int least, int most, Function<E, Integer> of) {
+    public @Nullable Integer whole(String name, int least, int most, Function<E, Integer> of) {
         return json.wholeOrNull(name, least, most);
     }
 
@@ -64,8 +65,8 @@ record FileEntryFields<E extends Entry>(JsonFields json, Event event, Set<String
     }
 
     @Override
-    public String text(String name, int longest, Function<E, String> of) {
-        return json.shortText(name, longest);
+    public @Nullable String text(String name, int longest, Function<E, String> of) {
+        return json.shortTextOrNull(name, longest);
     }
 
     @Override

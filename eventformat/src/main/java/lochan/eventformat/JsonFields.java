@@ -16,6 +16,7 @@ import lochan.core.Coded;
 import lochan.core.Intake;
 import lochan.core.Violation;
 import lochan.eventformat.EventFileException.Problem;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -60,7 +61,7 @@ final class JsonFields {
      * @param pointer where the object stands
      * @param keptAs  the pointer its unknown fields are kept under
      */
-    JsonFields(JsonNode node, String pointer, String keptAs, Context context) {
+    JsonFields(@Nullable JsonNode node, String pointer, String keptAs, Context context) {
         this.context = context;
         this.pointer = pointer;
         this.keptAs = keptAs;
@@ -87,25 +88,24 @@ final class JsonFields {
     }
 
     /** Reads a field so that it is not kept as unknown. */
-    private JsonNode take(String name) {
+    private @Nullable JsonNode take(String name) {
         known.add(name);
         JsonNode value = node.get(name);
         return value == null || value.isNull() ? null : value;
     }
 
     /** A field as it stands; null when missing. */
+    @Nullable
     JsonNode raw(String name) {
         return take(name);
     }
 
-    private <T> T missing(String name, String expected, T instead) {
+    private void missing(String name, String expected) {
         problem(name, "missing, expected " + expected);
-        return instead;
     }
 
-    private <T> T wrong(String name, JsonNode found, String expected, T instead) {
+    private void wrong(String name, JsonNode found, String expected) {
         problem(name, "found " + shown(found) + ", expected " + expected);
-        return instead;
     }
 
     private static String shown(JsonNode node) {
@@ -113,23 +113,42 @@ final class JsonFields {
         return text.length() <= LONGEST_SHOWN ? text : text.substring(0, LONGEST_SHOWN) + "…";
     }
 
+    /** Needed; empty when missing or no text. */
     String text(String name) {
-        String value = textOrNull(name);
-        return value != null ? value : has(name) ? "" : missing(name, "text", "");
+        return needed(name, "text", textOrNull(name), "");
     }
 
+    /** A value that is needed; another in the place of one that is missing or wrong, which is collected as a problem. */
+    private <T> T needed(String name, String expected, @Nullable T value, T instead) {
+        if (value != null) {
+            return value;
+        }
+        if (!has(name)) {
+            missing(name, expected);
+        }
+        return instead;
+    }
+
+    @Nullable
     String textOrNull(String name) {
         JsonNode value = take(name);
         if (value == null) {
             return null;
         }
-        return value.isString() && value.asString().length() <= LONGEST_TEXT
-                ? Intake.text(value.asString())
-                : wrong(name, value, "text", null);
+        if (value.isString() && value.asString().length() <= LONGEST_TEXT) {
+            return Intake.text(value.asString());
+        }
+        wrong(name, value, "text");
+        return null;
     }
 
-    /** Text with a greatest length, as the records hold it. */
+    /** Text with a greatest length, as the records hold it; empty when missing or too long. */
     String shortText(String name, int longest) {
+        return needed(name, "text", shortTextOrNull(name, longest), "");
+    }
+
+    @Nullable
+    String shortTextOrNull(String name, int longest) {
         String value = textOrNull(name);
         if (value != null && value.length() > longest) {
             problem(name, "has " + value.length() + " characters, expected " + longest + " at most");
@@ -140,48 +159,39 @@ final class JsonFields {
 
     /** An id as {@link Intake#isId} has it. */
     String id(String name) {
+        return needed(name, "an id", idOrNull(name), "");
+    }
+
+    @Nullable
+    String idOrNull(String name) {
         JsonNode value = take(name);
         if (value == null) {
-            return missing(name, "an id", "");
+            return null;
         }
-        return value.isString() && Intake.isId(value.asString())
-                ? value.asString()
-                : wrong(
-                        name,
-                        value,
-                        "an id of 1 to " + Intake.LONGEST_ID + " plain characters, no spaces at its ends",
-                        "");
-    }
-
-    String idOrNull(String name) {
-        return has(name) ? id(name) : takeNull(name);
-    }
-
-    private String takeNull(String name) {
-        known.add(name);
+        if (value.isString() && Intake.isId(value.asString())) {
+            return value.asString();
+        }
+        wrong(name, value, "an id of 1 to " + Intake.LONGEST_ID + " plain characters, no spaces at its ends");
         return null;
     }
 
     double number(String name, double least, double most) {
-        if (!has(name)) {
-            known.add(name);
-            return missing(name, "a number", least);
-        }
-        Double value = numberOrNull(name, least, most);
-        return value == null ? least : value;
+        return needed(name, "a number", numberOrNull(name, least, most), least);
     }
 
+    @Nullable
     Double numberOrNull(String name, double least, double most) {
         JsonNode value = take(name);
         if (value == null) {
             return null;
         }
         String expected = "a number from " + plain(least) + " to " + plain(most);
-        if (!value.isNumber()) {
-            return wrong(name, value, expected, null);
+        double number = value.isNumber() ? number(value) : Double.NaN;
+        if (number >= least && number <= most) {
+            return number;
         }
-        double number = number(value);
-        return number >= least && number <= most ? Double.valueOf(number) : wrong(name, value, expected, null);
+        wrong(name, value, expected);
+        return null;
     }
 
     /** A number whatever its size: what is too large is infinite. */
@@ -193,16 +203,18 @@ final class JsonFields {
         return number == Math.rint(number) ? Long.toString((long) number) : Double.toString(number);
     }
 
+    @Nullable
     Integer wholeOrNull(String name, int least, int most) {
         JsonNode value = take(name);
         if (value == null) {
             return null;
         }
         double number = value.isNumber() ? number(value) : Double.NaN;
-        boolean fits = number == Math.rint(number) && number >= least && number <= most;
-        return fits
-                ? Integer.valueOf((int) number)
-                : wrong(name, value, "a whole number from " + least + " to " + most, null);
+        if (number == Math.rint(number) && number >= least && number <= most) {
+            return (int) number;
+        }
+        wrong(name, value, "a whole number from " + least + " to " + most);
+        return null;
     }
 
     int whole(String name, int least, int most, int instead) {
@@ -210,34 +222,50 @@ final class JsonFields {
         return value == null ? instead : value;
     }
 
+    @Nullable
     Boolean truthOrNull(String name) {
         JsonNode value = take(name);
         if (value == null) {
             return null;
         }
-        return value.isBoolean() ? Boolean.valueOf(value.asBoolean()) : wrong(name, value, "true or false", null);
+        if (value.isBoolean()) {
+            return value.asBoolean();
+        }
+        wrong(name, value, "true or false");
+        return null;
     }
 
+    /** Needed; the first of them when missing or wrong. */
     <E extends Enum<E> & Coded> E choice(String name, Class<E> type) {
-        E value = choiceOrNull(name, type);
-        return value != null || has(name) ? value : missing(name, "one of " + Coded.choices(type), null);
+        return needed(name, "one of " + Coded.choices(type), choiceOrNull(name, type), type.getEnumConstants()[0]);
     }
 
-    <E extends Enum<E> & Coded> E choiceOrNull(String name, Class<E> type) {
+    /** Needed; null when missing or wrong, which is collected as a problem. */
+    <E extends Enum<E> & Coded> @Nullable E neededChoice(String name, Class<E> type) {
+        if (!has(name)) {
+            missing(name, "one of " + Coded.choices(type));
+        }
+        return choiceOrNull(name, type);
+    }
+
+    <E extends Enum<E> & Coded> @Nullable E choiceOrNull(String name, Class<E> type) {
         JsonNode value = take(name);
         if (value == null) {
             return null;
         }
         E found = value.isString() ? Coded.find(type, value.asString()).orElse(null) : null;
-        return found != null ? found : wrong(name, value, "one of " + Coded.choices(type), null);
+        if (found == null) {
+            wrong(name, value, "one of " + Coded.choices(type));
+        }
+        return found;
     }
 
     /** A time to the millisecond. */
     Instant time(String name) {
-        Instant value = timeOrNull(name);
-        return value != null ? value : has(name) ? Instant.EPOCH : missing(name, "a time with offset", Instant.EPOCH);
+        return needed(name, "a time with offset", timeOrNull(name), Instant.EPOCH);
     }
 
+    @Nullable
     Instant timeOrNull(String name) {
         JsonNode value = take(name);
         if (value == null) {
@@ -253,15 +281,13 @@ final class JsonFields {
         } catch (DateTimeException e) {
             // Told below, like a year out of range.
         }
-        return wrong(name, value, "a time with offset as 2027-05-29T06:00:00-06:00", null);
+        wrong(name, value, "a time with offset as 2027-05-29T06:00:00-06:00");
+        return null;
     }
 
     LocalDate date(String name) {
         JsonNode value = take(name);
-        if (value == null) {
-            return missing(name, "a date", LocalDate.EPOCH);
-        }
-        return date(name, value);
+        return needed(name, "a date", value == null ? null : date(name, value), LocalDate.EPOCH);
     }
 
     private LocalDate date(String name, JsonNode value) {
@@ -273,7 +299,8 @@ final class JsonFields {
         } catch (DateTimeException e) {
             // Told below, like a year out of range.
         }
-        return wrong(name, value, "a date as 2027-05-29", LocalDate.EPOCH);
+        wrong(name, value, "a date as 2027-05-29");
+        return LocalDate.EPOCH;
     }
 
     List<LocalDate> dates(String name) {
@@ -284,17 +311,23 @@ final class JsonFields {
 
     List<String> texts(String name) {
         List<String> texts = new ArrayList<>();
-        elements(name)
-                .forEach((i, value) -> texts.add(
-                        value.isString() ? Intake.text(value.asString()) : wrong(name + "/" + i, value, "text", "")));
+        elements(name).forEach((i, value) -> texts.add(text(name + "/" + i, value)));
         return texts;
+    }
+
+    private String text(String name, JsonNode value) {
+        if (value.isString()) {
+            return Intake.text(value.asString());
+        }
+        wrong(name, value, "text");
+        return "";
     }
 
     private Map<Integer, JsonNode> elements(String name) {
         JsonNode value = take(name);
         Map<Integer, JsonNode> elements = new java.util.LinkedHashMap<>();
         if (value != null && !value.isArray()) {
-            wrong(name, value, "a list", null);
+            wrong(name, value, "a list");
         } else if (value != null) {
             for (int i = 0; i < value.size(); i++) {
                 elements.put(i, value.get(i));
@@ -314,7 +347,7 @@ final class JsonFields {
     }
 
     /** The objects of a list, their unknown fields kept by their id; a second object with one id is a problem. */
-    <T> List<T> list(String name, String idField, BiFunction<JsonFields, Integer, T> read) {
+    <T> List<T> list(String name, @Nullable String idField, BiFunction<JsonFields, Integer, T> read) {
         List<T> list = new ArrayList<>();
         Map<String, Integer> ids = new HashMap<>();
         elements(name).forEach((i, value) -> {
@@ -326,7 +359,7 @@ final class JsonFields {
                     pointer + "/" + name + "/" + i,
                     keptAs + "/" + name + "/" + (id == null ? i.toString() : escape(id)),
                     context);
-            if (id != null && !id.isEmpty() && ids.putIfAbsent(id, i) != null) {
+            if (idField != null && id != null && !id.isEmpty() && ids.putIfAbsent(id, i) != null) {
                 fields.problem(
                         idField,
                         "found \"" + id + "\" a second time (first at " + pointer + "/" + name + "/" + ids.get(id)
@@ -358,14 +391,11 @@ final class JsonFields {
         Map<String, String> entered = new HashMap<>();
         if (value.isObject()) {
             value.properties()
-                    .forEach(e -> entered.put(
-                            Intake.text(e.getKey()),
-                            e.getValue().isString()
-                                    ? Intake.text(e.getValue().asString())
-                                    : wrong("entered/" + e.getKey(), e.getValue(), "text", "")));
-            return entered;
+                    .forEach(e -> entered.put(Intake.text(e.getKey()), text("entered/" + e.getKey(), e.getValue())));
+        } else {
+            wrong("entered", value, "text, or an object of texts");
         }
-        return wrong("entered", value, "text, or an object of texts", Map.of());
+        return entered;
     }
 
     /** Keeps what nobody read. */

@@ -75,7 +75,7 @@ public final class JsonLimits {
                 ? ""
                 : " at line " + at.getLocation().getLineNr() + ", column "
                         + at.getLocation().getColumnNr();
-        String words = at == null ? e.getMessage() : at.getOriginalMessage();
+        String words = at == null ? String.valueOf(e.getMessage()) : at.getOriginalMessage();
         String what = e instanceof StreamConstraintsException
                 ? "is too large" + where + ": at most " + MOST_BYTES / 1_000_000 + " MB with " + MOST_TOKENS
                         + " values and names, nested " + DEEPEST + " deep, with texts of " + LONGEST_TEXT

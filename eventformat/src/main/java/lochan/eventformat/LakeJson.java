@@ -7,6 +7,7 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import lochan.core.event.Position;
 import lochan.core.lake.Lake;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -21,7 +22,7 @@ final class LakeJson {
     private LakeJson() {}
 
     /** The lake of a file; null when it has none. */
-    static Lake read(JsonFields root) {
+    static @Nullable Lake read(JsonFields root) {
         boolean given = root.has("lake");
         JsonFields f = root.object("lake");
         if (!given) {
@@ -90,11 +91,13 @@ final class LakeJson {
 
     private static Lake.SlowZone slowZone(JsonFields feature, JsonFields properties) {
         return new Lake.SlowZone(
-                properties.shortText("name", LONGEST_NAME), properties.number("mps", 0, MOST_MPS), areas(feature));
+                properties.shortTextOrNull("name", LONGEST_NAME),
+                properties.number("mps", 0, MOST_MPS),
+                areas(feature));
     }
 
     private static Lake.OffLimits offLimits(JsonFields feature, JsonFields properties) {
-        return new Lake.OffLimits(properties.shortText("name", LONGEST_NAME), areas(feature));
+        return new Lake.OffLimits(properties.shortTextOrNull("name", LONGEST_NAME), areas(feature));
     }
 
     private static List<Lake.Body> areas(JsonFields feature) {

@@ -2,6 +2,7 @@ package lochan.eventformat;
 
 import java.io.InputStream;
 import lochan.core.lake.Lake;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -35,7 +36,7 @@ public final class LakeText {
     }
 
     /** @throws IllegalArgumentException when the text is not one that {@link #of} made */
-    public static Lake read(String text) {
+    public static @Nullable Lake read(String text) {
         JsonNode tree = JSON.readTree(text);
         JsonFields.Context context = new JsonFields.Context();
         Lake lake = LakeJson.read(new JsonFields(tree, "", "", context));

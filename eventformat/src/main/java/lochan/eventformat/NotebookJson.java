@@ -14,6 +14,7 @@ import lochan.core.notebook.Notebook;
 import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
 import lochan.core.practice.Hooks;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The notebook of an event in its file: known fish, trials, changes of hooks, what was carried from earlier seasons, what may lean rates. */
@@ -45,7 +46,7 @@ final class NotebookJson {
                 "id",
                 (x, i) -> new SetupChange(
                         x.id("id"),
-                        EventFileReader.reference(x, "presentation", presentationIds, true),
+                        EventFileReader.reference(x, "presentation", presentationIds),
                         x.time("at"),
                         x.shortText("what", SetupChange.LONGEST_WORDS),
                         x.choiceOrNull("hooks", Hooks.class)));
@@ -69,7 +70,7 @@ final class NotebookJson {
 
     private KnownFish fish(JsonFields f) {
         String id = f.id("id");
-        String spot = EventFileReader.reference(f, "spot", spotIds, true);
+        String spot = EventFileReader.reference(f, "spot", spotIds);
         LocalTime from = clock(f, "from");
         LocalTime to = clock(f, "to");
         if (from != null && to != null && !from.isBefore(to)) {
@@ -81,11 +82,11 @@ final class NotebookJson {
                 (t, i) -> new KnownFish.Try(
                         t.time("at"),
                         t.choice("reaction", KnownFish.Reaction.class),
-                        EventFileReader.reference(t, "presentation", presentationIds, false)));
+                        EventFileReader.referenceOrNull(t, "presentation", presentationIds)));
         return KnownFishBuilder.builder()
                 .id(id)
                 .spotId(spot)
-                .where(f.shortText("where", KnownFish.LONGEST_WORDS))
+                .where(f.shortTextOrNull("where", KnownFish.LONGEST_WORDS))
                 .kind(f.choice("kind", KnownFish.Kind.class))
                 .species(EventFileReader.species(f, event))
                 .guessGrams(f.number("guessGrams", 1, MOST_GRAMS))
@@ -94,13 +95,13 @@ final class NotebookJson {
                 .maxWindMps(f.numberOrNull("maxWindMps", 0, 40))
                 .nextVisit(f.timeOrNull("nextVisit"))
                 .gone(Boolean.TRUE.equals(f.truthOrNull("gone")))
-                .note(f.shortText("note", KnownFish.LONGEST_WORDS))
+                .note(f.shortTextOrNull("note", KnownFish.LONGEST_WORDS))
                 .tries(tries)
                 .entered(f.entered("guessGrams"))
                 .build();
     }
 
-    private static LocalTime clock(JsonFields f, String name) {
+    private static @Nullable LocalTime clock(JsonFields f, String name) {
         String text = f.textOrNull(name);
         try {
             return text == null ? null : LocalTime.parse(text);

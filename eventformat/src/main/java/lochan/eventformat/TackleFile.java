@@ -31,6 +31,7 @@ import lochan.core.tackle.RodBuilder;
 import lochan.core.tackle.SeasonStage;
 import lochan.core.tackle.Tackle;
 import lochan.eventformat.EventFileException.Problem;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -89,8 +90,8 @@ public final class TackleFile {
                 .power(f.choice("power", Power.class))
                 .action(f.choice("action", RodAction.class))
                 .turnM(f.numberOrNull("turnM", 0.1, 2))
-                .line(line(f, "line", true))
-                .leader(line(f, "leader", false))
+                .line(line(f))
+                .leader(lineOrNull(f, "leader"))
                 .inBoat(inBoat(f))
                 .entered(f.entered("lengthM"))
                 .build());
@@ -101,7 +102,7 @@ public final class TackleFile {
                 .lureId(lureId(f))
                 .grams(f.numberOrNull("grams", 0.1, HEAVIEST_G))
                 .colour(f.choiceOrNull("colour", ColourFamily.class))
-                .line(line(f, "line", false))
+                .line(lineOrNull(f, "line"))
                 .count(f.whole("count", 0, 10_000, 1))
                 .inBoat(inBoat(f))
                 .entered(f.entered("grams"))
@@ -113,7 +114,7 @@ public final class TackleFile {
         return new Tackle(lures, rods, box, seen);
     }
 
-    private static String lureId(JsonFields f) {
+    private static @Nullable String lureId(JsonFields f) {
         String id = f.idOrNull("lure");
         return id == null ? null : Lure.currentId(id);
     }
@@ -122,13 +123,19 @@ public final class TackleFile {
         return !Boolean.FALSE.equals(f.truthOrNull("inBoat"));
     }
 
-    private static FishingLine line(JsonFields parent, String name, boolean needed) {
+    private static FishingLine line(JsonFields parent) {
+        FishingLine line = lineOrNull(parent, "line");
+        if (line != null) {
+            return line;
+        }
+        parent.problem("line", "missing, expected the line on the reel");
+        return new FishingLine(FishingLine.Kind.values()[0], STRONGEST_KG);
+    }
+
+    private static @Nullable FishingLine lineOrNull(JsonFields parent, String name) {
         boolean given = parent.has(name);
         JsonFields f = parent.object(name);
         if (!given) {
-            if (needed) {
-                parent.problem(name, "missing, expected the line on the reel");
-            }
             return null;
         }
         FishingLine.Kind kind = f.choice("kind", FishingLine.Kind.class);
@@ -155,10 +162,10 @@ public final class TackleFile {
                 seconds,
                 f.numberOrNull("castM", 1, 100),
                 f.numberOrNull("grams", 0.1, HEAVIEST_G),
-                line(f, "line", true));
+                line(f));
     }
 
-    private static Lure lure(JsonFields f) {
+    private static @Nullable Lure lure(JsonFields f) {
         try {
             JsonFields hooks = f.object("hooks");
             Hooking hooking = new Hooking(
@@ -192,7 +199,7 @@ public final class TackleFile {
                             rod.choice("action", RodAction.class)))
                     .build();
         } catch (IllegalArgumentException e) {
-            f.problem("", e.getMessage());
+            f.problem("", String.valueOf(e.getMessage()));
             return null;
         }
     }

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import lochan.core.Lookup;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import tools.jackson.databind.node.StringNode;
@@ -48,9 +49,9 @@ public final class Version1 {
             value(waypoint, "position", FISH_POSITIONS);
         });
         if (file.get("boat") instanceof ObjectNode boat) {
-            RENAMED.get("boat").forEach(name -> rename(boat, name));
+            Lookup.of(RENAMED, "boat").forEach(name -> rename(boat, name));
             if (boat.get("entered") instanceof ObjectNode entered) {
-                RENAMED.get("boat").forEach(name -> rename(entered, name));
+                Lookup.of(RENAMED, "boat").forEach(name -> rename(entered, name));
             }
         }
         each(file, "stops", stop -> each(stop, "bites", bite -> rename(bite, "struck")));

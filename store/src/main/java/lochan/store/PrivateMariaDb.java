@@ -28,6 +28,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A MariaDB server of our own: its data in a folder of ours, listening on loopback alone, at a free port of its own. It never touches a
@@ -65,11 +66,11 @@ public final class PrivateMariaDb implements AutoCloseable {
     private final FileChannel lockFile;
     private final boolean keepSafe;
     private final PortChoice ports;
-    private DatabaseAccess access;
+    private @Nullable DatabaseAccess access;
     private List<String> command = List.of();
-    private Process install;
-    private Process server;
-    private Instant started;
+    private @Nullable Process install;
+    private @Nullable Process server;
+    private Instant started = Instant.EPOCH;
     private boolean answered;
     private boolean closing;
     private int quickDeaths;
@@ -87,17 +88,21 @@ public final class PrivateMariaDb implements AutoCloseable {
         this.keepSafe = keepSafe;
     }
 
+    private DatabaseAccess access() {
+        return Objects.requireNonNull(access, "MariaDB was not started yet");
+    }
+
     /** Never begins a server that nobody would end: once this is closing, none is started. */
     private synchronized void launch() throws IOException {
         stopWhenClosing();
-        access.writeInitFile(serverUser());
+        access().writeInitFile(serverUser());
         started = Instant.now();
-        server = new ProcessBuilder(command)
+        Process launched = new ProcessBuilder(command)
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(
                         folder.resolve("mariadb.log").toFile()))
                 .start();
-        Process launched = server;
+        server = launched;
         var unused = launched.onExit().thenRun(() -> revive(launched));
     }
 
@@ -231,9 +236,9 @@ public final class PrivateMariaDb implements AutoCloseable {
                 "--tmpdir=" + folder.resolve("tmp"),
                 "--socket=" + socket(folder),
                 "--pid-file=" + folder.resolve("mariadb.pid"),
-                "--init-file=" + access.initFile(),
+                "--init-file=" + access().initFile(),
                 "--bind-address=127.0.0.1",
-                "--port=" + access.port(),
+                "--port=" + access().port(),
                 "--skip-name-resolve",
                 "--character-set-server=utf8mb4",
                 "--collation-server=utf8mb4_bin",
@@ -252,15 +257,15 @@ public final class PrivateMariaDb implements AutoCloseable {
 
     /** JDBC address of the application's schema. */
     public String url() {
-        return access.url();
+        return access().url();
     }
 
     public String user() {
-        return access.user();
+        return access().user();
     }
 
     public String password() {
-        return access.password();
+        return access().password();
     }
 
     /** Stops the server cleanly and gives the folder free. */
@@ -313,7 +318,7 @@ public final class PrivateMariaDb implements AutoCloseable {
     }
 
     private synchronized boolean lives() {
-        return server.isAlive();
+        return server != null && server.isAlive();
     }
 
     private boolean answers() {
@@ -432,9 +437,9 @@ public final class PrivateMariaDb implements AutoCloseable {
                 new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile());
         // In the system's folder another server that starts would take its files for leftovers of its own.
         builder.environment().put("TMPDIR", folder.resolve("tmp").toString());
-        installBy(builder);
+        Process making = installBy(builder);
         try {
-            if (install.waitFor() != 0) {
+            if (making.waitFor() != 0) {
                 stopWhenClosing();
                 throw new StoreException(
                         DiskSpace.isMissing(folder, log)
@@ -443,16 +448,18 @@ public final class PrivateMariaDb implements AutoCloseable {
                                         + ", fix what it names and start again.");
             }
         } catch (InterruptedException e) {
-            install.destroy();
+            making.destroy();
             Thread.currentThread().interrupt();
             throw new StoreException("Making the data folder was interrupted: start again.", e);
         }
         Files.move(fresh, data, StandardCopyOption.ATOMIC_MOVE);
     }
 
-    private synchronized void installBy(ProcessBuilder builder) throws IOException {
+    private synchronized Process installBy(ProcessBuilder builder) throws IOException {
         stopWhenClosing();
-        install = builder.start();
+        Process begun = builder.start();
+        install = begun;
+        return begun;
     }
 
     /** The folder is its owner's alone: that is the user that the server runs as, who must be able to reach it. */

@@ -46,6 +46,7 @@ import org.bouncycastle.cert.jcajce.JcaX509v3CertificateBuilder;
 import org.bouncycastle.openssl.jcajce.JcaPEMWriter;
 import org.bouncycastle.operator.OperatorCreationException;
 import org.bouncycastle.operator.jcajce.JcaContentSignerBuilder;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A certificate for the network on the boat: an authority of Lochan's own, which a phone is told to trust once, and a certificate by it for this
@@ -82,7 +83,7 @@ final class BoatCertificate {
      * @param authority folder of the authority's key; null: the folder {@code authority} of the data folder
      * @param others    names and addresses besides those that this machine knows of itself
      */
-    static BoatCertificate of(Path home, Path authority, List<String> others, Clock clock) {
+    static BoatCertificate of(Path home, @Nullable Path authority, List<String> others, Clock clock) {
         try {
             Path own = home.toAbsolutePath().normalize();
             BoatCertificate certificate =

@@ -24,6 +24,7 @@ import lochan.web.account.Angler;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationContext;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -76,8 +77,8 @@ final class EventTransfer {
                 .execute(arguments);
     }
 
-    private int told(String message) {
-        err.println("lochan: " + message.lines().findFirst().orElse(""));
+    private int told(@Nullable String message) {
+        err.println("lochan: " + String.valueOf(message).lines().findFirst().orElse(""));
         return BAD_INPUT;
     }
 

@@ -23,6 +23,7 @@ import lochan.store.StoreException;
 import lochan.web.account.Accounts;
 import org.flywaydb.core.api.FlywayException;
 import org.flywaydb.core.api.exception.FlywayValidateException;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ApplicationContext;
@@ -47,7 +48,7 @@ public class Server {
      * @param names     of this machine besides those it knows of itself
      * @param authority folder of the authority's key; null: one in the data folder
      */
-    record Tls(boolean own, List<String> names, Path authority) {
+    record Tls(boolean own, List<String> names, @Nullable Path authority) {
 
         Tls {
             names = List.copyOf(names);
@@ -157,8 +158,8 @@ public class Server {
      */
     static final class Ending implements Runnable {
 
-        private PrivateMariaDb database;
-        private ConfigurableApplicationContext application;
+        private @Nullable PrivateMariaDb database;
+        private @Nullable ConfigurableApplicationContext application;
         private boolean begun;
 
         synchronized boolean hasBegun() {
@@ -228,7 +229,7 @@ public class Server {
 
     private static StoreException unusable(String url, Throwable reason) {
         return new StoreException("The database " + url.replaceAll("\\?.*", "") + " cannot be used: "
-                + reason.getMessage().lines().findFirst().orElse("")
+                + String.valueOf(reason.getMessage()).lines().findFirst().orElse("")
                 + " Check LOCHAN_DB_URL, LOCHAN_DB_USER and LOCHAN_DB_PASSWORD if it is elsewhere.");
     }
 
@@ -332,7 +333,7 @@ public class Server {
         return context;
     }
 
-    private static void tellPhones(BoatCertificate certificate, Wishes wishes, String port, PrintStream out) {
+    private static void tellPhones(BoatCertificate certificate, Wishes wishes, @Nullable String port, PrintStream out) {
         String at = (wishes.address().isAnyLocalAddress()
                         ? BoatCertificate.addresses().stream()
                         : Stream.of(wishes.bind()))

@@ -5,10 +5,13 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ArchRule;
+import org.jspecify.annotations.NullMarked;
 
 /** The borders of the application: features meet through services, and records stop at repositories. */
 @AnalyzeClasses(packages = "lochan", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -27,6 +30,13 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("org.jooq..", "lochan.web.db..");
+
+    @ArchTest
+    static final ArchRule WHAT_MAY_BE_NULL_IS_SAID = classes()
+            .that()
+            .resideOutsideOfPackage("lochan.web.db..")
+            .should(ArchCondition.from(DescribedPredicate.describe(
+                    "be in a package that is @NullMarked", c -> c.getPackage().isAnnotatedWith(NullMarked.class))));
 
     @ArchTest
     static final ArchRule SPRING_STOPS_AT_THE_WEB = noClasses()

@@ -4,11 +4,11 @@ import java.io.OutputStream;
 import java.io.PrintStream;
 import java.io.UncheckedIOException;
 import java.net.URI;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
 import lochan.store.PrivateMariaDb;
+import lochan.web.testing.PreparedData;
 import lochan.web.testing.RunningApp;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
@@ -48,14 +48,6 @@ public final class TestServers implements ParameterResolver {
         }
     }
 
-    private static void delete(Path home) {
-        try {
-            PrivateMariaDb.delete(home);
-        } catch (java.io.IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
     /** An application that goes away and comes back at the same address, its database living on. */
     public static final class ComingAndGoing implements AutoCloseable {
 
@@ -65,7 +57,7 @@ public final class TestServers implements ParameterResolver {
         private ConfigurableApplicationContext context;
 
         public ComingAndGoing() throws java.io.IOException {
-            home = Files.createTempDirectory("lochan-test");
+            home = PreparedData.home();
             db = PrivateMariaDb.start(home, false);
             try (java.net.ServerSocket free = new java.net.ServerSocket(0)) {
                 port = free.getLocalPort();
@@ -96,7 +88,7 @@ public final class TestServers implements ParameterResolver {
         public void close() {
             context.close();
             db.close();
-            delete(home);
+            PreparedData.delete(home);
         }
     }
 
@@ -107,7 +99,7 @@ public final class TestServers implements ParameterResolver {
 
     public static RunningApp start(boolean demo, Map<String, String> wishes, OutputStream out) {
         try {
-            Path home = Files.createTempDirectory("lochan-test");
+            Path home = PreparedData.home();
             PrivateMariaDb db = PrivateMariaDb.start(home, false);
             Map<String, String> environment = new HashMap<>(
                     Map.of("LOCHAN_PORT", "0", "LOCHAN_HOME", home.toString(), "LOCHAN_BIND", "127.0.0.1"));
@@ -123,7 +115,7 @@ public final class TestServers implements ParameterResolver {
             return new RunningApp(address, context, () -> {
                 context.close();
                 db.close();
-                delete(home);
+                PreparedData.delete(home);
             });
         } catch (java.io.IOException e) {
             throw new UncheckedIOException(e);

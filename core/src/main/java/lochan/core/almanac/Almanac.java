@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import lochan.core.Coded;
 import lochan.core.event.Position;
+import org.jspecify.annotations.Nullable;
 import org.shredzone.commons.suncalc.MoonIllumination;
 import org.shredzone.commons.suncalc.MoonTimes;
 import org.shredzone.commons.suncalc.SunTimes;
@@ -19,11 +20,11 @@ import org.shredzone.commons.suncalc.SunTimes;
  * @param moonLit    share of the moon's disc that is lit at noon, 0 to 1
  */
 public record Almanac(
-        Instant firstLight,
-        Instant sunrise,
-        Instant sunset,
-        Instant moonrise,
-        Instant moonset,
+        @Nullable Instant firstLight,
+        @Nullable Instant sunrise,
+        @Nullable Instant sunset,
+        @Nullable Instant moonrise,
+        @Nullable Instant moonset,
         Phase phase,
         double moonLit) {
 
@@ -86,7 +87,7 @@ public record Almanac(
                 disc.getFraction());
     }
 
-    private static Instant time(ZonedDateTime time) {
+    private static @Nullable Instant time(ZonedDateTime time) {
         return time == null ? null : time.toInstant();
     }
 }

@@ -9,6 +9,7 @@ import java.util.Optional;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Whether logged conditions look like a cold front gone through. In middle latitudes its passage turns the wind clockwise in the north,
@@ -24,7 +25,8 @@ public final class FrontSign {
 
     private FrontSign() {}
 
-    private record Reading(Instant at, double windFromDeg, Double waterTempC) {}
+    private record Reading(
+            Instant at, double windFromDeg, @Nullable Double waterTempC) {}
 
     /**
      * @param stops    practice with its conditions
@@ -50,7 +52,7 @@ public final class FrontSign {
     }
 
     private static void add(
-            List<Reading> readings, Instant at, Double windFromDeg, Conditions conditions, Instant time) {
+            List<Reading> readings, Instant at, @Nullable Double windFromDeg, Conditions conditions, Instant time) {
         if (windFromDeg != null && !at.isAfter(time) && at.isAfter(time.minus(LOOK_BACK))) {
             readings.add(new Reading(at, windFromDeg, conditions.waterTempC()));
         }

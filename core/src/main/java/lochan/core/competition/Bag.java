@@ -1,8 +1,9 @@
 package lochan.core.competition;
 
 import java.util.List;
-import lochan.core.competition.Entry.Official;
 import java.util.Objects;
+import lochan.core.competition.Entry.Official;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The bag of one day, as the log gives it: the fish that count, in a length event the photographs that count.
@@ -18,13 +19,13 @@ import java.util.Objects;
  */
 public record Bag(
         List<Fish> fish,
-        Fish inHand,
-        Verdict pending,
+        @Nullable Fish inHand,
+        @Nullable Verdict pending,
         int weighings,
         int limit,
         Sums weight,
         Sums length,
-        Official official) {
+        @Nullable Official official) {
 
     /**
      * What a bag comes to, g or mm.
@@ -34,7 +35,11 @@ public record Bag(
      * @param smallest the least fish that may be culled; null: none, or not measured
      * @param needs    a new fish is kept when above it; null while there is room
      */
-    public record Sums(Double total, Double net, Double smallest, Double needs) {
+    public record Sums(
+            @Nullable Double total,
+            @Nullable Double net,
+            @Nullable Double smallest,
+            @Nullable Double needs) {
 
         static final Sums NONE = new Sums(null, null, null, null);
     }
@@ -43,19 +48,19 @@ public record Bag(
         fish = List.copyOf(fish);
     }
 
-    public Double totalGrams() {
+    public @Nullable Double totalGrams() {
         return weight.total();
     }
 
-    public Double netGrams() {
+    public @Nullable Double netGrams() {
         return weight.net();
     }
 
-    public Double smallestGrams() {
+    public @Nullable Double smallestGrams() {
         return weight.smallest();
     }
 
-    public Double needsGrams() {
+    public @Nullable Double needsGrams() {
         return weight.needs();
     }
 

@@ -1,6 +1,5 @@
 package lochan.core.competition;
 
-import lochan.core.Lookup;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -10,9 +9,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import lochan.core.Lookup;
 import lochan.core.Violation;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Replays the append-only log of a competition under the rules of its rules. The livewell is never stored: it is what the entries give,
@@ -225,7 +226,7 @@ public final class BagLog {
         return livewell.inHand() == null && livewell.hasRoomFor(fish);
     }
 
-    private static Optional<Violation> measures(Double grams, Double mm) {
+    private static Optional<Violation> measures(@Nullable Double grams, @Nullable Double mm) {
         if (grams != null && !(grams > 0 && grams < MOST_GRAMS)) {
             return violation(
                     "grams", "The weight is " + grams + " g: expected more than 0 and less than 30000 g (66 lb).");
@@ -322,7 +323,7 @@ public final class BagLog {
         return row(entry, day, fish == null ? null : livewell(day).take(fish), fish);
     }
 
-    private BagRow row(Entry entry, int day, Verdict verdict, String fish) {
+    private BagRow row(Entry entry, int day, @Nullable Verdict verdict, @Nullable String fish) {
         Livewell livewell = livewell(day);
         return new BagRow(entry, verdict, fish, fish == null ? null : livewell.tag(fish), day, livewell.bag());
     }

@@ -1,5 +1,7 @@
 package lochan.core.competition;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * What one entry of the log did.
  *
@@ -10,4 +12,10 @@ package lochan.core.competition;
  * @param day     number of the competition day it belongs to, from 1
  * @param bag     the livewell of that day after it
  */
-public record BagRow(Entry entry, Verdict verdict, String fish, String tag, int day, Bag bag) {}
+public record BagRow(
+        Entry entry,
+        @Nullable Verdict verdict,
+        @Nullable String fish,
+        @Nullable String tag,
+        int day,
+        Bag bag) {}

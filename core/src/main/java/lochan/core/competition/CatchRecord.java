@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** A catch with what later entries say of it while the log is replayed. */
 final class CatchRecord {
@@ -21,6 +22,7 @@ final class CatchRecord {
     /** A correction, and what turns a reading of its scale into a weight. */
     private record Correction(Entry.Correct entry, DoubleUnaryOperator scale) {
 
+        @Nullable
         Double grams() {
             return weight(entry.grams(), scale);
         }
@@ -33,7 +35,7 @@ final class CatchRecord {
         this.scale = scale;
     }
 
-    private static Double weight(Double reading, DoubleUnaryOperator scale) {
+    private static @Nullable Double weight(@Nullable Double reading, DoubleUnaryOperator scale) {
         return reading == null ? null : Double.valueOf(scale.applyAsDouble(reading));
     }
 
@@ -49,6 +51,7 @@ final class CatchRecord {
         return entry.alive() && deaths.isEmpty();
     }
 
+    @Nullable
     Double grams() {
         return lastFirst()
                 .map(Correction::grams)
@@ -57,6 +60,7 @@ final class CatchRecord {
                 .orElse(weight(entry.grams(), scale));
     }
 
+    @Nullable
     Double mm() {
         return lastFirst()
                 .map(c -> c.entry().mm())

@@ -4,6 +4,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import lochan.core.event.Species;
 import lochan.core.practice.Outcome;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One entry of the competition's append-only log. Entries are never changed: a mistake is corrected by a later entry.
@@ -16,7 +17,7 @@ public sealed interface Entry {
     Instant at();
 
     /** The id of the earlier entry that this one is about, whose competition day it belongs to; null: it stands for itself. */
-    default String about() {
+    default @Nullable String about() {
         return null;
     }
 
@@ -36,14 +37,14 @@ public sealed interface Entry {
     record Catch(
             String id,
             Instant at,
-            Species species,
-            Double grams,
-            Double mm,
-            String spotId,
-            String presentationId,
+            @Nullable Species species,
+            @Nullable Double grams,
+            @Nullable Double mm,
+            @Nullable String spotId,
+            @Nullable String presentationId,
             boolean alive,
-            String tag,
-            String entered)
+            @Nullable String tag,
+            @Nullable String entered)
             implements Entry {}
 
     /** Two fish on the balance beam. */
@@ -65,7 +66,14 @@ public sealed interface Entry {
     }
 
     /** A fish was measured again; null leaves that measure as it was. */
-    record Correct(String id, Instant at, String catchId, Double grams, Double mm, String entered) implements Entry {
+    record Correct(
+            String id,
+            Instant at,
+            String catchId,
+            @Nullable Double grams,
+            @Nullable Double mm,
+            @Nullable String entered)
+            implements Entry {
 
         @Override
         public String about() {
@@ -98,14 +106,14 @@ public sealed interface Entry {
     record Official(
             String id,
             Instant at,
-            Double grams,
-            Double mm,
-            Integer deadFish,
-            Double lateMinutes,
-            Integer shortFish,
-            Integer overLimit,
-            Integer place,
-            Double biggestGrams)
+            @Nullable Double grams,
+            @Nullable Double mm,
+            @Nullable Integer deadFish,
+            @Nullable Double lateMinutes,
+            @Nullable Integer shortFish,
+            @Nullable Integer overLimit,
+            @Nullable Integer place,
+            @Nullable Double biggestGrams)
             implements Entry {
 
         public Official(String id, Instant at, Double grams, Integer deadFish) {
@@ -126,8 +134,17 @@ public sealed interface Entry {
     record LivewellReading(String id, Instant at, double celsius) implements Entry {}
 
     /** A bite that was not landed. */
-    record Bite(String id, Instant at, String spotId, String presentationId, Outcome outcome) implements Entry {}
+    record Bite(
+            String id,
+            Instant at,
+            @Nullable String spotId,
+            @Nullable String presentationId,
+            @Nullable Outcome outcome) implements Entry {}
 
     /** What is fished from then on; both null: nothing, the boat is under way. */
-    record Fishing(String id, Instant at, String spotId, String presentationId) implements Entry {}
+    record Fishing(
+            String id,
+            Instant at,
+            @Nullable String spotId,
+            @Nullable String presentationId) implements Entry {}
 }

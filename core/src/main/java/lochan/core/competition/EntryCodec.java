@@ -18,6 +18,7 @@ import lochan.core.competition.Entry.ScaleCheck;
 import lochan.core.competition.Entry.Void;
 import lochan.core.event.Species;
 import lochan.core.practice.Outcome;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How each kind of entry is named and which fields it has: the same in the event file, on the phone and in the records. A kind stands here
@@ -174,46 +175,46 @@ public final class EntryCodec {
 
         @Override
         public String id() {
-            return from.text("id");
+            return needed("id", from.text("id"));
         }
 
         @Override
         public Instant at() {
-            return from.time("at");
+            return needed("at", from.time("at"));
         }
 
         @Override
         public String entry(String name, Function<E, String> of) {
-            return from.text(name);
+            return needed(name, from.text(name));
         }
 
         @Override
-        public String spot(Function<E, String> of) {
+        public @Nullable String spot(Function<E, String> of) {
             return from.text("spot");
         }
 
         @Override
-        public String presentation(Function<E, String> of) {
+        public @Nullable String presentation(Function<E, String> of) {
             return from.text("presentation");
         }
 
         @Override
-        public Species species(Function<E, Species> of) {
+        public @Nullable Species species(Function<E, Species> of) {
             return coded("species", Species.class);
         }
 
         @Override
-        public Double number(String name, double least, double most, Function<E, Double> of) {
+        public @Nullable Double number(String name, double least, double most, Function<E, Double> of) {
             return from.number(name);
         }
 
         @Override
         public double neededNumber(String name, double least, double most, Function<E, Double> of) {
-            return from.number(name);
+            return needed(name, from.number(name));
         }
 
         @Override
-        public Integer whole(String name, int least, int most, Function<E, Integer> of) {
+        public @Nullable Integer whole(String name, int least, int most, Function<E, Integer> of) {
             return from.whole(name);
         }
 
@@ -223,22 +224,29 @@ public final class EntryCodec {
         }
 
         @Override
-        public String text(String name, int longest, Function<E, String> of) {
+        public @Nullable String text(String name, int longest, Function<E, String> of) {
             return from.text(name);
         }
 
         @Override
         public <C extends Enum<C> & Coded> C choice(String name, Class<C> type, Function<E, C> of) {
-            return coded(name, type);
+            return needed(name, coded(name, type));
         }
 
-        private <C extends Enum<C> & Coded> C coded(String name, Class<C> type) {
+        private <C extends Enum<C> & Coded> @Nullable C coded(String name, Class<C> type) {
             String code = from.text(name);
             return code == null
                     ? null
                     : Coded.find(type, code)
                             .orElseThrow(() -> new IllegalArgumentException("The " + name + " of an entry is \"" + code
                                     + "\": expected one of " + Coded.choices(type) + "."));
+        }
+
+        private static <T> T needed(String name, @Nullable T value) {
+            if (value == null) {
+                throw new IllegalArgumentException("An entry has no \"" + name + "\": expected one.");
+            }
+            return value;
         }
     }
 
@@ -262,22 +270,24 @@ public final class EntryCodec {
         }
 
         @Override
-        public String spot(Function<E, String> of) {
+        public @Nullable String spot(Function<E, String> of) {
             return written("spot", of.apply(entry));
         }
 
         @Override
-        public String presentation(Function<E, String> of) {
+        public @Nullable String presentation(Function<E, String> of) {
             return written("presentation", of.apply(entry));
         }
 
         @Override
-        public Species species(Function<E, Species> of) {
-            return coded("species", of.apply(entry));
+        public @Nullable Species species(Function<E, Species> of) {
+            Species value = of.apply(entry);
+            to.put("species", value == null ? null : value.code());
+            return value;
         }
 
         @Override
-        public Double number(String name, double least, double most, Function<E, Double> of) {
+        public @Nullable Double number(String name, double least, double most, Function<E, Double> of) {
             Double value = of.apply(entry);
             to.put(name, value);
             return value;
@@ -285,11 +295,13 @@ public final class EntryCodec {
 
         @Override
         public double neededNumber(String name, double least, double most, Function<E, Double> of) {
-            return number(name, least, most, of);
+            double value = of.apply(entry);
+            to.put(name, value);
+            return value;
         }
 
         @Override
-        public Integer whole(String name, int least, int most, Function<E, Integer> of) {
+        public @Nullable Integer whole(String name, int least, int most, Function<E, Integer> of) {
             Integer value = of.apply(entry);
             to.put(name, value);
             return value;
@@ -303,17 +315,14 @@ public final class EntryCodec {
         }
 
         @Override
-        public String text(String name, int longest, Function<E, String> of) {
+        public @Nullable String text(String name, int longest, Function<E, String> of) {
             return written(name, of.apply(entry));
         }
 
         @Override
         public <C extends Enum<C> & Coded> C choice(String name, Class<C> type, Function<E, C> of) {
-            return coded(name, of.apply(entry));
-        }
-
-        private <C extends Enum<C> & Coded> C coded(String name, C value) {
-            to.put(name, value == null ? null : value.code());
+            C value = of.apply(entry);
+            to.put(name, value.code());
             return value;
         }
 

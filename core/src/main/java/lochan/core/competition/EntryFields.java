@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.function.Function;
 import lochan.core.Coded;
 import lochan.core.event.Species;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The fields of one entry, where it is read from or written to: a JSON object, a row. Each method names a field and where the entry has
@@ -16,86 +17,91 @@ public interface EntryFields<E extends Entry> {
     /** What is read from. What it has was checked when it was written; a field that is missing is null. */
     interface Source {
 
+        @Nullable
         String text(String name);
 
+        @Nullable
         Double number(String name);
 
+        @Nullable
         Integer whole(String name);
 
+        @Nullable
         Boolean truth(String name);
 
+        @Nullable
         Instant time(String name);
     }
 
     /** What is written to; null: the entry has no such value. */
     interface Sink {
 
-        void put(String name, String value);
+        void put(String name, @Nullable String value);
 
-        void put(String name, Double value);
+        void put(String name, @Nullable Double value);
 
-        void put(String name, Integer value);
+        void put(String name, @Nullable Integer value);
 
-        void put(String name, Boolean value);
+        void put(String name, @Nullable Boolean value);
 
-        void put(String name, Instant value);
+        void put(String name, @Nullable Instant value);
     }
 
     /** A source and a sink that knows its values by name and type. */
     interface ByType extends Source, Sink {
 
         /** Null: there is none. */
-        <T> T get(String name, Class<T> type);
+        <T> @Nullable T get(String name, Class<T> type);
 
-        <T> void set(String name, Class<T> type, T value);
+        <T> void set(String name, Class<T> type, @Nullable T value);
 
         @Override
-        default String text(String name) {
+        default @Nullable String text(String name) {
             return get(name, String.class);
         }
 
         @Override
-        default Double number(String name) {
+        default @Nullable Double number(String name) {
             return get(name, Double.class);
         }
 
         @Override
-        default Integer whole(String name) {
+        default @Nullable Integer whole(String name) {
             return get(name, Integer.class);
         }
 
         @Override
-        default Boolean truth(String name) {
+        default @Nullable Boolean truth(String name) {
             return get(name, Boolean.class);
         }
 
         @Override
-        default Instant time(String name) {
+        default @Nullable Instant time(String name) {
             return get(name, Instant.class);
         }
 
         @Override
-        default void put(String name, String value) {
+        default void put(String name, @Nullable String value) {
             set(name, String.class, value);
         }
 
         @Override
-        default void put(String name, Double value) {
+        default void put(String name, @Nullable Double value) {
             set(name, Double.class, value);
         }
 
         @Override
-        default void put(String name, Integer value) {
+        default void put(String name, @Nullable Integer value) {
             set(name, Integer.class, value);
         }
 
         @Override
-        default void put(String name, Boolean value) {
+        default void put(String name, @Nullable Boolean value) {
             set(name, Boolean.class, value);
         }
 
         @Override
-        default void put(String name, Instant value) {
+        default void put(String name, @Nullable Instant value) {
             set(name, Instant.class, value);
         }
     }
@@ -109,27 +115,33 @@ public interface EntryFields<E extends Entry> {
     String entry(String name, Function<E, String> of);
 
     /** A spot of the event; null: not noted. */
+    @Nullable
     String spot(Function<E, String> of);
 
     /** A presentation of the event; null: not noted. */
+    @Nullable
     String presentation(Function<E, String> of);
 
     /** A species of the event; null: unknown. */
+    @Nullable
     Species species(Function<E, Species> of);
 
     /** A number from {@code least} to {@code most}; null: none. */
+    @Nullable
     Double number(String name, double least, double most, Function<E, Double> of);
 
     /** A number from {@code least} to {@code most} that every such entry has. */
     double neededNumber(String name, double least, double most, Function<E, Double> of);
 
     /** A whole number from {@code least} to {@code most}; null: none. */
+    @Nullable
     Integer whole(String name, int least, int most, Function<E, Integer> of);
 
     /** True or false; true when missing. */
     boolean trueUnlessSaid(String name, Function<E, Boolean> of);
 
     /** Text of {@code longest} characters at most; null: none. */
+    @Nullable
     String text(String name, int longest, Function<E, String> of);
 
     /** A choice that every such entry has. */

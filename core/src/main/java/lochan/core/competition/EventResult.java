@@ -8,6 +8,7 @@ import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Penalties;
 import lochan.core.event.Scoring;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What an event comes to over its days, by the rules alone: the director's sheet decides.
@@ -17,7 +18,11 @@ import lochan.core.event.Scoring;
  * @param biggest the heaviest fish, g; null: none was weighed
  * @param cut     whether the boat fishes on after the cut; null: there is none, or its place is not told yet
  */
-public record EventResult(List<Day> days, Double counted, Double biggest, Boolean cut) {
+public record EventResult(
+        List<Day> days,
+        @Nullable Double counted,
+        @Nullable Double biggest,
+        @Nullable Boolean cut) {
 
     /**
      * One day.
@@ -31,12 +36,12 @@ public record EventResult(List<Day> days, Double counted, Double biggest, Boolea
      */
     public record Day(
             int number,
-            Double brought,
+            @Nullable Double brought,
             double penalty,
-            Double counted,
+            @Nullable Double counted,
             boolean official,
             boolean disqualified,
-            Integer place) {}
+            @Nullable Integer place) {}
 
     public EventResult {
         days = List.copyOf(days);
@@ -97,11 +102,11 @@ public record EventResult(List<Day> days, Double counted, Double biggest, Boolea
                         : Math.ceil(said.lateMinutes()) * off.lateGramsPerMinute());
     }
 
-    private static double each(Integer fish, Double grams) {
+    private static double each(@Nullable Integer fish, @Nullable Double grams) {
         return fish == null || grams == null ? 0 : fish * grams;
     }
 
-    private static Double biggest(Bag bag) {
+    private static @Nullable Double biggest(Bag bag) {
         Double told = bag.official() == null ? null : bag.official().biggestGrams();
         return told != null
                 ? told
@@ -112,7 +117,7 @@ public record EventResult(List<Day> days, Double counted, Double biggest, Boolea
                         .orElse(null);
     }
 
-    private static Boolean cut(Scoring.Cut cut, List<Day> days) {
+    private static @Nullable Boolean cut(Scoring.@Nullable Cut cut, List<Day> days) {
         if (cut == null || cut.afterDay() > days.size()) {
             return null;
         }

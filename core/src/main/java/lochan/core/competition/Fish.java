@@ -1,6 +1,7 @@
 package lochan.core.competition;
 
 import lochan.core.event.Species;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A fish as the log knows it now.
@@ -11,4 +12,11 @@ import lochan.core.event.Species;
  * @param isShort whether it is now known to be under its minimum length
  * @param tag   tag it wears in the livewell; null: none
  */
-public record Fish(String id, Species species, Double grams, Double mm, boolean alive, boolean isShort, String tag) {}
+public record Fish(
+        String id,
+        @Nullable Species species,
+        @Nullable Double grams,
+        @Nullable Double mm,
+        boolean alive,
+        boolean isShort,
+        @Nullable String tag) {}

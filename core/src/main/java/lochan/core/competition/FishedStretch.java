@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import lochan.core.plan.PlanStop;
+import org.jspecify.annotations.Nullable;
 
 /** A spot fished with a presentation on a competition day, in [from, to). */
 public record FishedStretch(String spotId, String presentationId, Instant from, Instant to) {
@@ -40,13 +41,19 @@ public record FishedStretch(String spotId, String presentationId, Instant from, 
     }
 
     /** The last that was said to be fished by a time; null: nothing, or the boat is under way. */
-    public static FishedStretch at(BagLog log, int day, Instant at) {
+    public static @Nullable FishedStretch at(BagLog log, int day, Instant at) {
         return fishing(log, day).stream()
                 .filter(f -> !f.at().isAfter(at))
                 .reduce((earlier, later) -> later)
-                .filter(f -> f.spotId() != null && f.presentationId() != null)
-                .map(f -> new FishedStretch(f.spotId(), f.presentationId(), f.at(), at))
+                .map(f -> until(f, at))
                 .orElse(null);
+    }
+
+    /** Null: nothing is fished. */
+    private static @Nullable FishedStretch until(Entry.Fishing f, Instant to) {
+        return f.spotId() == null || f.presentationId() == null
+                ? null
+                : new FishedStretch(f.spotId(), f.presentationId(), f.at(), to);
     }
 
     private static List<Entry.Fishing> fishing(BagLog log, int day) {

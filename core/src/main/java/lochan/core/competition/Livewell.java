@@ -13,6 +13,7 @@ import lochan.core.event.Format;
 import lochan.core.event.Penalties;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
+import org.jspecify.annotations.Nullable;
 
 /** The livewell of one day while the log is replayed: who is in it, who wears which tag, who waits for the balance. */
 final class Livewell {
@@ -24,9 +25,9 @@ final class Livewell {
     private final Collection<Entry.Balance> balances;
     private final List<String> kept = new ArrayList<>();
     private final Map<String, String> tags = new HashMap<>();
-    private String inHand;
-    private Verdict pending;
-    private Entry.Official official;
+    private @Nullable String inHand;
+    private @Nullable Verdict pending;
+    private Entry.@Nullable Official official;
 
     Livewell(Event event, Catches catches, Collection<Entry.Balance> balances) {
         this.event = event;
@@ -34,6 +35,7 @@ final class Livewell {
         this.balances = balances;
     }
 
+    @Nullable
     String inHand() {
         return inHand;
     }
@@ -46,7 +48,7 @@ final class Livewell {
         return kept.size() < event.rules().countingFish() && !speciesIsFull(fish) && !overIsFull(fish);
     }
 
-    void official(Entry.Official entry) {
+    void official(Entry.@Nullable Official entry) {
         official = entry;
     }
 
@@ -78,16 +80,17 @@ final class Livewell {
         }
     }
 
+    @Nullable
     String tag(String fish) {
         return tags.get(fish);
     }
 
-    private String remove(String fish) {
+    private String remove(@Nullable String fish) {
         kept.remove(fish);
         return tags.remove(fish);
     }
 
-    private void keep(String fish, String freedTag) {
+    private void keep(String fish, @Nullable String freedTag) {
         String wished = catches.of(fish).entry().tag();
         String tag = wished != null && !tags.containsValue(wished)
                 ? wished
@@ -121,7 +124,7 @@ final class Livewell {
     }
 
     /** The fish of the livewell that may go for another one: alive, of the kind that is full. */
-    private List<String> rivals(String fish) {
+    private List<String> rivals(@Nullable String fish) {
         boolean over = overIsFull(fish);
         boolean kind = over || speciesIsFull(fish);
         return kept.stream()
@@ -136,11 +139,9 @@ final class Livewell {
         CatchRecord record = catches.of(fish);
         Double least = rule(fish).map(SpeciesRule::minGrams).orElse(null);
         boolean light = record.grams() != null && least != null && record.grams() < least;
-        boolean inSlot = record.mm() != null
-                && rule(fish)
-                        .map(SpeciesRule::slot)
-                        .filter(s -> s.holds(record.mm()))
-                        .isPresent();
+        Double mm = record.mm();
+        boolean inSlot = mm != null
+                && rule(fish).map(SpeciesRule::slot).filter(s -> s.holds(mm)).isPresent();
         return isShort(fish)
                 ? Optional.of(Verdict.Reason.SHORT)
                 : inSlot
@@ -148,18 +149,18 @@ final class Livewell {
                         : light ? Optional.of(Verdict.Reason.LIGHT) : Optional.empty();
     }
 
-    private Species species(String fish) {
+    private @Nullable Species species(@Nullable String fish) {
         return catches.of(fish).entry().species();
     }
 
     /** Whether a fish is longer than its slot; one that was not measured is not. */
-    private boolean isOver(String fish) {
+    private boolean isOver(@Nullable String fish) {
         Double mm = catches.of(fish).mm();
         return mm != null
                 && rule(fish).map(SpeciesRule::slot).filter(s -> mm > s.toMm()).isPresent();
     }
 
-    private boolean overIsFull(String fish) {
+    private boolean overIsFull(@Nullable String fish) {
         Integer most =
                 rule(fish).map(SpeciesRule::slot).map(SpeciesRule.Slot::over).orElse(null);
         return most != null
@@ -183,7 +184,7 @@ final class Livewell {
      * The fish that may have to go: the one in hand and those of the livewell that may be the lightest. Two measured fish of the livewell that cannot be told
      * apart are not worth a weighing of their own: the one with the smaller reading goes, of equal ones the one longer in the livewell.
      */
-    private List<String> open(String fish, List<String> rivals) {
+    private List<String> open(@Nullable String fish, List<String> rivals) {
         WeightOrder order = order();
         List<String> lightest = order.lightest(rivals);
         Optional<String> least =
@@ -195,7 +196,7 @@ final class Livewell {
                         .toList()));
     }
 
-    private static List<String> both(String fish, List<String> rivals) {
+    private static List<String> both(@Nullable String fish, List<String> rivals) {
         return Stream.concat(Stream.of(fish), rivals.stream()).toList();
     }
 
@@ -210,7 +211,7 @@ final class Livewell {
     }
 
     /** What a fish counts for: its weight, g, or its length, mm; null: not measured. */
-    private Double measure(String fish) {
+    private @Nullable Double measure(String fish) {
         CatchRecord record = catches.of(fish);
         return !byLength()
                 ? record.grams()
@@ -230,7 +231,7 @@ final class Livewell {
         return record.mm() != null && minimum != null && record.mm() < minimum - LENGTH_TOLERANCE_MM;
     }
 
-    private boolean speciesIsFull(String fish) {
+    private boolean speciesIsFull(@Nullable String fish) {
         Integer most = rule(fish).map(SpeciesRule::bagLimit).orElse(null);
         return most != null
                 && kept.stream()
@@ -240,7 +241,7 @@ final class Livewell {
                         >= most;
     }
 
-    private Optional<SpeciesRule> rule(String fish) {
+    private Optional<SpeciesRule> rule(@Nullable String fish) {
         return Optional.ofNullable(catches.of(fish).entry().species()).flatMap(event.rules()::rule);
     }
 
@@ -281,7 +282,7 @@ final class Livewell {
                 + kept.stream().filter(this::isShort).count() * orNothing(off.shortFishGrams());
     }
 
-    private static double orNothing(Double grams) {
+    private static double orNothing(@Nullable Double grams) {
         return grams == null ? 0 : grams;
     }
 

@@ -10,6 +10,7 @@ import java.util.Map;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.quantity.Hours;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How long the fish have been in the livewell and how warm it is: what their keeper looks after. Only an event that keeps fish has any.
@@ -19,7 +20,11 @@ import lochan.core.quantity.Hours;
  * @param measured when that was; null: not on this day
  * @param since    since when there are fish in it; null: there are none
  */
-public record LivewellCare(Map<String, Duration> inLivewell, Double celsius, Instant measured, Instant since) {
+public record LivewellCare(
+        Map<String, Duration> inLivewell,
+        @Nullable Double celsius,
+        @Nullable Instant measured,
+        @Nullable Instant since) {
 
     /** From about 75 °F on crowded bass suffer soon; a caution, not a rule. */
     public static final double WARM_C = 24;

@@ -1,5 +1,7 @@
 package lochan.core.competition;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * A decision on a fish in hand, and why.
  *
@@ -8,7 +10,12 @@ package lochan.core.competition;
  * @param first    with {@link Decision#BALANCE} one fish to weigh, else null
  * @param second   with {@link Decision#BALANCE} the other, else null
  */
-public record Verdict(Decision decision, Reason reason, String released, String first, String second) {
+public record Verdict(
+        Decision decision,
+        Reason reason,
+        @Nullable String released,
+        @Nullable String first,
+        @Nullable String second) {
 
     /** The rule that decided. */
     public enum Reason {

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Which of two fish is heavier, from their weights as far as the scale can tell and from what the balance said. Both hold through
@@ -29,7 +30,7 @@ final class WeightOrder {
      * @param balances        what the balance said
      * @param resolutionGrams weights closer than this do not decide; null: only equal ones do not
      */
-    WeightOrder(Function<String, Double> grams, Collection<Entry.Balance> balances, Double resolutionGrams) {
+    WeightOrder(Function<String, Double> grams, Collection<Entry.Balance> balances, @Nullable Double resolutionGrams) {
         this.grams = grams;
         balances.forEach(
                 b -> weighed.computeIfAbsent(b.heavier(), h -> new HashSet<>()).add(b.lighter()));

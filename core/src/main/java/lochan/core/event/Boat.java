@@ -3,6 +3,7 @@ package lochan.core.event;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The boat as far as a plan needs it.
@@ -19,9 +20,9 @@ public record Boat(
         double runMps,
         double roughMps,
         double setUpMinutes,
-        Double maxWindMps,
-        Double fuelLitres,
-        Double litresPerKm,
+        @Nullable Double maxWindMps,
+        @Nullable Double fuelLitres,
+        @Nullable Double litresPerKm,
         Map<String, String> entered) {
 
     public static final Boat USUAL = new Boat(18, 11, 4, null, null);
@@ -30,7 +31,12 @@ public record Boat(
         entered = Map.copyOf(entered);
     }
 
-    public Boat(double runMps, double roughMps, double setUpMinutes, Double fuelLitres, Double litresPerKm) {
+    public Boat(
+            double runMps,
+            double roughMps,
+            double setUpMinutes,
+            @Nullable Double fuelLitres,
+            @Nullable Double litresPerKm) {
         this(runMps, roughMps, setUpMinutes, null, fuelLitres, litresPerKm, Map.of());
     }
 

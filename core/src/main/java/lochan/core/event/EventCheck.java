@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import lochan.core.Violation;
+import org.jspecify.annotations.Nullable;
 
 /** Checks the rules of an event against each other; all violations are found at once. */
 public final class EventCheck {
@@ -186,13 +187,13 @@ public final class EventCheck {
         }
     }
 
-    private void positive(String field, String what, Double value) {
+    private void positive(String field, String what, @Nullable Double value) {
         if (value != null && !(value > 0)) {
             add(field, what + " is " + value + ": expected more than 0, or nothing.");
         }
     }
 
-    private void notNegative(String field, String what, Double value) {
+    private void notNegative(String field, String what, @Nullable Double value) {
         if (value != null && !(value >= 0)) {
             add(field, what + " is " + value + ": expected 0 or more, or nothing.");
         }

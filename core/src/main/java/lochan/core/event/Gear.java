@@ -1,6 +1,7 @@
 package lochan.core.event;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the rules say of gear.
@@ -10,7 +11,11 @@ import java.util.List;
  * @param maxRods         most rods rigged on the deck; null: not limited
  * @param liveBaitAllowed whether live bait may be fished; null: not said
  */
-public record Gear(Integer maxHooksPerRig, List<String> banned, Integer maxRods, Boolean liveBaitAllowed) {
+public record Gear(
+        @Nullable Integer maxHooksPerRig,
+        List<String> banned,
+        @Nullable Integer maxRods,
+        @Nullable Boolean liveBaitAllowed) {
 
     public static final Gear FREE = new Gear(null, List.of());
 
@@ -19,7 +24,7 @@ public record Gear(Integer maxHooksPerRig, List<String> banned, Integer maxRods,
     }
 
     /** Of which only hooks and banned kinds are known. */
-    public Gear(Integer maxHooksPerRig, List<String> banned) {
+    public Gear(@Nullable Integer maxHooksPerRig, List<String> banned) {
         this(maxHooksPerRig, banned, null, null);
     }
 }

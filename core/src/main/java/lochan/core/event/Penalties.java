@@ -1,5 +1,7 @@
 package lochan.core.event;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * What an event takes off; null where the rules say nothing.
  *
@@ -10,11 +12,11 @@ package lochan.core.event;
  * @param overLimitGrams       for each fish brought in above the limit
  */
 public record Penalties(
-        Double deadFishGrams,
-        Double lateGramsPerMinute,
-        Double lateDisqualifyMinutes,
-        Double shortFishGrams,
-        Double overLimitGrams) {
+        @Nullable Double deadFishGrams,
+        @Nullable Double lateGramsPerMinute,
+        @Nullable Double lateDisqualifyMinutes,
+        @Nullable Double shortFishGrams,
+        @Nullable Double overLimitGrams) {
 
     public static final Penalties NONE = new Penalties(null, null, null, null, null);
 

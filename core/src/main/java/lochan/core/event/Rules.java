@@ -2,6 +2,7 @@ package lochan.core.event;
 
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The rules of an event, as its sheet has them.
@@ -17,9 +18,9 @@ import java.util.Optional;
  */
 public record Rules(
         Format format,
-        Integer limit,
-        Double targetGrams,
-        Double scaleGrams,
+        @Nullable Integer limit,
+        @Nullable Double targetGrams,
+        @Nullable Double scaleGrams,
         List<SpeciesRule> species,
         Scoring scoring,
         Penalties penalties,
@@ -56,7 +57,7 @@ public record Rules(
         return new Rules(format, limit, grams, scaleGrams, species, scoring, penalties, gear);
     }
 
-    public Optional<SpeciesRule> rule(Species species) {
+    public Optional<SpeciesRule> rule(@Nullable Species species) {
         return this.species.stream().filter(r -> r.species() == species).findFirst();
     }
 }

@@ -1,6 +1,7 @@
 package lochan.core.event;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How fish are kept, measured and ranked, beside format, limit and species.
@@ -13,7 +14,12 @@ import java.util.List;
  * @param tags         names of the tags fish wear in the well, in the order they are given out; when they are used up others follow
  */
 public record Scoring(
-        boolean culling, boolean balanceOnly, Double lengthStepMm, TieBreak tieBreak, Cut cut, List<String> tags) {
+        boolean culling,
+        boolean balanceOnly,
+        @Nullable Double lengthStepMm,
+        TieBreak tieBreak,
+        @Nullable Cut cut,
+        List<String> tags) {
 
     public static final Scoring DEFAULT = new Scoring(true, false, null, TieBreak.NONE, null, List.of());
 

@@ -1,6 +1,7 @@
 package lochan.core.event;
 
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the rules say of one species.
@@ -14,10 +15,10 @@ import java.util.Map;
  */
 public record SpeciesRule(
         Species species,
-        Double minLengthMm,
-        Double minGrams,
-        Slot slot,
-        Integer bagLimit,
+        @Nullable Double minLengthMm,
+        @Nullable Double minGrams,
+        @Nullable Slot slot,
+        @Nullable Integer bagLimit,
         Map<String, String> entered) {
 
     /**
@@ -27,7 +28,7 @@ public record SpeciesRule(
      * @param toMm   longest length that may not be kept, mm
      * @param over   most fish longer than that; null: no limit of their own
      */
-    public record Slot(double fromMm, double toMm, Integer over) {
+    public record Slot(double fromMm, double toMm, @Nullable Integer over) {
 
         /** Whether a fish of a length may not be kept. */
         public boolean holds(double mm) {

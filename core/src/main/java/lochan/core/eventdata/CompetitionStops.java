@@ -16,6 +16,7 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.PresentationTime;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Competition days as evidence: what was fished becomes stops like those of practice, in the conditions of the forecast. A bite away from what was
@@ -104,7 +105,7 @@ public final class CompetitionStops {
     }
 
     /** Null: the entry is no bite at a known place. */
-    private static At bite(Entry entry, BagLog log) {
+    private static @Nullable At bite(Entry entry, BagLog log) {
         if (entry instanceof Entry.Catch c && c.spotId() != null && c.presentationId() != null) {
             Fish fish = log.fish(c.id());
             FishSize size = fish.grams() != null && fish.grams() > 0

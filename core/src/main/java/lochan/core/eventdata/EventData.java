@@ -1,6 +1,5 @@
 package lochan.core.eventdata;
 
-import org.jspecify.annotations.Nullable;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -22,6 +21,7 @@ import lochan.core.plan.PlanStop;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The whole of one event: its rules, the water, what practice and the forecast say, plans, and the log of the competition.
@@ -36,7 +36,7 @@ public record EventData(
         Event event,
         Boat boat,
         List<BoatRun> runs,
-        Lake lake,
+        @Nullable Lake lake,
         List<Spot> spots,
         List<Waypoint> waypoints,
         List<Presentation> presentations,
@@ -144,6 +144,14 @@ public record EventData(
                 .orElse(List.of());
     }
 
+    /** @throws IllegalStateException when the event has no lake */
+    public Lake knownLake() {
+        if (lake == null) {
+            throw new IllegalStateException("the event has no lake");
+        }
+        return lake;
+    }
+
     /** Whether the event's rules put a spot off limits. */
     public boolean offLimits(Spot spot) {
         return lake != null && lake.offLimitsAt(spot.position()).isPresent();
@@ -176,7 +184,7 @@ public record EventData(
         }
 
         /** Null: not known. */
-        public Builder lake(Lake one) {
+        public Builder lake(@Nullable Lake one) {
             lake = one;
             return this;
         }

@@ -1,10 +1,10 @@
 package lochan.core.lake;
 
-import java.util.stream.IntStream;
-import java.util.Comparator;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import lochan.core.lake.LocalPlane.Point;
 
 /** The edges of closed rings on the plane, in a grid of cells, so that a line meets only the edges near it. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import lochan.core.Violation;
 import lochan.core.event.Position;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The water: its shores, islands, slow zones and what is off limits.
@@ -72,7 +73,7 @@ public record Lake(List<Body> bodies, List<SlowZone> slowZones, List<OffLimits> 
      * @param mps   greatest speed there, m/s, more than 0
      * @param areas what it covers; islands are left out of it
      */
-    public record SlowZone(String name, double mps, List<Body> areas) {
+    public record SlowZone(@Nullable String name, double mps, List<Body> areas) {
 
         public SlowZone {
             areas = List.copyOf(areas);
@@ -88,7 +89,7 @@ public record Lake(List<Body> bodies, List<SlowZone> slowZones, List<OffLimits> 
      *
      * @param name what it is called; null: nothing
      */
-    public record OffLimits(String name, List<Body> areas) {
+    public record OffLimits(@Nullable String name, List<Body> areas) {
 
         public OffLimits {
             areas = List.copyOf(areas);

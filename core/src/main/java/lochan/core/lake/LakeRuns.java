@@ -13,6 +13,7 @@ import lochan.core.event.Position;
 import lochan.core.lake.LocalPlane.Point;
 import net.sf.geographiclib.Geodesic;
 import net.sf.geographiclib.GeodesicMask;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The quickest runs on the water: shortest paths on the visibility graph of the shore's corners (Lozano-Pérez and Wesley 1979), which are
@@ -58,7 +59,8 @@ public final class LakeRuns implements Runs {
      *
      * @param before, after its neighbours on the shore; null: not on a shore
      */
-    private record Node(Point at, Point before, Point after) {
+    private record Node(
+            Point at, @Nullable Point before, @Nullable Point after) {
 
         /** Whether a run along a line through it may bend around it: its shore lies on one side. */
         boolean maySupport(Point other) {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.event.Boat;
 import lochan.core.event.Position;
+import org.jspecify.annotations.Nullable;
 
 /** Runs of the boat from one place to another. */
 public interface Runs {
@@ -39,7 +40,7 @@ public interface Runs {
     }
 
     /** The runs of a boat on a lake; straight ones when none is known. */
-    static Runs of(Lake lake, Boat boat, Assumptions.Planning planning) {
+    static Runs of(@Nullable Lake lake, Boat boat, Assumptions.Planning planning) {
         return lake == null ? straight(boat, planning) : new LakeRuns(lake, boat);
     }
 

@@ -3,6 +3,7 @@ package lochan.core.lake;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Map;
 import lochan.core.event.Position;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A place to fish.
@@ -27,8 +28,8 @@ public record Spot(
         double radiusM,
         String spotType,
         Zone zone,
-        Double depthMinM,
-        Double depthMaxM,
+        @Nullable Double depthMinM,
+        @Nullable Double depthMaxM,
         double crowdRisk,
         Stock stock,
         Map<String, String> entered) {

@@ -3,6 +3,7 @@ package lochan.core.lake;
 import java.util.ArrayList;
 import java.util.List;
 import lochan.core.Violation;
+import org.jspecify.annotations.Nullable;
 
 /** Checks one spot; all violations are found at once. */
 public final class SpotCheck {
@@ -41,7 +42,7 @@ public final class SpotCheck {
         return List.copyOf(found);
     }
 
-    private static void depth(List<Violation> found, String field, String end, Double depthM) {
+    private static void depth(List<Violation> found, String field, String end, @Nullable Double depthM) {
         if (depthM != null && !(depthM >= 0 && depthM <= 300)) {
             found.add(new Violation(
                     field, "The " + end + " end is " + depthM + " m: expected 0 to 300 m, or nothing when unknown."));

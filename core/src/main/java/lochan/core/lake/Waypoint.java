@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.Map;
 import lochan.core.Coded;
 import lochan.core.event.Position;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the electronics showed at a place: a note on the water that may become a spot or stay a note on one. Null where nobody noted it.
@@ -25,7 +26,7 @@ public record Waypoint(
         String id,
         Instant at,
         Position position,
-        String spotId,
+        @Nullable String spotId,
         Double fishDepthM,
         Double waterDepthM,
         Bottom bottom,

@@ -34,7 +34,8 @@ public record FiredTrigger(Backups.Trigger trigger, Backups.Backup backup, int s
         List<FiredTrigger> fired = new ArrayList<>();
         for (Backups.Backup backup : ladder.backups()) {
             for (Backups.Trigger t : backup.triggers()) {
-                boolean spotKnown = fired.stream().anyMatch(f -> f.trigger().spotId().equals(t.spotId()));
+                boolean spotKnown =
+                        fired.stream().anyMatch(f -> f.trigger().spotId().equals(t.spotId()));
                 if (!spotKnown && !t.at().isAfter(now)) {
                     plan.stream()
                             .filter(s -> s.spotId().equals(t.spotId())
@@ -53,12 +54,9 @@ public record FiredTrigger(Backups.Trigger trigger, Backups.Backup backup, int s
     private static Optional<FiredTrigger> at(
             PlanStop stop, Backups.Trigger t, Backups.Backup backup, Today today, ScenarioSet set) {
         Cell cell = Cell.of(stop);
-        boolean fished = today.efforts().stream()
-                .anyMatch(e -> e.cell().equals(cell) && !e.to().isBefore(t.at()));
+        boolean fished = today.efforts().stream().anyMatch(e -> e.cell().equals(cell) && !e.to().isBefore(t.at()));
         int seen = (int) today.bites().stream()
-                .filter(b -> b.cell().equals(cell)
-                        && !b.at().isBefore(stop.arrive())
-                        && b.at().isBefore(t.at()))
+                .filter(b -> b.cell().equals(cell) && !b.at().isBefore(stop.arrive()) && b.at().isBefore(t.at()))
                 .count();
         return fished && seen < t.bitesBelow()
                 ? Optional.of(new FiredTrigger(

@@ -12,6 +12,7 @@ import lochan.core.model.size.KeeperWeight;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
 import lochan.core.planning.edits.DayRuns;
+import org.jspecify.annotations.Nullable;
 
 /** All that is said while a competition day is fished. The heavy parts are kept from one asking to the next. Safe for several threads. */
 public final class LiveAdvisor {
@@ -36,7 +37,7 @@ public final class LiveAdvisor {
      * @param kinds    the fish that the outlook's additions are of; null where no size is known
      * @param triggers of the plan, that have fired
      */
-    public record Ahead(Outlook outlook, Kinds kinds, List<FiredTrigger> triggers) {
+    public record Ahead(Outlook outlook, @Nullable Kinds kinds, List<FiredTrigger> triggers) {
 
         public Ahead {
             triggers = List.copyOf(triggers);
@@ -118,7 +119,7 @@ public final class LiveAdvisor {
         }
     }
 
-    private Kinds kinds(Cell cell) {
+    private @Nullable Kinds kinds(Cell cell) {
         Assumptions.Size a = model.assumptions().size();
         KeeperWeight keeper =
                 KeeperWeight.of(model.event(), model.sizes(), model.mix(), model.pattern(cell), cell.spotId(), a);

@@ -23,6 +23,7 @@ import lochan.core.model.size.Survival;
 import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.valuation.BestFish;
 import lochan.core.quantity.Hours;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the next hour is worth here against the best move ({@code model.md} §10). For a cell c with prior mean m_c(h) = α/β and ᾱ the mean of α over
@@ -75,7 +76,12 @@ public final class MoveAdvice {
      * @param position where the boat is; null: at the spot that is fished, or the launch before the first
      * @param fishing  what is fished now; null: nothing, on the run or before the first stop
      */
-    public record State(Instant now, Position position, Cell fishing, Today today, Bag bag) {}
+    public record State(
+            Instant now,
+            @Nullable Position position,
+            @Nullable Cell fishing,
+            Today today,
+            Bag bag) {}
 
     /**
      * What was found.
@@ -85,7 +91,11 @@ public final class MoveAdvice {
      * @param best      the best move; null: nothing can be reached
      * @param leaveBy when to leave for check-in from here at the latest; null: there is no way by water
      */
-    public record Answer(Double stay, Instant stayUntil, Move best, Instant leaveBy) {
+    public record Answer(
+            @Nullable Double stay,
+            @Nullable Instant stayUntil,
+            @Nullable Move best,
+            @Nullable Instant leaveBy) {
 
         /** Whether to go now. */
         public boolean go() {
@@ -118,14 +128,16 @@ public final class MoveAdvice {
         }
         Instant last = leaveBy == null ? s.now() : leaveBy;
         for (Instant t = s.now().plus(ASKED); t.isBefore(last); t = t.plus(ASKED)) {
-            Comparison later = computed(
-                    new State(t, s.position(), s.fishing(), s.today().fishedOn(s.fishing(), s.now(), t), s.bag()),
-                    here);
+            Comparison later = computed(new State(t, s.position(), s.fishing(), fishedUntil(t, s), s.bag()), here);
             if (later.best != null && (later.stay == null || later.best.gain > later.stay)) {
                 return new Answer(now.stay, t, new Move(now.best.cell, t, now.best.gain), leaveBy);
             }
         }
         return new Answer(now.stay, leaveBy, new Move(now.best.cell, last, now.best.gain), leaveBy);
+    }
+
+    private static Today fishedUntil(Instant t, State s) {
+        return s.fishing() == null ? s.today() : s.today().fishedOn(s.fishing(), s.now(), t);
     }
 
     /** Where the boat is. */
@@ -138,7 +150,8 @@ public final class MoveAdvice {
     private record Option(Cell cell, double bites, Instant end, double share, double gain) {}
 
     /** @param stay null: nothing is fished, or there is no time left here */
-    private record Comparison(Double stay, Option best) {}
+    private record Comparison(
+            @Nullable Double stay, @Nullable Option best) {}
 
     private Comparison computed(State s, Position here) {
         BestFish bestFish = new BestFish(

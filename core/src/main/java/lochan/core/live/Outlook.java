@@ -1,6 +1,7 @@
 package lochan.core.live;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How the day is likely to end when the rest of a plan is fished.
@@ -18,7 +19,7 @@ public record Outlook(
         double p10Grams,
         double p50Grams,
         double p90Grams,
-        Double chanceOfTarget,
+        @Nullable Double chanceOfTarget,
         double chanceOfMore,
         List<Double> adds,
         double effectiveSample,

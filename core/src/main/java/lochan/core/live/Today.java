@@ -9,6 +9,7 @@ import lochan.core.competition.Entry;
 import lochan.core.competition.FishedStretch;
 import lochan.core.model.rate.Cell;
 import lochan.core.plan.PlanStop;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What was done on a competition day so far.
@@ -75,7 +76,7 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
     }
 
     /** What the log says is fished at a time; null: nothing. */
-    public static Cell fishing(BagLog log, int day, Instant at) {
+    public static @Nullable Cell fishing(BagLog log, int day, Instant at) {
         FishedStretch now = FishedStretch.at(log, day, at);
         return now == null ? null : new Cell(now.spotId(), now.presentationId());
     }
@@ -85,7 +86,7 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
         return new Today(efforts, others);
     }
 
-    private static void add(List<Bite> bites, String spot, String presentation, Instant at) {
+    private static void add(List<Bite> bites, @Nullable String spot, @Nullable String presentation, Instant at) {
         if (spot != null && presentation != null) {
             bites.add(new Bite(new Cell(spot, presentation), at));
         }

@@ -9,6 +9,7 @@ import java.util.Map;
 import lochan.core.Assumptions;
 import lochan.core.Coded;
 import lochan.core.event.Species;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A single fish that was seen and may be caught: on a bed, under a dock.
@@ -34,14 +35,14 @@ public record KnownFish(
         String spotId,
         String where,
         Kind kind,
-        Species species,
+        @Nullable Species species,
         double guessGrams,
-        LocalTime from,
-        LocalTime to,
-        Double maxWindMps,
-        Instant nextVisit,
+        @Nullable LocalTime from,
+        @Nullable LocalTime to,
+        @Nullable Double maxWindMps,
+        @Nullable Instant nextVisit,
         boolean gone,
-        String note,
+        @Nullable String note,
         List<Try> tries,
         Map<String, String> entered) {
 
@@ -91,7 +92,8 @@ public record KnownFish(
      *
      * @param presentationId on what; null: not noted
      */
-    public record Try(Instant at, Reaction reaction, String presentationId) {}
+    public record Try(
+            Instant at, Reaction reaction, @Nullable String presentationId) {}
 
     /**
      * Chance that it is caught in a visit: the prior and each try so far, (2·0.35 + Σ r)/(2 + n), with r 1 for a bite or a catch, 0.3 for a look, else 0.
@@ -140,7 +142,7 @@ public record KnownFish(
     }
 
     /** The same after another try; a fish caught in practice was let go and stays. */
-    public KnownFish tried(Try another, Instant next) {
+    public KnownFish tried(Try another, @Nullable Instant next) {
         List<Try> all = new java.util.ArrayList<>(tries);
         all.add(another);
         return KnownFishBuilder.builder(this).nextVisit(next).tries(all).build();

@@ -2,6 +2,7 @@ package lochan.core.plan;
 
 import java.util.List;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A plan for one competition day.
@@ -10,7 +11,7 @@ import java.util.function.Predicate;
  * @param name  what the angler calls it; null: nothing
  * @param stops in order of time
  */
-public record Plan(int day, String name, List<PlanStop> stops) {
+public record Plan(int day, @Nullable String name, List<PlanStop> stops) {
 
     public Plan {
         stops = List.copyOf(stops);

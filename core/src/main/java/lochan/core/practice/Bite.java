@@ -2,6 +2,7 @@ package lochan.core.practice;
 
 import java.time.Instant;
 import lochan.core.event.Species;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One bite.
@@ -14,14 +15,24 @@ import lochan.core.event.Species;
  * @param notes          how it came about
  */
 public record Bite(
-        Instant at, Outcome outcome, String presentationId, Species species, FishSize size, BiteNotes notes) {
+        @Nullable Instant at,
+        Outcome outcome,
+        @Nullable String presentationId,
+        @Nullable Species species,
+        @Nullable FishSize size,
+        BiteNotes notes) {
 
-    public Bite(Instant at, Outcome outcome, String presentationId, Species species, FishSize size) {
+    public Bite(
+            @Nullable Instant at,
+            Outcome outcome,
+            String presentationId,
+            @Nullable Species species,
+            @Nullable FishSize size) {
         this(at, outcome, presentationId, species, size, BiteNotes.NONE);
     }
 
     /** The same on a presentation. */
-    public Bite on(String presentation) {
+    public Bite on(@Nullable String presentation) {
         return new Bite(at, outcome, presentation, species, size, notes);
     }
 }

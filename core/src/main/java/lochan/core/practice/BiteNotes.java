@@ -1,6 +1,7 @@
 package lochan.core.practice;
 
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How a bite came about; null where nobody noted it. Kept for the angler: nothing is computed with it.
@@ -13,11 +14,11 @@ import java.util.Map;
  * @param entered     quantities as they were typed, by field name
  */
 public record BiteNotes(
-        String retrieve,
-        Double fishDepthM,
-        Double waterDepthM,
-        TakenOn takenOn,
-        String onRig,
+        @Nullable String retrieve,
+        @Nullable Double fishDepthM,
+        @Nullable Double waterDepthM,
+        @Nullable TakenOn takenOn,
+        @Nullable String onRig,
         Map<String, String> entered) {
 
     public static final BiteNotes NONE = new BiteNotes(null, null, null, null, null, Map.of());

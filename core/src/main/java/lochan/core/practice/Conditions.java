@@ -3,6 +3,7 @@ package lochan.core.practice;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the water and the sky were like; null where nobody knows.
@@ -16,11 +17,11 @@ import java.util.Objects;
  * @param entered     quantities as they were typed, by field name
  */
 public record Conditions(
-        Double waterTempC,
-        Double visibilityM,
-        Double windMps,
-        Sky sky,
-        Integer boatsNear,
+        @Nullable Double waterTempC,
+        @Nullable Double visibilityM,
+        @Nullable Double windMps,
+        @Nullable Sky sky,
+        @Nullable Integer boatsNear,
         Signs signs,
         Map<String, String> entered) {
 
@@ -30,7 +31,12 @@ public record Conditions(
         entered = Map.copyOf(entered);
     }
 
-    public Conditions(Double waterTempC, Double visibilityM, Double windMps, Sky sky, Integer boatsNear) {
+    public Conditions(
+            @Nullable Double waterTempC,
+            @Nullable Double visibilityM,
+            @Nullable Double windMps,
+            @Nullable Sky sky,
+            @Nullable Integer boatsNear) {
         this(waterTempC, visibilityM, windMps, sky, boatsNear, Signs.UNKNOWN, Map.of());
     }
 
@@ -48,7 +54,7 @@ public record Conditions(
      * @param before what was noted before this
      * @param front  whether the winds look like a front; null: nobody knows
      */
-    public Conditions filledIn(Conditions before, Boolean front) {
+    public Conditions filledIn(Conditions before, @Nullable Boolean front) {
         boolean said = signs.surface() != null
                 && !(Objects.equals(signs.surface(), before.signs.surface())
                         && Objects.equals(before.signs.surface(), Surface.ofWind(before.windMps)));

@@ -1,6 +1,7 @@
 package lochan.core.practice;
 
 import lochan.core.Coded;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is known of a fish's size. Which numbers must be there depends on {@code how}; others may be.
@@ -14,7 +15,13 @@ import lochan.core.Coded;
  * @param entered    what was typed; null: nothing was
  */
 public record FishSize(
-        How how, Double grams, Double loGrams, Double hiGrams, Double mm, Double guessGrams, String entered) {
+        How how,
+        @Nullable Double grams,
+        @Nullable Double loGrams,
+        @Nullable Double hiGrams,
+        @Nullable Double mm,
+        @Nullable Double guessGrams,
+        @Nullable String entered) {
 
     /** Where a size comes from. */
     public enum How implements Coded {
@@ -69,7 +76,7 @@ public record FishSize(
         return new FishSize(how, grams, loGrams, hiGrams, mm, guessGrams, text);
     }
 
-    private static void positive(String name, Double value, boolean needed) {
+    private static void positive(String name, @Nullable Double value, boolean needed) {
         if (value == null ? needed : !(value > 0)) {
             throw new IllegalArgumentException(name + " is " + value + ", expected more than 0");
         }

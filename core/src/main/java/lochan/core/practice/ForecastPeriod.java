@@ -1,6 +1,7 @@
 package lochan.core.practice;
 
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A part of the forecast, good for [from, to); null where it says nothing.
@@ -11,12 +12,12 @@ import java.time.Instant;
 public record ForecastPeriod(
         Instant from,
         Instant to,
-        Double windMps,
-        Double windFromDeg,
-        Sky sky,
-        Double waterTempC,
-        Double visibilityM,
-        Boolean lightning) {
+        @Nullable Double windMps,
+        @Nullable Double windFromDeg,
+        @Nullable Sky sky,
+        @Nullable Double waterTempC,
+        @Nullable Double visibilityM,
+        @Nullable Boolean lightning) {
 
     public boolean holds(Instant time) {
         return !time.isBefore(from) && time.isBefore(to);

@@ -4,6 +4,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Fishing one spot in practice, in [start, end).
@@ -21,7 +22,7 @@ public record PracticeStop(
         String id,
         String spotId,
         Instant start,
-        Instant end,
+        @Nullable Instant end,
         int anglers,
         List<PresentationTime> presentations,
         int follows,
@@ -41,11 +42,11 @@ public record PracticeStop(
         bites = List.copyOf(bites);
     }
 
-    public PracticeStop withEnd(Instant newEnd) {
+    public PracticeStop withEnd(@Nullable Instant newEnd) {
         return PracticeStopBuilder.builder(this).end(newEnd).build();
     }
 
-    public PracticeStop withTimes(Instant newStart, Instant newEnd) {
+    public PracticeStop withTimes(Instant newStart, @Nullable Instant newEnd) {
         return PracticeStopBuilder.builder(this).start(newStart).end(newEnd).build();
     }
 
@@ -66,7 +67,7 @@ public record PracticeStop(
     }
 
     /** The presentation of a bite: the one noted, or the stop's only one; null when it cannot be told. */
-    public String presentationOf(Bite bite) {
+    public @Nullable String presentationOf(Bite bite) {
         if (bite.presentationId() != null) {
             return bite.presentationId();
         }

@@ -1,5 +1,7 @@
 package lochan.core.practice;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * What anglers read besides temperature, clarity, wind and sky; null where nobody noted it. Kept for the angler: nothing is computed with it.
  *
@@ -13,14 +15,14 @@ package lochan.core.practice;
  * @param baitDepthM   how deep the bait was, m
  */
 public record Signs(
-        ClarityTrend clarityTrend,
-        Double windFromDeg,
-        Surface surface,
-        Boolean recentFront,
-        LevelTrend levelTrend,
-        Current current,
-        Boolean baitSeen,
-        Double baitDepthM) {
+        @Nullable ClarityTrend clarityTrend,
+        @Nullable Double windFromDeg,
+        @Nullable Surface surface,
+        @Nullable Boolean recentFront,
+        @Nullable LevelTrend levelTrend,
+        @Nullable Current current,
+        @Nullable Boolean baitSeen,
+        @Nullable Double baitDepthM) {
 
     public static final Signs UNKNOWN = new Signs(null, null, null, null, null, null, null, null);
 

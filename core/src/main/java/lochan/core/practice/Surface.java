@@ -1,6 +1,7 @@
 package lochan.core.practice;
 
 import lochan.core.Coded;
+import org.jspecify.annotations.Nullable;
 
 /** What the wind makes of the surface, smoothest first. */
 public enum Surface implements Coded {
@@ -33,7 +34,7 @@ public enum Surface implements Coded {
      * @param windMps wind, m/s, 0 or more; null: unknown
      * @return null when the wind is unknown
      */
-    public static Surface ofWind(Double windMps) {
+    public static @Nullable Surface ofWind(@Nullable Double windMps) {
         if (windMps == null) {
             return null;
         }

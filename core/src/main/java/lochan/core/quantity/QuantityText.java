@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lochan.core.practice.FishSize;
+import org.jspecify.annotations.Nullable;
 
 /** Reads quantities as people type them. A unit that is typed wins over the angler's own. */
 public final class QuantityText {
@@ -254,7 +255,7 @@ public final class QuantityText {
         return checked(text, weighed && !about ? FishSize.scale(grams) : FishSize.guess(grams));
     }
 
-    private static FishSize checked(String text, FishSize size) throws BadQuantityException {
+    private static FishSize checked(String text, @Nullable FishSize size) throws BadQuantityException {
         if (size == null) {
             throw new BadQuantityException(
                     "“" + text.strip() + "” is nothing: type a size of more than 0, or leave it empty.");

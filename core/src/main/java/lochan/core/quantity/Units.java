@@ -1,6 +1,7 @@
 package lochan.core.quantity;
 
 import lochan.core.Coded;
+import org.jspecify.annotations.Nullable;
 
 /** The units an angler reads and types. Values inside stay SI; formatting rounds to what can be read at a glance. */
 public record Units(Weight weight, Length length, Depth depth, Temperature temperature, Speed speed) {
@@ -117,7 +118,7 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     }
 
     /** A weight with its unit, to the nearest ounce, hundredth of a pound or 10 g; "–" for null or NaN. */
-    public String weight(Double grams) {
+    public String weight(@Nullable Double grams) {
         if (grams == null || grams.isNaN()) {
             return "–";
         }
@@ -132,12 +133,12 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     }
 
     /** A length of a fish with its unit, to a hundredth of an inch or a millimetre: quarter inches are what rulers show. */
-    public String length(Double mm) {
+    public String length(@Nullable Double mm) {
         return mm == null ? "–" : plain(mm / length.mm(), length == Length.IN ? 2 : 1) + " " + length.code();
     }
 
     /** A depth with its unit, to the foot or tenth of a metre. */
-    public String depth(Double metres) {
+    public String depth(@Nullable Double metres) {
         return metres == null ? "–" : number(metres / depth.metres(), depth == Depth.FT ? 0 : 1) + " " + depth.code();
     }
 
@@ -176,7 +177,7 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     }
 
     /** Of a lure or sinker with its unit: ounces as they are stamped on, to the thirty-second, or grams to a tenth. */
-    public String lureWeight(Double grams) {
+    public String lureWeight(@Nullable Double grams) {
         if (grams == null) {
             return "–";
         }
@@ -195,7 +196,7 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     }
 
     /** Of a lure as typed. */
-    public String typedLureWeight(Double grams) {
+    public String typedLureWeight(@Nullable Double grams) {
         return grams == null ? "" : weight == Weight.KG ? plain(grams, 1) : ounces(grams);
     }
 
@@ -231,7 +232,7 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     }
 
     /** A weight as a person would type it in these units: reading it back gives the weight shown. */
-    public String typedWeight(Double grams) {
+    public String typedWeight(@Nullable Double grams) {
         if (grams == null) {
             return "";
         }
@@ -246,22 +247,22 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     }
 
     /** A length as typed. */
-    public String typedLength(Double mm) {
+    public String typedLength(@Nullable Double mm) {
         return mm == null ? "" : plain(mm / length.mm(), 2);
     }
 
     /** A depth or visibility as typed. */
-    public String typedDepth(Double metres) {
+    public String typedDepth(@Nullable Double metres) {
         return metres == null ? "" : plain(metres / depth.metres(), 2);
     }
 
     /** A temperature as typed. */
-    public String typedTemperature(Double celsius) {
+    public String typedTemperature(@Nullable Double celsius) {
         return celsius == null ? "" : plain(temperature == Temperature.F ? celsius * 9 / 5 + 32 : celsius, 1);
     }
 
     /** A speed as typed. */
-    public String typedSpeed(Double mps) {
+    public String typedSpeed(@Nullable Double mps) {
         return mps == null ? "" : plain(mps / speed.mps(), 1);
     }
 

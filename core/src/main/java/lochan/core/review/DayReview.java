@@ -23,6 +23,7 @@ import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.valuation.DrawnDays;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Quantile;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A fished day against its plan.
@@ -40,7 +41,7 @@ public record DayReview(
         List<Stop> stops,
         int elsewhere,
         List<Trigger> triggers,
-        DayProjection projection) {
+        @Nullable DayProjection projection) {
 
     private static final int DAYS_PER_SCENARIO = 20;
 
@@ -74,7 +75,7 @@ public record DayReview(
      *
      * @param hindsight what obeying would have come to; null: what the day came to is not known
      */
-    public record Trigger(FiredTrigger fired, Outlooks.Hindsight hindsight) {}
+    public record Trigger(FiredTrigger fired, Outlooks.@Nullable Hindsight hindsight) {}
 
     /**
      * What is looked back on.
@@ -85,7 +86,12 @@ public record DayReview(
      * @param factor      by which the projection was scaled
      * @param actualGrams what the day came to; null: not known
      */
-    public record Input(BagLog log, List<PlanStop> plan, Backups.Ladder ladder, double factor, Double actualGrams) {}
+    public record Input(
+            BagLog log,
+            List<PlanStop> plan,
+            Backups.Ladder ladder,
+            double factor,
+            @Nullable Double actualGrams) {}
 
     /**
      * Looks back.

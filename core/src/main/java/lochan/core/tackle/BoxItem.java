@@ -3,6 +3,7 @@ package lochan.core.tackle;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Map;
 import lochan.core.Coded;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something of the tackle box.
@@ -23,10 +24,10 @@ public record BoxItem(
         String id,
         Kind kind,
         String name,
-        String lureId,
-        Double grams,
-        ColourFamily colour,
-        FishingLine line,
+        @Nullable String lureId,
+        @Nullable Double grams,
+        @Nullable ColourFamily colour,
+        @Nullable FishingLine line,
         int count,
         boolean inBoat,
         Map<String, String> entered) {

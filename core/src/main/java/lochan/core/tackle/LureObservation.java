@@ -1,6 +1,7 @@
 package lochan.core.tackle;
 
 import lochan.core.Coded;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What an angler saw a lure do, to set its sheet right.
@@ -19,9 +20,9 @@ public record LureObservation(
         String lureId,
         Saw saw,
         double depthM,
-        Double seconds,
-        Double castM,
-        Double grams,
+        @Nullable Double seconds,
+        @Nullable Double castM,
+        @Nullable Double grams,
         FishingLine line) {
 
     public LureObservation {

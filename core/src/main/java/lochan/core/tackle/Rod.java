@@ -2,6 +2,7 @@ package lochan.core.tackle;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A rod with its reel and what is spooled on it.
@@ -22,9 +23,9 @@ public record Rod(
         double lengthM,
         Power power,
         RodAction action,
-        Double turnM,
+        @Nullable Double turnM,
         FishingLine line,
-        FishingLine leader,
+        @Nullable FishingLine leader,
         boolean inBoat,
         Map<String, String> entered) {
 

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import lochan.core.Intake;
 import lochan.core.event.Position;
+import org.jspecify.annotations.Nullable;
 
 /** A plan's way as a GPX route that bends with the water, and its stops as waypoints. */
 public final class GpxRoute {
@@ -23,7 +24,11 @@ public final class GpxRoute {
      * @param at   when the boat is to be there; null: not said
      * @param note what is to be done there; null: nothing
      */
-    public record Point(Position position, String name, Instant at, String note) {
+    public record Point(
+            Position position,
+            @Nullable String name,
+            @Nullable Instant at,
+            @Nullable String note) {
 
         /** A bend of the way. */
         public static Point bend(Position position) {

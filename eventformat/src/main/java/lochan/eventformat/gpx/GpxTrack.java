@@ -11,6 +11,7 @@ import javax.xml.stream.XMLStreamReader;
 import lochan.core.Intake;
 import lochan.core.event.Position;
 import lochan.core.practice.track.Fix;
+import org.jspecify.annotations.Nullable;
 
 /** Reads the track points of a GPX file that have a time, whatever tracks and segments they stand in. */
 public final class GpxTrack {
@@ -36,7 +37,7 @@ public final class GpxTrack {
     private static final class Points implements GpxXml.Visitor {
 
         private final List<Fix> fixes = new ArrayList<>();
-        private Position position;
+        private @Nullable Position position;
 
         @Override
         public void begin(String name, XMLStreamReader xml) throws XMLStreamException, GpxException {

@@ -1,5 +1,7 @@
 package lochan.eventformat.gpx;
 
+import static java.util.Objects.requireNonNull;
+
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -14,6 +16,7 @@ import lochan.core.Intake;
 import lochan.core.event.Position;
 import lochan.core.lake.Spot;
 import lochan.core.lake.SpotType;
+import org.jspecify.annotations.Nullable;
 
 /** Spots as GPX waypoints, for plotters and from them. */
 public final class GpxWaypoints {
@@ -45,7 +48,7 @@ public final class GpxWaypoints {
     private static final class Waypoints implements GpxXml.Visitor {
 
         private final List<Waypoint> waypoints = new ArrayList<>();
-        private Position position;
+        private @Nullable Position position;
         private String name = "";
         private String type = "";
 
@@ -74,7 +77,7 @@ public final class GpxWaypoints {
                     throw new GpxException(
                             "the file has more than " + MOST_WAYPOINTS + " waypoints: export those of this lake only");
                 }
-                waypoints.add(new Waypoint(name, type, position));
+                waypoints.add(new Waypoint(name, type, requireNonNull(position)));
                 position = null;
             }
         }

@@ -1,2 +1,5 @@
 /** GPX, as plotters write it. */
+@NullMarked
 package lochan.eventformat.gpx;
+
+import org.jspecify.annotations.NullMarked;

@@ -23,7 +23,9 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.TieBreak;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A competition day as its page shows it, all derived from the log and in words.
@@ -51,18 +53,18 @@ public record BagView(
         String clock,
         Hours hours,
         String total,
-        String net,
+        @Nullable String net,
         String count,
-        String needs,
-        Words told,
-        Last last,
-        Pair pair,
+        @Nullable String needs,
+        @Nullable Words told,
+        @Nullable Last last,
+        @Nullable Pair pair,
         List<Slot> slots,
         List<Line> lines,
-        LivewellView livewell,
+        @Nullable LivewellView livewell,
         List<String> tags,
         List<String> results,
-        String sum) {
+        @Nullable String sum) {
 
     /** Width of a full bar in the slots's drawing. */
     static final double BAR_WIDTH = 200;
@@ -87,7 +89,8 @@ public record BagView(
      * @param leave when to leave for check-in, in words; null: not known
      * @param tone  {@code calm}, {@code soon} or {@code now}
      */
-    public record Hours(boolean open, String toGo, String leave, String tone) {}
+    public record Hours(
+            boolean open, @Nullable String toGo, @Nullable String leave, String tone) {}
 
     /** The entry that undo takes back, and what it said. */
     public record Last(String id, String what) {}
@@ -100,7 +103,13 @@ public record BagView(
      * @param note the same in words
      */
     public record Slot(
-            String tag, String since, String measure, String species, double width, String kind, String note) {}
+            @Nullable String tag,
+            String since,
+            String measure,
+            String species,
+            double width,
+            String kind,
+            String note) {}
 
     /**
      * The livewell and the fish in it.
@@ -109,7 +118,8 @@ public record BagView(
      * @param look  a reminder to look at it; null: not yet due
      * @param warm  what to do against warm water; null: it is not known to be warm
      */
-    public record LivewellView(String state, String look, String warm) {}
+    public record LivewellView(
+            String state, @Nullable String look, @Nullable String warm) {}
 
     /** An entry of the day, and what it brought. */
     public record Line(
@@ -123,7 +133,12 @@ public record BagView(
             boolean mayDie) {}
 
     /** Two fish for the balance, and how many weighings are left. */
-    public record Pair(String first, String firstName, String second, String secondName, String left) {}
+    public record Pair(
+            @Nullable String first,
+            @Nullable String firstName,
+            @Nullable String second,
+            @Nullable String secondName,
+            String left) {}
 
     /**
      * What the view is made for.
@@ -131,7 +146,7 @@ public record BagView(
      * @param day       number of the day shown
      * @param leaveBy when to leave for check-in from here; null: not known
      */
-    public record Moment(int day, Instant now, Instant leaveBy) {}
+    public record Moment(int day, Instant now, @Nullable Instant leaveBy) {}
 
     /** @throws IllegalArgumentException when the log cannot stand under the rules */
     public static BagView of(Event event, Names names, List<Entry> entries, Moment moment, Units units) {
@@ -202,7 +217,7 @@ public record BagView(
             BagRow row,
             BagLog log,
             Bag bag,
-            Words words,
+            @Nullable Words words,
             Function<String, Fish> fish,
             Names names,
             ZoneId zone,
@@ -288,7 +303,12 @@ public record BagView(
     }
 
     private static Slot slot(
-            Fish fish, String since, Double measure, Double needs, double most, Function<Double, String> words) {
+            Fish fish,
+            String since,
+            Double measure,
+            @Nullable Double needs,
+            double most,
+            Function<Double, String> words) {
         String kind = !fish.alive()
                 ? "dead"
                 : fish.isShort() ? "short" : needs != null && needs.equals(measure) ? "to-beat" : "kept";
@@ -309,15 +329,15 @@ public record BagView(
                 note);
     }
 
-    private static LivewellView livewell(LivewellCare care, Instant now, ZoneId zone, Units units) {
+    private static @Nullable LivewellView livewell(LivewellCare care, Instant now, ZoneId zone, Units units) {
         if (care.inLivewell().isEmpty() || now.isBefore(care.since())) {
             return null;
         }
         long fishHours = Math.round(care.fishHours());
         String state =
                 (care.inLivewell().size() == 1 ? "One fish" : care.inLivewell().size() + " fish")
-                        + " in it, the first for " + Times.span(Duration.between(care.since(), now)) + "; " + fishHours
-                        + (fishHours == 1 ? " fish-hour" : " fish-hours") + " so far. "
+                        + " in it, the first for " + Times.span(Duration.between(care.since(), now)) + "; "
+                        + Count.of(fishHours, "fish-hour") + " so far. "
                         + (care.celsius() == null
                                 ? "Temperature not logged yet."
                                 : "Its water: " + units.temperature(care.celsius()) + " at "
@@ -330,8 +350,8 @@ public record BagView(
                 care.isWarm() ? warm : null);
     }
 
-    private static Pair pair(Bag bag) {
-        if (bag.pending() == null) {
+    private static @Nullable Pair pair(Bag bag) {
+        if (bag.pending() == null || bag.inHand() == null) {
             return null;
         }
         Map<String, String> names = new HashMap<>();
@@ -345,8 +365,7 @@ public record BagView(
                 names.get(bag.pending().second()),
                 more == 0
                         ? "The last weighing for this fish."
-                        : "And " + more + (more == 1 ? " weighing" : " weighings")
-                                + " more for this fish: no way takes fewer.");
+                        : "And " + Count.of(more, "weighing") + " more for this fish: no way takes fewer.");
     }
 
     private static List<String> tags(Event event) {
@@ -378,7 +397,7 @@ public record BagView(
                 .toList();
     }
 
-    private static String sum(EventResult result, Event event, Function<Double, String> words, Units units) {
+    private static @Nullable String sum(EventResult result, Event event, Function<Double, String> words, Units units) {
         if (result.counted() == null || (event.days().size() < 2 && result.cut() == null)) {
             return null;
         }

@@ -14,6 +14,7 @@ import lochan.core.event.Species;
 import lochan.core.practice.Outcome;
 import lochan.core.quantity.QuantityText;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** An entry of the competition log as the page's forms give it. */
 public final class FormEntry {
@@ -47,7 +48,7 @@ public final class FormEntry {
                     "The entry has no id of 1 to 64 characters: load the page again and log the fish once more.");
         }
         Entry entry = new FormEntry(form, event, names, code, at).entry(form.value("type"));
-        return form.ok() ? Optional.of(entry) : Optional.empty();
+        return form.ok() ? Optional.ofNullable(entry) : Optional.empty();
     }
 
     /** A violation of the log beside the field of the form that it belongs to. */
@@ -63,7 +64,7 @@ public final class FormEntry {
         };
     }
 
-    private Entry entry(String type) {
+    private @Nullable Entry entry(String type) {
         return switch (type) {
             case "catch" -> caught();
             case "balance" -> new Entry.Balance(code, at, form.value("heavier"), form.value("lighter"));
@@ -115,11 +116,11 @@ public final class FormEntry {
                 .build();
     }
 
-    private String typed() {
+    private @Nullable String typed() {
         return form.has("weight") ? form.value("weight") : form.has("length") ? form.value("length") : null;
     }
 
-    private String known(String field, Set<String> ids) {
+    private @Nullable String known(String field, Set<String> ids) {
         return ids.contains(form.value(field)) ? form.value(field) : null;
     }
 
@@ -147,11 +148,11 @@ public final class FormEntry {
         }
     }
 
-    private String orNull(String field) {
+    private @Nullable String orNull(String field) {
         return form.has(field) ? form.value(field) : null;
     }
 
-    private Entry scaleCheck() {
+    private @Nullable Entry scaleCheck() {
         form.need("known", "The known weight is missing: type what the check weight weighs.");
         form.need("reads", "The reading is missing: type what the scale shows for it.");
         Double known = form.quantity("known", QuantityText::grams);
@@ -159,7 +160,7 @@ public final class FormEntry {
         return known == null || reads == null ? null : new Entry.ScaleCheck(code, at, known, reads);
     }
 
-    private Entry livewell() {
+    private @Nullable Entry livewell() {
         form.need("livewell", "The temperature is missing: type what the thermometer in the livewell shows.");
         Double celsius = form.quantity("livewell", QuantityText::celsius);
         return celsius == null ? null : new Entry.LivewellReading(code, at, celsius);

@@ -1,6 +1,7 @@
 package lochan.offline.bag;
 
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What spots and presentations are called.
@@ -16,7 +17,7 @@ public record Names(Map<String, String> spots, Map<String, String> presentations
     }
 
     /** As "Sill Ledge, Swim jig"; a presentation that is not noted (null) is left out. */
-    String of(String spot, String presentation) {
+    String of(String spot, @Nullable String presentation) {
         return spots.getOrDefault(spot, spot)
                 + (presentation == null ? "" : ", " + presentations.getOrDefault(presentation, presentation));
     }

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
+import org.jspecify.annotations.Nullable;
 
 /** Times of a day as pages show them. */
 public final class Times {
@@ -11,7 +12,7 @@ public final class Times {
     private Times() {}
 
     /** As "06:30" on the 24-hour clock; empty for null. */
-    public static String clock(Instant time, ZoneId zone) {
+    public static String clock(@Nullable Instant time, ZoneId zone) {
         if (time == null) {
             return "";
         }

@@ -1,5 +1,7 @@
 package lochan.offline.bag;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.function.Function;
 import lochan.core.competition.BagRow;
 import lochan.core.competition.Entry;
@@ -9,6 +11,7 @@ import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.SpeciesRule;
 import lochan.core.quantity.Units;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A decision in words, large enough to act on at arm's length.
@@ -21,7 +24,7 @@ public record Words(String act, String why, String tone) {
 
     /** What a row's verdict says, given the fish as the log knew them before it. */
     static Words of(BagRow row, Function<String, Fish> before, Event event, Units units) {
-        Verdict verdict = row.verdict();
+        Verdict verdict = requireNonNull(row.verdict(), "the entry decided nothing");
         Fish fish = before.apply(row.fish());
         return switch (verdict.decision()) {
             case KEEP -> new Words(keep(row, event.rules().format()), room(row, event), "keep");
@@ -77,7 +80,7 @@ public record Words(String act, String why, String tone) {
                                 .rule(fish.species())
                                 .map(SpeciesRule::minLengthMm)
                                 .orElse(null)) + " at least for "
-                        + fish.species().code() + ".";
+                        + code(fish) + ".";
             case TOO_LIGHT ->
                 "It does not beat " + least
                         + (byLength
@@ -86,7 +89,7 @@ public record Words(String act, String why, String tone) {
                                         ? "."
                                         : after(units.weight(row.bag().smallestGrams())));
             case SPECIES_FULL ->
-                "Your limit for " + fish.species().code() + " is full, and it is no better than the smallest of them.";
+                "Your limit for " + code(fish) + " is full, and it is no better than the smallest of them.";
             case NOTHING_TO_CULL ->
                 "The limit is full and every fish in the livewell is dead: a dead fish cannot be culled.";
             case LIGHT ->
@@ -104,7 +107,7 @@ public record Words(String act, String why, String tone) {
                         + " to " + units.length(slot.toMm()) + ".";
             }
             case OVER_FULL ->
-                "Your rules allow no more " + fish.species().code()
+                "Your rules allow no more " + code(fish)
                         + " over the slot, and it is no better than the smallest of them.";
             case NO_CULLING -> "The limit is full, and your rules do not allow culling.";
             case ROOM, HEAVIER, TOO_CLOSE -> "";
@@ -119,7 +122,7 @@ public record Words(String act, String why, String tone) {
         return fish.tag() + (fish.grams() == null ? "" : " (" + units.weight(fish.grams()) + ")");
     }
 
-    private static String label(Fish fish, String newFish) {
+    private static @Nullable String label(Fish fish, @Nullable String newFish) {
         return fish.id().equals(newFish) ? "the new fish" : fish.tag();
     }
 
@@ -147,7 +150,7 @@ public record Words(String act, String why, String tone) {
         };
     }
 
-    private static String measures(Double grams, Double mm, Units units) {
+    private static String measures(@Nullable Double grams, @Nullable Double mm, Units units) {
         return grams == null && mm == null
                 ? "not weighed"
                 : (grams == null ? "" : units.weight(grams))
@@ -157,5 +160,10 @@ public record Words(String act, String why, String tone) {
 
     private static String tag(Fish fish) {
         return fish == null || fish.tag() == null ? "a fish" : fish.tag();
+    }
+
+    /** Its species; a fish whose species is not told breaks no rule of one. */
+    private static String code(Fish fish) {
+        return requireNonNull(fish.species()).code();
     }
 }

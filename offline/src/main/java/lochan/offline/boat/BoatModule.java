@@ -18,6 +18,7 @@ import lochan.offline.bag.FormEntry;
 import lochan.offline.bag.Names;
 import lochan.offline.bag.Words;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 
@@ -41,8 +42,8 @@ public final class BoatModule {
         return names == null
                 ? new Names(Map.of(), Map.of())
                 : new Names(
-                        names.object("spots").all(),
-                        names.object("presentations").all());
+                        names.needed("spots", names::object).all(),
+                        names.needed("presentations", names::object).all());
     }
 
     /**
@@ -54,7 +55,7 @@ public final class BoatModule {
     @JSExport
     public static JSObject view(JSObject log, int day, double now, double leaveBy) {
         JsFields f = new JsFields(log);
-        Event event = LogJson.event(f.object("event"));
+        Event event = LogJson.event(f.needed("event", f::object));
         Instant at = Instant.ofEpochMilli((long) now);
         int number = day == 0 ? event.dayOf(at) : day;
         BagView view = BagView.of(
@@ -62,7 +63,7 @@ public final class BoatModule {
                 names(f),
                 entries(f),
                 new BagView.Moment(number, at, Double.isNaN(leaveBy) ? null : Instant.ofEpochMilli((long) leaveBy)),
-                LogJson.units(f.object("units")));
+                LogJson.units(f.needed("units", f::object)));
         return of(view).done();
     }
 
@@ -100,13 +101,13 @@ public final class BoatModule {
                 .put("tone", h.tone());
     }
 
-    private static JsObject of(Words w) {
+    private static @Nullable JsObject of(@Nullable Words w) {
         return w == null
                 ? null
                 : new JsObject().put("act", w.act()).put("why", w.why()).put("tone", w.tone());
     }
 
-    private static JsObject of(BagView.Pair p) {
+    private static @Nullable JsObject of(BagView.@Nullable Pair p) {
         return p == null
                 ? null
                 : new JsObject()
@@ -117,7 +118,7 @@ public final class BoatModule {
                         .put("left", p.left());
     }
 
-    private static JsObject of(BagView.LivewellView w) {
+    private static @Nullable JsObject of(BagView.@Nullable LivewellView w) {
         return w == null
                 ? null
                 : new JsObject().put("state", w.state()).put("look", w.look()).put("warm", w.warm());
@@ -154,8 +155,8 @@ public final class BoatModule {
     @JSExport
     public static JSObject entry(JSObject log, JSObject fields, String id, double at) {
         JsFields f = new JsFields(log);
-        Event event = LogJson.event(f.object("event"));
-        Form form = new Form(new JsFields(fields).all(), LogJson.units(f.object("units")));
+        Event event = LogJson.event(f.needed("event", f::object));
+        Form form = new Form(new JsFields(fields).all(), LogJson.units(f.needed("units", f::object)));
         Optional<Entry> entry = FormEntry.read(form, event, names(f), id, Instant.ofEpochMilli((long) at));
         entry.flatMap(e -> BagLog.replay(event, entries(f)).append(e))
                 .map(FormEntry::onForm)
@@ -174,9 +175,9 @@ public final class BoatModule {
 
     /** What forbids an entry after the others of the log; null: nothing. */
     @JSExport
-    public static String refusal(JSObject log, JSObject entry) {
+    public static @Nullable String refusal(JSObject log, JSObject entry) {
         JsFields f = new JsFields(log);
-        return BagLog.replay(LogJson.event(f.object("event")), entries(f))
+        return BagLog.replay(LogJson.event(f.needed("event", f::object)), entries(f))
                 .append(LogJson.entry(new JsFields(entry)))
                 .map(Violation::message)
                 .orElse(null);
@@ -186,7 +187,7 @@ public final class BoatModule {
     @JSExport
     public static JSObject rows(JSObject log) {
         JsFields f = new JsFields(log);
-        Event event = LogJson.event(f.object("event"));
+        Event event = LogJson.event(f.needed("event", f::object));
         return JsObject.listOf(
                 BagLog.replay(event, entries(f)).rows(),
                 row -> row(row, event.rules().format() == Format.LIMIT_LENGTH));

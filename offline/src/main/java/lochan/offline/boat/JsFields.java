@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import lochan.core.competition.EntryFields;
+import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSBody;
 import org.teavm.jso.JSObject;
 
@@ -22,7 +23,7 @@ final class JsFields implements EntryFields.Source {
     @JSBody(
             params = {"object", "name"},
             script = "var v = object[name]; return v === undefined || v === null ? null : String(v);")
-    private static native String text(JSObject object, String name);
+    private static native @Nullable String text(JSObject object, String name);
 
     @JSBody(
             params = {"object", "name"},
@@ -59,18 +60,20 @@ final class JsFields implements EntryFields.Source {
     }
 
     @Override
-    public String text(String name) {
+    public @Nullable String text(String name) {
         return text(object, name);
     }
 
     @Override
-    public Double number(String name) {
-        return has(name) ? Double.valueOf(text(name)) : null;
+    public @Nullable Double number(String name) {
+        String text = text(name);
+        return text == null ? null : Double.valueOf(text);
     }
 
     @Override
-    public Integer whole(String name) {
-        return has(name) ? Integer.valueOf((int) Double.parseDouble(text(name))) : null;
+    public @Nullable Integer whole(String name) {
+        Double number = number(name);
+        return number == null ? null : number.intValue();
     }
 
     boolean truth(String name, boolean instead) {
@@ -79,16 +82,27 @@ final class JsFields implements EntryFields.Source {
     }
 
     @Override
-    public Boolean truth(String name) {
-        return has(name) ? Boolean.valueOf(text(name)) : null;
+    public @Nullable Boolean truth(String name) {
+        String text = text(name);
+        return text == null ? null : Boolean.valueOf(text);
     }
 
     /** A time with its offset. */
     @Override
-    public Instant time(String name) {
+    public @Nullable Instant time(String name) {
         return has(name) ? Instant.ofEpochMilli((long) millis(object, name)) : null;
     }
 
+    /** A value that the server always sends. */
+    <T> T needed(String name, Function<String, @Nullable T> read) {
+        T value = read.apply(name);
+        if (value == null) {
+            throw new IllegalArgumentException("the log has no " + name);
+        }
+        return value;
+    }
+
+    @Nullable
     JsFields object(String name) {
         return has(name) ? new JsFields(get(object, name)) : null;
     }
@@ -113,8 +127,9 @@ final class JsFields implements EntryFields.Source {
     Map<String, String> all() {
         Map<String, String> all = new LinkedHashMap<>();
         for (String key : keys(object)) {
-            if (has(key)) {
-                all.put(key, text(key));
+            String text = text(key);
+            if (text != null) {
+                all.put(key, text);
             }
         }
         return all;

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.function.Function;
 import lochan.core.competition.EntryFields;
+import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSBody;
 import org.teavm.jso.JSObject;
 
@@ -21,7 +22,7 @@ final class JsObject {
     @JSBody(
             params = {"object", "name", "value"},
             script = "object[name] = value;")
-    private static native void set(JSObject object, String name, String value);
+    private static native void set(JSObject object, String name, @Nullable String value);
 
     @JSBody(
             params = {"object", "name", "value"},
@@ -36,7 +37,7 @@ final class JsObject {
     @JSBody(
             params = {"object", "name", "value"},
             script = "object[name] = value;")
-    private static native void set(JSObject object, String name, JSObject value);
+    private static native void set(JSObject object, String name, @Nullable JSObject value);
 
     @JSBody(
             params = {"list", "value"},
@@ -57,12 +58,12 @@ final class JsObject {
         return object;
     }
 
-    JsObject put(String name, String value) {
+    JsObject put(String name, @Nullable String value) {
         set(object, name, value);
         return this;
     }
 
-    JsObject put(String name, Double value) {
+    JsObject put(String name, @Nullable Double value) {
         if (value == null) {
             set(object, name, (String) null);
         } else {
@@ -71,7 +72,7 @@ final class JsObject {
         return this;
     }
 
-    JsObject put(String name, Integer value) {
+    JsObject put(String name, @Nullable Integer value) {
         return put(name, value == null ? null : Double.valueOf(value));
     }
 
@@ -80,7 +81,7 @@ final class JsObject {
         return this;
     }
 
-    JsObject put(String name, JsObject value) {
+    JsObject put(String name, @Nullable JsObject value) {
         set(object, name, value == null ? null : value.done());
         return this;
     }
@@ -108,28 +109,32 @@ final class JsObject {
         return new EntryFields.Sink() {
 
             @Override
-            public void put(String name, String value) {
+            public void put(String name, @Nullable String value) {
                 JsObject.this.put(name, value);
             }
 
             @Override
-            public void put(String name, Double value) {
+            public void put(String name, @Nullable Double value) {
                 JsObject.this.put(name, value);
             }
 
             @Override
-            public void put(String name, Integer value) {
+            public void put(String name, @Nullable Integer value) {
                 JsObject.this.put(name, value);
             }
 
             @Override
-            public void put(String name, Boolean value) {
-                JsObject.this.put(name, value.booleanValue());
+            public void put(String name, @Nullable Boolean value) {
+                if (value != null) {
+                    JsObject.this.put(name, value.booleanValue());
+                }
             }
 
             @Override
-            public void put(String name, Instant value) {
-                JsObject.this.put(name, iso((double) value.toEpochMilli()));
+            public void put(String name, @Nullable Instant value) {
+                if (value != null) {
+                    JsObject.this.put(name, iso((double) value.toEpochMilli()));
+                }
             }
         };
     }

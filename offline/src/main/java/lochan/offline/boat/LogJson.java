@@ -26,8 +26,8 @@ final class LogJson {
     private LogJson() {}
 
     static Event event(JsFields f) {
-        Position launch = new Position(
-                f.object("launch").number("lat"), f.object("launch").number("lon"));
+        JsFields at = f.needed("launch", f::object);
+        Position launch = new Position(at.needed("lat", at::number), at.needed("lon", at::number));
         JsFields p = f.object("penalties");
         Penalties penalties = p == null
                 ? Penalties.NONE
@@ -38,9 +38,13 @@ final class LogJson {
                         p.number("shortFishGrams"),
                         p.number("overLimitGrams"));
         List<CompetitionDay> days = f.list(
-                "days", d -> new CompetitionDay(LocalDate.parse(d.text("date")), d.time("start"), d.time("checkIn")));
+                "days",
+                d -> new CompetitionDay(
+                        LocalDate.parse(d.needed("date", d::text)),
+                        d.needed("start", d::time),
+                        d.needed("checkIn", d::time)));
         Rules rules = new Rules(
-                code(Format.class, f.text("format")),
+                code(Format.class, f, "format"),
                 f.whole("limit"),
                 f.number("targetGrams"),
                 f.number("scaleGrams"),
@@ -48,11 +52,11 @@ final class LogJson {
                 scoring(f),
                 penalties,
                 Gear.FREE);
-        int anglers = f.has("anglers") ? f.whole("anglers") : 1;
+        Integer anglers = f.whole("anglers");
         return new Event(
-                f.text("name"),
-                ZoneId.of(f.text("timeZone")),
-                anglers,
+                f.needed("name", f::text),
+                ZoneId.of(f.needed("timeZone", f::text)),
+                anglers == null ? 1 : anglers,
                 List.of(),
                 days,
                 new Event.Ramp(launch, launch),
@@ -63,12 +67,15 @@ final class LogJson {
     private static SpeciesRule species(JsFields f) {
         JsFields slot = f.object("slot");
         return new SpeciesRule(
-                code(Species.class, f.text("code")),
+                code(Species.class, f, "code"),
                 f.number("minLengthMm"),
                 f.number("minGrams"),
                 slot == null
                         ? null
-                        : new SpeciesRule.Slot(slot.number("fromMm"), slot.number("toMm"), slot.whole("over")),
+                        : new SpeciesRule.Slot(
+                                slot.needed("fromMm", slot::number),
+                                slot.needed("toMm", slot::number),
+                                slot.whole("over")),
                 f.whole("bagLimit"),
                 Map.of());
     }
@@ -84,30 +91,28 @@ final class LogJson {
                 culling,
                 f.truth("balanceOnly", false),
                 f.number("lengthStepMm"),
-                f.has("tieBreak") ? code(TieBreak.class, f.text("tieBreak")) : TieBreak.NONE,
-                cut == null ? null : new Scoring.Cut(cut.whole("afterDay"), cut.whole("places")),
+                f.has("tieBreak") ? code(TieBreak.class, f, "tieBreak") : TieBreak.NONE,
+                cut == null
+                        ? null
+                        : new Scoring.Cut(cut.needed("afterDay", cut::whole), cut.needed("places", cut::whole)),
                 f.texts("tags"));
     }
 
     static Units units(JsFields f) {
         return new Units(
-                code(Units.Weight.class, f.text("weight")),
-                code(Units.Length.class, f.text("length")),
+                code(Units.Weight.class, f, "weight"),
+                code(Units.Length.class, f, "length"),
                 Units.USUAL.depth(),
-                code(Units.Temperature.class, f.text("temperature")),
+                code(Units.Temperature.class, f, "temperature"),
                 Units.USUAL.speed());
     }
 
-    private static <E extends Enum<E> & Coded> E code(Class<E> type, String code) {
-        return code == null
-                ? null
-                : Coded.find(type, code)
-                        .orElseThrow(() ->
-                                new IllegalArgumentException("no " + type.getSimpleName() + " is called " + code));
+    private static <E extends Enum<E> & Coded> E code(Class<E> type, JsFields f, String name) {
+        return Coded.get(type, f.needed(name, f::text));
     }
 
     static Entry entry(JsFields f) {
-        return EntryCodec.read(f.text("type"), f);
+        return EntryCodec.read(f.needed("type", f::text), f);
     }
 
     static JsObject of(Entry entry) {

@@ -15,6 +15,7 @@ import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The fields of a form as they were typed, with what is wrong beside each. Reading a field that is wrong gives null and an error, so that
@@ -46,18 +47,18 @@ public final class Form {
         double read(String text, Units units) throws BadQuantityException;
     }
 
-    public Form put(String name, Object value) {
+    public Form put(String name, @Nullable Object value) {
         values.put(name, value == null ? "" : value.toString());
         return this;
     }
 
     /** Puts a quantity as it was typed, as long as that still means the same in these units. */
-    public Form put(String name, Double value, Map<String, String> typed, Reader reader, String formatted) {
+    public Form put(String name, @Nullable Double value, Map<String, String> typed, Reader reader, String formatted) {
         String text = typed.get(name);
         return put(name, text != null && means(text, value, reader) ? text : formatted);
     }
 
-    private boolean means(String text, Double value, Reader reader) {
+    private boolean means(String text, @Nullable Double value, Reader reader) {
         try {
             return value != null && Math.abs(reader.read(text, units) - value) <= SAME * Math.abs(value);
         } catch (BadQuantityException e) {
@@ -89,7 +90,7 @@ public final class Form {
         return errors.isEmpty();
     }
 
-    public void error(String name, String message) {
+    public void error(String name, @Nullable String message) {
         errors.computeIfAbsent(name, n -> new ArrayList<>()).add(message);
     }
 
@@ -110,7 +111,7 @@ public final class Form {
     }
 
     /** A quantity in SI; null when empty or wrong. */
-    public Double quantity(String name, Reader reader) {
+    public @Nullable Double quantity(String name, Reader reader) {
         if (!has(name)) {
             return null;
         }
@@ -125,7 +126,7 @@ public final class Form {
     }
 
     /** A depth in metres of 0 to 300; null when empty or wrong. */
-    public Double depth(String name, String label) {
+    public @Nullable Double depth(String name, String label) {
         Double depth = quantity(name, QuantityText::metres);
         if (depth != null && !(depth >= 0 && depth <= DEEPEST_M)) {
             error(name, label + " is at “" + value(name) + "”: expected 0 to 980 ft (300 m).");
@@ -134,13 +135,13 @@ public final class Form {
     }
 
     /** Adds an error when fish are told to be deeper than the water they are in. */
-    public void checkAboveBottom(String name, Double fishM, Double waterM) {
+    public void checkAboveBottom(String name, @Nullable Double fishM, @Nullable Double waterM) {
         if (fishM != null && waterM != null && fishM > waterM) {
             error(name, "The fish is deeper than the water: exchange them.");
         }
     }
 
-    public Double number(String name) {
+    public @Nullable Double number(String name) {
         if (!has(name)) {
             return null;
         }
@@ -156,7 +157,7 @@ public final class Form {
         return null;
     }
 
-    public Integer whole(String name) {
+    public @Nullable Integer whole(String name) {
         if (!has(name)) {
             return null;
         }
@@ -168,7 +169,7 @@ public final class Form {
         }
     }
 
-    public LocalDate date(String name) {
+    public @Nullable LocalDate date(String name) {
         if (!has(name)) {
             return null;
         }
@@ -184,7 +185,7 @@ public final class Form {
         return null;
     }
 
-    public LocalTime time(String name) {
+    public @Nullable LocalTime time(String name) {
         if (!has(name)) {
             return null;
         }
@@ -196,7 +197,7 @@ public final class Form {
         }
     }
 
-    public Position position(String name) {
+    public @Nullable Position position(String name) {
         if (!has(name)) {
             return null;
         }
@@ -208,7 +209,7 @@ public final class Form {
         }
     }
 
-    public <E extends Enum<E> & Coded> E choice(String name, Class<E> type) {
+    public <E extends Enum<E> & Coded> @Nullable E choice(String name, Class<E> type) {
         if (!has(name)) {
             return null;
         }
@@ -220,7 +221,7 @@ public final class Form {
     }
 
     /** Yes or no; null when empty. */
-    public Boolean truth(String name) {
+    public @Nullable Boolean truth(String name) {
         if (!has(name)) {
             return null;
         }
@@ -235,17 +236,17 @@ public final class Form {
     }
 
     /** Puts yes or no; null leaves it open. */
-    public Form put(String name, Boolean value) {
+    public Form put(String name, @Nullable Boolean value) {
         return put(name, value == null ? "" : (Object) (value ? YES : NO));
     }
 
     /** Puts a choice; null leaves it open. */
-    public Form put(String name, Coded value) {
+    public Form put(String name, @Nullable Coded value) {
         return put(name, value == null ? "" : (Object) value.code());
     }
 
     /** A short text of people's own; null when empty. */
-    public String words(String name, String label, int longest) {
+    public @Nullable String words(String name, String label, int longest) {
         if (value(name).length() > longest) {
             error(name, label + " has " + value(name).length() + " characters: expected at most " + longest + ".");
         }

@@ -1,5 +1,6 @@
 package lochan.web.account;
 
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 
 /**
@@ -9,4 +10,4 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param setupCode what the first-account page asks for; null in the demo, which has its account
  */
 @ConfigurationProperties("lochan")
-public record Access(boolean demo, String setupCode) {}
+public record Access(boolean demo, @Nullable String setupCode) {}

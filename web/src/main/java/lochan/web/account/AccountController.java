@@ -7,9 +7,11 @@ import java.security.MessageDigest;
 import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -118,12 +120,12 @@ class AccountController {
     }
 
     /** Adds what is wrong with the name and the password of a new account. */
-    private static void checkNew(Form form, String password, String again) {
+    private static void checkNew(Form form, String password, @Nullable String again) {
         Accounts.nameProblem(form.value("name")).ifPresent(p -> form.error("name", p));
         checkPassword(form, password, again);
     }
 
-    static void checkPassword(Form form, String password, String again) {
+    static void checkPassword(Form form, String password, @Nullable String again) {
         Accounts.passwordProblem(password).ifPresent(p -> form.error("password", p));
         if (!password.equals(again)) {
             form.error("again", "The two passwords differ: type the same one twice.");
@@ -163,8 +165,7 @@ class AccountController {
     /** What is said to one who has to wait. */
     static String tooMany(Duration wait) {
         long seconds = Math.max(1, wait.plusMillis(999).toSeconds());
-        return "Too many tries from here: wait " + seconds + (seconds == 1 ? " second" : " seconds")
-                + " and try again.";
+        return "Too many tries from here: wait " + Count.of(seconds, "second") + " and try again.";
     }
 
     record SignInView(Form form, boolean demo) {}

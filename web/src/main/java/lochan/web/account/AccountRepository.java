@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -73,7 +74,7 @@ class AccountRepository {
                 db.select(DSL.min(ACCOUNT.ID)).from(ACCOUNT).fetchSingle().value1());
     }
 
-    void setPassword(long accountId, String passwordHash) {
+    void setPassword(long accountId, @Nullable String passwordHash) {
         db.update(ACCOUNT)
                 .set(ACCOUNT.PASSWORD_HASH, passwordHash)
                 .where(ACCOUNT.ID.eq(accountId))

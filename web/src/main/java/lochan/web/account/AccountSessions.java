@@ -1,6 +1,7 @@
 package lochan.web.account;
 
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
@@ -34,7 +35,7 @@ public class AccountSessions {
      * @param but id of the one that goes on; null: none does
      * @return how many were ended
      */
-    int end(Angler angler, String but) {
+    int end(Angler angler, @Nullable String but) {
         Map<String, ? extends Session> all = sessions.findByPrincipalName(angler.getName());
         all.keySet().stream().filter(id -> !id.equals(but)).forEach(id -> {
             sessions.deleteById(id);

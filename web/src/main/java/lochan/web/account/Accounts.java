@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import lochan.core.Coded;
 import lochan.core.quantity.Units;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -84,7 +85,7 @@ public class Accounts {
     }
 
     /** @param angler null when refused */
-    record Registration(Angler angler, Refusal refused) {}
+    record Registration(@Nullable Angler angler, @Nullable Refusal refused) {}
 
     /** The oldest account adds others. */
     boolean isAdministrator(long accountId) {
@@ -123,7 +124,7 @@ public class Accounts {
                 .isPresent();
     }
 
-    void setPassword(long accountId, String password) {
+    void setPassword(long accountId, @Nullable String password) {
         repository.setPassword(accountId, encoder.encode(password));
     }
 
@@ -175,10 +176,10 @@ public class Accounts {
     private static Units units(String stored) {
         List<String> codes = List.of(stored.split(" "));
         return new Units(
-                Coded.find(Units.Weight.class, codes.get(0)).orElseThrow(),
-                Coded.find(Units.Length.class, codes.get(1)).orElseThrow(),
-                Coded.find(Units.Depth.class, codes.get(2)).orElseThrow(),
-                Coded.find(Units.Temperature.class, codes.get(3)).orElseThrow(),
-                Coded.find(Units.Speed.class, codes.get(4)).orElseThrow());
+                Coded.get(Units.Weight.class, codes.get(0)),
+                Coded.get(Units.Length.class, codes.get(1)),
+                Coded.get(Units.Depth.class, codes.get(2)),
+                Coded.get(Units.Temperature.class, codes.get(3)),
+                Coded.get(Units.Speed.class, codes.get(4)));
     }
 }

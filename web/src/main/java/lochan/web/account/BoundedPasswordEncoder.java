@@ -5,6 +5,7 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import lochan.web.shared.BusyException;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
 
 /** Hashes a few passwords at a time: each takes 16 MB while it is hashed. Who would wait too long is sent away. */
@@ -21,12 +22,12 @@ final class BoundedPasswordEncoder implements PasswordEncoder {
     }
 
     @Override
-    public String encode(CharSequence password) {
+    public String encode(@Nullable CharSequence password) {
         return within(() -> encoder.encode(password));
     }
 
     @Override
-    public boolean matches(CharSequence password, String hash) {
+    public boolean matches(@Nullable CharSequence password, @Nullable String hash) {
         return within(() -> encoder.matches(password, hash));
     }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lochan.core.Coded;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.web.shared.NotThereException;
@@ -47,11 +48,12 @@ class SettingsController {
      * The settings page.
      *
      * @param own         whether the account has a password of its owner's: the demo's has none
-     * @param devices     how many are signed in
+     * @param devicesWords how many devices are signed in
      * @param names       of all accounts, for the administrator; empty for others
      * @param invitations how many codes are still to be used
      */
-    record SettingsView(Form form, boolean own, int devices, List<String> names, int invitations) {}
+    record SettingsView(
+            Form form, boolean own, String devicesWords, boolean othersSignedIn, List<String> names, int invitations) {}
 
     @GetMapping("/settings")
     String settings(@AuthenticationPrincipal Angler angler, Model model) {
@@ -60,10 +62,14 @@ class SettingsController {
 
     private String page(Angler angler, Form form, Model model) {
         boolean administrator = accounts.isAdministrator(angler.accountId());
+        int devices = sessions.count(angler);
         SettingsView view = new SettingsView(
                 form,
                 isOwn(angler),
-                sessions.count(angler),
+                devices == 1
+                        ? "Only this device is signed in."
+                        : Count.of(devices, "device") + " are signed in, with this one.",
+                devices > 1,
                 administrator ? accounts.all().stream().map(Angler::name).toList() : List.of(),
                 administrator ? accounts.invitations(angler.accountId()).size() : 0);
         return Views.show("account/settings", model, view);

@@ -14,6 +14,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
@@ -67,7 +68,7 @@ class SignInThrottle {
      * @param account id of the account that is tried, however its name was spelt; null: there is none of that name
      * @return how long to wait before the next; empty: this one may go on
      */
-    Optional<Duration> attempt(Long account, String address) {
+    Optional<Duration> attempt(@Nullable Long account, String address) {
         return keys(account, address)
                 .map(k -> bucket(k).tryConsumeAndReturnRemaining(1))
                 .filter(p -> !p.isConsumed())
@@ -83,7 +84,7 @@ class SignInThrottle {
         bucket(ofAccount(account)).addTokens(1);
     }
 
-    private static Stream<String> keys(Long account, String address) {
+    private static Stream<String> keys(@Nullable Long account, String address) {
         return account == null
                 ? Stream.of(ofAddress(address))
                 : Stream.of(pair(account, address), ofAddress(address), ofAccount(account));

@@ -25,6 +25,7 @@ import lochan.web.shared.Codes;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -84,9 +85,12 @@ class EventsController {
     }
 
     /** @param problems what is wrong with the file fileName, which was not imported */
-    record EventsView(List<Row> events, List<Problem> problems, String fileName) {}
+    record EventsView(
+            List<Row> events,
+            List<Problem> problems,
+            @Nullable String fileName) {}
 
-    private String page(Angler angler, List<Problem> problems, String fileName, Model model) {
+    private String page(Angler angler, List<Problem> problems, @Nullable String fileName, Model model) {
         long account = angler.accountId();
         Map<Long, Integer> spots = counts.spots(account);
         Map<Long, Integer> stops = counts.stops(account);

@@ -12,6 +12,7 @@ import lochan.web.clock.DemoClock;
 import lochan.web.clock.DemoMoments;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.CookieValue;
@@ -38,6 +39,7 @@ class PageAdvice {
     }
 
     @ModelAttribute("angler")
+    @Nullable
     Angler angler(Authentication who) {
         return who != null && who.getPrincipal() instanceof Angler a ? a : null;
     }
@@ -60,6 +62,7 @@ class PageAdvice {
     record EventHead(long id, String name, String root) {}
 
     @ModelAttribute("eventHead")
+    @Nullable
     EventHead eventHead(Authentication who, HttpServletRequest request) {
         Object variables = request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
         boolean known = variables instanceof Map<?, ?> path
@@ -71,13 +74,14 @@ class PageAdvice {
                 : null;
     }
 
-    private EventHead head(Angler angler, String id) {
+    private EventHead head(Angler angler, @Nullable String id) {
         EventKey key = events.key(angler.accountId(), Long.parseLong(id));
         return new EventHead(key.eventId(), events.name(key), "/events/" + id);
     }
 
     /** The demo's clock in a strip; null outside the demo. */
     @ModelAttribute("demoStrip")
+    @Nullable
     Map<String, Object> demoStrip() {
         if (!(clock instanceof DemoClock)) {
             return null;

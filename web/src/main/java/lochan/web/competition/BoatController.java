@@ -48,7 +48,7 @@ class BoatController {
 
     @GetMapping(path = "/events/{eventId}/competition/log", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> log(EventKey key) {
-        return ResponseEntity.ok(boatLog.json(events.event(key), accounts.units(key.accountId())));
+        return ResponseEntity.ok(node(key, events.outline(key)).toString());
     }
 
     /**
@@ -58,7 +58,7 @@ class BoatController {
      */
     @PostMapping(path = "/events/{eventId}/competition/log", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> add(EventKey key, @RequestBody String body) {
-        EventData event = events.event(key);
+        EventData event = events.outline(key);
         ArrayNode refused = JsonNodeFactory.instance.arrayNode();
         ArrayNode moved = JsonNodeFactory.instance.arrayNode();
         JsonNode sent;
@@ -73,8 +73,12 @@ class BoatController {
         ObjectNode answer = JsonNodeFactory.instance.objectNode();
         answer.set("refused", refused);
         answer.set("moved", moved);
-        answer.set("log", boatLog.node(events.event(key), accounts.units(key.accountId())));
+        answer.set("log", node(key, event));
         return ResponseEntity.ok(answer.toString());
+    }
+
+    private ObjectNode node(EventKey key, EventData event) {
+        return boatLog.node(event, log.entries(key), accounts.units(key.accountId()));
     }
 
     private void take(EventKey key, EventData event, JsonNode one, ArrayNode refused, ArrayNode moved) {

@@ -1,7 +1,9 @@
 package lochan.web.competition;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.practice.Presentation;
@@ -21,12 +23,9 @@ class BoatLog {
         this.log = log;
     }
 
-    String json(EventData event, Units units) {
-        return node(event, units).toString();
-    }
-
-    ObjectNode node(EventData event, Units units) {
-        ObjectNode node = EventFileWriter.log(event.event(), log.shown(event.competition()));
+    /** @param event its outline will do */
+    ObjectNode node(EventData event, List<Entry> entries, Units units) {
+        ObjectNode node = EventFileWriter.log(event.event(), log.shown(entries));
         node.putObject("units")
                 .put("weight", units.weight().code())
                 .put("length", units.length().code())

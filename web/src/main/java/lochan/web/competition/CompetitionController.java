@@ -21,6 +21,7 @@ import lochan.web.gear.Decks;
 import lochan.web.gear.FishWords;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -62,7 +63,7 @@ class CompetitionController {
         return page(key, day, new Form(accounts.units(key.accountId())), model);
     }
 
-    private String page(EventKey key, Integer day, Form form, Model model) {
+    private String page(EventKey key, @Nullable Integer day, Form form, Model model) {
         EventData event = events.event(key);
         Instant now = log.now();
         int shown = day == null ? today(event) : Math.clamp(day, 1, event.days().size());
@@ -76,7 +77,7 @@ class CompetitionController {
                 event,
                 form,
                 bag,
-                boatLog.json(event, units),
+                boatLog.node(event, event.competition(), units).toString(),
                 now.isBefore(hours.checkIn()) ? Hazards.of(event, shown, now, units) : List.of(),
                 now.isBefore(hours.start()) ? gear(key, event, shown) : null);
         return Views.show("competition/competition", model, view, advice);
@@ -100,13 +101,13 @@ class CompetitionController {
      */
     record AdviceView(
             EventData data,
-            List<FishWords.Due> due,
-            RestOfDay.View rest,
-            MoveAdviceView.View nextHour,
-            Cell fishing,
+            @Nullable List<FishWords.Due> due,
+            RestOfDay.@Nullable View rest,
+            MoveAdviceView.@Nullable View nextHour,
+            @Nullable Cell fishing,
             String freshCode) {}
 
-    private AdviceView advice(EventKey key, EventData event, int day, Position position, Units units) {
+    private AdviceView advice(EventKey key, EventData event, int day, @Nullable Position position, Units units) {
         Instant now = log.now();
         MoveAdviceView.View said = nextHour.at(key, event, day, log.shown(event.competition()), now, position, units)
                 .orElse(null);
@@ -137,7 +138,7 @@ class CompetitionController {
     }
 
     /** Where the boat says it is; null when it does not, or is nowhere. */
-    private static Position position(Double lat, Double lon) {
+    private static @Nullable Position position(Double lat, Double lon) {
         return lat == null || lon == null || !(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180)
                 ? null
                 : new Position(lat, lon);
@@ -165,7 +166,7 @@ class CompetitionController {
 
     @PostMapping("/events/{eventId}/competition/rest/drop")
     String drop(EventKey key) {
-        restOfDay.drop(key, today(events.event(key)));
+        restOfDay.drop(key, today(events.outline(key)));
         return "redirect:/events/" + key.eventId() + "/competition";
     }
 
@@ -179,7 +180,7 @@ class CompetitionController {
             @RequestParam(defaultValue = "0") long ago,
             @RequestParam Map<String, String> fields,
             Model model) {
-        EventData event = events.event(key);
+        EventData event = events.outline(key);
         Form form = new Form(fields, accounts.units(key.accountId()));
         FormEntry.read(form, event.event(), BoatLog.names(event), code, log.ago(ago))
                 .flatMap(e -> log.append(key, e))

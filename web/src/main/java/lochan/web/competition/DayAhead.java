@@ -15,6 +15,7 @@ import lochan.core.quantity.Units;
 import lochan.web.modelling.PatternWords;
 import lochan.web.modelling.PlanWords;
 import lochan.web.shared.Dates;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How a day is likely to end, in words.
@@ -33,8 +34,8 @@ record DayAhead(
         String low,
         String middle,
         String high,
-        String target,
-        String more,
+        @Nullable String target,
+        @Nullable String more,
         List<Kind> kinds,
         List<TriggerLine> fired) {
 
@@ -80,7 +81,8 @@ record DayAhead(
     }
 
     private static List<Kind> kinds(LiveAdvisor.Ahead ahead, MoveAdvice.State standing, Units units) {
-        if (ahead.kinds() == null) {
+        var fish = ahead.kinds();
+        if (fish == null) {
             return List.of();
         }
         List<String> names = List.of("A small keeper", "A usual keeper", "A kicker");
@@ -94,7 +96,7 @@ record DayAhead(
                 : Double.valueOf(0);
         return IntStream.range(0, names.size())
                 .mapToObj(i -> {
-                    double grams = ahead.kinds().grams().get(i);
+                    double grams = fish.grams().get(i);
                     return new Kind(
                             names.get(i),
                             units.weight(grams),

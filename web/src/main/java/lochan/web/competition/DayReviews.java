@@ -21,6 +21,7 @@ import lochan.web.modelling.DayKey;
 import lochan.web.modelling.DayModels;
 import lochan.web.plan.PlanBackups;
 import lochan.web.plan.Projections;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Looks back on fished days, in the background. What was found holds as long as log, plan and practice are the same. */
@@ -51,7 +52,7 @@ class DayReviews {
      * @param review of the day; null: it had no plan
      * @param scores of all finished days
      */
-    record Result(DayReview review, List<Projections.ScoredDay> scores) {
+    record Result(@Nullable DayReview review, List<Projections.ScoredDay> scores) {
 
         Result {
             scores = List.copyOf(scores);

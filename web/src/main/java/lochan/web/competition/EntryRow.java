@@ -7,6 +7,7 @@ import java.util.Map;
 import lochan.core.competition.EntryFields;
 import lochan.web.db.tables.records.CompetitionEntryRecord;
 import org.jooq.Field;
+import org.jspecify.annotations.Nullable;
 
 /** An entry's fields in its row: the column of a field is called as the field is, but for those that share one or refer to a code. */
 record EntryRow(CompetitionEntryRecord row) implements EntryFields.ByType {
@@ -48,7 +49,7 @@ record EntryRow(CompetitionEntryRecord row) implements EntryFields.ByType {
     }
 
     @Override
-    public <T> void set(String name, Class<T> type, T value) {
+    public <T> void set(String name, Class<T> type, @Nullable T value) {
         row.set(column(name, type), value);
     }
 }

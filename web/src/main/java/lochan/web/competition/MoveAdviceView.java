@@ -26,6 +26,7 @@ import lochan.offline.bag.Times;
 import lochan.web.eventbook.EventKey;
 import lochan.web.plan.PlanBackups;
 import lochan.web.shared.Dates;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Whether to stay or go and how the day is likely to end, in words, while it is fished. */
@@ -55,16 +56,16 @@ class MoveAdviceView {
      */
     @RecordBuilder
     record View(
-            Cell cell,
-            String fishing,
-            String act,
+            @Nullable Cell cell,
+            @Nullable String fishing,
+            @Nullable String act,
             String why,
             String tone,
-            Cell best,
-            Instant leaveAt,
-            String next,
+            @Nullable Cell best,
+            @Nullable Instant leaveAt,
+            @Nullable String next,
             String asOf,
-            DayAhead ahead) {}
+            @Nullable DayAhead ahead) {}
 
     /** A day that is fished, as it stands. */
     private record Now(EventKey key, EventData event, int day, MoveAdvice.State standing, Units units) {
@@ -84,7 +85,13 @@ class MoveAdviceView {
      * @param position where the boat is; null: where it fishes
      */
     Optional<View> at(
-            EventKey key, EventData event, int day, List<Entry> entries, Instant now, Position position, Units units) {
+            EventKey key,
+            EventData event,
+            int day,
+            List<Entry> entries,
+            Instant now,
+            @Nullable Position position,
+            Units units) {
         CompetitionDay hours = event.day(day);
         if (now.isBefore(hours.start())
                 || !now.isBefore(hours.checkIn())
@@ -96,7 +103,8 @@ class MoveAdviceView {
     }
 
     /** Where things stand at a time by the log. */
-    static MoveAdvice.State standing(EventData event, int day, List<Entry> entries, Instant now, Position position) {
+    static MoveAdvice.State standing(
+            EventData event, int day, List<Entry> entries, Instant now, @Nullable Position position) {
         BagLog log = BagLog.replay(event.event(), entries);
         Cell fishing = known(Today.fishing(log, day, now), event);
         return new MoveAdvice.State(now, position, fishing, known(Today.of(log, day, now), event), log.bag(day));
@@ -159,7 +167,7 @@ class MoveAdviceView {
     }
 
     /** The plan's next stop, with the time to leave here for it. */
-    private static String next(List<PlanStop> plan, LiveAdvisor advisor, Now now) {
+    private static @Nullable String next(List<PlanStop> plan, LiveAdvisor advisor, Now now) {
         PlanStop next = plan.stream()
                 .filter(s -> s.arrive().isAfter(now.standing().now())
                         && now.event().spot(s.spotId()).isPresent())
@@ -185,7 +193,7 @@ class MoveAdviceView {
     }
 
     /** A cell whose spot is still there; null else. */
-    private static Cell known(Cell cell, EventData event) {
+    private static @Nullable Cell known(@Nullable Cell cell, EventData event) {
         return cell != null
                         && event.spot(cell.spotId()).isPresent()
                         && event.presentation(cell.presentationId()).isPresent()

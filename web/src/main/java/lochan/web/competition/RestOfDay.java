@@ -28,6 +28,7 @@ import lochan.web.modelling.PlanWords;
 import lochan.web.plan.Plans;
 import lochan.web.plan.Projections;
 import lochan.web.shared.Dates;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Plans what is left of a day from where the boat is, in days like this one so far. What is found lies beside the plan until the angler takes it. */
@@ -71,13 +72,19 @@ class RestOfDay {
      * @param adds    what that adds to the bag
      * @param asOf    when it was looked for
      */
-    record View(boolean running, boolean failed, String stops, String adds, String asOf) {}
+    record View(
+            boolean running,
+            boolean failed,
+            @Nullable String stops,
+            @Nullable String adds,
+            @Nullable String asOf) {}
 
     private static List<Object> basis(EventData event, int day) {
         return List.of(DayModels.basis(event, day), event.planOf(day));
     }
 
     /** Null: nothing was looked for since practice or plan changed. */
+    @Nullable
     View said(EventKey key, EventData event, int day, Units units) {
         BackgroundComputation.State<Result> state =
                 work.state(new DayKey(key, day), basis(event, day)).orElse(null);
@@ -97,7 +104,7 @@ class RestOfDay {
                 Dates.clock(f.at(), event.timeZone()));
     }
 
-    void look(EventKey key, EventData event, int day, List<Entry> entries, Instant now, Position position) {
+    void look(EventKey key, EventData event, int day, List<Entry> entries, Instant now, @Nullable Position position) {
         DayModel model = advisors.model(key, event, day);
         MoveAdvice.State standing = MoveAdviceView.standing(event, day, entries, now, position);
         Position here = advisors.of(key, event, day).position(standing);

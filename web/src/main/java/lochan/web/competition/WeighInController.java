@@ -16,6 +16,7 @@ import lochan.core.model.learning.History;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.size.SizeModel;
 import lochan.core.practice.Presentation;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.core.review.DayProjection;
 import lochan.core.review.DayReview;
@@ -120,7 +121,10 @@ class WeighInController {
             page.drawing(ReviewDrawing.of(review, event.day(day), zone, units));
             page.said(review.projection() == null ? null : said(review.projection(), units));
             page.stops(review.stops().stream().map(s -> stop(s, event, zone)).toList());
-            page.elsewhere(review.elsewhere());
+            page.elsewhere(
+                    review.elsewhere() == 0
+                            ? null
+                            : Count.of(review.elsewhere(), "bite") + " came outside the stops of the plan.");
             page.triggers(review.triggers().stream()
                     .map(t -> trigger(t, event, units))
                     .toList());
@@ -134,7 +138,7 @@ class WeighInController {
                     .mapToDouble(s -> s.projection().logGain())
                     .average()
                     .orElse(0);
-            page.scoreWords(held + " of " + scores.size() + (scores.size() == 1 ? " day" : " days")
+            page.scoreWords(held + " of " + Count.of(scores.size(), "day")
                     + " fell in the likely range; four of five should. Log score "
                     + String.format(Locale.ROOT, "%+.2f", gain) + "; above 0 is better than a guess."
                     + (scores.size() < 5 ? " That is few days." : ""));
@@ -167,7 +171,7 @@ class WeighInController {
 
     private static TriggerRow trigger(DayReview.Trigger t, EventData event, Units units) {
         String what = PlanWords.trigger(t.fired().trigger(), event) + ": it fired ("
-                + t.fired().seen() + (t.fired().seen() == 1 ? " bite" : " bites") + ", so few on "
+                + Count.of(t.fired().seen(), "bite") + ", so few on "
                 + PlanWords.chance(t.fired().chance()) + " of days).";
         Outlooks.Hindsight h = t.hindsight();
         String hindsight = h == null
@@ -199,6 +203,7 @@ class WeighInController {
                 && bag.official() != null
                 && bag.official().grams() != null
                 && bag.official().grams() > 0
+                && bag.totalGrams() != null
                 && bag.totalGrams() > 0) {
             double percent = PERCENT * (bag.totalGrams() / bag.official().grams() - 1);
             words.add("Your scale made the bag " + units.weight(bag.totalGrams()) + ", the official one "

@@ -5,6 +5,7 @@ import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.offline.bag.BagView;
 import lochan.web.modelling.BackgroundComputation;
+import org.jspecify.annotations.Nullable;
 
 /** What the review of a competition day shows; null where it is not known, or not yet. */
 @RecordBuilder
@@ -21,7 +22,7 @@ record WeighInView(
         ReviewDrawing drawing,
         String said,
         List<WeighInController.StopRow> stops,
-        int elsewhere,
+        @Nullable String elsewhere,
         List<WeighInController.TriggerRow> triggers,
         List<WeighInController.ScoreRow> scores,
         List<ReviewDrawing.Dot> dots,

@@ -27,6 +27,14 @@ public class EventBook {
         return event.build();
     }
 
+    /** What its records are checked against: rules, boat, spots and presentations of the event, without the records themselves. */
+    @Transactional(readOnly = true)
+    public EventData outline(EventKey key) {
+        EventData.Builder event = EventData.builder(events.event(key), events.boat(key));
+        parts.forEach(p -> p.outline(key, event));
+        return event.build();
+    }
+
     @Transactional(readOnly = true)
     public EventFile file(EventKey key) {
         return new EventFile(event(key), events.extras(key));

@@ -1,8 +1,11 @@
 package lochan.web.eventbook;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.Map;
 import lochan.web.account.Angler;
 import lochan.web.shared.NotThereException;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.MethodParameter;
 import org.springframework.security.core.Authentication;
@@ -32,15 +35,16 @@ public class EventKeyResolver implements HandlerMethodArgumentResolver {
     @Override
     public EventKey resolveArgument(
             MethodParameter parameter,
-            ModelAndViewContainer container,
+            @Nullable ModelAndViewContainer container,
             NativeWebRequest request,
-            WebDataBinderFactory binders) {
-        Authentication who = (Authentication) request.getUserPrincipal();
-        Map<?, ?> path = (Map<?, ?>)
-                request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
+            @Nullable WebDataBinderFactory binders) {
+        Authentication who = (Authentication) requireNonNull(request.getUserPrincipal());
+        Map<?, ?> path = (Map<?, ?>) requireNonNull(
+                request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE, RequestAttributes.SCOPE_REQUEST));
         try {
             return events.getObject()
-                    .key(((Angler) who.getPrincipal()).accountId(), Long.parseLong((String) path.get("eventId")));
+                    .key(((Angler) requireNonNull(who.getPrincipal())).accountId(), Long.parseLong((String)
+                            path.get("eventId")));
         } catch (NumberFormatException e) {
             throw new NotThereException();
         }

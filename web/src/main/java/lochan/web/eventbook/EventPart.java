@@ -14,6 +14,9 @@ public interface EventPart {
     /** Puts this part of an event into it, after the parts before. */
     void read(EventKey key, EventData.Builder event);
 
+    /** Puts into an event what the records of other parts name of this one. */
+    default void outline(EventKey key, EventData.Builder event) {}
+
     /** Keeps this part of an event that was just made. */
     void write(EventKey key, EventData event);
 }

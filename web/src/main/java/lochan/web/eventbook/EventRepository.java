@@ -39,6 +39,7 @@ import lochan.web.shared.JsonText;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -83,7 +84,10 @@ class EventRepository {
                 .and(EVENT.DELETED_AT.isNull())
                 .orderBy(EVENT.ID)
                 .fetch(r -> new Events.Head(
-                        new EventKey(accountId, r.value1()), r.value2(), ZoneId.of(r.value3()), days.get(r.value1())));
+                        new EventKey(accountId, r.value1()),
+                        r.value2(),
+                        ZoneId.of(r.value3()),
+                        days.getOrDefault(r.value1(), List.of())));
     }
 
     private static CompetitionDay day(EventDayRecord r) {
@@ -105,7 +109,7 @@ class EventRepository {
                 .and(SPECIES_RULE.ACCOUNT_ID.eq(key.accountId()))
                 .orderBy(SPECIES_RULE.ORDINAL)
                 .fetch(r -> new SpeciesRule(
-                        Coded.find(Species.class, r.getSpecies()).orElseThrow(),
+                        Coded.get(Species.class, r.getSpecies()),
                         r.getMinLengthMm(),
                         r.getMinGrams(),
                         r.getSlotFromMm() == null
@@ -138,7 +142,7 @@ class EventRepository {
 
     private static Rules rules(EventRecord e, List<SpeciesRule> species) {
         return new Rules(
-                Coded.find(Format.class, e.getFormat()).orElseThrow(),
+                Coded.get(Format.class, e.getFormat()),
                 e.getBagLimit(),
                 e.getTargetGrams(),
                 e.getScaleGrams(),
@@ -163,7 +167,7 @@ class EventRepository {
                 e.getCulling(),
                 e.getBalanceOnly(),
                 e.getLengthStepMm(),
-                Coded.find(TieBreak.class, e.getTieBreak()).orElseThrow(),
+                Coded.get(TieBreak.class, e.getTieBreak()),
                 cut,
                 e.getTags() == null ? List.of() : JsonText.list(e.getTags()));
     }
@@ -346,7 +350,7 @@ class EventRepository {
         db.batchInsert(rows).execute();
     }
 
-    boolean setDeleted(EventKey key, Instant at) {
+    boolean setDeleted(EventKey key, @Nullable Instant at) {
         return db.update(EVENT).set(EVENT.DELETED_AT, at).where(is(key)).execute() == 1;
     }
 

@@ -1,8 +1,12 @@
 package lochan.web.eventbook;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.Arrays;
+import java.util.concurrent.atomic.AtomicReference;
 import org.aopalliance.intercept.MethodInterceptor;
 import org.aopalliance.intercept.MethodInvocation;
+import org.jspecify.annotations.Nullable;
 import org.springframework.aop.ProxyMethodInvocation;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.dao.PessimisticLockingFailureException;
@@ -23,7 +27,7 @@ final class EventWrites implements MethodInterceptor {
     }
 
     @Override
-    public Object invoke(MethodInvocation invocation) throws Throwable {
+    public @Nullable Object invoke(MethodInvocation invocation) throws Throwable {
         EventKey key = (EventKey) Arrays.stream(invocation.getArguments())
                 .filter(EventKey.class::isInstance)
                 .findFirst()
@@ -42,12 +46,15 @@ final class EventWrites implements MethodInterceptor {
     }
 
     /** What the method throws ends the transaction: nothing of it is kept. */
-    private Object held(EventKey key, MethodInvocation invocation) throws Throwable {
+    private @Nullable Object held(EventKey key, MethodInvocation invocation) throws Throwable {
+        AtomicReference<@Nullable Object> given = new AtomicReference<>();
         try {
-            return transactions.getObject().execute(t -> {
+            transactions.getObject().executeWithoutResult(t -> {
                 events.getObject().hold(key);
                 try {
-                    return ((ProxyMethodInvocation) invocation).invocableClone().proceed();
+                    given.set(((ProxyMethodInvocation) invocation)
+                            .invocableClone()
+                            .proceed());
                 } catch (RuntimeException | Error e) {
                     throw e;
                 } catch (Throwable e) {
@@ -55,8 +62,9 @@ final class EventWrites implements MethodInterceptor {
                 }
             });
         } catch (Wrapper e) {
-            throw e.getCause();
+            throw requireNonNull(e.getCause());
         }
+        return given.get();
     }
 
     /** A checked exception on its way out of the transaction. */

@@ -101,7 +101,7 @@ public class Events {
     public List<Violation> conflicts(EventKey key, Event event) {
         List<Violation> found = new ArrayList<>();
         for (String code : repository.speciesInUse(key)) {
-            Species species = Coded.find(Species.class, code).orElseThrow();
+            Species species = Coded.get(Species.class, code);
             if (event.rules().rule(species).isEmpty()) {
                 found.add(new Violation(
                         "species", "Fish logged as " + code + " need its rule: keep it, or change those fish first."));

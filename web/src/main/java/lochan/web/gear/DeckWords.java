@@ -11,6 +11,7 @@ import lochan.core.tackle.Lure;
 import lochan.core.tackle.Motion;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.Tackle;
+import org.jspecify.annotations.Nullable;
 
 /** Tackle in words. */
 public final class DeckWords {
@@ -20,7 +21,7 @@ public final class DeckWords {
     private DeckWords() {}
 
     /** As "40 lb braid". */
-    public static String line(FishingLine line, Units units) {
+    public static String line(@Nullable FishingLine line, Units units) {
         return line == null
                 ? ""
                 : units.lineStrength(line.strengthKg()) + " " + line.kind().words();

@@ -17,6 +17,7 @@ import lochan.core.lures.deck.GearCheck;
 import lochan.core.lures.deck.PackItem;
 import lochan.core.model.evidence.Situations;
 import lochan.core.plan.PlanStop;
+import lochan.core.practice.Hooks;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.BoxItem;
@@ -24,6 +25,7 @@ import lochan.core.tackle.Lure;
 import lochan.core.tackle.Tackle;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventKey;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** The decks of plans, checked against the rules. */
@@ -63,7 +65,7 @@ public class Decks {
      * @param planned of what is planned there; null: it has no sheet
      * @param rather  lures in the boat that the rules like better, best first
      */
-    public record StopAdvice(PlanStop stop, LureAdvice planned, List<LureAdvice> rather) {}
+    public record StopAdvice(PlanStop stop, @Nullable LureAdvice planned, List<LureAdvice> rather) {}
 
     /**
      * The deck for a plan.
@@ -144,7 +146,7 @@ public class Decks {
                 .forEach(i -> others.add(new Presentation(
                         i.lureId(),
                         i.name(),
-                        tackle.lure(i.lureId()).map(l -> l.hooking().kind()).orElse(null))));
+                        tackle.lure(i.lureId()).map(l -> l.hooking().kind()).orElse(Hooks.SINGLE))));
         return GearCheck.of(event.rules().gear(), others, tackle.lures(), 0);
     }
 

@@ -31,6 +31,7 @@ import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Table;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -115,7 +116,7 @@ class NotebookRepository {
         return db.fetchExists(table(kind), in(kind, key).and(code(kind).eq(code)));
     }
 
-    boolean setDeleted(NotebookKind kind, EventKey key, String code, Instant at) {
+    boolean setDeleted(NotebookKind kind, EventKey key, String code, @Nullable Instant at) {
         return db.update(table(kind))
                         .set(deletedAt(kind), at)
                         .where(in(kind, key))
@@ -156,9 +157,7 @@ class NotebookRepository {
 
     private static KnownFish.Try tried(KnownFishTryRecord r) {
         return new KnownFish.Try(
-                r.getAt(),
-                Coded.find(KnownFish.Reaction.class, r.getReaction()).orElseThrow(),
-                r.getPresentationCode());
+                r.getAt(), Coded.get(KnownFish.Reaction.class, r.getReaction()), r.getPresentationCode());
     }
 
     private static KnownFish fish(KnownFishRecord r, List<KnownFish.Try> tries) {
@@ -166,11 +165,8 @@ class NotebookRepository {
                 .id(r.getCode())
                 .spotId(r.getSpotCode())
                 .where(r.getWhereabouts())
-                .kind(Coded.find(KnownFish.Kind.class, r.getKind()).orElseThrow())
-                .species(
-                        r.getSpecies() == null
-                                ? null
-                                : Coded.find(Species.class, r.getSpecies()).orElseThrow())
+                .kind(Coded.get(KnownFish.Kind.class, r.getKind()))
+                .species(Coded.getOrNull(Species.class, r.getSpecies()))
                 .guessGrams(r.getGuessGrams())
                 .from(clock(r.getFromTime()))
                 .to(clock(r.getToTime()))
@@ -183,7 +179,7 @@ class NotebookRepository {
                 .build();
     }
 
-    private static LocalTime clock(String stored) {
+    private static @Nullable LocalTime clock(String stored) {
         return stored == null ? null : LocalTime.parse(stored);
     }
 
@@ -254,7 +250,7 @@ class NotebookRepository {
     }
 
     /** Takes a try back or brings it again. */
-    boolean setTryDeleted(EventKey key, String fish, String code, Instant at) {
+    boolean setTryDeleted(EventKey key, String fish, String code, @Nullable Instant at) {
         return db.update(KNOWN_FISH_TRY)
                         .set(KNOWN_FISH_TRY.DELETED_AT, at)
                         .where(triesIn(key))
@@ -276,7 +272,7 @@ class NotebookRepository {
                 .orderBy(TRIAL.ORDINAL)
                 .fetch(r -> new Trial(
                         r.getCode(),
-                        Coded.find(Trial.Subject.class, r.getSubject()).orElseThrow(),
+                        Coded.get(Trial.Subject.class, r.getSubject()),
                         r.getFirstWay(),
                         r.getSecondWay(),
                         rounds.getOrDefault(r.getCode(), List.of())));
@@ -328,7 +324,7 @@ class NotebookRepository {
                 .execute();
     }
 
-    boolean setRoundDeleted(EventKey key, String trial, String code, Instant at) {
+    boolean setRoundDeleted(EventKey key, String trial, String code, @Nullable Instant at) {
         return db.update(TRIAL_ROUND)
                         .set(TRIAL_ROUND.DELETED_AT, at)
                         .where(roundsIn(key))
@@ -348,9 +344,7 @@ class NotebookRepository {
                         r.getPresentationCode(),
                         r.getAt(),
                         r.getWhat(),
-                        r.getHooks() == null
-                                ? null
-                                : Coded.find(Hooks.class, r.getHooks()).orElseThrow()));
+                        Coded.getOrNull(Hooks.class, r.getHooks())));
     }
 
     void add(EventKey key, SetupChange c) {

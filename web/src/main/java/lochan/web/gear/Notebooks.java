@@ -15,6 +15,7 @@ import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.Codes;
 import lochan.web.shared.NotThereException;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
@@ -88,7 +89,7 @@ public class Notebooks implements EventPart {
 
     /** Adds a try for a fish, once for its code, and settles when to come back. */
     @EventWrite
-    public void tried(EventKey key, KnownFish fish, String code, KnownFish.Try tried, Instant next) {
+    public void tried(EventKey key, KnownFish fish, String code, KnownFish.Try tried, @Nullable Instant next) {
         repository.addTry(key, fish.id(), code, tried);
         repository.put(key, fish.tried(tried, next));
     }

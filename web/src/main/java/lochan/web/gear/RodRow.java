@@ -13,6 +13,7 @@ import lochan.core.planning.backups.Backups;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Tackle;
 import lochan.web.shared.Dates;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A rigged rod as pages show it.
@@ -34,11 +35,11 @@ public record RodRow(
         String line,
         List<String> poor,
         List<String> stops,
-        String without,
+        @Nullable String without,
         boolean broken) {
 
     /** Where the backups of a plan would begin: their rods are wanted too. Null: not computed. */
-    public static List<PlanStop> firstStops(Backups.Ladder ladder) {
+    public static List<PlanStop> firstStops(Backups.@Nullable Ladder ladder) {
         return ladder == null
                 ? List.of()
                 : ladder.backups().stream()
@@ -82,7 +83,7 @@ public record RodRow(
                 + (d.share() < 1 ? ", standing in" : "");
     }
 
-    private static String without(DeckList.Without w, DeckList deck, EventData event) {
+    private static @Nullable String without(DeckList.Without w, DeckList deck, EventData event) {
         if (w.suffers().isEmpty()) {
             return null;
         }

@@ -1,5 +1,6 @@
 package lochan.web.gear;
 
+import static java.util.Objects.requireNonNull;
 import static lochan.web.db.Tables.BOX_ITEM;
 import static lochan.web.db.Tables.LURE_OBSERVATION;
 import static lochan.web.db.Tables.LURE_SHEET;
@@ -31,6 +32,7 @@ import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Table;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -74,7 +76,7 @@ class TackleRepository {
     }
 
     /** Whether there was one to delete or bring back. */
-    boolean setDeleted(TackleKind kind, long accountId, String code, Instant at) {
+    boolean setDeleted(TackleKind kind, long accountId, String code, @Nullable Instant at) {
         return db.update(table(kind))
                         .set(deletedAt(kind), at)
                         .where(is(kind, accountId, code))
@@ -140,8 +142,8 @@ class TackleRepository {
                 .id(r.getCode())
                 .name(r.getName())
                 .lengthM(r.getLengthM())
-                .power(Coded.find(Power.class, r.getPower()).orElseThrow())
-                .action(Coded.find(RodAction.class, r.getAction_()).orElseThrow())
+                .power(Coded.get(Power.class, r.getPower()))
+                .action(Coded.get(RodAction.class, r.getAction_()))
                 .turnM(r.getTurnM())
                 .line(line(r.getLineKind(), r.getLineKg()))
                 .leader(line(r.getLeaderKind(), r.getLeaderKg()))
@@ -150,10 +152,8 @@ class TackleRepository {
                 .build();
     }
 
-    private static FishingLine line(String kind, Double kg) {
-        return kind == null || kg == null
-                ? null
-                : new FishingLine(Coded.find(FishingLine.Kind.class, kind).orElseThrow(), kg);
+    private static @Nullable FishingLine line(String kind, Double kg) {
+        return kind == null || kg == null ? null : new FishingLine(Coded.get(FishingLine.Kind.class, kind), kg);
     }
 
     List<BoxItem> box(long accountId) {
@@ -201,14 +201,11 @@ class TackleRepository {
     private static BoxItem item(BoxItemRecord r) {
         return BoxItemBuilder.builder()
                 .id(r.getCode())
-                .kind(Coded.find(BoxItem.Kind.class, r.getKind()).orElseThrow())
+                .kind(Coded.get(BoxItem.Kind.class, r.getKind()))
                 .name(r.getName())
                 .lureId(r.getLureCode())
                 .grams(r.getGrams())
-                .colour(
-                        r.getColour() == null
-                                ? null
-                                : Coded.find(ColourFamily.class, r.getColour()).orElseThrow())
+                .colour(Coded.getOrNull(ColourFamily.class, r.getColour()))
                 .line(line(r.getLineKind(), r.getLineKg()))
                 .count(r.getItems())
                 .inBoat(r.getInBoat())
@@ -244,12 +241,12 @@ class TackleRepository {
                 .fetch(r -> new LureObservation(
                         r.getCode(),
                         r.getLureCode(),
-                        Coded.find(LureObservation.Saw.class, r.getSaw()).orElseThrow(),
+                        Coded.get(LureObservation.Saw.class, r.getSaw()),
                         r.getDepthM(),
                         r.getSeconds(),
                         r.getCastM(),
                         r.getGrams(),
-                        line(r.getLineKind(), r.getLineKg())));
+                        requireNonNull(line(r.getLineKind(), r.getLineKg()))));
     }
 
     /** Adds one, once for its code. */

@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.sql.SQLException;
 import java.util.Map;
 import java.util.stream.Stream;
+import lochan.core.Lookup;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -64,7 +65,7 @@ class ErrorPages implements ErrorController {
 
     private static ErrorView view(int status, Throwable failure) {
         if (causes(failure).anyMatch(DataIntegrityViolationException.class::isInstance)) {
-            return KNOWN.get(HttpStatus.BAD_REQUEST.value());
+            return Lookup.of(KNOWN, HttpStatus.BAD_REQUEST.value());
         }
         if (isOfRecords(failure)) {
             return AWAY;

@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import lochan.web.shared.BusyException;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.AsyncHandlerInterceptor;
@@ -45,7 +46,7 @@ class WorkLimit implements AsyncHandlerInterceptor {
 
     @Override
     public void afterCompletion(
-            HttpServletRequest request, HttpServletResponse response, Object handler, Exception failure) {
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception failure) {
         release(request);
     }
 

@@ -12,6 +12,7 @@ import lochan.core.lake.Waypoint;
 import lochan.core.lake.structure.DepthGrid;
 import lochan.core.quantity.Units;
 import lochan.web.spot.WaypointWords;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The lake as a drawing: metres east and south of its north-west corner, paths as SVG writes them.
@@ -38,7 +39,7 @@ public record LakeMap(
         List<Place> spots,
         List<WaypointSign> seen,
         Point launch,
-        Point checkIn) {
+        @Nullable Point checkIn) {
 
     private static final double MARGIN_M = 300;
 
@@ -86,7 +87,7 @@ public record LakeMap(
     }
 
     static LakeMap of(EventData event, Units units, Depths depths) {
-        Lake lake = event.lake();
+        Lake lake = event.knownLake();
         Frame frame = frame(lake);
         double south = lake.bodies().stream()
                 .flatMap(b -> b.shore().stream())

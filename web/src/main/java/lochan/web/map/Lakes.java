@@ -20,6 +20,7 @@ import lochan.eventformat.LakeText;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.annotation.Order;
@@ -78,11 +79,11 @@ public class Lakes implements EventPart {
     }
 
     /** The lake of an event; null when it is not known, or when what is stored of it cannot be read any more. */
-    public Lake lake(EventKey key) {
+    public @Nullable Lake lake(EventKey key) {
         return lakeRepository.geoJson(key).map(this::read).orElse(null);
     }
 
-    private Lake read(String text) {
+    private @Nullable Lake read(String text) {
         try {
             return lakes.get(text, LakeText::read);
         } catch (IllegalArgumentException | JacksonException e) {
@@ -98,7 +99,7 @@ public class Lakes implements EventPart {
 
     /** @param lake null leaves it unknown */
     @EventWrite
-    public void putLake(EventKey key, Lake lake) {
+    public void putLake(EventKey key, @Nullable Lake lake) {
         if (lake != null) {
             lakeRepository.put(key, LakeText.of(lake));
         }
@@ -109,7 +110,7 @@ public class Lakes implements EventPart {
         return runs(event.lake(), event.boat());
     }
 
-    private Runs runs(Lake lake, Boat boat) {
+    private Runs runs(@Nullable Lake lake, Boat boat) {
         return lake == null
                 ? Runs.straight(boat, Assumptions.DEFAULTS.planning())
                 : runs.get(new RunsKey(lake, boat), r -> Runs.of(r.lake(), r.boat(), Assumptions.DEFAULTS.planning()));

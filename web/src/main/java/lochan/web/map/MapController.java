@@ -26,6 +26,7 @@ import lochan.core.lake.structure.ContourGrid;
 import lochan.core.lake.structure.DepthGrid;
 import lochan.core.lake.structure.EsriGrid;
 import lochan.core.lake.structure.StructureFinder;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.eventformat.BoundedLines;
@@ -40,6 +41,7 @@ import lochan.web.shared.NotThereException;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
 import lochan.web.spot.Spots;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Controller;
@@ -87,7 +89,7 @@ class MapController {
             part("What the depths show", broken, () -> lakes.survey(key).ifPresent(g -> {
                 page.deepest(units.typedDepth((double) g.deepest()));
                 page.deepestWhole(Math.ceil(g.deepest() / units.depth().metres()));
-                page.suggestions(Suggestion.of(wanted(key, form), event, g, units, LakeMap.frame(event.lake())));
+                page.suggestions(Suggestion.of(wanted(key, form), event, g, units, LakeMap.frame(event.knownLake())));
             }));
             page.broken(broken);
         } else if (lakes.isLakeBroken(key)) {
@@ -177,7 +179,7 @@ class MapController {
         }
         long minutes = Math.max(1, Math.round(run.get().time().toSeconds() / 60.0));
         String path = runs.route(start, end)
-                .map(r -> LakeMap.way(r, LakeMap.frame(event.lake())))
+                .map(r -> LakeMap.way(r, LakeMap.frame(event.knownLake())))
                 .orElse("");
         return new RunShown(
                 path,
@@ -257,7 +259,7 @@ class MapController {
     }
 
     /** Whether any water of a grid lies within an outline; without an outline, everywhere. */
-    private static boolean reaches(Lake lake, DepthGrid grid) {
+    private static boolean reaches(@Nullable Lake lake, DepthGrid grid) {
         if (lake == null) {
             return true;
         }
@@ -291,8 +293,7 @@ class MapController {
             lakes.putDepths(key, grid);
             flash.addFlashAttribute(
                     "notice",
-                    lines.size() + (lines.size() == 1 ? " line" : " lines")
-                            + " of depth taken; between them the depths are computed.");
+                    Count.of(lines.size(), "line") + " of depth taken; between them the depths are computed.");
         } catch (BadGridException e) {
             refused(file, e.getMessage(), flash);
         } catch (EventFileException e) {
@@ -301,7 +302,7 @@ class MapController {
         return back(key);
     }
 
-    private static void refused(MultipartFile file, String why, RedirectAttributes flash) {
+    private static void refused(MultipartFile file, @Nullable String why, RedirectAttributes flash) {
         flash.addFlashAttribute(
                 "trouble", "“" + file.getOriginalFilename() + "” was not imported; nothing was changed. " + why + ".");
     }

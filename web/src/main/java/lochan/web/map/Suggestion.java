@@ -85,7 +85,7 @@ record Suggestion(
 
     /** Whether a spot is there already, or nobody may fish there. */
     private static boolean isSettled(Position at, EventData event) {
-        return event.lake().offLimitsAt(at).isPresent()
+        return event.knownLake().offLimitsAt(at).isPresent()
                 || event.spots().stream()
                         .anyMatch(s -> s.position().metresTo(at) <= Math.max(MARKED_WITHIN_M, s.radiusM()));
     }

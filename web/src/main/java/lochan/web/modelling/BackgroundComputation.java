@@ -11,6 +11,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -93,7 +94,13 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
      * @param of       what {@code done} goes up to
      * @param result   what there is so far; null: nothing yet
      */
-    public record State<R>(boolean finished, boolean failed, boolean stopped, int done, int of, R result) {
+    public record State<R>(
+            boolean finished,
+            boolean failed,
+            boolean stopped,
+            int done,
+            int of,
+            @Nullable R result) {
 
         public boolean running() {
             return !finished;
@@ -118,7 +125,7 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
 
         private volatile boolean failed;
         private volatile boolean finished;
-        private volatile R result;
+        private volatile @Nullable R result;
 
         private Job(Object basis, int of, Duration patience, Ticker ticker) {
             this.patience = patience;
@@ -213,7 +220,7 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
     }
 
     /** What was stopped by somebody keeps what it told so far; what was given up half-way is not what was asked for. */
-    private void end(K key, Job<R> job, R found) {
+    private void end(K key, Job<R> job, @Nullable R found) {
         if (job.abandoned || (found == null && !job.stopped)) {
             jobs.asMap().remove(key, job);
         } else {

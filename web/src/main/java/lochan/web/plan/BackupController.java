@@ -17,6 +17,7 @@ import lochan.web.modelling.PatternWords;
 import lochan.web.modelling.PlanWords;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -64,7 +65,7 @@ class BackupController {
                 stored,
                 empty,
                 state,
-                ladder == null ? null : PatternWords.of(ladder.main(), event),
+                ladder == null || ladder.main() == null ? null : PatternWords.of(ladder.main(), event),
                 ladder == null ? null : rungs(ladder.backups(), event, key.accountId()));
         return Views.show("plan/backups", model, view);
     }
@@ -76,9 +77,9 @@ class BackupController {
     record BackupsView(
             StoredPlan shown,
             boolean empty,
-            BackgroundComputation.State<Backups.Ladder> job,
-            String mainPattern,
-            List<Rung> rungs) {}
+            BackgroundComputation.@Nullable State<Backups.Ladder> job,
+            @Nullable String mainPattern,
+            @Nullable List<Rung> rungs) {}
 
     private List<Rung> rungs(List<Backups.Backup> found, EventData event, long accountId) {
         Units units = accounts.units(accountId);

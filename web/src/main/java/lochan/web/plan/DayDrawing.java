@@ -17,6 +17,7 @@ import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
 import lochan.web.shared.Dates;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The day as a line of beads along the clock: where everything lies in a drawing {@value #WIDTH} wide.
@@ -90,7 +91,7 @@ public record DayDrawing(
             double middle,
             String wind,
             String sky,
-            Double arrow,
+            @Nullable Double arrow,
             boolean lightning,
             boolean rough,
             String label) {}

@@ -19,6 +19,7 @@ import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.PlanWords;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -102,9 +103,19 @@ class EditController {
 
     private Edit edited(EventKey key, EventData event, Plan plan, String op, int index, Form form) {
         PlanEdits edits = computation.edits(event, plan.day());
+        if (op.equals("close")) {
+            return new Edit("gaps closed", edits.pulledUp(plan.stops()));
+        }
+        if (op.equals("add")) {
+            return added(key, event, plan, form, edits);
+        }
+        return edited(event, plan, op, index, form, edits);
+    }
+
+    private Edit edited(EventData event, Plan plan, String op, int index, Form form, PlanEdits edits) {
         List<PlanStop> stops = plan.stops();
-        PlanStop stop = index >= 0 && index < stops.size() ? stops.get(index) : null;
-        String spot = stop == null ? "" : PlanWords.spot(stop.spotId(), event);
+        PlanStop stop = stops.get(index);
+        String spot = PlanWords.spot(stop.spotId(), event);
         CompetitionDay day = event.day(plan.day());
         return switch (op) {
             case "set" -> new Edit(spot + " set by hand", set(event, plan, index, form, edits));
@@ -139,8 +150,6 @@ class EditController {
                         spot + (stop.locked() ? " unlocked" : " locked"),
                         edits.replaced(stops, index, stop.locked(!stop.locked())));
             case "drop" -> new Edit(spot + " dropped", edits.without(stops, index));
-            case "close" -> new Edit("gaps closed", edits.pulledUp(stops));
-            case "add" -> added(key, event, plan, form, edits);
             default -> {
                 form.error("op", "There is no change “" + op + "”.");
                 yield new Edit("", stops);
@@ -216,7 +225,7 @@ class EditController {
     }
 
     /** A time of the clock on a day that may run past midnight. */
-    private static Instant onDay(LocalTime time, CompetitionDay day, ZoneId zone) {
+    private static @Nullable Instant onDay(@Nullable LocalTime time, CompetitionDay day, ZoneId zone) {
         if (time == null) {
             return null;
         }
@@ -239,7 +248,8 @@ class EditController {
         return PlanController.show(key, plan);
     }
 
-    private static void said(RedirectAttributes flash, String what, StoredPlan.Change change, String nothing) {
+    private static void said(
+            RedirectAttributes flash, String what, StoredPlan.@Nullable Change change, String nothing) {
         flash.addFlashAttribute("notice", Objects.isNull(change) ? nothing : what + ": " + change.words() + ".");
     }
 }

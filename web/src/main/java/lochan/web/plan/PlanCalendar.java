@@ -21,6 +21,7 @@ import net.fortuna.ical4j.model.property.ProdId;
 import net.fortuna.ical4j.model.property.Uid;
 import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
+import org.jspecify.annotations.Nullable;
 
 /** A plan as a calendar (RFC 5545): an entry for each stop, and when to leave for check-in with an alarm before it. Times are UTC. */
 final class PlanCalendar {
@@ -34,7 +35,7 @@ final class PlanCalendar {
      * @param leaveBy null: not known
      * @param stamp     when the calendar is made
      */
-    static String of(EventKey key, long id, EventData event, Plan plan, Instant leaveBy, Instant stamp) {
+    static String of(EventKey key, long id, EventData event, Plan plan, @Nullable Instant leaveBy, Instant stamp) {
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Lochan//Plan//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);

@@ -62,7 +62,7 @@ class PlanController {
 
     @PostMapping("/events/{eventId}/plan/new")
     String add(EventKey key, @RequestParam(defaultValue = "1") int day) {
-        return show(key, plans.add(key, new Plan(day(events.event(key), day), null, List.of())));
+        return show(key, plans.add(key, new Plan(day(events.outline(key), day), null, List.of())));
     }
 
     private static int day(EventData event, int day) {
@@ -76,7 +76,7 @@ class PlanController {
             @RequestParam long plan,
             @RequestParam(required = false) Integer day,
             RedirectAttributes flash) {
-        Event event = events.event(key).event();
+        Event event = events.outline(key).event();
         Plan of = plans.stored(key, plan).plan();
         int to = day == null ? of.day() : Math.clamp(day, 1, event.days().size());
         Duration ahead = Duration.between(
@@ -198,7 +198,7 @@ class PlanController {
         String kept = fitting(name);
         long id = plans.add(key, new Plan(of.plan().day(), kept, f.stops()));
         List<Long> made = new ArrayList<>(List.of(id));
-        if (both) {
+        if (f.next() != null) {
             made.add(plans.add(key, new Plan(of.plan().day() + 1, kept, f.next())));
         }
         Undo.offer(
@@ -223,7 +223,7 @@ class PlanController {
     @PostMapping("/events/{eventId}/plan/restore")
     String restore(EventKey key, @RequestParam List<Long> plan, RedirectAttributes flash) {
         plan.forEach(id -> plans.restore(key, id));
-        int days = events.event(key).days().size();
+        int days = events.outline(key).days().size();
         List<Long> without = plan.stream()
                 .filter(id -> plans.stored(key, id).plan().day() > days)
                 .toList();

@@ -40,6 +40,7 @@ import lochan.web.modelling.PatternWords;
 import lochan.web.modelling.PlanWords;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -92,7 +93,7 @@ public class PlanPage {
      * @param typed    fields that were refused, with what is wrong; null: none
      * @param supposed fields of what is supposed
      */
-    String show(EventKey key, Long plan, Form typed, Map<String, String> supposed, Model model) {
+    String show(EventKey key, Long plan, @Nullable Form typed, Map<String, String> supposed, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
         List<StoredPlan> stored = plans.stored(key);
@@ -103,6 +104,7 @@ public class PlanPage {
         Map<String, String> strategies = new LinkedHashMap<>();
         strategies(event).forEach(s -> strategies.put(s.code(), PlanWords.strategy(s)));
         page.strategies(strategies);
+        page.allStrategies(strategies.size() == 4 ? "all four, side by side" : "all three, side by side");
         page.valued(PlanValuation.values(event));
         page.manyDays(event.days().size() > 1);
         if (shown != null) {
@@ -134,7 +136,12 @@ public class PlanPage {
      *
      * @param visited when the plan visits it in its hours, in words; null: it does not
      */
-    record KnownFishLine(String place, String fish, String window, String visited, String due) {}
+    record KnownFishLine(
+            String place,
+            String fish,
+            String window,
+            @Nullable String visited,
+            @Nullable String due) {}
 
     /** Known fish, and when the plan comes to them. */
     private void visits(EventKey key, EventData event, Plan plan, Units units, PlanViewBuilder page) {
@@ -223,8 +230,8 @@ public class PlanPage {
         List<LegRow> rows = legs.stream()
                 .map(l -> new LegRow(
                         event.spot(l.to()).map(Spot::name).orElse("check-in"),
-                        l.reachable() ? units.distance(l.run().metres()) : "no way by water",
-                        l.reachable() ? l.needed().plusSeconds(59).toMinutes() : 0,
+                        l.run() != null ? units.distance(l.run().metres()) : "no way by water",
+                        l.needed() != null ? l.needed().plusSeconds(59).toMinutes() : 0,
                         l.shortMinutes(),
                         l.reachable()))
                 .toList();
@@ -392,7 +399,8 @@ public class PlanPage {
     }
 
     private static FoundRow row(int index, PlanSearch.Result f, double now, EventData event, Units units) {
-        boolean both = f.next() != null;
+        List<PlanStop> next = f.next();
+        boolean both = next != null;
         String title = !both
                 ? PlanWords.strategy(f.strategy())
                 : f.savedSpotId() == null ? "nothing saved" : "saving " + PlanWords.spot(f.savedSpotId(), event);
@@ -413,7 +421,7 @@ public class PlanPage {
                                 ? null
                                 : PlanWords.chance(f.value().chanceOfTarget()))
                 .stops(PlanWords.stops(f.stops(), event))
-                .next(both ? PlanWords.stops(f.next(), event) : null)
+                .next(next == null ? null : PlanWords.stops(next, event))
                 .build();
     }
 }

@@ -16,6 +16,7 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.TableRecord;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -69,7 +70,7 @@ class PlanRepository {
                         change(changes.get(r.getId()), r.getChangesDone() + 1)));
     }
 
-    private static StoredPlan.Change change(List<PlanChangeRecord> changes, int ordinal) {
+    private static StoredPlan.@Nullable Change change(@Nullable List<PlanChangeRecord> changes, int ordinal) {
         return changes == null
                 ? null
                 : changes.stream()
@@ -127,7 +128,7 @@ class PlanRepository {
     }
 
     /** Puts other stops into a plan and keeps the change; changes that were undone are forgotten. */
-    void change(EventKey key, StoredPlan plan, String words, String name, List<PlanStop> stops) {
+    void change(EventKey key, StoredPlan plan, String words, @Nullable String name, List<PlanStop> stops) {
         int ordinal = plan.last() == null ? 1 : plan.last().ordinal() + 1;
         db.deleteFrom(PLAN_CHANGE)
                 .where(PLAN_CHANGE.PLAN_ID.eq(plan.id()))
@@ -150,7 +151,7 @@ class PlanRepository {
     }
 
     /** @param changesDone how many of its changes are in force then */
-    void put(EventKey key, long id, String name, List<PlanStop> stops, int changesDone) {
+    void put(EventKey key, long id, @Nullable String name, List<PlanStop> stops, int changesDone) {
         db.update(PLAN)
                 .set(PLAN.NAME, name)
                 .set(PLAN.CHANGES_DONE, changesDone)
@@ -164,7 +165,7 @@ class PlanRepository {
         addStops(key, id, stops);
     }
 
-    boolean setDeleted(EventKey key, long id, Instant at) {
+    boolean setDeleted(EventKey key, long id, @Nullable Instant at) {
         return db.update(PLAN)
                         .set(PLAN.DELETED_AT, at)
                         .where(in(key))

@@ -24,6 +24,7 @@ import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayModels;
 import lochan.web.plan.PlanBackups.OfPlan;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /**
@@ -83,8 +84,8 @@ class PlanSearch {
             Strategy strategy,
             List<PlanStop> stops,
             PlanValue value,
-            String savedSpotId,
-            List<PlanStop> next,
+            @Nullable String savedSpotId,
+            @Nullable List<PlanStop> next,
             double nextGrams,
             List<PlanStop> locked) {
 

@@ -21,6 +21,7 @@ import lochan.core.quantity.Units;
 import lochan.web.modelling.PatternWords;
 import lochan.web.modelling.PlanWords;
 import lochan.web.shared.Dates;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A plan as it is printed: everything in words.
@@ -53,7 +54,7 @@ record PlanSheet(
     record Row(int number, String times, String spot, String position, String depth, String presentation, String run) {}
 
     /** @param ladder null: not computed */
-    static PlanSheet of(EventData event, Plan plan, DayRuns runs, Backups.Ladder ladder, Units units) {
+    static PlanSheet of(EventData event, Plan plan, DayRuns runs, Backups.@Nullable Ladder ladder, Units units) {
         CompetitionDay day = event.day(plan.day());
         ZoneId zone = event.timeZone();
         Almanac almanac = Almanac.of(event.launch(), day.date(), zone);
@@ -109,12 +110,17 @@ record PlanSheet(
                 degreesAndMinutes(spot.position()),
                 depth,
                 event.presentation(s.presentationId()).orElseThrow().name(),
-                leg.reachable() && leg.needed().isZero()
-                        ? "stay"
-                        : leg.reachable()
-                                ? "run " + units.distance(leg.run().metres()) + ", "
-                                        + leg.needed().plusSeconds(59).toMinutes() + " min"
-                                : "no way by water");
+                way(leg, units));
+    }
+
+    private static String way(PlanCheck.Leg leg, Units units) {
+        if (leg.run() == null || leg.needed() == null) {
+            return "no way by water";
+        }
+        return leg.needed().isZero()
+                ? "stay"
+                : "run " + units.distance(leg.run().metres()) + ", "
+                        + leg.needed().plusSeconds(59).toMinutes() + " min";
     }
 
     private static String sky(ForecastPeriod f, CompetitionDay day, ZoneId zone, Units units) {

@@ -16,6 +16,7 @@ record PlanView(
         List<StoredPlan> plans,
         StoredPlan shown,
         Map<String, String> strategies,
+        String allStrategies,
         boolean valued,
         boolean manyDays,
         List<String> gear,

@@ -11,6 +11,7 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.NotThereException;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
@@ -60,6 +61,7 @@ public class Plans implements EventPart {
     }
 
     /** The plan that a day is fished by: its first with stops; null: none. */
+    @Nullable
     StoredPlan ofDay(EventKey key, int day) {
         return repository.all(key).stream()
                 .filter(p -> p.plan().day() == day && !p.plan().stops().isEmpty())
@@ -97,7 +99,7 @@ public class Plans implements EventPart {
      * @return false, and nothing is done, when the plan is another one meanwhile
      */
     @EventWrite
-    boolean change(EventKey key, StoredPlan from, String words, String name, List<PlanStop> stops) {
+    boolean change(EventKey key, StoredPlan from, String words, @Nullable String name, List<PlanStop> stops) {
         StoredPlan now = stored(key, from.id());
         if (!now.equals(from)) {
             return false;
@@ -111,7 +113,7 @@ public class Plans implements EventPart {
 
     /** Takes the last change back; gives what it was, null when there is none. */
     @EventWrite
-    StoredPlan.Change undo(EventKey key, long id) {
+    StoredPlan.@Nullable Change undo(EventKey key, long id) {
         StoredPlan.Change last = stored(key, id).last();
         if (last != null) {
             repository.put(key, id, last.nameBefore(), last.before(), last.ordinal() - 1);
@@ -121,7 +123,7 @@ public class Plans implements EventPart {
 
     /** Does the change again that was undone last; gives what it was, null when there is none. */
     @EventWrite
-    StoredPlan.Change redo(EventKey key, long id) {
+    StoredPlan.@Nullable Change redo(EventKey key, long id) {
         StoredPlan.Change undone = stored(key, id).undone();
         if (undone != null) {
             repository.put(key, id, undone.nameAfter(), undone.after(), undone.ordinal());

@@ -27,6 +27,7 @@ import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
 import lochan.web.modelling.DayModels;
 import lochan.web.modelling.Kept;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** What an angler's finished days teach about plans: how far what was weighed lies from what was projected. */
@@ -162,7 +163,7 @@ public class Projections {
     }
 
     /** What the weigh-in of a day said; null: nothing that a plan can be held against. */
-    private static Double weighed(BagLog log, int day) {
+    private static @Nullable Double weighed(BagLog log, int day) {
         Entry.Official official = log.bag(day).official();
         return official == null || official.grams() == null || !(official.grams() > 0) ? null : official.grams();
     }

@@ -29,7 +29,7 @@ record RouteMap(LakeMap water, String viewBox, List<String> runs, List<Stop> sto
 
     /** @param event whose lake is known */
     static RouteMap of(EventData event, Plan plan, DayRuns runs, Units units) {
-        LakeMap.Frame frame = LakeMap.frame(event.lake());
+        LakeMap.Frame frame = LakeMap.frame(event.knownLake());
         List<String> paths = new ArrayList<>();
         List<Stop> stops = new ArrayList<>();
         for (int i = 0; i < plan.stops().size(); i++) {

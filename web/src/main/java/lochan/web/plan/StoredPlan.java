@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Objects;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A plan with its record's id.
@@ -11,7 +12,8 @@ import lochan.core.plan.PlanStop;
  * @param last    the change that made it as it is; null: it is as it was begun, or all changes are undone
  * @param undone  the change that was undone last and may be done again; null: none
  */
-public record StoredPlan(long id, Plan plan, Change last, Change undone) {
+public record StoredPlan(
+        long id, Plan plan, @Nullable Change last, @Nullable Change undone) {
 
     /** Tells the plan as it stands from every other state of it. */
     public int revision() {

@@ -33,10 +33,10 @@ import lochan.web.modelling.PlanWords;
  */
 @RecordBuilder
 record Supposition(
-        int wind,
-        double boats,
+        Slider wind,
+        Slider boats,
         boolean weak,
-        int target,
+        Slider target,
         String mainPattern,
         String weight,
         String difference,
@@ -51,9 +51,15 @@ record Supposition(
     static final double TARGET_STEP_GRAMS = 226.796185;
 
     private static final Set<String> FIELDS = Set.of("wind", "boats", "weak", "target");
-    private static final int MOST_WIND = 30;
+    private static final int LEAST_WIND = -10;
+    private static final int MOST_WIND = 25;
     private static final double MOST_BOATS = 4;
-    private static final int MOST_TARGET = 100;
+    private static final double BOATS_STEP = 0.5;
+    private static final int LEAST_TARGET = 4;
+    private static final int MOST_TARGET = 80;
+
+    /** A slider with what its value says in words. */
+    record Slider(Number least, Number most, Number step, Number value, String words) {}
 
     /**
      * @param known  what the plan is worth with nothing supposed
@@ -77,20 +83,21 @@ record Supposition(
         double usualTarget = event.rules().targetGrams() == null
                 ? known.p50()
                 : event.rules().targetGrams();
-        int wind = (int) number(fields, "wind", 0, -MOST_WIND, MOST_WIND);
+        int wind = (int) number(fields, "wind", 0, LEAST_WIND, MOST_WIND);
         double boats = number(fields, "boats", 1, 0, MOST_BOATS);
         boolean weak = fields.containsKey("weak");
-        int steps = (int) number(fields, "target", Math.rint(usualTarget / TARGET_STEP_GRAMS), 1, MOST_TARGET);
+        int steps =
+                (int) number(fields, "target", Math.rint(usualTarget / TARGET_STEP_GRAMS), LEAST_TARGET, MOST_TARGET);
         double target = fields.containsKey("target") ? steps * TARGET_STEP_GRAMS : usualTarget;
         WhatIf what = new WhatIf(wind * units.speed().mps(), boats, weak ? main : null, target);
         boolean something = fields.keySet().stream().anyMatch(FIELDS::contains);
         PlanValue value =
                 something ? computation.value(key, event, plan.day(), plan.stops(), calibration, what) : known;
         return SuppositionBuilder.builder()
-                .wind(wind)
-                .boats(boats)
+                .wind(new Slider(LEAST_WIND, MOST_WIND, 1, wind, windWords(wind)))
+                .boats(new Slider(0, MOST_BOATS, BOATS_STEP, boats, boatsWords(boats)))
                 .weak(weak)
-                .target(steps)
+                .target(new Slider(LEAST_TARGET, MOST_TARGET, 1, steps, units.weight(target)))
                 .mainPattern(PatternWords.of(main, event).toLowerCase(Locale.ROOT))
                 .weight(units.weight(value.formulaGrams()))
                 .difference(PlanWords.difference(value.formulaGrams() - known.formulaGrams(), units))
@@ -101,6 +108,17 @@ record Supposition(
                 .late(PlanPage.late(computation.legs(what.on(event), plan), event))
                 .something(something)
                 .build();
+    }
+
+    private static String windWords(int wind) {
+        return wind == 0 ? "as in the forecast" : String.format(Locale.ROOT, "%+d", wind);
+    }
+
+    private static String boatsWords(double boats) {
+        if (boats == 0) {
+            return "none";
+        }
+        return boats == 1 ? "as usual" : "× " + boats;
     }
 
     private static double number(Map<String, String> fields, String name, double usual, double least, double most) {

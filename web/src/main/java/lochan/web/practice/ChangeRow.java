@@ -9,6 +9,7 @@ import lochan.core.model.ranking.EveningReview.Change;
 import lochan.core.model.ranking.EveningReview.Effort;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
+import lochan.core.quantity.Count;
 import lochan.web.modelling.PatternWords;
 
 /**
@@ -101,7 +102,7 @@ record ChangeRow(String what, String before, String after, String place, String 
 
     private static String bites(double bites) {
         long whole = Math.round(bites);
-        return whole == 0 ? "no bite" : whole + (whole == 1 ? " bite" : " bites");
+        return whole == 0 ? "no bite" : Count.of(whole, "bite");
     }
 
     private static String hours(double hours) {

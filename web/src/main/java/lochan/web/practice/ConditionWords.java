@@ -10,9 +10,11 @@ import lochan.core.practice.BiteNotes;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Signs;
 import lochan.core.practice.TakenOn;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
 import lochan.web.shared.Dates;
+import org.jspecify.annotations.Nullable;
 
 /** Conditions, light and notes as lines people read. */
 final class ConditionWords {
@@ -59,7 +61,7 @@ final class ConditionWords {
                             : "no bait");
         }
         if (c.boatsNear() != null) {
-            words.add(c.boatsNear() + (c.boatsNear() == 1 ? " boat near" : " boats near"));
+            words.add(Count.of(c.boatsNear(), "boat") + " near");
         }
         return String.join(BETWEEN, words);
     }
@@ -83,7 +85,7 @@ final class ConditionWords {
         return words;
     }
 
-    private static String joined(String... parts) {
+    private static String joined(@Nullable String... parts) {
         return String.join(
                 " ",
                 java.util.Arrays.stream(parts)
@@ -132,7 +134,7 @@ final class ConditionWords {
         return String.join(BETWEEN, words);
     }
 
-    private static void add(List<String> words, String what, Instant time, ZoneId zone) {
+    private static void add(List<String> words, String what, @Nullable Instant time, ZoneId zone) {
         if (time != null) {
             words.add(what + Dates.clock(time, zone));
         }

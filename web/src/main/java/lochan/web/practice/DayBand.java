@@ -1,5 +1,7 @@
 package lochan.web.practice;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -14,8 +16,10 @@ import lochan.core.practice.Bite;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.web.shared.Dates;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A day of practice as a band along the clock, in a drawing {@value #WIDTH} wide: stops, their bites at their times, the conditions, the hours.
@@ -43,7 +47,12 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
      * @param radius grows with the weight, where one is known
      * @param label  the weight of the day's largest; null for others
      */
-    record BiteDot(double x, boolean landed, double radius, String label, String words) {}
+    record BiteDot(
+            double x,
+            boolean landed,
+            double radius,
+            @Nullable String label,
+            String words) {}
 
     /**
      * Conditions that held for a while.
@@ -112,9 +121,7 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
         return event.spot(s.spotId()).orElseThrow().name() + ", " + Dates.clock(s.start(), zone) + " to "
                 + Dates.clock(s.end(), zone)
                 + (fished.isEmpty() ? "" : ", " + fished) + ": "
-                + (s.bites().isEmpty()
-                        ? "no bite"
-                        : s.bites().size() + (s.bites().size() == 1 ? " bite" : " bites"))
+                + (s.bites().isEmpty() ? "no bite" : Count.of(s.bites().size(), "bite"))
                 + (sizes.isEmpty() ? "" : "; landed " + sizes);
     }
 
@@ -148,12 +155,12 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
         return "";
     }
 
-    private static double weight(FishSize size) {
+    private static double weight(@Nullable FishSize size) {
         return size == null
                 ? 0
                 : switch (size.how()) {
-                    case SCALE, GUESS -> size.grams();
-                    case RANGE -> (size.loGrams() + size.hiGrams()) / 2;
+                    case SCALE, GUESS -> requireNonNull(size.grams());
+                    case RANGE -> (requireNonNull(size.loGrams()) + requireNonNull(size.hiGrams())) / 2;
                     case LENGTH -> 0;
                 };
     }
@@ -164,7 +171,7 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
             double start,
             double width,
             ToDoubleFunction<Instant> x,
-            FishSize largest,
+            @Nullable FishSize largest,
             ZoneId zone,
             Units units) {
         long untimed = stop.bites().stream().filter(b -> b.at() == null).count();

@@ -22,6 +22,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
@@ -36,6 +37,7 @@ import lochan.web.shared.Downloads;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
 import lochan.web.spot.Spots;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -109,7 +111,7 @@ class LogController {
     }
 
     /** The table sent before; null when it is no longer kept. */
-    private CsvTable sent(EventKey key, String token) {
+    private @Nullable CsvTable sent(EventKey key, String token) {
         byte[] bytes = sheets.getIfPresent(new Sent(key, token));
         try {
             return bytes == null ? null : CsvTable.read(bytes);
@@ -190,23 +192,21 @@ class LogController {
     }
 
     private static String taken(LogImport.Result read) {
-        return count(read.stops().size(), "stop") + " with " + count(read.bites(), "bite") + " imported"
-                + (read.newSpots().isEmpty() ? "" : ", " + count(read.newSpots().size(), "spot") + " added")
+        return Count.of(read.stops().size(), "stop") + " with " + Count.of(read.bites(), "bite") + " imported"
+                + (read.newSpots().isEmpty()
+                        ? ""
+                        : ", " + Count.of(read.newSpots().size(), "spot") + " added")
                 + (read.newPresentations().isEmpty()
                         ? ""
-                        : ", " + count(read.newPresentations().size(), "presentation") + " added")
+                        : ", " + Count.of(read.newPresentations().size(), "presentation") + " added")
                 + ".";
-    }
-
-    private static String count(int number, String what) {
-        return number + " " + what + (number == 1 ? "" : "s");
     }
 
     @PostMapping("/events/{eventId}/practice/sheet/undo")
     String undo(EventKey key, @RequestParam String sheet, RedirectAttributes flash) {
         int stops = practice.deleteBatch(key, batch(sheet));
         flash.addFlashAttribute(
-                "notice", count(stops, "stop") + " removed again. Spots and lures that came with them stay.");
+                "notice", Count.of(stops, "stop") + " removed again. Spots and lures that came with them stay.");
         return "redirect:/events/" + key.eventId() + "/practice";
     }
 
@@ -287,6 +287,13 @@ class LogController {
                 .limit(PROBLEMS_SHOWN)
                 .map(LogController::words)
                 .toList());
+        page.summary(Count.of(read.stops().size(), "stop") + ", " + Count.of(read.bites(), "bite"));
+        int more = read.stops().size() - STOPS_SHOWN;
+        page.more(more > 0 ? "and " + Count.of(more, "more stop") : null);
+        page.save(
+                read.stops().size() == 1
+                        ? "Save this stop"
+                        : "Save these " + read.stops().size() + " stops");
         page.stops(read.stops().stream()
                 .limit(STOPS_SHOWN)
                 .map(s -> {

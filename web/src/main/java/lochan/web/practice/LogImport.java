@@ -33,6 +33,7 @@ import lochan.offline.form.Form;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvTable;
 import lochan.web.shared.Codes;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A practice log of a spreadsheet read against an event: a row for each bite, or one for a stop that had none; rows of the same spot, date
@@ -63,7 +64,7 @@ final class LogImport {
     private final Map<String, Set<Integer>> remarks = new LinkedHashMap<>();
     private final List<PracticeStop> stops = new ArrayList<>();
     private int known;
-    private Group above;
+    private @Nullable Group above;
 
     /**
      * How the rows are meant.
@@ -196,7 +197,7 @@ final class LogImport {
     }
 
     /** The stop that a row belongs to; null when it cannot be told. */
-    private Group groupOf(int row, Map<LogColumn, String> cells) {
+    private @Nullable Group groupOf(int row, Map<LogColumn, String> cells) {
         String same = SAME_STOP.stream()
                 .map(c -> CellText.name(cells.getOrDefault(c, "")))
                 .collect(Collectors.joining("\n"));
@@ -254,7 +255,7 @@ final class LogImport {
     }
 
     /** The spot of a name, a new one where its position is told; null when there is none. */
-    private Spot spot(int row, String name, Form form) {
+    private @Nullable Spot spot(int row, String name, Form form) {
         Spot known = spots.get(CellText.name(name));
         if (known != null || name.isEmpty()) {
             return known;
@@ -302,7 +303,7 @@ final class LogImport {
     }
 
     /** The presentation of a name, a new one when the event knows none; null for an empty name or one too long. */
-    private Presentation presentation(int row, String name) {
+    private @Nullable Presentation presentation(int row, String name) {
         String key = CellText.name(name);
         if (key.isEmpty() || name.length() > LONGEST_NAME) {
             if (!key.isEmpty()) {
@@ -341,7 +342,7 @@ final class LogImport {
     }
 
     /** @param stop null when it could not be read: its bites are checked all the same */
-    private Optional<Bite> bite(BiteRow row, PracticeStop stop) {
+    private Optional<Bite> bite(BiteRow row, @Nullable PracticeStop stop) {
         Form form = new Form(units);
         row.cells().forEach((column, cell) -> form.put(column.code(), cell));
         if (!form.has(LogColumn.HOW.code()) && options.weighed()) {
@@ -366,7 +367,7 @@ final class LogImport {
         return form.ok() ? bite : Optional.empty();
     }
 
-    private Instant at(Form form, PracticeStop stop) {
+    private @Nullable Instant at(Form form, PracticeStop stop) {
         LocalTime time = form.time(LogColumn.AT.code());
         if (time == null || stop.end() == null) {
             return null;

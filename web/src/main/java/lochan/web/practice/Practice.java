@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import lochan.core.Lookup;
 import lochan.core.almanac.FrontSign;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.Bite;
@@ -61,7 +62,13 @@ public class Practice implements EventPart {
 
     @Override
     public void read(EventKey key, EventData.Builder event) {
-        event.presentations(presentations(key)).stops(stops(key));
+        outline(key, event);
+        event.stops(stops(key));
+    }
+
+    @Override
+    public void outline(EventKey key, EventData.Builder event) {
+        event.presentations(presentations(key));
     }
 
     @Override
@@ -114,7 +121,7 @@ public class Practice implements EventPart {
         Map<String, LoggedStop> stops =
                 before.stops().stream().collect(Collectors.toMap(l -> l.stop().id(), l -> l));
         List<String> changed = now.keySet().stream()
-                .filter(code -> !now.get(code).equals(before.revisions().get(code)))
+                .filter(code -> !Lookup.of(now, code).equals(before.revisions().get(code)))
                 .toList();
         List<LoggedStop> fresh = changed.size() > FEW ? repository.stops(key) : repository.stops(key, changed);
         fresh.forEach(l -> stops.put(l.stop().id(), l));
@@ -260,13 +267,11 @@ public class Practice implements EventPart {
             save(key, stop.withBites(List.of()));
         }
         for (TrackPlacing.BiteMove moved : placed.moved()) {
-            LoggedBite bite = before.get(moved.from()).bites().get(moved.index());
+            LoggedStop from = Lookup.of(before, moved.from());
+            LoggedBite bite = from.bites().get(moved.index());
             repository.moveBite(key, bite.code(), moved.to());
             repository.updateBite(
-                    key,
-                    new LoggedBite(
-                            bite.code(),
-                            bite.bite().on(before.get(moved.from()).stop().presentationOf(bite.bite()))));
+                    key, new LoggedBite(bite.code(), bite.bite().on(from.stop().presentationOf(bite.bite()))));
         }
     }
 

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
@@ -22,6 +23,7 @@ import lochan.core.practice.Hooks;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
@@ -30,6 +32,7 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -64,7 +67,7 @@ class PracticeController {
         return practicePage(key, new Form(accounts.units(key.accountId())), date, model);
     }
 
-    private String practicePage(EventKey key, Form pad, LocalDate date, Model model) {
+    private String practicePage(EventKey key, Form pad, @Nullable LocalDate date, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
         List<LoggedStop> stops = practice.logged(key);
@@ -97,6 +100,7 @@ class PracticeController {
         page.fishedHere(fished(open));
         page.outcomes(Outcome.values());
         page.choices(Choices.ALL);
+        page.follows(Count.of(open.stop().follows(), "follow") + " so far");
         page.conditions(conditions);
         page.openSpot(event.spot(open.stop().spotId()).orElseThrow());
         page.openSeconds(Math.max(
@@ -110,16 +114,18 @@ class PracticeController {
             pad.put(
                     "how",
                     all.stream()
-                            .filter(b -> b.size() != null)
+                            .map(Bite::size)
+                            .filter(Objects::nonNull)
                             .reduce((a, b) -> b)
-                            .map(b -> b.size().how().code())
+                            .map(size -> size.how().code())
                             .orElse("guess"));
             pad.put(
                     "species",
                     all.stream()
-                            .filter(b -> b.species() != null)
+                            .map(Bite::species)
+                            .filter(Objects::nonNull)
                             .reduce((a, b) -> b)
-                            .map(b -> b.species().code())
+                            .map(Species::code)
                             .orElse(""));
             List<Bite> here = open.stop().bites();
             BiteNotes last = here.isEmpty() ? BiteNotes.NONE : here.getLast().notes();
@@ -184,7 +190,7 @@ class PracticeController {
             @RequestParam(defaultValue = "1") int anglers,
             @RequestParam(defaultValue = "0") long ago,
             RedirectAttributes flash) {
-        EventData event = events.event(key);
+        EventData event = events.outline(key);
         List<String> known = presentation == null
                 ? List.of()
                 : presentation.stream()
@@ -243,7 +249,7 @@ class PracticeController {
             Model model,
             RedirectAttributes flash) {
         Units units = accounts.units(key.accountId());
-        EventData event = events.event(key);
+        EventData event = events.outline(key);
         PracticeStop open = practice.logged(key, stop).stop();
         Instant at = practice.ago(ago);
         Form form = new Form(fields, units);
@@ -311,7 +317,7 @@ class PracticeController {
             Model model,
             RedirectAttributes flash) {
         Units units = accounts.units(key.accountId());
-        EventData event = events.event(key);
+        EventData event = events.outline(key);
         PracticeStop at = practice.logged(key, stop).stop();
         practice.bite(key, stop, bite);
         Form form = new Form(fields, units);
@@ -333,7 +339,7 @@ class PracticeController {
         Optional<Bite> read = StopForm.readBite(form, inside, units);
         checkNames(form, event);
         if (!form.ok()) {
-            return bitePage(event, stop, bite, form, model);
+            return bitePage(events.event(key), stop, bite, form, model);
         }
         practice.updateBite(key, new LoggedBite(bite, read.orElseThrow()));
         flash.addFlashAttribute("notice", "Bite saved.");
@@ -376,7 +382,7 @@ class PracticeController {
         Conditions read = StopForm.conditions(form);
         practice.logged(key, stop);
         if (form.ok()) {
-            practice.note(key, stop, read, isNorth(events.event(key)));
+            practice.note(key, stop, read, isNorth(events.outline(key)));
             flash.addFlashAttribute("notice", "Conditions saved; the next stops start with them.");
         } else {
             flash.addFlashAttribute(
@@ -425,11 +431,11 @@ class PracticeController {
     private String saveStop(
             EventKey key,
             String id,
-            LoggedStop before,
+            @Nullable LoggedStop before,
             Map<String, String> fields,
             Model model,
             RedirectAttributes flash) {
-        EventData event = events.event(key);
+        EventData event = events.outline(key);
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<PracticeStop> stop = StopForm.read(
                 form, id, before == null ? List.of() : before.stop().bites(), event.presentations(), event.timeZone());
@@ -440,7 +446,7 @@ class PracticeController {
             form.error("end", "The end is missing: a stop still being fished is started on the Practice page.");
         }
         if (!form.ok()) {
-            return stopPage(event, before, form, model);
+            return stopPage(events.event(key), before, form, model);
         }
         practice.save(
                 key,
@@ -453,7 +459,7 @@ class PracticeController {
         return before == null ? "redirect:" + path(key, "practice/stops/edit", "stop", id) : back(key);
     }
 
-    private String stopPage(EventData event, LoggedStop logged, Form form, Model model) {
+    private String stopPage(EventData event, @Nullable LoggedStop logged, Form form, Model model) {
         StopViewBuilder page = StopViewBuilder.builder().data(event);
         page.stop(logged == null ? null : logged.stop().id());
         page.form(form);
@@ -485,7 +491,7 @@ class PracticeController {
         Units units = accounts.units(key.accountId());
         Form form = new Form(fields, units);
         Optional<Bite> bite = StopForm.readBite(form, null, units);
-        checkNames(form, events.event(key));
+        checkNames(form, events.outline(key));
         practice.logged(key, stop);
         if (form.ok() && isCode(code)) {
             practice.addBite(key, stop, new LoggedBite(code, bite.orElseThrow()));

@@ -13,15 +13,17 @@ import lochan.core.eventdata.EventData;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.web.shared.Dates;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A day of practice as its page shows it.
  *
  * @param stops its stops; empty for a day that is only named
  */
-public record PracticeDay(LocalDate date, String title, String hoursFished, int bites, List<Row> stops) {
+public record PracticeDay(LocalDate date, String title, String hoursFished, String bites, List<Row> stops) {
 
     /** As many days are shown in full. */
     private static final int LATEST = 3;
@@ -41,7 +43,7 @@ public record PracticeDay(LocalDate date, String title, String hoursFished, int 
      *
      * @param chosen the one more; null: none
      */
-    static List<PracticeDay> of(EventData event, List<PracticeStop> stops, LocalDate chosen, Units units) {
+    static List<PracticeDay> of(EventData event, List<PracticeStop> stops, @Nullable LocalDate chosen, Units units) {
         ZoneId zone = event.timeZone();
         TreeMap<LocalDate, List<PracticeStop>> days = new TreeMap<>(java.util.Comparator.reverseOrder());
         stops.forEach(s -> days.computeIfAbsent(s.start().atZone(zone).toLocalDate(), d -> new ArrayList<>())
@@ -74,7 +76,7 @@ public record PracticeDay(LocalDate date, String title, String hoursFished, int 
                 date,
                 Dates.longDay(date),
                 length(fished),
-                stops.stream().mapToInt(s -> s.bites().size()).sum(),
+                Count.of(stops.stream().mapToInt(s -> s.bites().size()).sum(), "bite"),
                 rows);
     }
 

@@ -43,6 +43,7 @@ import org.jooq.Field;
 import org.jooq.Table;
 import org.jooq.TableRecord;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -72,10 +73,7 @@ class PracticeRepository {
                 .where(PRESENTATION.EVENT_ID.eq(key.eventId()))
                 .and(PRESENTATION.ACCOUNT_ID.eq(key.accountId()))
                 .orderBy(PRESENTATION.ORDINAL)
-                .fetch(r -> new Presentation(
-                        r.getCode(),
-                        r.getName(),
-                        Coded.find(Hooks.class, r.getHooks()).orElseThrow()));
+                .fetch(r -> new Presentation(r.getCode(), r.getName(), Coded.get(Hooks.class, r.getHooks())));
     }
 
     void addPresentations(EventKey key, List<Presentation> presentations) {
@@ -210,11 +208,11 @@ class PracticeRepository {
                 r.getBaitDepthM());
     }
 
-    private static <E extends Enum<E> & Coded> E coded(Class<E> type, String code) {
-        return code == null ? null : Coded.find(type, code).orElseThrow();
+    private static <E extends Enum<E> & Coded> @Nullable E coded(Class<E> type, String code) {
+        return Coded.getOrNull(type, code);
     }
 
-    private static String code(Coded value) {
+    private static @Nullable String code(@Nullable Coded value) {
         return value == null ? null : value.code();
     }
 
@@ -222,7 +220,7 @@ class PracticeRepository {
         FishSize size = r.getSizeHow() == null
                 ? null
                 : new FishSize(
-                        Coded.find(FishSize.How.class, r.getSizeHow()).orElseThrow(),
+                        Coded.get(FishSize.How.class, r.getSizeHow()),
                         r.getGrams(),
                         r.getLoGrams(),
                         r.getHiGrams(),
@@ -234,7 +232,7 @@ class PracticeRepository {
                 r.getCode(),
                 new Bite(
                         r.getAt(),
-                        Coded.find(Outcome.class, r.getOutcome()).orElseThrow(),
+                        Coded.get(Outcome.class, r.getOutcome()),
                         r.getPresentationCode(),
                         species,
                         size,
@@ -398,7 +396,7 @@ class PracticeRepository {
                 .execute();
     }
 
-    boolean setBiteDeleted(EventKey key, String code, Instant at) {
+    boolean setBiteDeleted(EventKey key, String code, @Nullable Instant at) {
         touch(key, holds(key, code));
         return db.update(BITE)
                         .set(BITE.DELETED_AT, at)
@@ -408,7 +406,7 @@ class PracticeRepository {
                 == 1;
     }
 
-    boolean setStopDeleted(EventKey key, String code, Instant at) {
+    boolean setStopDeleted(EventKey key, String code, @Nullable Instant at) {
         revisions.change(key);
         return db.update(STOP)
                         .set(STOP.DELETED_AT, at)

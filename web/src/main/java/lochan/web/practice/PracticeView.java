@@ -23,6 +23,7 @@ record PracticeView(
         String light,
         Set<String> fishedHere,
         Outcome[] outcomes,
+        String follows,
         Choices choices,
         Form conditions,
         Spot openSpot,

@@ -18,6 +18,7 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -101,7 +102,10 @@ class ReviewController {
     record LookRow(String where, String worth, String why) {}
 
     /** @param looks null while they are not computed */
-    record NextView(BackgroundComputation.State<List<NextCheck.Look>> job, boolean practised, List<LookRow> looks) {}
+    record NextView(
+            BackgroundComputation.@Nullable State<List<NextCheck.Look>> job,
+            boolean practised,
+            @Nullable List<LookRow> looks) {}
 
     @GetMapping("/events/{eventId}/practice/next")
     String next(EventKey key, Model model) {

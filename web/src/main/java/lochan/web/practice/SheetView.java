@@ -4,6 +4,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import lochan.core.practice.Hooks;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** What the page of an imported practice log shows; all of it is null before a file is read. */
 @RecordBuilder
@@ -18,4 +19,7 @@ record SheetView(
         boolean asksScale,
         List<String> problems,
         List<String> remarks,
-        List<LogController.StopRow> stops) {}
+        List<LogController.StopRow> stops,
+        String summary,
+        @Nullable String more,
+        String save) {}

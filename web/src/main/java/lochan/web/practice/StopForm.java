@@ -1,5 +1,7 @@
 package lochan.web.practice;
 
+import static java.util.Objects.requireNonNull;
+
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -30,6 +32,7 @@ import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** Stops and bites as forms, and back. */
 final class StopForm {
@@ -243,7 +246,7 @@ final class StopForm {
     }
 
     /** A size as it was typed, as long as that still means the same; else as it would be typed. */
-    static String typed(FishSize size, Units units) {
+    static String typed(@Nullable FishSize size, Units units) {
         if (size == null) {
             return "";
         }
@@ -275,7 +278,7 @@ final class StopForm {
     }
 
     /** The bite a form says, at a time already known. */
-    static Optional<Bite> readBite(Form form, Instant at, Units units) {
+    static Optional<Bite> readBite(Form form, @Nullable Instant at, Units units) {
         Outcome outcome = form.choice("outcome", Outcome.class);
         form.need("outcome", "The outcome is missing: choose one.");
         Species species = form.choice("species", Species.class);
@@ -300,7 +303,7 @@ final class StopForm {
         return form.ok()
                 ? Optional.of(new Bite(
                         at,
-                        outcome,
+                        requireNonNull(outcome),
                         form.has("presentation") ? form.value("presentation") : null,
                         species,
                         size,

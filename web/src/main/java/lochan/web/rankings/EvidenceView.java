@@ -5,7 +5,6 @@ import java.util.List;
 import lochan.core.lake.Spot;
 import lochan.core.model.ranking.RankingRow;
 import lochan.core.model.rate.BiteRates;
-import lochan.core.model.rate.LandingChance;
 import lochan.core.model.size.SizeModel;
 import lochan.core.practice.Presentation;
 import lochan.web.modelling.BackgroundComputation;
@@ -23,7 +22,8 @@ record EvidenceView(
         double lakeMean,
         double presentationMean,
         double patternMean,
-        LandingChance landing,
+        String landedWords,
+        String seen,
         SizeModel.Predictive bias,
         List<String> why,
         List<String> others) {}

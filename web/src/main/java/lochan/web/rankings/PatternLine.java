@@ -10,6 +10,7 @@ import lochan.core.model.ranking.RankingRow;
 import lochan.core.model.rate.Cell;
 import lochan.core.quantity.Units;
 import lochan.web.modelling.PatternWords;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A pattern as the page shows it.
@@ -33,7 +34,11 @@ record PatternLine(
 
     /** @param found null: not computed yet */
     static PatternLine of(
-            Ranking.PatternRow p, List<RankingRow> rows, RankingValues.Values found, EventData event, Units units) {
+            Ranking.PatternRow p,
+            List<RankingRow> rows,
+            RankingValues.@Nullable Values found,
+            EventData event,
+            Units units) {
         List<RankingRow> of =
                 rows.stream().filter(r -> r.pattern().equals(p.pattern())).toList();
         List<String> unfished = of.stream()
@@ -59,17 +64,16 @@ record PatternLine(
                 adds,
                 best.stream()
                         .map(c -> spot(c, event) + " "
-                                + units.weight(found.twoHours().get(c).grams()))
+                                + units.weight(found.twoHours(c).grams()))
                         .collect(Collectors.joining(", ")),
-                risk(found.twoHours().get(best.getFirst()).chanceOfNone()),
+                risk(found.twoHours(best.getFirst()).chanceOfNone()),
                 names);
     }
 
     private static List<Cell> best(List<RankingRow> rows, RankingValues.Values found) {
         return rows.stream()
                 .map(RankingRow::cell)
-                .sorted(Comparator.comparingDouble(
-                                (Cell c) -> found.twoHours().get(c).grams())
+                .sorted(Comparator.comparingDouble((Cell c) -> found.twoHours(c).grams())
                         .reversed())
                 .limit(PLACES)
                 .toList();

@@ -8,6 +8,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.SpotType;
 import lochan.core.model.ranking.RankingRow;
 import lochan.core.quantity.Units;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A row of the rankings as the page shows it, written out: the page has many of them.
@@ -54,7 +55,12 @@ record RankingLine(
      * @param dayTime the part of the address that tells day and time
      */
     static RankingLine of(
-            RankingRow r, RankingValues.Values found, EventData event, Units units, double scale, String dayTime) {
+            RankingRow r,
+            RankingValues.@Nullable Values found,
+            EventData event,
+            Units units,
+            double scale,
+            String dayTime) {
         double from = DRAWN * r.bites().p10() / scale;
         String query = "spot=" + encoded(r.cell().spotId()) + "&presentation="
                 + encoded(r.cell().presentationId()) + "&" + dayTime;
@@ -76,7 +82,7 @@ record RankingLine(
                 .value(
                         found == null
                                 ? "…"
-                                : units.weight(found.twoHours().get(r.cell()).grams()))
+                                : units.weight(found.twoHours(r.cell()).grams()))
                 .adds(
                         found == null || found.added() == null
                                 ? "…"

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import lochan.core.Lookup;
 import lochan.core.event.Format;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
@@ -16,6 +17,7 @@ import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Computes in the background the value of each row of the rankings, and what it adds to the best plan, which takes many plans. */
@@ -38,10 +40,16 @@ class RankingValues {
      * @param twoHours value of two hours, by cell
      * @param added    what cells and patterns add to the best plan; null: not computed yet
      */
-    record Values(Map<Cell, TwoHourValue.TwoHours> twoHours, AddedValue added) {
+    record Values(
+            Map<Cell, TwoHourValue.TwoHours> twoHours,
+            @Nullable AddedValue added) {
 
         Values {
             twoHours = Map.copyOf(twoHours);
+        }
+
+        TwoHourValue.TwoHours twoHours(Cell cell) {
+            return Lookup.of(twoHours, cell);
         }
     }
 

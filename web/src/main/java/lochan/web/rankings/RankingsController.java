@@ -3,6 +3,7 @@ package lochan.web.rankings;
 import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
@@ -15,8 +16,11 @@ import lochan.core.model.ranking.Ranking;
 import lochan.core.model.ranking.RankingRow;
 import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.LandingChance;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.planning.search.AddedValue;
 import lochan.core.practice.PracticeStop;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
@@ -26,6 +30,7 @@ import lochan.web.modelling.DayModels;
 import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -96,7 +101,8 @@ class RankingsController {
     }
 
     /** The values of rows, as far as they are computed: null until then. */
-    private static RankingValues.Values found(BackgroundComputation.State<RankingValues.Values> job) {
+    private static RankingValues.@Nullable Values found(
+            BackgroundComputation.@Nullable State<RankingValues.Values> job) {
         return job == null ? null : job.result();
     }
 
@@ -113,24 +119,18 @@ class RankingsController {
     }
 
     /** Null for an order there is not, or not yet. */
-    private static ToDoubleFunction<RankingRow> order(String sort, RankingValues.Values found) {
+    private static @Nullable ToDoubleFunction<RankingRow> order(String sort, RankingValues.@Nullable Values found) {
+        AddedValue added = found == null ? null : found.added();
         return switch (sort) {
-            case "value" ->
-                found == null ? null : r -> found.twoHours().get(r.cell()).grams();
-            case "adds" ->
-                found == null || found.added() == null
-                        ? null
-                        : r -> found.added().ofCell(r.cell());
-            case "adds-hour" ->
-                found == null || found.added() == null
-                        ? null
-                        : r -> found.added().ofCellPerHour(r.cell());
+            case "value" -> found == null ? null : r -> found.twoHours(r.cell()).grams();
+            case "adds" -> added == null ? null : r -> added.ofCell(r.cell());
+            case "adds-hour" -> added == null ? null : r -> added.ofCellPerHour(r.cell());
             default -> ORDERS.get(sort);
         };
     }
 
     private static List<RankingLine> lines(
-            List<RankingRow> rows, RankingValues.Values found, DayModel dayModel, int bin, Units units) {
+            List<RankingRow> rows, RankingValues.@Nullable Values found, DayModel dayModel, int bin, Units units) {
         double scale = rows.stream().mapToDouble(r -> r.bites().p90()).max().orElse(1);
         String dayTime = "day=" + dayModel.day() + "&at="
                 + clock(dayModel.bins().get(bin), dayModel.event().timeZone());
@@ -168,9 +168,9 @@ class RankingsController {
 
     /** @param shown null where fewer than two rows are compared */
     record CompareView(
-            BackgroundComputation.State<RankingValues.Values> job,
+            BackgroundComputation.@Nullable State<RankingValues.Values> job,
             boolean tooMany,
-            Comparison shown,
+            @Nullable Comparison shown,
             List<String> chosen) {}
 
     private CompareView compared(
@@ -275,7 +275,11 @@ class RankingsController {
         page.lakeMean(rates.lakeMean());
         page.presentationMean(rates.presentationMean(presentation));
         page.patternMean(rates.patternMean(row.pattern()));
-        page.landing(dayModel.landing(presentation));
+        LandingChance landing = dayModel.landing(presentation);
+        page.landedWords(
+                String.format(Locale.ROOT, "%.1f of %.1f bites", landing.alpha(), landing.alpha() + landing.beta()));
+        page.seen(Count.of(row.stops(), "stop") + ", " + Count.of(row.bitesSeen(), "bite") + ", " + row.sized()
+                + " with a size");
         page.bias(dayModel.sizes().guessBias());
         page.why(Why.of(row, dayModel, bin, found(job), lakeKeeper(rankings.rows()), accounts.units(key.accountId())));
         page.others(rankings.otherSpotsOfPattern(cell).stream()

@@ -12,8 +12,10 @@ import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.planning.valuation.TwoHourValue;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.web.shared.Dates;
+import org.jspecify.annotations.Nullable;
 
 /** Why a row of the rankings stands where it does, in plain sentences. */
 final class Why {
@@ -30,7 +32,12 @@ final class Why {
      * @param lakeKeeperGrams weight of a keeper of the lake as a whole
      */
     static List<String> of(
-            RankingRow row, DayModel model, int bin, RankingValues.Values found, double lakeKeeperGrams, Units units) {
+            RankingRow row,
+            DayModel model,
+            int bin,
+            RankingValues.@Nullable Values found,
+            double lakeKeeperGrams,
+            Units units) {
         List<String> sentences = new ArrayList<>();
         if (found != null) {
             sentences.addAll(value(row, model, found, units));
@@ -45,7 +52,7 @@ final class Why {
 
     private static List<String> value(RankingRow row, DayModel model, RankingValues.Values found, Units units) {
         Cell cell = row.cell();
-        TwoHourValue.TwoHours two = found.twoHours().get(cell);
+        TwoHourValue.TwoHours two = found.twoHours(cell);
         String start = Dates.clock(two.start(), model.event().timeZone());
         String risk = two.chanceOfNone() < 0.005 ? "under 1" : String.valueOf(Math.round(100 * two.chanceOfNone()));
         String alone = "Two hours here bring " + units.weight(two.grams()) + " from an empty bag, best from " + start
@@ -99,10 +106,10 @@ final class Why {
     }
 
     private static String evidence(RankingRow row) {
-        return row.isUntried()
+        return row.isUntried() || row.daysSince() == null
                 ? "Never fished here: the estimate comes from similar spots."
-                : "Evidence: " + row.bitesSeen() + (row.bitesSeen() == 1 ? " bite" : " bites") + " in " + row.stops()
-                        + (row.stops() == 1 ? " stop" : " stops") + ", " + one(row.effectiveHours())
+                : "Evidence: " + Count.of(row.bitesSeen(), "bite") + " in " + Count.of(row.stops(), "stop") + ", "
+                        + one(row.effectiveHours())
                         + " effective hours, last fished "
                         + (row.daysSince() == 1 ? "the day" : row.daysSince() + " days")
                         + " before.";

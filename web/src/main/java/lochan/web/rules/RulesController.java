@@ -20,6 +20,7 @@ import lochan.web.eventbook.Events;
 import lochan.web.practice.Practice;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -104,7 +105,7 @@ class RulesController {
         return "redirect:/events/" + key.eventId() + "/rules";
     }
 
-    private BoatSpeeds speeds(EventKey key, Units units) {
+    private @Nullable BoatSpeeds speeds(EventKey key, Units units) {
         List<BoatRun> runs = events.runs(key);
         return runs.isEmpty() ? null : BoatSpeeds.of(runs, events.boat(key), units);
     }
@@ -145,9 +146,14 @@ class RulesController {
 
     /** @param speeds what tracks say of the boat; null where there are none */
     record RulesView(
-            Form form, int dayRows, int practiceRows, Species[] species, List<String> zones, BoatSpeeds speeds) {}
+            Form form,
+            int dayRows,
+            int practiceRows,
+            Species[] species,
+            List<String> zones,
+            @Nullable BoatSpeeds speeds) {}
 
-    private static String page(Form form, BoatSpeeds speeds, Model model) {
+    private static String page(Form form, @Nullable BoatSpeeds speeds, Model model) {
         return Views.show(
                 "rules/rules",
                 model,

@@ -28,6 +28,7 @@ import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** The rules as a form, and back. Field names are those of the rules, so that its violations land beside them. */
 final class RulesForm {
@@ -328,7 +329,7 @@ final class RulesForm {
                 : v;
     }
 
-    private static ZoneId zone(Form form) {
+    private static @Nullable ZoneId zone(Form form) {
         try {
             return form.has("timeZone") ? ZoneId.of(form.value("timeZone")) : null;
         } catch (DateTimeException e) {
@@ -351,7 +352,7 @@ final class RulesForm {
         return rules;
     }
 
-    private static SpeciesRule.Slot slot(Form form, String at) {
+    private static SpeciesRule.@Nullable Slot slot(Form form, String at) {
         Double from = form.quantity(at + "slotFrom", QuantityText::mm);
         Double to = form.quantity(at + "slotTo", QuantityText::mm);
         Integer over = form.whole(at + "slotOver");

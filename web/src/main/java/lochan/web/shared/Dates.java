@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import lochan.offline.bag.Times;
+import org.jspecify.annotations.Nullable;
 
 /** Dates and times as pages show them: the day's name first, the 24-hour clock. */
 public final class Dates {
@@ -33,7 +34,7 @@ public final class Dates {
     }
 
     /** As "06:30"; empty for null. */
-    public static String clock(Instant time, ZoneId zone) {
+    public static String clock(@Nullable Instant time, ZoneId zone) {
         return Times.clock(time, zone);
     }
 

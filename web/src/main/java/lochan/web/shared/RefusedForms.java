@@ -3,6 +3,7 @@ package lochan.web.shared;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -15,7 +16,10 @@ class RefusedForms implements AsyncHandlerInterceptor {
 
     @Override
     public void postHandle(
-            HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView modelAndView) {
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Object handler,
+            @Nullable ModelAndView modelAndView) {
         if (HttpMethod.POST.matches(request.getMethod())
                 && response.getStatus() == HttpStatus.OK.value()
                 && modelAndView != null

@@ -4,6 +4,7 @@ import lochan.core.event.Position;
 import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.WaypointText;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** A place that a form tells: its position, or the boat's with its heading and where from there the place was seen. */
 final class BoatBearing {
@@ -13,7 +14,7 @@ final class BoatBearing {
     private BoatBearing() {}
 
     /** @return null when something is wrong, which then stands beside its field */
-    static Position read(Form form) {
+    static @Nullable Position read(Form form) {
         if (form.has("seen")) {
             return fromTheBoat(form);
         }
@@ -23,7 +24,7 @@ final class BoatBearing {
         return form.position("position");
     }
 
-    private static Position fromTheBoat(Form form) {
+    private static @Nullable Position fromTheBoat(Form form) {
         form.need("position", "The boat's position is missing: type it, or use your position.");
         Position boat = form.position("position");
         Double heading = form.number("heading");

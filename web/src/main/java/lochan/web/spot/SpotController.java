@@ -20,6 +20,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -140,14 +141,14 @@ class SpotController {
      * @param waypoint the waypoint a new one is made of; null: none */
     record SpotView(
             Form form,
-            String spot,
+            @Nullable String spot,
             List<String> spotTypes,
             Zone[] zones,
             Stock[] stocks,
             List<String> notes,
-            String waypoint) {}
+            @Nullable String waypoint) {}
 
-    private String page(EventKey key, Form form, String spot, String waypoint, Model model) {
+    private String page(EventKey key, Form form, @Nullable String spot, @Nullable String waypoint, Model model) {
         TreeSet<String> classes = new TreeSet<>(SpotType.COMMON);
         spots.all(key).forEach(s -> classes.add(s.spotType()));
         return Views.show(

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Set;
 import lochan.core.lake.Spot;
 import lochan.core.lake.SpotType;
+import lochan.core.quantity.Count;
 import lochan.eventformat.gpx.GpxException;
 import lochan.eventformat.gpx.GpxWaypoints;
 import lochan.web.eventbook.EventKey;
@@ -91,8 +92,8 @@ class SpotFilesController {
             spots.add(key, fresh);
             flash.addFlashAttribute(
                     "notice",
-                    fresh.size() + (fresh.size() == 1 ? " spot" : " spots") + " added, "
-                            + (waypoints.size() - fresh.size()) + " known already. Set their spot type and zone.");
+                    Count.of(fresh.size(), "spot") + " added, " + (waypoints.size() - fresh.size())
+                            + " known already. Set their spot type and zone.");
         } catch (GpxException e) {
             flash.addFlashAttribute(
                     "trouble",

@@ -13,6 +13,7 @@ import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** A spot as a form, and back. */
 final class SpotForm {
@@ -67,7 +68,7 @@ final class SpotForm {
      * @param before the spot as it was; null: it is new
      * @return the spot; empty when something is wrong, which then stands beside its field
      */
-    static Optional<Spot> read(Form form, String id, Spot before) {
+    static Optional<Spot> read(Form form, String id, @Nullable Spot before) {
         Position position = BoatBearing.read(form);
         Zone zone = form.choice("zone", Zone.class);
         Stock stock = form.choice("stock", Stock.class);

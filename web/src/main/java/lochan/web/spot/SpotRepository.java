@@ -20,6 +20,7 @@ import lochan.web.shared.JsonText;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -86,7 +87,7 @@ class SpotRepository {
                 .execute();
     }
 
-    boolean setDeleted(EventKey key, String code, Instant at) {
+    boolean setDeleted(EventKey key, String code, @Nullable Instant at) {
         revisions.change(key);
         return db.update(SPOT)
                         .set(SPOT.DELETED_AT, at)
@@ -128,11 +129,11 @@ class SpotRepository {
                 .position(new Position(r.getLat(), r.getLon()))
                 .radiusM(r.getRadiusM())
                 .spotType(r.getSpotType())
-                .zone(Coded.find(Zone.class, r.getZone()).orElseThrow())
+                .zone(Coded.get(Zone.class, r.getZone()))
                 .depthMinM(r.getDepthMinM())
                 .depthMaxM(r.getDepthMaxM())
                 .crowdRisk(r.getCrowdRisk())
-                .stock(Coded.find(Stock.class, r.getStock()).orElseThrow())
+                .stock(Coded.get(Stock.class, r.getStock()))
                 .entered(JsonText.map(r.getEntered()))
                 .build();
     }

@@ -18,6 +18,7 @@ import lochan.web.eventbook.Events;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -51,7 +52,13 @@ class WaypointController {
      * @param nearest the nearest spot it could be a note on; null: none near
      */
     record Row(
-            String id, String time, String words, String position, String spot, String nearest, String nearestName) {}
+            String id,
+            String time,
+            String words,
+            String position,
+            @Nullable String spot,
+            @Nullable String nearest,
+            @Nullable String nearestName) {}
 
     @GetMapping("/events/{eventId}/spots/waypoints")
     String list(EventKey key, Model model) {
@@ -137,14 +144,14 @@ class WaypointController {
     /** @param waypoint the one being changed; null: none */
     record WaypointsView(
             Form form,
-            String waypoint,
+            @Nullable String waypoint,
             List<Spot> spots,
             Waypoint.Bottom[] bottoms,
             FishPosition[] fishPositions,
             String freshCode,
             List<Row> rows) {}
 
-    private String page(EventKey key, Form form, String waypoint, Model model) {
+    private String page(EventKey key, Form form, @Nullable String waypoint, Model model) {
         Units units = accounts.units(key.accountId());
         List<Spot> spotsNow = spots.all(key);
         return Views.show(
@@ -185,7 +192,7 @@ class WaypointController {
                 nearestName);
     }
 
-    private static String path(EventKey key, String page, String waypoint) {
+    private static String path(EventKey key, String page, @Nullable String waypoint) {
         return "/events/" + key.eventId() + "/spots/waypoints" + page
                 + (waypoint == null ? "" : "?waypoint=" + URLEncoder.encode(waypoint, StandardCharsets.UTF_8));
     }

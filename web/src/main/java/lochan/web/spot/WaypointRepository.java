@@ -17,6 +17,7 @@ import lochan.web.shared.JsonText;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -76,7 +77,7 @@ class WaypointRepository {
                 .execute();
     }
 
-    boolean setDeleted(EventKey key, String code, Instant at) {
+    boolean setDeleted(EventKey key, String code, @Nullable Instant at) {
         return db.update(WAYPOINT)
                         .set(WAYPOINT.DELETED_AT, at)
                         .where(in(key))
@@ -109,17 +110,9 @@ class WaypointRepository {
                 .spotId(r.getSpotCode())
                 .fishDepthM(r.getFishDepthM())
                 .waterDepthM(r.getWaterDepthM())
-                .bottom(
-                        r.getBottom() == null
-                                ? null
-                                : Coded.find(Waypoint.Bottom.class, r.getBottom())
-                                        .orElseThrow())
+                .bottom(Coded.getOrNull(Waypoint.Bottom.class, r.getBottom()))
                 .bait(r.getBait())
-                .fishPosition(
-                        r.getFishPosition() == null
-                                ? null
-                                : Coded.find(FishPosition.class, r.getFishPosition())
-                                        .orElseThrow())
+                .fishPosition(Coded.getOrNull(FishPosition.class, r.getFishPosition()))
                 .note(r.getNote())
                 .entered(JsonText.map(r.getEntered()))
                 .build();

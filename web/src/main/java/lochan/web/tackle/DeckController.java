@@ -11,6 +11,7 @@ import lochan.core.lures.advice.LureAdvice;
 import lochan.core.model.learning.LossSigns;
 import lochan.core.plan.Plan;
 import lochan.core.planning.backups.Backups;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
@@ -28,6 +29,7 @@ import lochan.web.plan.Plans;
 import lochan.web.plan.StoredPlan;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -123,9 +125,8 @@ class DeckController {
                 .map(id -> event.presentation(id).map(p -> p.name()).orElse(id))
                 .toList());
         page.noRods(deck.tackle().rodsInBoat().isEmpty());
-        page.spares(deck.tackle().rodsInBoat().size() - deck.list().rows().size());
-        page.noneSuffers(!deck.list().rows().isEmpty()
-                && deck.list().without().stream().allMatch(w -> w.suffers().isEmpty()));
+        page.rodsWords(Count.of(deck.list().rows().size(), "rod"));
+        page.spares(spares(deck));
         page.hasStops(!kept.stops().isEmpty());
         page.backupsKnown(ladder != null);
         page.gearRules(gearRules(event));
@@ -140,6 +141,18 @@ class DeckController {
         page.packing(deck.packing());
         page.packed(new HashSet<>(notebooks.packed(key)));
         return Views.show("tackle/rods", model, page.build());
+    }
+
+    /** What is said of rods that stay free; null where none does. */
+    private static @Nullable String spares(Decks.Deck deck) {
+        int free = deck.tackle().rodsInBoat().size() - deck.list().rows().size();
+        if (free <= 0) {
+            return null;
+        }
+        boolean anyWillDo = !deck.list().rows().isEmpty()
+                && deck.list().without().stream().allMatch(w -> w.suffers().isEmpty());
+        return Count.of(free, "rod") + " in the boat " + (free == 1 ? "stays" : "stay") + " free."
+                + (anyWillDo ? " A free one can replace any of them." : "");
     }
 
     private static List<Poor> poor(Decks.Deck deck, EventData event) {
@@ -160,8 +173,7 @@ class DeckController {
         var gear = event.rules().gear();
         List<String> rules = new ArrayList<>();
         if (gear.maxHooksPerRig() != null) {
-            rules.add("at most " + gear.maxHooksPerRig() + (gear.maxHooksPerRig() == 1 ? " hook" : " hooks")
-                    + " on one rig, a treble counted as one");
+            rules.add("at most " + Count.of(gear.maxHooksPerRig(), "hook") + " on one rig, a treble counted as one");
         }
         if (!gear.banned().isEmpty()) {
             rules.add(

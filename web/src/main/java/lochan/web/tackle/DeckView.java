@@ -8,6 +8,7 @@ import lochan.core.lures.deck.GearCheck;
 import lochan.core.lures.deck.PackItem;
 import lochan.web.gear.RodRow;
 import lochan.web.plan.StoredPlan;
+import org.jspecify.annotations.Nullable;
 
 /** What the page of the rods for a plan shows; the plan and its drawing are null where there are none. */
 @RecordBuilder
@@ -21,8 +22,8 @@ record DeckView(
         List<GearCheck> inBoat,
         List<String> noSheet,
         boolean noRods,
-        int spares,
-        boolean noneSuffers,
+        String rodsWords,
+        @Nullable String spares,
         boolean hasStops,
         boolean backupsKnown,
         String gearRules,

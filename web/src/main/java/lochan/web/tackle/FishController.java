@@ -25,6 +25,7 @@ import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -65,7 +66,7 @@ class FishController {
             String next,
             boolean due,
             List<String> tries,
-            String crowd) {}
+            @Nullable String crowd) {}
 
     record FishView(EventData data, List<Row> rows, KnownFish.Reaction[] reactions, String freshCode) {}
 
@@ -107,7 +108,7 @@ class FishController {
                         UUID.randomUUID().toString()));
     }
 
-    private static String crowd(KnownFish f, EventData event) {
+    private static @Nullable String crowd(KnownFish f, EventData event) {
         double risk = event.spot(f.spotId()).orElseThrow().crowdRisk();
         return risk >= 0.3
                 ? "Other boats are there first on " + Math.round(100 * risk)
@@ -125,7 +126,7 @@ class FishController {
     /** @param fish null for a new one */
     record FishEditView(
             Form form,
-            String fish,
+            @Nullable String fish,
             Map<String, String> spots,
             Map<String, String> speciesChoices,
             Map<String, String> kinds) {}
@@ -162,7 +163,7 @@ class FishController {
             @RequestParam Map<String, String> fields,
             Model model,
             RedirectAttributes flash) {
-        EventData event = events.event(key);
+        EventData event = events.outline(key);
         KnownFish before = fish == null ? null : notebooks.fish(key, fish);
         Form form = new Form(fields, accounts.units(key.accountId()));
         String id = before != null
@@ -187,7 +188,7 @@ class FishController {
             @RequestParam(defaultValue = "") String presentation,
             @RequestParam(defaultValue = "0") long comeBackMinutes,
             RedirectAttributes flash) {
-        EventData event = events.event(key);
+        EventData event = events.outline(key);
         KnownFish known = notebooks.fish(key, fish);
         Instant now = clock.instant();
         String on = event.presentation(presentation).map(p -> p.id()).orElse(null);

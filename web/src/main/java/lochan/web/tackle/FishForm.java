@@ -1,5 +1,7 @@
 package lochan.web.tackle;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -14,6 +16,7 @@ import lochan.core.notebook.KnownFishBuilder;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** A known fish as a form, and back. */
 final class FishForm {
@@ -23,7 +26,7 @@ final class FishForm {
 
     private FishForm() {}
 
-    static Form of(KnownFish f, ZoneId zone, Units units) {
+    static Form of(@Nullable KnownFish f, ZoneId zone, Units units) {
         Form form = new Form(units);
         if (f == null) {
             return form.put("kind", KnownFish.Kind.BED);
@@ -52,7 +55,7 @@ final class FishForm {
      * @param before the fish as it was; null: it is new
      * @return the fish; empty when something is wrong, which then stands beside its field
      */
-    static Optional<KnownFish> read(Form f, String id, KnownFish before, EventData event) {
+    static Optional<KnownFish> read(Form f, String id, @Nullable KnownFish before, EventData event) {
         f.need("spot", "Choose its spot; add the spot first if it is new.");
         f.need("guessGrams", "Its size is missing: type your guess, as 4-8.");
         if (f.has("spot") && event.spot(f.value("spot")).isEmpty()) {
@@ -88,7 +91,7 @@ final class FishForm {
                         .where(where)
                         .kind(kind)
                         .species(species)
-                        .guessGrams(grams)
+                        .guessGrams(requireNonNull(grams))
                         .from(from)
                         .to(to)
                         .maxWindMps(wind)
@@ -101,7 +104,7 @@ final class FishForm {
                 : Optional.empty();
     }
 
-    private static Instant moment(Form f, ZoneId zone) {
+    private static @Nullable Instant moment(Form f, ZoneId zone) {
         if (!f.has("nextVisit")) {
             return null;
         }

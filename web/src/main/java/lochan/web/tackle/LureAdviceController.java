@@ -146,7 +146,7 @@ class LureAdviceController {
             @RequestParam(required = false, name = "spot") String spotId,
             RedirectAttributes flash) {
         Lure of = tackles.tackle(key.accountId()).lure(lure).orElseThrow(NotThereException::new);
-        if (events.event(key).presentation(of.id()).isEmpty()) {
+        if (events.outline(key).presentation(of.id()).isEmpty()) {
             practice.addPresentations(
                     key,
                     List.of(new Presentation(of.id(), of.name(), of.hooking().kind())));

@@ -40,6 +40,7 @@ import lochan.web.gear.DeckWords;
 import lochan.web.gear.Tackles;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -87,7 +88,11 @@ class PathController {
             String turns) {}
 
     /** What a path is asked for. */
-    private record Request(Lure lure, LureMotion motion, Cast cast, Rod rod) {}
+    private record Request(
+            Lure lure,
+            LureMotion motion,
+            Cast cast,
+            @Nullable Rod rod) {}
 
     @GetMapping("/events/{eventId}/tackle/path")
     String path(
@@ -161,7 +166,7 @@ class PathController {
     record ObservationLine(String id, String words) {}
 
     private static ObservationLine seen(LureObservation o, Units units) {
-        String how = o.saw() == LureObservation.Saw.DIVE
+        String how = o.saw() == LureObservation.Saw.DIVE || o.seconds() == null
                 ? "came to " + units.depth(o.depthM())
                         + (o.castM() == null ? "" : " on a cast of " + units.reach(o.castM()))
                 : "took " + Units.USUAL.typedDepth(o.seconds() * Units.Depth.FT.metres()) + " s to "
@@ -244,7 +249,7 @@ class PathController {
                 .share()));
     }
 
-    private static FishingLine line(Lure lure, Rod rod) {
+    private static FishingLine line(Lure lure, @Nullable Rod rod) {
         return rod != null
                 ? rod.end()
                 : new FishingLine(

@@ -7,6 +7,7 @@ import lochan.core.lures.path.Cast;
 import lochan.core.lures.path.LurePath;
 import lochan.core.lures.path.WaterSlice;
 import lochan.core.quantity.Units;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Casts seen from the side, the boat on the left: where everything lies in a drawing {@value #WIDTH} by {@value #HEIGHT}, the water's surface at 0.
@@ -16,7 +17,7 @@ import lochan.core.quantity.Units;
  * @param zone    outline of the water in which fish are met
  */
 public record PathDrawing(
-        String bottom, String cover, String zone, List<Way> ways, List<Tick> across, List<Tick> down) {
+        String bottom, @Nullable String cover, String zone, List<Way> ways, List<Tick> across, List<Tick> down) {
 
     static final double WIDTH = 1000;
     static final double HEIGHT = 300;

@@ -30,6 +30,7 @@ import lochan.web.eventbook.Events;
 import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -149,7 +150,7 @@ class SeasonsController {
         return rows;
     }
 
-    private static String carried(CarriedRate c, EventData event) {
+    private static @Nullable String carried(CarriedRate c, EventData event) {
         return event.presentation(c.presentationId())
                 .map(p -> p.name()
                         + String.format(

@@ -44,6 +44,7 @@ import lochan.web.gear.Tackles;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -138,7 +139,7 @@ class TackleController {
     /** @param rod null for a new one */
     record RodView(
             Form form,
-            String rod,
+            @Nullable String rod,
             Map<String, String> powers,
             Map<String, String> actions,
             Map<String, String> lines) {}
@@ -242,7 +243,7 @@ class TackleController {
     /** @param item null for a new one */
     record ItemView(
             Form form,
-            String item,
+            @Nullable String item,
             Map<String, String> lures,
             Map<String, String> kinds,
             Map<String, String> colours,
@@ -297,7 +298,7 @@ class TackleController {
     /** @param lure null for a new one */
     record LureView(
             Form form,
-            String lure,
+            @Nullable String lure,
             boolean own,
             boolean ships,
             Map<String, String> families,

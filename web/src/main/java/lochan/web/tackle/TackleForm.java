@@ -1,5 +1,7 @@
 package lochan.web.tackle;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
@@ -31,6 +33,7 @@ import lochan.core.tackle.RodAction;
 import lochan.core.tackle.RodBuilder;
 import lochan.core.tackle.SeasonStage;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** Tackle as forms, and back. */
 final class TackleForm {
@@ -41,7 +44,7 @@ final class TackleForm {
 
     private TackleForm() {}
 
-    static Form rod(Rod r, Units units) {
+    static Form rod(@Nullable Rod r, Units units) {
         Form form = new Form(units);
         if (r == null) {
             return form.put("inBoat", "on")
@@ -98,7 +101,7 @@ final class TackleForm {
                 ? Optional.of(RodBuilder.builder()
                         .id(id)
                         .name(name)
-                        .lengthM(length)
+                        .lengthM(requireNonNull(length))
                         .power(power)
                         .action(action)
                         .turnM(turn == null ? null : turn / MM_PER_M)
@@ -110,7 +113,7 @@ final class TackleForm {
                 : Optional.empty();
     }
 
-    private static FishingLine line(Form f, String name) {
+    private static @Nullable FishingLine line(Form f, String name) {
         FishingLine.Kind kind = f.choice(name + "Kind", FishingLine.Kind.class);
         Double kg = between(
                 f,
@@ -122,7 +125,8 @@ final class TackleForm {
         return kind == null || kg == null ? null : new FishingLine(kind, kg);
     }
 
-    private static Double between(Form f, String name, Double value, double least, double most, String words) {
+    private static @Nullable Double between(
+            Form f, String name, @Nullable Double value, double least, double most, String words) {
         if (value != null && !(value >= least && value <= most)) {
             f.error(name, "“" + f.value(name) + "” is out of range: expected " + words + ".");
             return null;
@@ -130,7 +134,7 @@ final class TackleForm {
         return value;
     }
 
-    static Form item(BoxItem i, Units units) {
+    static Form item(@Nullable BoxItem i, Units units) {
         Form form = new Form(units);
         if (i == null) {
             return form.put("kind", BoxItem.Kind.LURE).put("count", 1).put("inBoat", "on");
@@ -189,7 +193,7 @@ final class TackleForm {
                 : Optional.empty();
     }
 
-    static Form lure(Lure l, Units units) {
+    static Form lure(@Nullable Lure l, Units units) {
         Form f = new Form(units);
         if (l == null) {
             return f.put("hooks", Hooks.SINGLE)
@@ -244,7 +248,8 @@ final class TackleForm {
         values.forEach(v -> f.put(group + "/" + v.code(), "on"));
     }
 
-    private static <E extends Enum<E> & Coded> List<E> ticked(Form f, String group, Class<E> type, String need) {
+    private static <E extends Enum<E> & Coded> List<E> ticked(
+            Form f, String group, Class<E> type, @Nullable String need) {
         List<E> ticked = Arrays.stream(type.getEnumConstants())
                 .filter(v -> f.has(group + "/" + v.code()))
                 .toList();
@@ -302,11 +307,12 @@ final class TackleForm {
                 .moods(moods)
                 .forage(forage)
                 .weights(weights)
-                .tackle(new Lure.Outfit(lines, strength, EnumSet.copyOf(powers), action))
+                .tackle(new Lure.Outfit(
+                        lines, requireNonNull(strength), EnumSet.copyOf(powers), requireNonNull(action)))
                 .build());
     }
 
-    private static Hooking hooking(Form f) {
+    private static @Nullable Hooking hooking(Form f) {
         Hooks kind = f.choice("hooks", Hooks.class);
         f.need("hooks", "Choose its hooks.");
         Integer count = f.whole("hookCount");
@@ -317,10 +323,10 @@ final class TackleForm {
                     "Hooks and arms without are out of range: expected 1 to 20 hooks and 0 to 20 arms without.");
             return null;
         }
-        return new Hooking(kind, count == null ? 1 : count, teasers == null ? 0 : teasers);
+        return kind == null ? null : new Hooking(kind, count == null ? 1 : count, teasers == null ? 0 : teasers);
     }
 
-    private static Lure.Range range(Form f, String name, String label, Form.Reader reader, boolean needed) {
+    private static Lure.@Nullable Range range(Form f, String name, String label, Form.Reader reader, boolean needed) {
         if (needed) {
             f.need(name + "From", label + " have no lower end: type it.");
             f.need(name + "To", label + " have no upper end: type it.");
@@ -337,7 +343,7 @@ final class TackleForm {
         return from == null || to == null ? null : new Lure.Range(from, to);
     }
 
-    private static Motion motion(Form f) {
+    private static @Nullable Motion motion(Form f) {
         switch (f.value("motion")) {
             case "surface" -> {
                 return new Motion.Surface();
@@ -412,7 +418,14 @@ final class TackleForm {
         Double grams = between(f, "grams", f.quantity("grams", QuantityText::lureGrams), 0.1, 1000, "0.1 to 1000 g");
         return f.ok()
                 ? Optional.of(new LureObservation(
-                        id, lureId, saw, depth, saw == LureObservation.Saw.FALL ? seconds : null, cast, grams, line))
+                        id,
+                        lureId,
+                        requireNonNull(saw),
+                        requireNonNull(depth),
+                        saw == LureObservation.Saw.FALL ? seconds : null,
+                        cast,
+                        grams,
+                        line))
                 : Optional.empty();
     }
 }

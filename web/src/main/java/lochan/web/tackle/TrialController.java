@@ -1,5 +1,7 @@
 package lochan.web.tackle;
 
+import static java.util.Objects.requireNonNull;
+
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -28,6 +30,7 @@ import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -81,7 +84,7 @@ class TrialController {
         return page(key, first, second, new Form(accounts.units(key.accountId())), model);
     }
 
-    private String page(EventKey key, String first, String second, Form form, Model model) {
+    private String page(EventKey key, @Nullable String first, @Nullable String second, Form form, Model model) {
         EventData event = events.event(key);
         TrialViewBuilder page = TrialViewBuilder.builder().data(event);
         page.rows(event.notebook().trials().stream()
@@ -211,10 +214,10 @@ class TrialController {
         form.need("secondWay", "The second way has no name: say what it is.");
         String first = form.words("firstWay", "The first way", Trial.LONGEST_WORDS);
         String second = form.words("secondWay", "The second way", Trial.LONGEST_WORDS);
-        if (form.ok() && first.equalsIgnoreCase(second)) {
+        if (first != null && second != null && form.ok() && first.equalsIgnoreCase(second)) {
             form.error("secondWay", "Both versions are called “" + first + "”: give them different names.");
         }
-        if (!form.ok()) {
+        if (first == null || second == null || !form.ok()) {
             return page(key, null, null, form, model);
         }
         String id = notebooks.freshCode(NotebookKind.TRIAL, key, first + " or " + second);
@@ -253,7 +256,8 @@ class TrialController {
         if (!form.ok()) {
             return page(key, null, null, form, model);
         }
-        notebooks.addRound(key, of.id(), code, new Trial.Round(clock.instant(), ofFirst, minutes, had, got));
+        notebooks.addRound(
+                key, of.id(), code, new Trial.Round(clock.instant(), ofFirst, requireNonNull(minutes), had, got));
         Undo.offer(flash, "Round saved.", path(key, "/round/undo?trial=" + encoded(trial) + "&code=" + encoded(code)));
         return "redirect:" + path(key, "#" + trial);
     }
@@ -286,7 +290,7 @@ class TrialController {
             Model model,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
-        if (events.event(key).presentation(presentation).isEmpty()) {
+        if (events.outline(key).presentation(presentation).isEmpty()) {
             form.error("presentation", "There is no such presentation here: choose one of the list.");
         }
         form.need("what", "What was changed is missing.");
@@ -296,7 +300,7 @@ class TrialController {
             return page(key, null, null, form, model);
         }
         String id = notebooks.freshCode(NotebookKind.CHANGE, key, presentation);
-        notebooks.add(key, new SetupChange(id, presentation, clock.instant(), what, hooks));
+        notebooks.add(key, new SetupChange(id, presentation, clock.instant(), requireNonNull(what), hooks));
         Undo.offer(
                 flash,
                 "Change saved: bites before now count half for landing.",

@@ -1,5 +1,7 @@
 package lochan.web.tracklog;
 
+import static java.util.Objects.requireNonNull;
+
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.io.BufferedInputStream;
 import java.io.IOException;
@@ -27,6 +29,7 @@ import lochan.core.practice.track.Track;
 import lochan.core.practice.track.TrackCutter;
 import lochan.core.practice.track.TrackPlacing;
 import lochan.core.practice.track.WindAt;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.eventformat.gpx.GpxException;
 import lochan.eventformat.gpx.GpxTrack;
@@ -43,6 +46,7 @@ import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Views;
 import lochan.web.spot.Spots;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -89,18 +93,18 @@ class TrackController {
             double lat,
             double lon,
             String spot,
-            String logged,
+            @Nullable String logged,
             String loggedWords) {}
 
     @GetMapping("/events/{eventId}/practice/track")
     String choose(EventKey key, Model model) {
-        return Views.show("tracklog/track", model, new TrackView(book.event(key), null, null, null, 0, 0, null));
+        return Views.show("tracklog/track", model, new TrackView(book.event(key), null, null, null, null, null));
     }
 
     @PostMapping("/events/{eventId}/practice/track")
     String offer(EventKey key, @RequestParam MultipartFile file, Model model) throws IOException {
         EventData event = book.event(key);
-        TrackView view = new TrackView(event, null, null, null, 0, 0, null);
+        TrackView view = new TrackView(event, null, null, null, null, null);
         try (InputStream in = new BufferedInputStream(file.getInputStream())) {
             view = read(TrackCutter.cut(GpxTrack.read(in), event.spots()), event, accounts.units(key.accountId()));
         } catch (GpxException e) {
@@ -131,12 +135,13 @@ class TrackController {
                 rows,
                 runs,
                 BoatSpeeds.of(all, event.boat(), units),
-                track.gaps().size(),
-                track.runs().size(),
-                fastest.isPresent() ? units.speed(fastest.getAsDouble()) : null);
+                Count.of(rows.size(), "stop"),
+                Count.of(track.runs().size(), "run") + ", "
+                        + Count.of(track.gaps().size(), "gap")
+                        + (fastest.isPresent() ? ", fastest run " + units.speed(fastest.getAsDouble()) : ""));
     }
 
-    private static Row row(Track.Stop s, PracticeStop same, EventData event) {
+    private static Row row(Track.Stop s, @Nullable PracticeStop same, EventData event) {
         ZoneId zone = event.timeZone();
         String spot = same == null ? s.spotId() : same.spotId();
         String words = same == null
@@ -215,12 +220,11 @@ class TrackController {
         long added = taken.size() - corrected;
         flash.addFlashAttribute(
                 "notice",
-                added + (added == 1 ? " stop" : " stops") + " saved from the track"
+                Count.of(added, "stop") + " saved from the track"
                         + (corrected == 0 ? "" : ", the times of " + corrected + " corrected")
                         + (placed.moved().isEmpty()
                                 ? "."
-                                : ", " + placed.moved().size() + (placed.moved().size() == 1 ? " bite" : " bites")
-                                        + " placed by time."));
+                                : ", " + Count.of(placed.moved().size(), "bite") + " placed by time."));
         return "redirect:/events/" + key.eventId() + "/practice";
     }
 
@@ -246,7 +250,7 @@ class TrackController {
 
     private String waypoint(EventKey key, EventData event, Form form, int i, Instant start) {
         String name = "Track " + Dates.clock(start, event.timeZone());
-        Position at = form.position(i + "/position");
+        Position at = requireNonNull(form.position(i + "/position"));
         String id = spots.freshCode(key, name);
         spots.add(key, List.of(Spot.fresh(id, name, at, SpotType.COMMON.getFirst())));
         return id;

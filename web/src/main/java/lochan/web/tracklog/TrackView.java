@@ -4,13 +4,13 @@ import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.track.Track;
 import lochan.web.rules.BoatSpeeds;
+import org.jspecify.annotations.Nullable;
 
 /** What the page of a track shows; before one is read, the event alone. */
 record TrackView(
         EventData data,
-        List<TrackController.Row> rows,
-        List<Track.Run> boatRuns,
-        BoatSpeeds speeds,
-        int gaps,
-        int runs,
-        String fastest) {}
+        @Nullable List<TrackController.Row> rows,
+        @Nullable List<Track.Run> boatRuns,
+        @Nullable BoatSpeeds speeds,
+        @Nullable String stopsWords,
+        @Nullable String runsWords) {}

@@ -14,6 +14,7 @@ import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.web.shared.Dates;
+import org.jspecify.annotations.Nullable;
 
 /** The forecast of one date as fields: a row for each part of the day. */
 final class ForecastForm {
@@ -84,7 +85,7 @@ final class ForecastForm {
         return periods;
     }
 
-    private static ForecastPeriod period(Form form, String at, LocalDate date, ZoneId zone) {
+    private static @Nullable ForecastPeriod period(Form form, String at, LocalDate date, ZoneId zone) {
         form.need(at + "from", "From when? Type a time as 06:00.");
         form.need(at + "to", "Until when? Type a time as 12:00.");
         LocalTime from = form.time(at + "from");

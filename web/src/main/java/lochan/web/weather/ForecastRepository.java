@@ -36,9 +36,7 @@ class ForecastRepository {
                         r.getToAt(),
                         r.getWindMps(),
                         r.getWindFromDeg(),
-                        r.getSky() == null
-                                ? null
-                                : Coded.find(Sky.class, r.getSky()).orElseThrow(),
+                        Coded.getOrNull(Sky.class, r.getSky()),
                         r.getWaterTempC(),
                         r.getVisibilityM(),
                         r.getLightning()));

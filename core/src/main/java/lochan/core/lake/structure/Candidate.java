@@ -1,6 +1,7 @@
 package lochan.core.lake.structure;
 
 import lochan.core.Coded;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A place that the shape of the bottom makes worth a look.
@@ -18,10 +19,10 @@ public record Candidate(
         Kind kind,
         int cell,
         double depthM,
-        Double prominenceM,
-        Double otherRiseM,
+        @Nullable Double prominenceM,
+        @Nullable Double otherRiseM,
         double areaM2,
-        Double deepWaterM,
+        @Nullable Double deepWaterM,
         String why) {
 
     /** What shape it is. */

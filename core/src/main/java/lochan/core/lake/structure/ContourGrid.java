@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import lochan.core.event.Position;
 import lochan.core.lake.Lake;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Depths between lines of one depth. The shore counts as the line of depth 0; between lines the depth solves Laplace's equation, so that it
@@ -159,7 +160,7 @@ public final class ContourGrid {
     }
 
     /** @param coarse where to begin from; null: from nothing */
-    private void solve(ContourGrid coarse) {
+    private void solve(@Nullable ContourGrid coarse) {
         for (int i = 0; i < depths.length; i++) {
             if (!Double.isNaN(depths[i])) {
                 depths[i] = lineCount[i] > 0

@@ -1,6 +1,7 @@
 package lochan.core.lake.structure;
 
 import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
 
 /** Finds the nearest water that is deeper by so much, over blocks of cells that know their deepest. */
 final class DeepWater {
@@ -31,6 +32,7 @@ final class DeepWater {
      * Metres from a cell to water at least 3 m deeper than a depth; null when there is none. Blocks of cells are looked through ring by ring
      * around the cell's own, as long as a nearer one may lie there.
      */
+    @Nullable
     Double metres(int from, double depthM) {
         double wanted = depthM + DEEPER_M;
         double cellM = Math.min(grid.widthM(), grid.heightM());

@@ -5,6 +5,7 @@ import java.util.Iterator;
 import java.util.Locale;
 import java.util.Map;
 import java.util.StringTokenizer;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads depths from an Esri ASCII grid: header lines {@code ncols}, {@code nrows}, {@code xllcorner} or {@code xllcenter},
@@ -37,7 +38,7 @@ public final class EsriGrid {
     }
 
     /** @param degrees whether coordinates are degrees; null: as the cell size looks */
-    public static DepthGrid read(Iterator<String> lines, Boolean degrees) throws BadGridException {
+    public static DepthGrid read(Iterator<String> lines, @Nullable Boolean degrees) throws BadGridException {
         return read(lines, degrees, new Values.Untold());
     }
 
@@ -46,7 +47,8 @@ public final class EsriGrid {
      * @param degrees whether coordinates are degrees; null: as the cell size looks
      * @throws BadGridException in one line, for a file that is none, lies outside the world, or has no water
      */
-    public static DepthGrid read(Iterator<String> lines, Boolean degrees, Values values) throws BadGridException {
+    public static DepthGrid read(Iterator<String> lines, @Nullable Boolean degrees, Values values)
+            throws BadGridException {
         Map<String, Double> header = new HashMap<>();
         String line = lines.hasNext() ? lines.next() : null;
         int number = 1;

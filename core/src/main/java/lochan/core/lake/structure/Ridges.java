@@ -3,6 +3,7 @@ package lochan.core.lake.structure;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Points: ridges that run out from the shore. A cell lies on a ridge when the bottom falls away on both sides of it, at one of a few
@@ -104,7 +105,7 @@ final class Ridges {
         return most;
     }
 
-    private Ridge ridge(int[] part, float[] fall) {
+    private @Nullable Ridge ridge(int[] part, float[] fall) {
         double begins = Math.max(BEGINS_WITHIN_M, BEGINS_WITHIN_CELLS * grid.stepM());
         double near = Double.POSITIVE_INFINITY;
         double far = 0;

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import lochan.core.lake.structure.Candidate.Kind;
+import org.jspecify.annotations.Nullable;
 
 /** Finds the places that the shape of the bottom makes worth a look. */
 public final class StructureFinder {
@@ -22,7 +23,8 @@ public final class StructureFinder {
      * @param deepestM     candidates in deeper water are left out; null: none are
      * @param prominenceM  how far humps, saddles, points and ledges stand out at least, m
      */
-    public record Filter(Double shallowestM, Double deepestM, double prominenceM) {
+    public record Filter(
+            @Nullable Double shallowestM, @Nullable Double deepestM, double prominenceM) {
 
         public static final Filter USUAL = new Filter(null, null, 1);
 
@@ -71,7 +73,8 @@ public final class StructureFinder {
                 .toList();
     }
 
-    private void add(Kind kind, int cell, Double prominenceM, Double otherRiseM, double areaM2, String why) {
+    private void add(
+            Kind kind, int cell, @Nullable Double prominenceM, @Nullable Double otherRiseM, double areaM2, String why) {
         found.add(new Candidate(
                 kind,
                 cell,

@@ -20,6 +20,7 @@ import lochan.core.quantity.Units;
 import lochan.core.tackle.Lure;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.Tackle;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The rods to rig for a plan so that its stops and backups are fished without retying.
@@ -47,7 +48,12 @@ public record DeckList(List<Row> rows, List<Demand> demands, List<Without> witho
      * @param row       the row that does it; null: none can
      * @param share     what is left of its worth with that, 0 to 1
      */
-    public record Demand(PlanStop stop, boolean isBackup, Setup wanted, Integer row, double share) {}
+    public record Demand(
+            PlanStop stop,
+            boolean isBackup,
+            Setup wanted,
+            @Nullable Integer row,
+            double share) {}
 
     /**
      * One rod fewer.

@@ -5,9 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import lochan.core.event.Gear;
 import lochan.core.practice.Presentation;
+import lochan.core.quantity.Count;
 import lochan.core.tackle.Family;
 import lochan.core.tackle.Hooking;
 import lochan.core.tackle.Lure;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something the rules do not let on the deck. What is allowed is for the director, the officers and the local regulations to say: this is what
@@ -17,7 +19,7 @@ import lochan.core.tackle.Lure;
  * @param found          what was found, and what the rules say
  * @param remedy         what to change
  */
-public record GearCheck(String presentationId, String found, String remedy) {
+public record GearCheck(@Nullable String presentationId, String found, String remedy) {
 
     /** Both in one. */
     public String words() {
@@ -84,6 +86,6 @@ public record GearCheck(String presentationId, String found, String remedy) {
                         + " at most on one rig.",
                 (arms
                         ? "Put teasers without hooks on " + over + (over == 1 ? " more arm." : " more arms.")
-                        : "Take off " + over + (over == 1 ? " hook." : " hooks."))));
+                        : "Take off " + Count.of(over, "hook") + ".")));
     }
 }

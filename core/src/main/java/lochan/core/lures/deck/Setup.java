@@ -13,6 +13,7 @@ import lochan.core.tackle.Cover;
 import lochan.core.tackle.Lure;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.Tackle;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is tied on for a presentation.
@@ -21,7 +22,7 @@ import lochan.core.tackle.Tackle;
  * @param grams  weight of the lure or its sinker, g
  * @param colour what clarity calls for; null: clarity unknown
  */
-public record Setup(Lure lure, double grams, ColourFamily colour) {
+public record Setup(Lure lure, double grams, @Nullable ColourFamily colour) {
 
     private static final double OTHER_COLOUR = Math.log(1.5);
 
@@ -34,8 +35,8 @@ public record Setup(Lure lure, double grams, ColourFamily colour) {
         ColourFamily colour = colour(at, a);
         Setup ideal = new Setup(lure, wanted, colour);
         return ideal.item(tackle)
-                .filter(i -> i.grams() != null)
-                .map(i -> new Setup(lure, i.grams(), colour))
+                .map(BoxItem::grams)
+                .map(g -> new Setup(lure, g, colour))
                 .orElse(ideal);
     }
 
@@ -53,7 +54,7 @@ public record Setup(Lure lure, double grams, ColourFamily colour) {
     }
 
     /** Bold under a foot of visibility, natural over four feet, mixed between, one step clearer where the water clears; null: unknown. */
-    public static ColourFamily colour(Situation at, Assumptions.LureAdvice a) {
+    public static @Nullable ColourFamily colour(Situation at, Assumptions.LureAdvice a) {
         if (at.visibilityM() == null) {
             return null;
         }

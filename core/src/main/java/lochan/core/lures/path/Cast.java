@@ -1,6 +1,7 @@
 package lochan.core.lures.path;
 
 import lochan.core.tackle.Retrieve;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A cast and how it is worked.
@@ -11,7 +12,12 @@ import lochan.core.tackle.Retrieve;
  * @param countSeconds seconds the lure is let fall before; null: to the fish
  * @param tightLine    whether the line is kept tight while it falls
  */
-public record Cast(double castM, Retrieve retrieve, double speedMps, Double countSeconds, boolean tightLine) {
+public record Cast(
+        double castM,
+        Retrieve retrieve,
+        double speedMps,
+        @Nullable Double countSeconds,
+        boolean tightLine) {
 
     public Cast {
         if (!(castM > 0) || !(speedMps > 0)) {

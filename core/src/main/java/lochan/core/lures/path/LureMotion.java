@@ -1,5 +1,7 @@
 package lochan.core.lures.path;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.tackle.FishingLine;
@@ -7,6 +9,7 @@ import lochan.core.tackle.Lure;
 import lochan.core.tackle.LureObservation;
 import lochan.core.tackle.LureObservation.Saw;
 import lochan.core.tackle.Motion;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How a lure of some weight moves on some line. With w its weight, w₀ its usual one, δ the line's diameter and δ₀ the rated one:
@@ -32,7 +35,8 @@ public final class LureMotion {
      * @param line  it is tied to
      * @param seen  what the angler saw lures do; those of other lures say nothing here
      */
-    public LureMotion(Lure lure, Double grams, FishingLine line, List<LureObservation> seen, Assumptions.LureWays a) {
+    public LureMotion(
+            Lure lure, @Nullable Double grams, FishingLine line, List<LureObservation> seen, Assumptions.LureWays a) {
         if (grams != null && !(grams > 0)) {
             throw new IllegalArgumentException("weight is " + grams + " g, expected more than 0");
         }
@@ -43,8 +47,8 @@ public final class LureMotion {
         List<LureObservation> own =
                 seen.stream().filter(o -> o.lureId().equals(lure.id())).toList();
         this.fallFactor = factor(own.stream()
-                .filter(o -> o.saw() == Saw.FALL && lure.motion() instanceof Motion.Sinks)
-                .map(o -> o.depthM() / o.seconds() / told(o).fallMps(false))
+                .filter(o -> o.saw() == Saw.FALL && o.seconds() != null && lure.motion() instanceof Motion.Sinks)
+                .map(o -> o.depthM() / requireNonNull(o.seconds()) / told(o).fallMps(false))
                 .toList());
         this.diveFactor = factor(own.stream()
                 .filter(o -> o.saw() == Saw.DIVE && lure.motion() instanceof Motion.Dives)

@@ -1,5 +1,7 @@
 package lochan.core.lures.path;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * The water under a cast: a bottom that slopes evenly from the boat to the end of the cast, something that grows or lies on it, and the fish.
  *
@@ -8,7 +10,8 @@ package lochan.core.lures.path;
  * @param coverM     how high brush or grass stands over the bottom, m; 0: none
  * @param fishDepthM how deep the fish are, m; null: on the bottom
  */
-public record WaterSlice(double nearM, double farM, double coverM, Double fishDepthM) {
+public record WaterSlice(
+        double nearM, double farM, double coverM, @Nullable Double fishDepthM) {
 
     public WaterSlice {
         if (!(nearM > 0) || !(farM > 0) || !(coverM >= 0)) {

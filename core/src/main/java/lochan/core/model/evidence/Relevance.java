@@ -4,6 +4,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.function.ToDoubleBiFunction;
 import lochan.core.Assumptions;
 import lochan.core.practice.Conditions;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How much an hour of practice counts for an hour of competition: six factors, each in (0, 1], a value unknown on either side giving 1
@@ -46,7 +47,7 @@ public record Relevance(double recency, double timeOfDay, double temperature, do
         return Math.max(floor, Math.exp(-z * z / 2));
     }
 
-    private static <T> double known(T then, T now, ToDoubleBiFunction<T, T> factor) {
+    private static <T> double known(@Nullable T then, @Nullable T now, ToDoubleBiFunction<T, T> factor) {
         return then == null || now == null ? 1 : factor.applyAsDouble(then, now);
     }
 }

@@ -30,6 +30,7 @@ import lochan.core.tackle.Cover;
 import lochan.core.tackle.Forage;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.SeasonStage;
+import org.jspecify.annotations.Nullable;
 
 /** What the forecast, practice and the electronics tell of spots in the hours of an event. */
 public final class Situations {
@@ -37,8 +38,8 @@ public final class Situations {
     private final EventData event;
     private final Assumptions assumptions;
     private final List<PracticeStop> latestFirst;
-    private final Double temperature;
-    private final TempTrend trend;
+    private final @Nullable Double temperature;
+    private final @Nullable TempTrend trend;
     private final Map<LocalDate, Instant> sunrises = new ConcurrentHashMap<>();
 
     public Situations(EventData event, Assumptions assumptions) {
@@ -103,7 +104,7 @@ public final class Situations {
     }
 
     /** Where the temperature went over the practice days: the mean of the last one against that of the first. */
-    private TempTrend trend() {
+    private @Nullable TempTrend trend() {
         List<LocalDate> days = latestFirst.stream()
                 .filter(s -> s.conditions().waterTempC() != null)
                 .map(this::date)
@@ -130,7 +131,7 @@ public final class Situations {
                 .orElse(0);
     }
 
-    private Light light(Instant time, Sky sky) {
+    private @Nullable Light light(Instant time, @Nullable Sky sky) {
         var zone = event.timeZone();
         Instant sunrise =
                 sunrises.computeIfAbsent(time.atZone(zone).toLocalDate(), d -> Sunrise.at(event.launch(), d, zone));
@@ -147,7 +148,7 @@ public final class Situations {
      * @param waterTempC null: unknown
      * @return null when the temperature is unknown
      */
-    public SeasonStage stage(Double waterTempC, Instant time) {
+    public @Nullable SeasonStage stage(@Nullable Double waterTempC, Instant time) {
         if (waterTempC == null) {
             return null;
         }
@@ -178,14 +179,14 @@ public final class Situations {
                         .isPresent();
     }
 
-    private Forage forage(Spot spot) {
+    private @Nullable Forage forage(Spot spot) {
         return seenHere(spot, c -> c.signs().baitSeen())
                 .filter(b -> b)
                 .map(b -> Forage.BAITFISH)
                 .orElse(null);
     }
 
-    private Double fishDepth(Spot spot) {
+    private @Nullable Double fishDepth(Spot spot) {
         double[] depths = Stream.concat(
                         bites(spot).map(b -> b.notes().fishDepthM()),
                         event.waypoints().stream()
@@ -203,7 +204,7 @@ public final class Situations {
     }
 
     /** Where most bites with a note came; null without such notes. */
-    private TakenOn takenOn(Spot spot) {
+    private @Nullable TakenOn takenOn(Spot spot) {
         List<TakenOn> noted = bites(spot)
                 .map(b -> b.notes().takenOn())
                 .filter(Objects::nonNull)
@@ -215,7 +216,7 @@ public final class Situations {
     }
 
     /** Told by follows against bites where the spot was fished for half an hour or more: follows without bites are fish that look and do not take. */
-    private Mood mood(Spot spot) {
+    private @Nullable Mood mood(Spot spot) {
         double hours = here(spot)
                 .filter(s -> s.end() != null)
                 .mapToDouble(s -> Duration.between(s.start(), s.end()).toMinutes() / 60.0)

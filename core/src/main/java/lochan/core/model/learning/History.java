@@ -18,6 +18,7 @@ import lochan.core.practice.Bite;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.tackle.SeasonStage;
+import org.jspecify.annotations.Nullable;
 
 /** What all seasons of an angler say: practice of every event, hour by hour. */
 public final class History {
@@ -44,8 +45,8 @@ public final class History {
             String event,
             String lake,
             LocalDate date,
-            SeasonStage stage,
-            Double waterTempC,
+            @Nullable SeasonStage stage,
+            @Nullable Double waterTempC,
             String presentationId,
             String name,
             String spotType,

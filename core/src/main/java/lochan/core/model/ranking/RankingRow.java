@@ -7,6 +7,7 @@ import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.size.KeeperWeight;
 import lochan.core.model.size.SizeModel;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A presentation at a spot, as practice ranks it for one bin.
@@ -33,7 +34,7 @@ public record RankingRow(
         int stops,
         int bitesSeen,
         int sized,
-        Long daysSince) {
+        @Nullable Long daysSince) {
 
     public RankingRow {
         sizes = Map.copyOf(sizes);

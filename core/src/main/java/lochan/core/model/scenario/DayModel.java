@@ -1,6 +1,5 @@
 package lochan.core.model.scenario;
 
-import lochan.core.Lookup;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -15,6 +14,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
+import lochan.core.Lookup;
 import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Fetch;

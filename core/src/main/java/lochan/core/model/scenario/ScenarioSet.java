@@ -1,6 +1,5 @@
 package lochan.core.model.scenario;
 
-import org.jspecify.annotations.Nullable;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -16,6 +15,7 @@ import lochan.core.model.size.SizeModel;
 import lochan.core.model.size.Survival;
 import lochan.core.notebook.KnownFish;
 import org.apache.commons.statistics.distribution.NormalDistribution;
+import org.jspecify.annotations.Nullable;
 
 /**
  * N draws of everything unknown on one competition day ({@code model.md} §5): rates, landing chances, sizes, who got there first, and
@@ -65,7 +65,8 @@ public final class ScenarioSet {
         this.visitsNeeded = drawVisits();
     }
 
-    private ScenarioSet(ScenarioSet all, int @Nullable [] which, Map<String, double[]> fishedBefore, int[][] visitsNeeded) {
+    private ScenarioSet(
+            ScenarioSet all, int @Nullable [] which, Map<String, double[]> fishedBefore, int[][] visitsNeeded) {
         this.model = all.model;
         this.count = which == null ? all.count : which.length;
         this.seed = all.seed;
@@ -165,7 +166,7 @@ public final class ScenarioSet {
     }
 
     /** A cell in all scenarios, drawn when first asked for. */
-    public synchronized CellScenarios cell(Cell cell) {
+    public synchronized CellScenarios cell(@Nullable Cell cell) {
         return cells.computeIfAbsent(
                 cell,
                 c -> all == null

@@ -1,7 +1,7 @@
 package lochan.core.model.size;
 
 import static java.util.Objects.requireNonNull;
-import lochan.core.Lookup;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import lochan.core.Assumptions;
+import lochan.core.Lookup;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.eventdata.EventData;
@@ -203,14 +204,18 @@ public final class SizeModel {
                                         a.pairSd() * a.pairSd()));
             }
             case GUESS ->
-                List.of(new Observation(withBias(at), Math.log(requireNonNull(size.grams())), fish + a.guessSd() * a.guessSd()));
+                List.of(new Observation(
+                        withBias(at), Math.log(requireNonNull(size.grams())), fish + a.guessSd() * a.guessSd()));
             case RANGE -> {
                 double width = Math.log(requireNonNull(size.hiGrams()) / requireNonNull(size.loGrams()));
-                yield List.of(new Observation(at, Math.log(requireNonNull(size.loGrams())) + width / 2, fish + width * width / 12));
+                yield List.of(new Observation(
+                        at, Math.log(requireNonNull(size.loGrams())) + width / 2, fish + width * width / 12));
             }
             case LENGTH ->
                 List.of(new Observation(
-                        at, StandardWeight.lnGrams(species, requireNonNull(size.mm()), a), fish + a.lengthSd() * a.lengthSd()));
+                        at,
+                        StandardWeight.lnGrams(species, requireNonNull(size.mm()), a),
+                        fish + a.lengthSd() * a.lengthSd()));
         };
     }
 

@@ -23,6 +23,7 @@ import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Schedule;
 import lochan.core.planning.valuation.Strategy;
 import org.apache.commons.statistics.distribution.PoissonDistribution;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What to do when the main pattern dies ({@code model.md} §9). The main pattern is the one of the plan with the largest worth. Over the
@@ -67,7 +68,7 @@ public final class Backups {
      * @param main    the pattern that is taken to fail; null where there is nothing to back up
      * @param backups best first
      */
-    public record Ladder(Pattern main, List<Backup> backups) {
+    public record Ladder(@Nullable Pattern main, List<Backup> backups) {
 
         public Ladder {
             backups = List.copyOf(backups);

@@ -12,6 +12,7 @@ import lochan.core.lake.Runs;
 import lochan.core.lake.Spot;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
+import org.jspecify.annotations.Nullable;
 
 /** Checks a plan against the day it is for: what makes it senseless, and what makes it impossible to keep. */
 public final class PlanCheck {
@@ -70,7 +71,12 @@ public final class PlanCheck {
      * @param needed    time to the first cast, or to check-in; null: there is no run
      * @param available time the plan leaves for it
      */
-    public record Leg(String from, String to, Runs.Run run, Duration needed, Duration available) {
+    public record Leg(
+            String from,
+            String to,
+            Runs.@Nullable Run run,
+            @Nullable Duration needed,
+            Duration available) {
 
         public boolean reachable() {
             return run != null;

@@ -1,16 +1,15 @@
 package lochan.core.planning.search;
 
-import lochan.core.Lookup;
-import org.jspecify.annotations.Nullable;
 import java.time.Duration;
-import java.util.Objects;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import lochan.core.Assumptions;
+import lochan.core.Lookup;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Event;
 import lochan.core.event.Position;
@@ -26,6 +25,7 @@ import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.Hours;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A competition day as tours: items are cells that may be fished, then stops that are locked as they stand. A step is one of the grid's.
@@ -47,7 +47,7 @@ public final class DayTours implements Tours {
     private final List<PlanStop> locked;
     private final Strategy strategy;
     private final int scenarios;
-    private final Double targetGrams;
+    private final @Nullable Double targetGrams;
     private final Instant start;
     private final long grid;
     private final long backBy;

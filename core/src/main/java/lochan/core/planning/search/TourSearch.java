@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.function.IntPredicate;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.simple.RandomSource;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Greedy insertion from several starts, then ruin and recreate (Schrimpf et al. 2000) with a local search after each that
@@ -189,7 +190,7 @@ public final class TourSearch {
     }
 
     /** The tour with a visit where it takes least time, or at times at a place drawn; null when it fits nowhere. */
-    private Result inserted(Result now, Visit visit) {
+    private @Nullable Result inserted(Result now, Visit visit) {
         List<Visit> best = null;
         double bestSlack = -1;
         int places = now.tour().size() + 1;
@@ -254,7 +255,7 @@ public final class TourSearch {
     }
 
     /** @param from the visit that gets shorter; -1: none */
-    private Result shifted(Result now, int from, int to, int by) {
+    private @Nullable Result shifted(Result now, int from, int to, int by) {
         List<Visit> tour = new ArrayList<>(now.tour());
         if (!changeable(tour.get(to))
                 || (from >= 0

@@ -16,6 +16,7 @@ import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.valuation.FishVisits;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Schedule;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Two competition days planned together: of what is fished at a spot on the first, a share is still missing on the second, so that a spot may
@@ -36,7 +37,11 @@ public final class TwoDays {
      * @param secondGrams V of the second after the first
      */
     public record Pair(
-            String savedSpotId, List<PlanStop> first, List<PlanStop> second, double firstGrams, double secondGrams) {
+            @Nullable String savedSpotId,
+            List<PlanStop> first,
+            List<PlanStop> second,
+            double firstGrams,
+            double secondGrams) {
 
         public Pair {
             first = List.copyOf(first);
@@ -116,7 +121,7 @@ public final class TwoDays {
     }
 
     private static Pair pair(
-            String saved,
+            @Nullable String saved,
             ScenarioSet first,
             ScenarioSet second,
             DayRuns runs,

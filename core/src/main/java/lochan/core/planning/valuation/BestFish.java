@@ -1,10 +1,10 @@
 package lochan.core.planning.valuation;
 
-import org.jspecify.annotations.Nullable;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.DoubleStream;
 import lochan.core.model.size.Survival;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The expected weight of the best k fish when landed legal fish heavier than x are Poisson with mean Λ(x) and some are in the bag

@@ -14,6 +14,7 @@ import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.notebook.KnownFish;
 import lochan.core.plan.PlanStop;
 import lochan.core.practice.ForecastPeriod;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Visits to known fish: a stop at a fish's spot is one when sun and wind are right for it as long as the shortest stop. Known fish are numbered as
@@ -98,7 +99,7 @@ public final class FishVisits {
     }
 
     /** The time of a fish's first visit by a plan; null: none. */
-    public Instant firstVisit(KnownFish of, List<PlanStop> stops) {
+    public @Nullable Instant firstVisit(KnownFish of, List<PlanStop> stops) {
         return stops.stream()
                 .filter(s ->
                         Arrays.stream(of(List.of(s))).sum() > 0 && s.spotId().equals(of.spotId()))

@@ -2,6 +2,7 @@ package lochan.core.planning.valuation;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a plan is worth, and its spread over simulated days.
@@ -25,7 +26,7 @@ public record PlanValue(
         double p50,
         double p90,
         double chanceOfLimit,
-        Double chanceOfTarget,
+        @Nullable Double chanceOfTarget,
         List<Double> byHour) {
 
     public PlanValue {

@@ -16,6 +16,7 @@ import lochan.core.model.scenario.CellScenarios;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.model.size.Survival;
 import lochan.core.plan.PlanStop;
+import org.jspecify.annotations.Nullable;
 
 /** Values plans over the scenarios of a set, by the formula of {@code model.md} §7 and by simulating the fish one by one. */
 public final class PlanValuer {
@@ -174,7 +175,8 @@ public final class PlanValuer {
      *
      * @param bitten the cell they came at, its spot being number 0 of the parts; null: none came
      */
-    private Outcomes outcomes(Fishing parts, CellScenarios bitten, int bitesSoFar, int first, boolean spread) {
+    private Outcomes outcomes(
+            Fishing parts, @Nullable CellScenarios bitten, int bitesSoFar, int first, boolean spread) {
         Outcomes outcomes = new Outcomes(
                 new double[first],
                 new double[spread ? first : 0],

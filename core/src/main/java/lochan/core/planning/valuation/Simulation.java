@@ -14,6 +14,7 @@ import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.sampling.distribution.PoissonSampler;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
 import org.apache.commons.rng.simple.RandomSource;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Draws competition days fish by fish: Poisson bites, landed or not, species, size, legal or not, kept or not. Species limits are
@@ -63,7 +64,7 @@ final class Simulation {
     record Sure(List<Caught> fish) {
 
         /** @param species null: unknown */
-        record Caught(int hour, double grams, Species species) {}
+        record Caught(int hour, double grams, @Nullable Species species) {}
     }
 
     /** Simulates days of one scenario, given the expected bites of each segment and the hour it lies in. */
@@ -106,7 +107,7 @@ final class Simulation {
         }
     }
 
-    private int number(Species species) {
+    private int number(@Nullable Species species) {
         return event.rules().species().stream()
                 .map(SpeciesRule::species)
                 .toList()

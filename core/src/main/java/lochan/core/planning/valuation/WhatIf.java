@@ -9,6 +9,7 @@ import lochan.core.lake.Spot;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.practice.ForecastPeriod;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something else supposed of a competition day than is known.
@@ -18,7 +19,11 @@ import lochan.core.practice.ForecastPeriod;
  * @param weakened    a pattern that does half as well; null: none
  * @param targetGrams the target; null: the event's
  */
-public record WhatIf(double moreWindMps, double boats, Pattern weakened, Double targetGrams) {
+public record WhatIf(
+        double moreWindMps,
+        double boats,
+        @Nullable Pattern weakened,
+        @Nullable Double targetGrams) {
 
     /** Everything as it is known. */
     public static final WhatIf NOTHING = new WhatIf(0, 1, null, null);

@@ -1,11 +1,14 @@
 package lochan.core.practice.track;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import lochan.core.event.BoatRun;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How fast the boat really ran, by wind. A class of wind gives its median speed, each run weighed by its way; runs shorter than
@@ -15,7 +18,10 @@ import lochan.core.event.BoatRun;
  * @param calmMps  speed below the rough wind, m/s; null: no such run
  * @param roughMps speed from the rough wind on; null: no such run
  */
-public record RunSpeeds(List<WindClass> classes, Double calmMps, Double roughMps) {
+public record RunSpeeds(
+        List<WindClass> classes,
+        @Nullable Double calmMps,
+        @Nullable Double roughMps) {
 
     private static final double LEAST_WAY_M = 500;
     /** Lower ends of the classes of wind, m/s, about 0, 5, 10, 15 and 20 mph. */
@@ -27,7 +33,7 @@ public record RunSpeeds(List<WindClass> classes, Double calmMps, Double roughMps
      * @param mps     the boat's speed
      * @param metres  way of its runs
      */
-    public record WindClass(double fromMps, Double toMps, int runs, double metres, double mps) {}
+    public record WindClass(double fromMps, @Nullable Double toMps, int runs, double metres, double mps) {}
 
     public RunSpeeds {
         classes = List.copyOf(classes);
@@ -43,7 +49,7 @@ public record RunSpeeds(List<WindClass> classes, Double calmMps, Double roughMps
             double from = CLASSES_FROM_MPS[i];
             Double to = i + 1 < CLASSES_FROM_MPS.length ? CLASSES_FROM_MPS[i + 1] : null;
             List<BoatRun> own = told.stream()
-                    .filter(r -> r.windMps() >= from && (to == null || r.windMps() < to))
+                    .filter(r -> wind(r) >= from && (to == null || wind(r) < to))
                     .toList();
             if (!own.isEmpty()) {
                 classes.add(new WindClass(
@@ -56,11 +62,16 @@ public record RunSpeeds(List<WindClass> classes, Double calmMps, Double roughMps
         }
         return new RunSpeeds(
                 classes,
-                boxed(median(told.stream().filter(r -> r.windMps() < roughWindMps))),
-                boxed(median(told.stream().filter(r -> r.windMps() >= roughWindMps))));
+                boxed(median(told.stream().filter(r -> wind(r) < roughWindMps))),
+                boxed(median(told.stream().filter(r -> wind(r) >= roughWindMps))));
     }
 
-    private static Double boxed(OptionalDouble value) {
+    /** Of a run whose wind is known, m/s. */
+    private static double wind(BoatRun run) {
+        return requireNonNull(run.windMps());
+    }
+
+    private static @Nullable Double boxed(OptionalDouble value) {
         return value.isPresent() ? value.getAsDouble() : null;
     }
 

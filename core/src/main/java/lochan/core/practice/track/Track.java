@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import lochan.core.event.Position;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A day's track taken apart. Times are half-open: [start, end).
@@ -24,7 +25,11 @@ public record Track(List<Stop> stops, List<Run> runs, List<Gap> gaps) {
      * @param centre mean of its fixes
      * @param spotId the spot whose radius holds the centre, the nearest of several; null: none does
      */
-    public record Stop(Instant start, Instant end, Position centre, String spotId) {
+    public record Stop(
+            Instant start,
+            Instant end,
+            Position centre,
+            @Nullable String spotId) {
 
         public Duration length() {
             return Duration.between(start, end);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import lochan.core.event.Position;
 import lochan.core.lake.Spot;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Takes a track apart into stops, runs and gaps. The speed at a time is that between the mean places of the half minutes before and after
@@ -265,7 +266,7 @@ public final class TrackCutter {
         }
     }
 
-    private String spot(Position centre) {
+    private @Nullable String spot(Position centre) {
         return spots.stream()
                 .filter(s -> s.position().metresTo(centre) <= s.radiusM())
                 .min(Comparator.comparingDouble(s -> s.position().metresTo(centre)))

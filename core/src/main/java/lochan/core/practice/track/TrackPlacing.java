@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import lochan.core.practice.Bite;
 import lochan.core.practice.PracticeStop;
@@ -144,8 +145,9 @@ public final class TrackPlacing {
                 .sorted()
                 .toList();
         Instant from = bites.isEmpty() || stop.start().isBefore(bites.getFirst()) ? stop.start() : bites.getFirst();
-        Instant to = bites.isEmpty() || stop.end().isAfter(bites.getLast())
-                ? stop.end()
+        Instant end = Objects.requireNonNull(stop.end(), "a stop being fished cannot be placed");
+        Instant to = bites.isEmpty() || end.isAfter(bites.getLast())
+                ? end
                 : bites.getLast().plusSeconds(1);
         return stop.withTimes(from, to).withPresentations(fished);
     }

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
+import org.jspecify.annotations.Nullable;
 
 /** The wind at a time, by what was noted around it. */
 public final class WindAt {
@@ -16,7 +17,7 @@ public final class WindAt {
     private WindAt() {}
 
     /** m/s: that noted at the stop begun nearest to the time, else that of the forecast; null when neither knows. */
-    public static Double of(Instant time, List<PracticeStop> stops, List<ForecastPeriod> forecast) {
+    public static @Nullable Double of(Instant time, List<PracticeStop> stops, List<ForecastPeriod> forecast) {
         return stops.stream()
                 .filter(s -> s.conditions().windMps() != null && away(s, time).compareTo(NEAR) <= 0)
                 .min(Comparator.comparing(s -> away(s, time)))

@@ -1,0 +1,5 @@
+/** A plan for a competition day. */
+@NullMarked
+package lochan.core.plan;
+
+import org.jspecify.annotations.NullMarked;

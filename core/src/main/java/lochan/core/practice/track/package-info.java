@@ -1,0 +1,5 @@
+/** A recorded track cut into stops and runs. */
+@NullMarked
+package lochan.core.practice.track;
+
+import org.jspecify.annotations.NullMarked;

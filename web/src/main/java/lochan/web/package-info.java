@@ -1,0 +1,5 @@
+/** Starts and stops the application. */
+@NullMarked
+package lochan.web;
+
+import org.jspecify.annotations.NullMarked;
