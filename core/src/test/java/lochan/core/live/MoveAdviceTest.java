@@ -3,9 +3,15 @@ package lochan.core.live;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
@@ -17,6 +23,7 @@ import lochan.core.competition.EntryCatchBuilder;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.GammaRate;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.size.KeeperWeight;
 import lochan.core.planning.edits.DayRuns;
@@ -57,36 +64,54 @@ class MoveAdviceTest {
         return new Today(List.of(new Today.Effort(HERE, at(from), at(to))), had);
     }
 
-    /** With every fish counting V is linear, so the gain is expected fish × their weight × the share of the time that is fishing. */
+    private static List<double[]> table() throws IOException {
+        try (BufferedReader lines = new BufferedReader(new InputStreamReader(
+                MoveAdviceTest.class.getResourceAsStream("next-hour.csv"), StandardCharsets.UTF_8))) {
+            return lines.lines()
+                    .filter(l -> !l.startsWith("#"))
+                    .map(l -> Arrays.stream(l.replace("given,", "").split(","))
+                            .mapToDouble(Double::parseDouble)
+                            .toArray())
+                    .toList();
+        }
+    }
+
+    /** With every fish counting V is linear: what the hour is worth was computed outside the program from what its model says of the cell. */
     @Test
-    void whereEveryFishCountsTheGainIsBitesTimesLandingTimesKeepers() {
+    void whereEveryFishCountsTheGainIsBitesTimesLandingTimesKeepers() throws IOException {
         EventData event = Sample.event(
                 Sample.tournament(Format.EVERY_FISH, null, List.of(Sample.LARGEMOUTH, Sample.SPOTTED), null),
                 EVENT.spots(),
                 EVENT.stops());
         DayModel model = new DayModel(event, 1, A);
-        Today today = fished("07:00", "07:30");
-        MoveAdvice.Answer found = ask(event, "07:30", today);
-        double rate = IntStream.range(0, 18)
-                        .filter(i -> i == 3 || i == 4)
-                        .mapToDouble(i ->
-                                model.rates(i).rate(HERE, model.pattern(HERE)).mean())
-                        .sum()
-                / 2;
-        double before = model.rates(2).rate(HERE, model.pattern(HERE)).mean();
-        double shape = IntStream.range(0, 18)
-                .mapToDouble(i -> model.rates(i).rate(HERE, model.pattern(HERE)).shape())
-                .average()
-                .orElseThrow();
-        double crowded = 1 - 0.2 * 0.2;
-        double strength = 1 / (1 / shape + 0.2);
-        double learnt = strength / (strength + before * 0.5 * crowded);
-        double d = -Math.log(0.93);
-        double bites = Math.log(1 + d * rate * crowded * learnt) / d;
+        List<GammaRate> rates = IntStream.range(0, model.bins().size())
+                .mapToObj(i -> model.rates(i).rate(HERE, model.pattern(HERE)))
+                .toList();
         KeeperWeight keepers =
                 KeeperWeight.of(event, model.sizes(), model.mix(), model.pattern(HERE), HERE.spotId(), A.size());
-        double expected = bites * model.landing("walker").mean() * keepers.legalShare() * keepers.meanGrams();
-        assertThat(found.stay()).isCloseTo(expected, within(0.01 * expected));
+        List<double[]> table = table();
+        assertThat(table.getFirst())
+                .as("the table is of this cell")
+                .containsExactly(
+                        new double[] {
+                            rates.get(2).mean(),
+                            (rates.get(3).mean() + rates.get(4).mean()) / 2,
+                            rates.stream()
+                                    .mapToDouble(GammaRate::shape)
+                                    .average()
+                                    .orElseThrow(),
+                            model.landing("walker").mean(),
+                            keepers.legalShare(),
+                            keepers.meanGrams()
+                        },
+                        within(1e-9));
+
+        for (double[] row : table.subList(1, table.size())) {
+            String[] bites = Collections.nCopies((int) row[0], "07:29").toArray(String[]::new);
+            MoveAdvice.Answer found = ask(event, "07:30", fished("07:00", "07:30", bites));
+
+            assertThat(found.stay()).as("after " + row[0] + " bites").isCloseTo(row[1], within(0.002 * row[1]));
+        }
     }
 
     @Test
