@@ -31,7 +31,7 @@ export function fill(root, view) {
   for (const list of own(root, '[data-each]')) fillList(list, at(view, list.dataset.each) ?? []);
 }
 
-/** An item that stays keeps its element, so that what is open or typed in it stays. */
+/** An item that stays keeps its element, so that what is open or typed in it stays; where all stay, none is moved under a finger. */
 function fillList(list, items) {
   const template = list.querySelector(':scope > template');
   const before = new Map(
@@ -43,5 +43,7 @@ function fillList(list, items) {
     fill(element, item);
     return element;
   });
-  list.replaceChildren(template, ...fresh);
+  const all = [template, ...fresh];
+  if (all.length !== list.children.length || all.some((element, i) => element !== list.children[i]))
+    list.replaceChildren(...all);
 }
