@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
@@ -17,6 +18,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 
 /** Spots are an angler's secrets: on every route there is, what belongs to another account is not there. */
 @ExtendWith(TestServers.class)
+@Tag("slow")
 class OwnershipTest {
 
     /** Parameters that name something of the owner's, with what they name; and such as a handler needs at all. */

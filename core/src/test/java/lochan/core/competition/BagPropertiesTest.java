@@ -15,10 +15,12 @@ import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** What holds for every log, on seeded logs of all shapes. */
+@Tag("slow")
 class BagPropertiesTest {
 
     private static final int LOGS = 300;

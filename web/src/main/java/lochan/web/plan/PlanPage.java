@@ -238,6 +238,10 @@ public class PlanPage {
         page.line(DayDrawing.of(event, plan, legs, units));
         page.legs(rows);
         page.late(late(legs, event));
+        page.runsWords((event.lake() == null
+                        ? "Straight lines, a quarter longer"
+                        : "Quickest routes on the water, slow zones at their speed")
+                + ", at running speed, in hours of rough wind at the rough-water speed; set-up time included.");
         page.closed(PlanCheck.offLimits(event, plan).stream().map(Spot::name).toList());
         page.margin(PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes());
         page.hours(Dates.clock(day.start(), zone) + " to " + Dates.clock(day.checkIn(), zone));
@@ -306,13 +310,11 @@ public class PlanPage {
         PlanValue value = computation.value(key, event, plan.day(), plan.stops(), calibration);
         ScenarioSet scenarios = computation.scenarios(key, event, plan.day());
         page.value(value);
-        page.calibration(calibration);
         double raw = value.formulaGrams() / calibration.factor();
-        page.rawGrams(raw);
+        page.valueWords(valueWords(raw, calibration, scenarios.isAfterFishing(), units));
         page.limitChance(PlanWords.chance(value.chanceOfLimit()));
         page.targetChance(value.chanceOfTarget() == null ? null : PlanWords.chance(value.chanceOfTarget()));
         page.growth(growth(value, scenarios.model().bins().getFirst().start(), event.timeZone(), units));
-        page.afterDayBefore(scenarios.isAfterFishing());
         page.blown(plan.stops().stream()
                 .filter(s -> scenarios.model().isBlown(event.spot(s.spotId()).orElseThrow(), s.arrive(), s.leave()))
                 .map(s -> PlanWords.spot(s.spotId(), event))
@@ -327,6 +329,20 @@ public class PlanPage {
             page.cost(PlanWords.difference((raw - before) * calibration.factor(), units));
         }
         return value;
+    }
+
+    /** What the projection is made of. */
+    private static String valueWords(double raw, Calibration calibration, boolean afterFishing, Units units) {
+        return String.format(
+                        Locale.ROOT,
+                        "The projection is the plan's value of %s × %.2f: a plan that was chosen as the best looks better than it is,"
+                                + " so it is scaled by what is usual%s. Plans are compared before that.",
+                        units.weight(raw),
+                        calibration.factor(),
+                        calibration.events() > 0
+                                ? " and by your finished days, " + calibration.events() + " so far"
+                                : "")
+                + (afterFishing ? " Spots of the first plan of the day before hold fewer fish." : "");
     }
 
     /**

@@ -4,10 +4,10 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Map;
 import lochan.core.eventdata.EventData;
-import lochan.core.planning.valuation.Calibration;
 import lochan.core.planning.valuation.PlanValue;
 import lochan.offline.form.Form;
 import lochan.web.modelling.BackgroundComputation;
+import org.jspecify.annotations.Nullable;
 
 /** What the Plan page shows; what belongs to the plan shown is null without one, and what is computed of it where it cannot be. */
 @RecordBuilder
@@ -35,12 +35,11 @@ record PlanView(
         String leaveBy,
         List<String> ladder,
         PlanValue value,
-        Calibration calibration,
-        double rawGrams,
+        @Nullable String valueWords,
         String limitChance,
         String targetChance,
         List<PlanPage.Column> growth,
-        boolean afterDayBefore,
+        @Nullable String runsWords,
         List<String> blown,
         String cost,
         BackgroundComputation.State<List<PlanSearch.Result>> search,

@@ -17,12 +17,14 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 @ExtendWith(TestServers.class)
+@Tag("slow")
 class AccountsTest {
 
     private static final String PASSWORD = "four words in a row";

@@ -19,6 +19,7 @@ import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -268,6 +269,7 @@ class CompetitionPagesTest {
     }
 
     @Test
+    @Tag("slow")
     void tellsToStayOrGoWhileTheDayIsFishedAndTakesWhatIsFishedAndWhatWasLost(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
         String event = angler.get("/events")
@@ -346,6 +348,7 @@ class CompetitionPagesTest {
     }
 
     @Test
+    @Tag("slow")
     void tellsHowTheDayMayEndAndPlansItsRestWhereTheAnglerDecides(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
         String event = SampleEvents.demoAgain(angler);
@@ -416,6 +419,7 @@ class CompetitionPagesTest {
     }
 
     @Test
+    @Tag("slow")
     void afterTheWeighInThePlanLiesBesideWhatHappened(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
         String event = angler.get("/events")

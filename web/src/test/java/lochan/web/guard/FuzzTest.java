@@ -16,6 +16,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
@@ -24,9 +25,10 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
  * refused changes nothing, and what is taken breaks no page of its event. {@code -Dlochan.fuzz=10000} tries so many, {@code -Dlochan.fuzz.seed=2}
  * others.
  */
+@Tag("slow")
 class FuzzTest {
 
-    private static final int INPUTS = Integer.getInteger("lochan.fuzz", Boolean.getBoolean("lochan.long") ? 1000 : 200);
+    private static final int INPUTS = Integer.getInteger("lochan.fuzz", Boolean.getBoolean("lochan.long") ? 1000 : 100);
     private static final long SEED = Long.getLong("lochan.fuzz.seed", 11);
     private static final long LONGEST_NANOS = 5_000_000_000L;
     /** Pages looked at after something was taken; all of them after every new event and at the end. */

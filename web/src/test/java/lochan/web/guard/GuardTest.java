@@ -20,11 +20,13 @@ import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
 import org.jooq.DSLContext;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 /** What one request, or a database that does not answer, does to all the others. */
 @ExtendWith(TestServers.class)
+@Tag("slow")
 class GuardTest {
 
     private static final Duration SOON = Duration.ofSeconds(20);

@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.Random;
 import lochan.core.lake.structure.DepthGrid;
 import lochan.core.quantity.Units;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("slow")
 class DepthLinesTest {
 
     private static final double SIZE_M = 18_000;

@@ -8,6 +8,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -160,6 +161,7 @@ class MapPagesTest {
     }
 
     @Test
+    @Tag("slow")
     void waterOffLimitsIsSaidToBeSoWhereItMatters(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.practisedEvent(angler, "Closed bay");

@@ -10,6 +10,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -56,6 +57,7 @@ class PlanPagesTest {
     }
 
     @Test
+    @Tag("slow")
     void everyChangeIsValuedUndoneAndDoneAgain(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.practisedEvent(angler, "Planned");
@@ -232,6 +234,7 @@ class PlanPagesTest {
     }
 
     @Test
+    @Tag("slow")
     void aDayIsCopiedToTheNextWhereItsFishAreMissingAndBothArePlannedTogether(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
         String event = demoEvent(angler);
@@ -319,6 +322,7 @@ class PlanPagesTest {
     }
 
     @Test
+    @Tag("slow")
     void theDemosPlanHasBackupsThatCanBeKept(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
         String event = SampleEvents.demoAgain(angler);

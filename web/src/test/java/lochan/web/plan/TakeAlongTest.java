@@ -28,6 +28,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -110,6 +111,7 @@ class TakeAlongTest {
     }
 
     @Test
+    @Tag("slow")
     void theCalendarHasEachStopAndAnAlarmBeforeLeaving() throws Exception {
         Calendar calendar =
                 new CalendarBuilder().build(new StringReader(new String(file("calendar"), StandardCharsets.UTF_8)));

@@ -8,10 +8,12 @@ import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.awaitility.Awaitility;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 @ExtendWith(TestServers.class)
+@Tag("slow")
 class NextChecksTest {
 
     private static final Duration LONG = Duration.ofSeconds(90);

@@ -8,6 +8,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -124,6 +125,7 @@ class RankingsPagesTest {
     }
 
     @Test
+    @Tag("slow")
     void patternsHaveATableOfTheirOwn(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
         Visitor.Answer page = computed(angler, demoEvent(angler) + "/rankings?view=patterns");

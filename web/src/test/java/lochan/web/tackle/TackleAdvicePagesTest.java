@@ -12,6 +12,7 @@ import lochan.web.testing.Visitor;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -172,6 +173,7 @@ class TackleAdvicePagesTest {
     }
 
     @Test
+    @Tag("slow")
     void adviceKeepsRulesAndOwnResultsApartAndTakesWhatTheAnglerKnowsBetter(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.practisedEvent(angler, "Advice");

@@ -30,11 +30,13 @@ import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Schedule;
 import lochan.core.planning.valuation.Strategy;
 import lochan.core.practice.ForecastPeriod;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
+@Tag("slow")
 class DayPlannerTest {
 
     private static final Assumptions.Planning PLANNING = Assumptions.DEFAULTS.planning();
