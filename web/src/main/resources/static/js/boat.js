@@ -230,7 +230,7 @@ class BoatPage {
           const line = words.get(entry.id);
           kept.clashes.push({
             id: entry.id,
-            words: `Conflict: this device said “${before.words || 'nothing'}” of ${line?.what ?? 'an entry'} at ${line?.time ?? ''}. With the entries of the other phone it reads “${line?.brought || 'nothing'}”. Look into the well and correct the log where it differs.`,
+            words: `Conflict: this device said “${before.words || 'nothing'}” of ${line?.what ?? 'an entry'} at ${line?.time ?? ''}. With the entries of the other phone it reads “${line?.brought || 'nothing'}”. Check the livewell and correct the log where it differs.`,
           });
         }
         delete kept.told[entry.id];

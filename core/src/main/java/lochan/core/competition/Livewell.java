@@ -142,11 +142,16 @@ final class Livewell {
         Double mm = record.mm();
         boolean inSlot = mm != null
                 && rule(fish).map(SpeciesRule::slot).filter(s -> s.holds(mm)).isPresent();
-        return isShort(fish)
-                ? Optional.of(Verdict.Reason.SHORT)
-                : inSlot
-                        ? Optional.of(Verdict.Reason.IN_SLOT)
-                        : light ? Optional.of(Verdict.Reason.LIGHT) : Optional.empty();
+        if (isShort(fish)) {
+            return Optional.of(Verdict.Reason.SHORT);
+        }
+        if (inSlot) {
+            return Optional.of(Verdict.Reason.IN_SLOT);
+        }
+        if (light) {
+            return Optional.of(Verdict.Reason.LIGHT);
+        }
+        return Optional.empty();
     }
 
     private @Nullable Species species(@Nullable String fish) {
@@ -213,11 +218,13 @@ final class Livewell {
     /** What a fish counts for: its weight, g, or its length, mm; null: not measured. */
     private @Nullable Double measure(String fish) {
         CatchRecord record = catches.of(fish);
-        return !byLength()
-                ? record.grams()
-                : record.mm() == null
-                        ? null
-                        : Double.valueOf(event.rules().scoring().countedMm(record.mm()));
+        if (!byLength()) {
+            return record.grams();
+        }
+        if (record.mm() == null) {
+            return null;
+        }
+        return Double.valueOf(event.rules().scoring().countedMm(record.mm()));
     }
 
     /** Weighings until the fish in hand is settled: each rules out one of those that may be the lightest. */

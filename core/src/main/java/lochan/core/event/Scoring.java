@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param lengthStepMm in a length event, what lengths are rounded down to, mm (a quarter inch 6.35, a centimetre 10); null: they count as measured
  * @param tieBreak     what decides between equal totals
  * @param cut          who fishes on after a day; null: everyone
- * @param tags         names of the tags fish wear in the well, in the order they are given out; when they are used up others follow
+ * @param tags         names of the tags fish wear in the livewell, in the order they are given out; when they are used up others follow
  */
 public record Scoring(
         boolean culling,

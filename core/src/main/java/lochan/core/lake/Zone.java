@@ -26,6 +26,12 @@ public enum Zone implements Coded {
 
     /** The usual zone of a depth, m; the angler may say otherwise. */
     public static Zone at(double depthM) {
-        return depthM < SHALLOW_TO_M ? SHALLOW : depthM < MID_TO_M ? MID : DEEP;
+        if (depthM < SHALLOW_TO_M) {
+            return SHALLOW;
+        }
+        if (depthM < MID_TO_M) {
+            return MID;
+        }
+        return DEEP;
     }
 }

@@ -142,9 +142,13 @@ public final class MoveAdvice {
 
     /** Where the boat is. */
     public Position position(State s) {
-        return s.position() != null
-                ? s.position()
-                : s.fishing() != null ? model.spot(s.fishing().spotId()).position() : event.launch();
+        if (s.position() != null) {
+            return s.position();
+        }
+        if (s.fishing() != null) {
+            return model.spot(s.fishing().spotId()).position();
+        }
+        return event.launch();
     }
 
     private record Option(Cell cell, double bites, Instant end, double share, double gain) {}

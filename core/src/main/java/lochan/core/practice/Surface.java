@@ -38,8 +38,15 @@ public enum Surface implements Coded {
         if (windMps == null) {
             return null;
         }
-        return windMps < RIPPLE_FROM_MPS
-                ? CALM
-                : windMps < CHOP_FROM_MPS ? RIPPLE : windMps < WAVES_FROM_MPS ? CHOP : WAVES;
+        if (windMps < RIPPLE_FROM_MPS) {
+            return CALM;
+        }
+        if (windMps < CHOP_FROM_MPS) {
+            return RIPPLE;
+        }
+        if (windMps < WAVES_FROM_MPS) {
+            return CHOP;
+        }
+        return WAVES;
     }
 }

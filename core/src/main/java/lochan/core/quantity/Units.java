@@ -192,12 +192,24 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
                 .gcd(java.math.BigInteger.valueOf(OUNCE_PARTS))
                 .longValue();
         String fraction = rest == 0 ? "" : rest / common + "/" + OUNCE_PARTS / common;
-        return whole == 0 ? fraction : fraction.isEmpty() ? Long.toString(whole) : whole + " " + fraction;
+        if (whole == 0) {
+            return fraction;
+        }
+        if (fraction.isEmpty()) {
+            return Long.toString(whole);
+        }
+        return whole + " " + fraction;
     }
 
     /** Of a lure as typed. */
     public String typedLureWeight(@Nullable Double grams) {
-        return grams == null ? "" : weight == Weight.KG ? plain(grams, 1) : ounces(grams);
+        if (grams == null) {
+            return "";
+        }
+        if (weight == Weight.KG) {
+            return plain(grams, 1);
+        }
+        return ounces(grams);
     }
 
     /** What a line carries with its unit, to half a pound or a tenth of a kilogram. */
@@ -207,9 +219,13 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
 
     /** The same as typed. */
     public String typedLineStrength(Double kg) {
-        return kg == null
-                ? ""
-                : weight == Weight.KG ? plain(kg, 1) : plain(Math.round(2000 * kg / GRAMS_PER_POUND) / 2.0, 1);
+        if (kg == null) {
+            return "";
+        }
+        if (weight == Weight.KG) {
+            return plain(kg, 1);
+        }
+        return plain(Math.round(2000 * kg / GRAMS_PER_POUND) / 2.0, 1);
     }
 
     /** The length of a rod with its unit. */

@@ -145,7 +145,7 @@ class BagLogTest {
     }
 
     @Test
-    void aVoidedCatchLeavesTheWellAndItsVoidCanBeTakenBackWhileThereIsRoom() {
+    void aVoidedCatchLeavesTheLivewellAndItsVoidCanBeTakenBackWhileThereIsRoom() {
         BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), fish("b", 900), undo("v", "a")));
         assertThat(well(log)).containsExactly("b");
 

@@ -66,7 +66,7 @@ class BagPropertiesTest {
 
     @ParameterizedTest
     @MethodSource("seeds")
-    void inAnyOrderTheWellHoldsTheBestLegalFish(int seed) {
+    void inAnyOrderTheLivewellHoldsTheBestLegalFish(int seed) {
         Random random = new Random(seed);
         Event event = event(random, null);
         List<Entry.Catch> catches = new ArrayList<>(catches(random, 10));
@@ -126,7 +126,7 @@ class BagPropertiesTest {
 
     @ParameterizedTest
     @MethodSource("seeds")
-    void noEntryBringsTheWellOverAnyLimitOrBringsAReleasedFishBack(int seed) {
+    void noEntryBringsTheLivewellOverAnyLimitOrBringsAReleasedFishBack(int seed) {
         Random random = new Random(seed);
         Event event = event(random, random.nextBoolean() ? 40.0 : null);
         BagLog log = new BagLog(event);

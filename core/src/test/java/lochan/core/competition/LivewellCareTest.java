@@ -56,7 +56,7 @@ class LivewellCareTest {
     }
 
     @Test
-    void theWellWantsALookAnHourAfterTheFirstFishOrTheLastLook() {
+    void theLivewellWantsALookAnHourAfterTheFirstFishOrTheLastLook() {
         assertThat(care("07:59", fish("a", "07:00")).isDue(at("07:59"))).isFalse();
         assertThat(care("08:00", fish("a", "07:00")).isDue(at("08:00"))).isTrue();
         Entry looked = new Entry.LivewellReading("w", at("08:10"), 21);

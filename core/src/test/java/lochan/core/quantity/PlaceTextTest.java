@@ -116,7 +116,7 @@ class PlaceTextTest {
                 "10:30 o'clock, 100 ft | 45 | 30.48", "bearing 240, 300 ft | 240 | 91.44", "240, 100 yd | 240 | 91.44",
                         "astern 15 m | 270 | 15", "straight ahead 50 m | 90 | 50"
             })
-    void aMarkLiesWhereItIsSeenFromTheBoat(String typed, double azimuth, double metres) throws BadQuantityException {
+    void aSpotLiesWhereItIsSeenFromTheBoat(String typed, double azimuth, double metres) throws BadQuantityException {
         Position waypoint = WaypointText.read(typed, Units.USUAL).from(BOAT, 90);
         double north = (waypoint.lat() - BOAT.lat()) * 111_085;
         double east = (waypoint.lon() - BOAT.lon()) * 82_082;

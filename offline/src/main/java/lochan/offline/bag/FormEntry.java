@@ -117,7 +117,13 @@ public final class FormEntry {
     }
 
     private @Nullable String typed() {
-        return form.has("weight") ? form.value("weight") : form.has("length") ? form.value("length") : null;
+        if (form.has("weight")) {
+            return form.value("weight");
+        }
+        if (form.has("length")) {
+            return form.value("length");
+        }
+        return null;
     }
 
     private @Nullable String known(String field, Set<String> ids) {

@@ -142,7 +142,7 @@ public record Words(String act, String why, String tone) {
                         + (o.deadFish() == null || o.deadFish() == 0 ? "" : ", " + o.deadFish() + " dead");
             case Entry.ScaleCheck s ->
                 "Scale reads " + units.weight(s.readGrams()) + " for " + units.weight(s.knownGrams());
-            case Entry.LivewellReading w -> "Well " + units.temperature(w.celsius());
+            case Entry.LivewellReading w -> "Livewell " + units.temperature(w.celsius());
             case Entry.Fishing f ->
                 f.spotId() == null ? "Under way" : "Fishing " + names.of(f.spotId(), f.presentationId());
             case Entry.Bite s ->

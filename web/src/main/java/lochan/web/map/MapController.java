@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import lochan.core.Assumptions;
 import lochan.core.Coded;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
@@ -78,7 +79,9 @@ class MapController {
     String water(EventKey key, @RequestParam Map<String, String> fields, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
-        MapViewBuilder page = MapViewBuilder.builder().data(event);
+        MapViewBuilder page = MapViewBuilder.builder()
+                .data(event)
+                .straightRunFactor(Assumptions.DEFAULTS.planning().straightRunFactor());
         page.kinds(Candidate.Kind.values());
         page.form(new Form(units));
         if (event.lake() != null) {

@@ -10,6 +10,7 @@ import lochan.offline.form.Form;
 @RecordBuilder
 record MapView(
         EventData data,
+        double straightRunFactor,
         Candidate.Kind[] kinds,
         Form form,
         LakeMap map,

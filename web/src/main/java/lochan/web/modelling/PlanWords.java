@@ -19,7 +19,13 @@ public final class PlanWords {
     /** A chance in words that never claim certainty. */
     public static String chance(double p) {
         long percent = Math.round(100 * p);
-        return percent >= 100 ? "over 99%" : percent <= 0 ? "under 1%" : percent + "%";
+        if (percent >= 100) {
+            return "over 99%";
+        }
+        if (percent <= 0) {
+            return "under 1%";
+        }
+        return percent + "%";
     }
 
     /** A difference of weights with its sign, as "+3 oz". */

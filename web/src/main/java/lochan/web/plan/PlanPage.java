@@ -239,7 +239,8 @@ public class PlanPage {
         page.legs(rows);
         page.late(late(legs, event));
         page.runsWords((event.lake() == null
-                        ? "Straight lines, a quarter longer"
+                        ? "Straight lines × "
+                                + PlanValuation.ASSUMPTIONS.planning().straightRunFactor()
                         : "Quickest routes on the water, slow zones at their speed")
                 + ", at running speed, in hours of rough wind at the rough-water speed; set-up time included.");
         page.closed(PlanCheck.offLimits(event, plan).stream().map(Spot::name).toList());
@@ -315,11 +316,11 @@ public class PlanPage {
         page.limitChance(PlanWords.chance(value.chanceOfLimit()));
         page.targetChance(value.chanceOfTarget() == null ? null : PlanWords.chance(value.chanceOfTarget()));
         page.growth(growth(value, scenarios.model().bins().getFirst().start(), event.timeZone(), units));
-        page.blown(plan.stops().stream()
+        page.blown(blownWords(plan.stops().stream()
                 .filter(s -> scenarios.model().isBlown(event.spot(s.spotId()).orElseThrow(), s.arrive(), s.leave()))
                 .map(s -> PlanWords.spot(s.spotId(), event))
                 .distinct()
-                .toList());
+                .toList()));
         if (shown.last() != null
                 && !shown.last().before().isEmpty()
                 && shown.last().before().stream()
@@ -329,6 +330,17 @@ public class PlanPage {
             page.cost(PlanWords.difference((raw - before) * calibration.factor(), units));
         }
         return value;
+    }
+
+    /** What is said of stops in too much wind; null where there are none. */
+    private static @Nullable String blownWords(List<String> spots) {
+        return spots.isEmpty()
+                ? null
+                : "The forecast has more wind than your boat takes, over open water, while you are at "
+                        + String.join(", ", spots)
+                        + ": "
+                        + PlanWords.chance(PlanValuation.ASSUMPTIONS.day().blownFactor())
+                        + " of the bites are counted then.";
     }
 
     /** What the projection is made of. */

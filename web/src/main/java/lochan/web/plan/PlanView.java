@@ -40,7 +40,7 @@ record PlanView(
         String targetChance,
         List<PlanPage.Column> growth,
         @Nullable String runsWords,
-        List<String> blown,
+        @Nullable String blown,
         String cost,
         BackgroundComputation.State<List<PlanSearch.Result>> search,
         List<PlanPage.FoundRow> found,

@@ -96,13 +96,15 @@ final class Why {
     private static String size(RankingRow row, double lakeGrams, Units units) {
         double grams = row.keepers().meanGrams();
         String legal = Math.round(100 * row.keepers().legalShare()) + "% of landed fish are keepers";
-        return row.isSizeUnknown()
-                ? "No size known here: a keeper is taken to weigh " + units.weight(grams) + " as on similar spots; "
-                        + legal + "."
-                : Math.abs(grams - lakeGrams) < MATTERS / 2 * lakeGrams
-                        ? "A keeper weighs " + units.weight(grams) + ", about what the lake's do; " + legal + "."
-                        : "A keeper weighs " + units.weight(grams) + ", " + (grams > lakeGrams ? "more" : "less")
-                                + " than the lake's " + units.weight(lakeGrams) + "; " + legal + ".";
+        if (row.isSizeUnknown()) {
+            return "No size known here: a keeper is taken to weigh " + units.weight(grams) + " as on similar spots; "
+                    + legal + ".";
+        }
+        if (Math.abs(grams - lakeGrams) < MATTERS / 2 * lakeGrams) {
+            return "A keeper weighs " + units.weight(grams) + ", about what the lake's do; " + legal + ".";
+        }
+        return "A keeper weighs " + units.weight(grams) + ", " + (grams > lakeGrams ? "more" : "less")
+                + " than the lake's " + units.weight(lakeGrams) + "; " + legal + ".";
     }
 
     private static String evidence(RankingRow row) {

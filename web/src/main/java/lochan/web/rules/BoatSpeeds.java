@@ -40,10 +40,12 @@ public record BoatSpeeds(List<Row> rows, double runMps, double roughMps, String 
     }
 
     private static String wind(RunSpeeds.WindClass c, Units units) {
-        return c.toMps() == null
-                ? units.speed(c.fromMps()) + " and more"
-                : c.fromMps() == 0
-                        ? "under " + units.speed(c.toMps())
-                        : units.speed(c.fromMps()) + " to " + units.speed(c.toMps());
+        if (c.toMps() == null) {
+            return units.speed(c.fromMps()) + " and more";
+        }
+        if (c.fromMps() == 0) {
+            return "under " + units.speed(c.toMps());
+        }
+        return units.speed(c.fromMps()) + " to " + units.speed(c.toMps());
     }
 }

@@ -137,6 +137,7 @@ class PathController {
                 paths,
                 all.stream().map(Request::cast).toList(),
                 units));
+        page.aboveFish(units.depth(ASSUMPTIONS.advice().aboveFishM()));
         page.rows(rows);
         page.form(form);
         page.freshCode(java.util.UUID.randomUUID().toString());
@@ -306,7 +307,13 @@ class PathController {
     }
 
     private static double factor(String speed) {
-        return speed.equals("slow") ? SLOW : speed.equals("fast") ? FAST : 1;
+        if (speed.equals("slow")) {
+            return SLOW;
+        }
+        if (speed.equals("fast")) {
+            return FAST;
+        }
+        return 1;
     }
 
     private static double speed(Lure lure) {

@@ -8,12 +8,14 @@ import lochan.core.lake.Spot;
 import lochan.core.tackle.Lure;
 import lochan.core.tackle.Rod;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** What the page of a lure's path shows; without a spot, the event alone. */
 @RecordBuilder
 record PathView(
         EventData data,
         PathDrawing drawing,
+        @Nullable String aboveFish,
         List<PathController.Row> rows,
         Form form,
         String freshCode,

@@ -114,6 +114,7 @@ class SeasonsController {
                         + d.landed() + " landed")
                 .toList());
         page.events(all.size());
+        page.trustedBites(TRUSTED_BITES);
         page.carried(event.notebook().carried().stream()
                 .map(c -> carried(c, event))
                 .filter(Objects::nonNull)

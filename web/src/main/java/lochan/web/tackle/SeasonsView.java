@@ -20,6 +20,7 @@ record SeasonsView(
         List<SeasonsController.LineRow> byTemperature,
         List<String> days,
         int events,
+        int trustedBites,
         List<String> carried,
         Notebook.Priors priors,
         boolean others,

@@ -61,6 +61,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class TrackController {
 
+    private static final long LEAST_MINUTES = TrackCutter.LEAST_STOP.toMinutes();
     private static final String NEW_SPOT = "+";
     private static final int MOST_ROWS = 200;
 
@@ -98,13 +99,14 @@ class TrackController {
 
     @GetMapping("/events/{eventId}/practice/track")
     String choose(EventKey key, Model model) {
-        return Views.show("tracklog/track", model, new TrackView(book.event(key), null, null, null, null, null));
+        return Views.show(
+                "tracklog/track", model, new TrackView(book.event(key), LEAST_MINUTES, null, null, null, null, null));
     }
 
     @PostMapping("/events/{eventId}/practice/track")
     String offer(EventKey key, @RequestParam MultipartFile file, Model model) throws IOException {
         EventData event = book.event(key);
-        TrackView view = new TrackView(event, null, null, null, null, null);
+        TrackView view = new TrackView(event, LEAST_MINUTES, null, null, null, null, null);
         try (InputStream in = new BufferedInputStream(file.getInputStream())) {
             view = read(TrackCutter.cut(GpxTrack.read(in), event.spots()), event, accounts.units(key.accountId()));
         } catch (GpxException e) {
@@ -132,6 +134,7 @@ class TrackController {
         OptionalDouble fastest = runs.stream().mapToDouble(Track.Run::cruiseMps).max();
         return new TrackView(
                 event,
+                LEAST_MINUTES,
                 rows,
                 runs,
                 BoatSpeeds.of(all, event.boat(), units),

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 /** What the page of a track shows; before one is read, the event alone. */
 record TrackView(
         EventData data,
+        long leastMinutes,
         @Nullable List<TrackController.Row> rows,
         @Nullable List<Track.Run> boatRuns,
         @Nullable BoatSpeeds speeds,

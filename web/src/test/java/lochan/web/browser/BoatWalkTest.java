@@ -159,7 +159,7 @@ class BoatWalkTest extends Walk {
     }
 
     @Test
-    void theDayAheadItsRestTheWellAndTheReviewAreAtHand(@RunningApp.Demo RunningApp demo) {
+    void theDayAheadItsRestTheLivewellAndTheReviewAreAtHand(@RunningApp.Demo RunningApp demo) {
         Visitor ashore = signIn(demo, PHONE);
         String path = SampleEvents.demoAgain(ashore);
         ashore.post("/demo/clock", "moment", "DAY_1_MORNING");

@@ -103,7 +103,7 @@ class CompetitionPagesTest {
     }
 
     @Test
-    void entriesAreMendedByLaterEntriesAndTheBagFollows(RunningApp app) {
+    void entriesAreCorrectedByLaterEntriesAndTheBagFollows(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Corrected");
         fish(angler, event, "c1", "2-0");
@@ -389,7 +389,7 @@ class CompetitionPagesTest {
     }
 
     @Test
-    void theWellAndTheForecastAreWatched(@RunningApp.Demo RunningApp demo) {
+    void theLivewellAndTheForecastAreWatched(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
         String event = SampleEvents.demoAgain(angler);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");

@@ -89,7 +89,7 @@ class SpotPagesTest {
     }
 
     @Test
-    void aMarkIsComputedFromTheBoat(RunningApp app) {
+    void aPositionIsComputedFromTheBoat(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Seen");
         Map<String, String> fields = SampleEvents.spot("Seen rock");

@@ -28,7 +28,13 @@ public record RodChoice(int[] setupOfRod, double covered, double fit) {
     public record Problem(double[] worth, double[][] cover, double[][] fit) {
 
         int setups() {
-            return fit.length == 0 ? cover.length == 0 ? 0 : cover[0].length : fit[0].length;
+            if (fit.length == 0) {
+                if (cover.length == 0) {
+                    return 0;
+                }
+                return cover[0].length;
+            }
+            return fit[0].length;
         }
 
         /** The worth covered by a set of setups, given as bits. */

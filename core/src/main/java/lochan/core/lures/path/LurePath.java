@@ -152,9 +152,13 @@ public record LurePath(
 
         /** To the bottom where it is worked there; to where the fish are seen else. */
         private double aim() {
-            return lure.lure().onBottom()
-                    ? Double.MAX_VALUE
-                    : water.fishDepthM() == null ? bottom() - above / 2 : water.fishM(x, cast.castM());
+            if (lure.lure().onBottom()) {
+                return Double.MAX_VALUE;
+            }
+            if (water.fishDepthM() == null) {
+                return bottom() - above / 2;
+            }
+            return water.fishM(x, cast.castM());
         }
 
         private double bottom() {

@@ -116,7 +116,13 @@ public final class Situations {
         }
         double change = mean(days.getLast()) - mean(days.getFirst());
         double steady = assumptions.advice().steadyTempC();
-        return change > steady ? TempTrend.WARMING : change < -steady ? TempTrend.COOLING : TempTrend.STEADY;
+        if (change > steady) {
+            return TempTrend.WARMING;
+        }
+        if (change < -steady) {
+            return TempTrend.COOLING;
+        }
+        return TempTrend.STEADY;
     }
 
     private LocalDate date(PracticeStop stop) {
@@ -139,7 +145,16 @@ public final class Situations {
         if (hours < assumptions.advice().lowLightHours()) {
             return Light.LOW;
         }
-        return sky == null ? null : sky == Sky.CLEAR ? Light.BRIGHT : sky == Sky.PARTLY ? Light.MIXED : Light.LOW;
+        if (sky == null) {
+            return null;
+        }
+        if (sky == Sky.CLEAR) {
+            return Light.BRIGHT;
+        }
+        if (sky == Sky.PARTLY) {
+            return Light.MIXED;
+        }
+        return Light.LOW;
     }
 
     /**
@@ -164,11 +179,16 @@ public final class Situations {
         if (month > s.springToMonth()) {
             return SeasonStage.SUMMER;
         }
-        return waterTempC < s.spawnFromC()
-                ? SeasonStage.PRE_SPAWN
-                : waterTempC < s.postSpawnFromC()
-                        ? SeasonStage.SPAWN
-                        : waterTempC < s.summerFromC() ? SeasonStage.POST_SPAWN : SeasonStage.SUMMER;
+        if (waterTempC < s.spawnFromC()) {
+            return SeasonStage.PRE_SPAWN;
+        }
+        if (waterTempC < s.postSpawnFromC()) {
+            return SeasonStage.SPAWN;
+        }
+        if (waterTempC < s.summerFromC()) {
+            return SeasonStage.POST_SPAWN;
+        }
+        return SeasonStage.SUMMER;
     }
 
     /** Whether others are often there first, or were in sight when it was fished last. */
@@ -226,8 +246,12 @@ public final class Situations {
         if (hours < assumptions.advice().moodFromHours()) {
             return null;
         }
-        return bites / hours >= assumptions.advice().activeBitesPerHour()
-                ? Mood.ACTIVE
-                : follows > bites || bites == 0 ? Mood.INACTIVE : Mood.NEUTRAL;
+        if (bites / hours >= assumptions.advice().activeBitesPerHour()) {
+            return Mood.ACTIVE;
+        }
+        if (follows > bites || bites == 0) {
+            return Mood.INACTIVE;
+        }
+        return Mood.NEUTRAL;
     }
 }

@@ -16,7 +16,9 @@ import org.jspecify.annotations.Nullable;
  */
 public final class TrackCutter {
 
-    static final Duration LEAST_STOP = Duration.ofMinutes(4);
+    /** What is shorter is no stop. */
+    public static final Duration LEAST_STOP = Duration.ofMinutes(4);
+
     static final Duration LEAST_GAP = Duration.ofMinutes(2);
     /** Faster than this is no fishing, m/s. */
     static final double FAST_MPS = 1.5;

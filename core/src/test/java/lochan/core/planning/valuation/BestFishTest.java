@@ -83,7 +83,7 @@ class BestFishTest {
 
     @ParameterizedTest
     @MethodSource("seeds")
-    void moreFishAHigherLimitOrAFullerWellAreNeverWorse(int seed) {
+    void moreFishAHigherLimitOrAFullerLivewellAreNeverWorse(int seed) {
         Random random = new Random(seed);
         int limit = 1 + random.nextInt(5);
         double fish = 10 * random.nextDouble();

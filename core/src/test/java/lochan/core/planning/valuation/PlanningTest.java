@@ -101,7 +101,7 @@ class PlanningTest {
     }
 
     @Test
-    void aFullWellLeavesLessToGain() {
+    void aFullLivewellLeavesLessToGain() {
         EventData event = Sample.practiced(2, 4);
         ScenarioSet set = scenarios(event, 500);
         List<PlanStop> stops = List.of(new PlanStop("grass-1", "swim-jig", at("06-05T08:00"), at("06-05T10:00")));
