@@ -70,30 +70,41 @@ public record EventResult(
     private static Day day(Event event, Bag bag, int number) {
         boolean byLength = event.rules().format() == Format.LIMIT_LENGTH;
         Entry.Official said = bag.official();
-        Double measured = said == null ? null : byLength ? said.mm() : said.grams();
-        Double bags = bag.fish().isEmpty()
-                ? null
-                : byLength ? bag.length().total() : bag.weight().total();
-        Double brought = measured == null ? bags : measured;
-        double penalty = byLength
-                ? 0
-                : said == null
-                        ? bag.fish().isEmpty() || bags == null || bag.netGrams() == null ? 0 : bags - bag.netGrams()
-                        : penalty(event.rules().penalties(), said);
+        Double brought = brought(bag, byLength);
+        double penalty = byLength ? 0 : penalty(event.rules().penalties(), bag);
         boolean disqualified = said != null
                 && said.lateMinutes() != null
                 && event.rules().penalties().lateDisqualifyMinutes() != null
                 && said.lateMinutes() > 0
                 && said.lateMinutes() >= event.rules().penalties().lateDisqualifyMinutes();
-        Double counted = brought == null
-                ? null
-                : disqualified ? Double.valueOf(0) : Double.valueOf(Math.max(0, brought - penalty));
+        Double counted = brought == null ? null : Double.valueOf(disqualified ? 0 : Math.max(0, brought - penalty));
         return new Day(
                 number, brought, penalty, counted, said != null, disqualified, said == null ? null : said.place());
     }
 
-    /** Penalties for what was brought in, g; a minute begun counts whole. */
-    private static double penalty(Penalties off, Entry.Official said) {
+    /** The official figure, else the bag's; null: nothing to count. */
+    private static @Nullable Double brought(Bag bag, boolean byLength) {
+        Entry.Official said = bag.official();
+        if (said != null) {
+            Double measured = byLength ? said.mm() : said.grams();
+            if (measured != null) {
+                return measured;
+            }
+        }
+        if (bag.fish().isEmpty()) {
+            return null;
+        }
+        return byLength ? bag.length().total() : bag.weight().total();
+    }
+
+    /** Penalties for what was brought in, g: as it was said at the weigh-in, else for dead and short fish; a minute begun counts whole. */
+    private static double penalty(Penalties off, Bag bag) {
+        Entry.Official said = bag.official();
+        if (said == null) {
+            return bag.fish().isEmpty() || bag.totalGrams() == null || bag.netGrams() == null
+                    ? 0
+                    : bag.totalGrams() - bag.netGrams();
+        }
         return each(said.deadFish(), off.deadFishGrams())
                 + each(said.shortFish(), off.shortFishGrams())
                 + each(said.overLimit(), off.overLimitGrams())

@@ -91,14 +91,26 @@ final class Livewell {
     }
 
     private void keep(String fish, @Nullable String freedTag) {
-        String wished = catches.of(fish).entry().tag();
-        String tag = wished != null && !tags.containsValue(wished)
-                ? wished
-                : freedTag != null
-                        ? freedTag
-                        : TagNames.firstFree(event.rules().scoring().tags(), tags.values());
         kept.add(fish);
-        tags.put(fish, tag);
+        tags.put(fish, tagFor(fish, freedTag));
+    }
+
+    /** The tag wished for, else the one that is free now, else the next. */
+    private String tagFor(String fish, @Nullable String freedTag) {
+        String wished = catches.of(fish).entry().tag();
+        if (wished != null && !tags.containsValue(wished)) {
+            return wished;
+        }
+        return freedTag != null
+                ? freedTag
+                : TagNames.firstFree(event.rules().scoring().tags(), tags.values());
+    }
+
+    private static Verdict.@Nullable Reason full(boolean overIsFull, boolean speciesIsFull) {
+        if (overIsFull) {
+            return Verdict.Reason.OVER_FULL;
+        }
+        return speciesIsFull ? Verdict.Reason.SPECIES_FULL : null;
     }
 
     private Verdict decide(String fish) {
@@ -115,8 +127,7 @@ final class Livewell {
             return Verdict.release(Verdict.Reason.NO_CULLING, fish);
         }
         List<String> rivals = rivals(fish);
-        Verdict.Reason full =
-                overIsFull ? Verdict.Reason.OVER_FULL : speciesIsFull ? Verdict.Reason.SPECIES_FULL : null;
+        Verdict.Reason full = full(overIsFull, speciesIsFull);
         if (rivals.isEmpty()) {
             return Verdict.release(full == null ? Verdict.Reason.NOTHING_TO_CULL : full, fish);
         }

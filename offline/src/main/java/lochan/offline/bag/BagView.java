@@ -257,10 +257,24 @@ public record BagView(
                         : "Leave for check-in by " + Times.clock(moment.leaveBy(), zone) + ", in " + Times.span(left)
                                 + ".";
         return new Hours(
-                open,
-                toCheckIn.isNegative() ? null : Times.span(toCheckIn),
-                leave,
-                !open ? "calm" : left.compareTo(NOW) < 0 ? "now" : left.compareTo(SOON) < 0 ? "soon" : "calm");
+                open, toCheckIn.isNegative() ? null : Times.span(toCheckIn), leave, open ? urgency(left) : "calm");
+    }
+
+    private static String urgency(Duration left) {
+        if (left.compareTo(NOW) < 0) {
+            return "now";
+        }
+        return left.compareTo(SOON) < 0 ? "soon" : "calm";
+    }
+
+    private static String kind(Fish fish, boolean toBeat) {
+        if (!fish.alive()) {
+            return "dead";
+        }
+        if (fish.isShort()) {
+            return "short";
+        }
+        return toBeat ? "to-beat" : "kept";
     }
 
     private static String count(Bag bag, Event event) {
@@ -309,9 +323,7 @@ public record BagView(
             @Nullable Double needs,
             double most,
             Function<Double, String> words) {
-        String kind = !fish.alive()
-                ? "dead"
-                : fish.isShort() ? "short" : needs != null && needs.equals(measure) ? "to-beat" : "kept";
+        String kind = kind(fish, needs != null && needs.equals(measure));
         String note =
                 switch (kind) {
                     case "dead" -> "dead";

@@ -147,9 +147,7 @@ class SettingsController {
         int ended = sessions.end(angler, request.getSession().getId());
         flash.addFlashAttribute(
                 "notice",
-                ended == 0
-                        ? "No other device was signed in."
-                        : ended == 1 ? "One other device was signed out." : ended + " other devices were signed out.");
+                ended == 0 ? "No other device was signed in." : Count.of(ended, "other device") + " signed out.");
         return BACK;
     }
 

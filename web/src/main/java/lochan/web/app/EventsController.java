@@ -106,6 +106,14 @@ class EventsController {
         return Views.show("app/events", model, new EventsView(rows, problems, fileName));
     }
 
+    /** What comes next before the first competition day. */
+    private static Next before(long daysToGo, int spots, int stops) {
+        if (spots == 0) {
+            return new Next("spots", "Add spots");
+        }
+        return daysToGo > 1 || stops == 0 ? new Next("practice", "Log practice") : new Next("plan", "Plan tomorrow");
+    }
+
     private Row row(Events.Head event, int spots, int stops, int bites) {
         Instant now = clock.instant();
         LocalDate today = LocalDate.ofInstant(now, event.timeZone());
@@ -114,14 +122,12 @@ class EventsController {
         long toGo = ChronoUnit.DAYS.between(today, first);
         boolean over = now.isAfter(event.days().getLast().checkIn());
         boolean on = !over && toGo <= 0;
-        String state = over ? "finished" : on ? "competition" : stops == 0 ? "map study" : "practice";
+        String before = stops == 0 ? "map study" : "practice";
+        String during = on ? "competition" : before;
+        String state = over ? "finished" : during;
         Next next = over || on
                 ? new Next("competition", over ? "See the bag" : "Open the log")
-                : spots == 0
-                        ? new Next("spots", "Add spots")
-                        : toGo > 1 || stops == 0
-                                ? new Next("practice", "Log practice")
-                                : new Next("plan", "Plan tomorrow");
+                : before(toGo, spots, stops);
         return EventsControllerRowBuilder.builder()
                 .id(event.key().eventId())
                 .name(event.name())

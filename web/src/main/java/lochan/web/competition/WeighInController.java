@@ -146,19 +146,17 @@ class WeighInController {
     }
 
     private static String said(DayProjection f, Units units) {
-        String where = f.held()
-                ? "within the likely range"
-                : f.actualGrams() < f.p10Grams() ? "below the likely range" : "above the likely range";
+        String outside = f.actualGrams() < f.p10Grams() ? "below the likely range" : "above the likely range";
+        String where = f.held() ? "within the likely range" : outside;
         return "Projected " + units.weight(f.p50Grams()) + ", likely " + units.weight(f.p10Grams()) + " to "
                 + units.weight(f.p90Grams()) + "; weighed " + units.weight(f.actualGrams()) + ", " + where + ".";
     }
 
     private static StopRow stop(DayReview.Stop s, EventData event, ZoneId zone) {
-        String said = s.fished().isZero()
-                ? "not fished in its time"
-                : s.bites() > s.expectedBites()
-                        ? "more than expected"
-                        : "so few, or fewer, on " + PlanWords.chance(s.chanceOfSoFew()) + " of days";
+        String bites = s.bites() > s.expectedBites()
+                ? "more than expected"
+                : "so few, or fewer, on " + PlanWords.chance(s.chanceOfSoFew()) + " of days";
+        String said = s.fished().isZero() ? "not fished in its time" : bites;
         return new StopRow(
                 Dates.clock(s.stop().arrive(), zone) + "–"
                         + Dates.clock(s.stop().leave(), zone),

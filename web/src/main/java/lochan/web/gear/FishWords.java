@@ -27,10 +27,17 @@ public final class FishWords {
 
     /** As "between 10:30 and 14:00, wind up to 10 mph". */
     public static String window(KnownFish f, Units units) {
-        String hours = f.from() != null && f.to() != null
-                ? "between " + f.from() + " and " + f.to()
-                : f.from() != null ? "from " + f.from() : f.to() != null ? "until " + f.to() : "any time";
-        return hours + (f.maxWindMps() == null ? "" : ", wind up to " + units.speed(f.maxWindMps()));
+        return hours(f) + (f.maxWindMps() == null ? "" : ", wind up to " + units.speed(f.maxWindMps()));
+    }
+
+    private static String hours(KnownFish f) {
+        if (f.from() == null && f.to() == null) {
+            return "any time";
+        }
+        if (f.from() == null) {
+            return "until " + f.to();
+        }
+        return f.to() == null ? "from " + f.from() : "between " + f.from() + " and " + f.to();
     }
 
     /** As "45 % a visit". */

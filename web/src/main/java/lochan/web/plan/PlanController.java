@@ -181,9 +181,8 @@ class PlanController {
         }
         PlanSearch.Result f = all.get(found);
         boolean both = f.next() != null;
-        String name = both
-                ? f.savedSpotId() == null ? "Both days" : "Saving " + PlanWords.spot(f.savedSpotId(), event)
-                : org.springframework.util.StringUtils.capitalize(PlanWords.strategy(f.strategy()));
+        String saved = f.savedSpotId() == null ? "Both days" : "Saving " + PlanWords.spot(f.savedSpotId(), event);
+        String name = both ? saved : org.springframework.util.StringUtils.capitalize(PlanWords.strategy(f.strategy()));
         if (of.plan().stops().isEmpty() && !both) {
             if (!plans.change(
                     key,

@@ -97,7 +97,8 @@ public class PlanPage {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
         List<StoredPlan> stored = plans.stored(key);
-        StoredPlan shown = plan != null ? plans.stored(key, plan) : stored.isEmpty() ? null : stored.getFirst();
+        StoredPlan first = stored.isEmpty() ? null : stored.getFirst();
+        StoredPlan shown = plan != null ? plans.stored(key, plan) : first;
         PlanViewBuilder page = PlanViewBuilder.builder().data(event);
         page.plans(stored);
         page.shown(shown);
@@ -429,9 +430,8 @@ public class PlanPage {
     private static FoundRow row(int index, PlanSearch.Result f, double now, EventData event, Units units) {
         List<PlanStop> next = f.next();
         boolean both = next != null;
-        String title = !both
-                ? PlanWords.strategy(f.strategy())
-                : f.savedSpotId() == null ? "nothing saved" : "saving " + PlanWords.spot(f.savedSpotId(), event);
+        String saved = f.savedSpotId() == null ? "nothing saved" : "saving " + PlanWords.spot(f.savedSpotId(), event);
+        String title = both ? saved : PlanWords.strategy(f.strategy());
         return PlanPageFoundRowBuilder.builder()
                 .index(index)
                 .title(title)

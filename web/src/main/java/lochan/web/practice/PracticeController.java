@@ -131,14 +131,19 @@ class PracticeController {
             BiteNotes last = here.isEmpty() ? BiteNotes.NONE : here.getLast().notes();
             StopForm.putNotes(pad, last, units);
             page.noteWords(ConditionWords.of(last, units));
-            pad.put(
-                    "presentation",
-                    here.isEmpty() || here.getLast().presentationId() == null
-                            ? open.stop().presentations().isEmpty()
-                                    ? ""
-                                    : open.stop().presentations().getFirst().presentationId()
-                            : here.getLast().presentationId());
+            pad.put("presentation", usualPresentation(open.stop()));
         }
+    }
+
+    /** What the last bite came on, else what the stop fishes first; empty where neither is known. */
+    private static String usualPresentation(PracticeStop stop) {
+        String last = stop.bites().isEmpty() ? null : stop.bites().getLast().presentationId();
+        if (last != null) {
+            return last;
+        }
+        return stop.presentations().isEmpty()
+                ? ""
+                : stop.presentations().getFirst().presentationId();
     }
 
     /** The ways of working a lure noted last, the latest first. */

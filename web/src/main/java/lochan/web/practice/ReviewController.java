@@ -57,7 +57,8 @@ class ReviewController {
         Units units = accounts.units(key.accountId());
         TreeSet<LocalDate> fished = new TreeSet<>();
         event.stops().stream().filter(s -> s.end() != null).forEach(s -> fished.add(dateOf(s, event)));
-        LocalDate shown = date != null && fished.contains(date) ? date : fished.isEmpty() ? null : fished.last();
+        LocalDate last = fished.isEmpty() ? null : fished.last();
+        LocalDate shown = date != null && fished.contains(date) ? date : last;
         ReviewViewBuilder page = ReviewViewBuilder.builder()
                 .days(fished.stream()
                         .map(d -> new DayChoice(d.toString(), Dates.day(d), d.equals(shown)))
@@ -127,13 +128,11 @@ class ReviewController {
                         && s.presentations().stream().anyMatch(p -> p.presentationId()
                                 .equals(l.cell().presentationId())));
         String kind = SpotType.words(event.spot(l.cell().spotId()).orElseThrow().spotType());
-        String why = (tried
-                        ? "Fished, but still uncertain"
-                        : l.untriedOfKind() == 1
-                                ? "The only " + kind + " where it was never fished"
-                                : "One of " + l.untriedOfKind() + " spots of this type (" + kind
-                                        + ") where it was never fished")
-                + "; no bite in half an hour: " + Math.round(100 * l.chanceOfNothing()) + "%.";
+        String untried = l.untriedOfKind() == 1
+                ? "The only " + kind + " where it was never fished"
+                : "One of " + l.untriedOfKind() + " spots of this type (" + kind + ") where it was never fished";
+        String why = (tried ? "Fished, but still uncertain" : untried) + "; no bite in half an hour: "
+                + Math.round(100 * l.chanceOfNothing()) + "%.";
         return new LookRow(
                 ChangeRow.words(l.cell(), event),
                 l.grams() < LEAST_ADDED_G ? "almost nothing" : units.weight(l.grams()) + " on " + day,

@@ -75,11 +75,9 @@ class DeckController {
 
     private static AdviceLine said(Decks.StopAdvice a, EventData event) {
         LureAdvice p = a.planned();
-        Optional<LureAdvice.WeightedReason> first = p == null
-                ? Optional.empty()
-                : p.score() < 0
-                        ? p.reasons().stream().filter(r -> r.points() < 0).findFirst()
-                        : p.reasons().stream().findFirst();
+        Optional<LureAdvice.WeightedReason> first = Optional.ofNullable(p).flatMap(x -> x.reasons().stream()
+                .filter(r -> x.score() >= 0 || r.points() < 0)
+                .findFirst());
         return new AdviceLine(
                 Dates.clock(a.stop().arrive(), event.timeZone()),
                 PlanWords.spot(a.stop().spotId(), event),

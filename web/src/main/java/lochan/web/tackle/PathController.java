@@ -54,6 +54,9 @@ class PathController {
     private static final double SLOW = 0.7;
     private static final double FAST = 1.35;
     private static final double LEAST_SPEED_MPS = 0.15;
+    /** Where a spot's depth is not known. */
+    private static final double USUAL_DEPTH_M = 3;
+
     private static final double LEAST_DEPTH_M = 0.3;
     private static final double FURTHEST_M = 80;
     private static final Map<Cover, Double> COVER_M =
@@ -195,9 +198,8 @@ class PathController {
                                 || !tackle.inBoat(l.id()).isEmpty()
                                 || event.presentations().isEmpty())
                         .toList();
-        Lure first = lure == null || lure.isEmpty()
-                ? ranked.isEmpty() ? tackle.lures().getFirst() : ranked.getFirst()
-                : tackle.lure(lure).orElseThrow(NotThereException::new);
+        Lure best = ranked.isEmpty() ? tackle.lures().getFirst() : ranked.getFirst();
+        Lure first = lure == null || lure.isEmpty() ? best : tackle.lure(lure).orElseThrow(NotThereException::new);
         List<Lure> wanted = new ArrayList<>(List.of(first));
         Stream.of("second", "third")
                 .map(fields::get)
@@ -223,7 +225,7 @@ class PathController {
 
     private static Form usual(Lure lure, Situation at, Spot spot, Tackle tackle, Units units) {
         Setup setup = Setup.of(lure, at, tackle, ASSUMPTIONS.advice());
-        double near = spot.depthMaxM() == null ? 3 : spot.depthMaxM();
+        double near = spot.depthMaxM() == null ? USUAL_DEPTH_M : spot.depthMaxM();
         double far = spot.depthMinM() == null ? near : spot.depthMinM();
         return new Form(units)
                 .put("grams", units.typedLureWeight(setup.grams()))
@@ -265,7 +267,8 @@ class PathController {
         Double far = form.depth("far", "The depth at the end of the cast");
         Double cover = form.depth("cover", "The height of the cover");
         Double fish = form.depth("fish", "The depth of the fish");
-        double under = near == null ? spot.depthMaxM() == null ? 3 : spot.depthMaxM() : Math.max(LEAST_DEPTH_M, near);
+        double usual = spot.depthMaxM() == null ? USUAL_DEPTH_M : spot.depthMaxM();
+        double under = near == null ? usual : Math.max(LEAST_DEPTH_M, near);
         double end = far == null ? under : Math.max(LEAST_DEPTH_M, far);
         return new WaterSlice(
                 under,

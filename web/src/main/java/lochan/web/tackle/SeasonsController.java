@@ -208,13 +208,10 @@ class SeasonsController {
         Notebook.Priors now = notebooks.notebook(key).priors();
         notebooks.carry(key, carried);
         notebooks.changePriors(key, now.byAdvice(), on && !carried.isEmpty());
-        flash.addFlashAttribute(
-                "notice",
-                !on
-                        ? "Other seasons are not used any more."
-                        : carried.isEmpty()
-                                ? "No other event has these lures."
-                                : carried.size() + " lures of other seasons are used, one angler-hour each.");
+        String used = carried.isEmpty()
+                ? "No other event has these lures."
+                : carried.size() + " lures of other seasons are used, one angler-hour each.";
+        flash.addFlashAttribute("notice", on ? used : "Other seasons are not used any more.");
         return "redirect:/events/" + key.eventId() + "/tackle/seasons";
     }
 

@@ -141,12 +141,10 @@ class TrialController {
                         "More of its bites are landed on %s with a chance of %s.",
                         landsMore,
                         percent(Math.max(c.firstLandsMore(), 1 - c.firstLandsMore())));
-        String needed = c.isKnown()
-                ? "That is enough."
-                : Double.isNaN(c.hoursToKnow())
-                        ? "They cannot be told apart in "
-                                + ASSUMPTIONS.notebook().trialHours() + " hours each."
-                        : String.format(Locale.ROOT, "About %.1f more hours of each would decide it.", c.hoursToKnow());
+        String more = Double.isNaN(c.hoursToKnow())
+                ? "They cannot be told apart in " + ASSUMPTIONS.notebook().trialHours() + " hours each."
+                : String.format(Locale.ROOT, "About %.1f more hours of each would decide it.", c.hoursToKnow());
+        String needed = c.isKnown() ? "That is enough." : more;
         return new Row(
                 trial,
                 side(first, c.first()),

@@ -356,7 +356,7 @@ class AccountsTest {
         assertThat(other.post("/sign-in", "name", account.name(), "password", "five words all in a row")
                         .path())
                 .isEqualTo("/events");
-        assertThat(other.post("/settings/sessions/end").text()).contains("One other device was signed out.");
+        assertThat(other.post("/settings/sessions/end").text()).contains("1 other device signed out.");
         assertThat(account.visitor().get("/events").path()).isEqualTo("/sign-in");
     }
 

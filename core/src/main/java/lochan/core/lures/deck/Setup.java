@@ -58,9 +58,22 @@ public record Setup(Lure lure, double grams, @Nullable ColourFamily colour) {
         if (at.visibilityM() == null) {
             return null;
         }
-        int step = at.visibilityM() < a.muddyM() ? 2 : at.visibilityM() > a.clearM() ? 0 : 1;
-        step += at.clarity() == ClarityTrend.CLEARING ? -1 : at.clarity() == ClarityTrend.MUDDYING ? 1 : 0;
-        return ColourFamily.values()[Math.clamp(step, 0, 2)];
+        return ColourFamily.values()[Math.clamp(murk(at.visibilityM(), a) + trend(at.clarity()), 0, 2)];
+    }
+
+    /** 0 for clear water, to 2 for muddy. */
+    private static int murk(double visibilityM, Assumptions.LureAdvice a) {
+        if (visibilityM < a.muddyM()) {
+            return 2;
+        }
+        return visibilityM > a.clearM() ? 0 : 1;
+    }
+
+    private static int trend(@Nullable ClarityTrend clarity) {
+        if (clarity == ClarityTrend.CLEARING) {
+            return -1;
+        }
+        return clarity == ClarityTrend.MUDDYING ? 1 : 0;
     }
 
     /** The angler's lures in the boat that come nearest to it, best first: another colour counts as much as a weight half as much again. */
