@@ -16,6 +16,7 @@ import tools.jackson.databind.json.JsonMapper;
 class AdviseTest {
 
     private static final String DEMO = "../web/src/main/resources/demo/two-arms-open.event.json";
+    private static final String TINY = "../eventformat/src/test/resources/cases/plan-tiny.event.json";
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -31,8 +32,8 @@ class AdviseTest {
                 arguments);
     }
 
-    private List<JsonNode> stream(String... lines) {
-        assertThat(run(String.join("\n", lines) + "\n", "advise", DEMO, "--stream"))
+    private List<JsonNode> stream(String file, String... lines) {
+        assertThat(run(String.join("\n", lines) + "\n", "advise", file, "--stream"))
                 .isZero();
         List<JsonNode> answers = new ArrayList<>();
         out.toString().lines().forEach(l -> answers.add(JSON.readTree(l)));
@@ -77,6 +78,7 @@ class AdviseTest {
         String bite =
                 "{\"type\":\"bite\",\"id\":\"s%d\",\"at\":\"2027-06-06T06:%d:00-06:00\",\"spot\":\"harth-grass\",\"presentation\":\"walking-topwater\",\"outcome\":\"missed\"}";
         List<JsonNode> answers = stream(
+                DEMO,
                 line("06", "06:00", null, null, null, ""),
                 line("06", "06:30", "harth-grass", "walking-topwater", "06:10", ""),
                 line(
@@ -100,11 +102,12 @@ class AdviseTest {
     @Test
     void aWrongLineIsAnsweredAndTheStreamGoesOn() {
         List<JsonNode> answers = stream(
+                TINY,
                 "{oops",
                 "{}",
-                line("06", "06:30", "atlantis", "walking-topwater", "06:10", ""),
-                line("06", "06:30", "harth-grass", "walking-topwater", "06:10", "{\"type\":\"catch\",\"id\":\"x\"}"),
-                line("06", "06:31", null, null, null, ""));
+                line("05", "07:30", "atlantis", "swim-jig", "07:10", ""),
+                line("05", "07:30", "s1", "swim-jig", "07:10", "{\"type\":\"catch\",\"id\":\"x\"}"),
+                line("05", "07:31", null, null, null, ""));
         assertThat(answers.get(0).path("error").asString("")).startsWith("no JSON");
         assertThat(answers.get(1).path("error").asString("")).startsWith("/at: missing");
         assertThat(answers.get(2).path("error").asString("")).contains("/spot: found \"atlantis\"");
