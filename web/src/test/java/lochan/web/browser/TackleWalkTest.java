@@ -19,6 +19,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class TackleWalkTest extends Walk {
 
     private void tab(String name) {
+        page.waitForLoadState();
         page.getByRole(AriaRole.NAVIGATION, named("Tackle"))
                 .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name))
                 .click();

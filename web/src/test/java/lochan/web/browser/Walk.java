@@ -81,16 +81,20 @@ abstract class Walk {
     }
 
     void station(String name) {
+        page.waitForLoadState();
         page.locator(".stations")
                 .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name))
                 .click();
     }
 
+    /** Once the page is laid out: what moves while its styles come is missed by a click. */
     Locator field(String label) {
+        page.waitForLoadState();
         return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
     }
 
     Locator button(String name) {
+        page.waitForLoadState();
         return page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
