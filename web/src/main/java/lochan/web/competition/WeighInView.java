@@ -7,7 +7,12 @@ import lochan.offline.bag.BagView;
 import lochan.web.modelling.BackgroundComputation;
 import org.jspecify.annotations.Nullable;
 
-/** What the review of a competition day shows; null where it is not known, or not yet. */
+/**
+ * What the review of a competition day shows.
+ *
+ * @param job     null before the day is over and in length events; what is computed of the day is null until it is done
+ * @param planned whether there was a plan; null until it is known
+ */
 @RecordBuilder
 record WeighInView(
         EventData data,
@@ -16,14 +21,14 @@ record WeighInView(
         boolean over,
         boolean byLength,
         List<String> carried,
-        BackgroundComputation.State<DayReviews.Result> job,
-        List<String> scales,
-        boolean planned,
-        ReviewDrawing drawing,
-        String said,
-        List<WeighInController.StopRow> stops,
+        BackgroundComputation.@Nullable State<DayReviews.Result> job,
+        @Nullable List<String> scales,
+        @Nullable Boolean planned,
+        @Nullable ReviewDrawing drawing,
+        @Nullable String said,
+        @Nullable List<WeighInController.StopRow> stops,
         @Nullable String elsewhere,
-        List<WeighInController.TriggerRow> triggers,
-        List<WeighInController.ScoreRow> scores,
-        List<ReviewDrawing.Dot> dots,
-        String scoreWords) {}
+        @Nullable List<WeighInController.TriggerRow> triggers,
+        @Nullable List<WeighInController.ScoreRow> scores,
+        @Nullable List<ReviewDrawing.Dot> dots,
+        @Nullable String scoreWords) {}
