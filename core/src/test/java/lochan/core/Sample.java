@@ -174,6 +174,15 @@ public final class Sample {
                 .build();
     }
 
+    /** A largemouth landed at a spot on a presentation. */
+    public static Entry.Catch fish(String id, Instant at, double grams, String spotId, String presentationId) {
+        return EntryCatchBuilder.builder(fish(id, grams))
+                .at(at)
+                .spotId(spotId)
+                .presentationId(presentationId)
+                .build();
+    }
+
     public static Entry.Catch fish(String id, double grams) {
         return fish(id, Species.LARGEMOUTH, grams, null);
     }

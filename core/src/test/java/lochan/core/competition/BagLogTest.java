@@ -49,14 +49,7 @@ class BagLogTest {
 
     @Test
     void aWishedTagIsGivenWhileItIsFree() {
-        Entry.Catch blue = EntryCatchBuilder.builder()
-                .id("b")
-                .at(at("06-05T07:00"))
-                .species(Species.LARGEMOUTH)
-                .grams(900.0)
-                .alive(true)
-                .tag("Blue")
-                .build();
+        Entry.Catch blue = EntryCatchBuilder.builder(fish("b", 900)).tag("Blue").build();
         Entry.Catch again = EntryCatchBuilder.builder(blue)
                 .id("c")
                 .at(at("06-05T07:10"))
@@ -162,13 +155,8 @@ class BagLogTest {
 
     @Test
     void daysHaveWellsOfTheirOwn() {
-        Entry.Catch sunday = EntryCatchBuilder.builder()
-                .id("s")
-                .at(at("06-06T07:00"))
-                .species(Species.LARGEMOUTH)
-                .grams(700.0)
-                .alive(true)
-                .build();
+        Entry.Catch sunday =
+                EntryCatchBuilder.builder(fish("s", 700)).at(at("06-06T07:00")).build();
         BagLog log = BagLog.replay(TWO_FISH, List.of(fish("a", 1000), sunday));
 
         assertThat(well(log)).containsExactly("a");

@@ -8,8 +8,6 @@ import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.competition.Entry;
-import lochan.core.competition.EntryCatchBuilder;
-import lochan.core.event.Species;
 import lochan.core.model.evidence.Slice;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
@@ -35,15 +33,7 @@ class CompetitionStopsTest {
     }
 
     private static Entry.Catch fish(String id, String time, double grams, String spot) {
-        return EntryCatchBuilder.builder()
-                .id(id)
-                .at(at(time))
-                .species(Species.LARGEMOUTH)
-                .grams(grams)
-                .spotId(spot)
-                .presentationId("walker")
-                .alive(true)
-                .build();
+        return Sample.fish(id, at(time), grams, spot, "walker");
     }
 
     private static List<PracticeStop> added(EventData event) {

@@ -10,8 +10,6 @@ import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
-import lochan.core.competition.EntryCatchBuilder;
-import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Runs;
 import lochan.core.live.Outlooks;
@@ -48,15 +46,7 @@ class DayReviewTest {
     }
 
     private static Entry.Catch fish(String id, String time, double grams, String spot, String presentation) {
-        return EntryCatchBuilder.builder()
-                .id(id)
-                .at(at(time))
-                .species(Species.LARGEMOUTH)
-                .grams(grams)
-                .spotId(spot)
-                .presentationId(presentation)
-                .alive(true)
-                .build();
+        return Sample.fish(id, at(time), grams, spot, presentation);
     }
 
     private static DayReview review(Double actual, Entry... entries) {
