@@ -511,19 +511,23 @@ public final class EventFileReader {
 
     /** The id of something of this file; empty when missing or wrong. */
     static String reference(JsonFields f, String name, Set<String> ids) {
-        String id = referenceOrNull(f, name, ids);
-        if (id != null) {
-            return id;
-        }
-        return f.has(name) ? "" : f.id(name);
+        String id = f.id(name);
+        checkDefined(f, name, id, ids);
+        return id;
     }
 
     static @Nullable String referenceOrNull(JsonFields f, String name, Set<String> ids) {
         String id = f.idOrNull(name);
-        if (id != null && !ids.contains(id)) {
-            f.problem(name, "found \"" + id + "\", expected an id that this file defines");
+        if (id != null) {
+            checkDefined(f, name, id, ids);
         }
         return id;
+    }
+
+    private static void checkDefined(JsonFields f, String name, String id, Set<String> ids) {
+        if (!id.isEmpty() && !ids.contains(id)) {
+            f.problem(name, "found \"" + id + "\", expected an id that this file defines");
+        }
     }
 
     private static ForecastPeriod forecast(JsonFields f) {

@@ -237,7 +237,8 @@ final class JsonFields {
 
     /** Needed; the first of them when missing or wrong. */
     <E extends Enum<E> & Coded> E choice(String name, Class<E> type) {
-        return needed(name, "one of " + Coded.choices(type), choiceOrNull(name, type), type.getEnumConstants()[0]);
+        E value = neededChoice(name, type);
+        return value != null ? value : type.getEnumConstants()[0];
     }
 
     /** Needed; null when missing or wrong, which is collected as a problem. */

@@ -3,7 +3,6 @@ package lochan.core.competition;
 import java.util.HashMap;
 import java.util.Map;
 import lochan.core.Lookup;
-import org.jspecify.annotations.Nullable;
 
 /** The catches of a log by their ids. */
 final class Catches {
@@ -19,7 +18,7 @@ final class Catches {
     }
 
     /** @throws java.util.NoSuchElementException when the log has no such catch */
-    CatchRecord of(@Nullable String id) {
+    CatchRecord of(String id) {
         return Lookup.of(records, id);
     }
 }

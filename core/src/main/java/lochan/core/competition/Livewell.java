@@ -1,5 +1,7 @@
 package lochan.core.competition;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -60,7 +62,7 @@ final class Livewell {
         pending = waits ? verdict : null;
         switch (verdict.decision()) {
             case KEEP -> keep(fish, null);
-            case CULL -> keep(fish, remove(verdict.released()));
+            case CULL -> keep(fish, remove(requireNonNull(verdict.released())));
             case RELEASE, BALANCE -> {}
         }
         return verdict;
@@ -85,7 +87,7 @@ final class Livewell {
         return tags.get(fish);
     }
 
-    private String remove(@Nullable String fish) {
+    private String remove(String fish) {
         kept.remove(fish);
         return tags.remove(fish);
     }
@@ -135,7 +137,7 @@ final class Livewell {
     }
 
     /** The fish of the livewell that may go for another one: alive, of the kind that is full. */
-    private List<String> rivals(@Nullable String fish) {
+    private List<String> rivals(String fish) {
         boolean over = overIsFull(fish);
         boolean kind = over || speciesIsFull(fish);
         return kept.stream()
@@ -165,18 +167,18 @@ final class Livewell {
         return Optional.empty();
     }
 
-    private @Nullable Species species(@Nullable String fish) {
+    private @Nullable Species species(String fish) {
         return catches.of(fish).entry().species();
     }
 
     /** Whether a fish is longer than its slot; one that was not measured is not. */
-    private boolean isOver(@Nullable String fish) {
+    private boolean isOver(String fish) {
         Double mm = catches.of(fish).mm();
         return mm != null
                 && rule(fish).map(SpeciesRule::slot).filter(s -> mm > s.toMm()).isPresent();
     }
 
-    private boolean overIsFull(@Nullable String fish) {
+    private boolean overIsFull(String fish) {
         Integer most =
                 rule(fish).map(SpeciesRule::slot).map(SpeciesRule.Slot::over).orElse(null);
         return most != null
@@ -200,7 +202,7 @@ final class Livewell {
      * The fish that may have to go: the one in hand and those of the livewell that may be the lightest. Two measured fish of the livewell that cannot be told
      * apart are not worth a weighing of their own: the one with the smaller reading goes, of equal ones the one longer in the livewell.
      */
-    private List<String> open(@Nullable String fish, List<String> rivals) {
+    private List<String> open(String fish, List<String> rivals) {
         WeightOrder order = order();
         List<String> lightest = order.lightest(rivals);
         Optional<String> least =
@@ -212,7 +214,7 @@ final class Livewell {
                         .toList()));
     }
 
-    private static List<String> both(@Nullable String fish, List<String> rivals) {
+    private static List<String> both(String fish, List<String> rivals) {
         return Stream.concat(Stream.of(fish), rivals.stream()).toList();
     }
 
@@ -240,7 +242,8 @@ final class Livewell {
 
     /** Weighings until the fish in hand is settled: each rules out one of those that may be the lightest. */
     private int weighings() {
-        return pending == null ? 0 : open(inHand, rivals(inHand)).size() - 1;
+        String fish = inHand;
+        return fish == null ? 0 : open(fish, rivals(fish)).size() - 1;
     }
 
     private boolean isShort(String fish) {
@@ -249,7 +252,7 @@ final class Livewell {
         return record.mm() != null && minimum != null && record.mm() < minimum - LENGTH_TOLERANCE_MM;
     }
 
-    private boolean speciesIsFull(@Nullable String fish) {
+    private boolean speciesIsFull(String fish) {
         Integer most = rule(fish).map(SpeciesRule::bagLimit).orElse(null);
         return most != null
                 && kept.stream()
@@ -259,7 +262,7 @@ final class Livewell {
                         >= most;
     }
 
-    private Optional<SpeciesRule> rule(@Nullable String fish) {
+    private Optional<SpeciesRule> rule(String fish) {
         return Optional.ofNullable(catches.of(fish).entry().species()).flatMap(event.rules()::rule);
     }
 

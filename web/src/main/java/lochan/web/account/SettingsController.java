@@ -12,6 +12,7 @@ import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -50,10 +51,15 @@ class SettingsController {
      * @param own         whether the account has a password of its owner's: the demo's has none
      * @param devicesWords how many devices are signed in
      * @param names       of all accounts, for the administrator; empty for others
-     * @param invitations how many codes are still to be used
+     * @param withdraw    what takes the unused codes back, in words; null where there are none
      */
     record SettingsView(
-            Form form, boolean own, String devicesWords, boolean othersSignedIn, List<String> names, int invitations) {}
+            Form form,
+            boolean own,
+            String devicesWords,
+            boolean othersSignedIn,
+            List<String> names,
+            @Nullable String withdraw) {}
 
     @GetMapping("/settings")
     String settings(@AuthenticationPrincipal Angler angler, Model model) {
@@ -71,8 +77,17 @@ class SettingsController {
                         : Count.of(devices, "device") + " are signed in, with this one.",
                 devices > 1,
                 administrator ? accounts.all().stream().map(Angler::name).toList() : List.of(),
-                administrator ? accounts.invitations(angler.accountId()).size() : 0);
+                administrator
+                        ? withdraw(accounts.invitations(angler.accountId()).size())
+                        : null);
         return Views.show("account/settings", model, view);
+    }
+
+    private static @Nullable String withdraw(int codes) {
+        if (codes == 0) {
+            return null;
+        }
+        return "Withdraw " + (codes == 1 ? "the unused code" : Count.of(codes, "unused code"));
     }
 
     private boolean isOwn(Angler angler) {

@@ -21,8 +21,7 @@ public class EventBook {
     /** The event as it stands. Stops of a plan at a spot that was deleted are left out. */
     @Transactional(readOnly = true)
     public EventData event(EventKey key) {
-        EventData.Builder event =
-                EventData.builder(events.event(key), events.boat(key)).runs(events.runs(key));
+        EventData.Builder event = outlined(key).runs(events.runs(key));
         parts.forEach(p -> p.read(key, event));
         return event.build();
     }
@@ -30,9 +29,13 @@ public class EventBook {
     /** What its records are checked against: rules, boat, spots and presentations of the event, without the records themselves. */
     @Transactional(readOnly = true)
     public EventData outline(EventKey key) {
+        return outlined(key).build();
+    }
+
+    private EventData.Builder outlined(EventKey key) {
         EventData.Builder event = EventData.builder(events.event(key), events.boat(key));
         parts.forEach(p -> p.outline(key, event));
-        return event.build();
+        return event;
     }
 
     @Transactional(readOnly = true)

@@ -11,11 +11,11 @@ public interface EventPart {
     int PRACTICE = 20;
     int REST = 30;
 
-    /** Puts this part of an event into it, after the parts before. */
-    void read(EventKey key, EventData.Builder event);
-
     /** Puts into an event what the records of other parts name of this one. */
     default void outline(EventKey key, EventData.Builder event) {}
+
+    /** Puts the rest of this part into an event that has its outline, after the parts before. */
+    default void read(EventKey key, EventData.Builder event) {}
 
     /** Keeps this part of an event that was just made. */
     void write(EventKey key, EventData event);

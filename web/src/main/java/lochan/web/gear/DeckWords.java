@@ -3,6 +3,7 @@ package lochan.web.gear;
 import java.util.Locale;
 import lochan.core.lures.deck.Setup;
 import lochan.core.practice.Hooks;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.BoxItem;
 import lochan.core.tackle.FishingLine;
@@ -37,8 +38,7 @@ public final class DeckWords {
         String kind = h.kind() == Hooks.TREBLE
                 ? "treble"
                 : h.kind() == Hooks.SINGLE && h.count() == 1 ? "single hook" : "hook";
-        return (h.count() == 1 ? "1 " + kind : h.count() + " " + kind + "s")
-                + (h.teasers() == 0 ? "" : h.teasers() == 1 ? ", 1 teaser" : ", " + h.teasers() + " teasers");
+        return Count.of(h.count(), kind) + (h.teasers() == 0 ? "" : ", " + Count.of(h.teasers(), "teaser"));
     }
 
     /** Points of the rules with their sign, as "+1.5". */

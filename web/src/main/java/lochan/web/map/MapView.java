@@ -5,6 +5,7 @@ import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.structure.Candidate;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** What the Map page shows; without a lake, what can be imported. */
 @RecordBuilder
@@ -13,8 +14,8 @@ record MapView(
         double straightRunFactor,
         Candidate.Kind[] kinds,
         Form form,
-        LakeMap map,
-        String deepest,
+        @Nullable LakeMap map,
+        @Nullable String deepest,
         double deepestWhole,
-        List<Suggestion> suggestions,
-        List<String> broken) {}
+        @Nullable List<Suggestion> suggestions,
+        @Nullable List<String> broken) {}

@@ -107,7 +107,6 @@ public class PlanPage {
         page.strategies(strategies);
         page.allStrategies(strategies.size() == 4 ? "all four, side by side" : "all three, side by side");
         page.valued(PlanValuation.values(event));
-        page.manyDays(event.days().size() > 1);
         if (shown != null) {
             Plan kept = kept(shown.plan(), event);
             page.gear(decks.check(key, event, kept.stops()).stream()

@@ -62,7 +62,6 @@ public class Practice implements EventPart {
 
     @Override
     public void read(EventKey key, EventData.Builder event) {
-        outline(key, event);
         event.stops(stops(key));
     }
 

@@ -8,12 +8,13 @@ import lochan.core.lake.Spot;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.Outcome;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** What the Practice page shows; what belongs to the stop being fished is null without one. */
 @RecordBuilder
 record PracticeView(
         EventData data,
-        LoggedStop open,
+        @Nullable LoggedStop open,
         String freshCode,
         List<PracticeDay> days,
         List<PracticeDay> earlier,
@@ -21,14 +22,14 @@ record PracticeView(
         Set<String> fishedLast,
         Form pad,
         String light,
-        Set<String> fishedHere,
-        Outcome[] outcomes,
-        String follows,
-        Choices choices,
-        Form conditions,
-        Spot openSpot,
+        @Nullable Set<String> fishedHere,
+        Outcome @Nullable [] outcomes,
+        @Nullable String follows,
+        @Nullable Choices choices,
+        @Nullable Form conditions,
+        @Nullable Spot openSpot,
         long openSeconds,
-        List<PracticeController.BiteRow> openBites,
-        List<String> retrieves,
-        String conditionWords,
-        String noteWords) {}
+        @Nullable List<PracticeController.BiteRow> openBites,
+        @Nullable List<String> retrieves,
+        @Nullable String conditionWords,
+        @Nullable String noteWords) {}

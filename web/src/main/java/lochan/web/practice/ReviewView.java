@@ -2,16 +2,17 @@ package lochan.web.practice;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** What the evening review shows; without a day of practice, its days alone. */
 @RecordBuilder
 record ReviewView(
         List<ReviewController.DayChoice> days,
-        String dayTitle,
-        DayBand band,
-        List<ChangeRow> patterns,
-        List<ChangeRow> cells,
-        String ratesFor,
-        List<String> unsized,
-        List<ReviewController.GuessRow> guesses,
-        String bias) {}
+        @Nullable String dayTitle,
+        @Nullable DayBand band,
+        @Nullable List<ChangeRow> patterns,
+        @Nullable List<ChangeRow> cells,
+        @Nullable String ratesFor,
+        @Nullable List<String> unsized,
+        @Nullable List<ReviewController.GuessRow> guesses,
+        @Nullable String bias) {}

@@ -6,7 +6,7 @@ import lochan.core.practice.Hooks;
 import lochan.offline.form.Form;
 import org.jspecify.annotations.Nullable;
 
-/** What the page of an imported practice log shows; all of it is null before a file is read. */
+/** What the page of an imported practice log shows once a file is read. */
 @RecordBuilder
 record SheetView(
         Form form,

@@ -5,16 +5,17 @@ import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.Outcome;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** What the page of a stop shows that is logged or changed afterwards; stop is null for a new one. */
 @RecordBuilder
 record StopView(
         EventData data,
-        String stop,
+        @Nullable String stop,
         Form form,
         Choices choices,
         Outcome[] outcomes,
         String freshCode,
         List<String> retrieves,
-        String light,
+        @Nullable String light,
         List<PracticeController.BiteRow> bites) {}

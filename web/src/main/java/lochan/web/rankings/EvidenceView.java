@@ -8,11 +8,12 @@ import lochan.core.model.rate.BiteRates;
 import lochan.core.model.size.SizeModel;
 import lochan.core.practice.Presentation;
 import lochan.web.modelling.BackgroundComputation;
+import org.jspecify.annotations.Nullable;
 
 /** What the page of the evidence behind a row of the rankings shows. */
 @RecordBuilder
 record EvidenceView(
-        BackgroundComputation.State<RankingValues.Values> job,
+        BackgroundComputation.@Nullable State<RankingValues.Values> job,
         RankingRow row,
         Spot spot,
         Presentation presentation,

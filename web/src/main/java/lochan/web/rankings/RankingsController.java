@@ -160,27 +160,10 @@ class RankingsController {
                         .limit(MOST_COMPARED)
                         .toList();
         boolean tooMany = row != null && row.size() > MOST_COMPARED;
-        CompareView page = rows.size() > 1
-                ? compared(key, rows, all, dayModel, bin, tooMany, row)
-                : new CompareView(null, tooMany, null, row);
-        return Views.show("rankings/compare", model, page, DayChoice.of(dayModel, bin));
-    }
-
-    /** @param shown null where fewer than two rows are compared */
-    record CompareView(
-            BackgroundComputation.@Nullable State<RankingValues.Values> job,
-            boolean tooMany,
-            @Nullable Comparison shown,
-            List<String> chosen) {}
-
-    private CompareView compared(
-            EventKey key,
-            List<RankingRow> rows,
-            List<RankingRow> all,
-            DayModel dayModel,
-            int bin,
-            boolean tooMany,
-            List<String> row) {
+        if (rows.size() < 2) {
+            return Views.show(
+                    "rankings/compare", model, new CompareView(null, tooMany, null), DayChoice.of(dayModel, bin));
+        }
         BackgroundComputation.State<RankingValues.Values> job =
                 values.of(key, dayModel).orElse(null);
         RankingValues.Values found = found(job);
@@ -190,8 +173,14 @@ class RankingsController {
                 .map(r -> Why.of(r, dayModel, bin, found, lake, units))
                 .toList();
         Comparison shown = Comparison.of(rows, lines(rows, found, dayModel, bin, units), why, dayModel, units);
-        return new CompareView(job, tooMany, shown, row);
+        return Views.show("rankings/compare", model, new CompareView(job, tooMany, shown), DayChoice.of(dayModel, bin));
     }
+
+    /** @param shown null where fewer than two rows are compared */
+    record CompareView(
+            BackgroundComputation.@Nullable State<RankingValues.Values> job,
+            boolean tooMany,
+            @Nullable Comparison shown) {}
 
     /** Weight of a keeper over all rows, g. */
     private static double lakeKeeper(List<RankingRow> rows) {

@@ -11,7 +11,6 @@ import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.lake.SpotType;
-import lochan.core.lake.Stock;
 import lochan.core.lake.Zone;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
@@ -144,7 +143,6 @@ class SpotController {
             @Nullable String spot,
             List<String> spotTypes,
             Zone[] zones,
-            Stock[] stocks,
             List<String> notes,
             @Nullable String waypoint) {}
 
@@ -159,7 +157,6 @@ class SpotController {
                         spot,
                         classes.stream().map(SpotType::words).toList(),
                         Zone.values(),
-                        Stock.values(),
                         spot == null
                                 ? List.of()
                                 : waypoints.all(key).stream()

@@ -26,11 +26,6 @@ public class Spots implements EventPart {
     }
 
     @Override
-    public void read(EventKey key, EventData.Builder event) {
-        outline(key, event);
-    }
-
-    @Override
     public void outline(EventKey key, EventData.Builder event) {
         event.spots(all(key));
     }

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import lochan.core.lake.FishPosition;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Waypoint;
 import lochan.core.quantity.Units;
@@ -147,7 +146,6 @@ class WaypointController {
             @Nullable String waypoint,
             List<Spot> spots,
             Waypoint.Bottom[] bottoms,
-            FishPosition[] fishPositions,
             String freshCode,
             List<Row> rows) {}
 
@@ -162,7 +160,6 @@ class WaypointController {
                         waypoint,
                         spotsNow,
                         Waypoint.Bottom.values(),
-                        FishPosition.values(),
                         UUID.randomUUID().toString(),
                         waypoints.all(key).reversed().stream()
                                 .map(m -> row(m, spotsNow, key, units))

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
 record DeckView(
         EventData data,
         List<StoredPlan> plans,
-        StoredPlan shownPlan,
+        @Nullable StoredPlan shownPlan,
         List<RodRow> rows,
         List<DeckController.Poor> poor,
         List<GearCheck> broken,
@@ -27,7 +27,7 @@ record DeckView(
         boolean hasStops,
         boolean backupsKnown,
         String gearRules,
-        DeckDrawing drawing,
+        @Nullable DeckDrawing drawing,
         List<DeckController.AdviceLine> said,
         int dayNumber,
         List<String> signs,

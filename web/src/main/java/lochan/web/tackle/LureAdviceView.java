@@ -6,19 +6,20 @@ import java.util.Map;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** What the page of lure advice shows; without a spot, its choices alone. */
 @RecordBuilder
 record LureAdviceView(
         EventData data,
         Map<String, Map<String, String>> choices,
-        List<LureAdviceRow> rows,
-        Form form,
-        String situationWords,
-        Spot spot,
-        String at,
+        @Nullable List<LureAdviceRow> rows,
+        @Nullable Form form,
+        @Nullable String situationWords,
+        @Nullable Spot spot,
+        @Nullable String at,
         int day,
-        Map<String, String> times,
+        @Nullable Map<String, String> times,
         boolean all,
         boolean changed,
-        List<LureAdviceController.Order> orders) {}
+        @Nullable List<LureAdviceController.Order> orders) {}

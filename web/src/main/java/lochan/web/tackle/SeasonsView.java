@@ -5,6 +5,7 @@ import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.Notebook;
 import lochan.core.tackle.SeasonStage;
+import org.jspecify.annotations.Nullable;
 
 /** What the page of past seasons shows; lake and stage are null where all are shown. */
 @RecordBuilder
@@ -12,8 +13,8 @@ record SeasonsView(
         EventData data,
         List<String> lakes,
         SeasonStage[] stages,
-        String lake,
-        String stage,
+        @Nullable String lake,
+        @Nullable String stage,
         List<SeasonsController.LineRow> byPresentation,
         List<SeasonsController.LineRow> byPlace,
         List<SeasonsController.LineRow> byStage,

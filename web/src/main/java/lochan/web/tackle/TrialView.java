@@ -8,6 +8,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** What the page of trials shows; compared is null unless two presentations are compared. */
 @RecordBuilder
@@ -22,6 +23,6 @@ record TrialView(
         Map<String, String> presentations,
         Form form,
         String freshCode,
-        TrialController.Row compared,
-        String first,
-        String second) {}
+        TrialController.@Nullable Row compared,
+        @Nullable String first,
+        @Nullable String second) {}

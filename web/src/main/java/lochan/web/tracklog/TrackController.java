@@ -99,14 +99,13 @@ class TrackController {
 
     @GetMapping("/events/{eventId}/practice/track")
     String choose(EventKey key, Model model) {
-        return Views.show(
-                "tracklog/track", model, new TrackView(book.event(key), LEAST_MINUTES, null, null, null, null, null));
+        return Views.show("tracklog/track", model, TrackView.of(book.event(key), LEAST_MINUTES));
     }
 
     @PostMapping("/events/{eventId}/practice/track")
     String offer(EventKey key, @RequestParam MultipartFile file, Model model) throws IOException {
         EventData event = book.event(key);
-        TrackView view = new TrackView(event, LEAST_MINUTES, null, null, null, null, null);
+        TrackView view = TrackView.of(event, LEAST_MINUTES);
         try (InputStream in = new BufferedInputStream(file.getInputStream())) {
             view = read(TrackCutter.cut(GpxTrack.read(in), event.spots()), event, accounts.units(key.accountId()));
         } catch (GpxException e) {

@@ -14,4 +14,10 @@ record TrackView(
         @Nullable List<Track.Run> boatRuns,
         @Nullable BoatSpeeds speeds,
         @Nullable String stopsWords,
-        @Nullable String runsWords) {}
+        @Nullable String runsWords) {
+
+    /** Before a track is read. */
+    static TrackView of(EventData event, long leastMinutes) {
+        return new TrackView(event, leastMinutes, null, null, null, null, null);
+    }
+}

@@ -85,7 +85,7 @@ public record GearCheck(@Nullable String presentationId, String found, String re
                 p.name() + ": " + hooking.count() + " hooks, your rules say " + gear.maxHooksPerRig()
                         + " at most on one rig.",
                 (arms
-                        ? "Put teasers without hooks on " + over + (over == 1 ? " more arm." : " more arms.")
+                        ? "Put teasers without hooks on " + Count.of(over, "more arm") + "."
                         : "Take off " + Count.of(over, "hook") + ".")));
     }
 }

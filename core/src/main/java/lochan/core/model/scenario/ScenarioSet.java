@@ -166,7 +166,7 @@ public final class ScenarioSet {
     }
 
     /** A cell in all scenarios, drawn when first asked for. */
-    public synchronized CellScenarios cell(@Nullable Cell cell) {
+    public synchronized CellScenarios cell(Cell cell) {
         return cells.computeIfAbsent(
                 cell,
                 c -> all == null
