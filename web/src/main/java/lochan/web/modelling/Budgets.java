@@ -35,14 +35,14 @@ public record Budgets(
 
     /** Too few to plan a day by, and answered at once: what the pages do with an answer is tried with it. */
     static final Budgets SMALL = new Budgets(
-            120,
-            1_000,
             60,
-            new Planning(40, 1),
-            new Planning(50, 1),
-            new Planning(12, 1),
-            new Live(2_000, 500, new Planning(60, 3)),
-            new Search(9, 27));
+            500,
+            40,
+            new Planning(16, 1),
+            new Planning(16, 1),
+            new Planning(6, 1),
+            new Live(600, 150, new Planning(24, 1)),
+            new Search(3, 9));
 
     /** Of all that is drawn: a page asked for again says the same. */
     public static final long SEED = 1;

@@ -148,7 +148,7 @@ class DayPlannerTest {
         DayPlanner planner = new DayPlanner(set, DayRuns.always(runs(event)), DayPlanner.Wishes.of(strategy), 2);
         double before = 0;
         List<PlanStop> stops = List.of();
-        for (int rounds : new int[] {1, 3, 9}) {
+        for (int rounds : new int[] {1, 3}) {
             stops = planner.plan(rounds, i -> true);
             double score = strategy.score(
                     new PlanValuer(set)
@@ -157,8 +157,8 @@ class DayPlannerTest {
             assertThat(score).as(rounds + " rounds").isGreaterThanOrEqualTo(before - 1e-9 * before);
             before = score;
         }
-        assertThat(DayPlanner.done(26)).isEqualTo(9);
-        assertThat(planner.plan(26, i -> true)).isEqualTo(stops);
+        assertThat(DayPlanner.done(8)).isEqualTo(3);
+        assertThat(planner.plan(8, i -> true)).isEqualTo(stops);
     }
 
     @Test
