@@ -68,8 +68,14 @@ class AdviseTest {
                 .as("the bag of the log is in it")
                 .isGreaterThan(3000);
         assertThat(answer.path("chanceOfTarget").asDouble()).isBetween(0.0, 1.0);
+    }
+
+    @Test
+    void theSameIsSaidEachTimeAndOfATimeWithItsDay() {
+        run("", "advise", TINY, "--at", "07:40");
         String first = out.toString();
-        run("", "advise", DEMO, "--at", "2027-06-05T09:40:00-06:00");
+        run("", "advise", TINY, "--at", "2027-06-05T07:40:00-06:00");
+        assertThat(first).contains("\"best\"");
         assertThat(out.toString()).isEqualTo(first);
     }
 
