@@ -74,7 +74,7 @@ class AdviseTest {
     void theSameIsSaidEachTimeAndOfATimeWithItsDay() {
         run("", "advise", TINY, "--at", "07:40");
         String first = out.toString();
-        run("", "advise", TINY, "--at", "2027-06-05T07:40:00-06:00");
+        run("", "advise", TINY, "--at", "2027-06-05T07:40:00-07:00");
         assertThat(first).contains("\"best\"");
         assertThat(out.toString()).isEqualTo(first);
     }

@@ -27,7 +27,8 @@ class DepthLinesTest {
     @Test
     void evenNothingButNoiseIsDrawnWithinBounds() {
         Random random = new Random(3);
-        List<LakeMap.Line> lines = DepthLines.of(grid(NOISY_SIDE, i -> 20 * random.nextFloat()), FRAME, SIZE_M, Units.USUAL);
+        List<LakeMap.Line> lines =
+                DepthLines.of(grid(NOISY_SIDE, i -> 20 * random.nextFloat()), FRAME, SIZE_M, Units.USUAL);
 
         assertThat(lines.stream().mapToInt(l -> l.path().length()).sum())
                 .isLessThanOrEqualTo(DepthLines.MOST_CHARACTERS);
