@@ -44,7 +44,7 @@ class CrashTest {
 
     private static final int ENTRIES = 200;
     /** How often each of the two is killed. */
-    private static final int KILLS = Boolean.getBoolean("lochan.long") ? 20 : 2;
+    private static final int KILLS = Boolean.getBoolean("lochan.long") ? 20 : 1;
     /** An answer takes less: kills fall before, while and after an entry is written. */
     private static final int WITHIN_MILLIS = 60;
 

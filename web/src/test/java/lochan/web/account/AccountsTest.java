@@ -29,11 +29,10 @@ class AccountsTest {
 
     private static final String PASSWORD = "four words in a row";
 
-    @ParameterizedTest
-    @ValueSource(strings = {"127.0.0.1", "0.0.0.0"})
-    void theFirstAccountIsMadeOnAPageThatAsksForTheTerminalsCode(String bind) {
+    @Test
+    void theFirstAccountIsMadeOnAPageThatAsksForTheTerminalsCode() {
         ByteArrayOutputStream terminal = new ByteArrayOutputStream();
-        try (RunningApp app = TestServers.start(false, bind, terminal)) {
+        try (RunningApp app = TestServers.start(false, "0.0.0.0", terminal)) {
             Visitor first = app.visitor();
             assertThat(first.get("/events").path()).isEqualTo("/setup");
             Matcher code = Pattern.compile("code: (\\d{8})").matcher(terminal.toString());

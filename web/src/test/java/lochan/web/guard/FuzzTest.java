@@ -28,7 +28,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 @Tag("slow")
 class FuzzTest {
 
-    private static final int INPUTS = Integer.getInteger("lochan.fuzz", Boolean.getBoolean("lochan.long") ? 1000 : 100);
+    private static final int INPUTS = Integer.getInteger("lochan.fuzz", Boolean.getBoolean("lochan.long") ? 1000 : 150);
     private static final long SEED = Long.getLong("lochan.fuzz.seed", 11);
     private static final long LONGEST_NANOS = 5_000_000_000L;
     /** Pages looked at after something was taken; all of them after every new event and at the end. */
