@@ -3,16 +3,14 @@ package lochan.core.practice.track;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.stream.IntStream;
 import lochan.core.event.Position;
 import lochan.core.lake.Spot;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Takes a track apart into stops, runs and gaps. The speed at a time is that between the mean places of the half minutes before and after
- * it, which a plotter's noise of a few metres hardly touches; where a stop begins and ends is then told from a few seconds around.
+ * it, which a plotter's noise of a few metres hardly touches; where a stop begins and ends is then told from a few seconds around. Slow time at
+ * two anchorages close together is told apart by where the boat lay ({@link Stays}).
  */
 public final class TrackCutter {
 
@@ -92,105 +90,11 @@ public final class TrackCutter {
                 / (Duration.between(a.at(), b.at()).toMillis() / 1000.0);
     }
 
-    /** A piece without gaps, on a plane of metres around its first fix. */
-    private static final class Piece {
-
-        final List<Fix> fixes;
-        final double[] seconds;
-        final double[] x;
-        final double[] y;
-
-        Piece(List<Fix> fixes) {
-            this.fixes = fixes;
-            int n = fixes.size();
-            seconds = new double[n];
-            x = new double[n];
-            y = new double[n];
-            Position first = fixes.getFirst().position();
-            double east = Position.metresPerDegreeEast(first.lat());
-            for (int i = 0; i < n; i++) {
-                seconds[i] =
-                        Duration.between(fixes.getFirst().at(), fixes.get(i).at())
-                                        .toMillis()
-                                / 1000.0;
-                x[i] = (fixes.get(i).position().lon() - first.lon()) * east;
-                y[i] = (fixes.get(i).position().lat() - first.lat()) * Position.METRES_PER_DEGREE;
-            }
-        }
-
-        /** Speed at each fix between the means of the windows before and after it, both holding the fix itself. */
-        double[] speeds(double window) {
-            int n = seconds.length;
-            double[] sumX = new double[n + 1];
-            double[] sumY = new double[n + 1];
-            double[] sumT = new double[n + 1];
-            for (int i = 0; i < n; i++) {
-                sumX[i + 1] = sumX[i] + x[i];
-                sumY[i + 1] = sumY[i] + y[i];
-                sumT[i + 1] = sumT[i] + seconds[i];
-            }
-            double[] speeds = new double[n];
-            int from = 0;
-            int to = 0;
-            for (int i = 0; i < n; i++) {
-                while (seconds[from] < seconds[i] - window) {
-                    from++;
-                }
-                while (to < n && seconds[to] <= seconds[i] + window) {
-                    to++;
-                }
-                int before = Math.min(from, Math.max(0, i - 1));
-                int after = Math.max(to, Math.min(n, i + 2));
-                double time = mean(sumT, i, after) - mean(sumT, before, i + 1);
-                speeds[i] = time <= 0
-                        ? 0
-                        : Math.hypot(
-                                        mean(sumX, i, after) - mean(sumX, before, i + 1),
-                                        mean(sumY, i, after) - mean(sumY, before, i + 1))
-                                / time;
-            }
-            return speeds;
-        }
-
-        private static double mean(double[] sums, int from, int to) {
-            return (sums[to] - sums[from]) / (to - from);
-        }
-
-        double metres(int from, int to) {
-            double sum = 0;
-            for (int i = from + 1; i <= to; i++) {
-                sum += Math.hypot(x[i] - x[i - 1], y[i] - y[i - 1]);
-            }
-            return sum;
-        }
-
-        /** The speed at or below which half of the way was run. */
-        double cruise(double[] speeds, int from, int to) {
-            List<Integer> bySpeed = IntStream.range(from + 1, to + 1)
-                    .boxed()
-                    .sorted(Comparator.comparingDouble(i -> speeds[i]))
-                    .toList();
-            double half = metres(from, to) / 2;
-            double way = 0;
-            for (int i : bySpeed) {
-                way += metres(i - 1, i);
-                if (way >= half) {
-                    return speeds[i];
-                }
-            }
-            return speeds[to];
-        }
-
-        double straight(int from, int to) {
-            return Math.hypot(x[to] - x[from], y[to] - y[from]);
-        }
-    }
-
     private void cut(List<Fix> fixes) {
         if (fixes.size() < 2) {
             return;
         }
-        Piece piece = new Piece(fixes);
+        TrackPiece piece = new TrackPiece(fixes);
         double[] speeds = piece.speeds(WINDOW_SECONDS);
         double[] sharp = piece.speeds(EDGE_SECONDS);
         int n = speeds.length;
@@ -231,8 +135,18 @@ public final class TrackCutter {
         return from;
     }
 
+    /** Slow fixes [from, to], cut where the boat moved to another anchorage and where it drifted out of one place. */
+    private void addStops(TrackPiece piece, int from, int to) {
+        int start = from;
+        for (Stays.Move move : Stays.moves(piece, from, to, spots)) {
+            addPlaces(piece, start, move.last());
+            start = move.first();
+        }
+        addPlaces(piece, start, to);
+    }
+
     /** Slow fixes [from, to], cut where they leave one place. */
-    private void addStops(Piece piece, int from, int to) {
+    private void addPlaces(TrackPiece piece, int from, int to) {
         int start = from;
         double sumX = 0;
         double sumY = 0;
@@ -250,7 +164,7 @@ public final class TrackCutter {
         addStop(piece, start, to);
     }
 
-    private void addStop(Piece piece, int from, int to) {
+    private void addStop(TrackPiece piece, int from, int to) {
         Instant start = piece.fixes.get(from).at();
         Instant end = piece.fixes.get(to).at();
         if (Duration.between(start, end).compareTo(LEAST_STOP) >= 0) {
@@ -264,15 +178,8 @@ public final class TrackCutter {
                             .mapToDouble(f -> f.position().lon())
                             .average()
                             .orElseThrow());
-            stops.add(new Track.Stop(start, end, centre, spot(centre)));
+            Spot spot = Stays.spot(centre, spots);
+            stops.add(new Track.Stop(start, end, centre, spot == null ? null : spot.id()));
         }
-    }
-
-    private @Nullable String spot(Position centre) {
-        return spots.stream()
-                .filter(s -> s.position().metresTo(centre) <= s.radiusM())
-                .min(Comparator.comparingDouble(s -> s.position().metresTo(centre)))
-                .map(Spot::id)
-                .orElse(null);
     }
 }

@@ -18,6 +18,7 @@ import lochan.core.lake.Zone;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class TrackCutterTest {
 
@@ -79,6 +80,22 @@ class TrackCutterTest {
                 y += speed * Math.sin(heading);
                 note();
             }
+            truth.add(new Track.Stop(start, now(), at(homeX, homeY), null));
+            return this;
+        }
+
+        /** Lies at anchor, swinging a little. */
+        Day lie(int minutes) {
+            Instant start = now();
+            double homeX = x;
+            double homeY = y;
+            for (int s = 0; s < 60 * minutes; s++) {
+                x = homeX + 8 * Math.sin(s / 90.0);
+                y = homeY + 5 * Math.cos(s / 70.0) - 5;
+                note();
+            }
+            x = homeX;
+            y = homeY;
             truth.add(new Track.Stop(start, now(), at(homeX, homeY), null));
             return this;
         }
@@ -175,6 +192,57 @@ class TrackCutterTest {
         Track track = TrackCutter.cut(new Day(1, 2, 1).fish(10).run(500, 0, 3).fish(10).fixes, List.of());
 
         assertThat(track.stops()).hasSize(2);
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void twoAnchoragesCloseTogetherAreTwoStops(int seed) {
+        Random random = new Random(seed);
+        double metres = 100 + random.nextInt(100);
+        double bearing = 6.28 * random.nextDouble();
+        Day day = new Day(seed, 3, 1 + seed % 3)
+                .run(2000, 0, 15)
+                .lie(6 + random.nextInt(30))
+                .run(2000 + metres * Math.cos(bearing), metres * Math.sin(bearing), 4 - random.nextDouble())
+                .lie(6 + random.nextInt(30));
+        Track track = TrackCutter.cut(day.fixes, List.of());
+
+        assertThat(track.stops()).hasSize(2);
+        for (int i = 0; i < 2; i++) {
+            assertThat(track.stops().get(i).centre().metresTo(day.truth.get(i).centre()))
+                    .isLessThan(25);
+            assertThat(Duration.between(
+                                    day.truth.get(i).start(),
+                                    track.stops().get(i).start())
+                            .abs())
+                    .isLessThan(Duration.ofSeconds(75));
+        }
+    }
+
+    /** Along a bank on the trolling motor, at a steady speed. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.1, 0.2, 0.3, 0.4})
+    void aDriftWithinOnePlaceIsOneStop(double mps) {
+        Track track = TrackCutter.cut(new Day(3, 3, 1).run(2000, 0, 15).run(2000, 60 * 10 * mps, mps).fixes, List.of());
+
+        assertThat(track.stops()).hasSize(1);
+    }
+
+    @Test
+    void withSpotsTheirRadiiDecide() {
+        Day close = new Day(5, 3, 1).run(2000, 0, 15).lie(10).run(2060, 0, 1.2).lie(10);
+        Spot one = spot("one", Day.at(2000, 0), 30);
+        Spot two = spot("two", Day.at(2060, 0), 30);
+        assertThat(TrackCutter.cut(close.fixes, List.of(one, two)).stops())
+                .extracting(Track.Stop::spotId)
+                .containsExactly("one", "two");
+
+        Day far = new Day(5, 3, 1).run(2000, 0, 15).lie(10).run(2120, 0, 3).lie(10);
+        Spot wide = spot("wide", Day.at(2060, 0), 150);
+        assertThat(TrackCutter.cut(far.fixes, List.of(wide)).stops())
+                .extracting(Track.Stop::spotId)
+                .containsExactly("wide");
+        assertThat(TrackCutter.cut(far.fixes, List.of()).stops()).hasSize(2);
     }
 
     @Test
