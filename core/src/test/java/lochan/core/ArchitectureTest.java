@@ -9,10 +9,12 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTag;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 
 /** The core is plain Java: no framework, no clock, no input or output, no randomness but a seed passed in. */
+@ArchTag("slow")
 @AnalyzeClasses(packages = "lochan.core", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
 

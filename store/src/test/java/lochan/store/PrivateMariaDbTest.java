@@ -19,9 +19,11 @@ import java.util.List;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** On the real server, which as root runs as another user: its folder lies where that user may pass. */
+@Tag("processes")
 class PrivateMariaDbTest {
 
     private Path home;

@@ -22,8 +22,10 @@ import java.util.zip.GZIPInputStream;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("processes")
 class RecordsUpgradeTest {
 
     private static final Clock CLOCK = Clock.fixed(Instant.parse("2027-06-04T20:00:00Z"), ZoneOffset.UTC);

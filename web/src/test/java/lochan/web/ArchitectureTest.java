@@ -8,12 +8,14 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTag;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ArchRule;
 import org.jspecify.annotations.NullMarked;
 
 /** The borders of the application: features meet through services, and records stop at repositories. */
+@ArchTag("slow")
 @AnalyzeClasses(packages = "lochan", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
 

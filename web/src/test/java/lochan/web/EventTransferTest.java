@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import lochan.web.testing.RunningApp;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -29,6 +30,7 @@ class EventTransferTest {
         return new Said(exit, out.toString(StandardCharsets.UTF_8), err.toString(StandardCharsets.UTF_8));
     }
 
+    @Tag("slow")
     @Test
     void anEventGoesInAndComesOutTheSame(RunningApp app) throws Exception {
         String account = app.account().name();

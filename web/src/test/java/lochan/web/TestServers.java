@@ -3,13 +3,17 @@ package lochan.web;
 import java.io.OutputStream;
 import java.io.PrintStream;
 import java.io.UncheckedIOException;
+import java.lang.reflect.Method;
 import java.net.URI;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import lochan.store.PrivateMariaDb;
 import lochan.web.testing.PreparedData;
 import lochan.web.testing.RunningApp;
+import org.junit.jupiter.api.extension.ConditionEvaluationResult;
+import org.junit.jupiter.api.extension.ExecutionCondition;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
@@ -19,9 +23,20 @@ import org.springframework.context.ConfigurableApplicationContext;
  * Gives tests the real application on a free port beside a private MariaDB of its own, started when first asked for and stopped after
  * the last test. A class takes the demo by asking for a {@link RunningApp} annotated with {@link RunningApp.Demo}.
  */
-public final class TestServers implements ParameterResolver {
+public final class TestServers implements ParameterResolver, ExecutionCondition {
 
     private static final ExtensionContext.Namespace SPACE = ExtensionContext.Namespace.create(TestServers.class);
+
+    /** The demo takes long to load and to compute: what needs it is no part of the short form. */
+    @Override
+    public ConditionEvaluationResult evaluateExecutionCondition(ExtensionContext extension) {
+        boolean demo = extension.getTestMethod().map(Method::getParameters).stream()
+                .flatMap(Arrays::stream)
+                .anyMatch(p -> p.isAnnotationPresent(RunningApp.Demo.class));
+        return demo && Boolean.getBoolean("lochan.fast")
+                ? ConditionEvaluationResult.disabled("needs the demo")
+                : ConditionEvaluationResult.enabled("part of this form");
+    }
 
     @Override
     public boolean supportsParameter(ParameterContext parameter, ExtensionContext extension) {

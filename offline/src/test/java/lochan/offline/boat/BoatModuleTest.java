@@ -41,6 +41,7 @@ import lochan.offline.bag.BagView;
 import lochan.offline.bag.Names;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
@@ -48,6 +49,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The module in the page, run by Node, says of every log what the same Java says here. */
+@Tag("slow")
 class BoatModuleTest {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();

@@ -388,6 +388,7 @@ class CompetitionPagesTest {
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
     }
 
+    @Tag("slow")
     @Test
     void theLivewellAndTheForecastAreWatched(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
@@ -464,6 +465,7 @@ class CompetitionPagesTest {
     }
 
     /** A phone that had no signal from Saturday to Tuesday, another whose clock was off, and a spot deleted at the desk meanwhile. */
+    @Tag("slow")
     @Test
     void whateverAPhoneLoggedCanBeDeliveredHoweverLate(RunningApp app) {
         Visitor angler = app.angler();
@@ -523,6 +525,7 @@ class CompetitionPagesTest {
                 .isEqualTo(400);
     }
 
+    @Tag("slow")
     @Test
     void whoSignedOutIsToldNothingMore(RunningApp app) throws Exception {
         Visitor angler = app.angler();
@@ -535,6 +538,7 @@ class CompetitionPagesTest {
     }
 
     /** What is fished was deleted at the desk, or half of it was never noted. */
+    @Tag("slow")
     @Test
     void anEntryThatSaysHalfOfWhatIsFishedDoesNotBreakThePage(RunningApp app) {
         Visitor angler = app.angler();

@@ -124,6 +124,7 @@ class MapPagesTest {
                 + "]]}}";
     }
 
+    @Tag("slow")
     @Test
     void linesOfDepthGiveDepthsAndStructure(RunningApp app) {
         Visitor angler = app.angler();
@@ -217,6 +218,7 @@ class MapPagesTest {
         assertThat(angler.get(event + "/map").text()).contains("No lake yet");
     }
 
+    @Tag("slow")
     @Test
     void filtersThatContradictThemselvesAreSaidToDoSo(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
@@ -281,6 +283,7 @@ class MapPagesTest {
     }
 
     /** Stored by an older version, or damaged. */
+    @Tag("slow")
     @Test
     void aPageDoesNotFailBecauseOfWhatIsStored(RunningApp app) {
         Visitor angler = app.angler();

@@ -194,6 +194,7 @@ class PlanPagesTest {
         return angler.get(event + "/plan?plan=" + plan);
     }
 
+    @Tag("slow")
     @Test
     void aSearchGoesAroundTheLocksAndTouchesNothing(RunningApp app) {
         Visitor angler = app.angler();
@@ -266,6 +267,7 @@ class PlanPagesTest {
         assertThat(searched(angler, event, plan).text()).contains("Stopped early: the best found so far.");
     }
 
+    @Tag("slow")
     @Test
     void suppositionsAreToldBesideWhatIsKnown(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
@@ -284,6 +286,7 @@ class PlanPagesTest {
                 .isEqualTo(angler.get(event + "/plan?plan=" + plan).texts("[data-forecast]"));
     }
 
+    @Tag("slow")
     @Test
     void aWindThatMakesARunTooLongIsTold(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
@@ -356,6 +359,7 @@ class PlanPagesTest {
     }
 
     /** Two windows of one plan save at the same moment: one change is made, the other is told; nothing is lost silently. */
+    @Tag("slow")
     @Test
     void ofTwoChangesAtTheSameMomentOneIsMadeAndTheOtherIsTold(RunningApp app) throws Exception {
         RunningApp.Account account = app.account();

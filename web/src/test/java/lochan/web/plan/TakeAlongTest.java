@@ -61,6 +61,7 @@ class TakeAlongTest {
         return angler.bytes(event + "/plan/" + path + "?plan=" + plan);
     }
 
+    @Tag("slow")
     @Test
     void theSheetIsOnePageWithAllThatIsNeededInTheBoatAndTheDeckAnother() throws IOException {
         try (PDDocument pdf = Loader.loadPDF(file("sheet"))) {
@@ -128,6 +129,7 @@ class TakeAlongTest {
         assertThat(calendar.validate().hasErrors()).isFalse();
     }
 
+    @Tag("slow")
     @Test
     void manyStopsStillFitOnOnePage() throws IOException {
         List<PlanSheet.Row> rows = IntStream.rangeClosed(1, 24)

@@ -11,6 +11,7 @@ import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.jooq.DSLContext;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -285,6 +286,7 @@ class PracticePagesTest {
     }
 
     /** Two phones of a team tap at the same moment. */
+    @Tag("slow")
     @Test
     void tapsOfTwoPhonesLeaveOneStopOpenAndEveryBiteWithAPlaceOfItsOwn(RunningApp app) {
         RunningApp.Account account = app.account();

@@ -6,12 +6,14 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 @ExtendWith(TestServers.class)
 class ReviewPagesTest {
 
+    @Tag("slow")
     @Test
     void tellsWhatTheDayChanged(RunningApp app) {
         Visitor angler = app.angler();
@@ -42,6 +44,7 @@ class ReviewPagesTest {
                 .contains("Nothing fished yet");
     }
 
+    @Tag("slow")
     @Test
     void theDemoHasPlacesWithoutSizesAndGuessesToCompare(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();

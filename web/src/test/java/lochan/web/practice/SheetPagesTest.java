@@ -8,6 +8,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -179,6 +180,7 @@ class SheetPagesTest {
                 .isEqualTo(out.body().replace("3 lb 8 oz", "1.588 kg"));
     }
 
+    @Tag("slow")
     @Test
     void whatIsNoTableIsRefusedAndAForgottenSheetIsAskedForAgain(RunningApp app) {
         Visitor angler = app.angler();

@@ -138,6 +138,7 @@ class RankingsPagesTest {
         });
     }
 
+    @Tag("slow")
     @Test
     void rowsStandSideBySideWithTheirReasons(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();

@@ -8,6 +8,7 @@ import lochan.web.eventbook.Events;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -88,6 +89,7 @@ class RulesPagesTest {
         assertThat(refused.text()).contains("Fish logged as largemouth need its rule");
     }
 
+    @Tag("slow")
     @Test
     void rulesUnderWhichTheCompetitionLogCouldNotStandAreRefused(RunningApp app) {
         Visitor angler = app.angler();

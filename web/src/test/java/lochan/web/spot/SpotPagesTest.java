@@ -7,6 +7,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -52,6 +53,7 @@ class SpotPagesTest {
         assertThat(angler.post(event + "/spots/new", fields).text()).contains("latitude is 91");
     }
 
+    @Tag("slow")
     @Test
     void waypointsGoOutAndComeInOnce(RunningApp app) {
         Visitor angler = app.angler();

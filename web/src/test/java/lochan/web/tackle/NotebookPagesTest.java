@@ -9,6 +9,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -108,6 +109,7 @@ class NotebookPagesTest {
         assertThat(refused.value("guessGrams")).isEqualTo("huge");
     }
 
+    @Tag("slow")
     @Test
     void aFishIsInThePlanThatVisitsItAndOnTheListOfTheDay(RunningApp app) {
         Visitor angler = app.angler();
@@ -298,6 +300,7 @@ class NotebookPagesTest {
                 .text();
     }
 
+    @Tag("slow")
     @Test
     void otherSeasonsAreCarriedSeenAndSwitchedOff(RunningApp app) {
         Visitor angler = app.angler();
@@ -326,6 +329,7 @@ class NotebookPagesTest {
         assertThat(angler.get(event + "/tackle/seasons?stage=winter").text()).contains("No practice found");
     }
 
+    @Tag("slow")
     @Test
     void everythingOfTheNotebookGoesOutAndIn(RunningApp app) {
         Visitor angler = app.angler();

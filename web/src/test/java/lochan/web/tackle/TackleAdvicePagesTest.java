@@ -155,6 +155,7 @@ class TackleAdvicePagesTest {
         assertThat(angler.post(event + "/tackle/unpack").text()).contains("0 of 17");
     }
 
+    @Tag("slow")
     @Test
     void theDeckIsPrintedWithThePlan(RunningApp app) throws IOException {
         Visitor angler = app.angler();
@@ -209,6 +210,7 @@ class TackleAdvicePagesTest {
                 .isEqualTo(404);
     }
 
+    @Tag("slow")
     @Test
     void oneCastIsDrawnWithTwoOthersAndTellsWhatIsWrong(RunningApp app) {
         Visitor angler = app.angler();

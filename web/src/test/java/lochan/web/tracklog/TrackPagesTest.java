@@ -8,6 +8,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -70,6 +71,7 @@ class TrackPagesTest {
     }
 
     /** One stop left open from 07:00 to 08:15: its last bite was made where the boat had gone meanwhile. */
+    @Tag("slow")
     @Test
     void bitesGoByTheirTimesToWhereTheBoatWas(RunningApp app) {
         Visitor angler = app.angler();

@@ -8,10 +8,12 @@ import java.util.List;
 import java.util.function.DoubleBinaryOperator;
 import lochan.core.lake.structure.Candidate.Kind;
 import lochan.core.lake.structure.StructureFinder.Filter;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
+@Tag("slow")
 class StructureFinderTest {
 
     private static final double SIDE = 3000;

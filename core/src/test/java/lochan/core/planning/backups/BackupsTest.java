@@ -17,6 +17,7 @@ import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.edits.PlanCheck;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Schedule;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 class BackupsTest {
@@ -34,6 +35,7 @@ class BackupsTest {
         return new ScenarioSet(new DayModel(EVENT, 1, Assumptions.DEFAULTS), 200, 5);
     }
 
+    @Tag("slow")
     @Test
     void otherPatternsAreRankedWhereTheMainOneFails() {
         Backups.Ladder ladder = Backups.of(set(), RUNS, PLAN, 1, 2);

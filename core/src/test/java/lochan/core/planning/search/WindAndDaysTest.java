@@ -30,6 +30,7 @@ import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
 import lochan.core.planning.valuation.WhatIf;
 import lochan.core.practice.ForecastPeriod;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** What the wind, other suppositions and the day before do to a plan. */
@@ -181,6 +182,7 @@ class WindAndDaysTest {
                 .isLessThan(new PlanValuer(left).formula(again));
     }
 
+    @Tag("slow")
     @Test
     void ofTheWaysToSpreadTwoDaysTheBestComesFirstAndASavedSpotIsNotFished() {
         DayRuns runs = DayRuns.of(CALM, ASSUMPTIONS.planning());

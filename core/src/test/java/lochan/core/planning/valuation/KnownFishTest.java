@@ -22,6 +22,7 @@ import lochan.core.plan.PlanStop;
 import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.search.DayPlanner;
 import lochan.core.planning.search.TwoDays;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 class KnownFishTest {
@@ -98,6 +99,7 @@ class KnownFishTest {
         assertThat(with.formula(visit("10:50", "11:20"))).isGreaterThan(without.formula(visit("10:50", "11:20")));
     }
 
+    @Tag("slow")
     @Test
     void theSearchGoesToABigOneThatBites() {
         ScenarioSet set =

@@ -32,6 +32,7 @@ import lochan.core.planning.edits.PlanCheck;
 import lochan.core.planning.edits.PlanEdits;
 import lochan.core.planning.search.AddedValue;
 import lochan.core.planning.search.DayPlanner;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -114,6 +115,7 @@ class PlanningTest {
         assertThat(full - 2900).isLessThan(empty);
     }
 
+    @Tag("slow")
     @Test
     void worthIsWhatThePlanLosesOrGainsAndPatternsAreWorthNoLessThanTheirBestSpot() {
         EventData event = Sample.practiced(5, 2);
