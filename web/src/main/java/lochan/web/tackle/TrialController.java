@@ -174,9 +174,9 @@ class TrialController {
     }
 
     private static String sign(LossSigns s) {
-        return s.presentation().name() + ": " + (s.missed() + s.lost()) + " of " + s.tried() + " not landed ("
-                + s.missed() + " missed or short, " + s.lost() + " lost); usual is " + Math.round(100 * (1 - s.usual()))
-                + " in 100, so with a chance of " + percent(s.chance()) + " it is more than bad luck. Try: "
+        return s.presentation().name() + ": " + (s.missed() + s.lost()) + " of " + s.tried() + " bites not landed ("
+                + s.lost() + " lost, " + s.missed() + " missed or short); " + Math.round(100 * (1 - s.usual()))
+                + " % is usual. The chance that this is more than bad luck is " + percent(s.chance()) + ". Try: "
                 + s.suggestion() + ".";
     }
 

@@ -110,7 +110,10 @@ class SpotPagesTest {
     void whatTheElectronicsShowedBecomesASpotOrANoteOnOne(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Idling");
-        assertThat(angler.get(event + "/spots/waypoints").text()).contains("No waypoints yet");
+        Visitor.Answer empty = angler.get(event + "/spots/waypoints");
+        assertThat(empty.text()).contains("No waypoints yet");
+        assertThat(empty.texts("fieldset:has([name=fishPosition]) label"))
+                .containsExactly("on top", "off the edge", "suspended", "on the bottom", "not noted");
         Map<String, String> fields = new java.util.LinkedHashMap<>(Map.of(
                 "code",
                 "m1",
