@@ -40,7 +40,8 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** Starting: what is in the way gets one clear line and the remedy. */
 @Tag("processes")
@@ -259,9 +260,17 @@ class ServerTest {
                 .hasMessageContaining("expected local");
     }
 
+    static Stream<Arguments> signals() {
+        Stream<Arguments> always =
+                Stream.of(Arguments.of("TERM", 300), Arguments.of("HUP", 900), Arguments.of("INT", 2200));
+        return Boolean.getBoolean("lochan.long")
+                ? Stream.concat(always, Stream.of(Arguments.of("TERM", 1500), Arguments.of("HUP", 3500)))
+                : always;
+    }
+
     /** Told to end while it starts, at any moment: nothing of it is left running. */
     @ParameterizedTest
-    @CsvSource({"TERM, 300", "HUP, 900", "INT, 2200"})
+    @MethodSource("signals")
     void toldToEndWhileItStartsItLeavesNothingBehind(String signal, int afterMillis) throws Exception {
         Path home = Files.createTempDirectory("lochan-ended");
         List<String> words = new ArrayList<>(HEARING);

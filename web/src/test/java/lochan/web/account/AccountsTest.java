@@ -21,6 +21,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 @ExtendWith(TestServers.class)
@@ -29,10 +30,15 @@ class AccountsTest {
 
     private static final String PASSWORD = "four words in a row";
 
-    @Test
-    void theFirstAccountIsMadeOnAPageThatAsksForTheTerminalsCode() {
+    static List<String> addresses() {
+        return Boolean.getBoolean("lochan.long") ? List.of("0.0.0.0", "127.0.0.1") : List.of("0.0.0.0");
+    }
+
+    @ParameterizedTest
+    @MethodSource("addresses")
+    void theFirstAccountIsMadeOnAPageThatAsksForTheTerminalsCode(String bind) {
         ByteArrayOutputStream terminal = new ByteArrayOutputStream();
-        try (RunningApp app = TestServers.start(false, "0.0.0.0", terminal)) {
+        try (RunningApp app = TestServers.start(false, bind, terminal)) {
             Visitor first = app.visitor();
             assertThat(first.get("/events").path()).isEqualTo("/setup");
             Matcher code = Pattern.compile("code: (\\d{8})").matcher(terminal.toString());

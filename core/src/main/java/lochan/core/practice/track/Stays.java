@@ -1,6 +1,7 @@
 package lochan.core.practice.track;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import lochan.core.event.Position;
@@ -135,32 +136,21 @@ final class Stays {
 
     /** The last fix at least so long before one; −1: there is none. */
     private int before(int fix, double seconds) {
-        int low = from - 1;
-        int high = fix;
-        while (high - low > 1) {
-            int middle = (low + high) >>> 1;
-            if (seconds(middle, fix) >= seconds) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return low < from ? -1 : low;
+        int at = search(piece.seconds[fix] - seconds);
+        int last = at >= 0 ? at : -at - 2;
+        return last < from ? -1 : last;
     }
 
     /** The first fix at least so long after one; −1: there is none. */
     private int after(int fix, double seconds) {
-        int low = fix;
-        int high = to + 1;
-        while (high - low > 1) {
-            int middle = (low + high) >>> 1;
-            if (seconds(fix, middle) >= seconds) {
-                high = middle;
-            } else {
-                low = middle;
-            }
-        }
-        return high > to ? -1 : high;
+        int at = search(piece.seconds[fix] + seconds);
+        int first = at >= 0 ? at : -at - 1;
+        return first > to ? -1 : first;
+    }
+
+    /** As {@link Arrays#binarySearch(double[], int, int, double)} has it. */
+    private int search(double second) {
+        return Arrays.binarySearch(piece.seconds, from, to + 1, second);
     }
 
     private double mean(double[] sums, int first, int last) {
@@ -208,10 +198,9 @@ final class Stays {
     /** Where the boat was at a fix, its neighbours' mean. */
     private Position steady(int fix) {
         int begin = Math.max(before(fix, STEADY_SECONDS), from);
-        int end = after(fix, STEADY_SECONDS);
-        return piece.position(
-                mean(sumX, begin, end < 0 ? to : end) + piece.x[from],
-                mean(sumY, begin, end < 0 ? to : end) + piece.y[from]);
+        int after = after(fix, STEADY_SECONDS);
+        int end = after < 0 ? to : after;
+        return piece.position(mean(sumX, begin, end) + piece.x[from], mean(sumY, begin, end) + piece.y[from]);
     }
 
     private boolean isWithinOneSpot(Move move, List<Spot> spots) {

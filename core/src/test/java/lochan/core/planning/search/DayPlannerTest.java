@@ -33,7 +33,7 @@ import lochan.core.practice.ForecastPeriod;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 @Tag("slow")
@@ -44,6 +44,17 @@ class DayPlannerTest {
     private static final int SCENARIOS = 160;
 
     private static final int ROUNDS = 12;
+    private static final boolean LONG = Boolean.getBoolean("lochan.long");
+    private static final int MOST_ROUNDS = LONG ? 9 : 3;
+
+    /** Each strategy is tried by one of two tests, or in the long form by both. */
+    static List<Strategy> narrowStrategies() {
+        return LONG ? List.of(Strategy.values()) : List.of(Strategy.SAFE_LIMIT, Strategy.BIG_FISH);
+    }
+
+    static List<Strategy> wideStrategies() {
+        return LONG ? List.of(Strategy.values()) : List.of(Strategy.BALANCED, Strategy.TARGET);
+    }
 
     private static ScenarioSet set(EventData event) {
         return new ScenarioSet(new DayModel(event, 1, Assumptions.DEFAULTS), SCENARIOS, 5);
@@ -124,7 +135,7 @@ class DayPlannerTest {
     }
 
     @ParameterizedTest
-    @EnumSource(names = {"SAFE_LIMIT", "BIG_FISH"})
+    @MethodSource("narrowStrategies")
     void everyPlanKeepsTheDayAndTheSameSeedGivesTheSame(Strategy strategy) {
         EventData event = Sample.practiced(5, 3);
         Instant noon = Sample.at("06-05T12:00");
@@ -141,14 +152,14 @@ class DayPlannerTest {
     }
 
     @ParameterizedTest
-    @EnumSource(names = {"BALANCED", "TARGET"})
+    @MethodSource("wideStrategies")
     void moreTimeNeverGivesAWorsePlan(Strategy strategy) {
         EventData event = Sample.practiced(5, 6);
         ScenarioSet set = set(event);
         DayPlanner planner = new DayPlanner(set, DayRuns.always(runs(event)), DayPlanner.Wishes.of(strategy), 2);
         double before = 0;
         List<PlanStop> stops = List.of();
-        for (int rounds : new int[] {1, 3}) {
+        for (int rounds = 1; rounds <= MOST_ROUNDS; rounds *= 3) {
             stops = planner.plan(rounds, i -> true);
             double score = strategy.score(
                     new PlanValuer(set)
@@ -157,8 +168,8 @@ class DayPlannerTest {
             assertThat(score).as(rounds + " rounds").isGreaterThanOrEqualTo(before - 1e-9 * before);
             before = score;
         }
-        assertThat(DayPlanner.done(8)).isEqualTo(3);
-        assertThat(planner.plan(8, i -> true)).isEqualTo(stops);
+        assertThat(DayPlanner.done(3 * MOST_ROUNDS - 1)).isEqualTo(MOST_ROUNDS);
+        assertThat(planner.plan(3 * MOST_ROUNDS - 1, i -> true)).isEqualTo(stops);
     }
 
     @Test
