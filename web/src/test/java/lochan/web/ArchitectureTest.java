@@ -1,23 +1,37 @@
 package lochan.web;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaCodeUnit;
+import com.tngtech.archunit.core.domain.JavaMethod;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTag;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.lang.ConditionEvents;
+import com.tngtech.archunit.lang.SimpleConditionEvent;
+import java.util.HashSet;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.regex.Pattern;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWrite;
 import org.jspecify.annotations.NullMarked;
 
 /** The borders of the application: features meet through services, and records stop at repositories. */
 @ArchTag("slow")
 @AnalyzeClasses(packages = "lochan", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
+
+    private static final Pattern WRITING = Pattern.compile(
+            "insertInto|update|deleteFrom|mergeInto|batch.*|store|executeInsert|executeUpdate|newRecord");
 
     @ArchTest
     static final ArchRule DATABASE_STOPS_AT_THE_REPOSITORY = noClasses()
@@ -32,6 +46,35 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("org.jooq..", "lochan.web.db..");
+
+    /** What is kept of an event in memory holds as long as no such method ran. */
+    @ArchTest
+    static final ArchRule WHAT_WRITES_TO_AN_EVENT_IS_MARKED = methods()
+            .that()
+            .areDeclaredInClassesThat()
+            .haveSimpleNameEndingWith("Repository")
+            .and(DescribedPredicate.describe("write to an event", ArchitectureTest::writesToAnEvent))
+            .should(onlyBeCalledFrom(
+                    "a method that is @EventWrite",
+                    caller -> caller.isAnnotatedWith(EventWrite.class)
+                            || caller.getOwner().getSimpleName().matches(".*Repository|EventWrites|EventRevisions")));
+
+    private static boolean writesToAnEvent(JavaMethod method) {
+        return method.getRawParameterTypes().stream().anyMatch(t -> t.isEquivalentTo(EventKey.class))
+                && writes(method, new HashSet<>());
+    }
+
+    private static boolean writes(JavaMethod method, Set<JavaMethod> seen) {
+        return seen.add(method)
+                && method.getMethodCallsFromSelf().stream()
+                        .anyMatch(call -> WRITING.matcher(call.getName()).matches()
+                                        && call.getTargetOwner()
+                                                .getPackageName()
+                                                .startsWith("org.jooq")
+                                || call.getTargetOwner().equals(method.getOwner())
+                                        && call.getTarget().resolveMember().stream()
+                                                .anyMatch(m -> writes(m, seen)));
+    }
 
     @ArchTest
     static final ArchRule WHAT_MAY_BE_NULL_IS_SAID = classes()
@@ -132,4 +175,15 @@ class ArchitectureTest {
             .callMethod(java.time.LocalDate.class, "now")
             .orShould()
             .callMethod(System.class, "currentTimeMillis");
+
+    private static ArchCondition<JavaMethod> onlyBeCalledFrom(String what, Predicate<JavaCodeUnit> fits) {
+        return new ArchCondition<>("only be called from " + what) {
+            @Override
+            public void check(JavaMethod method, ConditionEvents events) {
+                method.getCallsOfSelf().stream()
+                        .filter(call -> !fits.test(call.getOrigin()))
+                        .forEach(call -> events.add(SimpleConditionEvent.violated(method, call.getDescription())));
+            }
+        };
+    }
 }

@@ -14,8 +14,8 @@ import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
 import lochan.web.modelling.DayModels;
-import lochan.web.modelling.Kept;
 import lochan.web.plan.Projections;
+import lochan.web.shared.Kept;
 import org.springframework.stereotype.Component;
 
 /** The advisors of the days that are fished: whether to stay or go they tell at once, the rest once their scenarios are drawn, in the background. */

@@ -3,15 +3,20 @@ package lochan.web.eventbook;
 import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.eventformat.EventFile;
+import lochan.web.shared.Kept;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Puts an event together from what the features keep of it, and takes it apart into them. */
 @Service
 public class EventBook {
 
+    private static final int KEPT = 60;
+
     private final Events events;
     private final List<EventPart> parts;
+    private final Kept<EventKey, EventData> known = new Kept<>(KEPT);
 
     EventBook(Events events, List<EventPart> parts) {
         this.events = events;
@@ -21,6 +26,17 @@ public class EventBook {
     /** The event as it stands. Stops of a plan at a spot that was deleted are left out. */
     @Transactional(readOnly = true)
     public EventData event(EventKey key) {
+        EventData event = TransactionSynchronizationManager.isCurrentTransactionReadOnly()
+                ? known.get(key, events.writes(key), () -> read(key))
+                : read(key);
+        for (EventPart part : parts) {
+            event = part.withAccount(key, event);
+        }
+        return event;
+    }
+
+    /** Each part from the records: within a write they hold what is not settled yet. */
+    private EventData read(EventKey key) {
         EventData.Builder event = outlined(key).runs(events.runs(key));
         parts.forEach(p -> p.read(key, event));
         return event.build();

@@ -17,6 +17,11 @@ public interface EventPart {
     /** Puts the rest of this part into an event that has its outline, after the parts before. */
     default void read(EventKey key, EventData.Builder event) {}
 
+    /** The event with what it takes from its account, which may change while the event does not. */
+    default EventData withAccount(EventKey key, EventData event) {
+        return event;
+    }
+
     /** Keeps this part of an event that was just made. */
     void write(EventKey key, EventData event);
 }

@@ -59,9 +59,14 @@ class EventRepository {
         return db.fetchExists(EVENT, is(key).and(EVENT.DELETED_AT.isNull()));
     }
 
-    /** Holds an event until the transaction ends: whoever else writes to it waits. */
+    /** Holds an event for a write until the transaction ends: whoever else writes to it waits. */
     void hold(EventKey key) {
-        db.select(EVENT.ID).from(EVENT).where(is(key)).forUpdate().fetch();
+        db.update(EVENT).set(EVENT.WRITES, EVENT.WRITES.plus(1)).where(is(key)).execute();
+    }
+
+    /** How often it was written to; the same as long as nothing of it changed. */
+    long writes(EventKey key) {
+        return db.select(EVENT.WRITES).from(EVENT).where(is(key)).fetchSingle(EVENT.WRITES);
     }
 
     List<EventKey> all(long accountId) {

@@ -72,6 +72,10 @@ public class Events {
         return repository.name(key);
     }
 
+    long writes(EventKey key) {
+        return repository.writes(key);
+    }
+
     public Boat boat(EventKey key) {
         return repository.boat(key);
     }
@@ -134,8 +138,9 @@ public class Events {
     }
 
     /** @throws NotThereException when the account never had that event */
-    public void restore(long accountId, long eventId) {
-        if (!repository.setDeleted(new EventKey(accountId, eventId), null)) {
+    @EventWrite
+    public void restore(EventKey key) {
+        if (!repository.setDeleted(key, null)) {
             throw new NotThereException();
         }
     }
@@ -145,6 +150,7 @@ public class Events {
         return repository.extras(key);
     }
 
+    @EventWrite
     public void addExtras(EventKey key, Map<String, String> extras) {
         repository.addExtras(key, extras);
     }

@@ -36,12 +36,16 @@ public class Notebooks implements EventPart {
 
     @Override
     public void read(EventKey key, EventData.Builder event) {
-        Notebook notebook = notebook(key).at(event.spotIds());
-        event.notebook(
-                !notebook.priors().byAdvice()
-                        ? notebook
-                        : notebook.withPriors(notebook.priors()
-                                .by(tackles.lures(key.accountId()), tackles.weights(key.accountId()))));
+        event.notebook(notebook(key).at(event.spotIds()));
+    }
+
+    @Override
+    public EventData withAccount(EventKey key, EventData event) {
+        Notebook.Priors priors = event.notebook().priors();
+        return !priors.byAdvice()
+                ? event
+                : event.withNotebook(event.notebook()
+                        .withPriors(priors.by(tackles.lures(key.accountId()), tackles.weights(key.accountId()))));
     }
 
     @Override

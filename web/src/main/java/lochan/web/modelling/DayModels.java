@@ -9,6 +9,7 @@ import lochan.core.model.scenario.DayModel;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.web.eventbook.EventKey;
+import lochan.web.shared.Kept;
 import org.springframework.stereotype.Component;
 
 /** What practice says of a competition day, computed again only when something it rests on has changed. */

@@ -20,7 +20,7 @@ import lochan.web.map.Lakes;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
 import lochan.web.modelling.DayModels;
-import lochan.web.modelling.Kept;
+import lochan.web.shared.Kept;
 import org.springframework.stereotype.Service;
 
 /**

@@ -26,7 +26,7 @@ import lochan.web.eventbook.Events;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
 import lochan.web.modelling.DayModels;
-import lochan.web.modelling.Kept;
+import lochan.web.shared.Kept;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 

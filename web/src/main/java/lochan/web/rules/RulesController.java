@@ -139,7 +139,7 @@ class RulesController {
 
     @PostMapping("/events/{eventId}/restore")
     String restore(@AuthenticationPrincipal Angler angler, @PathVariable long eventId, RedirectAttributes flash) {
-        events.restore(angler.accountId(), eventId);
+        events.restore(new EventKey(angler.accountId(), eventId));
         flash.addFlashAttribute("notice", "The event is back.");
         return "redirect:/events";
     }

@@ -1,4 +1,4 @@
-package lochan.web.modelling;
+package lochan.web.shared;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
