@@ -27,6 +27,9 @@ class SignInThrottle {
 
     /** Attempts in quick succession before the first wait. */
     static final int FREE = 4;
+
+    static final Duration FIRST_WAIT = Duration.ofSeconds(2);
+
     /** From one address, to whatever accounts: a family or a club behind one router signs in without a wait. */
     static final int FREE_PER_ADDRESS = 20;
 
@@ -36,8 +39,8 @@ class SignInThrottle {
     private static final int PREFIX_BYTES = 8;
 
     /** One attempt after another waits 2 s, from the tenth on 15 s, from the twentieth on a minute. */
-    private static final List<Bandwidth> GROWING = List.of(
-            slow(FREE, Duration.ofSeconds(2)), slow(10, Duration.ofSeconds(15)), slow(20, Duration.ofMinutes(1)));
+    private static final List<Bandwidth> GROWING =
+            List.of(slow(FREE, FIRST_WAIT), slow(10, Duration.ofSeconds(15)), slow(20, Duration.ofMinutes(1)));
 
     private static final List<Bandwidth> OF_ADDRESS =
             List.of(slow(FREE_PER_ADDRESS, Duration.ofSeconds(5)), slow(60, Duration.ofSeconds(30)));

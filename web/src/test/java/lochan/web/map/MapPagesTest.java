@@ -299,6 +299,7 @@ class MapPagesTest {
         assertThat(page.page().select("svg .water, #depthFile")).hasSize(2);
 
         db.execute("UPDATE lake SET geo_json = '{\"lake\": {\"outline\": 7}}' WHERE event_id = ?", id);
+        db.execute("UPDATE event SET writes = writes + 1 WHERE id = ?", id);
         for (String path : List.of("/map", "/plan", "/spots", "/practice", "/competition")) {
             assertThat(angler.get(event + path).status()).as(path).isEqualTo(200);
         }
