@@ -183,7 +183,7 @@ class RecordsUpgradeTest {
         assertThatThrownBy(() -> run("latest"))
                 .isInstanceOf(StoreException.class)
                 .hasMessageStartingWith(
-                        "The records were written by a newer Lochan: they are of version 99, this one knows up to 10.")
+                        "The records were written by a newer Lochan: they are of version 99, this one knows up to ")
                 .hasMessageNotContaining("\n");
     }
 }

@@ -146,9 +146,9 @@ class GuardTest {
         try (RunningApp app = TestServers.start(false, "127.0.0.1", OutputStream.nullOutputStream())) {
             Visitor angler = app.angler();
             String event = SampleEvents.event(angler, "Damaged");
-            app.bean(DSLContext.class).execute("RENAME TABLE waypoint TO waypoint_gone");
+            app.bean(DSLContext.class).execute("RENAME TABLE event TO event_gone");
 
-            assertThat(angler.get(event + "/spots").texts("h1")).containsExactly("The records cannot be reached");
+            assertThat(angler.get(event + "/plan").texts("h1")).containsExactly("The records cannot be reached");
             assertThat(angler.get("/settings").status())
                     .as("what does not need it goes on")
                     .isEqualTo(200);
