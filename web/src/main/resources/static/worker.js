@@ -1,104 +1,102 @@
-// Keeps on the device what the boat needs when there is no signal: the Competition pages seen last, and what they are made of. The server is
-// always asked first; nothing that is sent passes here. Parts are public and fetched without the session's cookie.
-const PARTS = 'lochan-parts';
-const PAGES = 'lochan-pages';
-const PATIENCE_MILLIS = 3000;
-const OF_PARTS = [
+// Keeps the boat's app on the phone, so that it opens without a signal and at once with a weak one. What is kept is shown first and asked for
+// again behind it, all of it together, so that its parts always fit each other. Parts are public and fetched without the session's cookie;
+// what the app knows of an event it keeps itself.
+const APP = 'lochan-app';
+const OLDER = ['lochan-parts', 'lochan-pages'];
+const PATIENCE_MILLIS = 20_000;
+const AGAIN_MILLIS = 60_000;
+const PARTS = [
   '/assets/lochan.css',
   '/assets/cairn.svg',
   '/assets/lochan.webmanifest',
-  '/js/app.js',
+  '/assets/idb.js',
+  '/assets/lit-html.js',
   '/js/leaving.js',
   '/js/sign-out.js',
-  '/js/work.js',
-  '/js/boat.js',
-  '/js/fill.js',
-  '/js/outbox.js',
+  '/js/boat/app.js',
   '/js/boat/bag.js',
+  '/js/boat/outbox.js',
+  '/js/boat/screens.js',
+  '/js/boat/store.js',
   ...['latin', 'latin-ext'].flatMap((script) =>
     [400, 600, 700].map((weight) => `/assets/fonts/source-sans-3-${script}-${weight}-normal.woff2`),
   ),
 ];
-const COMPETITION = /^\/events\/\d+\/competition$/;
+const BOAT = /^\/boat\/\d+$/;
+let askedAt = -Infinity;
 
 self.addEventListener('install', (event) => {
   self.skipWaiting();
-  event.waitUntil(
-    caches
-      .open(PARTS)
-      .then((cache) => cache.addAll(OF_PARTS.map((path) => new Request(path, { credentials: 'omit' })))),
-  );
+  event.waitUntil(refresh());
 });
 
-self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
+self.addEventListener('activate', (event) =>
+  event.waitUntil(Promise.all([self.clients.claim(), ...OLDER.map((name) => caches.delete(name))])),
+);
 
-/**
- * The event's page is kept the evening before, whichever of its pages is looked at. A page that was on its way while this became active is not
- * served by it yet: each page that speaks is.
- */
+/** An app that was on its way while this became active is not served by it yet: it says where it is. */
 self.addEventListener('message', (event) => {
+  const { pathname } = new URL(event.source.url);
   event.waitUntil(self.clients.claim());
-  if (typeof event.data?.keep === 'string' && COMPETITION.test(event.data.keep))
-    event.waitUntil(kept(new Request(event.data.keep, { credentials: 'same-origin' })).catch(() => {}));
+  if (BOAT.test(pathname)) event.waitUntil(kept(pathname).then((app) => app ?? refresh(pathname)));
 });
 
 self.addEventListener('fetch', (event) => {
   const { request } = event;
-  const url = new URL(request.url);
-  if (request.method !== 'GET' || url.origin !== self.location.origin) return;
-  if (request.mode === 'navigate') event.respondWith(page(request, url));
-  else if (OF_PARTS.includes(url.pathname)) event.respondWith(part(request));
+  const { origin, pathname } = new URL(request.url);
+  if (request.method !== 'GET' || origin !== self.location.origin) return;
+  if (request.mode === 'navigate') event.respondWith(page(event, pathname));
+  else if (PARTS.includes(pathname)) event.respondWith(part(event, pathname));
 });
 
-async function kept(request) {
-  const answer = await fetch(request);
-  const at = new URL(answer.url).pathname;
-  if (at === '/sign-in') await caches.delete(PAGES);
-  else if (answer.ok && COMPETITION.test(at)) await (await caches.open(PAGES)).put(at, answer.clone());
-  return answer;
+async function kept(path) {
+  return (await caches.open(APP)).match(path);
 }
 
-async function part(request) {
-  const cache = await caches.open(PARTS);
-  try {
-    const answer = await fetch(request.url, { credentials: 'omit', signal: AbortSignal.timeout(PATIENCE_MILLIS) });
-    if (answer.ok) await cache.put(request, answer.clone());
-    return answer;
-  } catch {
-    return (await cache.match(request)) ?? Response.error();
-  }
+function ask(path, credentials) {
+  return fetch(new Request(path, { credentials, cache: 'no-cache', signal: AbortSignal.timeout(PATIENCE_MILLIS) }));
 }
 
-async function page(request, url) {
-  const known = COMPETITION.test(url.pathname) ? await (await caches.open(PAGES)).match(url.pathname) : undefined;
-  try {
-    return await (known ? Promise.race([kept(request), tooLong()]) : kept(request));
-  } catch {
-    return known ? marked(known) : away();
-  }
+/** Fetches the app anew, its page too where one is named, and keeps all of it or nothing. */
+async function refresh(path) {
+  askedAt = Date.now();
+  const answers = await Promise.all(PARTS.map((one) => ask(one, 'omit')));
+  const own = path ? await ask(path, 'same-origin') : null;
+  // Whoever is signed out, or somebody else, is led elsewhere.
+  const pages = own?.ok && !own.redirected ? [[path, own]] : [];
+  if (!answers.every((answer) => answer.ok)) return;
+  const app = await caches.open(APP);
+  await Promise.all(
+    [...PARTS.map((one, i) => [one, answers[i]]), ...pages].map(([one, answer]) => app.put(one, answer)),
+  );
 }
 
-/** Tells the page that it comes from the device; until its script is ready a tap would go to a server that is away. */
-async function marked(known) {
-  return new Response((await known.text()).replace(' data-boat=', ' data-kept="true" inert data-boat='), {
-    headers: known.headers,
-  });
+/** The app's page as it is kept; any other from the server, or what works without it. */
+async function page(event, path) {
+  const known = BOAT.test(path) ? await kept(path) : undefined;
+  if (known && Date.now() - askedAt > AGAIN_MILLIS) event.waitUntil(refresh(path).catch(() => {}));
+  return known ?? fetch(event.request).catch(away);
 }
 
-function tooLong() {
-  return new Promise((_, fail) => setTimeout(() => fail(new Error('no answer')), PATIENCE_MILLIS));
+/** The app has the parts that were kept with it; pages of the desk have the server's. */
+async function part(event, path) {
+  const client = await self.clients.get(event.clientId);
+  const isApp = client && BOAT.test(new URL(client.url).pathname);
+  const known = isApp ? await kept(path) : undefined;
+  return known ?? fetch(event.request).catch(async () => (await kept(path)) ?? Response.error());
 }
 
 /** What is said of a page that needs the server, with what works without it. */
 async function away() {
-  const pages = await (await caches.open(PAGES)).keys();
+  const pages = await (await caches.open(APP)).keys();
   const links = pages
     .map((one) => new URL(one.url).pathname)
-    .map((path) => `<li><a class="button" href="${path}">Competition of event ${path.split('/')[2]}</a></li>`)
+    .filter((path) => BOAT.test(path))
+    .map((path) => `<li><a class="button" href="${path}">On the water: event ${path.split('/')[2]}</a></li>`)
     .join('');
   const works = links
     ? `<p>Kept on this device, working without a signal:</p><ul class="grid gap-2">${links}</ul>`
-    : '<p>Nothing is kept on this device yet: open the Competition page once while the server can be reached.</p>';
+    : '<p>Nothing is kept on this device yet: open an event’s boat page once while the server can be reached.</p>';
   return new Response(
     `<!DOCTYPE html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>No signal · Lochan</title><link rel="stylesheet" href="/assets/lochan.css"></head>
 <body><main class="page"><section class="sheet grid gap-3"><h1>The server cannot be reached</h1><p>This page needs it. Nothing you logged is lost.</p>${works}</section></main></body></html>`,

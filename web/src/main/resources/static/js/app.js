@@ -81,17 +81,6 @@ function showStation() {
   document.querySelector('.stations [aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
 }
 
-/** The device keeps what the boat needs where it may: with TLS, or on the machine itself. */
-function keepForOffline() {
-  if (!('serviceWorker' in navigator) || !document.querySelector('form[action$="/sign-out"]')) return;
-  const competition = document.querySelector('.stations a[href$="/competition"]')?.getAttribute('href');
-  navigator.serviceWorker
-    .register('/worker.js')
-    .then(() => navigator.serviceWorker.ready)
-    .then((worker) => worker.active.postMessage({ keep: competition }))
-    .catch(() => {});
-}
-
 // A part of a page that came again has choices of its own.
 document.addEventListener('exchanged', watchChoices);
 finishSignOut();
@@ -103,4 +92,3 @@ offerPositions();
 offerValues();
 watchChoices();
 guardTaps();
-keepForOffline();

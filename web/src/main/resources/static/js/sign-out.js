@@ -1,36 +1,9 @@
 // Signing out takes what is secret off this device at once, also without a signal: the server is then told as soon as it can be reached. What
 // was logged and not sent yet stays, and nothing else.
-import { OUTBOXES } from './outbox.js';
+import { LEAVING, Store } from './boat/store.js';
 
-/** Set while the server is still to be told; holds the token of the form. */
-export const LEAVING = 'lochan-leaving';
-const PAGES = 'lochan-pages';
+const APP = 'lochan-app';
 const PATIENCE_MILLIS = 5000;
-
-function outboxes(storage) {
-  return Array.from({ length: storage.length }, (_, i) => storage.key(i)).filter((key) => key.startsWith(OUTBOXES));
-}
-
-/** How many entries of this device the server does not have. */
-export function waiting(storage) {
-  return outboxes(storage).reduce((sum, key) => {
-    const { unsent = [], refused = [] } = JSON.parse(storage.getItem(key) ?? '{}');
-    return sum + unsent.length + refused.length;
-  }, 0);
-}
-
-/** Takes logs, names and what was told off the device; of a log with entries that wait, these stay. */
-export function wipe(storage) {
-  for (const key of outboxes(storage)) {
-    const { unsent = [], refused = [] } = JSON.parse(storage.getItem(key) ?? '{}');
-    if (unsent.length + refused.length === 0) storage.removeItem(key);
-    else
-      storage.setItem(
-        key,
-        JSON.stringify({ unsent, refused: refused.map((one) => ({ ...one, words: 'an entry of this device' })) }),
-      );
-  }
-}
 
 async function told(token) {
   const answer = await fetch('/sign-out', {
@@ -68,19 +41,25 @@ export async function finishSignOut() {
     window.location.replace('/sign-in');
 }
 
+/** Signs out, after asking when something is not sent yet. */
+export async function signOut(token) {
+  const store = await Store.open();
+  const left = await store.waiting();
+  const words = `${left} ${left === 1 ? 'entry is' : 'entries are'} not sent yet. They stay on this device, hidden, and are sent when you sign in again. Sign out?`;
+  if (left > 0 && !window.confirm(words)) return;
+  localStorage.setItem(LEAVING, token);
+  document.documentElement.hidden = true;
+  await store.wipe();
+  if ('caches' in window) await caches.delete(APP).catch(() => {});
+  await finishSignOut();
+}
+
 /** Every form that signs out takes the way over this device first. */
 export function watchSignOut() {
   for (const form of document.querySelectorAll('form[action$="/sign-out"]')) {
     form.addEventListener('submit', (event) => {
       event.preventDefault();
-      const left = waiting(localStorage);
-      const words = `${left} ${left === 1 ? 'entry is' : 'entries are'} not sent yet. They stay on this device, hidden, and are sent when you sign in again. Sign out?`;
-      if (left > 0 && !window.confirm(words)) return;
-      localStorage.setItem(LEAVING, form.querySelector('[name=_csrf]').value);
-      document.documentElement.hidden = true;
-      wipe(localStorage);
-      const pages = 'caches' in window ? caches.delete(PAGES) : Promise.resolve();
-      pages.catch(() => {}).then(finishSignOut);
+      signOut(form.querySelector('[name=_csrf]').value);
     });
   }
   // Another page of this device signed out.

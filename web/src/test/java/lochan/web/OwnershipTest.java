@@ -100,7 +100,9 @@ class OwnershipTest {
     }
 
     private static Visitor.Answer call(Visitor visitor, String route, String event, Map<String, String> parameters) {
-        String path = route.substring(route.indexOf(' ') + 1).replace("/events/{eventId}", event);
+        String path = route.substring(route.indexOf(' ') + 1)
+                .replace("/events/{eventId}", event)
+                .replace("/boat/{eventId}", SampleEvents.boat(event));
         if (route.startsWith("GET")) {
             List<String> query = parameters.entrySet().stream()
                     .filter(e -> List.of("spot", "presentation", "plan", "stop", "bite", "mark", "fish")

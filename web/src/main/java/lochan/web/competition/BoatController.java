@@ -18,6 +18,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -28,7 +29,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The log as the page in the boat takes it along, and the entries that the page brings back. */
+/** The boat's app: its page, the log as it takes it along, and the entries that it brings back. */
 @Controller
 class BoatController {
 
@@ -46,9 +47,15 @@ class BoatController {
         this.accounts = accounts;
     }
 
-    @GetMapping(path = "/events/{eventId}/competition/log", produces = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<String> log(EventKey key) {
-        return ResponseEntity.ok(node(key, events.outline(key)).toString());
+    /** The page is the same for every event: what it shows it fetches and keeps itself. */
+    @GetMapping("/boat/{eventId}")
+    String app(EventKey key) {
+        return "boat/app";
+    }
+
+    @GetMapping(path = "/boat/{eventId}/log", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<String> log(EventKey key, CsrfToken token) {
+        return ResponseEntity.ok(node(key, events.outline(key), token).toString());
     }
 
     /**
@@ -56,8 +63,8 @@ class BoatController {
      * However old it is: a phone that had no signal for days delivers them all. Answers {@code {"refused": [{id, message}], "moved": [{id, message}], "log": …}}, where
      * an entry is moved whose time the device cannot have meant.
      */
-    @PostMapping(path = "/events/{eventId}/competition/log", produces = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<String> add(EventKey key, @RequestBody String body) {
+    @PostMapping(path = "/boat/{eventId}/log", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<String> add(EventKey key, CsrfToken token, @RequestBody String body) {
         EventData event = events.outline(key);
         ArrayNode refused = JsonNodeFactory.instance.arrayNode();
         ArrayNode moved = JsonNodeFactory.instance.arrayNode();
@@ -65,7 +72,7 @@ class BoatController {
         try {
             sent = JsonLimits.read(body).path("entries");
         } catch (EventFileException e) {
-            return ResponseEntity.badRequest().body("{\"error\": \"The entries are no JSON: load the page again.\"}");
+            return ResponseEntity.badRequest().body("{\"error\": \"The entries are no JSON: open the app again.\"}");
         }
         for (JsonNode one : sent) {
             take(key, event, one, refused, moved);
@@ -73,12 +80,13 @@ class BoatController {
         ObjectNode answer = JsonNodeFactory.instance.objectNode();
         answer.set("refused", refused);
         answer.set("moved", moved);
-        answer.set("log", node(key, event));
+        answer.set("log", node(key, event, token));
         return ResponseEntity.ok(answer.toString());
     }
 
-    private ObjectNode node(EventKey key, EventData event) {
-        return boatLog.node(event, log.entries(key), accounts.units(key.accountId()));
+    private ObjectNode node(EventKey key, EventData event, CsrfToken token) {
+        return boatLog.node(event, log.entries(key), accounts.units(key.accountId()))
+                .put("token", token.getToken());
     }
 
     private void take(EventKey key, EventData event, JsonNode one, ArrayNode refused, ArrayNode moved) {
@@ -143,7 +151,7 @@ class BoatController {
         }
     }
 
-    @GetMapping(path = "/events/{eventId}/competition/changes", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    @GetMapping(path = "/boat/{eventId}/changes", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter changes(EventKey key, HttpSession session) {
         return watchers.watch(key, session.getId());
     }

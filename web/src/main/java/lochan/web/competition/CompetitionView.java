@@ -1,16 +1,12 @@
 package lochan.web.competition;
 
-import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.offline.bag.BagView;
 import lochan.offline.form.Form;
-import org.jspecify.annotations.Nullable;
 
-/** What the Competition page shows besides the advice; gear is null once the day has begun. */
-record CompetitionView(
-        EventData data,
-        Form form,
-        BagView page,
-        String boatLog,
-        List<String> hazards,
-        @Nullable List<String> gear) {}
+/**
+ * What the Competition page shows.
+ *
+ * @param freshCode for the entry of a form; each form adds its own ending
+ */
+record CompetitionView(EventData data, Form form, BagView page, String freshCode) {}

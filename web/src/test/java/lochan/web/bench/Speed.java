@@ -82,11 +82,10 @@ class Speed {
         Visitor angler = demo.demoAngler();
         String event = SampleEvents.demoAgain(angler);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
-        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/advice")
-                .page()
-                .select("[data-soon]")
-                .isEmpty());
-        IntStream.range(0, 2 * TIMES).forEach(i -> angler.get(event + "/competition/advice"));
+        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(SampleEvents.boat(event) + "/plan")
+                .body()
+                .contains("\"ahead\":{"));
+        IntStream.range(0, 2 * TIMES).forEach(i -> angler.get(SampleEvents.boat(event) + "/plan"));
         long[] after = new long[ENTRIES];
         for (int i = 0; i < ENTRIES; i++) {
             if (i % 2 == 0) {
@@ -119,7 +118,7 @@ class Speed {
                         "lost");
             }
             Instant start = Instant.now();
-            angler.get(event + "/competition/advice");
+            angler.get(SampleEvents.boat(event) + "/plan");
             after[i] = Duration.between(start, Instant.now()).toMillis();
         }
         Arrays.sort(after);

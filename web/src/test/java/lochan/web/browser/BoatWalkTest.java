@@ -15,28 +15,51 @@ import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** The Competition page in the boat: without a signal, with the server really gone, on two phones at once. */
+/** The boat's app: without a signal, with the server really gone, on two phones at once. */
 @ExtendWith(TestServers.class)
 class BoatWalkTest extends Walk {
 
-    private static final String KEPT = "async path => !!(await (await caches.open('lochan-pages')).match(path))";
+    private static final String KEPT = "async path => !!(await (await caches.open('lochan-app')).match(path))";
+
+    /** All that the device stores of its own: the app's database and the page's storage. */
+    private static final String ALL_KEPT = """
+            () => new Promise((done, failed) => {
+              const opened = indexedDB.open('lochan-boat');
+              opened.onerror = failed;
+              opened.onsuccess = () => {
+                const all = opened.result.transaction('events').objectStore('events').getAll();
+                all.onsuccess = () => done(JSON.stringify(all.result) + JSON.stringify(localStorage));
+              };
+            })""";
 
     private static final Locator.WaitForOptions PATIENT = new Locator.WaitForOptions().setTimeout(120_000);
 
     private void openAndKeep(String event) {
-        page.navigate(event + "/competition");
-        assertThat(page.locator("[data-ready]")).isAttached();
+        String boat = SampleEvents.boat(event);
+        page.navigate(boat);
+        assertThat(page.locator(".boat-head")).isVisible();
         page.waitForFunction("() => navigator.serviceWorker.controller !== null");
-        page.waitForFunction(KEPT, URI.create(event).getPath() + "/competition");
+        page.waitForFunction(KEPT, URI.create(boat).getPath());
     }
 
     private void logFish(Page on, String weight, String decision) {
-        assertThat(on.locator("[data-ready]")).isAttached();
+        screen(on, "Log");
         on.getByLabel("Weight", new Page.GetByLabelOptions().setExact(true))
                 .first()
                 .fill(weight);
         on.getByRole(AriaRole.BUTTON, named("Log fish")).click();
         assertThat(on.locator(".verdict .act-words")).hasText(decision);
+    }
+
+    private static void allSent(Page on) {
+        assertThat(on.locator(".boat-head")).not().containsText("to send");
+        assertThat(on.locator("[data-unsent]")).isHidden();
+    }
+
+    private static void screen(Page on, String name) {
+        on.locator(".boat-bar")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))
+                .click();
     }
 
     @Test
@@ -47,21 +70,22 @@ class BoatWalkTest extends Walk {
         page.context().setOffline(true);
         logFish(page, "2-3", "Keep it. Tag Red.");
         page.onDialog(dialog -> dialog.accept());
-        page.locator(".foot button").click();
+        page.locator(".boat-foot summary").click();
+        button("Sign out").click();
 
         assertThat(page.locator("h1")).hasText("The server cannot be reached");
-        assertThat(page.locator("body")).not().containsText("Competition of event");
-        assertThat((Boolean) page.evaluate(KEPT, path + "/competition"))
-                .as("the page is off the device")
+        assertThat(page.locator("body")).not().containsText("On the water: event");
+        assertThat((Boolean) page.evaluate(KEPT, SampleEvents.boat(path)))
+                .as("the app is off the device")
                 .isFalse();
-        page.navigate(app.address() + path + "/competition");
+        page.navigate(app.address() + SampleEvents.boat(path));
         assertThat(page.locator("h1")).hasText("The server cannot be reached");
 
         page.context().setOffline(false);
         page.navigate(app.address() + path + "/practice");
         assertThat(page.locator("h1")).hasText("Sign in");
-        String storage = (String) page.evaluate("() => JSON.stringify(localStorage)");
-        assertThat(storage).contains("\\\"grams\\\"").doesNotContain("Secret open", "Reed Corner", "leaving");
+        String storage = (String) page.evaluate(ALL_KEPT);
+        assertThat(storage).contains("\"grams\"").doesNotContain("Secret open", "Reed Corner", "leaving");
         assertThat(page.navigate(app.address() + "/events").url()).endsWith("/sign-in");
     }
 
@@ -71,25 +95,29 @@ class BoatWalkTest extends Walk {
         String path = SampleEvents.event(ashore, "No signal");
         openAndKeep(app.address() + path);
         logFish(page, "2-3", "Keep it. Tag Red.");
-        assertThat(page.locator("[data-unsent]")).isHidden();
+        allSent(page);
 
         page.context().setOffline(true);
         page.reload();
-        assertThat(page.locator(".bag-slots")).containsText("2 lb 3 oz");
+        assertThat(page.locator(".boat-head")).containsText("2 lb 3 oz");
         logFish(page, "1-12", "Keep it. Tag White.");
         logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
-        looksRight("Competition");
-        page.locator(".undo-bar button").first().click();
+        looksRight("No signal");
+        screen(page, "Bag");
+        assertThat(page.locator(".bag-slots")).containsText("2 lb 0 oz");
+        looksRight("No signal");
+        screen(page, "Log");
+        page.locator(".undo-bar button").click();
         assertThat(page.locator(".log [data-voided=true]")).hasCount(1);
         field("Weight").first().fill("heavy");
         button("Log fish").click();
         assertThat(page.locator(".pad [data-errors]")).containsText("“heavy” is no weight");
         field("Weight").first().fill("");
         page.reload();
-        assertThat(page.locator("[data-unsent]")).containsText("3 entries are kept on this device");
+        assertThat(page.locator("[data-unsent]")).containsText("3 entries are kept on this phone");
 
         page.context().setOffline(false);
-        assertThat(page.locator("[data-unsent]")).isHidden();
+        allSent(page);
         assertThat(ashore.get(path + "/competition").texts(".log > li > strong"))
                 .containsExactly(
                         "Voided an entry", "largemouth 2 lb 0 oz", "largemouth 1 lb 12 oz", "largemouth 2 lb 3 oz");
@@ -114,12 +142,10 @@ class BoatWalkTest extends Walk {
             logFish(page, "1-12", "Keep it. Tag White.");
             page.reload();
             logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
-            assertThat(page.locator("[data-unsent]")).containsText("3 entries are kept on this device");
+            assertThat(page.locator("[data-unsent]")).containsText("3 entries are kept on this phone");
 
             server.comeBack();
-            assertThat(page.locator("[data-unsent]"))
-                    .isHidden(new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions()
-                            .setTimeout(30_000));
+            allSent(page);
             assertThat(ashore.get(path + "/competition").texts(".log > li > strong"))
                     .containsExactly("largemouth 2 lb 0 oz", "largemouth 1 lb 12 oz", "largemouth 2 lb 3 oz");
         }
@@ -136,18 +162,18 @@ class BoatWalkTest extends Walk {
                         .setViewportSize(390, 844)
                         .setStorageState(page.context().storageState()));
         Page mate = mates.newPage();
-        mate.navigate(app.address() + path + "/competition");
-        assertThat(mate.locator("[data-ready]")).isAttached();
+        mate.navigate(app.address() + SampleEvents.boat(path));
+        assertThat(mate.locator(".boat-head")).isVisible();
 
         logFish(page, "2-3", "Keep it. Tag Red.");
-        assertThat(mate.locator(".bag-slots")).containsText("2 lb 3 oz");
+        assertThat(mate.locator(".boat-head")).containsText("2 lb 3 oz");
         logFish(mate, "1-12", "Keep it. Tag White.");
-        assertThat(page.locator(".bag-slots")).containsText("1 lb 12 oz");
+        assertThat(page.locator(".boat-head")).containsText("3 lb 15 oz");
 
         page.context().setOffline(true);
         logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
         logFish(mate, "2-1", "Cull White (1 lb 12 oz). Put White on the new fish.");
-        assertThat(mate.locator("[data-unsent]")).isHidden();
+        allSent(mate);
         page.context().setOffline(false);
         assertThat(page.locator("[data-clashes]"))
                 .containsText("this device said “Cull White (1 lb 12 oz). Put White on the new fish.”");
@@ -164,19 +190,23 @@ class BoatWalkTest extends Walk {
         String path = SampleEvents.demoAgain(ashore);
         ashore.post("/demo/clock", "moment", "DAY_1_MORNING");
         openAndKeep(demo.address() + path);
+        screen(page, "Plan");
         page.locator(".outlook").waitFor(PATIENT);
         button("Plan rest of day").click();
         page.locator(".found").waitFor(PATIENT);
-        looksRight("Competition");
+        looksRight("Two Arms Open, Velmarrow Reservoir");
         button("Use for the rest of the day").click();
         assertThat(page.getByText("Your plan now has the new rest of the day.")).isVisible();
-        assertThat(page.locator("[data-ready]")).isAttached();
+        button("Undo").click();
+        assertThat(page.getByText("Your plan now has the new rest of the day.")).isHidden();
+        screen(page, "Bag");
         field("Temperature").fill("79");
         page.locator("section:has(#livewell-care) button").click();
         assertThat(page.locator("section:has(#livewell-care)")).containsText("Warm from about 75 °F on");
 
-        page.locator(".outlook").waitFor(PATIENT);
         page.context().setOffline(true);
+        screen(page, "Plan");
+        page.locator(".outlook").waitFor(PATIENT);
         button("Plan rest of day").click();
         assertThat(page.locator(".ahead [data-errors]"))
                 .hasText("No signal: this needs the server. Try again where there is one.");

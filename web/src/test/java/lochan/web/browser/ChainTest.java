@@ -118,31 +118,43 @@ class ChainTest extends Walk {
     private void competition() {
         station("Competition");
         looksRight("Competition");
+        page.getByRole(AriaRole.LINK, named("Open the boat app")).click();
+        looksRight("Harbour Cup");
         logFish("2-3", "Keep it. Tag Red.");
         logFish("1-12", "Keep it. Tag White.");
         logFish("2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
         logFish("1-9", "Release the new fish.");
-        looksRight("Competition");
+        looksRight("Harbour Cup");
+        screen("Bag");
         assertThat(page.locator(".bag-slots li[data-kind=to-beat]")).containsText("2 lb 0 oz");
 
         page.reload();
-        assertThat(page.locator(".bag-slots")).containsText("2 lb 3 oz");
+        assertThat(page.locator(".boat-head")).containsText("4 lb 3 oz");
         assertThat(page.locator(".log > li")).hasCount(4);
 
         page.context().setOffline(true);
-        field("Weight").first().fill("3-1");
-        button("Log fish").click();
-        assertThat(page.locator(".verdict .act-words")).hasText("Cull White (2 lb 0 oz). Put White on the new fish.");
-        assertThat(page.locator("[data-unsent]")).containsText("1 entry is kept on this device");
+        logFish("3-1", "Cull White (2 lb 0 oz). Put White on the new fish.");
+        assertThat(page.locator("[data-unsent]")).containsText("1 entry is kept on this phone");
         page.context().setOffline(false);
-        assertThat(page.locator("[data-unsent]")).isHidden();
+        assertThat(page.locator(".boat-head")).not().containsText("to send");
 
         Locator first = page.locator(".log > li").first();
         first.locator("summary").click();
         first.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Void"))
                 .click();
         assertThat(page.locator(".log [data-voided=true]")).hasCount(1);
+        looksRight("Harbour Cup");
+        screen("Plan");
+        looksRight("Harbour Cup");
+        page.locator(".boat-foot summary").click();
+        page.getByRole(AriaRole.LINK, named("Desk")).click();
         looksRight("Competition");
+    }
+
+    private void screen(String name) {
+        page.locator(".boat-bar")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))
+                .click();
     }
 
     private void logFish(String weight, String decision) {

@@ -1,10 +1,12 @@
 package lochan.web.browser;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -70,25 +72,32 @@ class Screenshots {
         shoot(page, "weigh-in");
     }
 
+    private static void screen(Page page, String name) {
+        page.locator(".boat-bar")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))
+                .click();
+    }
+
     private void phone(Page page) {
         enter(page);
         setClock(page, "Day 1, 09:40");
         String event = open(page);
-        page.navigate(event + "/competition");
+        page.navigate(SampleEvents.boat(event));
+        page.locator("[data-ready]").waitFor();
+        screen(page, "Plan");
         page.locator(".outlook").waitFor();
-        shoot(page, "competition-phone");
+        shoot(page, "boat-plan");
+        screen(page, "Log");
+        shoot(page, "boat-log");
+        page.locator(".boat-foot summary").click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark theme"))
                 .click();
-        page.navigate(event + "/competition");
-        shoot(page, "competition-dark");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Light theme"))
-                .click();
+        screen(page, "Bag");
+        shoot(page, "boat-bag");
+        page.navigate(address + "/events");
         setClock(page, "Last practice evening");
         page.navigate(event + "/map");
         shoot(page, "map-phone");
-        page.navigate(event + "/plan");
-        page.locator("[data-plan][data-ready]").waitFor();
-        shoot(page, "plan-phone");
         page.navigate(event + "/practice");
         page.getByLabel("Where").selectOption("mill-ledge");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start stop"))

@@ -92,7 +92,7 @@ class CompetitionPagesTest {
         fish(angler, event, "c1", "2-0");
         fish(angler, event, "c2", "3-0");
         Visitor.Answer close = fish(angler, event, "c3", "2-0");
-        assertThat(close.text()).contains("Which one is heavier?");
+        assertThat(verdict(close)).contains("Put the new fish and Red on the balance.");
 
         assertThat(fish(angler, event, "c4", "5-0").status())
                 .as("nothing else until it is settled")
@@ -161,14 +161,13 @@ class CompetitionPagesTest {
     }
 
     @Test
-    void badEntriesAreRefusedBesideTheirFieldAndNothingTypedIsLost(RunningApp app) {
+    void badEntriesAreRefusedWithTheReason(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Refused");
 
         Visitor.Answer refused = fish(angler, event, "c1", "heavy");
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.text()).contains("“heavy” is no weight");
-        assertThat(refused.value("weight")).isEqualTo("heavy");
         assertThat(angler.post(event + "/competition/entries", "type", "void", "code", "v", "entry", "nothing")
                         .status())
                 .isEqualTo(422);
@@ -278,17 +277,13 @@ class CompetitionPagesTest {
                 .attr("href")
                 .replace("/rules", "");
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
-        assertThat(angler.get(event + "/competition").texts(".next-hour"))
-                .singleElement()
-                .asString()
-                .contains("The next hour here adds")
-                .contains("Next in your plan");
-        assertThat(angler.get(event + "/competition").texts(".leave"))
-                .singleElement()
-                .asString()
-                .startsWith("Leave for check-in by");
+        JsonNode stay = plan(angler, event).path("stay");
+        assertThat(stay.path("why").asString()).contains("The next hour here adds");
+        assertThat(stay.path("next").asString()).contains("Next in your plan");
+        assertThat(Instant.parse(stay.path("leaveAt").asString()))
+                .isAfter(Instant.ofEpochMilli(plan(angler, event).path("now").asLong()));
 
-        Visitor.Answer moved = angler.post(
+        angler.post(
                 event + "/competition/entries",
                 "type",
                 "fishing",
@@ -298,7 +293,7 @@ class CompetitionPagesTest {
                 "harth-grass",
                 "presentation",
                 "swim-jig");
-        assertThat(moved.texts(".next-hour")).singleElement().asString().contains("Fishing now: Harth Grass");
+        assertThat(plan(angler, event).path("stay").path("fishing").asString()).startsWith("Harth Grass");
         assertThat(angler.post(
                                 event + "/competition/entries",
                                 "type",
@@ -331,7 +326,7 @@ class CompetitionPagesTest {
                 .contains("There is no such spot here");
 
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
-        assertThat(angler.get(event + "/competition").texts(".next-hour")).isEmpty();
+        assertThat(plan(angler, event).path("stay").isNull()).isTrue();
     }
 
     /** The stops of the plan as its page shows them, with their times. */
@@ -339,12 +334,19 @@ class CompetitionPagesTest {
         return angler.get(event + "/plan").texts("[data-bead]");
     }
 
-    private static Visitor.Answer ready(Visitor angler, String event) {
-        Awaitility.await().atMost(Duration.ofMinutes(2)).until(() -> angler.get(event + "/competition/advice")
-                .page()
-                .select("[data-soon]")
-                .isEmpty());
-        return angler.get(event + "/competition/advice");
+    /** What the Plan screen of the boat shows. */
+    private static JsonNode plan(Visitor angler, String event) {
+        return JsonMapper.shared()
+                .readTree(angler.get(SampleEvents.boat(event) + "/plan").body());
+    }
+
+    private static JsonNode ready(Visitor angler, String event) {
+        return Awaitility.await()
+                .atMost(Duration.ofMinutes(2))
+                .until(
+                        () -> plan(angler, event),
+                        p -> p.path("stay").path("ahead").isObject()
+                                && !p.path("rest").path("running").asBoolean(false));
     }
 
     @Test
@@ -352,53 +354,54 @@ class CompetitionPagesTest {
     void tellsHowTheDayMayEndAndPlansItsRestWhereTheAnglerDecides(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
         String event = SampleEvents.demoAgain(angler);
+        String boat = SampleEvents.boat(event);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
-        Visitor.Answer ahead = ready(angler, event);
-        assertThat(ahead.texts(".outlook dd")).hasSize(3);
-        assertThat(ahead.text())
-                .contains("15 lb 0 oz or more:")
-                .contains("A kicker")
+        JsonNode ahead = ready(angler, event).path("stay").path("ahead");
+        assertThat(List.of("low", "middle", "high"))
+                .allSatisfy(k -> assertThat(ahead.path(k).asString()).contains("lb"));
+        assertThat(ahead.path("target").asString()).contains("15 lb 0 oz or more:");
+        assertThat(ahead.path("kinds").get(2).path("name").asString()).isEqualTo("A kicker");
+        assertThat(ahead.path("more").isNull())
                 .as("nothing is culled while there is room")
-                .doesNotContain("One more cull:");
+                .isTrue();
         List<String> stops = stops(angler, event);
         assertThat(stops).isNotEmpty();
 
-        angler.post(event + "/competition/rest", "lat", "200", "lon", "0");
-        Visitor.Answer found = ready(angler, event);
-        assertThat(found.texts(".found"))
-                .singleElement()
-                .asString()
-                .containsPattern("planned at 09:4\\d")
-                .contains("to the bag on average, the rest of your plan");
+        angler.post(boat + "/rest", "lat", "200", "lon", "0");
+        JsonNode found = ready(angler, event).path("rest");
+        assertThat(found.path("asOf").asString()).matches("09:4\\d");
+        assertThat(found.path("adds").asString()).contains("to the bag on average, the rest of your plan");
         assertThat(stops(angler, event))
                 .as("what was found lies beside the plan")
                 .isEqualTo(stops);
-        angler.post(event + "/competition/rest/drop");
-        assertThat(ready(angler, event).texts(".found")).isEmpty();
-        assertThat(angler.post(event + "/competition/rest/take").text()).contains("plan the rest of the day again");
+        angler.post(boat + "/rest/drop");
+        assertThat(ready(angler, event).path("rest").path("stops").isString()).isFalse();
+        Visitor.Answer late = angler.post(boat + "/rest/take");
+        assertThat(late.status()).isEqualTo(409);
+        assertThat(late.body()).contains("plan the rest of the day again");
 
-        angler.post(event + "/competition/rest");
+        angler.post(boat + "/rest");
         ready(angler, event);
-        Visitor.Answer taken = angler.post(event + "/competition/rest/take");
-        assertThat(taken.text()).contains("Your plan now has the new rest of the day.");
+        Visitor.Answer taken = angler.post(boat + "/rest/take");
         assertThat(angler.get(event + "/plan").text()).containsPattern("Rest of the day planned again at 09:4\\d");
         assertThat(stops(angler, event)).isNotEqualTo(stops);
-        angler.post(taken.page().selectFirst(".note form").attr("action"));
+        angler.post(JsonMapper.shared().readTree(taken.body()).path("undo").asString());
         assertThat(stops(angler, event)).isEqualTo(stops);
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
     }
 
     @Tag("slow")
     @Test
-    void theLivewellAndTheForecastAreWatched(@RunningApp.Demo RunningApp demo) {
+    void theForecastAndKnownFishAreWatched(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
         String event = SampleEvents.demoAgain(angler);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
+        JsonNode plan = plan(angler, event);
+        assertThat(plan.path("cautions").valueStream().map(JsonNode::asString))
+                .anyMatch(t -> t.contains("in your forecast 13:00 to"));
+        assertThat(plan.path("due").get(0).path("time").asString()).isEqualTo("09:30");
+        assertThat(plan.path("due").get(0).path("now").asBoolean()).isTrue();
         Visitor.Answer page = angler.get(event + "/competition");
-        assertThat(page.text())
-                .contains("in your forecast 13:00 to")
-                .contains("Check the livewell")
-                .contains("due since 09:30");
         assertThat(slots(page).getFirst()).contains("2 h 40 min");
         assertThat(angler.post(
                                 event + "/competition/entries",
@@ -410,12 +413,10 @@ class CompetitionPagesTest {
                                 "200 F")
                         .status())
                 .isEqualTo(422);
-        Visitor.Answer warm =
-                angler.post(event + "/competition/entries", "type", "livewell", "code", "well-1", "livewell", "79");
-        assertThat(warm.texts("section:has(#livewell-care) > p:not([hidden])"))
-                .anyMatch(t -> t.startsWith("Warm from about 75 °F on"))
-                .anyMatch(t -> t.contains("Its water: 79 °F at 09:40"))
-                .noneMatch(t -> t.startsWith("Check the livewell"));
+        assertThat(angler.post(event + "/competition/entries", "type", "livewell", "code", "well-1", "livewell", "79")
+                        .texts(".log > li")
+                        .getFirst())
+                .contains("79 °F");
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
     }
 
@@ -484,7 +485,7 @@ class CompetitionPagesTest {
 
         JsonNode answer = JsonMapper.shared()
                 .readTree(angler.postJson(
-                                event + "/competition/log",
+                                SampleEvents.boat(event) + "/log",
                                 "{\"entries\":["
                                         + String.join(
                                                 ",",
@@ -518,10 +519,12 @@ class CompetitionPagesTest {
         String event = SampleEvents.event(angler, "Large");
         angler.get(event + "/competition");
 
-        assertThat(angler.postJson(event + "/competition/log", "{\"entries\":[\"" + "x".repeat(2_000_000) + "\"]}")
+        assertThat(angler.postJson(
+                                SampleEvents.boat(event) + "/log", "{\"entries\":[\"" + "x".repeat(2_000_000) + "\"]}")
                         .status())
                 .isEqualTo(413);
-        assertThat(angler.postJson(event + "/competition/log", "[".repeat(5000)).status())
+        assertThat(angler.postJson(SampleEvents.boat(event) + "/log", "[".repeat(5000))
+                        .status())
                 .isEqualTo(400);
     }
 
@@ -530,7 +533,7 @@ class CompetitionPagesTest {
     void whoSignedOutIsToldNothingMore(RunningApp app) throws Exception {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Watched");
-        var stream = angler.open(event + "/competition/changes");
+        var stream = angler.open(SampleEvents.boat(event) + "/changes");
         angler.post("/sign-out");
         assertThat(stream.get(45, java.util.concurrent.TimeUnit.SECONDS))
                 .as("it ends")
@@ -546,7 +549,7 @@ class CompetitionPagesTest {
         angler.get(event + "/competition");
         String head = "{\"type\":\"fishing\",\"at\":\"2027-06-05T07:00:00-06:00\",";
         assertThat(angler.postJson(
-                                event + "/competition/log",
+                                SampleEvents.boat(event) + "/log",
                                 "{\"entries\":[" + head + "\"id\":\"f1\",\"spot\":\"reed-corner\"}," + head
                                         + "\"id\":\"f2\",\"presentation\":\"swim-jig\"}," + head
                                         + "\"id\":\"f3\",\"spot\":\"reed-corner\",\"presentation\":\"deleted\"}]}")

@@ -233,7 +233,7 @@ class FuzzTest {
                 ENTRIES.replaceAll("\"id\": \"(.)1\"", "\"id\": \"$1" + random.nextInt(1_000_000) + "\""));
         sound(
                 "entries " + start(new String(input, StandardCharsets.UTF_8)),
-                () -> angler.postJson(event + "/competition/log", new String(input, StandardCharsets.UTF_8)));
+                () -> angler.postJson(SampleEvents.boat(event) + "/log", new String(input, StandardCharsets.UTF_8)));
         look(event, List.of("/events/{eventId}/competition", "/events/{eventId}/export"));
     }
 

@@ -88,6 +88,11 @@ public final class SampleEvents {
         return gpx + "</trkseg></trk></gpx>";
     }
 
+    /** Path of the boat's app of an event. */
+    public static String boat(String event) {
+        return event.replace("/events/", "/boat/");
+    }
+
     /** Makes the event with one spot and gives its path. */
     public static String event(Visitor angler, String name) {
         Visitor.Answer made = angler.post("/events/new", form(name));

@@ -1,0 +1,373 @@
+// The boat's app: it logs, decides and shows the day by itself, by the same rules as the server (the module is made of the same Java), keeps
+// each tap on the phone before it answers, and brings everything to the server in order as soon as it can be reached.
+import { render } from '/assets/lit-html.js';
+import { finishSignOut, signOut, watchSignOut } from '../sign-out.js';
+import * as rules from './bag.js';
+import { answered, decision, freshCode, joined, nothing } from './outbox.js';
+import { screen } from './screens.js';
+import { Store } from './store.js';
+
+const RETRY_MILLIS = 4000;
+const AGAIN_MILLIS = 2000;
+const TICK_MILLIS = 15_000;
+const ADVICE_MILLIS = 15 * 60_000;
+const PATIENCE_MILLIS = 8000;
+const MINUTE = 60_000;
+const AT_ONCE = 200;
+const NO_SIGNAL = 'No signal: this needs the server. Try again where there is one.';
+
+class BoatApp {
+  constructor(root, store, kept) {
+    this.root = root;
+    this.desk = root.replace('/boat/', '/events/');
+    this.store = store;
+    this.kept = kept;
+    this.screen = 'log';
+    this.thumb = window.matchMedia('(pointer: coarse)').matches;
+    this.canSpeak = 'speechSynthesis' in window;
+    this.canLocate = window.isSecureContext && 'geolocation' in navigator;
+  }
+
+  get event() {
+    return this.kept.log.event;
+  }
+
+  get names() {
+    return this.kept.log.names;
+  }
+
+  get byLength() {
+    return this.event.format === 'limit-length';
+  }
+
+  get byBalance() {
+    return Boolean(this.event.scoring?.balanceOnly);
+  }
+
+  get isDark() {
+    return document.documentElement.classList.contains('dark');
+  }
+
+  now() {
+    return performance.timeOrigin + performance.now() + this.kept.ahead;
+  }
+
+  /** The log as it is known here. */
+  known() {
+    return joined(this.kept.log, this.kept.unsent);
+  }
+
+  async change(how) {
+    this.kept = await this.store.change(this.root, how);
+  }
+
+  viewOf(log) {
+    return rules.view(log, 0, this.now(), Date.parse(this.kept.plan?.stay?.leaveAt));
+  }
+
+  draw() {
+    this.view = this.kept.log && this.viewOf(this.known());
+    render(screen(this), document.getElementById('app'));
+    document.title = `${this.view ? this.event.name : 'On the water'} · Lochan`;
+  }
+
+  show(name) {
+    this.screen = name;
+    this.errors = null;
+    this.draw();
+    window.scrollTo(0, 0);
+    document.getElementById('main').focus({ preventScroll: true });
+  }
+
+  /** How old what is known here of others is. */
+  age() {
+    return this.kept.log ? `as of ${this.clockOf(this.kept.log.now)}${ago(this.now() - this.kept.log.now)}` : '';
+  }
+
+  planAge() {
+    return ago(this.now() - this.kept.plan.now);
+  }
+
+  clockOf(millis) {
+    return new Intl.DateTimeFormat('en-GB', {
+      hour: '2-digit',
+      minute: '2-digit',
+      timeZone: this.event.timeZone,
+    }).format(millis);
+  }
+
+  /** Makes an entry of a form, keeps it, shows what follows from it, sends it. */
+  async submit(event, form) {
+    event.preventDefault();
+    const element = event.target;
+    const fields = Object.fromEntries(new FormData(element));
+    const made = rules.entry(this.known(), fields, freshCode(globalThis.crypto), this.now());
+    this.errors = made.errors ? { form, messages: made.errors.map((error) => error.message) } : null;
+    if (made.errors) {
+      this.draw();
+      element.querySelector(`[name="${made.errors[0].field}"]`)?.focus();
+      return;
+    }
+    const after = { ...this.known(), entries: [...this.known().entries, made.entry] };
+    const { told } = this.viewOf(after);
+    await this.change((kept) => {
+      kept.unsent.push(made.entry);
+      kept.told[made.entry.id] = { told: decision(rules.rows(after), made.entry.id), words: told?.act ?? '' };
+    });
+    element.querySelectorAll('input[type=text], input[type=number]').forEach((input) => (input.value = ''));
+    element.querySelectorAll('input[type=checkbox]').forEach((input) => (input.checked = false));
+    element.closest('details')?.removeAttribute('open');
+    this.draw();
+    if (told) this.announce(told);
+    this.send();
+  }
+
+  announce(told) {
+    window.scrollTo(0, 0);
+    navigator.vibrate?.(told.tone === 'keep' ? 60 : [60, 60, 60]);
+    if (this.aloud && this.canSpeak) {
+      window.speechSynthesis.cancel();
+      window.speechSynthesis.speak(new SpeechSynthesisUtterance(told.act));
+    }
+  }
+
+  async forget(list, item) {
+    await this.change((kept) => (kept[list] = kept[list].filter((one) => one.id !== item.id)));
+    this.draw();
+  }
+
+  async sendAgain(item) {
+    await this.change((kept) => {
+      kept.refused = kept.refused.filter((one) => one.id !== item.id);
+      kept.unsent.push(item.entry);
+    });
+    this.send();
+  }
+
+  /** Sends what waits, in order, and takes the log as the server has it. */
+  async send() {
+    this.again = true;
+    if (this.sending) return;
+    this.sending = true;
+    clearTimeout(this.timer);
+    try {
+      while (this.again || this.kept.unsent.length > 0) {
+        this.again = false;
+        if (!(await this.exchange())) return;
+      }
+      this.away = false;
+    } catch {
+      this.away = true;
+      if (!this.kept.log) this.trouble = 'The server cannot be reached. Open this page once with a signal.';
+      this.timer = setTimeout(() => this.send(), RETRY_MILLIS);
+      return;
+    } finally {
+      this.sending = false;
+      this.draw();
+    }
+    this.askPlan().catch(() => {});
+  }
+
+  /** One exchange with the server; false when the angler has to sign in first. */
+  async exchange() {
+    const sent = this.kept.token === null ? [] : this.kept.unsent.slice(0, AT_ONCE);
+    const answer = await this.fetch('log', sent.length === 0 ? {} : this.posting(JSON.stringify({ entries: sent })));
+    if (answer.status === 403 && sent.length > 0) {
+      await this.change((kept) => (kept.token = null));
+      this.again = true;
+      return true;
+    }
+    if (!this.isMine(answer)) return false;
+    const said = await answer.json();
+    await this.take(said.log ?? said, sent, said);
+    return true;
+  }
+
+  /** Whether the server knows who asks, and the event is theirs. What waits stays where it is not. */
+  isMine(answer) {
+    this.signedOut = answer.redirected || answer.status === 401 || answer.status === 403;
+    if (answer.status === 404)
+      this.trouble =
+        'This event is not one of the account that is signed in. What waits is sent when its owner signs in.';
+    else if (this.signedOut)
+      this.trouble = this.kept.log ? null : 'You are signed out: sign in, then open this page again.';
+    else if (!answer.ok) throw new Error(`status ${answer.status}`);
+    else this.trouble = null;
+    return answer.ok && !this.signedOut;
+  }
+
+  fetch(path, options = {}) {
+    return fetch(`${this.root}/${path}`, {
+      signal: AbortSignal.timeout(PATIENCE_MILLIS),
+      headers: { Accept: 'application/json' },
+      ...options,
+    });
+  }
+
+  posting(body, type = 'application/json') {
+    return {
+      method: 'POST',
+      headers: { 'Content-Type': type, 'X-CSRF-TOKEN': this.kept.token ?? '' },
+      body,
+    };
+  }
+
+  async take(log, sent, said) {
+    const ahead = log.now - performance.timeOrigin - performance.now();
+    const rows = rules.rows(log);
+    const lines = new Map(rules.view(log, 0, log.now, NaN).lines.map((line) => [line.id, line]));
+    await this.change((kept) => {
+      answered(kept, sent, said, rows, lines);
+      Object.assign(kept, { log, ahead, token: log.token });
+    });
+  }
+
+  /** The Plan screen as the server computes it for where the boat is. */
+  async askPlan() {
+    clearTimeout(this.planTimer);
+    const answer = await this.fetch(`plan?${new URLSearchParams(this.position ?? {})}`);
+    if (!answer.ok || answer.redirected) return;
+    const plan = await answer.json();
+    await this.change((kept) => (kept.plan = plan));
+    this.draw();
+    if (plan.rest?.running || (plan.stay && !plan.stay.ahead))
+      this.planTimer = setTimeout(() => this.askPlan().catch(() => {}), AGAIN_MILLIS);
+  }
+
+  /** Asks the server for something that only it can do; what was done may be undone. */
+  async ask(path, done) {
+    this.errors = null;
+    this.done = null;
+    try {
+      const answer = await this.fetch(
+        path,
+        this.posting(new URLSearchParams(this.position ?? {}), 'application/x-www-form-urlencoded'),
+      );
+      if (answer.status === 409) this.errors = { form: 'rest', messages: [(await answer.json()).message] };
+      else if (!this.isMine(answer))
+        this.errors = { form: 'rest', messages: ['Sign in again: this needs the server.'] };
+      else if (done) this.done = { words: done, ...(await answer.json()) };
+      await this.askPlan();
+    } catch {
+      this.errors = { form: 'rest', messages: [NO_SIGNAL] };
+    }
+    this.draw();
+  }
+
+  async undoDone() {
+    const { undo } = this.done;
+    try {
+      const answer = await fetch(undo, { ...this.posting(''), redirect: 'manual' });
+      if (answer.type === 'opaqueredirect') this.done = null;
+      await this.askPlan();
+    } catch {
+      this.errors = { form: 'rest', messages: [NO_SIGNAL] };
+    }
+    this.draw();
+  }
+
+  /** Follows the boat, so that runs and the time to leave are computed from where it is, or no longer. */
+  follow() {
+    if (this.following) {
+      this.stopFollowing();
+      return;
+    }
+    this.following = navigator.geolocation.watchPosition(
+      ({ coords }) => {
+        const first = !this.position;
+        this.position = { lat: coords.latitude.toFixed(5), lon: coords.longitude.toFixed(5) };
+        if (first) this.askPlan().catch(() => {});
+      },
+      () => {
+        this.stopFollowing();
+        this.trouble = 'This device does not tell where it is: runs are computed from the spot you fish.';
+        this.draw();
+      },
+      { enableHighAccuracy: true, maximumAge: MINUTE },
+    );
+    this.draw();
+  }
+
+  stopFollowing() {
+    navigator.geolocation.clearWatch(this.following);
+    this.following = null;
+    this.position = null;
+    this.draw();
+  }
+
+  get aloud() {
+    return localStorage.getItem('lochan-aloud') === 'on';
+  }
+
+  toggleAloud() {
+    localStorage.setItem('lochan-aloud', this.aloud ? 'off' : 'on');
+    this.draw();
+  }
+
+  toggleTheme() {
+    localStorage.setItem('lochan-theme', this.isDark ? 'light' : 'dark');
+    document.documentElement.classList.toggle('dark');
+    this.draw();
+  }
+
+  leave() {
+    signOut(this.kept.token ?? '');
+  }
+
+  /** The field that the keypad types into. */
+  typeInto(field) {
+    if (field instanceof HTMLInputElement) this.field = field;
+  }
+
+  typed(key) {
+    if (!key) return;
+    const field = this.field?.isConnected ? this.field : document.querySelector('.measures input');
+    field.value = key === 'back' ? field.value.slice(0, -1) : field.value + key;
+  }
+
+  tick() {
+    this.draw();
+    if (this.now() - (this.kept.plan?.now ?? 0) >= ADVICE_MILLIS) this.askPlan().catch(() => {});
+  }
+
+  watch() {
+    const changes = new EventSource(`${this.root}/changes`);
+    changes.addEventListener('log', () => this.send());
+    changes.addEventListener('open', () => this.send());
+    window.addEventListener('online', () => this.send());
+    this.store.onChange(this.root, async () => {
+      this.kept = await this.store.read(this.root);
+      this.draw();
+    });
+    document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && this.tick());
+    setInterval(() => this.tick(), TICK_MILLIS);
+  }
+}
+
+/** As ", 3 min ago"; nothing within the minute. */
+function ago(millis) {
+  const minutes = Math.floor(millis / MINUTE);
+  if (minutes < 1) return '';
+  return minutes < 60 ? `, ${minutes} min ago` : `, ${Math.floor(minutes / 60)} h ${minutes % 60} min ago`;
+}
+
+/** The phone keeps the app where it may: with TLS, or on the machine itself. */
+async function keepApp() {
+  if (!('serviceWorker' in navigator)) return;
+  await navigator.serviceWorker.register('/worker.js');
+  const worker = await navigator.serviceWorker.ready;
+  worker.active.postMessage('here');
+}
+
+const theme = localStorage.getItem('lochan-theme');
+if (theme) document.documentElement.classList.toggle('dark', theme === 'dark');
+finishSignOut();
+watchSignOut();
+const root = window.location.pathname;
+const store = await Store.open();
+const app = new BoatApp(root, store, { ...nothing(), ...(await store.read(root)) });
+app.draw();
+app.watch();
+app.send();
+document.body.dataset.ready = 'true';
+keepApp().catch(() => {});

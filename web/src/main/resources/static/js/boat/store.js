@@ -1,0 +1,72 @@
+// What the phone keeps of events, in its own database: written to its disk before a promise made here is kept.
+import { openDB } from '/assets/idb.js';
+import { keptBefore, nothing, waiting, withoutSecrets } from './outbox.js';
+
+/** Set in the device's storage while the server is still to be told that its angler signed out; holds the token of the form. */
+export const LEAVING = 'lochan-leaving';
+
+const EVENTS = 'events';
+
+export class Store {
+  static async open() {
+    const store = new Store(
+      await openDB('lochan-boat', 1, {
+        upgrade: (db) => db.createObjectStore(EVENTS),
+        blocking: (_current, _blocked, event) => event.target.close(),
+      }),
+    );
+    for (const { key, root, unsent, refused } of keptBefore(localStorage)) {
+      await store.change(root, (kept) => {
+        const there = new Set(kept.unsent.map((entry) => entry.id));
+        kept.unsent.unshift(...unsent.filter((entry) => !there.has(entry.id)));
+        kept.refused.push(...refused);
+      });
+      localStorage.removeItem(key);
+    }
+    return store;
+  }
+
+  constructor(db) {
+    this.db = db;
+    this.others = new BroadcastChannel('lochan-boat');
+  }
+
+  /** What is kept of an event, by its root `/boat/ID`. */
+  async read(root) {
+    return { ...nothing(), ...(await this.db.get(EVENTS, root)) };
+  }
+
+  /** Changes what is kept of an event; it is on the disk when the promise is kept. Where somebody signs out meanwhile only what waits stays. */
+  async change(root, how) {
+    const change = this.db.transaction(EVENTS, 'readwrite', { durability: 'strict' });
+    const kept = { ...nothing(), ...(await change.store.get(root)) };
+    how(kept);
+    await put(change.store, root, localStorage.getItem(LEAVING) === null ? kept : withoutSecrets(kept));
+    await change.done;
+    this.others.postMessage(root);
+    return kept;
+  }
+
+  /** How many entries of this phone the server does not have. */
+  async waiting() {
+    return (await this.db.getAll(EVENTS)).reduce((sum, kept) => sum + waiting(kept), 0);
+  }
+
+  /** Takes logs, names and what was told off the phone; entries that wait stay. */
+  async wipe() {
+    const change = this.db.transaction(EVENTS, 'readwrite', { durability: 'strict' });
+    for (const root of await change.store.getAllKeys()) {
+      await put(change.store, root, withoutSecrets({ ...nothing(), ...(await change.store.get(root)) }));
+    }
+    await change.done;
+  }
+
+  /** Tells when another page of this phone has changed what is kept of an event. */
+  onChange(root, then) {
+    this.others.addEventListener('message', ({ data }) => data === root && then());
+  }
+}
+
+function put(store, root, kept) {
+  return kept === null ? store.delete(root) : store.put(kept, root);
+}

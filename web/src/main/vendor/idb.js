@@ -1,0 +1,2 @@
+// How the boat's app keeps what it needs on the phone, as one module.
+export { openDB } from 'idb';

@@ -1,0 +1,3 @@
+// What the boat's screens are drawn with, as one module.
+export { html, nothing, render } from 'lit-html';
+export { repeat } from 'lit-html/directives/repeat.js';
