@@ -16,6 +16,7 @@ const PARTS = [
   '/js/boat/app.js',
   '/js/boat/bag.js',
   '/js/boat/outbox.js',
+  '/js/boat/practice-screen.js',
   '/js/boat/screens.js',
   '/js/boat/store.js',
   ...['latin', 'latin-ext'].flatMap((script) =>
@@ -23,6 +24,8 @@ const PARTS = [
   ),
 ];
 const BOAT = /^\/boat\/\d+$/;
+/** Pages of the app that were opened as they are kept, by their ids. */
+const opened = new Set();
 let askedAt = -Infinity;
 
 self.addEventListener('install', (event) => {
@@ -66,23 +69,22 @@ async function refresh(path) {
   const pages = own?.ok && !own.redirected ? [[path, own]] : [];
   if (!answers.every((answer) => answer.ok)) return;
   const app = await caches.open(APP);
-  await Promise.all(
-    [...PARTS.map((one, i) => [one, answers[i]]), ...pages].map(([one, answer]) => app.put(one, answer)),
-  );
+  await Promise.all(PARTS.map((one, i) => app.put(one, answers[i])));
+  // The page last: where it is kept, all of its parts are.
+  for (const [one, answer] of pages) await app.put(one, answer);
 }
 
 /** The app's page as it is kept; any other from the server, or what works without it. */
 async function page(event, path) {
   const known = BOAT.test(path) ? await kept(path) : undefined;
+  if (known) opened.add(event.resultingClientId);
   if (known && Date.now() - askedAt > AGAIN_MILLIS) event.waitUntil(refresh(path).catch(() => {}));
   return known ?? fetch(event.request).catch(away);
 }
 
 /** The app has the parts that were kept with it; pages of the desk have the server's. */
 async function part(event, path) {
-  const client = await self.clients.get(event.clientId);
-  const isApp = client && BOAT.test(new URL(client.url).pathname);
-  const known = isApp ? await kept(path) : undefined;
+  const known = opened.has(event.clientId) ? await kept(path) : undefined;
   return known ?? fetch(event.request).catch(async () => (await kept(path)) ?? Response.error());
 }
 

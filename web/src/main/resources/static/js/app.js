@@ -1,5 +1,5 @@
 // What all pages do: each part looks for its own elements and leaves pages without them alone.
-import { finishSignOut, watchSignOut } from './sign-out.js';
+import { finishSignOut, keepForOneAccount, watchSignOut } from './sign-out.js';
 import { watchWork } from './work.js';
 
 /** Counts the minutes since a stop began. */
@@ -84,6 +84,7 @@ function showStation() {
 // A part of a page that came again has choices of its own.
 document.addEventListener('exchanged', watchChoices);
 finishSignOut();
+keepForOneAccount();
 watchSignOut();
 showStation();
 watchWork();

@@ -3,6 +3,7 @@
 import { LEAVING, Store } from './boat/store.js';
 
 const APP = 'lochan-app';
+const ACCOUNT = 'lochan-account';
 const PATIENCE_MILLIS = 5000;
 
 async function told(token) {
@@ -41,6 +42,20 @@ export async function finishSignOut() {
     window.location.replace('/sign-in');
 }
 
+/** Whose device this was last: what it keeps of another account's is hidden as if that one had signed out. */
+export async function keepForOneAccount() {
+  const { account } = document.documentElement.dataset;
+  if (!account) return;
+  const before = localStorage.getItem(ACCOUNT);
+  localStorage.setItem(ACCOUNT, account);
+  if (before !== null && before !== account) await wipe(await Store.open());
+}
+
+async function wipe(store) {
+  await store.wipe();
+  if ('caches' in window) await caches.delete(APP).catch(() => {});
+}
+
 /** Signs out, after asking when something is not sent yet. */
 export async function signOut(token) {
   const store = await Store.open();
@@ -49,8 +64,7 @@ export async function signOut(token) {
   if (left > 0 && !window.confirm(words)) return;
   localStorage.setItem(LEAVING, token);
   document.documentElement.hidden = true;
-  await store.wipe();
-  if ('caches' in window) await caches.delete(APP).catch(() => {});
+  await wipe(store);
   await finishSignOut();
 }
 

@@ -109,13 +109,9 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule CONTROLLERS_AND_REPOSITORIES_STAY_IN_THEIR_FEATURE = classes()
             .that()
-            .haveSimpleNameEndingWith("Controller")
-            .or()
-            .haveSimpleNameEndingWith("Repository")
-            .or()
-            .haveSimpleNameEndingWith("Form")
+            .resideInAPackage("lochan.web..")
             .and()
-            .doNotHaveSimpleName("Form")
+            .haveNameMatching(".*(Controller|Repository|Form)")
             .should()
             .notBePublic();
 

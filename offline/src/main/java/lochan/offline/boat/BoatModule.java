@@ -1,6 +1,7 @@
 package lochan.offline.boat;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,11 +14,16 @@ import lochan.core.competition.Fish;
 import lochan.core.competition.Verdict;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
+import lochan.core.event.Position;
+import lochan.core.quantity.Units;
 import lochan.offline.bag.BagView;
 import lochan.offline.bag.FormEntry;
 import lochan.offline.bag.Names;
 import lochan.offline.bag.Words;
 import lochan.offline.form.Form;
+import lochan.offline.practice.PracticeChange;
+import lochan.offline.practice.PracticeLog;
+import lochan.offline.practice.PracticeScreen;
 import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
@@ -37,7 +43,7 @@ public final class BoatModule {
         return log.list("entries", LogJson::entry);
     }
 
-    private static Names names(JsFields log) {
+    static Names names(JsFields log) {
         JsFields names = log.object("names");
         return names == null
                 ? new Names(Map.of(), Map.of())
@@ -163,14 +169,17 @@ public final class BoatModule {
                 .ifPresent(v -> form.error(v.field(), v.message()));
         return form.ok()
                 ? new JsObject().put("entry", LogJson.of(entry.orElseThrow())).done()
-                : new JsObject()
-                        .put(
-                                "errors",
-                                form.allErrors().entrySet().stream()
-                                        .flatMap(e -> e.getValue().stream().map(m -> new Violation(e.getKey(), m)))
-                                        .toList(),
-                                v -> new JsObject().put("field", v.field()).put("message", v.message()))
-                        .done();
+                : errors(form).done();
+    }
+
+    private static JsObject errors(Form form) {
+        return new JsObject()
+                .put(
+                        "errors",
+                        form.allErrors().entrySet().stream()
+                                .flatMap(e -> e.getValue().stream().map(m -> new Violation(e.getKey(), m)))
+                                .toList(),
+                        v -> new JsObject().put("field", v.field()).put("message", v.message()));
     }
 
     /** What forbids an entry after the others of the log; null: nothing. */
@@ -217,5 +226,60 @@ public final class BoatModule {
                     .put("needsMm", row.bag().length().needs());
         }
         return o;
+    }
+
+    /**
+     * Practice as the phone knows it, in words.
+     *
+     * @param log      for event, units and names
+     * @param practice {@code {places: [{id, lat, lon}], stops: […], changes: […]}}: what the server has, and the changes made since
+     * @param lat      where the boat is, degrees; NaN: not known
+     */
+    @JSExport
+    public static JSObject practice(JSObject log, JSObject practice, double now, double lat, double lon) {
+        JsFields f = new JsFields(log);
+        Event event = LogJson.event(f.needed("event", f::object));
+        PracticeScreen screen = PracticeScreen.of(
+                PracticeJson.log(f, new JsFields(practice)),
+                Instant.ofEpochMilli((long) now),
+                event.timeZone(),
+                Double.isNaN(lat) ? null : new Position(lat, lon),
+                LogJson.units(f.needed("units", f::object)).length() == Units.Length.CM);
+        return PracticeJson.of(screen).put("competes", competes(event, now)).done();
+    }
+
+    /** Whether a time belongs to the competition rather than to practice: it is the first competition day's, or later. */
+    private static boolean competes(Event event, double now) {
+        LocalDate today =
+                Instant.ofEpochMilli((long) now).atZone(event.timeZone()).toLocalDate();
+        return !today.isBefore(event.day(1).date());
+    }
+
+    /**
+     * Makes a change of a form's fields, judged by practice as it stands.
+     *
+     * @return {@code {change, undo}}, undo null where there is none; or {@code {errors: [{field, message}]}}
+     */
+    @JSExport
+    public static JSObject practiceChange(JSObject log, JSObject practice, JSObject fields, String id, double at) {
+        JsFields f = new JsFields(log);
+        Map<String, String> typed = new JsFields(fields).all();
+        Form form = new Form(typed, LogJson.units(f.needed("units", f::object)));
+        PracticeLog known = PracticeJson.log(f, new JsFields(practice));
+        Instant time = Instant.ofEpochMilli((long) at);
+        Optional<PracticeChange> change = PracticeChange.read(form, known.names(), id, time);
+        if (change.isEmpty()) {
+            return errors(form).done();
+        }
+        JsObject made = new JsObject();
+        typed.forEach(made::put);
+        made.put("id", id).put("at", JsObject.iso(at));
+        Map<String, String> undo = change.get().undo();
+        JsObject back = new JsObject();
+        undo.forEach(back::put);
+        return new JsObject()
+                .put("change", made)
+                .put("undo", undo.isEmpty() ? null : back)
+                .done();
     }
 }

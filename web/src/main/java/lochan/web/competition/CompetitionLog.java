@@ -22,8 +22,6 @@ import lochan.web.eventbook.Events;
 import lochan.web.shared.Dates;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** The append-only log of an event. */
 @Service
@@ -37,11 +35,9 @@ public class CompetitionLog implements EventPart {
 
     private final EntryRepository repository;
     private final Events events;
-    private final LogWatchers watchers;
     private final Clock clock;
 
-    CompetitionLog(EntryRepository repository, Events events, LogWatchers watchers, Clock clock) {
-        this.watchers = watchers;
+    CompetitionLog(EntryRepository repository, Events events, Clock clock) {
         this.repository = repository;
         this.events = events;
         this.clock = clock;
@@ -56,16 +52,6 @@ public class CompetitionLog implements EventPart {
     @EventWrite
     public void write(EventKey key, EventData event) {
         addAll(key, event.competition());
-    }
-
-    /** After the entry is safe. */
-    private static void whenKept(Runnable then) {
-        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-                then.run();
-            }
-        });
     }
 
     public List<Entry> entries(EventKey key) {
@@ -148,7 +134,6 @@ public class CompetitionLog implements EventPart {
         Optional<Violation> refusal = BagLog.replay(event, entries).append(entry);
         if (refusal.isEmpty()) {
             repository.add(key, List.of(entry));
-            whenKept(() -> watchers.changed(key));
         }
         return refusal;
     }

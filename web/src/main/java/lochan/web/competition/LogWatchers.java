@@ -12,6 +12,7 @@ import java.util.concurrent.TimeUnit;
 import lochan.web.account.AccountSessions;
 import lochan.web.account.SessionEnded;
 import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWritten;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
@@ -20,7 +21,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
-/** The pages that are open on a log, told when it has grown: the phones of a team see each other's entries. */
+/** The phones that have an event open, told when something of it was written: those of a team see each other's entries. */
 @Component
 class LogWatchers {
 
@@ -89,9 +90,11 @@ class LogWatchers {
                 .forEach(LogWatchers::end));
     }
 
-    /** Tells all pages of a log. */
-    void changed(EventKey key) {
-        if (!teller.isShutdown()) {
+    /** Tells all pages of an event. */
+    @EventListener
+    void changed(EventWritten event) {
+        EventKey key = event.key();
+        if (open.containsKey(key) && !teller.isShutdown()) {
             teller.execute(() -> open.getOrDefault(key, List.of())
                     .forEach(p -> send(key, p, SseEmitter.event().name("log").data("changed"))));
         }

@@ -4,6 +4,7 @@ import org.springframework.aop.support.DefaultPointcutAdvisor;
 import org.springframework.aop.support.annotation.AnnotationMatchingPointcut;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.config.BeanDefinition;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Role;
@@ -17,9 +18,11 @@ class EventWriteConfiguration {
     @Bean
     @Role(BeanDefinition.ROLE_INFRASTRUCTURE)
     static DefaultPointcutAdvisor eventWriteAdvisor(
-            ObjectProvider<TransactionTemplate> transactions, ObjectProvider<EventRepository> events) {
+            ObjectProvider<TransactionTemplate> transactions,
+            ObjectProvider<EventRepository> events,
+            ApplicationEventPublisher told) {
         return new DefaultPointcutAdvisor(
                 AnnotationMatchingPointcut.forMethodAnnotation(EventWrite.class),
-                new EventWrites(transactions, events));
+                new EventWrites(transactions, events, told));
     }
 }

@@ -9,7 +9,9 @@ import org.aopalliance.intercept.MethodInvocation;
 import org.jspecify.annotations.Nullable;
 import org.springframework.aop.ProxyMethodInvocation;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.PessimisticLockingFailureException;
+import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -20,10 +22,15 @@ final class EventWrites implements MethodInterceptor {
 
     private final ObjectProvider<TransactionTemplate> transactions;
     private final ObjectProvider<EventRepository> events;
+    private final ApplicationEventPublisher told;
 
-    EventWrites(ObjectProvider<TransactionTemplate> transactions, ObjectProvider<EventRepository> events) {
+    EventWrites(
+            ObjectProvider<TransactionTemplate> transactions,
+            ObjectProvider<EventRepository> events,
+            ApplicationEventPublisher told) {
         this.transactions = transactions;
         this.events = events;
+        this.told = told;
     }
 
     @Override
@@ -51,6 +58,12 @@ final class EventWrites implements MethodInterceptor {
         try {
             transactions.getObject().executeWithoutResult(t -> {
                 events.getObject().hold(key);
+                TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                    @Override
+                    public void afterCommit() {
+                        told.publishEvent(new EventWritten(key));
+                    }
+                });
                 try {
                     given.set(((ProxyMethodInvocation) invocation)
                             .invocableClone()

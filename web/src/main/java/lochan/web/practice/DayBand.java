@@ -18,6 +18,7 @@ import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
+import lochan.offline.practice.BiteWords;
 import lochan.web.shared.Dates;
 import org.jspecify.annotations.Nullable;
 
@@ -116,7 +117,7 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
                 .collect(Collectors.joining(", "));
         String sizes = s.bites().stream()
                 .filter(b -> b.outcome() == Outcome.LANDED && b.size() != null)
-                .map(b -> PracticeDay.shown(b.size(), units))
+                .map(b -> BiteWords.of(b.size(), units))
                 .collect(Collectors.joining(", "));
         return event.spot(s.spotId()).orElseThrow().name() + ", " + Dates.clock(s.start(), zone) + " to "
                 + Dates.clock(s.end(), zone)
@@ -187,9 +188,8 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
                     at,
                     b.outcome() == Outcome.LANDED,
                     radius,
-                    b.size() != null && b.size().equals(largest) ? PracticeDay.shown(b.size(), units) : null,
-                    when + " " + b.outcome().code()
-                            + (b.size() == null ? "" : ", " + PracticeDay.shown(b.size(), units))));
+                    b.size() != null && b.size().equals(largest) ? BiteWords.of(b.size(), units) : null,
+                    when + " " + b.outcome().code() + (b.size() == null ? "" : ", " + BiteWords.of(b.size(), units))));
         }
         return bites;
     }

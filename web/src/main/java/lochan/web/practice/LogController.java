@@ -25,6 +25,7 @@ import lochan.core.practice.Presentation;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import lochan.offline.practice.BiteWords;
 import lochan.web.account.Accounts;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvException;
@@ -327,8 +328,7 @@ class LogController {
         return stop.bites().isEmpty()
                 ? "none"
                 : stop.bites().stream()
-                        .map(b ->
-                                b.outcome().code() + (b.size() == null ? "" : " " + PracticeDay.shown(b.size(), units)))
+                        .map(b -> b.outcome().code() + (b.size() == null ? "" : " " + BiteWords.of(b.size(), units)))
                         .collect(Collectors.joining(" · "));
     }
 

@@ -30,6 +30,7 @@ import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import lochan.offline.practice.BiteForm;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvTable;
 import lochan.web.shared.Codes;
@@ -354,7 +355,7 @@ final class LogImport {
         Presentation on = presentation(row.row(), form.value(LogColumn.PRESENTATION.code()));
         form.put(LogColumn.PRESENTATION.code(), on == null ? "" : on.id());
         Instant at = stop == null ? null : at(form, stop);
-        Optional<Bite> bite = StopForm.readBite(form, at, units);
+        Optional<Bite> bite = BiteForm.read(form, at);
         if (bite.isPresent()
                 && bite.get().species() != null
                 && event.rules().species().stream()

@@ -26,6 +26,8 @@ import lochan.core.practice.PresentationTime;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import lochan.offline.practice.BiteForm;
+import lochan.offline.practice.BiteWords;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
@@ -182,7 +184,7 @@ class PracticeController {
                         ? ""
                         : event.presentation(b.presentationId()).orElseThrow().name(),
                 b.species() == null ? "" : b.species().code(),
-                b.size() == null ? "" : PracticeDay.shown(b.size(), units),
+                b.size() == null ? "" : BiteWords.of(b.size(), units),
                 ConditionWords.of(b.notes(), units));
     }
 
@@ -258,7 +260,7 @@ class PracticeController {
         PracticeStop open = practice.logged(key, stop).stop();
         Instant at = practice.ago(ago);
         Form form = new Form(fields, units);
-        Optional<Bite> bite = StopForm.readBite(form, at.isBefore(open.start()) ? open.start() : at, units);
+        Optional<Bite> bite = BiteForm.read(form, at.isBefore(open.start()) ? open.start() : at);
         checkNames(form, event);
         if (!isCode(code)) {
             form.error("size", "This page is out of date: load it again and log the bite once more.");
@@ -341,7 +343,7 @@ class PracticeController {
             form.error("at", "The bite lies outside its stop: give a time in it, or none.");
         }
         Instant inside = when != null && when.isBefore(at.start()) ? at.start() : when;
-        Optional<Bite> read = StopForm.readBite(form, inside, units);
+        Optional<Bite> read = BiteForm.read(form, inside);
         checkNames(form, event);
         if (!form.ok()) {
             return bitePage(events.event(key), stop, bite, form, model);
@@ -495,7 +497,7 @@ class PracticeController {
             RedirectAttributes flash) {
         Units units = accounts.units(key.accountId());
         Form form = new Form(fields, units);
-        Optional<Bite> bite = StopForm.readBite(form, null, units);
+        Optional<Bite> bite = BiteForm.read(form, null);
         checkNames(form, events.outline(key));
         practice.logged(key, stop);
         if (form.ok() && isCode(code)) {

@@ -15,6 +15,7 @@ import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
+import lochan.offline.practice.BiteWords;
 import lochan.web.shared.Dates;
 import org.jspecify.annotations.Nullable;
 
@@ -86,7 +87,7 @@ public record PracticeDay(LocalDate date, String title, String hoursFished, Stri
                         b -> b.outcome(), () -> new EnumMap<>(Outcome.class), Collectors.counting()));
         String sizes = s.bites().stream()
                 .filter(b -> b.size() != null)
-                .map(b -> shown(b.size(), units))
+                .map(b -> BiteWords.of(b.size(), units))
                 .collect(Collectors.joining(" · "));
         String presentations = s.presentations().stream()
                 .map(p -> event.presentation(p.presentationId()).orElseThrow().name() + minutes(p))
@@ -110,14 +111,5 @@ public record PracticeDay(LocalDate date, String title, String hoursFished, Stri
     public static String length(Duration d) {
         long minutes = d.toMinutes();
         return minutes < 60 ? minutes + " min" : minutes / 60 + " h " + String.format("%02d", minutes % 60);
-    }
-
-    static String shown(lochan.core.practice.FishSize size, Units units) {
-        return switch (size.how()) {
-            case SCALE -> units.weight(size.grams());
-            case GUESS -> "≈ " + units.weight(size.grams());
-            case RANGE -> units.weight(size.loGrams()) + " to " + units.weight(size.hiGrams());
-            case LENGTH -> units.length(size.mm());
-        };
     }
 }

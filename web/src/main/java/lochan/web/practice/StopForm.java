@@ -1,7 +1,5 @@
 package lochan.web.practice;
 
-import static java.util.Objects.requireNonNull;
-
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -10,7 +8,6 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import lochan.core.event.Species;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.ClarityTrend;
@@ -18,7 +15,6 @@ import lochan.core.practice.Conditions;
 import lochan.core.practice.Current;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.LevelTrend;
-import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.Presentation;
@@ -26,7 +22,6 @@ import lochan.core.practice.PresentationTime;
 import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
 import lochan.core.practice.Surface;
-import lochan.core.practice.TakenOn;
 import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.QuantityText;
@@ -36,8 +31,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Stops and bites as forms, and back. */
 final class StopForm {
-
-    private static final int LONGEST_WORDS = 80;
 
     private StopForm() {}
 
@@ -232,19 +225,6 @@ final class StopForm {
                 .put("takenOn", notes.takenOn());
     }
 
-    private static BiteNotes notes(Form form) {
-        Double fish = form.depth("fishDepthM", "The fish");
-        Double water = form.depth("waterDepthM", "The bottom");
-        form.checkAboveBottom("fishDepthM", fish, water);
-        return new BiteNotes(
-                form.words("retrieve", "The retrieve", LONGEST_WORDS),
-                fish,
-                water,
-                form.choice("takenOn", TakenOn.class),
-                form.words("onRig", "The place on the rig", LONGEST_WORDS),
-                form.entered("fishDepthM", "waterDepthM"));
-    }
-
     /** A size as it was typed, as long as that still means the same; else as it would be typed. */
     static String typed(@Nullable FishSize size, Units units) {
         if (size == null) {
@@ -275,39 +255,5 @@ final class StopForm {
             case RANGE -> units.typedWeight(size.loGrams()) + " to " + units.typedWeight(size.hiGrams());
             case LENGTH -> units.typedLength(size.mm()) + " " + units.length().code();
         };
-    }
-
-    /** The bite a form says, at a time already known. */
-    static Optional<Bite> readBite(Form form, @Nullable Instant at, Units units) {
-        Outcome outcome = form.choice("outcome", Outcome.class);
-        form.need("outcome", "The outcome is missing: choose one.");
-        Species species = form.choice("species", Species.class);
-        FishSize size = null;
-        if (form.has("size")) {
-            try {
-                size = QuantityText.size(form.value("size"), form.value("how").equals("scale"), units);
-                if ((size.grams() != null && size.grams() > 30_000)
-                        || (size.mm() != null && size.mm() > 1500)
-                        || (size.hiGrams() != null && size.hiGrams() > 30_000)) {
-                    form.error("size", "“" + form.value("size") + "” is larger than any bass: check the unit.");
-                }
-            } catch (BadQuantityException e) {
-                form.error("size", e.getMessage());
-            }
-        }
-        Double guessed = form.quantity("guessed", QuantityText::grams);
-        if (guessed != null && size != null && size.how() == FishSize.How.SCALE && guessed > 0) {
-            size = new FishSize(size.how(), size.grams(), null, null, size.mm(), guessed, size.entered());
-        }
-        BiteNotes notes = notes(form);
-        return form.ok()
-                ? Optional.of(new Bite(
-                        at,
-                        requireNonNull(outcome),
-                        form.has("presentation") ? form.value("presentation") : null,
-                        species,
-                        size,
-                        notes))
-                : Optional.empty();
     }
 }

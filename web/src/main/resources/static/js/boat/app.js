@@ -3,7 +3,7 @@
 import { render } from '/assets/lit-html.js';
 import { finishSignOut, signOut, watchSignOut } from '../sign-out.js';
 import * as rules from './bag.js';
-import { answered, decision, freshCode, joined, nothing } from './outbox.js';
+import { answered, decision, freshCode, joined, nothing, taken } from './outbox.js';
 import { screen } from './screens.js';
 import { Store } from './store.js';
 
@@ -57,6 +57,33 @@ class BoatApp {
     return joined(this.kept.log, this.kept.unsent);
   }
 
+  /** Practice as it is known here. */
+  knownPractice() {
+    return { ...this.kept.practice, changes: this.kept.changes };
+  }
+
+  practiceView() {
+    const { lat = NaN, lon = NaN } = this.position ?? {};
+    return rules.practice(this.kept.log, this.knownPractice(), this.now(), Number(lat), Number(lon));
+  }
+
+  /** Practice or competition, by the date; the angler may say otherwise. */
+  get mode() {
+    return sessionStorage.getItem(`lochan-mode ${this.root}`) ?? (this.practice.competes ? 'competition' : 'practice');
+  }
+
+  setMode(mode) {
+    sessionStorage.setItem(`lochan-mode ${this.root}`, mode);
+    this.show('log');
+  }
+
+  /** What was fished last, to be carried on. */
+  get lastLures() {
+    const stops = this.knownPractice();
+    const started = stops.changes.filter((one) => one.what === 'start').at(-1);
+    return started ? started.presentation.split(',') : (stops.stops.at(-1)?.presentations ?? []);
+  }
+
   async change(how) {
     this.kept = await this.store.change(this.root, how);
   }
@@ -67,6 +94,7 @@ class BoatApp {
 
   draw() {
     this.view = this.kept.log && this.viewOf(this.known());
+    this.practice = this.kept.log && this.practiceView();
     render(screen(this), document.getElementById('app'));
     document.title = `${this.view ? this.event.name : 'On the water'} · Lochan`;
   }
@@ -122,6 +150,65 @@ class BoatApp {
     this.send();
   }
 
+  /** Logs something of practice: it is kept, shown, then sent. */
+  async log(fields, words) {
+    const made = rules.practiceChange(
+      this.kept.log,
+      this.knownPractice(),
+      fields,
+      freshCode(globalThis.crypto),
+      this.now(),
+    );
+    this.errors = made.errors ? { form: 'practice', messages: made.errors.map((error) => error.message) } : null;
+    if (made.change)
+      await this.change((kept) => {
+        kept.changes.push(made.change);
+        kept.undo = made.undo && { fields: made.undo, words };
+      });
+    this.draw();
+    if (made.change) {
+      navigator.vibrate?.(60);
+      this.send();
+    }
+    return Boolean(made.change);
+  }
+
+  async undoChange() {
+    const { fields, words } = this.kept.undo;
+    await this.log(fields, words);
+    await this.change((kept) => (kept.undo = null));
+    this.draw();
+  }
+
+  async bite(event) {
+    event.preventDefault();
+    const { target, submitter } = event;
+    const outcome = submitter.value;
+    const fields = Object.fromEntries(new FormData(target));
+    const logged = await this.log(
+      { ...fields, what: 'bite', stop: this.practice.open.id, how: 'guess', outcome },
+      submitter.textContent.trim().toLowerCase(),
+    );
+    if (logged) target.querySelector('#size').value = '';
+  }
+
+  /** Starts a stop at a spot, or at a new one where the boat is. */
+  async start(event) {
+    event.preventDefault();
+    const { target, submitter } = event;
+    const form = new FormData(target);
+    const presentation = form.getAll('presentation').join(',');
+    let spot = submitter.value || form.get('other');
+    if (spot === 'here') {
+      spot = `here-${freshCode(globalThis.crypto).slice(0, 12)}`;
+      const name = `New spot ${this.practice.clock}`;
+      const { lat, lon } = this.position;
+      if (!(await this.log({ what: 'spot', spot, name, position: `${lat}, ${lon}` }, name))) return;
+    }
+    await this.log({ what: 'start', spot, presentation }, 'start of the stop');
+    window.scrollTo(0, 0);
+  }
+
   announce(told) {
     window.scrollTo(0, 0);
     navigator.vibrate?.(told.tone === 'keep' ? 60 : [60, 60, 60]);
@@ -139,7 +226,8 @@ class BoatApp {
   async sendAgain(item) {
     await this.change((kept) => {
       kept.refused = kept.refused.filter((one) => one.id !== item.id);
-      kept.unsent.push(item.entry);
+      if (item.change) kept.changes.push(item.change);
+      else kept.unsent.push(item.entry);
     });
     this.send();
   }
@@ -151,9 +239,9 @@ class BoatApp {
     this.sending = true;
     clearTimeout(this.timer);
     try {
-      while (this.again || this.kept.unsent.length > 0) {
+      while (this.again || this.kept.unsent.length + this.kept.changes.length > 0) {
         this.again = false;
-        if (!(await this.exchange())) return;
+        if (!(await this.exchange()) || !(await this.exchangePractice())) return;
       }
       this.away = false;
     } catch {
@@ -177,9 +265,23 @@ class BoatApp {
       this.again = true;
       return true;
     }
+    if (answer.status === 404) this.kept = await this.store.hide(this.root);
     if (!this.isMine(answer)) return false;
     const said = await answer.json();
     await this.take(said.log ?? said, sent, said);
+    return true;
+  }
+
+  /** The same for practice. */
+  async exchangePractice() {
+    const sent = this.kept.token === null ? [] : this.kept.changes.slice(0, AT_ONCE);
+    const answer = await this.fetch(
+      'practice',
+      sent.length === 0 ? {} : this.posting(JSON.stringify({ changes: sent })),
+    );
+    if (!this.isMine(answer)) return false;
+    const said = await answer.json();
+    await this.change((kept) => taken(kept, sent, said.practice ? said : { practice: said }));
     return true;
   }
 
@@ -276,9 +378,14 @@ class BoatApp {
       ({ coords }) => {
         const first = !this.position;
         this.position = { lat: coords.latitude.toFixed(5), lon: coords.longitude.toFixed(5) };
-        if (first) this.askPlan().catch(() => {});
+        if (first) {
+          this.draw();
+          this.askPlan().catch(() => {});
+        }
       },
-      () => {
+      ({ code, PERMISSION_DENIED }) => {
+        // Out of sight of the sky for a while: where it was last still holds.
+        if (code !== PERMISSION_DENIED) return;
         this.stopFollowing();
         this.trouble = 'This device does not tell where it is: runs are computed from the spot you fish.';
         this.draw();
@@ -286,6 +393,13 @@ class BoatApp {
       { enableHighAccuracy: true, maximumAge: MINUTE },
     );
     this.draw();
+  }
+
+  /** Follows the boat without being asked where the phone was allowed to before. */
+  async followAsBefore() {
+    if (!this.canLocate) return;
+    const allowed = await navigator.permissions?.query({ name: 'geolocation' });
+    if (allowed?.state === 'granted' && !this.following) this.follow();
   }
 
   stopFollowing() {
@@ -370,4 +484,5 @@ app.draw();
 app.watch();
 app.send();
 document.body.dataset.ready = 'true';
+app.followAsBefore().catch(() => {});
 keepApp().catch(() => {});

@@ -6,11 +6,13 @@ const TYPES_OF_VERSION_1 = { strike: 'bite', 'well-water': 'livewell' };
 /**
  * Kept of an event that was never opened here: no log, nothing that waits.
  * log, ahead and token: as the server gave them last (ahead: its clock before this one's, ms); plan: the Plan screen and when it was made;
- * unsent: entries the server does not have, in order; told: what was said of each; refused: those it did not take; clashes: what reads
- * differently now.
+ * practice: its last days, as the server has them; unsent: entries of the competition log that the server does not have, in order; told: what
+ * was said of each; changes: of practice, that it does not have; undo: what takes the last of them back; refused: what it did not take;
+ * clashes: what reads differently now.
  */
 export function nothing() {
-  return { log: null, ahead: 0, token: null, plan: null, unsent: [], told: {}, refused: [], clashes: [] };
+  const unread = { log: null, ahead: 0, token: null, plan: null, practice: { places: [], stops: [] } };
+  return { ...unread, unsent: [], told: {}, changes: [], undo: null, refused: [], clashes: [] };
 }
 
 /** An id for an entry: 128 random bits, which pages without TLS can make too. */
@@ -63,16 +65,27 @@ export function answered(kept, sent, { refused = [], moved = [] }, rows, lines) 
   }
 }
 
-/** How many entries the server does not have. */
-export function waiting({ unsent = [], refused = [] }) {
-  return unsent.length + refused.length;
+/** Takes the server's answer to changes of practice that were sent. */
+export function taken(kept, sent, { refused = [], practice }) {
+  const ids = new Set(sent.map((change) => change.id));
+  kept.changes = kept.changes.filter((change) => !ids.has(change.id));
+  for (const { id, message } of refused) {
+    const change = sent.find((one) => one.id === id);
+    kept.refused.push({ id, change, words: `${change.what} of practice`, message });
+  }
+  kept.practice = practice;
+}
+
+/** How many entries and changes the server does not have. */
+export function waiting({ unsent = [], changes = [], refused = [] }) {
+  return unsent.length + changes.length + refused.length;
 }
 
 /** What stays after signing out: what waits, without the words that tell of it; null: nothing. */
 export function withoutSecrets(kept) {
   if (waiting(kept) === 0) return null;
   const refused = kept.refused.map((one) => ({ ...one, words: 'an entry of this device' }));
-  return { ...nothing(), unsent: kept.unsent, refused };
+  return { ...nothing(), unsent: kept.unsent, changes: kept.changes, refused };
 }
 
 /** What versions before the app kept in a device's storage, by the app's roots: entries that wait. */

@@ -1,5 +1,6 @@
 // The screens of the boat's app, drawn from the view of the rules' module. Nothing is computed here.
 import { html, nothing, repeat } from '/assets/lit-html.js';
+import { practiceHead, practiceScreen } from './practice-screen.js';
 
 /** Screens by the names of their buttons. */
 export const SCREENS = { log: 'Log', bag: 'Bag', plan: 'Plan' };
@@ -11,8 +12,10 @@ export function screen(app) {
   if (!app.view)
     return html`<main id="main" class="page">${waitingRoom(app)}</main>
       ${bar(app)}`;
-  const drawn = { log: logScreen, bag: bagScreen, plan: planScreen }[app.screen];
-  return html`${head(app)}
+  const practising = app.mode === 'practice';
+  const log = practising ? practiceScreen : logScreen;
+  const drawn = { log, bag: bagScreen, plan: planScreen }[app.screen];
+  return html`${practising ? practiceHead(app) : head(app)}
     <main id="main" class="page boat" tabindex="-1">
       <h1 class="sr-only">${SCREENS[app.screen]}</h1>
       ${unsent(app)} ${app.trouble ? html`<div class="note trouble" role="alert">${app.trouble}</div>` : nothing}
@@ -67,7 +70,7 @@ function head({ view, kept }) {
 
 /** What keeps entries from being sent, where something does. */
 function unsent({ kept, signedOut, away }) {
-  const left = kept.unsent.length;
+  const left = kept.unsent.length + kept.changes.length;
   if (signedOut)
     return html`<div class="unsent" data-unsent role="status">
       You are signed out. What you log is kept on this phone.
@@ -76,8 +79,7 @@ function unsent({ kept, signedOut, away }) {
   return left === 0 || !away
     ? nothing
     : html`<div class="unsent" data-unsent role="status">
-        No signal: ${left} ${left === 1 ? 'entry is' : 'entries are'} kept on this phone and will be sent in order. The
-        bag counts them already.
+        No signal: ${left} ${left === 1 ? 'entry is' : 'entries are'} kept on this phone and will be sent in order.
       </div>`;
 }
 
@@ -620,7 +622,10 @@ function foot(app) {
           : nothing
       }
       <button type="button" @click=${() => app.toggleTheme()}>${app.isDark ? 'Light theme' : 'Dark theme'}</button>
-      <a class="button" href="${app.desk}/competition">Desk</a>
+      <button type="button" @click=${() => app.setMode(app.mode === 'practice' ? 'competition' : 'practice')}>
+        ${app.mode === 'practice' ? 'Competition log' : 'Practice log'}
+      </button>
+      <a class="button" href="${app.desk}/${app.mode}">Desk</a>
       <button type="button" @click=${() => app.leave()}>Sign out</button>
     </div>
   </details>`;

@@ -47,6 +47,15 @@ export class Store {
     return kept;
   }
 
+  /** Takes all of an event off the phone but what waits: it is not one of who is signed in. */
+  async hide(root) {
+    const change = this.db.transaction(EVENTS, 'readwrite', { durability: 'strict' });
+    const rest = withoutSecrets({ ...nothing(), ...(await change.store.get(root)) });
+    await put(change.store, root, rest);
+    await change.done;
+    return rest ?? nothing();
+  }
+
   /** How many entries of this phone the server does not have. */
   async waiting() {
     return (await this.db.getAll(EVENTS)).reduce((sum, kept) => sum + waiting(kept), 0);

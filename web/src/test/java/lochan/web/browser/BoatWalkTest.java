@@ -7,7 +7,9 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Geolocation;
 import java.net.URI;
+import java.util.List;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
@@ -18,8 +20,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** The boat's app: without a signal, with the server really gone, on two phones at once. */
 @ExtendWith(TestServers.class)
 class BoatWalkTest extends Walk {
-
-    private static final String KEPT = "async path => !!(await (await caches.open('lochan-app')).match(path))";
 
     /** All that the device stores of its own: the app's database and the page's storage. */
     private static final String ALL_KEPT = """
@@ -38,8 +38,7 @@ class BoatWalkTest extends Walk {
         String boat = SampleEvents.boat(event);
         page.navigate(boat);
         assertThat(page.locator(".boat-head")).isVisible();
-        page.waitForFunction("() => navigator.serviceWorker.controller !== null");
-        page.waitForFunction(KEPT, URI.create(boat).getPath());
+        untilKept(URI.create(boat).getPath());
     }
 
     private void logFish(Page on, String weight, String decision) {
@@ -67,15 +66,16 @@ class BoatWalkTest extends Walk {
         Visitor ashore = signIn(app, PHONE);
         String path = SampleEvents.event(ashore, "Secret open");
         openAndKeep(app.address() + path);
+        compete(page);
         page.context().setOffline(true);
         logFish(page, "2-3", "Keep it. Tag Red.");
         page.onDialog(dialog -> dialog.accept());
-        page.locator(".boat-foot summary").click();
+        openFoot(page);
         button("Sign out").click();
 
         assertThat(page.locator("h1")).hasText("The server cannot be reached");
         assertThat(page.locator("body")).not().containsText("On the water: event");
-        assertThat((Boolean) page.evaluate(KEPT, SampleEvents.boat(path)))
+        assertThat(keepsApp(SampleEvents.boat(path)))
                 .as("the app is off the device")
                 .isFalse();
         page.navigate(app.address() + SampleEvents.boat(path));
@@ -94,6 +94,7 @@ class BoatWalkTest extends Walk {
         Visitor ashore = signIn(app, PHONE);
         String path = SampleEvents.event(ashore, "No signal");
         openAndKeep(app.address() + path);
+        compete(page);
         logFish(page, "2-3", "Keep it. Tag Red.");
         allSent(page);
 
@@ -133,6 +134,7 @@ class BoatWalkTest extends Walk {
             Visitor ashore = signIn(app, PHONE);
             String path = SampleEvents.event(ashore, "Server gone");
             openAndKeep(app.address() + path);
+            compete(page);
             server.go();
 
             page.navigate(app.address() + path + "/rankings");
@@ -156,6 +158,7 @@ class BoatWalkTest extends Walk {
         Visitor ashore = signIn(app, PHONE);
         String path = SampleEvents.event(ashore, "Two phones");
         openAndKeep(app.address() + path);
+        compete(page);
         BrowserContext mates = page.context()
                 .browser()
                 .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
@@ -163,7 +166,7 @@ class BoatWalkTest extends Walk {
                         .setStorageState(page.context().storageState()));
         Page mate = mates.newPage();
         mate.navigate(app.address() + SampleEvents.boat(path));
-        assertThat(mate.locator(".boat-head")).isVisible();
+        compete(mate);
 
         logFish(page, "2-3", "Keep it. Tag Red.");
         assertThat(mate.locator(".boat-head")).containsText("2 lb 3 oz");
@@ -218,5 +221,83 @@ class BoatWalkTest extends Walk {
         assertThat(page.locator("#content")).containsText("Stop by stop");
         looksRight("Review");
         ashore.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
+    }
+
+    @Test
+    void anotherAccountOnThePhoneSeesNothingAndTheOwnersEntriesAreSentLater(RunningApp app) {
+        RunningApp.Account owner = app.account();
+        String path = SampleEvents.event(owner.visitor(), "Secret open");
+        page = Browser.window(PHONE);
+        enter(app, owner);
+        openAndKeep(app.address() + path);
+        compete(page);
+        page.context().setOffline(true);
+        logFish(page, "2-3", "Keep it. Tag Red.");
+        page.context().clearCookies();
+        page.context().setOffline(false);
+        assertThat(page.locator("[data-unsent]")).containsText("You are signed out");
+        logFish(page, "1-12", "Keep it. Tag White.");
+
+        enter(app, app.account());
+        page.navigate(app.address() + SampleEvents.boat(path));
+        assertThat(page.locator("body")).containsText("not one of the account that is signed in");
+        assertThat((String) page.evaluate(ALL_KEPT))
+                .contains("\"grams\"")
+                .doesNotContain("Secret open")
+                .doesNotContain("Reed Corner");
+
+        page.context().clearCookies();
+        enter(app, owner);
+        page.navigate(app.address() + SampleEvents.boat(path));
+        allSent(page);
+        assertThat(owner.visitor().get(path + "/competition").texts(".log > li > strong"))
+                .containsExactly("largemouth 1 lb 12 oz", "largemouth 2 lb 3 oz");
+    }
+
+    @Test
+    void aDayOfPracticeWithoutASignalArrivesWhole() throws Exception {
+        try (TestServers.ComingAndGoing server = new TestServers.ComingAndGoing()) {
+            RunningApp app = server.app();
+            Visitor ashore = signIn(app, PHONE);
+            String path = SampleEvents.event(ashore, "Practice");
+            page.context().grantPermissions(List.of("geolocation"));
+            page.context().setGeolocation(new Geolocation(42.6302, -116.9101));
+            openAndKeep(app.address() + path);
+            server.go();
+
+            page.reload();
+            field("Swim jig").check();
+            page.getByText("Start at Reed Corner, 26 yd").click();
+            assertThat(page.locator("#fishing")).containsText("Fishing Reed Corner");
+            field("Size, if you know it").fill("heavy");
+            button("Landed").click();
+            assertThat(page.locator("[data-errors]")).containsText("“heavy” is no");
+            field("Size, if you know it").fill("3-4");
+            button("Landed").click();
+            assertThat(page.locator(".log li").first()).containsText("Landed, ≈ 3 lb 4 oz, Swim jig");
+            button("Missed").click();
+            button("Shaken off").click();
+            page.locator(".undo-bar button").click();
+            button("Follow").click();
+            assertThat(page.locator("#fishing")).containsText("1 follow");
+            looksRight("Practice");
+            page.reload();
+            assertThat(page.locator(".log li")).hasCount(2);
+            button("End stop").click();
+            assertThat(page.locator("section:has(#today)")).containsText("Swim jig · 2 bites · 1 follow");
+            page.context().setGeolocation(new Geolocation(42.65, -116.93));
+            assertThat(page.locator("button[name=spot]").first()).containsText("1.7 mi");
+            button("New spot here").click();
+            assertThat(page.locator("#fishing")).containsText("Fishing New spot");
+            button("Lost").click();
+            assertThat(page.locator("[data-unsent]")).containsText("10 entries are kept on this phone");
+
+            server.comeBack();
+            page.waitForCondition(() -> page.locator("[data-unsent]").count() == 0);
+            allSent(page);
+            assertThat(ashore.get(path + "/practice").text())
+                    .contains("New spot")
+                    .contains("2 bites");
+        }
     }
 }

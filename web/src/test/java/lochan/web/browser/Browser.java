@@ -24,6 +24,14 @@ final class Browser {
             .findFirst()
             .orElseThrow(() -> new IllegalStateException("Chromium is missing: ./check installs it."));
 
+    private static final List<String> ARGUMENTS = List.of(
+            "--no-sandbox",
+            "--disable-dev-shm-usage",
+            "--disable-gpu",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+
     /** Started when first asked for. */
     private static final class Shared {
         static final Browser BROWSER = new Browser();
@@ -33,15 +41,7 @@ final class Browser {
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
     private final com.microsoft.playwright.Browser chromium = playwright
             .chromium()
-            .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(CHROMIUM)
-                    .setArgs(List.of(
-                            "--no-sandbox",
-                            "--disable-dev-shm-usage",
-                            "--disable-gpu",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync")));
+            .launch(new BrowserType.LaunchOptions().setExecutablePath(CHROMIUM).setArgs(ARGUMENTS));
 
     private Browser() {
         PlaywrightAssertions.setDefaultAssertionTimeout(TIMEOUT_MILLIS);
@@ -50,6 +50,19 @@ final class Browser {
     /** A fresh window of a size, as of a new visitor. */
     static Page window(Walk.Size size) {
         return Shared.BROWSER.open(size);
+    }
+
+    /** A browser of its own that keeps what it stores in a folder: what is left there when it is killed it finds again. */
+    static BrowserContext keeping(Path folder, Walk.Size size) {
+        return Shared.BROWSER
+                .playwright
+                .chromium()
+                .launchPersistentContext(
+                        folder,
+                        new BrowserType.LaunchPersistentContextOptions()
+                                .setExecutablePath(CHROMIUM)
+                                .setArgs(ARGUMENTS)
+                                .setViewportSize(size.width(), size.height()));
     }
 
     private Page open(Walk.Size size) {

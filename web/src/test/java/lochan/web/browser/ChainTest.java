@@ -119,6 +119,7 @@ class ChainTest extends Walk {
         station("Competition");
         looksRight("Competition");
         page.getByRole(AriaRole.LINK, named("Open the boat app")).click();
+        compete(page);
         looksRight("Harbour Cup");
         logFish("2-3", "Keep it. Tag Red.");
         logFish("1-12", "Keep it. Tag White.");
@@ -146,7 +147,7 @@ class ChainTest extends Walk {
         looksRight("Harbour Cup");
         screen("Plan");
         looksRight("Harbour Cup");
-        page.locator(".boat-foot summary").click();
+        openFoot(page);
         page.getByRole(AriaRole.LINK, named("Desk")).click();
         looksRight("Competition");
     }

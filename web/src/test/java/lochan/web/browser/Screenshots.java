@@ -98,11 +98,12 @@ class Screenshots {
         setClock(page, "Last practice evening");
         page.navigate(event + "/map");
         shoot(page, "map-phone");
-        page.navigate(event + "/practice");
+        page.navigate(SampleEvents.boat(event));
         page.getByLabel("Where").selectOption("mill-ledge");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start stop"))
                 .click();
-        shoot(page, "practice-phone");
+        page.locator("#fishing").waitFor();
+        shoot(page, "boat-practice");
     }
 
     private void enter(Page page) {

@@ -70,12 +70,17 @@ abstract class Walk {
             }
         });
         RunningApp.Account account = app.account();
+        enter(app, account);
+        return account.visitor();
+    }
+
+    /** Signs in on the page. */
+    void enter(RunningApp app, RunningApp.Account account) {
         page.navigate(app.address() + "/events");
         field("Name").fill(account.name());
         field("Password").fill(account.password());
         button("Sign in").click();
         assertThat(page).hasTitle("Events · Lochan");
-        return account.visitor();
     }
 
     /** Opens a window, signs in as the demo angler and opens a tab of the demo's event. */
@@ -108,6 +113,32 @@ abstract class Walk {
         page.waitForLoadState();
         return page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    /** Whether the browser keeps the page of the boat's app. */
+    boolean keepsApp(String boatPath) {
+        return (Boolean)
+                page.evaluate("async path => !!(await (await caches.open('lochan-app')).match(path))", boatPath);
+    }
+
+    /** The boat's app is on the device: it opens without a signal from now on. */
+    void untilKept(String boatPath) {
+        page.waitForFunction("() => navigator.serviceWorker.controller !== null");
+        page.waitForCondition(() -> keepsApp(boatPath));
+    }
+
+    /** What folds at the foot of the boat's app is open. */
+    static void openFoot(Page boat) {
+        if (boat.locator(".boat-foot[open]").count() == 0) {
+            boat.locator(".boat-foot summary").click();
+        }
+    }
+
+    /** Chooses the competition's log, before its day. */
+    static void compete(Page boat) {
+        openFoot(boat);
+        boat.getByRole(AriaRole.BUTTON, named("Competition log")).click();
+        assertThat(boat.locator("#log-fish")).isVisible();
     }
 
     static Page.GetByRoleOptions named(String name) {

@@ -165,11 +165,9 @@ class NotebookPagesTest {
         Visitor.Answer late = angler.get(event + "/plan?plan=" + plan);
         assertThat(late.text()).contains("visited at 09:00");
         assertThat(grams(late)).as("it counts with its chance").isGreaterThan(grams(early) + 8);
-        assertThat(angler.get(event + "/competition?day=1").texts(".known li"))
-                .singleElement()
-                .asString()
-                .contains("Reed Corner")
-                .contains("09:00");
+        assertThat(angler.get(SampleEvents.boat(event) + "/plan").body())
+                .contains("\"place\":\"Reed Corner")
+                .contains("\"time\":\"09:00\"");
     }
 
     /** Ounces of the forecast. */

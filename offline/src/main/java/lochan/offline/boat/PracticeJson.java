@@ -1,0 +1,93 @@
+package lochan.offline.boat;
+
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import lochan.core.event.Position;
+import lochan.core.quantity.Units;
+import lochan.offline.bag.Names;
+import lochan.offline.form.Form;
+import lochan.offline.practice.PracticeChange;
+import lochan.offline.practice.PracticeLog;
+import lochan.offline.practice.PracticeScreen;
+import org.jspecify.annotations.Nullable;
+
+/** Practice as the server sends it and the page shows it. */
+final class PracticeJson {
+
+    private PracticeJson() {}
+
+    /** What the server has with the changes made since; one that cannot be read any more is left out, the server says of it why. */
+    static PracticeLog log(JsFields log, JsFields practice) {
+        Units units = LogJson.units(log.needed("units", log::object));
+        Map<String, Position> places = new HashMap<>();
+        practice.list(
+                "places",
+                p -> places.put(
+                        p.needed("id", p::text), new Position(p.needed("lat", p::number), p.needed("lon", p::number))));
+        Names names = BoatModule.names(log);
+        PracticeLog known = new PracticeLog(names, places, practice.list("stops", PracticeJson::stop));
+        for (JsFields f : practice.list("changes", c -> c)) {
+            Form form = new Form(f.all(), units);
+            PracticeChange change = PracticeChange.read(
+                            form, known.names(), f.needed("id", f::text), f.needed("at", f::time))
+                    .orElse(null);
+            known = change == null ? known : known.after(change, units);
+        }
+        return known;
+    }
+
+    private static PracticeLog.Stop stop(JsFields f) {
+        Integer follows = f.whole("follows");
+        Instant end = f.time("end");
+        return new PracticeLog.Stop(
+                f.needed("id", f::text),
+                f.needed("spot", f::text),
+                f.needed("start", f::time),
+                end,
+                f.texts("presentations"),
+                follows == null ? 0 : follows,
+                f.list(
+                        "bites",
+                        b -> new PracticeLog.LoggedBite(
+                                b.needed("id", b::text),
+                                b.time("at"),
+                                b.text("presentation"),
+                                b.needed("words", b::text))));
+    }
+
+    static JsObject of(PracticeScreen s) {
+        return new JsObject()
+                .put("clock", s.clock())
+                .put("sum", s.sum())
+                .put("open", open(s.open()))
+                .put("today", s.today(), l -> new JsObject()
+                        .put("id", l.id())
+                        .put("time", l.time())
+                        .put("spot", l.spot())
+                        .put("words", l.words()))
+                .put("spots", s.spots(), n -> new JsObject()
+                        .put("id", n.id())
+                        .put("name", n.name())
+                        .put("away", n.away()));
+    }
+
+    private static @Nullable JsObject open(PracticeScreen.@Nullable Open o) {
+        if (o == null) {
+            return null;
+        }
+        List<PracticeScreen.BiteLine> bites = o.bites();
+        return new JsObject()
+                .put("id", o.id())
+                .put("spot", o.spot())
+                .put("since", o.since())
+                .put("presentations", o.presentations())
+                .put("usual", o.usual())
+                .put("follows", o.follows())
+                .put("bites", bites, b -> new JsObject()
+                        .put("id", b.id())
+                        .put("time", b.time())
+                        .put("words", b.words()));
+    }
+}

@@ -1,0 +1,127 @@
+package lochan.offline.practice;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import lochan.core.event.Position;
+import lochan.core.practice.Bite;
+import lochan.offline.bag.Names;
+import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One thing that was logged in practice. It travels as the fields of its form, with an id of its own, and is read by the same rules on the
+ * phone and at the server.
+ */
+public sealed interface PracticeChange {
+
+    int LONGEST_ID = 64;
+
+    /** Unique in its event: what arrives twice is taken once. */
+    String id();
+
+    /** When it was logged. */
+    Instant at();
+
+    /** A place nobody had marked. */
+    record NewSpot(String id, Instant at, String spotId, String name, Position position) implements PracticeChange {}
+
+    /** Fishing a spot; its id is that of the stop. Other stops that are open end here. */
+    record Started(String id, Instant at, String spotId, List<String> presentations, int anglers)
+            implements PracticeChange {
+
+        public Started {
+            presentations = List.copyOf(presentations);
+        }
+    }
+
+    record Ended(String id, Instant at, String stopId) implements PracticeChange {}
+
+    /** A stop that was ended goes on. */
+    record Reopened(String id, Instant at, String stopId) implements PracticeChange {}
+
+    /** A bite; its id is that of the change. */
+    record BiteLogged(String id, Instant at, String stopId, Bite bite) implements PracticeChange {}
+
+    /** @param more 1, or −1 to take one back */
+    record Followed(String id, Instant at, String stopId, int more) implements PracticeChange {}
+
+    record BiteDeleted(String id, Instant at, String stopId, String biteId) implements PracticeChange {}
+
+    record StopDeleted(String id, Instant at, String stopId) implements PracticeChange {}
+
+    /**
+     * Reads a change; what is wrong stands beside its field in the form.
+     *
+     * @param names what spots and presentations are there
+     * @return empty when something is wrong
+     */
+    static Optional<PracticeChange> read(Form form, Names names, String id, Instant at) {
+        if (id.isBlank() || id.length() > LONGEST_ID || id.chars().anyMatch(Character::isISOControl)) {
+            form.error("what", "The change has no id of 1 to 64 characters: open the app again and log it once more.");
+        }
+        @Nullable
+        PracticeChange change =
+                switch (form.value("what")) {
+                    case "spot" -> spot(form, id, at);
+                    case "start" -> started(form, names, id, at);
+                    case "end" -> new Ended(id, at, form.value("stop"));
+                    case "reopen" -> new Reopened(id, at, form.value("stop"));
+                    case "bite" -> bite(form, names, id, at);
+                    case "follow" -> new Followed(id, at, form.value("stop"), 1);
+                    case "unfollow" -> new Followed(id, at, form.value("stop"), -1);
+                    case "delete-bite" -> new BiteDeleted(id, at, form.value("stop"), form.value("bite"));
+                    case "delete-stop" -> new StopDeleted(id, at, form.value("stop"));
+                    default -> null;
+                };
+        if (change == null && form.ok()) {
+            form.error("what", "“" + form.value("what") + "” is nothing that can be logged: open the app again.");
+        }
+        return form.ok() ? Optional.ofNullable(change) : Optional.empty();
+    }
+
+    private static @Nullable PracticeChange spot(Form form, String id, Instant at) {
+        Position position = form.position("position");
+        form.need("position", "The position is missing: switch the phone's position on, or type it.");
+        return position == null || !form.ok()
+                ? null
+                : new NewSpot(id, at, form.value("spot"), form.has("name") ? form.value("name") : "New spot", position);
+    }
+
+    private static PracticeChange started(Form form, Names names, String id, Instant at) {
+        if (!names.spots().containsKey(form.value("spot"))) {
+            form.error("spot", "There is no such spot: choose one of the list.");
+        }
+        List<String> presentations = Stream.of(form.value("presentation").split(","))
+                .filter(names.presentations()::containsKey)
+                .distinct()
+                .toList();
+        return new Started(
+                id, at, form.value("spot"), presentations, form.value("anglers").equals("2") ? 2 : 1);
+    }
+
+    private static @Nullable PracticeChange bite(Form form, Names names, String id, Instant at) {
+        if (form.has("presentation") && !names.presentations().containsKey(form.value("presentation"))) {
+            form.error("presentation", "There is no such lure: choose one of the list.");
+        }
+        return BiteForm.read(form, at)
+                .map(b -> new BiteLogged(id, at, form.value("stop"), b))
+                .orElse(null);
+    }
+
+    /** The fields of the change that takes this one back; empty: there is none. */
+    default Map<String, String> undo() {
+        return switch (this) {
+            case NewSpot s -> Map.of();
+            case Started s -> Map.of("what", "delete-stop", "stop", s.id());
+            case Ended e -> Map.of("what", "reopen", "stop", e.stopId());
+            case Reopened r -> Map.of("what", "end", "stop", r.stopId());
+            case BiteLogged b -> Map.of("what", "delete-bite", "stop", b.stopId(), "bite", b.id());
+            case Followed f -> Map.of("what", f.more() > 0 ? "unfollow" : "follow", "stop", f.stopId());
+            case BiteDeleted d -> Map.of();
+            case StopDeleted d -> Map.of();
+        };
+    }
+}

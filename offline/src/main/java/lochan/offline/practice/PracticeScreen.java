@@ -1,0 +1,159 @@
+package lochan.offline.practice;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import lochan.core.event.Position;
+import lochan.core.quantity.Count;
+import lochan.offline.bag.Times;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A practice day as the phone shows it, in words.
+ *
+ * @param clock  the time now
+ * @param open   the stop being fished; null: none
+ * @param today  the stops of the day that have ended, the last first
+ * @param spots  where a stop may start, the nearest first, else by name
+ * @param sum    what the day has brought so far; empty: nothing yet
+ */
+public record PracticeScreen(String clock, @Nullable Open open, List<Line> today, List<Near> spots, String sum) {
+
+    private static final double METRES_PER_KILOMETRE = 1000;
+    private static final double METRES_PER_MILE = 1609.344;
+    private static final double FAR_M = 400;
+    private static final double METRES_PER_YARD = 0.9144;
+
+    public PracticeScreen {
+        today = List.copyOf(today);
+        spots = List.copyOf(spots);
+    }
+
+    /**
+     * The stop being fished.
+     *
+     * @param spot          its name
+     * @param since         how long, in words
+     * @param presentations ids of what is fished
+     * @param usual         what the last bite came on, else what is fished first; null: not noted
+     * @param follows       in words
+     * @param bites         the last first
+     */
+    public record Open(
+            String id,
+            String spot,
+            String since,
+            List<String> presentations,
+            @Nullable String usual,
+            String follows,
+            List<BiteLine> bites) {}
+
+    public record BiteLine(String id, String time, String words) {}
+
+    /** A stop that has ended: from and to, where, and what it brought. */
+    public record Line(String id, String time, String spot, String words) {}
+
+    /** @param away how far; empty: the phone's position is not known */
+    public record Near(String id, String name, String away) {}
+
+    /**
+     * The screen at a time.
+     *
+     * @param boat   where the boat is; null: not known
+     * @param metric whether distances are shown in metres, not in yards and miles
+     */
+    public static PracticeScreen of(
+            PracticeLog log, Instant now, ZoneId zone, @Nullable Position boat, boolean metric) {
+        LocalDate day = now.atZone(zone).toLocalDate();
+        List<PracticeLog.Stop> today = log.stops().stream()
+                .filter(s -> s.start().atZone(zone).toLocalDate().equals(day))
+                .toList();
+        return new PracticeScreen(
+                Times.clock(now, zone),
+                log.open().map(s -> open(s, log, now, zone)).orElse(null),
+                today.reversed().stream()
+                        .filter(s -> s.end() != null)
+                        .map(s -> line(s, log, zone))
+                        .toList(),
+                near(log, boat, metric),
+                sum(today));
+    }
+
+    private static Open open(PracticeLog.Stop stop, PracticeLog log, Instant now, ZoneId zone) {
+        Duration since = Duration.between(stop.start(), now);
+        String usual = stop.bites().isEmpty() ? null : stop.bites().getLast().presentation();
+        return new Open(
+                stop.id(),
+                name(stop, log),
+                Times.span(since.isNegative() ? Duration.ZERO : since),
+                stop.presentations(),
+                usual == null && !stop.presentations().isEmpty()
+                        ? stop.presentations().getFirst()
+                        : usual,
+                stop.follows() == 0 ? "" : Count.of(stop.follows(), "follow"),
+                stop.bites().reversed().stream()
+                        .map(b -> new BiteLine(b.id(), Times.clock(b.at(), zone), b.words()))
+                        .toList());
+    }
+
+    private static String name(PracticeLog.Stop stop, PracticeLog log) {
+        return log.names().spots().getOrDefault(stop.spotId(), stop.spotId());
+    }
+
+    private static Line line(PracticeLog.Stop stop, PracticeLog log, ZoneId zone) {
+        List<String> words = new ArrayList<>();
+        if (!stop.presentations().isEmpty()) {
+            words.add(stop.presentations().stream()
+                    .map(p -> log.names().presentations().getOrDefault(p, p))
+                    .collect(Collectors.joining(", ")));
+        }
+        words.add(stop.bites().isEmpty() ? "no bite" : Count.of(stop.bites().size(), "bite"));
+        if (stop.follows() > 0) {
+            words.add(Count.of(stop.follows(), "follow"));
+        }
+        return new Line(
+                stop.id(),
+                Times.clock(stop.start(), zone) + "–" + Times.clock(stop.end(), zone),
+                name(stop, log),
+                String.join(" · ", words));
+    }
+
+    private static String sum(List<PracticeLog.Stop> today) {
+        int bites = today.stream().mapToInt(s -> s.bites().size()).sum();
+        return today.isEmpty() ? "" : Count.of(today.size(), "stop") + ", " + Count.of(bites, "bite");
+    }
+
+    private static List<Near> near(PracticeLog log, @Nullable Position boat, boolean metric) {
+        Comparator<Map.Entry<String, String>> byName = Map.Entry.comparingByValue();
+        Comparator<Map.Entry<String, String>> order = boat == null
+                ? byName
+                : Comparator.comparingDouble((Map.Entry<String, String> e) -> metres(log, e.getKey(), boat))
+                        .thenComparing(byName);
+        return log.names().spots().entrySet().stream()
+                .sorted(order)
+                .map(e -> new Near(e.getKey(), e.getValue(), away(metres(log, e.getKey(), boat), metric)))
+                .toList();
+    }
+
+    private static double metres(PracticeLog log, String spot, @Nullable Position boat) {
+        Position place = log.places().get(spot);
+        return boat == null || place == null ? Double.POSITIVE_INFINITY : boat.metresTo(place);
+    }
+
+    private static String away(double metres, boolean metric) {
+        if (!Double.isFinite(metres)) {
+            return "";
+        }
+        if (metres < FAR_M) {
+            return metric ? Math.round(metres) + " m" : Math.round(metres / METRES_PER_YARD) + " yd";
+        }
+        double far = metres / (metric ? METRES_PER_KILOMETRE : METRES_PER_MILE);
+        return Math.round(far * 10) / 10.0 + (metric ? " km" : " mi");
+    }
+}
