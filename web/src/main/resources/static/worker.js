@@ -15,6 +15,7 @@ const PARTS = [
   '/js/sign-out.js',
   '/js/boat/app.js',
   '/js/boat/bag.js',
+  '/js/boat/bell.js',
   '/js/boat/outbox.js',
   '/js/boat/practice-screen.js',
   '/js/boat/screens.js',

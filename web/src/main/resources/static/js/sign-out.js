@@ -47,8 +47,8 @@ export async function keepForOneAccount() {
   const { account } = document.documentElement.dataset;
   if (!account) return;
   const before = localStorage.getItem(ACCOUNT);
-  localStorage.setItem(ACCOUNT, account);
   if (before !== null && before !== account) await wipe(await Store.open());
+  localStorage.setItem(ACCOUNT, account);
 }
 
 async function wipe(store) {

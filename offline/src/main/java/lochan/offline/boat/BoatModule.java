@@ -2,6 +2,7 @@ package lochan.offline.boat;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,6 +17,7 @@ import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Position;
 import lochan.core.quantity.Units;
+import lochan.offline.alarm.Alarm;
 import lochan.offline.bag.BagView;
 import lochan.offline.bag.FormEntry;
 import lochan.offline.bag.Names;
@@ -281,5 +283,43 @@ public final class BoatModule {
                 .put("change", made)
                 .put("undo", undo.isEmpty() ? null : back)
                 .done();
+    }
+
+    /**
+     * What to ring for.
+     *
+     * @param day {@code {leaveBy, next: {id, at, words}, fired: [words], fish: [{id, at, words}], livewell}}, each but the lists null where
+     *            it is not known
+     * @return {@code [{id, kind, words}]}
+     */
+    @JSExport
+    public static JSObject alarms(JSObject log, JSObject day, double now) {
+        JsFields event = new JsFields(log).needed("event", new JsFields(log)::object);
+        JsFields f = new JsFields(day);
+        JsFields next = f.object("next");
+        Alarm.Day of = new Alarm.Day(
+                f.time("leaveBy"),
+                next == null ? null : timed(next),
+                f.texts("fired"),
+                f.list("fish", BoatModule::timed),
+                f.text("livewell"));
+        return JsObject.listOf(
+                Alarm.due(of, Instant.ofEpochMilli((long) now), ZoneId.of(event.needed("timeZone", event::text))),
+                a -> new JsObject()
+                        .put("id", a.id())
+                        .put("kind", a.kind().code())
+                        .put("words", a.words()));
+    }
+
+    private static Alarm.Timed timed(JsFields f) {
+        return new Alarm.Timed(f.needed("id", f::text), f.needed("at", f::time), f.needed("words", f::text));
+    }
+
+    /** What alarms are about: {@code [{code, words}]}. */
+    @JSExport
+    public static JSObject alarmKinds() {
+        return JsObject.listOf(
+                List.of(Alarm.Kind.values()),
+                k -> new JsObject().put("code", k.code()).put("words", k.words()));
     }
 }

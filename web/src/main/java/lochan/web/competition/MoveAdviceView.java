@@ -22,6 +22,7 @@ import lochan.core.planning.backups.Backups;
 import lochan.core.planning.valuation.Calibration;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
+import lochan.offline.alarm.Alarm;
 import lochan.offline.bag.Times;
 import lochan.web.eventbook.EventKey;
 import lochan.web.plan.PlanBackups;
@@ -52,6 +53,7 @@ class MoveAdviceView {
      * @param best    the best move's spot and presentation, as the form sends them; null: none
      * @param leaveAt when to leave for check-in at the latest; null: there is no way by water
      * @param next    the plan's next stop, and when to leave for it, in words; null: none
+     * @param departure when to leave for it; null: it is here, or there is none
      * @param ahead   how the day is likely to end; null while it is computed
      */
     @RecordBuilder
@@ -64,6 +66,7 @@ class MoveAdviceView {
             @Nullable Cell best,
             @Nullable Instant leaveAt,
             @Nullable String next,
+            Alarm.@Nullable Timed departure,
             String asOf,
             @Nullable DayAhead ahead) {}
 
@@ -125,6 +128,7 @@ class MoveAdviceView {
                         now.units()))
                 .orElse(null);
         Cell fishing = now.standing().fishing();
+        Next next = next(plan, advisor, now);
         return MoveAdviceViewViewBuilder.builder()
                 .cell(fishing)
                 .fishing(fishing == null ? null : name(fishing, now.event()))
@@ -133,7 +137,8 @@ class MoveAdviceView {
                 .tone(found.go() ? "go" : "stay")
                 .best(found.best() == null ? null : found.best().cell())
                 .leaveAt(found.leaveBy())
-                .next(next(plan, advisor, now))
+                .next(next == null ? null : words(next, now))
+                .departure(departure(next, now))
                 .asOf(now.clock(now.standing().now()))
                 .ahead(ahead)
                 .build();
@@ -166,8 +171,14 @@ class MoveAdviceView {
                 + units.weight(found.best().gainGrams()) + ", run and set-up counted.";
     }
 
-    /** The plan's next stop, with the time to leave here for it. */
-    private static @Nullable String next(List<PlanStop> plan, LiveAdvisor advisor, Now now) {
+    /**
+     * The plan's next stop.
+     *
+     * @param leaveAt when to leave here for it; null: it is here, or no way is known
+     */
+    private record Next(PlanStop stop, @Nullable Instant leaveAt) {}
+
+    private static @Nullable Next next(List<PlanStop> plan, LiveAdvisor advisor, Now now) {
         PlanStop next = plan.stream()
                 .filter(s -> s.arrive().isAfter(now.standing().now())
                         && now.event().spot(s.spotId()).isPresent())
@@ -182,14 +193,29 @@ class MoveAdviceView {
                 : advisor.way(
                         now.standing(),
                         now.event().spot(next.spotId()).orElseThrow().position());
-        String leave = way.filter(Duration::isPositive)
-                .map(w -> next.arrive().minus(w))
-                .map(at -> at.isAfter(now.standing().now())
-                        ? "; leave here by " + now.clock(at) + ", in "
-                                + Times.span(Duration.between(now.standing().now(), at))
-                        : "; to be on time you had to leave by " + now.clock(at))
-                .orElse("");
-        return "Next in your plan: " + now.clock(next.arrive()) + " " + name(Cell.of(next), now.event()) + leave + ".";
+        return new Next(
+                next, way.filter(Duration::isPositive).map(next.arrive()::minus).orElse(null));
+    }
+
+    private static String words(Next next, Now now) {
+        Instant at = next.leaveAt();
+        String leave = "";
+        if (at != null) {
+            leave = at.isAfter(now.standing().now())
+                    ? "; leave here by " + now.clock(at) + ", in "
+                            + Times.span(Duration.between(now.standing().now(), at))
+                    : "; to be on time you had to leave by " + now.clock(at);
+        }
+        return "Next in your plan: " + now.clock(next.stop().arrive()) + " " + name(Cell.of(next.stop()), now.event())
+                + leave + ".";
+    }
+
+    /** What to ring for when it is time to leave for it; null: nothing. */
+    private static Alarm.@Nullable Timed departure(@Nullable Next next, Now now) {
+        return next == null || next.leaveAt() == null
+                ? null
+                : new Alarm.Timed(
+                        next.stop().arrive().toString(), next.leaveAt(), name(Cell.of(next.stop()), now.event()));
     }
 
     /** A cell whose spot is still there; null else. */

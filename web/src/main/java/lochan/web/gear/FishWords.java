@@ -1,5 +1,7 @@
 package lochan.web.gear;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -56,6 +58,7 @@ public final class FishWords {
                         f.id(),
                         place(f, event),
                         "about " + units.weight(f.guessGrams()) + ", " + chance(f),
+                        requireNonNull(f.nextVisit()),
                         Dates.clock(f.nextVisit(), zone),
                         f.isDue(now))));
         return due;
@@ -64,8 +67,9 @@ public final class FishWords {
     /**
      * A place to come back to.
      *
-     * @param time when, on the clock
+     * @param at   when
+     * @param time the same on the clock
      * @param now  whether it is time
      */
-    public record Due(String id, String place, String fish, String time, boolean now) {}
+    public record Due(String id, String place, String fish, Instant at, String time, boolean now) {}
 }

@@ -3,6 +3,7 @@
 import { render } from '/assets/lit-html.js';
 import { finishSignOut, signOut, watchSignOut } from '../sign-out.js';
 import * as rules from './bag.js';
+import { Bell } from './bell.js';
 import { answered, decision, freshCode, joined, nothing, taken } from './outbox.js';
 import { screen } from './screens.js';
 import { Store } from './store.js';
@@ -22,7 +23,10 @@ class BoatApp {
     this.desk = root.replace('/boat/', '/events/');
     this.store = store;
     this.kept = kept;
+    this.heard = new Set();
     this.screen = 'log';
+    this.bell = new Bell();
+    this.alarmKinds = rules.alarmKinds();
     this.thumb = window.matchMedia('(pointer: coarse)').matches;
     this.canSpeak = 'speechSynthesis' in window;
     this.canLocate = window.isSecureContext && 'geolocation' in navigator;
@@ -95,8 +99,48 @@ class BoatApp {
   draw() {
     this.view = this.kept.log && this.viewOf(this.known());
     this.practice = this.kept.log && this.practiceView();
+    if (this.view) this.ringing = this.alarms().filter(({ id }) => !this.kept.rung.includes(id));
     render(screen(this), document.getElementById('app'));
+    this.ring();
     document.title = `${this.view ? this.event.name : 'On the water'} · Lochan`;
+  }
+
+  /** What there is to ring for now, but what is silenced. */
+  alarms() {
+    const { stay, due } = this.kept.plan ?? {};
+    const day = {
+      leaveBy: stay?.leaveAt,
+      next: stay?.departure,
+      fired: (stay?.ahead?.fired ?? []).map((one) => `${one.what} Switch to ${one.backup}.`),
+      fish: (due ?? []).map(({ id, at, place }) => ({ id, at, words: place })),
+      livewell: this.view.livewell?.look,
+    };
+    return rules.alarms(this.kept.log, day, this.now()).filter(({ kind }) => this.bell.rings(kind));
+  }
+
+  /** Rings for what has come since; it stays on the screen until it is seen. */
+  ring() {
+    for (const alarm of this.ringing ?? []) {
+      if (this.heard.has(alarm.id)) continue;
+      this.heard.add(alarm.id);
+      this.bell.ring(alarm);
+    }
+  }
+
+  async seen(alarm) {
+    await this.change((kept) => kept.rung.push(alarm.id));
+    this.draw();
+  }
+
+  async testAlarm() {
+    this.bell.wake();
+    await this.bell.allow();
+    this.bell.ring({ id: 'test', words: 'This is how an alarm sounds.' });
+  }
+
+  toggleAlarm(kind) {
+    this.bell.toggle(kind);
+    this.draw();
   }
 
   show(name) {
@@ -445,6 +489,7 @@ class BoatApp {
   }
 
   watch() {
+    document.addEventListener('pointerdown', () => this.bell.wake(), { once: true });
     const changes = new EventSource(`${this.root}/changes`);
     changes.addEventListener('log', () => this.send());
     changes.addEventListener('open', () => this.send());

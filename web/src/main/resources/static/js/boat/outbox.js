@@ -8,11 +8,11 @@ const TYPES_OF_VERSION_1 = { strike: 'bite', 'well-water': 'livewell' };
  * log, ahead and token: as the server gave them last (ahead: its clock before this one's, ms); plan: the Plan screen and when it was made;
  * practice: its last days, as the server has them; unsent: entries of the competition log that the server does not have, in order; told: what
  * was said of each; changes: of practice, that it does not have; undo: what takes the last of them back; refused: what it did not take;
- * clashes: what reads differently now.
+ * clashes: what reads differently now; rung: alarms that were seen.
  */
 export function nothing() {
   const unread = { log: null, ahead: 0, token: null, plan: null, practice: { places: [], stops: [] } };
-  return { ...unread, unsent: [], told: {}, changes: [], undo: null, refused: [], clashes: [] };
+  return { ...unread, unsent: [], told: {}, changes: [], undo: null, refused: [], clashes: [], rung: [] };
 }
 
 /** An id for an entry: 128 random bits, which pages without TLS can make too. */

@@ -19,6 +19,7 @@ export function screen(app) {
     <main id="main" class="page boat" tabindex="-1">
       <h1 class="sr-only">${SCREENS[app.screen]}</h1>
       ${unsent(app)} ${app.trouble ? html`<div class="note trouble" role="alert">${app.trouble}</div>` : nothing}
+      ${ringing(app)}
       <div class="grid gap-2" data-clashes>${clashes(app)}</div>
       ${drawn(app)} ${foot(app)}
     </main>
@@ -81,6 +82,19 @@ function unsent({ kept, signedOut, away }) {
     : html`<div class="unsent" data-unsent role="status">
         No signal: ${left} ${left === 1 ? 'entry is' : 'entries are'} kept on this phone and will be sent in order.
       </div>`;
+}
+
+/** One at a time, so that the screen stays what it is for. */
+function ringing(app) {
+  const [alarm, ...more] = app.ringing;
+  return alarm
+    ? html`<div class="alarm" role="alert">
+        <strong>${alarm.words}</strong>
+        <button type="button" @click=${() => app.seen(alarm)}>
+          ${more.length > 0 ? `Seen, ${more.length} more` : 'Seen'}
+        </button>
+      </div>`
+    : nothing;
 }
 
 function clashes(app) {
@@ -628,5 +642,20 @@ function foot(app) {
       <a class="button" href="${app.desk}/${app.mode}">Desk</a>
       <button type="button" @click=${() => app.leave()}>Sign out</button>
     </div>
+    <fieldset>
+      <legend>Alarms</legend>
+      <div class="chips">
+        ${app.alarmKinds.map(
+          ({ code, words }) =>
+            html`<label
+              ><input type="checkbox" ?checked=${app.bell.rings(code)} @change=${() => app.toggleAlarm(code)} /><span
+                >${words}</span
+              ></label
+            >`,
+        )}
+      </div>
+      <button type="button" @click=${() => app.testAlarm()}>Test alarm</button>
+      <p class="hint">They ring while the app is open. For a phone that sleeps, export the calendar on the Plan tab.</p>
+    </fieldset>
   </details>`;
 }

@@ -198,6 +198,13 @@ class BoatWalkTest extends Walk {
         button("Plan rest of day").click();
         page.locator(".found").waitFor(PATIENT);
         looksRight("Two Arms Open, Velmarrow Reservoir");
+        assertThat(page.locator(".alarm")).isVisible();
+        page.waitForCondition(() -> {
+            if (page.locator(".alarm").count() > 0) {
+                page.locator(".alarm button").click();
+            }
+            return page.locator(".alarm").count() == 0;
+        });
         button("Use for the rest of the day").click();
         assertThat(page.getByText("Your plan now has the new rest of the day.")).isVisible();
         button("Undo").click();
@@ -208,6 +215,9 @@ class BoatWalkTest extends Walk {
         assertThat(page.locator("section:has(#livewell-care)")).containsText("Warm from about 75 °F on");
 
         page.context().setOffline(true);
+        page.reload();
+        assertThat(page.locator(".boat-head")).isVisible();
+        assertThat(page.locator(".alarm")).hasCount(0);
         screen(page, "Plan");
         page.locator(".outlook").waitFor(PATIENT);
         button("Plan rest of day").click();
@@ -239,8 +249,9 @@ class BoatWalkTest extends Walk {
         logFish(page, "1-12", "Keep it. Tag White.");
 
         enter(app, app.account());
+        page.waitForCondition(() -> !keepsApp(SampleEvents.boat(path)));
         page.navigate(app.address() + SampleEvents.boat(path));
-        assertThat(page.locator("body")).containsText("not one of the account that is signed in");
+        assertThat(page.locator("h1")).hasText("This is not here");
         assertThat((String) page.evaluate(ALL_KEPT))
                 .contains("\"grams\"")
                 .doesNotContain("Secret open")

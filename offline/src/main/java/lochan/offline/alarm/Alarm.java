@@ -1,0 +1,119 @@
+package lochan.offline.alarm;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import lochan.offline.bag.Times;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Something to ring for, once for its id.
+ *
+ * @param kind  what it is about: each kind can be silenced
+ * @param words what to do
+ */
+public record Alarm(String id, Kind kind, String words) {
+
+    /** Minutes before leaving for check-in, the last first. */
+    private static final List<Integer> MINUTES_BEFORE_LEAVING = List.of(0, 10, 20);
+
+    /** After that long a time that has passed is no news. */
+    private static final Duration NEWS = Duration.ofMinutes(15);
+
+    private static final long SECONDS_BETWEEN_LIVEWELLS = 3600;
+
+    /** What alarms are about. */
+    public enum Kind {
+        LEAVE("leave", "Leave for check-in"),
+        STOP("stop", "Next stop"),
+        TRIGGER("trigger", "Trigger fired"),
+        FISH("fish", "Come back to a fish"),
+        LIVEWELL("livewell", "Livewell");
+
+        private final String code;
+        private final String words;
+
+        Kind(String code, String words) {
+            this.code = code;
+            this.words = words;
+        }
+
+        public String code() {
+            return code;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * Something at a time.
+     *
+     * @param id    unique among those of its kind
+     * @param words what it is
+     */
+    public record Timed(String id, Instant at, String words) {}
+
+    /**
+     * What the day holds to ring for.
+     *
+     * @param leaveBy  when to leave for check-in; null: not known
+     * @param next     when to leave for the plan's next stop; null: none
+     * @param fired    triggers that have fired, in words
+     * @param fish     known fish to come back to
+     * @param livewell what to look at in the livewell; null: nothing is due
+     */
+    public record Day(
+            @Nullable Instant leaveBy,
+            @Nullable Timed next,
+            List<String> fired,
+            List<Timed> fish,
+            @Nullable String livewell) {
+
+        public Day {
+            fired = List.copyOf(fired);
+            fish = List.copyOf(fish);
+        }
+    }
+
+    /** What rings at a time: what has just come, of the minutes before leaving the last only. */
+    public static List<Alarm> due(Day day, Instant now, ZoneId zone) {
+        List<Alarm> due = new ArrayList<>();
+        Instant leave = day.leaveBy();
+        if (leave != null) {
+            MINUTES_BEFORE_LEAVING.stream()
+                    .filter(m -> isNews(leave.minusSeconds(60L * m), now))
+                    .findFirst()
+                    .ifPresent(m -> due.add(new Alarm(
+                            "leave " + leave + " " + m,
+                            Kind.LEAVE,
+                            m == 0
+                                    ? "Leave for check-in now."
+                                    : "Leave for check-in by " + Times.clock(leave, zone) + ": in " + m
+                                            + " minutes.")));
+        }
+        if (day.next() != null && isNews(day.next().at(), now)) {
+            due.add(new Alarm(
+                    "stop " + day.next().id(),
+                    Kind.STOP,
+                    "Leave for the next stop: " + day.next().words()));
+        }
+        day.fired().forEach(words -> due.add(new Alarm("trigger " + words, Kind.TRIGGER, words)));
+        day.fish().stream()
+                .filter(f -> isNews(f.at(), now))
+                .forEach(f -> due.add(
+                        new Alarm("fish " + f.id() + " " + f.at(), Kind.FISH, "Come back to " + f.words() + ".")));
+        if (day.livewell() != null) {
+            long hour = now.getEpochSecond() / SECONDS_BETWEEN_LIVEWELLS;
+            due.add(new Alarm("livewell " + hour, Kind.LIVEWELL, day.livewell()));
+        }
+        return due;
+    }
+
+    private static boolean isNews(Instant at, Instant now) {
+        return !now.isBefore(at) && now.isBefore(at.plus(NEWS));
+    }
+}
