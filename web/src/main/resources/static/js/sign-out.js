@@ -43,8 +43,7 @@ export async function finishSignOut() {
 }
 
 /** Whose device this was last: what it keeps of another account's is hidden as if that one had signed out. */
-export async function keepForOneAccount() {
-  const { account } = document.documentElement.dataset;
+export async function keepForOneAccount(account = document.documentElement.dataset.account) {
   if (!account) return;
   const before = localStorage.getItem(ACCOUNT);
   if (before !== null && before !== account) await wipe(await Store.open());

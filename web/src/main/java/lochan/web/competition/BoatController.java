@@ -86,7 +86,8 @@ class BoatController {
 
     private ObjectNode node(EventKey key, EventData event, CsrfToken token) {
         return boatLog.node(event, log.entries(key), accounts.units(key.accountId()))
-                .put("token", token.getToken());
+                .put("token", token.getToken())
+                .put("account", key.accountId());
     }
 
     private void take(EventKey key, EventData event, JsonNode one, ArrayNode refused, ArrayNode moved) {

@@ -1,7 +1,7 @@
 // The boat's app: it logs, decides and shows the day by itself, by the same rules as the server (the module is made of the same Java), keeps
 // each tap on the phone before it answers, and brings everything to the server in order as soon as it can be reached.
 import { render } from '/assets/lit-html.js';
-import { finishSignOut, signOut, watchSignOut } from '../sign-out.js';
+import { finishSignOut, keepForOneAccount, signOut, watchSignOut } from '../sign-out.js';
 import * as rules from './bag.js';
 import { Bell } from './bell.js';
 import { answered, decision, freshCode, joined, nothing, taken } from './outbox.js';
@@ -312,6 +312,7 @@ class BoatApp {
     if (answer.status === 404) this.kept = await this.store.hide(this.root);
     if (!this.isMine(answer)) return false;
     const said = await answer.json();
+    await keepForOneAccount(String((said.log ?? said).account));
     await this.take(said.log ?? said, sent, said);
     return true;
   }
