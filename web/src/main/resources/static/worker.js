@@ -17,6 +17,7 @@ const PARTS = [
   '/js/boat/bag.js',
   '/js/boat/bell.js',
   '/js/boat/outbox.js',
+  '/js/boat/parts.js',
   '/js/boat/practice-screen.js',
   '/js/boat/screens.js',
   '/js/boat/store.js',

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import lochan.core.Coded;
 import lochan.offline.bag.Times;
 import org.jspecify.annotations.Nullable;
 
@@ -25,7 +26,7 @@ public record Alarm(String id, Kind kind, String words) {
     private static final long SECONDS_BETWEEN_LIVEWELLS = 3600;
 
     /** What alarms are about. */
-    public enum Kind {
+    public enum Kind implements Coded {
         LEAVE("leave", "Leave for check-in"),
         STOP("stop", "Next stop"),
         TRIGGER("trigger", "Trigger fired"),
@@ -40,10 +41,12 @@ public record Alarm(String id, Kind kind, String words) {
             this.words = words;
         }
 
+        @Override
         public String code() {
             return code;
         }
 
+        @Override
         public String words() {
             return words;
         }

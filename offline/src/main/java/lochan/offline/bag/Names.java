@@ -1,10 +1,14 @@
 package lochan.offline.bag;
 
+import static java.util.Collections.unmodifiableMap;
+
+import java.util.LinkedHashMap;
 import java.util.Map;
+import lochan.core.eventdata.EventData;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What spots and presentations are called.
+ * What spots and presentations are called, in the order they were given.
  *
  * @param spots         name by id
  * @param presentations name by id
@@ -12,8 +16,17 @@ import org.jspecify.annotations.Nullable;
 public record Names(Map<String, String> spots, Map<String, String> presentations) {
 
     public Names {
-        spots = Map.copyOf(spots);
-        presentations = Map.copyOf(presentations);
+        spots = unmodifiableMap(new LinkedHashMap<>(spots));
+        presentations = unmodifiableMap(new LinkedHashMap<>(presentations));
+    }
+
+    /** Those of an event. */
+    public static Names in(EventData event) {
+        Map<String, String> spots = new LinkedHashMap<>();
+        event.spots().forEach(s -> spots.put(s.id(), s.name()));
+        Map<String, String> presentations = new LinkedHashMap<>();
+        event.presentations().forEach(p -> presentations.put(p.id(), p.name()));
+        return new Names(spots, presentations);
     }
 
     /** As "Sill Ledge, Swim jig"; a presentation that is not noted (null) is left out. */

@@ -5,9 +5,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import lochan.core.event.Position;
+import lochan.core.practice.Outcome;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.Names;
 import lochan.offline.form.Form;
+import lochan.offline.practice.BiteWords;
 import lochan.offline.practice.PracticeChange;
 import lochan.offline.practice.PracticeLog;
 import lochan.offline.practice.PracticeScreen;
@@ -61,6 +63,10 @@ final class PracticeJson {
         return new JsObject()
                 .put("clock", s.clock())
                 .put("sum", s.sum())
+                .put("lures", s.lures())
+                .put("outcomes", List.of(Outcome.values()), o -> new JsObject()
+                        .put("code", o.code())
+                        .put("words", BiteWords.of(o)))
                 .put("open", open(s.open()))
                 .put("today", s.today(), l -> new JsObject()
                         .put("id", l.id())
@@ -77,7 +83,6 @@ final class PracticeJson {
         if (o == null) {
             return null;
         }
-        List<PracticeScreen.BiteLine> bites = o.bites();
         return new JsObject()
                 .put("id", o.id())
                 .put("spot", o.spot())
@@ -85,7 +90,7 @@ final class PracticeJson {
                 .put("presentations", o.presentations())
                 .put("usual", o.usual())
                 .put("follows", o.follows())
-                .put("bites", bites, b -> new JsObject()
+                .put("bites", o.bites(), b -> new JsObject()
                         .put("id", b.id())
                         .put("time", b.time())
                         .put("words", b.words()));

@@ -39,7 +39,7 @@ public final class BiteWords {
         return String.join(", ", words);
     }
 
-    static String of(Outcome outcome) {
+    public static String of(Outcome outcome) {
         return switch (outcome) {
             case LANDED -> "Landed";
             case LOST -> "Lost";

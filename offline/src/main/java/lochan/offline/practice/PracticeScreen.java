@@ -21,9 +21,11 @@ import org.jspecify.annotations.Nullable;
  * @param open   the stop being fished; null: none
  * @param today  the stops of the day that have ended, the last first
  * @param spots  where a stop may start, the nearest first, else by name
+ * @param lures  ids of what the latest stop fished, to be carried on
  * @param sum    what the day has brought so far; empty: nothing yet
  */
-public record PracticeScreen(String clock, @Nullable Open open, List<Line> today, List<Near> spots, String sum) {
+public record PracticeScreen(
+        String clock, @Nullable Open open, List<Line> today, List<Near> spots, List<String> lures, String sum) {
 
     private static final double METRES_PER_KILOMETRE = 1000;
     private static final double METRES_PER_MILE = 1609.344;
@@ -33,6 +35,7 @@ public record PracticeScreen(String clock, @Nullable Open open, List<Line> today
     public PracticeScreen {
         today = List.copyOf(today);
         spots = List.copyOf(spots);
+        lures = List.copyOf(lures);
     }
 
     /**
@@ -82,6 +85,7 @@ public record PracticeScreen(String clock, @Nullable Open open, List<Line> today
                         .map(s -> line(s, log, zone))
                         .toList(),
                 near(log, boat, metric),
+                log.stops().isEmpty() ? List.of() : log.stops().getLast().presentations(),
                 sum(today));
     }
 

@@ -1,12 +1,8 @@
 package lochan.web.competition;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
-import lochan.core.lake.Spot;
-import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileWriter;
 import lochan.offline.bag.Names;
@@ -30,18 +26,10 @@ class BoatLog {
                 .put("weight", units.weight().code())
                 .put("length", units.length().code())
                 .put("temperature", units.temperature().code());
-        Names names = names(event);
+        Names names = Names.in(event);
         ObjectNode called = node.putObject("names");
         names.spots().forEach(called.putObject("spots")::put);
         names.presentations().forEach(called.putObject("presentations")::put);
         return node.put("now", log.now().toEpochMilli());
-    }
-
-    static Names names(EventData event) {
-        Map<String, String> spots = new LinkedHashMap<>();
-        event.spots().forEach((Spot s) -> spots.put(s.id(), s.name()));
-        Map<String, String> presentations = new LinkedHashMap<>();
-        event.presentations().forEach((Presentation p) -> presentations.put(p.id(), p.name()));
-        return new Names(spots, presentations);
     }
 }

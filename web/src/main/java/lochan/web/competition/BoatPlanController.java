@@ -3,6 +3,7 @@ package lochan.web.competition;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
@@ -70,7 +71,7 @@ class BoatPlanController {
             EventKey key, @RequestParam(required = false) Double lat, @RequestParam(required = false) Double lon) {
         EventData event = events.event(key);
         Instant now = log.now();
-        int day = event.event().dayOf(now);
+        int day = log.today(event);
         CompetitionDay hours = event.day(day);
         Units units = accounts.units(key.accountId());
         MoveAdviceView.View stay = nextHour.at(
@@ -92,7 +93,7 @@ class BoatPlanController {
         List<PlanStop> plan = event.planOf(day);
         List<GearCheck> gear =
                 now.isBefore(hours.start()) && !plan.isEmpty() ? decks.check(key, event, plan) : List.of();
-        return java.util.stream.Stream.concat(
+        return Stream.concat(
                         gear.stream().map(g -> "Before you start, your rules say no: " + g.words()),
                         Hazards.of(event, day, now, units).stream())
                 .toList();
@@ -110,13 +111,7 @@ class BoatPlanController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void look(EventKey key, @RequestParam(required = false) Double lat, @RequestParam(required = false) Double lon) {
         EventData event = events.event(key);
-        restOfDay.look(
-                key,
-                event,
-                event.event().dayOf(log.now()),
-                log.shown(event.competition()),
-                log.now(),
-                position(lat, lon));
+        restOfDay.look(key, event, log.today(event), log.shown(event.competition()), log.now(), position(lat, lon));
     }
 
     /** Takes what was found into the plan; refused when it no longer fits it. */
@@ -124,7 +119,7 @@ class BoatPlanController {
     ResponseEntity<Map<String, String>> take(EventKey key) {
         EventData event = events.event(key);
         return restOfDay
-                .take(key, event, event.event().dayOf(log.now()))
+                .take(key, event, log.today(event))
                 .map(back -> ResponseEntity.ok(Map.of("undo", back)))
                 .orElseGet(() -> ResponseEntity.status(HttpStatus.CONFLICT)
                         .body(Map.of("message", "Practice or the plan has changed: plan the rest of the day again.")));
@@ -133,6 +128,6 @@ class BoatPlanController {
     @PostMapping("/boat/{eventId}/rest/drop")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void drop(EventKey key) {
-        restOfDay.drop(key, events.outline(key).event().dayOf(log.now()));
+        restOfDay.drop(key, log.today(events.outline(key)));
     }
 }

@@ -6,6 +6,7 @@ import java.util.UUID;
 import lochan.core.eventdata.EventData;
 import lochan.offline.bag.BagView;
 import lochan.offline.bag.FormEntry;
+import lochan.offline.bag.Names;
 import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
@@ -40,20 +41,17 @@ class CompetitionController {
     private String page(EventKey key, @Nullable Integer day, Form form, Model model) {
         EventData event = events.event(key);
         Instant now = log.now();
-        int shown = day == null ? today(event) : Math.clamp(day, 1, event.days().size());
+        int shown =
+                day == null ? log.today(event) : Math.clamp(day, 1, event.days().size());
         BagView bag = BagView.of(
                 event.event(),
-                BoatLog.names(event),
+                Names.in(event),
                 log.shown(event.competition()),
                 new BagView.Moment(shown, now, null),
                 accounts.units(key.accountId()));
         CompetitionView view =
                 new CompetitionView(event, form, bag, UUID.randomUUID().toString());
         return Views.show("competition/competition", model, view);
-    }
-
-    private int today(EventData event) {
-        return event.event().dayOf(log.now());
     }
 
     /**
@@ -68,7 +66,7 @@ class CompetitionController {
             Model model) {
         EventData event = events.outline(key);
         Form form = new Form(fields, accounts.units(key.accountId()));
-        FormEntry.read(form, event.event(), BoatLog.names(event), code, log.ago(ago))
+        FormEntry.read(form, event.event(), Names.in(event), code, log.ago(ago))
                 .flatMap(e -> log.append(key, e))
                 .map(FormEntry::onForm)
                 .ifPresent(v -> form.error(v.field(), v.message()));

@@ -87,6 +87,11 @@ public class CompetitionLog implements EventPart {
                 : entries;
     }
 
+    /** The number of the competition day that now belongs to. */
+    int today(EventData event) {
+        return event.event().dayOf(now());
+    }
+
     Instant now() {
         return clock.instant().truncatedTo(ChronoUnit.SECONDS);
     }

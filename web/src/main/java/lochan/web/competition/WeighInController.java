@@ -21,6 +21,7 @@ import lochan.core.quantity.Units;
 import lochan.core.review.DayProjection;
 import lochan.core.review.DayReview;
 import lochan.offline.bag.BagView;
+import lochan.offline.bag.Names;
 import lochan.offline.bag.Times;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
@@ -75,7 +76,7 @@ class WeighInController {
         int shown = day == null ? today : Math.clamp(day, 1, event.days().size());
         BagView view = BagView.of(
                 event.event(),
-                BoatLog.names(event),
+                Names.in(event),
                 log.shown(event.competition()),
                 new BagView.Moment(shown, log.now(), null),
                 units);

@@ -57,13 +57,11 @@ final class EventWrites implements MethodInterceptor {
         AtomicReference<@Nullable Object> given = new AtomicReference<>();
         try {
             transactions.getObject().executeWithoutResult(t -> {
-                events.getObject().hold(key);
-                TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-                    @Override
-                    public void afterCommit() {
-                        told.publishEvent(new EventWritten(key));
-                    }
-                });
+                Telling telling = new Telling(key, told);
+                if (!TransactionSynchronizationManager.getSynchronizations().contains(telling)) {
+                    events.getObject().hold(key);
+                    TransactionSynchronizationManager.registerSynchronization(telling);
+                }
                 try {
                     given.set(((ProxyMethodInvocation) invocation)
                             .invocableClone()
@@ -78,6 +76,15 @@ final class EventWrites implements MethodInterceptor {
             throw requireNonNull(e.getCause());
         }
         return given.get();
+    }
+
+    /** Tells of the writes of a transaction to an event once they are safe; while it waits the event is held. */
+    private record Telling(EventKey key, ApplicationEventPublisher told) implements TransactionSynchronization {
+
+        @Override
+        public void afterCommit() {
+            told.publishEvent(new EventWritten(key));
+        }
     }
 
     /** A checked exception on its way out of the transaction. */

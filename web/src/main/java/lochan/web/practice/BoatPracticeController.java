@@ -1,16 +1,11 @@
 package lochan.web.practice;
 
 import java.time.Instant;
-import java.time.format.DateTimeParseException;
 import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
-import lochan.core.lake.Spot;
-import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileException;
@@ -18,7 +13,6 @@ import lochan.eventformat.JsonLimits;
 import lochan.offline.bag.Names;
 import lochan.offline.form.Form;
 import lochan.offline.practice.BiteWords;
-import lochan.offline.practice.PracticeChange;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
@@ -81,7 +75,7 @@ class BoatPracticeController {
     Taken practice(EventKey key) {
         EventData event = events.outline(key);
         Units units = accounts.units(key.accountId());
-        Names names = names(event);
+        Names names = Names.in(event);
         Instant first = practice.now().minus(DAYS_TAKEN_ALONG, ChronoUnit.DAYS);
         return new Taken(
                 event.spots().stream()
@@ -92,12 +86,6 @@ class BoatPracticeController {
                         .filter(s -> s.stop().end() == null || s.stop().start().isAfter(first))
                         .map(s -> stop(s, names, units))
                         .toList());
-    }
-
-    private static Names names(EventData event) {
-        return new Names(
-                event.spots().stream().collect(Collectors.toMap(Spot::id, Spot::name)),
-                event.presentations().stream().collect(Collectors.toMap(Presentation::id, Presentation::name)));
     }
 
     private static Stop stop(LoggedStop logged, Names names, Units units) {
@@ -135,26 +123,20 @@ class BoatPracticeController {
         } catch (EventFileException e) {
             return ResponseEntity.badRequest().body(Map.of("error", "The changes are no JSON: open the app again."));
         }
+        Units units = accounts.units(key.accountId());
         List<Refused> refused = sent.valueStream()
                 .flatMap(one ->
-                        take(key, one).map(why -> new Refused(one.path("id").asString(""), why)).stream())
+                        changes
+                                .take(key, form(one, units))
+                                .map(why -> new Refused(one.path("id").asString(""), why))
+                                .stream())
                 .toList();
         return ResponseEntity.ok(new Answer(refused, practice(key)));
     }
 
-    private Optional<String> take(EventKey key, JsonNode one) {
+    private static Form form(JsonNode one, Units units) {
         Map<String, String> fields = new LinkedHashMap<>();
         one.properties().forEach(f -> fields.put(f.getKey(), f.getValue().asString("")));
-        Form form = new Form(fields, accounts.units(key.accountId()));
-        try {
-            Instant at = Instant.parse(form.value("at")).truncatedTo(ChronoUnit.SECONDS);
-            Optional<PracticeChange> change =
-                    PracticeChange.read(form, names(events.outline(key)), form.value("id"), at);
-            return change.isPresent()
-                    ? changes.take(key, change.get())
-                    : form.allErrors().values().stream().flatMap(List::stream).findFirst();
-        } catch (DateTimeParseException e) {
-            return Optional.of("Its time “" + form.value("at") + "” cannot be read: log it once more.");
-        }
+        return new Form(fields, units);
     }
 }

@@ -2,10 +2,13 @@ package lochan.web.practice;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.format.DateTimeParseException;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
-import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
+import lochan.offline.bag.Names;
+import lochan.offline.form.Form;
 import lochan.offline.practice.PracticeChange;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
@@ -39,23 +42,36 @@ class PhoneChanges {
     /**
      * Takes a change, if it was not taken before.
      *
+     * @param form its fields as they were typed, with its id and time
      * @return why it cannot be; empty: it stands
      */
     @EventWrite
-    Optional<String> take(EventKey key, PracticeChange change) {
-        Optional<String> refusal = refusal(key, change);
-        if (refusal.isEmpty() && repository.takes(key, change.id())) {
-            put(key, change);
+    Optional<String> take(EventKey key, Form form) {
+        Optional<PracticeChange> change = read(form, Names.in(events.outline(key)));
+        if (change.isEmpty()) {
+            return form.allErrors().values().stream().flatMap(List::stream).findFirst();
+        }
+        Optional<String> refusal = refusal(key, change.get());
+        if (refusal.isEmpty() && repository.takes(key, change.get().id())) {
+            put(key, change.get());
         }
         return refusal;
     }
 
+    private static Optional<PracticeChange> read(Form form, Names names) {
+        try {
+            Instant at = Instant.parse(form.value("at")).truncatedTo(ChronoUnit.SECONDS);
+            return PracticeChange.read(form, names, form.value("id"), at);
+        } catch (DateTimeParseException e) {
+            form.error("at", "Its time “" + form.value("at") + "” cannot be read: log it once more.");
+            return Optional.empty();
+        }
+    }
+
     private Optional<String> refusal(EventKey key, PracticeChange change) {
-        EventData event = events.outline(key);
         return switch (change) {
             case PracticeChange.NewSpot s -> Optional.empty();
-            case PracticeChange.Started s ->
-                event.spot(s.spotId()).isEmpty() ? Optional.of("Its spot was deleted at the desk.") : Optional.empty();
+            case PracticeChange.Started s -> Optional.empty();
             case PracticeChange.Ended e -> ofStop(key, e.stopId());
             case PracticeChange.Reopened r -> ofStop(key, r.stopId());
             case PracticeChange.BiteLogged b -> ofStop(key, b.stopId());

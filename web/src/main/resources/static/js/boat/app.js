@@ -4,7 +4,7 @@ import { render } from '/assets/lit-html.js';
 import { finishSignOut, keepForOneAccount, signOut, watchSignOut } from '../sign-out.js';
 import * as rules from './bag.js';
 import { Bell } from './bell.js';
-import { answered, decision, freshCode, joined, nothing, taken } from './outbox.js';
+import { answered, decision, freshCode, joined, taken } from './outbox.js';
 import { screen } from './screens.js';
 import { Store } from './store.js';
 
@@ -53,7 +53,12 @@ class BoatApp {
   }
 
   now() {
-    return performance.timeOrigin + performance.now() + this.kept.ahead;
+    return deviceTime() + this.kept.ahead;
+  }
+
+  /** How much the server does not have yet. */
+  get waits() {
+    return this.kept.unsent.length + this.kept.changes.length;
   }
 
   /** The log as it is known here. */
@@ -79,13 +84,6 @@ class BoatApp {
   setMode(mode) {
     sessionStorage.setItem(`lochan-mode ${this.root}`, mode);
     this.show('log');
-  }
-
-  /** What was fished last, to be carried on. */
-  get lastLures() {
-    const stops = this.knownPractice();
-    const started = stops.changes.filter((one) => one.what === 'start').at(-1);
-    return started ? started.presentation.split(',') : (stops.stops.at(-1)?.presentations ?? []);
   }
 
   async change(how) {
@@ -194,7 +192,7 @@ class BoatApp {
     this.send();
   }
 
-  /** Logs something of practice: it is kept, shown, then sent. */
+  /** Logs something of practice: it is kept, shown, then sent. Without words it is not offered to be undone. */
   async log(fields, words) {
     const made = rules.practiceChange(
       this.kept.log,
@@ -207,7 +205,7 @@ class BoatApp {
     if (made.change)
       await this.change((kept) => {
         kept.changes.push(made.change);
-        kept.undo = made.undo && { fields: made.undo, words };
+        kept.undo = made.undo && words ? { fields: made.undo, words } : null;
       });
     this.draw();
     if (made.change) {
@@ -217,11 +215,8 @@ class BoatApp {
     return Boolean(made.change);
   }
 
-  async undoChange() {
-    const { fields, words } = this.kept.undo;
-    await this.log(fields, words);
-    await this.change((kept) => (kept.undo = null));
-    this.draw();
+  undoChange() {
+    return this.log(this.kept.undo.fields);
   }
 
   async bite(event) {
@@ -283,7 +278,7 @@ class BoatApp {
     this.sending = true;
     clearTimeout(this.timer);
     try {
-      while (this.again || this.kept.unsent.length + this.kept.changes.length > 0) {
+      while (this.again || this.waits > 0) {
         this.again = false;
         if (!(await this.exchange()) || !(await this.exchangePractice())) return;
       }
@@ -360,7 +355,7 @@ class BoatApp {
   }
 
   async take(log, sent, said) {
-    const ahead = log.now - performance.timeOrigin - performance.now();
+    const ahead = log.now - deviceTime();
     const rows = rules.rows(log);
     const lines = new Map(rules.view(log, 0, log.now, NaN).lines.map((line) => [line.id, line]));
     await this.change((kept) => {
@@ -504,6 +499,11 @@ class BoatApp {
   }
 }
 
+/** The device's time, ms of the epoch: it runs on evenly when its clock is set. */
+function deviceTime() {
+  return performance.timeOrigin + performance.now();
+}
+
 /** As ", 3 min ago"; nothing within the minute. */
 function ago(millis) {
   const minutes = Math.floor(millis / MINUTE);
@@ -525,7 +525,7 @@ finishSignOut();
 watchSignOut();
 const root = window.location.pathname;
 const store = await Store.open();
-const app = new BoatApp(root, store, { ...nothing(), ...(await store.read(root)) });
+const app = new BoatApp(root, store, await store.read(root));
 app.draw();
 app.watch();
 app.send();

@@ -1,15 +1,12 @@
 // The Log screen of a practice day, drawn from the view of the rules' module. Nothing is computed here.
 import { html, nothing, repeat } from '/assets/lit-html.js';
+import { clock, problems } from './parts.js';
 
-const OUTCOMES = { landed: 'Landed', lost: 'Lost', missed: 'Missed', shaken: 'Shaken off' };
-
-export function practiceHead({ practice, kept }) {
-  const waits = kept.unsent.length + kept.changes.length;
+export function practiceHead(app) {
+  const { practice } = app;
   return html`<header class="boat-head big-numbers">
     <span><strong>${practice.open ? practice.open.spot : 'Practice'}</strong></span>
-    <span class="day-clock"
-      >${waits > 0 ? html`<span class="faint">${waits} to send</span>` : nothing} ${practice.clock}</span
-    >
+    ${clock(app, practice.clock)}
     <span class="faint">${practice.sum || 'nothing logged today'}</span>
   </header>`;
 }
@@ -29,12 +26,6 @@ export function practiceScreen(app) {
           </div>`
         : nothing
     }`;
-}
-
-function wrong(app) {
-  return app.errors?.form === 'practice'
-    ? html`<div class="note trouble" role="alert" data-errors>${app.errors.messages.join(' ')}</div>`
-    : nothing;
 }
 
 function lures(app, kind, checked) {
@@ -59,9 +50,9 @@ function startHere(app) {
   const [nearest] = practice.spots;
   return html`<section class="sheet grid gap-3" aria-labelledby="start">
     <h2 id="start">${practice.open ? 'Move on' : 'Start a stop'}</h2>
-    ${practice.open ? nothing : wrong(app)}
+    ${practice.open ? nothing : problems(app, 'practice')}
     <form class="grid gap-3" @submit=${(event) => app.start(event)}>
-      ${lures(app, 'checkbox', app.lastLures)}
+      ${lures(app, 'checkbox', practice.lures)}
       ${
         nearest?.away
           ? html`<button class="act wide" name="spot" value=${nearest.id}>
@@ -90,13 +81,13 @@ function startHere(app) {
 }
 
 function openStop(app) {
-  const { open } = app.practice;
+  const { open, outcomes } = app.practice;
   return html`<section class="sheet grid gap-3 pad" aria-labelledby="fishing">
       <h2 id="fishing">
         Fishing ${open.spot}
         <span class="font-normal faint">${open.since}${open.follows ? `, ${open.follows}` : ''}</span>
       </h2>
-      ${wrong(app)}
+      ${problems(app, 'practice')}
       <form class="grid gap-3" @submit=${(event) => app.bite(event)}>
         ${lures(app, 'radio', open.usual ? [open.usual] : [])}
         <div class="row-line measures" @focusin=${(e) => app.typeInto(e.target)}>
@@ -113,11 +104,9 @@ function openStop(app) {
           </div>
         </div>
         <div class="outcomes">
-          ${Object.entries(OUTCOMES).map(
-            ([outcome, words]) =>
-              html`<button name="outcome" value=${outcome} class=${outcome === 'landed' ? 'act' : ''}>
-                ${words}
-              </button>`,
+          ${outcomes.map(
+            ({ code, words }) =>
+              html`<button name="outcome" value=${code} class=${code === 'landed' ? 'act' : ''}>${words}</button>`,
           )}
           <button type="button" @click=${() => app.log({ what: 'follow', stop: open.id }, 'follow')}>Follow</button>
           <button type="button" @click=${() => app.log({ what: 'end', stop: open.id }, 'end of the stop')}>

@@ -1,5 +1,6 @@
 // The screens of the boat's app, drawn from the view of the rules' module. Nothing is computed here.
 import { html, nothing, repeat } from '/assets/lit-html.js';
+import { clock, problems } from './parts.js';
 import { practiceHead, practiceScreen } from './practice-screen.js';
 
 /** Screens by the names of their buttons. */
@@ -51,15 +52,12 @@ function bar(app) {
   </nav>`;
 }
 
-function head({ view, kept }) {
+function head(app) {
+  const { view } = app;
   const { hours } = view;
-  const waits = kept.unsent.length;
   return html`<header class="boat-head big-numbers">
     <span>Bag <strong>${view.total}</strong> <span class="faint">${view.count}</span></span>
-    ${view.net ? html`<span>less penalties <strong>${view.net}</strong></span>` : nothing}
-    <span class="day-clock"
-      >${waits > 0 ? html`<span class="faint">${waits} to send</span>` : nothing} ${view.clock}</span
-    >
+    ${view.net ? html`<span>less penalties <strong>${view.net}</strong></span>` : nothing} ${clock(app, view.clock)}
     ${
       hours.open
         ? html`<span class="to-go" data-tone=${hours.tone}><strong>${hours.toGo}</strong> to check-in</span>`
@@ -70,17 +68,16 @@ function head({ view, kept }) {
 }
 
 /** What keeps entries from being sent, where something does. */
-function unsent({ kept, signedOut, away }) {
-  const left = kept.unsent.length + kept.changes.length;
+function unsent({ waits, signedOut, away }) {
   if (signedOut)
     return html`<div class="unsent" data-unsent role="status">
       You are signed out. What you log is kept on this phone.
       <a class="button" href="/sign-in">Sign in and send it</a>
     </div>`;
-  return left === 0 || !away
+  return waits === 0 || !away
     ? nothing
     : html`<div class="unsent" data-unsent role="status">
-        No signal: ${left} ${left === 1 ? 'entry is' : 'entries are'} kept on this phone and will be sent in order.
+        No signal: ${waits} ${waits === 1 ? 'entry is' : 'entries are'} kept on this phone and will be sent in order.
       </div>`;
 }
 
@@ -118,10 +115,7 @@ function notice(words, acts) {
 
 /** A form that makes an entry; what is wrong with what was typed stands in it. */
 function entryForm(app, name, type, fixed, content, classes = 'grid gap-3') {
-  const wrong = app.errors?.form === name ? app.errors.messages : [];
-  return html`${
-      wrong.length > 0 ? html`<div class="note trouble" role="alert" data-errors>${wrong.join(' ')}</div>` : nothing
-    }
+  return html`${problems(app, name)}
     <form class=${classes} data-form=${name} @submit=${(event) => app.submit(event, name)}>
       <input type="hidden" name="type" .value=${type} />
       ${Object.entries(fixed).map(([key, value]) => html`<input type="hidden" name=${key} .value=${value ?? ''} />`)}
@@ -136,13 +130,13 @@ function textField(id, label, placeholder = '', mode = 'decimal') {
   </div>`;
 }
 
-function choice(name, label, options, chosen, none) {
+function choice(id, name, label, options, chosen, none) {
   return html`<div class="field">
-    <label for=${name}>${label}</label>
-    <select id=${name} name=${name.replace(/^now-/, '')}>
+    <label for=${id}>${label}</label>
+    <select id=${id} name=${name}>
       ${none ? html`<option value="">${none}</option>` : nothing}
       ${Object.entries(options).map(
-        ([id, words]) => html`<option value=${id} ?selected=${id === chosen}>${words}</option>`,
+        ([code, words]) => html`<option value=${code} ?selected=${code === chosen}>${words}</option>`,
       )}
     </select>
   </div>`;
@@ -249,10 +243,10 @@ function fishForm(app) {
               ${
                 app.byLength
                   ? nothing
-                  : choice('tag', 'Tag', Object.fromEntries(view.tags.map((t) => [t, t])), null, 'next free one')
+                  : choice('tag', 'tag', 'Tag', Object.fromEntries(view.tags.map((t) => [t, t])), null, 'next free one')
               }
-              ${choice('spot', 'Spot', app.names.spots, here?.spotId, 'not noted')}
-              ${choice('presentation', 'Lure', app.names.presentations, here?.presentationId, 'not noted')}
+              ${choice('spot', 'spot', 'Spot', app.names.spots, here?.spotId, 'not noted')}
+              ${choice('presentation', 'presentation', 'Lure', app.names.presentations, here?.presentationId, 'not noted')}
             </div>
           </div>
         </details>`,
@@ -283,8 +277,8 @@ function fishing(app) {
       'start',
       'fishing',
       {},
-      html`${choice('now-spot', 'Fishing now at', app.names.spots, next?.spotId)}
-        ${choice('now-presentation', 'With', app.names.presentations, next?.presentationId)}<button>
+      html`${choice('now-spot', 'spot', 'Fishing now at', app.names.spots, next?.spotId)}
+        ${choice('now-presentation', 'presentation', 'With', app.names.presentations, next?.presentationId)}<button>
           Start here
         </button>`,
       'row-line',
@@ -477,8 +471,8 @@ function planScreen(app) {
   ${plan.due ? comeBack(app, plan.due) : nothing}`;
 }
 
-function asOf(app, clock) {
-  return html`<span class="font-normal faint">at ${clock}${app.planAge()}</span>`;
+function asOf(app, time) {
+  return html`<span class="font-normal faint">at ${time}${app.planAge()}</span>`;
 }
 
 function stayOrMove(app, { stay }) {
@@ -498,12 +492,7 @@ function projection(app, { stay, rest }) {
   return html`<section class="sheet ahead grid gap-3" aria-labelledby="ahead">
     <h2 id="ahead">Projected bag ${asOf(app, stay.asOf)}</h2>
     ${ahead ? outlook(ahead) : html`<p role="status">Computing the projection.</p>`}
-    ${rest ? restOfDay(app, rest) : nothing}
-    ${
-      app.errors?.form === 'rest'
-        ? html`<div class="note trouble" role="alert" data-errors>${app.errors.messages.join(' ')}</div>`
-        : nothing
-    }
+    ${rest ? restOfDay(app, rest) : nothing} ${problems(app, 'rest')}
     ${
       app.done
         ? html`<div class="note" role="status">

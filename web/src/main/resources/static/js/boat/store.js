@@ -31,15 +31,19 @@ export class Store {
     this.others = new BroadcastChannel('lochan-boat');
   }
 
+  writing() {
+    return this.db.transaction(EVENTS, 'readwrite', { durability: 'strict' });
+  }
+
   /** What is kept of an event, by its root `/boat/ID`. */
   async read(root) {
-    return { ...nothing(), ...(await this.db.get(EVENTS, root)) };
+    return keptIn(this.db.transaction(EVENTS).store, root);
   }
 
   /** Changes what is kept of an event; it is on the disk when the promise is kept. Where somebody signs out meanwhile only what waits stays. */
   async change(root, how) {
-    const change = this.db.transaction(EVENTS, 'readwrite', { durability: 'strict' });
-    const kept = { ...nothing(), ...(await change.store.get(root)) };
+    const change = this.writing();
+    const kept = await keptIn(change.store, root);
     how(kept);
     await put(change.store, root, localStorage.getItem(LEAVING) === null ? kept : withoutSecrets(kept));
     await change.done;
@@ -49,11 +53,10 @@ export class Store {
 
   /** Takes all of an event off the phone but what waits: it is not one of who is signed in. */
   async hide(root) {
-    const change = this.db.transaction(EVENTS, 'readwrite', { durability: 'strict' });
-    const rest = withoutSecrets({ ...nothing(), ...(await change.store.get(root)) });
-    await put(change.store, root, rest);
+    const change = this.writing();
+    await strip(change.store, root);
     await change.done;
-    return rest ?? nothing();
+    return this.read(root);
   }
 
   /** How many entries of this phone the server does not have. */
@@ -63,10 +66,8 @@ export class Store {
 
   /** Takes logs, names and what was told off the phone; entries that wait stay. */
   async wipe() {
-    const change = this.db.transaction(EVENTS, 'readwrite', { durability: 'strict' });
-    for (const root of await change.store.getAllKeys()) {
-      await put(change.store, root, withoutSecrets({ ...nothing(), ...(await change.store.get(root)) }));
-    }
+    const change = this.writing();
+    for (const root of await change.store.getAllKeys()) await strip(change.store, root);
     await change.done;
   }
 
@@ -74,6 +75,14 @@ export class Store {
   onChange(root, then) {
     this.others.addEventListener('message', ({ data }) => data === root && then());
   }
+}
+
+async function keptIn(store, root) {
+  return { ...nothing(), ...(await store.get(root)) };
+}
+
+async function strip(store, root) {
+  return put(store, root, withoutSecrets(await keptIn(store, root)));
 }
 
 function put(store, root, kept) {

@@ -1,0 +1,16 @@
+// What the screens of the boat's app share.
+import { html, nothing } from '/assets/lit-html.js';
+
+/** What is wrong with what was typed or asked in a form. */
+export function problems({ errors }, form) {
+  return errors?.form === form
+    ? html`<div class="note trouble" role="alert" data-errors>${errors.messages.join(' ')}</div>`
+    : nothing;
+}
+
+/** The time, and how much is still to be sent. */
+export function clock({ waits }, time) {
+  return html`<span class="day-clock"
+    >${waits > 0 ? html`<span class="faint">${waits} to send</span>` : nothing} ${time}</span
+  >`;
+}
