@@ -13,6 +13,8 @@ const PARTS = [
   '/assets/lit-html.js',
   '/js/leaving.js',
   '/js/sign-out.js',
+  '/js/boat/advice.js',
+  '/js/boat/adviser.js',
   '/js/boat/app.js',
   '/js/boat/bag.js',
   '/js/boat/bell.js',
@@ -86,6 +88,8 @@ async function page(event, path) {
 
 /** The app has the parts that were kept with it; pages of the desk have the server's. */
 async function part(event, path) {
+  // A worker of the app gets its own parts as the app does.
+  if (opened.has(event.clientId) && event.resultingClientId) opened.add(event.resultingClientId);
   const known = opened.has(event.clientId) ? await kept(path) : undefined;
   return known ?? fetch(event.request).catch(async () => (await kept(path)) ?? Response.error());
 }

@@ -16,6 +16,7 @@ import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.lake.Runs;
 
@@ -41,7 +42,7 @@ final class BenchDay {
 
     BenchDay(EventData event, int scenarioCount, long seed) {
         this.event = event;
-        DayModel model = new DayModel(event, 1, Assumptions.DEFAULTS);
+        DayModel model = new FittedDayModel(event, 1, Assumptions.DEFAULTS);
         this.scenarios = new ScenarioSet(model, scenarioCount, seed);
         this.valuer = new PlanValuer(scenarios);
         this.cells = model.cells();

@@ -8,6 +8,7 @@ import lochan.core.plan.PlanStop;
 import lochan.core.planning.valuation.PlanValue;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -43,7 +44,7 @@ public class PlanningBenchmarks {
     @Setup
     public void setUp() {
         day = new BenchDay(BenchEvents.of(SPOTS, PRESENTATIONS, LENGTH, SIDE_M, SEED), QualityTable.SCENARIOS, SEED);
-        DayModel model = new DayModel(day.event, 1, Assumptions.DEFAULTS);
+        DayModel model = new FittedDayModel(day.event, 1, Assumptions.DEFAULTS);
         valuer = new PlanValuer(new ScenarioSet(model, VALUED_SCENARIOS, SEED));
         int[] visits = new int[2 * STOPS];
         for (int i = 0; i < STOPS; i++) {

@@ -25,7 +25,7 @@ import lochan.core.live.Outlook;
 import lochan.core.live.Outlooks;
 import lochan.core.live.Today;
 import lochan.core.model.rate.Cell;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
@@ -73,7 +73,7 @@ final class AdviseAnswer {
 
     private OfDay day(int number) {
         return days.computeIfAbsent(number, n -> {
-            DayModel model = new DayModel(event, n, Assumptions.DEFAULTS);
+            FittedDayModel model = new FittedDayModel(event, n, Assumptions.DEFAULTS);
             ScenarioSet few = new ScenarioSet(model, PLANNED_SCENARIOS, seed);
             List<PlanStop> given = event.planOf(n);
             List<PlanStop> plan = given.isEmpty()

@@ -23,7 +23,7 @@ import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.structure.StructureFinder;
 import lochan.core.model.evidence.Bin;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
@@ -107,9 +107,10 @@ final class Commands implements Runnable {
             @Option(names = "--seed", defaultValue = "1") long seed)
             throws UsageException {
         EventData event = file.valued();
-        DayModel model =
-                new DayModel(event, within("--day", day, 1, event.days().size()), Assumptions.DEFAULTS);
+        FittedDayModel model =
+                new FittedDayModel(event, within("--day", day, 1, event.days().size()), Assumptions.DEFAULTS);
         return print(new RankAnswer(
+                        model,
                         new ScenarioSet(model, within("--scenarios", scenarios, 1, MOST_SCENARIOS), seed),
                         bin(at, model))
                 .json());
@@ -128,7 +129,7 @@ final class Commands implements Runnable {
             throw new UsageException(file.file + " has no plan: add one under /plans");
         }
         Plan plan = event.plans().get(within("--plan", number, 1, event.plans().size()) - 1);
-        DayModel model = new DayModel(event, plan.day(), Assumptions.DEFAULTS);
+        FittedDayModel model = new FittedDayModel(event, plan.day(), Assumptions.DEFAULTS);
         Bag from = BagLog.replay(event.event(), bag ? event.competition() : List.of())
                 .bag(plan.day());
         PlanValuer valuer =
@@ -156,8 +157,8 @@ final class Commands implements Runnable {
             throw new UsageException("--strategy is target, and the event has none: add /event/targetGrams");
         }
         long deadline = System.nanoTime() + (long) (1e9 * within("--seconds", seconds, 0, MOST_SECONDS));
-        DayModel model =
-                new DayModel(event, within("--day", day, 1, event.days().size()), Assumptions.DEFAULTS);
+        FittedDayModel model =
+                new FittedDayModel(event, within("--day", day, 1, event.days().size()), Assumptions.DEFAULTS);
         return print(new PlanAnswer(model, seed).json(strategy, seconds, i -> i == 0 || System.nanoTime() < deadline));
     }
 
@@ -261,7 +262,7 @@ final class Commands implements Runnable {
         return value;
     }
 
-    private static int bin(String at, DayModel model) throws UsageException {
+    private static int bin(String at, FittedDayModel model) throws UsageException {
         if (at == null) {
             return 0;
         }

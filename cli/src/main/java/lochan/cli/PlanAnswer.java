@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.function.IntPredicate;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
@@ -31,11 +31,11 @@ final class PlanAnswer {
 
     private static final double BACKUP_ROUNDS_PER_SECOND = 0.5;
 
-    private final DayModel model;
+    private final FittedDayModel model;
     private final DayRuns runs;
     private final long seed;
 
-    PlanAnswer(DayModel model, long seed) {
+    PlanAnswer(FittedDayModel model, long seed) {
         this.model = model;
         this.runs = DayRuns.of(model.event(), model.assumptions().planning());
         this.seed = seed;

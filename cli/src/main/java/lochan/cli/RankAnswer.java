@@ -4,7 +4,7 @@ import java.util.List;
 import lochan.core.model.ranking.Ranking;
 import lochan.core.model.ranking.RankingRow;
 import lochan.core.model.rate.Cell;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.model.size.SizeModel;
 import lochan.core.planning.edits.DayRuns;
@@ -22,16 +22,17 @@ final class RankAnswer {
 
     private static final int ADDS_ROUNDS = 9;
 
+    private final FittedDayModel model;
     private final ScenarioSet scenarios;
     private final Ranking rankings;
 
-    RankAnswer(ScenarioSet scenarios, int bin) {
+    RankAnswer(FittedDayModel model, ScenarioSet scenarios, int bin) {
+        this.model = model;
         this.scenarios = scenarios;
-        this.rankings = new Ranking(scenarios.model(), bin);
+        this.rankings = new Ranking(model, bin);
     }
 
     ObjectNode json() {
-        DayModel model = scenarios.model();
         List<RankingRow> rows = rankings.rows();
         AddedValue worth = AddedValue.of(
                 new ScenarioSet(model, ADDS_SCENARIOS, scenarios.seed()),

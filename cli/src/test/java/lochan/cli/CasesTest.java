@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.planning.edits.DayRuns;
@@ -94,7 +95,7 @@ class CasesTest {
                 .data();
         Assumptions.Planning planning = Assumptions.DEFAULTS.planning();
         Plan plan = data.plans().getFirst();
-        PlanValuer valuer = new PlanValuer(new ScenarioSet(new DayModel(data, 1, Assumptions.DEFAULTS), 20_000, 5));
+        PlanValuer valuer = new PlanValuer(new ScenarioSet(new FittedDayModel(data, 1, Assumptions.DEFAULTS), 20_000, 5));
 
         assertThat(PlanCheck.check(data, plan)).isEmpty();
         assertThat(PlanCheck.legs(data, plan, planning, DayRuns.of(data, planning)))

@@ -125,6 +125,31 @@ public final class EventFileReader {
         return entries;
     }
 
+    /**
+     * Reads the stops of a plan at spots and with presentations of an event.
+     *
+     * @throws EventFileException with everything wrong in them
+     */
+    public static List<PlanStop> planStops(JsonNode list, EventData event) throws EventFileException {
+        EventFileReader reader = new EventFileReader();
+        JsonNode wrapped = JsonNodeFactory.instance.objectNode().set("stops", list);
+        List<PlanStop> stops = new JsonFields(wrapped, "", "", reader.context).list("stops", (s, i) -> {
+            PlanStop stop = planStop(s);
+            if (event.spot(stop.spotId()).isEmpty()) {
+                s.problem("spot", "no spot of the event");
+            }
+            if (event.presentation(stop.presentationId()).isEmpty()) {
+                s.problem("presentation", "no presentation of the event");
+            }
+            if (!stop.leave().isAfter(stop.arrive())) {
+                s.problem("leave", "expected a time after \"arrive\"");
+            }
+            return stop;
+        });
+        reader.stopAtProblems();
+        return stops;
+    }
+
     private EventFile read(JsonNode tree) throws EventFileException {
         JsonFields root = new JsonFields(tree, "", "", context);
         if (tree == null || !tree.isObject() || !root.has("lochan")) {
@@ -550,14 +575,16 @@ public final class EventFileReader {
         return new Plan(
                 f.whole("day", 1, 1000, 1),
                 f.shortTextOrNull("name", 80),
-                f.list(
-                        "stops",
-                        (s, i) -> new PlanStop(
-                                s.id("spot"),
-                                s.id("presentation"),
-                                s.time("arrive"),
-                                s.time("leave"),
-                                Boolean.TRUE.equals(s.truthOrNull("locked")))));
+                f.list("stops", (s, i) -> planStop(s)));
+    }
+
+    private static PlanStop planStop(JsonFields f) {
+        return new PlanStop(
+                f.id("spot"),
+                f.id("presentation"),
+                f.time("arrive"),
+                f.time("leave"),
+                Boolean.TRUE.equals(f.truthOrNull("locked")));
     }
 
     private @Nullable Entry entry(JsonFields f, Event event) {

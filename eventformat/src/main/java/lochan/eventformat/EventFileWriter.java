@@ -22,12 +22,14 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Waypoint;
 import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.Presentation;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.util.DefaultIndenter;
 import tools.jackson.core.util.DefaultPrettyPrinter;
@@ -82,6 +84,28 @@ public final class EventFileWriter {
         return node;
     }
 
+    /**
+     * Of an event what a plan is made of and followed by: its rules, boat, spots, presentations, forecast, plans and known fish ({@code fish}), in the
+     * fields of an event file.
+     */
+    public static ObjectNode day(EventData data) {
+        EventFileWriter writer = new EventFileWriter(Map.of(), data.timeZone());
+        ObjectNode node = JSON.createObjectNode();
+        node.set("event", writer.event(data.event()));
+        node.set("boat", writer.boat(data.boat(), List.of()));
+        list(node, "spots", data.spots(), s -> writer.spot(s, ""));
+        list(node, "presentations", data.presentations(), p -> writer.presentation(p, ""));
+        list(node, "forecast", data.forecast(), (f, i) -> writer.forecast(f, ""));
+        list(node, "plans", data.plans(), (p, i) -> writer.plan(p, ""));
+        list(node, "fish", data.notebook().fish(), f -> NotebookJson.fish(f, writer));
+        return node;
+    }
+
+    /** A stop of a plan. */
+    public static ObjectNode planStop(PlanStop stop, ZoneId zone) {
+        return new EventFileWriter(Map.of(), zone).planStop(stop, "");
+    }
+
     private ObjectNode tree(EventData data) {
         ObjectNode root = JSON.createObjectNode();
         root.put("lochan", EventFileReader.VERSION);
@@ -92,11 +116,11 @@ public final class EventFileWriter {
         }
         list(root, "spots", data.spots(), s -> spot(s, "/spots/" + JsonFields.escape(s.id())));
         someOf(root, "waypoints", data.waypoints(), (m, i) -> waypoint(m, "/waypoints/" + JsonFields.escape(m.id())));
-        list(root, "presentations", data.presentations(), p -> {
-            ObjectNode node = JSON.createObjectNode().put("id", p.id()).put("name", p.name());
-            code(node, "hooks", p.hooks());
-            return withUnknown(node, "/presentations/" + JsonFields.escape(p.id()));
-        });
+        list(
+                root,
+                "presentations",
+                data.presentations(),
+                p -> presentation(p, "/presentations/" + JsonFields.escape(p.id())));
         list(root, "stops", data.stops(), s -> stop(s, "/stops/" + JsonFields.escape(s.id())));
         list(root, "forecast", data.forecast(), (f, i) -> forecast(f, "/forecast/" + i));
         list(root, "plans", data.plans(), (p, i) -> plan(p, "/plans/" + i));
@@ -241,6 +265,12 @@ public final class EventFileWriter {
         return withUnknown(node, pointer);
     }
 
+    private ObjectNode presentation(Presentation presentation, String pointer) {
+        ObjectNode node = JSON.createObjectNode().put("id", presentation.id()).put("name", presentation.name());
+        code(node, "hooks", presentation.hooks());
+        return withUnknown(node, pointer);
+    }
+
     private ObjectNode waypoint(Waypoint waypoint, String pointer) {
         ObjectNode node = JSON.createObjectNode().put("id", waypoint.id());
         time(node, "at", waypoint.at());
@@ -334,15 +364,18 @@ public final class EventFileWriter {
     private ObjectNode plan(Plan plan, String pointer) {
         ObjectNode node = JSON.createObjectNode().put("day", plan.day());
         optional(node, "name", plan.name());
-        list(node, "stops", plan.stops(), (s, i) -> {
-            ObjectNode stop = JSON.createObjectNode().put("spot", s.spotId()).put("presentation", s.presentationId());
-            time(stop, "arrive", s.arrive());
-            time(stop, "leave", s.leave());
-            if (s.locked()) {
-                stop.put("locked", true);
-            }
-            return withUnknown(stop, pointer + "/stops/" + i);
-        });
+        list(node, "stops", plan.stops(), (s, i) -> planStop(s, pointer + "/stops/" + i));
+        return withUnknown(node, pointer);
+    }
+
+    private ObjectNode planStop(PlanStop stop, String pointer) {
+        ObjectNode node =
+                JSON.createObjectNode().put("spot", stop.spotId()).put("presentation", stop.presentationId());
+        time(node, "arrive", stop.arrive());
+        time(node, "leave", stop.leave());
+        if (stop.locked()) {
+            node.put("locked", true);
+        }
         return withUnknown(node, pointer);
     }
 

@@ -180,7 +180,8 @@ final class NotebookJson {
         return withUnknown.apply(node, "/notebook");
     }
 
-    private static ObjectNode fish(KnownFish f, EventFileWriter to) {
+    /** A known fish. */
+    static ObjectNode fish(KnownFish f, EventFileWriter to) {
         ObjectNode node = EventFileWriter.object().put("id", f.id()).put("spot", f.spotId());
         EventFileWriter.optional(node, "where", f.where());
         EventFileWriter.code(node, "kind", f.kind());

@@ -265,7 +265,7 @@ public final class MoveAdvice {
         return strengths.computeIfAbsent(cell, c -> {
             double shape = 0;
             for (int bin = 0; bin < model.bins().size(); bin++) {
-                shape += model.rates(bin).rate(c, model.pattern(c)).shape()
+                shape += model.rate(c, bin).shape()
                         / model.bins().size();
             }
             return 1 / (1 / shape + model.assumptions().planning().spotDays());
@@ -306,7 +306,7 @@ public final class MoveAdvice {
     private double[] means(Cell cell) {
         double[] means = new double[model.bins().size()];
         for (int bin = 0; bin < means.length; bin++) {
-            GammaRate rate = model.rates(bin).rate(cell, model.pattern(cell));
+            GammaRate rate = model.rate(cell, bin);
             means[bin] = rate.mean() * model.leftByWind(cell.spotId(), bin);
         }
         return means;

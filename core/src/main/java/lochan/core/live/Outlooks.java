@@ -19,7 +19,7 @@ import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Quantile;
 import lochan.core.quantity.Hours;
 import org.apache.commons.rng.sampling.ListSampler;
-import org.apache.commons.rng.simple.RandomSource;
+import lochan.core.Randoms;
 import org.apache.commons.statistics.distribution.PoissonDistribution;
 
 /**
@@ -176,7 +176,7 @@ public final class Outlooks {
                 .flatMap(j -> IntStream.generate(() -> j).limit(days[j]))
                 .boxed()
                 .toList());
-        ListSampler.shuffle(RandomSource.XO_SHI_RO_256_PP.create(seed), numbers);
+        ListSampler.shuffle(Randoms.of(seed), numbers);
         return after(set, today).only(numbers.stream().mapToInt(j -> j).toArray());
     }
 

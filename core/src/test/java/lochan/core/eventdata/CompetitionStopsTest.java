@@ -10,7 +10,7 @@ import lochan.core.Sample;
 import lochan.core.competition.Entry;
 import lochan.core.model.evidence.Slice;
 import lochan.core.model.rate.Cell;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.practice.Bite;
@@ -102,7 +102,7 @@ class CompetitionStopsTest {
     }
 
     private static double rate(EventData event, int day) {
-        DayModel model = new DayModel(event, day, Assumptions.DEFAULTS);
+        FittedDayModel model = new FittedDayModel(event, day, Assumptions.DEFAULTS);
         return model.rates(0).rate(GRASS, model.pattern(GRASS)).mean();
     }
 }

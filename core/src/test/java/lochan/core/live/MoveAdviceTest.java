@@ -24,7 +24,7 @@ import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.size.KeeperWeight;
 import lochan.core.planning.edits.DayRuns;
 import lochan.core.practice.ForecastPeriod;
@@ -41,7 +41,7 @@ class MoveAdviceTest {
     }
 
     private static MoveAdvice of(EventData event) {
-        return new MoveAdvice(new DayModel(event, 1, A), DayRuns.of(event, A.planning()));
+        return new MoveAdvice(new FittedDayModel(event, 1, A), DayRuns.of(event, A.planning()));
     }
 
     private static Bag bag(EventData event, double... grams) {
@@ -83,7 +83,7 @@ class MoveAdviceTest {
                 Sample.tournament(Format.EVERY_FISH, null, List.of(Sample.LARGEMOUTH, Sample.SPOTTED), null),
                 EVENT.spots(),
                 EVENT.stops());
-        DayModel model = new DayModel(event, 1, A);
+        FittedDayModel model = new FittedDayModel(event, 1, A);
         List<GammaRate> rates = IntStream.range(0, model.bins().size())
                 .mapToObj(i -> model.rates(i).rate(HERE, model.pattern(HERE)))
                 .toList();

@@ -15,6 +15,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
@@ -25,7 +26,7 @@ import org.junit.jupiter.api.Test;
 class OutlooksTest {
 
     private static final EventData EVENT = Sample.practiced(5, 1);
-    private static final DayModel MODEL = new DayModel(EVENT, 1, Assumptions.DEFAULTS);
+    private static final DayModel MODEL = new FittedDayModel(EVENT, 1, Assumptions.DEFAULTS);
     private static final Outlooks OUTLOOKS = new Outlooks(MODEL, Outlooks.ENOUGH_SCENARIOS, 3);
     private static final Cell GRASS = new Cell("grass-1", "walker");
     private static final List<PlanStop> PLAN = List.of(

@@ -15,6 +15,7 @@ import lochan.core.lake.Runs;
 import lochan.core.live.Outlooks;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
@@ -27,7 +28,7 @@ import org.junit.jupiter.api.Test;
 class DayReviewTest {
 
     private static final EventData EVENT = Sample.practiced(5, 1);
-    private static final DayModel MODEL = new DayModel(EVENT, 1, Assumptions.DEFAULTS);
+    private static final DayModel MODEL = new FittedDayModel(EVENT, 1, Assumptions.DEFAULTS);
     private static final ScenarioSet SCENARIOS = new ScenarioSet(MODEL, 300, 4);
     private static final DayRuns RUNS = DayRuns.always(Runs.straight(EVENT.boat(), Assumptions.DEFAULTS.planning()));
     private static final List<PlanStop> PLAN = List.of(

@@ -23,6 +23,8 @@ import lochan.offline.bag.FormEntry;
 import lochan.offline.bag.Names;
 import lochan.offline.bag.Words;
 import lochan.offline.form.Form;
+import lochan.offline.json.Fields;
+import lochan.offline.pack.EventJson;
 import lochan.offline.practice.PracticeChange;
 import lochan.offline.practice.PracticeLog;
 import lochan.offline.practice.PracticeScreen;
@@ -41,12 +43,12 @@ public final class BoatModule {
     /** Needed by the compiler; the page calls the functions below. */
     public static void main(String[] arguments) {}
 
-    private static List<Entry> entries(JsFields log) {
+    private static List<Entry> entries(Fields log) {
         return log.list("entries", LogJson::entry);
     }
 
-    static Names names(JsFields log) {
-        JsFields names = log.object("names");
+    static Names names(Fields log) {
+        Fields names = log.object("names");
         return names == null
                 ? new Names(Map.of(), Map.of())
                 : new Names(
@@ -63,7 +65,7 @@ public final class BoatModule {
     @JSExport
     public static JSObject view(JSObject log, int day, double now, double leaveBy) {
         JsFields f = new JsFields(log);
-        Event event = LogJson.event(f.needed("event", f::object));
+        Event event = EventJson.event(f.needed("event", f::object));
         Instant at = Instant.ofEpochMilli((long) now);
         int number = day == 0 ? event.dayOf(at) : day;
         BagView view = BagView.of(
@@ -71,7 +73,7 @@ public final class BoatModule {
                 names(f),
                 entries(f),
                 new BagView.Moment(number, at, Double.isNaN(leaveBy) ? null : Instant.ofEpochMilli((long) leaveBy)),
-                LogJson.units(f.needed("units", f::object)));
+                EventJson.units(f.needed("units", f::object)));
         return of(view).done();
     }
 
@@ -163,8 +165,8 @@ public final class BoatModule {
     @JSExport
     public static JSObject entry(JSObject log, JSObject fields, String id, double at) {
         JsFields f = new JsFields(log);
-        Event event = LogJson.event(f.needed("event", f::object));
-        Form form = new Form(new JsFields(fields).all(), LogJson.units(f.needed("units", f::object)));
+        Event event = EventJson.event(f.needed("event", f::object));
+        Form form = new Form(new JsFields(fields).all(), EventJson.units(f.needed("units", f::object)));
         Optional<Entry> entry = FormEntry.read(form, event, names(f), id, Instant.ofEpochMilli((long) at));
         entry.flatMap(e -> BagLog.replay(event, entries(f)).append(e))
                 .map(FormEntry::onForm)
@@ -188,7 +190,7 @@ public final class BoatModule {
     @JSExport
     public static @Nullable String refusal(JSObject log, JSObject entry) {
         JsFields f = new JsFields(log);
-        return BagLog.replay(LogJson.event(f.needed("event", f::object)), entries(f))
+        return BagLog.replay(EventJson.event(f.needed("event", f::object)), entries(f))
                 .append(LogJson.entry(new JsFields(entry)))
                 .map(Violation::message)
                 .orElse(null);
@@ -198,7 +200,7 @@ public final class BoatModule {
     @JSExport
     public static JSObject rows(JSObject log) {
         JsFields f = new JsFields(log);
-        Event event = LogJson.event(f.needed("event", f::object));
+        Event event = EventJson.event(f.needed("event", f::object));
         return JsObject.listOf(
                 BagLog.replay(event, entries(f)).rows(),
                 row -> row(row, event.rules().format() == Format.LIMIT_LENGTH));
@@ -240,13 +242,13 @@ public final class BoatModule {
     @JSExport
     public static JSObject practice(JSObject log, JSObject practice, double now, double lat, double lon) {
         JsFields f = new JsFields(log);
-        Event event = LogJson.event(f.needed("event", f::object));
+        Event event = EventJson.event(f.needed("event", f::object));
         PracticeScreen screen = PracticeScreen.of(
                 PracticeJson.log(f, new JsFields(practice)),
                 Instant.ofEpochMilli((long) now),
                 event.timeZone(),
                 Double.isNaN(lat) ? null : new Position(lat, lon),
-                LogJson.units(f.needed("units", f::object)).length() == Units.Length.CM);
+                EventJson.units(f.needed("units", f::object)).length() == Units.Length.CM);
         return PracticeJson.of(screen).put("competes", competes(event, now)).done();
     }
 
@@ -266,7 +268,7 @@ public final class BoatModule {
     public static JSObject practiceChange(JSObject log, JSObject practice, JSObject fields, String id, double at) {
         JsFields f = new JsFields(log);
         Map<String, String> typed = new JsFields(fields).all();
-        Form form = new Form(typed, LogJson.units(f.needed("units", f::object)));
+        Form form = new Form(typed, EventJson.units(f.needed("units", f::object)));
         PracticeLog known = PracticeJson.log(f, new JsFields(practice));
         Instant time = Instant.ofEpochMilli((long) at);
         Optional<PracticeChange> change = PracticeChange.read(form, known.names(), id, time);
@@ -294,9 +296,9 @@ public final class BoatModule {
      */
     @JSExport
     public static JSObject alarms(JSObject log, JSObject day, double now) {
-        JsFields event = new JsFields(log).needed("event", new JsFields(log)::object);
+        Fields event = new JsFields(log).needed("event", new JsFields(log)::object);
         JsFields f = new JsFields(day);
-        JsFields next = f.object("next");
+        Fields next = f.object("next");
         Alarm.Day of = new Alarm.Day(
                 f.time("leaveBy"),
                 next == null ? null : timed(next),
@@ -311,7 +313,7 @@ public final class BoatModule {
                         .put("words", a.words()));
     }
 
-    private static Alarm.Timed timed(JsFields f) {
+    private static Alarm.Timed timed(Fields f) {
         return new Alarm.Timed(f.needed("id", f::text), f.needed("at", f::time), f.needed("words", f::text));
     }
 

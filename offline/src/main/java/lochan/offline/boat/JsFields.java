@@ -6,13 +6,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
-import lochan.core.competition.EntryFields;
+import lochan.offline.json.Fields;
 import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSBody;
 import org.teavm.jso.JSObject;
 
 /** A JavaScript object read by its fields; one that is missing is null. */
-final class JsFields implements EntryFields.Source {
+final class JsFields implements Fields {
 
     private final JSObject object;
 
@@ -55,7 +55,8 @@ final class JsFields implements EntryFields.Source {
             script = "return Date.parse(object[name]);")
     private static native double millis(JSObject object, String name);
 
-    boolean has(String name) {
+    @Override
+    public boolean has(String name) {
         return text(object, name) != null;
     }
 
@@ -76,11 +77,6 @@ final class JsFields implements EntryFields.Source {
         return number == null ? null : number.intValue();
     }
 
-    boolean truth(String name, boolean instead) {
-        Boolean said = truth(name);
-        return said == null ? instead : said;
-    }
-
     @Override
     public @Nullable Boolean truth(String name) {
         String text = text(name);
@@ -93,21 +89,13 @@ final class JsFields implements EntryFields.Source {
         return has(name) ? Instant.ofEpochMilli((long) millis(object, name)) : null;
     }
 
-    /** A value that the server always sends. */
-    <T> T needed(String name, Function<String, @Nullable T> read) {
-        T value = read.apply(name);
-        if (value == null) {
-            throw new IllegalArgumentException("the log has no " + name);
-        }
-        return value;
-    }
-
-    @Nullable
-    JsFields object(String name) {
+    @Override
+    public @Nullable JsFields object(String name) {
         return has(name) ? new JsFields(get(object, name)) : null;
     }
 
-    <T> List<T> list(String name, Function<JsFields, T> read) {
+    @Override
+    public <T> List<T> list(String name, Function<Fields, T> read) {
         List<T> list = new ArrayList<>();
         for (int i = 0; i < length(object, name); i++) {
             list.add(read.apply(new JsFields(at(object, name, i))));
@@ -115,7 +103,8 @@ final class JsFields implements EntryFields.Source {
         return list;
     }
 
-    List<String> texts(String name) {
+    @Override
+    public List<String> texts(String name) {
         List<String> list = new ArrayList<>();
         for (int i = 0; i < length(object, name); i++) {
             list.add(textAt(object, name, i));
@@ -123,8 +112,32 @@ final class JsFields implements EntryFields.Source {
         return list;
     }
 
-    /** All fields as text; those that are null are left out. */
-    Map<String, String> all() {
+    @JSBody(
+            params = {"object", "name"},
+            script = "var v = object[name]; return v === undefined || v === null ? [] : v;")
+    private static native double[] numbers(JSObject object, String name);
+
+    @JSBody(
+            params = {"object", "name", "i"},
+            script = "return object[name][i];")
+    private static native double[] numbersAt(JSObject object, String name, int i);
+
+    @Override
+    public double[] numbers(String name) {
+        return numbers(object, name);
+    }
+
+    @Override
+    public List<double[]> lists(String name) {
+        List<double[]> lists = new ArrayList<>();
+        for (int i = 0; i < length(object, name); i++) {
+            lists.add(numbersAt(object, name, i));
+        }
+        return lists;
+    }
+
+    @Override
+    public Map<String, String> all() {
         Map<String, String> all = new LinkedHashMap<>();
         for (String key : keys(object)) {
             String text = text(key);

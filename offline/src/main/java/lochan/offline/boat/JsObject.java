@@ -50,6 +50,11 @@ final class JsObject {
     private static native void push(JSObject list, String value);
 
     @JSBody(
+            params = {"list", "value"},
+            script = "list.push(value);")
+    private static native void push(JSObject list, double value);
+
+    @JSBody(
             params = {"millis"},
             script = "return new Date(millis).toISOString();")
     static native String iso(double millis);
@@ -86,6 +91,17 @@ final class JsObject {
         return this;
     }
 
+    /** Null: there is none. */
+    JsObject put(String name, @Nullable Instant time) {
+        return put(name, time == null ? null : iso((double) time.toEpochMilli()));
+    }
+
+    /** A list where there is one; null else. */
+    <T> JsObject putSome(String name, @Nullable List<T> list, Function<T, JsObject> make) {
+        set(object, name, list == null ? null : listOf(list, make));
+        return this;
+    }
+
     <T> JsObject put(String name, List<T> list, Function<T, JsObject> make) {
         set(object, name, listOf(list, make));
         return this;
@@ -100,6 +116,13 @@ final class JsObject {
     JsObject put(String name, List<String> texts) {
         JSObject all = makeList();
         texts.forEach(text -> push(all, text));
+        set(object, name, all);
+        return this;
+    }
+
+    JsObject putNumbers(String name, List<Double> numbers) {
+        JSObject all = makeList();
+        numbers.forEach(n -> push(all, n.doubleValue()));
         set(object, name, all);
         return this;
     }

@@ -9,6 +9,8 @@ import lochan.core.practice.Outcome;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.Names;
 import lochan.offline.form.Form;
+import lochan.offline.json.Fields;
+import lochan.offline.pack.EventJson;
 import lochan.offline.practice.BiteWords;
 import lochan.offline.practice.PracticeChange;
 import lochan.offline.practice.PracticeLog;
@@ -21,8 +23,8 @@ final class PracticeJson {
     private PracticeJson() {}
 
     /** What the server has with the changes made since; one that cannot be read any more is left out, the server says of it why. */
-    static PracticeLog log(JsFields log, JsFields practice) {
-        Units units = LogJson.units(log.needed("units", log::object));
+    static PracticeLog log(Fields log, Fields practice) {
+        Units units = EventJson.units(log.needed("units", log::object));
         Map<String, Position> places = new HashMap<>();
         practice.list(
                 "places",
@@ -30,7 +32,7 @@ final class PracticeJson {
                         p.needed("id", p::text), new Position(p.needed("lat", p::number), p.needed("lon", p::number))));
         Names names = BoatModule.names(log);
         PracticeLog known = new PracticeLog(names, places, practice.list("stops", PracticeJson::stop));
-        for (JsFields f : practice.list("changes", c -> c)) {
+        for (Fields f : practice.list("changes", c -> c)) {
             Form form = new Form(f.all(), units);
             PracticeChange change = PracticeChange.read(
                             form, known.names(), f.needed("id", f::text), f.needed("at", f::time))
@@ -40,7 +42,7 @@ final class PracticeJson {
         return known;
     }
 
-    private static PracticeLog.Stop stop(JsFields f) {
+    private static PracticeLog.Stop stop(Fields f) {
         Integer follows = f.whole("follows");
         Instant end = f.time("end");
         return new PracticeLog.Stop(

@@ -90,7 +90,7 @@ class DayReviews {
         return DayReview.of(
                 new DayReview.Input(log, plan, ladder, factor, result.brought()),
                 scenarios,
-                new Outlooks(model, budgets.live().outlook(), Budgets.SEED),
+                new Outlooks(model, budgets.hindsight(), Budgets.SEED),
                 runs);
     }
 

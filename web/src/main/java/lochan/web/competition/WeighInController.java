@@ -23,13 +23,14 @@ import lochan.core.review.DayReview;
 import lochan.offline.bag.BagView;
 import lochan.offline.bag.Names;
 import lochan.offline.bag.Times;
+import lochan.offline.plan.PlanWords;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.DayModels;
-import lochan.web.modelling.PatternWords;
-import lochan.web.modelling.PlanWords;
+import lochan.offline.plan.PatternWords;
+import lochan.offline.plan.PlanWords;
 import lochan.web.plan.Projections;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Views;
@@ -161,7 +162,7 @@ class WeighInController {
         return new StopRow(
                 Dates.clock(s.stop().arrive(), zone) + "–"
                         + Dates.clock(s.stop().leave(), zone),
-                MoveAdviceView.name(Cell.of(s.stop()), event),
+                PlanWords.cell(Cell.of(s.stop()), event),
                 String.format(Locale.ROOT, "%.1f", s.expectedBites()),
                 s.bites() + (s.landed() > 0 ? ", " + s.landed() + " landed" : ""),
                 s.fished().isZero() ? "–" : Times.span(s.fished()),

@@ -10,7 +10,8 @@ package lochan.web.modelling;
  * @param rankings      what each row adds to the best plan: a plan for each
  * @param backups       a plan for each other pattern
  * @param nextCheck     a plan for each result that half an hour of practice may have
- * @param live          a competition day under way
+ * @param hindsight     scenarios of each set that a finished day is looked back on in
+ * @param boat          a competition day under way, on a phone
  * @param search        the search for a day's plan
  */
 public record Budgets(
@@ -20,7 +21,8 @@ public record Budgets(
         Planning rankings,
         Planning backups,
         Planning nextCheck,
-        Live live,
+        int hindsight,
+        Boat boat,
         Search search) {
 
     public static final Budgets USUAL = new Budgets(
@@ -30,7 +32,8 @@ public record Budgets(
             new Planning(160, 3),
             new Planning(200, 3),
             new Planning(24, 3),
-            new Live(20_000, 3_000, new Planning(300, 9)),
+            20_000,
+            new Boat(3_000, 500, new Planning(48, 1)),
             new Search(27, 243));
 
     /** Too few to plan a day by, and answered at once: what the pages do with an answer is tried with it. */
@@ -41,7 +44,8 @@ public record Budgets(
             new Planning(16, 1),
             new Planning(16, 1),
             new Planning(6, 1),
-            new Live(600, 150, new Planning(24, 1)),
+            600,
+            new Boat(300, 150, new Planning(24, 1)),
             new Search(3, 9));
 
     /** Of all that is drawn: a page asked for again says the same. */
@@ -58,7 +62,7 @@ public record Budgets(
      * @param weighed scenarios weighed by what was seen, of which the rest of the day is planned in the likely ones
      * @param rest    the rest of the day, planned while the angler waits
      */
-    public record Live(int outlook, int weighed, Planning rest) {}
+    public record Boat(int outlook, int weighed, Planning rest) {}
 
     /**
      * @param quick    rounds of the search that takes seconds

@@ -5,7 +5,7 @@ import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.web.eventbook.EventKey;
@@ -18,16 +18,16 @@ public class DayModels {
 
     private static final int KEPT = 8;
 
-    private final Kept<DayKey, DayModel> models = new Kept<>(KEPT);
+    private final Kept<DayKey, FittedDayModel> models = new Kept<>(KEPT);
 
     /**
      * @param event the event as it stands
      * @param day   competition day; one the event does not have is taken as the nearest
      */
-    public DayModel of(EventKey key, EventData event, int day) {
+    public FittedDayModel of(EventKey key, EventData event, int day) {
         int there = Math.clamp(day, 1, event.days().size());
         return models.get(
-                new DayKey(key, there), basis(event, there), () -> new DayModel(event, there, Assumptions.DEFAULTS));
+                new DayKey(key, there), basis(event, there), () -> new FittedDayModel(event, there, Assumptions.DEFAULTS));
     }
 
     /**

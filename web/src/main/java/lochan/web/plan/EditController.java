@@ -18,7 +18,7 @@ import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
-import lochan.web.modelling.PlanWords;
+import lochan.offline.plan.PlanWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

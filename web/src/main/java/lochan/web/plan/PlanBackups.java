@@ -6,6 +6,7 @@ import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
@@ -70,7 +71,7 @@ public class PlanBackups {
 
     private ScenarioSet scenarios(EventData event, Plan plan) {
         return new ScenarioSet(
-                new DayModel(event, plan.day(), Assumptions.DEFAULTS),
+                new FittedDayModel(event, plan.day(), Assumptions.DEFAULTS),
                 budgets.backups().scenarios(),
                 Budgets.SEED);
     }
@@ -87,15 +88,17 @@ public class PlanBackups {
                 () -> progress.goOn(0));
     }
 
-    /** The backups of a day's plan; while they are computed, which this begins, or where there is no plan, a ladder without rungs. */
-    public Backups.Ladder ofDay(EventKey key, EventData event, int day) {
+    /** The backups of a day's plan, a ladder without rungs where there is no plan; empty while they are computed, which this begins. */
+    public Optional<Backups.Ladder> ofDay(EventKey key, EventData event, int day) {
         StoredPlan stored = plans.ofDay(key, day);
         if (stored == null) {
-            return new Backups.Ladder(null, List.of());
+            return Optional.of(new Backups.Ladder(null, List.of()));
         }
         Plan kept = PlanPage.kept(stored.plan(), event);
-        Backups.Ladder ladder = of(key, stored.id(), event, kept).result();
-        return ladder == null ? new Backups.Ladder(null, List.of()) : ladder;
+        BackgroundComputation.State<Backups.Ladder> state = of(key, stored.id(), event, kept);
+        return state.running()
+                ? Optional.empty()
+                : Optional.of(state.result() == null ? new Backups.Ladder(null, List.of()) : state.result());
     }
 
     @PreDestroy

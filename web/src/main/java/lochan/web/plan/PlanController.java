@@ -16,7 +16,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.Budgets;
-import lochan.web.modelling.PlanWords;
+import lochan.offline.plan.PlanWords;
 import lochan.web.shared.Undo;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

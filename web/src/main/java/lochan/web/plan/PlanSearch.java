@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.function.IntPredicate;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
@@ -168,7 +169,7 @@ class PlanSearch {
             BackgroundComputation.Progress<?> progress) {
         ScenarioSet first = computation.scenarios(key, event, day);
         ScenarioSet second =
-                new ScenarioSet(new DayModel(event, day + 1, PlanValuation.ASSUMPTIONS), first.count(), Budgets.SEED);
+                new ScenarioSet(new FittedDayModel(event, day + 1, PlanValuation.ASSUMPTIONS), first.count(), Budgets.SEED);
         Strategy strategy = wanted.strategies().getFirst();
         return TwoDays.ways(
                         first,

@@ -18,8 +18,8 @@ import lochan.core.planning.edits.PlanCheck;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
-import lochan.web.modelling.PatternWords;
-import lochan.web.modelling.PlanWords;
+import lochan.offline.plan.PatternWords;
+import lochan.offline.plan.PlanWords;
 import lochan.web.shared.Dates;
 import org.jspecify.annotations.Nullable;
 

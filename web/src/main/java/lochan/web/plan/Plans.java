@@ -10,6 +10,7 @@ import lochan.core.plan.PlanStop;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
+import lochan.web.eventbook.PhoneChangeRepository;
 import lochan.web.shared.NotThereException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.annotation.Order;
@@ -21,9 +22,11 @@ import org.springframework.stereotype.Service;
 public class Plans implements EventPart {
 
     private final PlanRepository repository;
+    private final PhoneChangeRepository phoneChanges;
     private final Clock clock;
 
-    Plans(PlanRepository repository, Clock clock) {
+    Plans(PlanRepository repository, PhoneChangeRepository phoneChanges, Clock clock) {
+        this.phoneChanges = phoneChanges;
         this.repository = repository;
         this.clock = clock;
     }
@@ -70,20 +73,21 @@ public class Plans implements EventPart {
     }
 
     /**
-     * Puts other stops into the plan that a day is fished by; where there is none it is begun.
+     * Puts other stops into the plan that a day is fished by, as a phone planned them; where there is none it is begun. At the desk it can be undone.
      *
-     * @param words what is done
-     * @return where a POST takes it back
+     * @param id of the phone's change, which is taken once
      */
     @EventWrite
-    public String replace(EventKey key, int day, String words, List<PlanStop> stops) {
-        StoredPlan now = ofDay(key, day);
-        String root = "/events/" + key.eventId() + "/plan/";
-        if (now == null) {
-            return root + "delete?plan=" + repository.add(key, new Plan(day, null, stops));
+    public void take(EventKey key, String id, int day, List<PlanStop> stops) {
+        if (!phoneChanges.takes(key, id)) {
+            return;
         }
-        change(key, now, words, now.plan().name(), stops);
-        return root + "undo?plan=" + now.id();
+        StoredPlan now = ofDay(key, day);
+        if (now == null) {
+            repository.add(key, new Plan(day, null, stops));
+        } else {
+            change(key, now, "Rest of the day planned again on the water", now.plan().name(), stops);
+        }
     }
 
     @EventWrite

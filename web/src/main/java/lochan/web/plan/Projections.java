@@ -15,6 +15,7 @@ import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.valuation.Calibration;
@@ -150,7 +151,7 @@ public class Projections {
 
     private FinishedDay valued(EventData event, int day, List<PlanStop> stops, double weighedGrams) {
         PlanValuer valuer = new PlanValuer(
-                new ScenarioSet(new DayModel(event, day, Assumptions.DEFAULTS), budgets.review(), Budgets.SEED));
+                new ScenarioSet(new FittedDayModel(event, day, Assumptions.DEFAULTS), budgets.review(), Budgets.SEED));
         int[] days = new int[budgets.review()];
         Arrays.fill(days, DAYS_PER_SCENARIO);
         return new FinishedDay(

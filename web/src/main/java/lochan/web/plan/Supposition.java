@@ -18,8 +18,8 @@ import lochan.core.planning.valuation.PlanValue;
 import lochan.core.planning.valuation.WhatIf;
 import lochan.core.quantity.Units;
 import lochan.web.eventbook.EventKey;
-import lochan.web.modelling.PatternWords;
-import lochan.web.modelling.PlanWords;
+import lochan.offline.plan.PatternWords;
+import lochan.offline.plan.PlanWords;
 
 /**
  * What is supposed of the day by the sliders of the Plan page, in the angler's units, and what the plan is worth then.

@@ -22,7 +22,7 @@ import lochan.web.gear.Decks;
 import lochan.web.gear.RodRow;
 import lochan.web.map.Lakes;
 import lochan.web.modelling.BackgroundComputation;
-import lochan.web.modelling.PlanWords;
+import lochan.offline.plan.PlanWords;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.NotThereException;
 import org.springframework.stereotype.Controller;

@@ -10,7 +10,7 @@ import lochan.core.model.ranking.EveningReview.Effort;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.quantity.Count;
-import lochan.web.modelling.PatternWords;
+import lochan.offline.plan.PatternWords;
 
 /**
  * A change of the rankings as the evening review tells it.

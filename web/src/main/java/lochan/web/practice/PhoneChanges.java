@@ -13,6 +13,7 @@ import lochan.offline.practice.PracticeChange;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventWrite;
+import lochan.web.eventbook.PhoneChangeRepository;
 import lochan.web.shared.NotThereException;
 import lochan.web.spot.Spots;
 import org.springframework.stereotype.Service;
@@ -27,13 +28,13 @@ class PhoneChanges {
     /** Ahead of the server's by more, a phone's clock is wrong. */
     private static final Duration CLOCK_OFF = Duration.ofMinutes(2);
 
-    private final PracticeRepository repository;
+    private final PhoneChangeRepository taken;
     private final Practice practice;
     private final Spots spots;
     private final EventBook events;
 
-    PhoneChanges(PracticeRepository repository, Practice practice, Spots spots, EventBook events) {
-        this.repository = repository;
+    PhoneChanges(PhoneChangeRepository taken, Practice practice, Spots spots, EventBook events) {
+        this.taken = taken;
         this.practice = practice;
         this.spots = spots;
         this.events = events;
@@ -52,7 +53,7 @@ class PhoneChanges {
             return form.allErrors().values().stream().flatMap(List::stream).findFirst();
         }
         Optional<String> refusal = refusal(key, change.get());
-        if (refusal.isEmpty() && repository.takes(key, change.get().id())) {
+        if (refusal.isEmpty() && taken.takes(key, change.get().id())) {
             put(key, change.get());
         }
         return refusal;

@@ -1,7 +1,6 @@
 package lochan.web.practice;
 
 import static lochan.web.db.Tables.BITE;
-import static lochan.web.db.Tables.PHONE_CHANGE;
 import static lochan.web.db.Tables.PRESENTATION;
 import static lochan.web.db.Tables.SPOT;
 import static lochan.web.db.Tables.STOP;
@@ -434,16 +433,5 @@ class PracticeRepository {
                         .fetchSingle()
                         .value1()
                 + 1;
-    }
-
-    /** Notes that a change of a phone was taken; false: it was already. */
-    boolean takes(EventKey key, String code) {
-        return db.insertInto(PHONE_CHANGE)
-                        .set(PHONE_CHANGE.EVENT_ID, key.eventId())
-                        .set(PHONE_CHANGE.ACCOUNT_ID, key.accountId())
-                        .set(PHONE_CHANGE.CODE, code)
-                        .onDuplicateKeyIgnore()
-                        .execute()
-                == 1;
     }
 }

@@ -8,7 +8,7 @@ import java.util.stream.IntStream;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.ranking.RankingRow;
 import lochan.core.model.rate.Cell;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.size.KeeperWeight;
 import lochan.core.quantity.Units;
 import lochan.web.shared.Dates;
@@ -55,7 +55,7 @@ record Comparison(List<Row> rows, List<String> classes, List<Tick> times, String
     record Tick(double x, String label) {}
 
     static Comparison of(
-            List<RankingRow> rows, List<RankingLine> lines, List<List<String>> why, DayModel model, Units units) {
+            List<RankingRow> rows, List<RankingLine> lines, List<List<String>> why, FittedDayModel model, Units units) {
         EventData event = model.event();
         double step = units.weight() == Units.Weight.KG ? HALF_KILO : POUND;
         double[] borders = IntStream.rangeClosed(1, MOST_CLASSES - 1)

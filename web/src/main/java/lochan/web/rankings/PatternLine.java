@@ -9,7 +9,7 @@ import lochan.core.model.ranking.Ranking;
 import lochan.core.model.ranking.RankingRow;
 import lochan.core.model.rate.Cell;
 import lochan.core.quantity.Units;
-import lochan.web.modelling.PatternWords;
+import lochan.offline.plan.PatternWords;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -17,7 +17,7 @@ import lochan.core.model.ranking.RankingRow;
 import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.LandingChance;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.planning.search.AddedValue;
 import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Count;
@@ -72,7 +72,7 @@ class RankingsController {
             @RequestParam(defaultValue = "spots") String view,
             Model model) {
         EventData event = events.event(key);
-        DayModel dayModel = dayModels.of(key, event, day);
+        FittedDayModel dayModel = dayModels.of(key, event, day);
         int bin = bin(dayModel, at);
         BackgroundComputation.State<RankingValues.Values> job =
                 values.of(key, dayModel).orElse(null);
@@ -130,7 +130,7 @@ class RankingsController {
     }
 
     private static List<RankingLine> lines(
-            List<RankingRow> rows, RankingValues.@Nullable Values found, DayModel dayModel, int bin, Units units) {
+            List<RankingRow> rows, RankingValues.@Nullable Values found, FittedDayModel dayModel, int bin, Units units) {
         double scale = rows.stream().mapToDouble(r -> r.bites().p90()).max().orElse(1);
         String dayTime = "day=" + dayModel.day() + "&at="
                 + clock(dayModel.bins().get(bin), dayModel.event().timeZone());
@@ -148,7 +148,7 @@ class RankingsController {
             @RequestParam(required = false) String at,
             Model model) {
         EventData event = events.event(key);
-        DayModel dayModel = dayModels.of(key, event, day);
+        FittedDayModel dayModel = dayModels.of(key, event, day);
         int bin = bin(dayModel, at);
         List<RankingRow> all = new Ranking(dayModel, bin).rows();
         List<RankingRow> rows = (row == null ? List.<String>of() : row)
@@ -202,7 +202,7 @@ class RankingsController {
      */
     record DayChoice(List<CompetitionDay> days, int day, List<String> dayNames, String at, List<String> times) {
 
-        static DayChoice of(DayModel model, int bin) {
+        static DayChoice of(FittedDayModel model, int bin) {
             ZoneId zone = model.event().timeZone();
             List<CompetitionDay> days = model.event().days();
             return new DayChoice(
@@ -219,7 +219,7 @@ class RankingsController {
     }
 
     /** The bin of a time of day; the first for none, or one that is not of the day. */
-    private static int bin(DayModel day, String at) {
+    private static int bin(FittedDayModel day, String at) {
         ZoneId zone = day.event().timeZone();
         return IntStream.range(0, day.bins().size())
                 .filter(i -> clock(day.bins().get(i), zone).equals(at))
@@ -245,7 +245,7 @@ class RankingsController {
         if (event.spot(spot).isEmpty() || event.presentation(presentation).isEmpty()) {
             throw new NotThereException();
         }
-        DayModel dayModel = dayModels.of(key, event, day);
+        FittedDayModel dayModel = dayModels.of(key, event, day);
         int bin = bin(dayModel, at);
         Ranking rankings = new Ranking(dayModel, bin);
         RankingRow row = rankings.rows().stream()

@@ -10,7 +10,7 @@ import lochan.core.model.ranking.RankingRow;
 import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.planning.valuation.TwoHourValue;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
@@ -33,7 +33,7 @@ final class Why {
      */
     static List<String> of(
             RankingRow row,
-            DayModel model,
+            FittedDayModel model,
             int bin,
             RankingValues.@Nullable Values found,
             double lakeKeeperGrams,
@@ -50,7 +50,7 @@ final class Why {
         return sentences;
     }
 
-    private static List<String> value(RankingRow row, DayModel model, RankingValues.Values found, Units units) {
+    private static List<String> value(RankingRow row, FittedDayModel model, RankingValues.Values found, Units units) {
         Cell cell = row.cell();
         TwoHourValue.TwoHours two = found.twoHours(cell);
         String start = Dates.clock(two.start(), model.event().timeZone());
@@ -118,7 +118,7 @@ final class Why {
     }
 
     /** What besides this event's practice is in its rate. */
-    private static List<String> priors(Cell cell, DayModel model, int bin) {
+    private static List<String> priors(Cell cell, FittedDayModel model, int bin) {
         List<String> sentences = new ArrayList<>();
         Pattern pattern = model.pattern(cell);
         boolean tried = model.slices().stream().anyMatch(s -> model.pattern(new Cell(s.spotId(), s.presentationId()))
@@ -146,7 +146,7 @@ final class Why {
         return "each bite lowers the rate by " + Math.round(100 * (1 - left)) + "%.";
     }
 
-    private static List<String> place(Spot spot, DayModel model) {
+    private static List<String> place(Spot spot, FittedDayModel model) {
         List<String> sentences = new ArrayList<>();
         EventData event = model.event();
         if (event.offLimits(spot)) {

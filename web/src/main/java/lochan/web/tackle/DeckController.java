@@ -21,7 +21,7 @@ import lochan.web.gear.Decks;
 import lochan.web.gear.Notebooks;
 import lochan.web.gear.RodRow;
 import lochan.web.modelling.BackgroundComputation;
-import lochan.web.modelling.PlanWords;
+import lochan.offline.plan.PlanWords;
 import lochan.web.plan.PlanBackups;
 import lochan.web.plan.PlanPage;
 import lochan.web.plan.PlanValuation;

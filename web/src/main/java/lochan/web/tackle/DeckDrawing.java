@@ -9,7 +9,7 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.lures.deck.DeckList;
 import lochan.core.plan.Plan;
-import lochan.web.modelling.PlanWords;
+import lochan.offline.plan.PlanWords;
 import lochan.web.plan.DayDrawing;
 import lochan.web.shared.Dates;
 

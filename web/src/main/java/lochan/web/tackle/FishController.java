@@ -19,7 +19,7 @@ import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
-import lochan.web.gear.FishWords;
+import lochan.offline.plan.FishWords;
 import lochan.web.gear.NotebookKind;
 import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;

@@ -23,7 +23,7 @@ import lochan.core.model.evidence.Bin;
 import lochan.core.model.evidence.Situations;
 import lochan.core.model.learning.Contest;
 import lochan.core.model.learning.Schools;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.BoxItem;
@@ -95,7 +95,7 @@ class LureAdviceController {
                 ? event.spot(spotId).orElseThrow(NotThereException::new)
                 : event.spots().getFirst();
         Tackle tackle = tackles.tackle(key.accountId());
-        DayModel dayModel = dayModels.of(key, event, day);
+        FittedDayModel dayModel = dayModels.of(key, event, day);
         Instant time = time(event, dayModel.day(), at);
         Form form = changed
                 ? new Form(fields, units)
@@ -165,7 +165,7 @@ class LureAdviceController {
         return of.date().atTime(LocalTime.parse(at)).atZone(event.timeZone()).toInstant();
     }
 
-    static int bin(DayModel model, Instant time) {
+    static int bin(FittedDayModel model, Instant time) {
         List<Bin> bins = model.bins();
         return IntStream.range(0, bins.size())
                 .filter(i -> bins.get(i).end().isAfter(time))

@@ -14,7 +14,7 @@ import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
 import lochan.core.model.rate.Pattern;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.practice.Presentation;
 import lochan.core.tackle.Lure;
 import lochan.web.gear.DeckWords;
@@ -62,7 +62,7 @@ public record LureAdviceRow(
      */
     public record ReasonLine(String points, boolean isFor, String words, String rule) {}
 
-    static LureAdviceRow of(LureAdvice advice, Spot spot, int bin, DayModel model, boolean inBoat) {
+    static LureAdviceRow of(LureAdvice advice, Spot spot, int bin, FittedDayModel model, boolean inBoat) {
         Lure lure = advice.lure();
         Assumptions.LureAdvice a = model.assumptions().advice();
         EventData event = model.event();

@@ -18,7 +18,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.SpotType;
 import lochan.core.model.learning.History;
 import lochan.core.model.rate.Pattern;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.notebook.CarriedRate;
 import lochan.core.notebook.Notebook;
 import lochan.core.practice.Presentation;
@@ -165,9 +165,9 @@ class SeasonsController {
         if (!priors.byAdvice() && !priors.byHistory()) {
             return List.of();
         }
-        DayModel withPriors = new DayModel(event, 1, ASSUMPTIONS);
-        DayModel without =
-                new DayModel(event.withNotebook(event.notebook().withPriors(Notebook.Priors.NONE)), 1, ASSUMPTIONS);
+        FittedDayModel withPriors = new FittedDayModel(event, 1, ASSUMPTIONS);
+        FittedDayModel without =
+                new FittedDayModel(event.withNotebook(event.notebook().withPriors(Notebook.Priors.NONE)), 1, ASSUMPTIONS);
         Set<Pattern> patterns = new LinkedHashSet<>();
         event.spots().forEach(s -> event.presentations().forEach(p -> patterns.add(new Pattern(s.spotType(), p.id()))));
         record Change(Pattern pattern, double before, double after) {}

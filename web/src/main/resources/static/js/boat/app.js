@@ -9,13 +9,13 @@ import { screen } from './screens.js';
 import { Store } from './store.js';
 
 const RETRY_MILLIS = 4000;
-const AGAIN_MILLIS = 2000;
+const PACK_AGAIN_MILLIS = 5000;
 const TICK_MILLIS = 15_000;
-const ADVICE_MILLIS = 15 * 60_000;
+const ADVICE_MILLIS = 2 * 60_000;
 const PATIENCE_MILLIS = 8000;
+const PACK_PATIENCE_MILLIS = 60_000;
 const MINUTE = 60_000;
 const AT_ONCE = 200;
-const NO_SIGNAL = 'No signal: this needs the server. Try again where there is one.';
 
 class BoatApp {
   constructor(root, store, kept) {
@@ -25,6 +25,7 @@ class BoatApp {
     this.kept = kept;
     this.heard = new Set();
     this.screen = 'log';
+    this.adviser = new Adviser();
     this.bell = new Bell();
     this.alarmKinds = rules.alarmKinds();
     this.thumb = window.matchMedia('(pointer: coarse)').matches;
@@ -58,7 +59,7 @@ class BoatApp {
 
   /** How much the server does not have yet. */
   get waits() {
-    return this.kept.unsent.length + this.kept.changes.length;
+    return this.kept.unsent.length + this.kept.changes.length + this.kept.plans.length;
   }
 
   /** The log as it is known here. */
@@ -158,6 +159,11 @@ class BoatApp {
     return ago(this.now() - this.kept.plan.now);
   }
 
+  /** How old what was taken along is; empty: nothing was. */
+  packAge() {
+    return this.taken ? `${this.clockOf(this.taken.at)}${ago(this.now() - this.taken.at)}` : '';
+  }
+
   clockOf(millis) {
     return new Intl.DateTimeFormat('en-GB', {
       hour: '2-digit',
@@ -189,6 +195,7 @@ class BoatApp {
     element.closest('details')?.removeAttribute('open');
     this.draw();
     if (told) this.announce(told);
+    this.askPlan().catch(() => {});
     this.send();
   }
 
@@ -280,7 +287,7 @@ class BoatApp {
     try {
       while (this.again || this.waits > 0) {
         this.again = false;
-        if (!(await this.exchange()) || !(await this.exchangePractice())) return;
+        if (!(await this.exchange()) || !(await this.exchangePractice()) || !(await this.sendPlans())) return;
       }
       this.away = false;
     } catch {
@@ -292,7 +299,7 @@ class BoatApp {
       this.sending = false;
       this.draw();
     }
-    this.askPlan().catch(() => {});
+    this.askPack().catch(() => {});
   }
 
   /** One exchange with the server; false when the angler has to sign in first. */
@@ -364,48 +371,121 @@ class BoatApp {
     });
   }
 
-  /** The Plan screen as the server computes it for where the boat is. */
+  /** Stops of days that were planned again here, in order. */
+  async sendPlans() {
+    while (this.kept.token !== null && this.kept.plans.length > 0) {
+      const [sent] = this.kept.plans;
+      const answer = await this.fetch('plan', this.posting(JSON.stringify(sent)));
+      const refused = answer.status === 422 ? (await answer.json()).message : null;
+      if (!refused && !this.isMine(answer)) return false;
+      await this.change((kept) => (kept.plans = kept.plans.filter(({ id }) => id !== sent.id)));
+      if (refused) this.errors = { form: 'rest', messages: [`Your plan was not changed. ${refused}`] };
+    }
+    return true;
+  }
+
+  /** Takes the pack along that was kept before. */
+  async openPack() {
+    this.taken = await this.store.readPack(this.root);
+    if (this.taken) await this.usePack();
+  }
+
+  /** Asks for the pack, which comes again only where it has changed. */
+  async askPack() {
+    clearTimeout(this.packTimer);
+    const answer = await this.fetch('pack', {
+      cache: 'no-store',
+      signal: AbortSignal.timeout(PACK_PATIENCE_MILLIS),
+      headers: this.taken?.tag ? { 'If-None-Match': this.taken.tag } : {},
+    });
+    if (answer.status === 304) {
+      this.taken.at = this.now();
+    } else if (this.isMine(answer)) {
+      this.taken = { pack: await answer.json(), tag: answer.headers.get('ETag'), at: this.now() };
+      await this.usePack();
+      if (this.taken.pack.days.some(({ ladder }) => ladder === null))
+        this.packTimer = setTimeout(() => this.askPack().catch(() => {}), PACK_AGAIN_MILLIS);
+    } else return;
+    await this.store.takePack(this.root, this.taken);
+    this.draw();
+  }
+
+  async usePack() {
+    await this.adviser.ask('take', { pack: this.taken.pack });
+    this.drawn = false;
+    await this.askPlan();
+  }
+
+  /** What is asked of the adviser: the log and where the boat is. */
+  standing() {
+    const { lat = NaN, lon = NaN } = this.position ?? {};
+    const { entries } = this.known();
+    return { log: { entries }, now: this.now(), lat: Number(lat), lon: Number(lon) };
+  }
+
+  /** The Plan screen for where the boat is; how the day is likely to end takes longer the first time. */
   async askPlan() {
-    clearTimeout(this.planTimer);
-    const answer = await this.fetch(`plan?${new URLSearchParams(this.position ?? {})}`);
-    if (!answer.ok || answer.redirected) return;
-    const plan = await answer.json();
+    if (!this.taken || !this.kept.log) return;
+    await this.keepPlan(await this.adviser.ask('plan', this.standing()));
+    if (this.drawn || !this.kept.plan.stay) return;
+    this.drawn = true;
+    await this.adviser.ask('ready', this.standing());
+    await this.keepPlan(await this.adviser.ask('plan', this.standing()));
+  }
+
+  async keepPlan(plan) {
     await this.change((kept) => (kept.plan = plan));
     this.draw();
-    if (plan.rest?.running || (plan.stay && !plan.stay.ahead))
-      this.planTimer = setTimeout(() => this.askPlan().catch(() => {}), AGAIN_MILLIS);
   }
 
-  /** Asks the server for something that only it can do; what was done may be undone. */
-  async ask(path, done) {
+  /** Looks for the best way to fish what is left of the day. */
+  async planRest() {
     this.errors = null;
     this.done = null;
+    this.rest = { running: true };
+    this.draw();
     try {
-      const answer = await this.fetch(
-        path,
-        this.posting(new URLSearchParams(this.position ?? {}), 'application/x-www-form-urlencoded'),
-      );
-      if (answer.status === 409) this.errors = { form: 'rest', messages: [(await answer.json()).message] };
-      else if (!this.isMine(answer))
-        this.errors = { form: 'rest', messages: ['Sign in again: this needs the server.'] };
-      else if (done) this.done = { words: done, ...(await answer.json()) };
-      await this.askPlan();
+      this.rest = await this.adviser.ask('rest', this.standing());
     } catch {
-      this.errors = { form: 'rest', messages: [NO_SIGNAL] };
+      this.rest = { failed: true };
     }
     this.draw();
   }
 
-  async undoDone() {
-    const { undo } = this.done;
-    try {
-      const answer = await fetch(undo, { ...this.posting(''), redirect: 'manual' });
-      if (answer.type === 'opaqueredirect') this.done = null;
-      await this.askPlan();
-    } catch {
-      this.errors = { form: 'rest', messages: [NO_SIGNAL] };
-    }
+  dropRest() {
+    this.rest = null;
     this.draw();
+  }
+
+  async takeRest() {
+    const before = this.planOfDay()?.stops ?? [];
+    await this.changePlan(this.rest.plan);
+    this.rest = null;
+    this.done = { words: 'Your plan now has the new rest of the day.', before };
+    this.draw();
+  }
+
+  async undoRest() {
+    const { before } = this.done;
+    this.done = null;
+    await this.changePlan(before);
+  }
+
+  planOfDay() {
+    return this.taken.pack.data.plans.find(({ day }) => day === this.view.day);
+  }
+
+  /** Changes the plan of the day here, and then at the server. */
+  async changePlan(stops) {
+    const { plans } = this.taken.pack.data;
+    const { day } = this.view;
+    const plan = this.planOfDay();
+    if (plan) plan.stops = stops;
+    else plans.push({ day, stops });
+    await this.store.takePack(this.root, { ...this.taken, tag: null });
+    await this.change((kept) => kept.plans.push({ id: freshCode(globalThis.crypto), day, stops }));
+    await this.usePack();
+    this.send();
   }
 
   /** Follows the boat, so that runs and the time to leave are computed from where it is, or no longer. */
@@ -499,6 +579,30 @@ class BoatApp {
   }
 }
 
+/** Advice, computed beside the page: questions are answered one after the other. */
+class Adviser {
+  constructor() {
+    this.asked = new Map();
+    this.count = 0;
+    this.worker = new Worker('/js/boat/adviser.js', { type: 'module' });
+    this.worker.addEventListener('message', ({ data: { id, said, error } }) => {
+      const { resolve, reject } = this.asked.get(id);
+      this.asked.delete(id);
+      if (error) reject(new Error(error));
+      else resolve(said);
+    });
+  }
+
+  ask(what, of) {
+    this.count += 1;
+    const id = this.count;
+    return new Promise((resolve, reject) => {
+      this.asked.set(id, { resolve, reject });
+      this.worker.postMessage({ id, what, ...of });
+    });
+  }
+}
+
 /** The device's time, ms of the epoch: it runs on evenly when its clock is set. */
 function deviceTime() {
   return performance.timeOrigin + performance.now();
@@ -528,6 +632,7 @@ const store = await Store.open();
 const app = new BoatApp(root, store, await store.read(root));
 app.draw();
 app.watch();
+app.openPack().catch(() => {});
 app.send();
 document.body.dataset.ready = 'true';
 app.followAsBefore().catch(() => {});

@@ -7,12 +7,13 @@ const TYPES_OF_VERSION_1 = { strike: 'bite', 'well-water': 'livewell' };
  * Kept of an event that was never opened here: no log, nothing that waits.
  * log, ahead and token: as the server gave them last (ahead: its clock before this one's, ms); plan: the Plan screen and when it was made;
  * practice: its last days, as the server has them; unsent: entries of the competition log that the server does not have, in order; told: what
- * was said of each; changes: of practice, that it does not have; undo: what takes the last of them back; refused: what it did not take;
+ * was said of each; changes: of practice, that it does not have; plans: stops of days planned again that it does not have;
+ * undo: what takes the last change back; refused: what it did not take;
  * clashes: what reads differently now; rung: alarms that were seen.
  */
 export function nothing() {
   const unread = { log: null, ahead: 0, token: null, plan: null, practice: { places: [], stops: [] } };
-  return { ...unread, unsent: [], told: {}, changes: [], undo: null, refused: [], clashes: [], rung: [] };
+  return { ...unread, unsent: [], told: {}, changes: [], plans: [], undo: null, refused: [], clashes: [], rung: [] };
 }
 
 /** An id for an entry: 128 random bits, which pages without TLS can make too. */
@@ -76,16 +77,16 @@ export function taken(kept, sent, { refused = [], practice }) {
   kept.practice = practice;
 }
 
-/** How many entries and changes the server does not have. */
-export function waiting({ unsent = [], changes = [], refused = [] }) {
-  return unsent.length + changes.length + refused.length;
+/** How many entries, changes and plans the server does not have. */
+export function waiting({ unsent = [], changes = [], plans = [], refused = [] }) {
+  return unsent.length + changes.length + plans.length + refused.length;
 }
 
 /** What stays after signing out: what waits, without the words that tell of it; null: nothing. */
 export function withoutSecrets(kept) {
   if (waiting(kept) === 0) return null;
   const refused = kept.refused.map((one) => ({ ...one, words: 'an entry of this device' }));
-  return { ...nothing(), unsent: kept.unsent, changes: kept.changes, refused };
+  return { ...nothing(), unsent: kept.unsent, changes: kept.changes, plans: kept.plans, refused };
 }
 
 /** What versions before the app kept in a device's storage, by the app's roots: entries that wait. */

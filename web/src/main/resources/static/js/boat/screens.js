@@ -462,13 +462,14 @@ function planScreen(app) {
       <p>No advice is on this phone yet: it comes with the next signal.</p>
     </section>`;
   return html`${plan.cautions.map((words) => html`<div class="note trouble">${words}</div>`)}
-  ${plan.stay ? stayOrMove(app, plan) : nothing} ${plan.stay ? projection(app, plan) : nothing}
-  ${
-    plan.stay || plan.due
-      ? nothing
-      : html`<section class="sheet"><p>Outside competition hours there is no advice.</p></section>`
-  }
-  ${plan.due ? comeBack(app, plan.due) : nothing}`;
+    ${plan.stay ? stayOrMove(app, plan) : nothing} ${plan.stay ? projection(app, plan.stay) : nothing}
+    ${
+      plan.stay || plan.due
+        ? nothing
+        : html`<section class="sheet"><p>Outside competition hours there is no advice.</p></section>`
+    }
+    ${plan.due ? comeBack(app, plan.due) : nothing}
+    <p class="hint">Worked out on this phone, from what it took along at ${app.packAge()}.</p>`;
 }
 
 function asOf(app, time) {
@@ -487,8 +488,9 @@ function stayOrMove(app, { stay }) {
   </section>`;
 }
 
-function projection(app, { stay, rest }) {
+function projection(app, stay) {
   const { ahead } = stay;
+  const { rest } = app;
   return html`<section class="sheet ahead grid gap-3" aria-labelledby="ahead">
     <h2 id="ahead">Projected bag ${asOf(app, stay.asOf)}</h2>
     ${ahead ? outlook(ahead) : html`<p role="status">Computing the projection.</p>`}
@@ -497,14 +499,14 @@ function projection(app, { stay, rest }) {
       app.done
         ? html`<div class="note" role="status">
             <span>${app.done.words}</span>
-            ${app.done.undo ? html`<button type="button" @click=${() => app.undoDone()}>Undo</button>` : nothing}
+            ${app.done.before ? html`<button type="button" @click=${() => app.undoRest()}>Undo</button>` : nothing}
           </div>`
         : nothing
     }
     ${
       rest?.running
         ? nothing
-        : html`<div><button type="button" @click=${() => app.ask('rest')}>Plan rest of day</button></div>`
+        : html`<div><button type="button" @click=${() => app.planRest()}>Plan rest of day</button></div>`
     }
   </section>`;
 }
@@ -569,20 +571,14 @@ function restOfDay(app, rest) {
       : nothing
   }
   ${
-    rest.stops
+    rest.words
       ? html`<div class="found">
           <h3>Rest of the day, planned at ${rest.asOf}</h3>
-          <p>${rest.stops}</p>
+          <p>${rest.words}</p>
           <p>${rest.adds}</p>
           <div class="row-line">
-            <button
-              type="button"
-              class="act"
-              @click=${() => app.ask('rest/take', 'Your plan now has the new rest of the day.')}
-            >
-              Use for the rest of the day
-            </button>
-            <button type="button" @click=${() => app.ask('rest/drop')}>Keep my plan</button>
+            <button type="button" class="act" @click=${() => app.takeRest()}>Use for the rest of the day</button>
+            <button type="button" @click=${() => app.dropRest()}>Keep my plan</button>
           </div>
         </div>`
       : nothing

@@ -6,12 +6,17 @@ import { keptBefore, nothing, waiting, withoutSecrets } from './outbox.js';
 export const LEAVING = 'lochan-leaving';
 
 const EVENTS = 'events';
+/** What was taken along of events, by their roots: `{pack, tag, at}`; kept apart, since it is large and no tap changes it. */
+const PACKS = 'packs';
 
 export class Store {
   static async open() {
     const store = new Store(
-      await openDB('lochan-boat', 1, {
-        upgrade: (db) => db.createObjectStore(EVENTS),
+      await openDB('lochan-boat', 2, {
+        upgrade: (db, before) => {
+          if (before < 1) db.createObjectStore(EVENTS);
+          db.createObjectStore(PACKS);
+        },
         blocking: (_current, _blocked, event) => event.target.close(),
       }),
     );
@@ -51,11 +56,22 @@ export class Store {
     return kept;
   }
 
+  /** What was taken along of an event; undefined: nothing. */
+  readPack(root) {
+    return this.db.get(PACKS, root);
+  }
+
+  /** Takes a pack along. Where somebody signs out meanwhile it is not. */
+  async takePack(root, taken) {
+    if (localStorage.getItem(LEAVING) === null) await this.db.put(PACKS, taken, root);
+  }
+
   /** Takes all of an event off the phone but what waits: it is not one of who is signed in. */
   async hide(root) {
     const change = this.writing();
     await strip(change.store, root);
     await change.done;
+    await this.db.delete(PACKS, root);
     return this.read(root);
   }
 
@@ -64,11 +80,12 @@ export class Store {
     return (await this.db.getAll(EVENTS)).reduce((sum, kept) => sum + waiting(kept), 0);
   }
 
-  /** Takes logs, names and what was told off the phone; entries that wait stay. */
+  /** Takes packs, logs, names and what was told off the phone; entries that wait stay. */
   async wipe() {
     const change = this.writing();
     for (const root of await change.store.getAllKeys()) await strip(change.store, root);
     await change.done;
+    await this.db.clear(PACKS);
   }
 
   /** Tells when another page of this phone has changed what is kept of an event. */

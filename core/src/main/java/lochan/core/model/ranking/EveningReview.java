@@ -15,7 +15,7 @@ import lochan.core.lake.Spot;
 import lochan.core.model.evidence.Slice;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.size.SizeModel;
 import lochan.core.practice.Bite;
 import lochan.core.practice.FishSize;
@@ -108,8 +108,8 @@ public record EveningReview(
      */
     public static EveningReview of(EventData event, LocalDate date, int day, int bin, Assumptions assumptions) {
         EventData evening = until(event, date.plusDays(1));
-        DayModel after = new DayModel(evening, day, assumptions);
-        DayModel before = new DayModel(until(event, date), day, assumptions);
+        FittedDayModel after = new FittedDayModel(evening, day, assumptions);
+        FittedDayModel before = new FittedDayModel(until(event, date), day, assumptions);
         List<Effort> efforts = efforts(after, date);
         ToDoubleFunction<Cell> cellBefore =
                 c -> before.rates(bin).rate(c, before.pattern(c)).mean();
@@ -162,7 +162,7 @@ public record EveningReview(
     }
 
     /** The day's fishing by spot and presentation, most effort first. */
-    private static List<Effort> efforts(DayModel model, LocalDate date) {
+    private static List<Effort> efforts(FittedDayModel model, LocalDate date) {
         Map<Cell, List<Slice>> slices = model.slices().stream()
                 .filter(s -> s.date().equals(date))
                 .collect(Collectors.groupingBy(
@@ -179,7 +179,7 @@ public record EveningReview(
     }
 
     /** What moved a cell. */
-    private static List<Effort> behind(Cell cell, List<Effort> efforts, DayModel model) {
+    private static List<Effort> behind(Cell cell, List<Effort> efforts, FittedDayModel model) {
         List<Predicate<Cell>> nearer =
                 List.of(cell::equals, c -> model.pattern(c).equals(model.pattern(cell)), c -> c.presentationId()
                         .equals(cell.presentationId()));
@@ -190,7 +190,7 @@ public record EveningReview(
                 .orElse(List.of());
     }
 
-    private static List<Pattern> patterns(DayModel model) {
+    private static List<Pattern> patterns(FittedDayModel model) {
         return model.cells().stream().map(model::pattern).distinct().toList();
     }
 

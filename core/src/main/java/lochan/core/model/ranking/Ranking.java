@@ -15,7 +15,7 @@ import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
 import lochan.core.model.rate.Pattern;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.size.KeeperWeight;
 import lochan.core.model.size.SizeModel;
 import lochan.core.practice.PracticeStop;
@@ -23,11 +23,11 @@ import lochan.core.practice.PracticeStop;
 /** Ranks spots and patterns for one bin of a competition day ({@code model.md} §§1–4). */
 public final class Ranking {
 
-    private final DayModel model;
+    private final FittedDayModel model;
     private final int bin;
 
-    /** @param bin index of the bin in {@link DayModel#bins()} */
-    public Ranking(DayModel model, int bin) {
+    /** @param bin index of the bin in {@link FittedDayModel#bins()} */
+    public Ranking(FittedDayModel model, int bin) {
         this.model = model;
         this.bin = Objects.checkIndex(bin, model.bins().size());
     }

@@ -25,8 +25,6 @@ import lochan.core.model.evidence.Slice;
  */
 public final class BiteRates {
 
-    private static final Evidence NONE = new Evidence(0, 0);
-
     private final Map<Cell, Evidence> cells;
     private final Map<String, Double> presentationMeans = new HashMap<>();
     private final Map<Pattern, Double> patternMeans = new HashMap<>();
@@ -39,9 +37,9 @@ public final class BiteRates {
         this.cells = cells;
         this.priors = priors;
         this.assumptions = a;
-        Evidence all = cells.values().stream().reduce(NONE, Evidence::plus);
+        Evidence all = cells.values().stream().reduce(Evidence.NONE, Evidence::plus);
         double rough = shrunk(a.lakeMean(), a.lakeHours(), all);
-        Evidence lake = NONE;
+        Evidence lake = Evidence.NONE;
         Map<String, Evidence> byPresentation = new HashMap<>();
         Map<Pattern, Evidence> byPattern = new HashMap<>();
         for (var cell : cells.entrySet()) {
@@ -97,12 +95,12 @@ public final class BiteRates {
         if (fished != null) {
             return fished;
         }
-        return seasons.equals(NONE) ? lakeMean : shrunk(lakeMean, assumptions.presentationHours(), seasons);
+        return seasons.equals(Evidence.NONE) ? lakeMean : shrunk(lakeMean, assumptions.presentationHours(), seasons);
     }
 
     private Evidence seasons(String presentationId) {
         Double ratio = priors.seasons().get(presentationId);
-        return ratio == null ? NONE : new Evidence(priors.seasonHours(), priors.seasonHours() * ratio * lakeMean);
+        return ratio == null ? Evidence.NONE : new Evidence(priors.seasonHours(), priors.seasonHours() * ratio * lakeMean);
     }
 
     /** m_ap; of a pattern never fished its presentation's, with the rules of advice as its prior. */
@@ -116,15 +114,17 @@ public final class BiteRates {
 
     /** What is known of a cell's rate; a spot never fished has its pattern's prior. */
     public GammaRate rate(Cell cell, Pattern pattern) {
-        Evidence evidence = evidence(cell);
-        return new GammaRate(
-                assumptions.spotShape() + evidence.bites(),
-                assumptions.spotShape() / patternMean(pattern) + evidence.anglerHours());
+        return rate(evidence(cell), patternMean(pattern), assumptions);
+    }
+
+    /** λ_sp of a cell, by its evidence and m_ap of its pattern. */
+    public static GammaRate rate(Evidence evidence, double patternMean, Assumptions.BiteRate a) {
+        return new GammaRate(a.spotShape() + evidence.bites(), a.spotShape() / patternMean + evidence.anglerHours());
     }
 
     /** What practice weighs for a cell in this bin. */
     public Evidence evidence(Cell cell) {
-        return cells.getOrDefault(cell, NONE);
+        return cells.getOrDefault(cell, Evidence.NONE);
     }
 
     private static double shrunk(double mean, double hours, Evidence evidence) {
@@ -137,6 +137,8 @@ public final class BiteRates {
      * @param anglerHours "effective hours"
      */
     public record Evidence(double anglerHours, double bites) {
+
+        public static final Evidence NONE = new Evidence(0, 0);
 
         Evidence plus(Evidence other) {
             return new Evidence(anglerHours + other.anglerHours, bites + other.bites);

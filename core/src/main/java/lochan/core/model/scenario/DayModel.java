@@ -1,280 +1,69 @@
 package lochan.core.model.scenario;
 
-import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
-import lochan.core.Lookup;
-import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
-import lochan.core.lake.Fetch;
 import lochan.core.lake.Spot;
-import lochan.core.lures.advice.LureAdvice;
 import lochan.core.model.evidence.Bin;
-import lochan.core.model.evidence.Situations;
-import lochan.core.model.evidence.Slice;
-import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.GammaRate;
 import lochan.core.model.rate.LandingChance;
 import lochan.core.model.rate.Pattern;
-import lochan.core.model.rate.RatePriors;
 import lochan.core.model.size.SizeModel;
 import lochan.core.model.size.SpeciesMix;
-import lochan.core.notebook.Notebook;
-import lochan.core.practice.Presentation;
-import lochan.core.quantity.Units;
-import lochan.core.tackle.Lure;
 
-/** What practice says of one competition day: rates by bin, landing chances, sizes and species ({@code model.md} §§1–4). */
-public final class DayModel {
+/** What is known of one competition day: rates by bin, landing chances, sizes and species. Scenarios, plans and advice are made of this. */
+public interface DayModel {
 
-    /** More known fish than these are not planned with: the ones that promise least are left out. */
-    private static final int MOST_KNOWN_FISH = 8;
-    /** A fish with less is not planned for: it is short, or never bites. */
-    private static final double LEAST_CHANCE = 0.01;
+    EventData event();
 
-    private final EventData event;
-    private final int day;
-    private final Assumptions assumptions;
-    private final Map<Pattern, Double> strengths;
-    private final List<Bin> bins;
-    private final List<Slice> slices;
-    private final Map<String, Spot> spots = new LinkedHashMap<>();
-    private final Map<Integer, BiteRates> rates = new ConcurrentHashMap<>();
-    /** By spot, then bin: every presentation of a spot asks. */
-    private final Map<String, double[]> held = new ConcurrentHashMap<>();
+    /** Its number in the event, from 1. */
+    int day();
 
-    private final Map<String, LandingChance> landing = new HashMap<>();
-    private final SpeciesMix mix;
-    private final SizeModel sizes;
-    private final List<KnownFishChance> knownFish;
-    private final Situations situations;
-    private final Map<Integer, Map<Pattern, Double>> suitabilities = new ConcurrentHashMap<>();
+    Assumptions assumptions();
 
-    /** @throws IllegalArgumentException when the event has no such day */
-    public DayModel(EventData event, int day, Assumptions assumptions) {
-        this(event, day, assumptions, Map.of());
+    List<Bin> bins();
+
+    SpeciesMix mix();
+
+    SizeModel sizes();
+
+    Spot spot(String id);
+
+    /** The class of a cell's spot with its presentation. */
+    default Pattern pattern(Cell cell) {
+        return new Pattern(spot(cell.spotId()).spotType(), cell.presentationId());
     }
 
-    /**
-     * @param strengths what is left of the bite rate of patterns that are supposed to do worse, or better, than practice says
-     * @throws IllegalArgumentException when the event has no such day
-     */
-    public DayModel(EventData event, int day, Assumptions assumptions, Map<Pattern, Double> strengths) {
-        this.strengths = Map.copyOf(strengths);
-        this.event = CompetitionStops.before(event, day);
-        this.day = day;
-        this.assumptions = assumptions;
-        this.bins = List.copyOf(Bin.ofDay(event, day, assumptions));
-        this.slices = Slice.of(this.event, assumptions);
-        this.situations = new Situations(this.event, assumptions);
-        event.spots().forEach(s -> spots.put(s.id(), s));
-        event.presentations()
-                .forEach(p -> landing.put(
-                        p.id(),
-                        LandingChance.of(
-                                p,
-                                this.event.stops(),
-                                event.notebook().changes(),
-                                assumptions.landing(),
-                                assumptions.notebook().rerigged())));
-        this.mix = new SpeciesMix(this.event, assumptions.size());
-        this.sizes = SizeModel.fit(this.event, mix, assumptions);
-        this.knownFish = event.notebook().fishThere().stream()
-                .filter(f -> spots.containsKey(f.spotId()) && !event.offLimits(Lookup.of(spots, f.spotId())))
-                .map(f -> KnownFishChance.of(f, event, sizes, assumptions))
-                .filter(f -> f.chance() > LEAST_CHANCE)
-                .sorted(Comparator.comparingDouble(f -> -f.chance() * f.grams()))
-                .limit(MOST_KNOWN_FISH)
-                .toList();
-    }
+    LandingChance landing(String presentationId);
 
-    public EventData event() {
-        return event;
-    }
-
-    public int day() {
-        return day;
-    }
-
-    public Assumptions assumptions() {
-        return assumptions;
-    }
-
-    public List<Bin> bins() {
-        return bins;
-    }
-
-    public List<Slice> slices() {
-        return slices;
-    }
-
-    public SpeciesMix mix() {
-        return mix;
-    }
-
-    public SizeModel sizes() {
-        return sizes;
-    }
-
-    public Spot spot(String id) {
-        return Lookup.of(spots, id);
-    }
-
-    public Pattern pattern(Cell cell) {
-        return new Pattern(Lookup.of(spots, cell.spotId()).spotType(), cell.presentationId());
-    }
-
-    public LandingChance landing(String presentationId) {
-        return Lookup.of(landing, presentationId);
-    }
-
-    /** Bite rates in a bin, computed when first asked for. */
-    public BiteRates rates(int bin) {
-        return rates.computeIfAbsent(
-                bin, b -> BiteRates.in(bins.get(b), slices, this::pattern, assumptions, priors(b)));
-    }
-
-    private RatePriors priors(int bin) {
-        Notebook.Priors wanted = event.notebook().priors();
-        Map<String, Double> seasons = new HashMap<>();
-        if (wanted.byHistory()) {
-            event.notebook().carried().forEach(c -> seasons.put(c.presentationId(), c.ratio()));
-        }
-        return new RatePriors(seasons, assumptions.notebook().historyHours(), p -> suitability(p, bin));
-    }
-
-    /**
-     * By what the rules of advice multiply the prior of a pattern never tried, in a bin: the mean over the spots of its class; 1 unless the angler
-     * wants it.
-     */
-    public double suitability(Pattern pattern, int bin) {
-        Optional<Lure> lure = priorOn(pattern.presentationId());
-        return lure.isEmpty()
-                ? 1
-                : suitabilities
-                        .computeIfAbsent(bin, b -> new ConcurrentHashMap<>())
-                        .computeIfAbsent(pattern, p -> {
-                            Bin of = bins.get(bin);
-                            return event.spots().stream()
-                                    .filter(s -> s.spotType().equals(p.spotType()))
-                                    .mapToDouble(s -> LureAdvice.of(
-                                                    lure.get(),
-                                                    situations.at(s, of.start()),
-                                                    Units.USUAL,
-                                                    event.notebook().priors().weights(),
-                                                    assumptions.advice())
-                                            .suitability(assumptions.advice()))
-                                    .average()
-                                    .orElse(1);
-                        });
-    }
-
-    private Optional<Lure> priorOn(String presentationId) {
-        Notebook.Priors wanted = event.notebook().priors();
-        return wanted.byAdvice()
-                ? wanted.lures().stream().filter(l -> l.isOf(presentationId)).findFirst()
-                : Optional.empty();
-    }
-
-    /** Known fish that a plan may visit, the one that promises most first. */
-    public List<KnownFishChance> knownFish() {
-        return knownFish;
-    }
+    /** What is known of a cell's bite rate in a bin. */
+    GammaRate rate(Cell cell, int bin);
 
     /** By what a pattern's bite rate is multiplied; 1 unless something else is supposed. */
-    double strength(Pattern pattern) {
-        return strengths.getOrDefault(pattern, 1.0);
-    }
+    double strength(Pattern pattern);
 
-    /**
-     * What the wind leaves of a spot's bite rate in a bin: 1, but less where it is open to a wind in which the boat cannot be held. Where the
-     * lake or the direction is unknown, every spot is taken as sheltered.
-     */
-    double held(Spot spot, int bin) {
-        return held.computeIfAbsent(
-                        spot.id(),
-                        x -> bins.stream().mapToDouble(b -> held(spot, b)).toArray())[bin];
-    }
-
-    private double held(Spot spot, Bin bin) {
-        Instant middle =
-                bin.start().plus(Duration.between(bin.start(), bin.end()).dividedBy(2));
-        Double most = event.boat().maxWindMps();
-        boolean blown = most != null
-                && event.lake() != null
-                && event.forecast().stream()
-                        .filter(f -> f.holds(middle))
-                        .anyMatch(f -> f.windMps() != null
-                                && f.windMps() > most
-                                && f.windFromDeg() != null
-                                && Fetch.isOver(
-                                        event.lake(),
-                                        spot.position(),
-                                        f.windFromDeg(),
-                                        assumptions.planning().exposedFetchM()));
-        return blown ? assumptions.day().blownFactor() : 1;
-    }
+    /** Known fish that a plan may visit, the one that promises most first. */
+    List<KnownFishChance> knownFish();
 
     /** What the wind leaves of a spot's bite rate in a bin, 0 to 1. */
-    public double leftByWind(String spotId, int bin) {
-        return held(Lookup.of(spots, spotId), bin);
-    }
+    double leftByWind(String spotId, int bin);
 
     /** Whether a spot is open to more wind than the boat can be held in at some time of [from, to). */
-    public boolean isBlown(Spot spot, Instant from, Instant to) {
-        return IntStream.range(0, bins.size())
-                .anyMatch(b ->
-                        bins.get(b).start().isBefore(to) && bins.get(b).end().isAfter(from) && held(spot, b) < 1);
+    default boolean isBlown(Spot spot, Instant from, Instant to) {
+        return IntStream.range(0, bins().size())
+                .anyMatch(b -> bins().get(b).start().isBefore(to)
+                        && bins().get(b).end().isAfter(from)
+                        && leftByWind(spot.id(), b) < 1);
     }
+
+    /** The cells that plans and advice choose among. */
+    List<Cell> cells();
 
     /** Whether a cell's spot may be fished by the event's rules. */
-    public boolean isOpen(Cell cell) {
-        return !event.offLimits(Lookup.of(spots, cell.spotId()));
-    }
-
-    /**
-     * Every spot × every presentation with evidence on its pattern, in the order of the event; besides, what was tried for a known fish, and
-     * pairs never tried that the lure advice values, where the angler wants its prior.
-     */
-    public List<Cell> cells() {
-        Set<Pattern> fished = new LinkedHashSet<>();
-        slices.forEach(s -> fished.add(pattern(new Cell(s.spotId(), s.presentationId()))));
-        List<Cell> cells = new ArrayList<>();
-        for (Spot spot : event.spots()) {
-            for (Presentation presentation : event.presentations()) {
-                if (fished.contains(new Pattern(spot.spotType(), presentation.id()))
-                        || isForKnownFish(spot, presentation.id())
-                        || isSuggested(spot, presentation.id())) {
-                    cells.add(new Cell(spot.id(), presentation.id()));
-                }
-            }
-        }
-        return cells;
-    }
-
-    private boolean isForKnownFish(Spot spot, String presentationId) {
-        return knownFish.stream()
-                .map(KnownFishChance::fish)
-                .filter(f -> f.spotId().equals(spot.id()))
-                .anyMatch(f -> f.tries().isEmpty()
-                        ? presentationId.equals(event.presentations().getFirst().id())
-                        : presentationId.equals(f.tries().getLast().presentationId()));
-    }
-
-    private boolean isSuggested(Spot spot, String presentationId) {
-        return priorOn(presentationId)
-                .filter(l -> suitability(new Pattern(spot.spotType(), presentationId), 0) > 1)
-                .isPresent();
+    default boolean isOpen(Cell cell) {
+        return !event().offLimits(spot(cell.spotId()));
     }
 }

@@ -3,7 +3,7 @@ package lochan.core.model.scenario;
 import java.util.HashMap;
 import java.util.Map;
 import org.apache.commons.rng.UniformRandomProvider;
-import org.apache.commons.rng.simple.RandomSource;
+import lochan.core.Randoms;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
@@ -37,7 +37,7 @@ final class Draws {
     }
 
     private double[] shuffled(String dimension) {
-        UniformRandomProvider random = RandomSource.XO_SHI_RO_256_PP.create(mix(dimension));
+        UniformRandomProvider random = Randoms.of(mix(dimension));
         double[] own = scores.clone();
         for (int i = count - 1; i > 0; i--) {
             int j = random.nextInt(i + 1);

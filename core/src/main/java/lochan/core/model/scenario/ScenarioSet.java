@@ -197,8 +197,8 @@ public final class ScenarioSet {
         QuantileCurve[] curves = new QuantileCurve[model.bins().size()];
         double[] held = new double[curves.length];
         for (int bin = 0; bin < curves.length; bin++) {
-            curves[bin] = QuantileCurve.of(model.rates(bin).rate(cell, pattern));
-            held[bin] = model.held(spot, bin);
+            curves[bin] = QuantileCurve.of(model.rate(cell, bin));
+            held[bin] = model.leftByWind(spot.id(), bin);
         }
         double decay = spot.stock().decay(model.assumptions().depletion());
         return new CellScenarios(

@@ -1,13 +1,9 @@
 package lochan.core.model.size;
 
-import static java.util.Objects.requireNonNull;
-
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import lochan.core.Assumptions;
 import lochan.core.Lookup;
 import lochan.core.event.Species;
@@ -15,66 +11,117 @@ import lochan.core.event.SpeciesRule;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.model.rate.Pattern;
-import lochan.core.practice.Bite;
-import lochan.core.practice.FishSize;
-import lochan.core.practice.PracticeStop;
-import org.ejml.data.DMatrixRMaj;
-import org.ejml.dense.row.CommonOps_DDRM;
-import org.ejml.dense.row.factory.DecompositionFactory_DDRM;
-import org.ejml.interfaces.decomposition.CholeskyDecomposition_F64;
 
 /**
- * Sizes as one linear Gaussian mixed model of y = ln grams ({@code model.md} §4), solved exactly through Henderson's mixed-model
- * equations (Henderson 1975) by Cholesky:
+ * Sizes as one linear Gaussian mixed model of y = ln grams ({@code model.md} §4):
  * <pre>y = μ_species + δ_pattern + ε_spot (+ bias, if guessed) + noise</pre>
  * The unknowns are ordered species, patterns, spots, bias.
  */
 public final class SizeModel {
 
     private final Assumptions.Size assumptions;
-    private final Map<Object, Integer> index = new LinkedHashMap<>();
+    private final Map<Object, Integer> index;
     private final double[] mean;
-    private final DMatrixRMaj covariance;
+    private final double[][] covariance;
     /** Upper triangular U with UᵀU the precision: solving U x = z turns independent normals z into a joint draw of the effects. */
-    private final DMatrixRMaj precisionRoot;
+    private final double[][] precisionRoot;
 
-    private SizeModel(EventData event, SpeciesMix mix, Set<Pattern> patterns, Assumptions.Size a) {
-        this.assumptions = a;
-        event.rules().species().stream().map(SpeciesRule::species).forEach(this::unknown);
-        patterns.forEach(this::unknown);
-        event.spots().stream().map(Spot::id).forEach(this::unknown);
-        unknown(Bias.GUESS);
-        int n = index.size();
-        DMatrixRMaj precision = new DMatrixRMaj(n, n);
-        DMatrixRMaj right = new DMatrixRMaj(n, 1);
-        priors(precision, right);
-        for (Observation observation : observations(event, mix, a)) {
-            observation.addTo(precision, right);
-        }
-        CholeskyDecomposition_F64<DMatrixRMaj> cholesky = DecompositionFactory_DDRM.chol(n, false);
-        if (!cholesky.decompose(precision.copy())) {
-            throw new IllegalStateException("the size model's equations are not positive definite");
-        }
-        this.precisionRoot = cholesky.getT(null);
-        this.covariance = new DMatrixRMaj(n, n);
-        CommonOps_DDRM.invert(precision, covariance);
-        DMatrixRMaj solution = new DMatrixRMaj(n, 1);
-        CommonOps_DDRM.mult(covariance, right, solution);
-        this.mean = solution.data.clone();
+    SizeModel(
+            Assumptions.Size assumptions,
+            Map<Object, Integer> index,
+            double[] mean,
+            double[][] covariance,
+            double[][] precisionRoot) {
+        this.assumptions = assumptions;
+        this.index = index;
+        this.mean = mean;
+        this.covariance = covariance;
+        this.precisionRoot = precisionRoot;
     }
 
     /** Fits the sizes of an event's practice; patterns without a size keep their prior. */
     public static SizeModel fit(EventData event, SpeciesMix mix, Assumptions assumptions) {
-        Set<Pattern> patterns = new LinkedHashSet<>();
-        for (PracticeStop stop : event.stops()) {
-            String spotType = event.spot(stop.spotId()).orElseThrow().spotType();
-            stop.presentations().forEach(p -> patterns.add(new Pattern(spotType, p.presentationId())));
-            stop.bites().stream()
-                    .map(stop::presentationOf)
-                    .filter(java.util.Objects::nonNull)
-                    .forEach(p -> patterns.add(new Pattern(spotType, p)));
+        return SizeFit.of(event, mix, assumptions.size());
+    }
+
+    /**
+     * What was fitted, in numbers: the rest follows from these.
+     *
+     * @param patterns that have an effect of their own, in the order of their unknowns
+     * @param mean     of the unknowns, {@link SizeModel#unknowns()} of them
+     * @param root     the rows of U from the diagonal on, one after the other
+     */
+    public record Numbers(List<Pattern> patterns, double[] mean, double[] root) {
+
+        public Numbers {
+            patterns = List.copyOf(patterns);
         }
-        return new SizeModel(event, mix, patterns, assumptions.size());
+    }
+
+    /** The numbers that {@link #of} makes this model of again. */
+    public Numbers numbers() {
+        int n = mean.length;
+        double[] root = new double[n * (n + 1) / 2];
+        int at = 0;
+        for (int i = 0; i < n; i++) {
+            for (int j = i; j < n; j++) {
+                root[at++] = precisionRoot[i][j];
+            }
+        }
+        return new Numbers(
+                index.keySet().stream()
+                        .filter(Pattern.class::isInstance)
+                        .map(Pattern.class::cast)
+                        .toList(),
+                mean.clone(),
+                root);
+    }
+
+    /** The model that has these numbers, of an event with the same species and spots. */
+    public static SizeModel of(EventData event, Numbers numbers, Assumptions.Size assumptions) {
+        List<Object> unknowns = new ArrayList<>();
+        event.rules().species().stream().map(SpeciesRule::species).forEach(unknowns::add);
+        unknowns.addAll(numbers.patterns());
+        event.spots().stream().map(Spot::id).forEach(unknowns::add);
+        unknowns.add(Bias.GUESS);
+        Map<Object, Integer> index = new LinkedHashMap<>();
+        unknowns.forEach(u -> index.putIfAbsent(u, index.size()));
+        int n = numbers.mean().length;
+        double[][] root = new double[n][n];
+        int at = 0;
+        for (int i = 0; i < n; i++) {
+            for (int j = i; j < n; j++) {
+                root[i][j] = numbers.root()[at++];
+            }
+        }
+        return new SizeModel(assumptions, index, numbers.mean(), covariance(root), root);
+    }
+
+    /** (UᵀU)⁻¹ = U⁻¹U⁻ᵀ. */
+    private static double[][] covariance(double[][] root) {
+        int n = root.length;
+        double[][] inverse = new double[n][n];
+        for (int column = 0; column < n; column++) {
+            for (int i = column; i >= 0; i--) {
+                double rest = i == column ? 1 : 0;
+                for (int j = i + 1; j <= column; j++) {
+                    rest -= root[i][j] * inverse[j][column];
+                }
+                inverse[i][column] = rest / root[i][i];
+            }
+        }
+        double[][] covariance = new double[n][n];
+        for (int i = 0; i < n; i++) {
+            for (int j = i; j < n; j++) {
+                double sum = 0;
+                for (int k = j; k < n; k++) {
+                    sum += inverse[i][k] * inverse[j][k];
+                }
+                covariance[i][j] = sum;
+                covariance[j][i] = sum;
+            }
+        }
+        return covariance;
     }
 
     /** What is known of ln grams of the mean fish, and of one new fish. */
@@ -85,7 +132,7 @@ public final class SizeModel {
         for (int i : at) {
             sum += mean[i];
             for (int j : at) {
-                variance += covariance.get(i, j);
+                variance += covariance[i][j];
             }
         }
         if (!index.containsKey(pattern)) {
@@ -98,7 +145,7 @@ public final class SizeModel {
     /** How far the angler's guesses run over the scale, ln, with its uncertainty. */
     public Predictive guessBias() {
         int i = Lookup.of(index, Bias.GUESS);
-        double sd = Math.sqrt(covariance.get(i, i));
+        double sd = Math.sqrt(covariance[i][i]);
         return new Predictive(mean[i], sd, sd);
     }
 
@@ -117,11 +164,12 @@ public final class SizeModel {
         int n = mean.length;
         double[] x = new double[n];
         for (int i = n - 1; i >= 0; i--) {
+            double[] row = precisionRoot[i];
             double rest = normals[i];
             for (int j = i + 1; j < n; j++) {
-                rest -= precisionRoot.get(i, j) * x[j];
+                rest -= row[j] * x[j];
             }
-            x[i] = rest / precisionRoot.get(i, i);
+            x[i] = rest / row[i];
         }
         for (int i = 0; i < n; i++) {
             x[i] += mean[i];
@@ -131,7 +179,7 @@ public final class SizeModel {
 
     /** Positions of the effects that make the mean fish of a species at a spot on a pattern. */
     public int[] effects(Species species, Pattern pattern, String spotId) {
-        List<Integer> at = new ArrayList<>(List.of(index.get(species), index.get(spotId)));
+        List<Integer> at = new ArrayList<>(List.of(Lookup.of(index, species), Lookup.of(index, spotId)));
         Integer ofPattern = index.get(pattern);
         if (ofPattern != null) {
             at.add(ofPattern);
@@ -148,102 +196,8 @@ public final class SizeModel {
         return sum;
     }
 
-    private void unknown(Object key) {
-        index.putIfAbsent(key, index.size());
-    }
-
-    private void priors(DMatrixRMaj precision, DMatrixRMaj right) {
-        index.forEach((key, i) -> {
-            double priorMean =
-                    switch (key) {
-                        case Species s -> assumptions.speciesMean();
-                        case Bias b -> assumptions.biasMean();
-                        default -> 0;
-                    };
-            double sd =
-                    switch (key) {
-                        case Species s -> assumptions.speciesSd();
-                        case Pattern p -> assumptions.patternSd();
-                        case Bias b -> assumptions.biasSd();
-                        default -> assumptions.spotSd();
-                    };
-            precision.add(i, i, 1 / (sd * sd));
-            right.add(i, 0, priorMean / (sd * sd));
-        });
-    }
-
-    private List<Observation> observations(EventData event, SpeciesMix mix, Assumptions.Size a) {
-        Species usual = mix.mostCommon();
-        List<Observation> all = new ArrayList<>();
-        for (PracticeStop stop : event.stops()) {
-            String spotType = event.spot(stop.spotId()).orElseThrow().spotType();
-            for (Bite bite : stop.bites()) {
-                String presentation = stop.presentationOf(bite);
-                if (bite.size() != null && presentation != null) {
-                    Species species = bite.species() != null ? bite.species() : usual;
-                    int[] at = effects(species, new Pattern(spotType, presentation), stop.spotId());
-                    all.addAll(observations(bite.size(), species, at, a));
-                }
-            }
-        }
-        return all;
-    }
-
-    private List<Observation> observations(FishSize size, Species species, int[] at, Assumptions.Size a) {
-        double fish = a.fishSd() * a.fishSd();
-        return switch (size.how()) {
-            case SCALE -> {
-                Observation scale = new Observation(at, Math.log(requireNonNull(size.grams())), fish);
-                yield size.guessGrams() == null
-                        ? List.of(scale)
-                        : List.of(
-                                scale,
-                                new Observation(
-                                        biasOnly(),
-                                        Math.log(size.guessGrams() / requireNonNull(size.grams())),
-                                        a.pairSd() * a.pairSd()));
-            }
-            case GUESS ->
-                List.of(new Observation(
-                        withBias(at), Math.log(requireNonNull(size.grams())), fish + a.guessSd() * a.guessSd()));
-            case RANGE -> {
-                double width = Math.log(requireNonNull(size.hiGrams()) / requireNonNull(size.loGrams()));
-                yield List.of(new Observation(
-                        at, Math.log(requireNonNull(size.loGrams())) + width / 2, fish + width * width / 12));
-            }
-            case LENGTH ->
-                List.of(new Observation(
-                        at,
-                        StandardWeight.lnGrams(species, requireNonNull(size.mm()), a),
-                        fish + a.lengthSd() * a.lengthSd()));
-        };
-    }
-
-    private int[] biasOnly() {
-        return new int[] {Lookup.of(index, Bias.GUESS)};
-    }
-
-    private int[] withBias(int[] at) {
-        int[] more = java.util.Arrays.copyOf(at, at.length + 1);
-        more[at.length] = Lookup.of(index, Bias.GUESS);
-        return more;
-    }
-
-    private enum Bias {
+    enum Bias {
         GUESS
-    }
-
-    /** A sum of unknowns seen with noise of a variance. */
-    private record Observation(int[] at, double value, double variance) {
-
-        void addTo(DMatrixRMaj precision, DMatrixRMaj right) {
-            for (int i : at) {
-                right.add(i, 0, value / variance);
-                for (int j : at) {
-                    precision.add(i, j, 1 / variance);
-                }
-            }
-        }
     }
 
     /**

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
+import lochan.core.event.Rules;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.eventdata.EventData;
@@ -22,14 +23,46 @@ public final class SpeciesMix {
     private final List<Species> species;
     private final double[] lake;
     private final int[] landed;
-    private final Map<Pattern, int[]> byPattern = new HashMap<>();
+    private final Map<Pattern, int[]> byPattern;
     private final double lakeFish;
 
-    public SpeciesMix(EventData event, Assumptions.Size a) {
-        this.species =
-                event.rules().species().stream().map(SpeciesRule::species).toList();
+    /**
+     * What it was counted from.
+     *
+     * @param landed    fish of each species
+     * @param byPattern the same on each pattern
+     */
+    public record Numbers(int[] landed, Map<Pattern, int[]> byPattern) {}
+
+    private SpeciesMix(Rules rules, Numbers numbers, Assumptions.Size a) {
+        this.species = rules.species().stream().map(SpeciesRule::species).toList();
         this.lakeFish = a.lakeMixFish();
-        this.landed = new int[species.size()];
+        this.landed = numbers.landed();
+        this.byPattern = numbers.byPattern();
+        int all = Arrays.stream(landed).sum();
+        this.lake = Arrays.stream(landed)
+                .mapToDouble(n -> (1.0 + n) / (species.size() + all))
+                .toArray();
+    }
+
+    public SpeciesMix(EventData event, Assumptions.Size a) {
+        this(event.rules(), counted(event), a);
+    }
+
+    /** The mix that has these numbers. */
+    public static SpeciesMix of(Rules rules, Numbers numbers, Assumptions.Size a) {
+        return new SpeciesMix(rules, numbers, a);
+    }
+
+    public Numbers numbers() {
+        return new Numbers(landed, byPattern);
+    }
+
+    private static Numbers counted(EventData event) {
+        List<Species> species =
+                event.rules().species().stream().map(SpeciesRule::species).toList();
+        int[] landed = new int[species.size()];
+        Map<Pattern, int[]> byPattern = new HashMap<>();
         for (PracticeStop stop : event.stops()) {
             String spotType = event.spot(stop.spotId()).orElseThrow().spotType();
             for (Bite bite : stop.bites()) {
@@ -45,10 +78,7 @@ public final class SpeciesMix {
                 }
             }
         }
-        int all = Arrays.stream(landed).sum();
-        this.lake = Arrays.stream(landed)
-                .mapToDouble(n -> (1.0 + n) / (species.size() + all))
-                .toArray();
+        return new Numbers(landed, byPattern);
     }
 
     public List<Species> species() {

@@ -108,8 +108,9 @@ public final class DayPlanner {
         // Drawn before workers share them, as the candidates were.
         wishes.locked().forEach(s -> scenarios.cell(Cell.of(s)));
         List<List<Visit>> found = IntStream.range(0, WORKERS)
+                .boxed()
                 .parallel()
-                .mapToObj(w -> searched(candidates, seed + w, rounds, goOn))
+                .map(w -> searched(candidates, seed + w, rounds, goOn))
                 .flatMap(List::stream)
                 .toList();
         DayTours all = tours(candidates, scenarios.count());

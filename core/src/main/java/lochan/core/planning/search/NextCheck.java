@@ -15,6 +15,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.valuation.PlanValuer;
@@ -79,7 +80,7 @@ public final class NextCheck {
      * @param goOn asked before each with the number done; false ends it with what was looked at so far
      */
     public List<Look> of(List<Cell> cells, Instant at, IntPredicate goOn) {
-        DayModel now = new DayModel(event, day, assumptions);
+        DayModel now = new FittedDayModel(event, day, assumptions);
         List<PlanStop> without = planner.apply(new ScenarioSet(now, scenarios, seed));
         List<Look> looks = new ArrayList<>();
         for (Cell cell : cells) {
@@ -94,12 +95,12 @@ public final class NextCheck {
 
     /** The cells whose rate is least known against what they may bring: those with the highest upper end of their interval, none off limits. */
     public List<Cell> promising(int most) {
-        DayModel now = new DayModel(event, day, assumptions);
+        DayModel now = new FittedDayModel(event, day, assumptions);
         int bin = bin(now);
         return now.cells().stream()
                 .filter(now::isOpen)
                 .sorted(Comparator.comparingDouble((Cell c) -> {
-                            GammaRate rate = now.rates(bin).rate(c, now.pattern(c));
+                            GammaRate rate = now.rate(c, bin);
                             return rate.quantile(0.9) - rate.mean();
                         })
                         .reversed())
@@ -113,7 +114,7 @@ public final class NextCheck {
     }
 
     private Look look(Cell cell, Instant at, DayModel now, List<PlanStop> without) {
-        GammaRate rate = now.rates(bin(now)).rate(cell, now.pattern(cell));
+        GammaRate rate = now.rate(cell, bin(now));
         double effort = LOOK.toMinutes() / 60.0;
         double share = effort / (rate.rate() + effort);
         double chance = Math.exp(rate.shape() * Math.log1p(-share));
@@ -131,7 +132,7 @@ public final class NextCheck {
 
     /** What planning again gains over a plan made before, when both are valued by an event's practice. */
     private double gain(EventData looked, List<PlanStop> before) {
-        ScenarioSet after = new ScenarioSet(new DayModel(looked, day, assumptions), scenarios, seed);
+        ScenarioSet after = new ScenarioSet(new FittedDayModel(looked, day, assumptions), scenarios, seed);
         PlanValuer valuer = new PlanValuer(after);
         return Math.max(0, valuer.formula(planner.apply(after)) - valuer.formula(before));
     }

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.IntPredicate;
 import org.apache.commons.rng.UniformRandomProvider;
-import org.apache.commons.rng.simple.RandomSource;
+import lochan.core.Randoms;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -63,7 +63,7 @@ public final class TourSearch {
     public TourSearch(Tours tours, List<Visit> given, long seed) {
         this.tours = tours;
         this.given = List.copyOf(given);
-        this.random = RandomSource.XO_RO_SHI_RO_128_PP.create(seed);
+        this.random = Randoms.quick(seed);
         this.promises = new double[tours.items()];
         for (int i = 0; i < promises.length; i++) {
             promises[i] = tours.promise(i);

@@ -13,7 +13,7 @@ import lochan.core.model.size.LegalShare;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.sampling.distribution.PoissonSampler;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
-import org.apache.commons.rng.simple.RandomSource;
+import lochan.core.Randoms;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -53,7 +53,7 @@ final class Simulation {
                         .toList()
                         .indexOf(f.species()))
                 .toArray();
-        this.random = RandomSource.XO_SHI_RO_256_PP.create(seed);
+        this.random = Randoms.of(seed);
         this.normal = ZigguratSampler.NormalizedGaussian.of(random);
         this.keepers = new Keepers();
         this.hours = hours;

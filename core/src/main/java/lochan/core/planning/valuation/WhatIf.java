@@ -8,6 +8,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.practice.ForecastPeriod;
 import org.jspecify.annotations.Nullable;
 
@@ -61,6 +62,6 @@ public record WhatIf(
 
     /** What practice says of a day, all this supposed. */
     public DayModel model(EventData event, int day, Assumptions assumptions) {
-        return new DayModel(on(event), day, assumptions, weakened == null ? Map.of() : Map.of(weakened, WEAKENED));
+        return new FittedDayModel(on(event), day, assumptions, weakened == null ? Map.of() : Map.of(weakened, WEAKENED));
     }
 }

@@ -12,7 +12,7 @@ import lochan.core.Sample;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.practice.Bite;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.Outcome;
@@ -108,7 +108,7 @@ class EveningReviewTest {
     void theEveningsRankingsAreTheModelsOwnAndTomorrowIsNotKnownYet() {
         EventData event =
                 with(Sample.stop("good", "ledge-1", "06-04T08:00", "06-04T09:00", List.of("swim-jig"), bites(4, null)));
-        DayModel model = new DayModel(event, 1, Assumptions.DEFAULTS);
+        FittedDayModel model = new FittedDayModel(event, 1, Assumptions.DEFAULTS);
         EveningReview.Change<Pattern> change = review(event).patterns().getFirst();
         assertThat(change.after()).isEqualTo(model.rates(4).patternMean(change.of()));
 

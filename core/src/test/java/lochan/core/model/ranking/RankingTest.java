@@ -10,7 +10,8 @@ import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.lake.Zone;
 import lochan.core.model.rate.Cell;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.Outcome;
 import org.junit.jupiter.api.Test;
@@ -24,7 +25,7 @@ class RankingTest {
     }
 
     private static Ranking rankings(int seed) {
-        return new Ranking(new DayModel(Sample.practiced(5, seed), 1, Assumptions.DEFAULTS), 2);
+        return new Ranking(new FittedDayModel(Sample.practiced(5, seed), 1, Assumptions.DEFAULTS), 2);
     }
 
     @ParameterizedTest
@@ -69,7 +70,7 @@ class RankingTest {
                 Sample.tournament(5, List.of(Sample.LARGEMOUTH)),
                 List.of(Sample.spot("a", "hump", Zone.DEEP, 1), Sample.spot("b", "hump", Zone.DEEP, 2)),
                 List.of(Sample.stop("p", "a", "06-03T08:00", "06-03T09:00", List.of("swim-jig"), bite, bite, bite)));
-        List<RankingRow> rows = new Ranking(new DayModel(event, 1, Assumptions.DEFAULTS), 0).rows();
+        List<RankingRow> rows = new Ranking(new FittedDayModel(event, 1, Assumptions.DEFAULTS), 0).rows();
 
         assertThat(rows).extracting(RankingRow::isSizeUnknown).containsExactly(true, false);
         assertThat(rows).extracting(RankingRow::isUntried).containsExactly(false, true);
@@ -87,7 +88,7 @@ class RankingTest {
                                 "06-03T10:00",
                                 List.of("swim-jig"),
                                 Sample.bite(null, Outcome.LANDED, FishSize.scale(900)))));
-        assertThat(new Ranking(new DayModel(weighed, 1, Assumptions.DEFAULTS), 0)
+        assertThat(new Ranking(new FittedDayModel(weighed, 1, Assumptions.DEFAULTS), 0)
                         .rows()
                         .getFirst()
                         .isSizeUnknown())
@@ -106,10 +107,10 @@ class RankingTest {
 
     @Test
     void refusesABinTheDayDoesNotHave() {
-        DayModel model = new DayModel(Sample.practiced(5, 1), 1, Assumptions.DEFAULTS);
+        FittedDayModel model = new FittedDayModel(Sample.practiced(5, 1), 1, Assumptions.DEFAULTS);
 
         assertThatThrownBy(() -> new Ranking(model, 18)).isInstanceOf(IndexOutOfBoundsException.class);
-        assertThatThrownBy(() -> new DayModel(Sample.practiced(5, 1), 3, Assumptions.DEFAULTS))
+        assertThatThrownBy(() -> new FittedDayModel(Sample.practiced(5, 1), 3, Assumptions.DEFAULTS))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("day is 3");
     }

@@ -10,7 +10,7 @@ import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.eventdata.EventData;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import org.junit.jupiter.api.Test;
@@ -27,7 +27,7 @@ class BiteRatesTest {
     }
 
     private static BiteRates rates(EventData event) {
-        return new DayModel(event, 1, Assumptions.DEFAULTS).rates(4);
+        return new FittedDayModel(event, 1, Assumptions.DEFAULTS).rates(4);
     }
 
     private static EventData with(EventData event, PracticeStop more) {

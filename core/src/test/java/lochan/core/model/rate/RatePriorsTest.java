@@ -8,7 +8,7 @@ import java.util.Map;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.eventdata.EventData;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.notebook.CarriedRate;
 import lochan.core.notebook.Notebook;
 import lochan.core.tackle.SampleTackle;
@@ -21,9 +21,9 @@ class RatePriorsTest {
     private static final Pattern TRIED = new Pattern("grass-edge", "swim-jig");
     private static final Pattern NEVER_TRIED = new Pattern("rock-point", "swim-jig");
 
-    private static DayModel model(boolean advice, boolean history) {
+    private static FittedDayModel model(boolean advice, boolean history) {
         Notebook.Priors priors = new Notebook.Priors(advice, history, SampleTackle.ALL, Map.of());
-        return new DayModel(
+        return new FittedDayModel(
                 EVENT.withNotebook(new Notebook(
                         List.of(), List.of(), List.of(), List.of(new CarriedRate("swim-jig", 1.8, 20, 30)), priors)),
                 1,
@@ -33,14 +33,14 @@ class RatePriorsTest {
     @Test
     void nothingLeansUnlessTheAnglerWantsIt() {
         assertThat(model(false, false).rates(0).patternMean(NEVER_TRIED))
-                .isEqualTo(new DayModel(EVENT, 1, Assumptions.DEFAULTS).rates(0).patternMean(NEVER_TRIED));
-        assertThat(model(false, false).cells()).isEqualTo(new DayModel(EVENT, 1, Assumptions.DEFAULTS).cells());
+                .isEqualTo(new FittedDayModel(EVENT, 1, Assumptions.DEFAULTS).rates(0).patternMean(NEVER_TRIED));
+        assertThat(model(false, false).cells()).isEqualTo(new FittedDayModel(EVENT, 1, Assumptions.DEFAULTS).cells());
     }
 
     @Test
     void adviceMovesOnlyThePriorOfPairsNeverTried() {
         BiteRates plain = model(false, false).rates(0);
-        DayModel advised = model(true, false);
+        FittedDayModel advised = model(true, false);
         double suitability = advised.suitability(NEVER_TRIED, 0);
         assertThat(suitability).isBetween(0.6, 1.5).isNotEqualTo(1);
         assertThat(advised.rates(0).patternMean(NEVER_TRIED))
@@ -50,7 +50,7 @@ class RatePriorsTest {
 
     @Test
     void adviceBringsPairsNeverTriedIntoThePlan() {
-        DayModel advised = model(true, false);
+        FittedDayModel advised = model(true, false);
         assertThat(advised.cells()).containsAll(model(false, false).cells());
         assertThat(advised.cells().contains(new Cell("point-1", "swim-jig")))
                 .isEqualTo(advised.suitability(NEVER_TRIED, 0) > 1);

@@ -21,7 +21,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class ScenarioSetTest {
 
     private static final int COUNT = 20_000;
-    private static final DayModel MODEL = new DayModel(Sample.practiced(5, 2), 1, Assumptions.DEFAULTS);
+    private static final FittedDayModel MODEL = new FittedDayModel(Sample.practiced(5, 2), 1, Assumptions.DEFAULTS);
     private static final Cell GRASS = new Cell("grass-1", "swim-jig");
 
     private static double[] rates(ScenarioSet set, Cell cell, int bin) {

@@ -11,11 +11,12 @@ import lochan.core.event.SpeciesRule;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import org.junit.jupiter.api.Test;
 
 class SizeSharesTest {
 
-    private static final DayModel MODEL = new DayModel(Sample.practiced(5, 3), 1, Assumptions.DEFAULTS);
+    private static final DayModel MODEL = new FittedDayModel(Sample.practiced(5, 3), 1, Assumptions.DEFAULTS);
     private static final Pattern PATTERN = new Pattern("grass-edge", "swim-jig");
 
     private static double[] shares(double... borders) {

@@ -10,6 +10,7 @@ import lochan.core.lake.Runs;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
@@ -32,7 +33,7 @@ class BackupsTest {
             new PlanStop("ledge-1", "walker", Sample.at("06-05T14:00"), Sample.at("06-05T14:20")));
 
     private static ScenarioSet set() {
-        return new ScenarioSet(new DayModel(EVENT, 1, Assumptions.DEFAULTS), 200, 5);
+        return new ScenarioSet(new FittedDayModel(EVENT, 1, Assumptions.DEFAULTS), 200, 5);
     }
 
     @Tag("slow")

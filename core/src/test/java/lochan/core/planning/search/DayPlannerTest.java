@@ -19,6 +19,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.Runs;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
@@ -57,7 +58,7 @@ class DayPlannerTest {
     }
 
     private static ScenarioSet set(EventData event) {
-        return new ScenarioSet(new DayModel(event, 1, Assumptions.DEFAULTS), SCENARIOS, 5);
+        return new ScenarioSet(new FittedDayModel(event, 1, Assumptions.DEFAULTS), SCENARIOS, 5);
     }
 
     private static Runs runs(EventData event) {
@@ -211,7 +212,7 @@ class DayPlannerTest {
     @Test
     void chancesAreThoseOfSimulatedDays() {
         EventData event = Sample.practiced(5, 3);
-        ScenarioSet set = new ScenarioSet(new DayModel(event, 1, Assumptions.DEFAULTS), 2000, 5);
+        ScenarioSet set = new ScenarioSet(new FittedDayModel(event, 1, Assumptions.DEFAULTS), 2000, 5);
         List<PlanStop> stops = List.of(
                 new PlanStop("grass-1", "swim-jig", Sample.at("06-05T06:20"), Sample.at("06-05T09:00")),
                 new PlanStop("ledge-1", "walker", Sample.at("06-05T09:30"), Sample.at("06-05T13:00")));

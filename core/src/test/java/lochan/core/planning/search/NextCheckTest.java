@@ -14,7 +14,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.Runs;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
-import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.edits.DayRuns;
@@ -71,7 +71,7 @@ class NextCheckTest {
     @Test
     void aLookThatChangesNoPlanIsWorthNothing() {
         EventData event = Sample.practiced(5, 1);
-        List<PlanStop> stubborn = searched(new ScenarioSet(new DayModel(event, 1, Assumptions.DEFAULTS), 40, 7));
+        List<PlanStop> stubborn = searched(new ScenarioSet(new FittedDayModel(event, 1, Assumptions.DEFAULTS), 40, 7));
 
         assertThat(check(event, set -> stubborn)
                         .of(List.of(new Cell("grass-3", "walker")), at("06-04T08:00"), done -> true)
@@ -83,7 +83,7 @@ class NextCheckTest {
     @Test
     void theChanceOfNothingIsTheNegativeBinomials() {
         EventData event = Sample.practiced(5, 1);
-        DayModel model = new DayModel(event, 1, Assumptions.DEFAULTS);
+        FittedDayModel model = new FittedDayModel(event, 1, Assumptions.DEFAULTS);
         Cell cell = new Cell("grass-3", "walker");
         GammaRate rate = model.rates(6).rate(cell, model.pattern(cell));
         NextCheck.Look look = check(event, NextCheckTest::searched)

@@ -20,6 +20,7 @@ import lochan.core.lake.Spot;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
@@ -63,7 +64,7 @@ class WindAndDaysTest {
     }
 
     private static ScenarioSet set(EventData event, int day) {
-        return new ScenarioSet(new DayModel(event, day, ASSUMPTIONS), 120, 4);
+        return new ScenarioSet(new FittedDayModel(event, day, ASSUMPTIONS), 120, 4);
     }
 
     private static List<PlanStop> planned(ScenarioSet set, DayRuns runs) {

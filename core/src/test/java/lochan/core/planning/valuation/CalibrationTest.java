@@ -11,6 +11,7 @@ import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import org.junit.jupiter.api.Test;
@@ -34,7 +35,7 @@ class CalibrationTest {
     @Test
     void aProjectionScalesEveryWeightAndTheChanceOfTheTarget() {
         EventData event = Sample.practiced(5, 3);
-        PlanValuer valuer = new PlanValuer(new ScenarioSet(new DayModel(event, 1, Assumptions.DEFAULTS), 400, 7));
+        PlanValuer valuer = new PlanValuer(new ScenarioSet(new FittedDayModel(event, 1, Assumptions.DEFAULTS), 400, 7));
         List<PlanStop> stops = List.of(new PlanStop("grass-1", "swim-jig", at("06-05T08:00"), at("06-05T12:00")));
         PlanValue value = valuer.value(stops, 20_000);
         PlanValue projection = valuer.projection(stops, 20_000, after());

@@ -13,6 +13,7 @@ import lochan.core.Sample;
 import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.notebook.KnownFish;
 import lochan.core.notebook.KnownFish.Reaction;
@@ -51,7 +52,7 @@ class KnownFishTest {
 
     private static ScenarioSet set(KnownFish fish, int day) {
         EventData event = fish == null ? EVENT : EVENT.withNotebook(Notebook.EMPTY.with(fish));
-        return new ScenarioSet(new DayModel(event, day, Assumptions.DEFAULTS), 400, 3);
+        return new ScenarioSet(new FittedDayModel(event, day, Assumptions.DEFAULTS), 400, 3);
     }
 
     private static List<PlanStop> visit(String from, String to) {

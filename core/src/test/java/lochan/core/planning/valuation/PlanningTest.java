@@ -24,6 +24,7 @@ import lochan.core.lake.Spot;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
+import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
@@ -47,7 +48,7 @@ class PlanningTest {
     }
 
     private static ScenarioSet scenarios(EventData event, int count) {
-        return new ScenarioSet(new DayModel(event, 1, Assumptions.DEFAULTS), count, 7);
+        return new ScenarioSet(new FittedDayModel(event, 1, Assumptions.DEFAULTS), count, 7);
     }
 
     /** One to five stops at any cells, revisits too, one after another. */

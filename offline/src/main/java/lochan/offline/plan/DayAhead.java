@@ -1,4 +1,4 @@
-package lochan.web.competition;
+package lochan.offline.plan;
 
 import java.util.List;
 import java.util.Objects;
@@ -12,9 +12,7 @@ import lochan.core.live.Outlook;
 import lochan.core.live.Outlooks;
 import lochan.core.plan.PlanStop;
 import lochan.core.quantity.Units;
-import lochan.web.modelling.PatternWords;
-import lochan.web.modelling.PlanWords;
-import lochan.web.shared.Dates;
+import lochan.offline.bag.Times;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,16 +22,18 @@ import org.jspecify.annotations.Nullable;
  * @param low    bag that one day in ten stays below
  * @param middle bag of the middle day
  * @param high   bag that one day in ten is above
+ * @param grams  the three, g
  * @param target its chance, in words; null: the event has none
  * @param more   the chance that the bag grows still; null while there is room
  * @param kinds  what one more fish of each kind adds; none where no size is known
  * @param fired  triggers of the plan that have fired
  */
-record DayAhead(
+public record DayAhead(
         int rest,
         String low,
         String middle,
         String high,
+        List<Double> grams,
         @Nullable String target,
         @Nullable String more,
         List<Kind> kinds,
@@ -41,7 +41,8 @@ record DayAhead(
 
     private static final String NOTHING = "nothing";
 
-    DayAhead {
+    public DayAhead {
+        grams = List.copyOf(grams);
         kinds = List.copyOf(kinds);
         fired = List.copyOf(fired);
     }
@@ -52,7 +53,7 @@ record DayAhead(
      * @param now       what it adds to the bag as it is
      * @param byCheckIn what it adds in the end, on average
      */
-    record Kind(String name, String weight, String now, String byCheckIn) {}
+    public record Kind(String name, String weight, String now, String byCheckIn) {}
 
     /**
      * A trigger that has fired.
@@ -60,7 +61,7 @@ record DayAhead(
      * @param what   what looks dead, and how usual that is
      * @param backup where the plan then goes
      */
-    record TriggerLine(String what, String backup) {}
+    public record TriggerLine(String what, String backup) {}
 
     static DayAhead of(
             LiveAdvisor.Ahead ahead, MoveAdvice.State standing, List<PlanStop> plan, EventData event, Units units) {
@@ -71,6 +72,7 @@ record DayAhead(
                 units.weight(o.p10Grams()),
                 units.weight(o.p50Grams()),
                 units.weight(o.p90Grams()),
+                List.of(o.p10Grams(), o.p50Grams(), o.p90Grams()),
                 o.chanceOfTarget() == null
                         ? null
                         : units.weight(event.rules().targetGrams()) + " or more: "
@@ -107,7 +109,7 @@ record DayAhead(
     }
 
     private static TriggerLine fired(FiredTrigger t, EventData event) {
-        String by = Dates.clock(t.trigger().at(), event.timeZone());
+        String by = Times.clock(t.trigger().at(), event.timeZone());
         String spot = event.spot(t.trigger().spotId()).orElseThrow().name();
         String few = t.seen() == 0 ? "no bite" : t.seen() == 1 ? "one bite" : t.seen() + " bites";
         return new TriggerLine(

@@ -1,4 +1,4 @@
-package lochan.web.competition;
+package lochan.offline.plan;
 
 import java.time.Instant;
 import java.util.ArrayList;
@@ -11,14 +11,14 @@ import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.Units;
-import lochan.web.shared.Dates;
+import lochan.offline.bag.Times;
 
 /** What the angler's own forecast holds of lightning and wind in the hours that are left of a day, in words. */
-final class Hazards {
+public final class Hazards {
 
     private Hazards() {}
 
-    static List<String> of(EventData event, int day, Instant now, Units units) {
+    public static List<String> of(EventData event, int day, Instant now, Units units) {
         CompetitionDay hours = event.day(day);
         List<ForecastPeriod> left = event.forecast().stream()
                 .filter(f -> f.to().isAfter(now)
@@ -51,7 +51,7 @@ final class Hazards {
     private record Span(Instant from, Instant to) {
 
         String words(EventData event) {
-            return Dates.clock(from, event.timeZone()) + " to " + Dates.clock(to, event.timeZone());
+            return Times.clock(from, event.timeZone()) + " to " + Times.clock(to, event.timeZone());
         }
     }
 

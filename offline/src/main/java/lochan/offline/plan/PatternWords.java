@@ -1,4 +1,4 @@
-package lochan.web.modelling;
+package lochan.offline.plan;
 
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.SpotType;

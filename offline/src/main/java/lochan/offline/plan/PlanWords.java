@@ -1,15 +1,18 @@
-package lochan.web.modelling;
+package lochan.offline.plan;
 
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
+import lochan.core.model.rate.Cell;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
 import lochan.core.planning.valuation.Strategy;
+import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
-import lochan.web.shared.Dates;
+import lochan.offline.bag.Times;
 
 /** Plans in words. */
 public final class PlanWords {
@@ -36,7 +39,16 @@ public final class PlanWords {
     /** @param none said where it is nothing */
     public static String difference(double grams, Units units, String none) {
         String size = units.weight(Math.abs(grams));
-        return size.equals(units.weight(0.0)) ? none : (grams < 0 ? "−" : "+") + size.replaceFirst("^0 lb ", "");
+        String ounces = size.startsWith("0 lb ") ? size.substring("0 lb ".length()) : size;
+        return size.equals(units.weight(0.0)) ? none : (grams < 0 ? "−" : "+") + ounces;
+    }
+
+    /** As "Sill Ledge, Swim jig". */
+    public static String cell(Cell cell, EventData event) {
+        return event.spot(cell.spotId()).map(Spot::name).orElse(cell.spotId()) + ", "
+                + event.presentation(cell.presentationId())
+                        .map(Presentation::name)
+                        .orElse(cell.presentationId());
     }
 
     public static String spot(String id, EventData event) {
@@ -47,8 +59,8 @@ public final class PlanWords {
     public static String stops(List<PlanStop> stops, EventData event) {
         ZoneId zone = event.timeZone();
         return stops.stream()
-                .map(s -> spot(s.spotId(), event) + " " + Dates.clock(s.arrive(), zone) + "–"
-                        + Dates.clock(s.leave(), zone) + " "
+                .map(s -> spot(s.spotId(), event) + " " + Times.clock(s.arrive(), zone) + "–"
+                        + Times.clock(s.leave(), zone) + " "
                         + event.presentation(s.presentationId())
                                 .orElseThrow()
                                 .name()
@@ -59,7 +71,7 @@ public final class PlanWords {
     /** As "No bite by 07:50 at Sill Ledge". */
     public static String trigger(Backups.Trigger t, EventData event) {
         return (t.bitesBelow() == 1 ? "No bite" : "Fewer than " + t.bitesBelow() + " bites") + " by "
-                + Dates.clock(t.at(), event.timeZone()) + " at " + spot(t.spotId(), event);
+                + Times.clock(t.at(), event.timeZone()) + " at " + spot(t.spotId(), event);
     }
 
     public static String strategy(Strategy strategy) {

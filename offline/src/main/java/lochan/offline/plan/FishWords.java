@@ -1,4 +1,4 @@
-package lochan.web.gear;
+package lochan.offline.plan;
 
 import static java.util.Objects.requireNonNull;
 
@@ -11,7 +11,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.notebook.KnownFish;
 import lochan.core.quantity.Units;
-import lochan.web.shared.Dates;
+import lochan.offline.bag.Times;
 
 /** Known fish in words. */
 public final class FishWords {
@@ -59,7 +59,7 @@ public final class FishWords {
                         place(f, event),
                         "about " + units.weight(f.guessGrams()) + ", " + chance(f),
                         requireNonNull(f.nextVisit()),
-                        Dates.clock(f.nextVisit(), zone),
+                        Times.clock(f.nextVisit(), zone),
                         f.isDue(now))));
         return due;
     }

@@ -1,4 +1,4 @@
-package lochan.web.competition;
+package lochan.offline.plan;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
@@ -8,101 +8,61 @@ import java.util.List;
 import java.util.Optional;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
-import lochan.core.event.CompetitionDay;
-import lochan.core.event.Format;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.lake.Spot;
 import lochan.core.live.LiveAdvisor;
 import lochan.core.live.MoveAdvice;
 import lochan.core.live.Today;
 import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.DayModel;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.backups.Backups;
-import lochan.core.planning.valuation.Calibration;
-import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.offline.alarm.Alarm;
 import lochan.offline.bag.Times;
-import lochan.web.eventbook.EventKey;
-import lochan.web.plan.PlanBackups;
-import lochan.web.shared.Dates;
 import org.jspecify.annotations.Nullable;
-import org.springframework.stereotype.Component;
 
-/** Whether to stay or go and how the day is likely to end, in words, while it is fished. */
-@Component
-class MoveAdviceView {
-
-    private final LiveAdvisors advisors;
-    private final PlanBackups backups;
-
-    MoveAdviceView(LiveAdvisors advisors, PlanBackups backups) {
-        this.advisors = advisors;
-        this.backups = backups;
-    }
-
-    /**
-     * What the page says.
-     *
-     * @param cell    what is fished now; null: nothing
-     * @param fishing the same in words; null: nothing
-     * @param act     what to do, in words; null: nothing can be said
-     * @param why     what both are worth
-     * @param tone    {@code go} or {@code stay}
-     * @param best    the best move's spot and presentation, as the form sends them; null: none
-     * @param leaveAt when to leave for check-in at the latest; null: there is no way by water
-     * @param next    the plan's next stop, and when to leave for it, in words; null: none
-     * @param departure when to leave for it; null: it is here, or there is none
-     * @param ahead   how the day is likely to end; null while it is computed
-     */
-    @RecordBuilder
-    record View(
-            @Nullable Cell cell,
-            @Nullable String fishing,
-            @Nullable String act,
-            String why,
-            String tone,
-            @Nullable Cell best,
-            @Nullable Instant leaveAt,
-            @Nullable String next,
-            Alarm.@Nullable Timed departure,
-            String asOf,
-            @Nullable DayAhead ahead) {}
+/**
+ * Whether to stay or move, and how the day is likely to end, in words, while it is fished.
+ *
+ * @param cell    what is fished now; null: nothing
+ * @param fishing the same in words; null: nothing
+ * @param act     what to do, in words; null: nothing can be said
+ * @param why     what both are worth
+ * @param stayGrams what the next hour here adds, g; null: nothing is fished
+ * @param moveGrams what the best move's hour adds, g; null: none can be reached
+ * @param tone    {@code go} or {@code stay}
+ * @param best    the best move's spot and presentation, as the form sends them; null: none
+ * @param leaveAt when to leave for check-in at the latest; null: there is no way by water
+ * @param next    the plan's next stop, and when to leave for it, in words; null: none
+ * @param departure when to leave for it; null: it is here, or there is none
+ * @param ahead   how the day is likely to end; null while it is computed
+ */
+@RecordBuilder
+public record StayOrMove(
+        @Nullable Cell cell,
+        @Nullable String fishing,
+        @Nullable String act,
+        String why,
+        @Nullable Double stayGrams,
+        @Nullable Double moveGrams,
+        String tone,
+        @Nullable Cell best,
+        @Nullable Instant leaveAt,
+        @Nullable String next,
+        Alarm.@Nullable Timed departure,
+        String asOf,
+        @Nullable DayAhead ahead) {
 
     /** A day that is fished, as it stands. */
-    private record Now(EventKey key, EventData event, int day, MoveAdvice.State standing, Units units) {
+    private record Now(EventData event, int day, MoveAdvice.State standing, Units units) {
 
         ZoneId zone() {
             return event.timeZone();
         }
 
         String clock(Instant at) {
-            return Dates.clock(at, zone());
+            return Times.clock(at, zone());
         }
-    }
-
-    /**
-     * What is to be said at a time of a day that is fished; empty outside its hours, or where practice knows nothing.
-     *
-     * @param position where the boat is; null: where it fishes
-     */
-    Optional<View> at(
-            EventKey key,
-            EventData event,
-            int day,
-            List<Entry> entries,
-            Instant now,
-            @Nullable Position position,
-            Units units) {
-        CompetitionDay hours = event.day(day);
-        if (now.isBefore(hours.start())
-                || !now.isBefore(hours.checkIn())
-                || event.rules().format() == Format.LIMIT_LENGTH
-                || advisors.model(key, event, day).cells().isEmpty()) {
-            return Optional.empty();
-        }
-        return Optional.of(said(new Now(key, event, day, standing(event, day, entries, now, position), units)));
     }
 
     /** Where things stand at a time by the log. */
@@ -113,33 +73,33 @@ class MoveAdviceView {
         return new MoveAdvice.State(now, position, fishing, known(Today.of(log, day, now), event), log.bag(day));
     }
 
-    private View said(Now now) {
-        LiveAdvisor advisor = advisors.of(now.key(), now.event(), now.day());
-        MoveAdvice.Answer found = advisor.ask(now.standing());
-        List<PlanStop> plan = now.event().planOf(now.day());
-        Backups.Ladder ladder = backups.ofDay(now.key(), now.event(), now.day());
-        DayAhead ahead = advisors.ready(now.key(), now.event(), now.day())
-                .map(Calibration::factor)
-                .map(factor -> DayAhead.of(
-                        advisor.ahead(now.standing(), found, plan, ladder, factor),
-                        now.standing(),
-                        plan,
-                        now.event(),
-                        now.units()))
-                .orElse(null);
-        Cell fishing = now.standing().fishing();
-        Next next = next(plan, advisor, now);
-        return MoveAdviceViewViewBuilder.builder()
+    /**
+     * @param found what the advisor answered of the standing
+     * @param ahead null: it is not computed yet
+     */
+    static StayOrMove of(
+            LiveAdvisor advisor,
+            MoveAdvice.State standing,
+            MoveAdvice.Answer found,
+            @Nullable DayAhead ahead,
+            DayModel model,
+            Units units) {
+        Now now = new Now(model.event(), model.day(), standing, units);
+        Cell fishing = standing.fishing();
+        Next next = next(now.event().planOf(now.day()), advisor, now);
+        return StayOrMoveBuilder.builder()
                 .cell(fishing)
-                .fishing(fishing == null ? null : name(fishing, now.event()))
+                .fishing(fishing == null ? null : PlanWords.cell(fishing, now.event()))
                 .act(act(found, now))
-                .why(why(found, now.units()))
+                .why(why(found, units))
+                .stayGrams(found.stay())
+                .moveGrams(found.best() == null ? null : found.best().gainGrams())
                 .tone(found.go() ? "go" : "stay")
                 .best(found.best() == null ? null : found.best().cell())
                 .leaveAt(found.leaveBy())
                 .next(next == null ? null : words(next, now))
                 .departure(departure(next, now))
-                .asOf(now.clock(now.standing().now()))
+                .asOf(now.clock(standing.now()))
                 .ahead(ahead)
                 .build();
     }
@@ -150,7 +110,7 @@ class MoveAdviceView {
                     ? "No other spot can be reached in time."
                     : "Stay: no other spot can be reached in time.";
         }
-        String move = name(found.best().cell(), now.event());
+        String move = PlanWords.cell(found.best().cell(), now.event());
         if (found.go()) {
             return "Go: " + move + ".";
         }
@@ -194,7 +154,7 @@ class MoveAdviceView {
                         now.standing(),
                         now.event().spot(next.spotId()).orElseThrow().position());
         return new Next(
-                next, way.filter(Duration::isPositive).map(next.arrive()::minus).orElse(null));
+                next, way.filter(w -> w.compareTo(Duration.ZERO) > 0).map(next.arrive()::minus).orElse(null));
     }
 
     private static String words(Next next, Now now) {
@@ -206,7 +166,7 @@ class MoveAdviceView {
                             + Times.span(Duration.between(now.standing().now(), at))
                     : "; to be on time you had to leave by " + now.clock(at);
         }
-        return "Next in your plan: " + now.clock(next.stop().arrive()) + " " + name(Cell.of(next.stop()), now.event())
+        return "Next in your plan: " + now.clock(next.stop().arrive()) + " " + PlanWords.cell(Cell.of(next.stop()), now.event())
                 + leave + ".";
     }
 
@@ -215,7 +175,7 @@ class MoveAdviceView {
         return next == null || next.leaveAt() == null
                 ? null
                 : new Alarm.Timed(
-                        next.stop().arrive().toString(), next.leaveAt(), name(Cell.of(next.stop()), now.event()));
+                        next.stop().arrive().toString(), next.leaveAt(), PlanWords.cell(Cell.of(next.stop()), now.event()));
     }
 
     /** A cell whose spot is still there; null else. */
@@ -235,12 +195,5 @@ class MoveAdviceView {
                 today.bites().stream()
                         .filter(s -> known(s.cell(), event) != null)
                         .toList());
-    }
-
-    static String name(Cell cell, EventData event) {
-        return event.spot(cell.spotId()).map(Spot::name).orElse(cell.spotId()) + ", "
-                + event.presentation(cell.presentationId())
-                        .map(Presentation::name)
-                        .orElse(cell.presentationId());
     }
 }

@@ -1,4 +1,4 @@
-package lochan.web.competition;
+package lochan.offline.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -25,7 +25,7 @@ class HazardsTest {
 
     @BeforeAll
     static void read() throws Exception {
-        try (var in = Files.newInputStream(Path.of("src/main/resources/demo/two-arms-open.event.json"))) {
+        try (var in = Files.newInputStream(Path.of("../web/src/main/resources/demo/two-arms-open.event.json"))) {
             event = EventFileReader.read(in).data();
         }
     }

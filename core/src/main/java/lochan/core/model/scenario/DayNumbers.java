@@ -1,0 +1,95 @@
+package lochan.core.model.scenario;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import lochan.core.model.evidence.Bin;
+import lochan.core.model.rate.BiteRates;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.LandingChance;
+import lochan.core.model.rate.Pattern;
+import lochan.core.model.size.SizeModel;
+import lochan.core.model.size.SpeciesMix;
+
+/**
+ * A day's model in numbers: enough to advise, plan and draw scenarios of the day where the practice that it was learnt from is not at hand.
+ *
+ * @param bins         of the day
+ * @param cells        that plans and advice choose among
+ * @param patternMeans m_ap of the cells' patterns, bites per angler-hour, one for each bin
+ * @param evidence     what practice weighs for a cell, one for each bin; cells without any are left out
+ * @param landing      by presentation
+ * @param mix          landed fish by species
+ * @param sizes        what was fitted
+ * @param knownFish    that a plan may visit, the one that promises most first
+ * @param leftByWind   by spot, one for each bin; spots that the wind leaves all are left out
+ * @param strengths    by what patterns' bite rates are multiplied; 1 for those left out
+ */
+@RecordBuilder
+public record DayNumbers(
+        List<Bin> bins,
+        List<Cell> cells,
+        Map<Pattern, double[]> patternMeans,
+        Map<Cell, List<BiteRates.Evidence>> evidence,
+        Map<String, LandingChance> landing,
+        SpeciesMix.Numbers mix,
+        SizeModel.Numbers sizes,
+        List<KnownFishChance> knownFish,
+        Map<String, double[]> leftByWind,
+        Map<Pattern, Double> strengths) {
+
+    public DayNumbers {
+        bins = List.copyOf(bins);
+        cells = List.copyOf(cells);
+        knownFish = List.copyOf(knownFish);
+    }
+
+    static DayNumbers of(FittedDayModel model, Map<Pattern, Double> strengths) {
+        int bins = model.bins().size();
+        Map<Pattern, double[]> means = new LinkedHashMap<>();
+        Map<Cell, List<BiteRates.Evidence>> evidence = new LinkedHashMap<>();
+        Map<String, LandingChance> landing = new LinkedHashMap<>();
+        for (Cell cell : model.cells()) {
+            means.computeIfAbsent(model.pattern(cell), p -> {
+                double[] byBin = new double[bins];
+                for (int bin = 0; bin < bins; bin++) {
+                    byBin[bin] = model.rates(bin).patternMean(p);
+                }
+                return byBin;
+            });
+            List<BiteRates.Evidence> own = java.util.stream.IntStream.range(0, bins)
+                    .mapToObj(bin -> model.rates(bin).evidence(cell))
+                    .toList();
+            if (own.stream().anyMatch(e -> e.anglerHours() > 0 || e.bites() > 0)) {
+                evidence.put(cell, own);
+            }
+        }
+        model.event().presentations().forEach(p -> landing.put(p.id(), model.landing(p.id())));
+        Map<String, double[]> wind = new HashMap<>();
+        model.event().spots().forEach(s -> {
+            double[] left = new double[bins];
+            boolean all = true;
+            for (int bin = 0; bin < bins; bin++) {
+                left[bin] = model.leftByWind(s.id(), bin);
+                all &= left[bin] == 1;
+            }
+            if (!all) {
+                wind.put(s.id(), left);
+            }
+        });
+        return DayNumbersBuilder.builder()
+                .bins(model.bins())
+                .cells(model.cells())
+                .patternMeans(means)
+                .evidence(evidence)
+                .landing(landing)
+                .mix(model.mix().numbers())
+                .sizes(model.sizes().numbers())
+                .knownFish(model.knownFish())
+                .leftByWind(wind)
+                .strengths(strengths)
+                .build();
+    }
+}

@@ -1,0 +1,130 @@
+package lochan.offline.pack;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import lochan.core.Assumptions;
+import lochan.core.eventdata.EventData;
+import lochan.core.event.Position;
+import lochan.core.lake.Runs;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.quantity.Units;
+import lochan.offline.json.Fields;
+
+/**
+ * What a phone takes along of an event: enough to advise, plan and show the lake without a signal.
+ *
+ * @param event  without its practice and its competition log
+ * @param units  as the angler reads them
+ * @param runs   between its places, and from anywhere
+ * @param factor by which what is to come is scaled ({@code model.md} §7)
+ * @param effort how much the phone computes
+ * @param days   by number; days that practice says nothing of are left out
+ */
+public record Pack(
+        EventData event,
+        Units units,
+        DayRuns runs,
+        double factor,
+        Effort effort,
+        Map<Integer, Day> days) {
+
+    /**
+     * How much is computed for an answer.
+     *
+     * @param outlook   scenarios of each set that outlooks are drawn in
+     * @param weighed   scenarios weighed by what was seen before the rest of a day is planned
+     * @param scenarios likely ones of them that plans are compared in
+     * @param rounds    of the search for the rest of a day
+     * @param seed      of all that is drawn
+     */
+    public record Effort(int outlook, int weighed, int scenarios, int rounds, long seed) {}
+
+    /**
+     * A competition day.
+     *
+     * @param ladder of its plan
+     * @param gear   what the angler's rules say against the rods of its plan, in words
+     */
+    public record Day(DayModel model, Backups.Ladder ladder, List<String> gear) {
+
+        public Day {
+            gear = List.copyOf(gear);
+        }
+    }
+
+    public static Pack read(Fields f) {
+        EventData event = EventJson.whole(f.needed("data", f::object));
+        Map<Integer, Day> days = new HashMap<>();
+        for (Fields d : f.list("days", x -> x)) {
+            int number = d.needed("day", d::whole);
+            Fields ladder = d.object("ladder");
+            days.put(
+                    number,
+                    new Day(
+                            DayJson.model(d.needed("model", d::object), number, event),
+                            ladder == null ? new Backups.Ladder(null, List.of()) : DayJson.ladder(ladder),
+                            d.texts("gear")));
+        }
+        return new Pack(
+                event,
+                EventJson.units(f.needed("units", f::object)),
+                runs(f.needed("runs", f::object), event),
+                f.needed("factor", f::number),
+                effort(f.needed("effort", f::object)),
+                days);
+    }
+
+    private static Effort effort(Fields f) {
+        return new Effort(
+                f.needed("outlook", f::whole),
+                f.needed("weighed", f::whole),
+                f.needed("scenarios", f::whole),
+                f.needed("rounds", f::whole),
+                f.needed("seed", f::whole));
+    }
+
+    private static DayRuns runs(Fields f, EventData event) {
+        List<Position> places = f.lists("places").stream()
+                .map(p -> new Position(p[0], p[1]))
+                .toList();
+        Duration setUp = Runs.seconds(60 * event.boat().setUpMinutes());
+        Assumptions.Planning a = Assumptions.DEFAULTS.planning();
+        return DayRuns.of(
+                event,
+                a,
+                new PackRuns(
+                        places,
+                        setUp,
+                        f.numbers("metres"),
+                        f.numbers("millis"),
+                        once(() -> Runs.of(event.lake(), event.boat(), a))),
+                new PackRuns(
+                        places,
+                        setUp,
+                        f.numbers("roughMetres"),
+                        f.numbers("roughMillis"),
+                        once(() -> Runs.of(event.lake(), DayRuns.inRoughWater(event.boat()), a))));
+    }
+
+    private static <T> Supplier<T> once(Supplier<T> make) {
+        List<T> made = new ArrayList<>();
+        return () -> {
+            if (made.isEmpty()) {
+                made.add(make.get());
+            }
+            return made.getFirst();
+        };
+    }
+
+    /** What practice says of a day; empty: nothing. */
+    public Optional<Day> day(int number) {
+        return Optional.ofNullable(days.get(number)).filter(d -> !d.model().cells().isEmpty());
+    }
+}

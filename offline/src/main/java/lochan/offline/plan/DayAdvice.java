@@ -1,0 +1,102 @@
+package lochan.offline.plan;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import lochan.core.competition.Entry;
+import lochan.core.event.CompetitionDay;
+import lochan.core.event.Format;
+import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.live.LiveAdvisor;
+import lochan.core.live.MoveAdvice;
+import lochan.core.plan.PlanStop;
+import lochan.offline.pack.Pack;
+import org.jspecify.annotations.Nullable;
+
+/** All that is said of one competition day while it is fished, from what was taken along. The heavy parts are kept from one asking to the next. */
+public final class DayAdvice {
+
+    private final Pack pack;
+    private final int number;
+    private final Pack.@Nullable Day day;
+    private final @Nullable LiveAdvisor advisor;
+    private boolean drawn;
+
+    public DayAdvice(Pack pack, int number) {
+        this.pack = pack;
+        this.number = number;
+        this.day = pack.day(number).orElse(null);
+        this.advisor = day == null
+                ? null
+                : new LiveAdvisor(day.model(), pack.runs(), pack.effort().outlook(), pack.effort().seed());
+    }
+
+    /** Draws beforehand what the rest of an answer takes longest for; from then on screens say how the day is likely to end. */
+    public void ready() {
+        if (advisor != null && !drawn) {
+            advisor.ready(pack.event().planOf(number));
+            drawn = true;
+        }
+    }
+
+    /**
+     * The Plan screen as things stand.
+     *
+     * @param log      the competition log so far
+     * @param position where the boat is; null: where it fishes
+     */
+    public PlanScreen screen(List<Entry> log, Instant now, @Nullable Position position) {
+        EventData event = pack.event();
+        CompetitionDay hours = event.day(number);
+        boolean over = !now.isBefore(hours.checkIn());
+        List<String> cautions = new ArrayList<>();
+        if (day != null && now.isBefore(hours.start())) {
+            cautions.addAll(day.gear());
+        }
+        if (!over) {
+            cautions.addAll(Hazards.of(event, number, now, pack.units()));
+        }
+        boolean fished = !over && !now.isBefore(hours.start()) && event.rules().format() != Format.LIMIT_LENGTH;
+        return new PlanScreen(
+                now,
+                cautions,
+                fished && day != null && advisor != null ? stayOrMove(day, advisor, standing(log, now, position)) : null,
+                over ? null : FishWords.due(event, now, hours.checkIn(), pack.units()));
+    }
+
+    private MoveAdvice.State standing(List<Entry> log, Instant now, @Nullable Position position) {
+        return StayOrMove.standing(pack.event(), number, log, now, position);
+    }
+
+    private StayOrMove stayOrMove(Pack.Day of, LiveAdvisor ask, MoveAdvice.State standing) {
+        MoveAdvice.Answer found = ask.ask(standing);
+        List<PlanStop> plan = pack.event().planOf(number);
+        DayAhead ahead = drawn
+                ? DayAhead.of(
+                        ask.ahead(standing, found, plan, of.ladder(), pack.factor()),
+                        standing,
+                        plan,
+                        pack.event(),
+                        pack.units())
+                : null;
+        return StayOrMove.of(ask, standing, found, ahead, of.model(), pack.units());
+    }
+
+    /** The rest of the day planned again; null where practice knows nothing, or the day is not under way. */
+    public @Nullable RestOfDay rest(List<Entry> log, Instant now, @Nullable Position position) {
+        CompetitionDay hours = pack.event().day(number);
+        if (day == null || advisor == null || now.isBefore(hours.start()) || !now.isBefore(hours.checkIn())) {
+            return null;
+        }
+        MoveAdvice.State standing = standing(log, now, position);
+        return RestOfDay.of(
+                day.model(),
+                pack.runs(),
+                standing,
+                advisor.position(standing),
+                pack.factor(),
+                pack.effort(),
+                pack.units());
+    }
+}

@@ -1,0 +1,24 @@
+package lochan.offline.plan;
+
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The Plan screen at a time.
+ *
+ * @param now      that time
+ * @param cautions what the angler's forecast and rules say against going on as planned
+ * @param stay     whether to stay or move; null where there is no advice
+ * @param due      known fish to come back to; null once the day is over
+ */
+public record PlanScreen(
+        Instant now,
+        List<String> cautions,
+        @Nullable StayOrMove stay,
+        @Nullable List<FishWords.Due> due) {
+
+    public PlanScreen {
+        cautions = List.copyOf(cautions);
+    }
+}

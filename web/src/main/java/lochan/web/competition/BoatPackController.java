@@ -1,0 +1,134 @@
+package lochan.web.competition;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import lochan.core.eventdata.EventData;
+import lochan.core.plan.PlanStop;
+import lochan.eventformat.EventFileException;
+import lochan.eventformat.EventFileReader;
+import lochan.eventformat.JsonLimits;
+import lochan.offline.pack.Pack;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.gear.Decks;
+import lochan.web.map.Lakes;
+import lochan.web.modelling.Budgets;
+import lochan.web.modelling.DayModels;
+import lochan.web.plan.PlanBackups;
+import lochan.web.plan.Plans;
+import lochan.web.plan.Projections;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.util.DigestUtils;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** What the boat's app takes along to advise without a signal, and the plan that it brings back. */
+@RestController
+class BoatPackController {
+
+    private final CompetitionLog log;
+    private final EventBook events;
+    private final Accounts accounts;
+    private final DayModels dayModels;
+    private final Lakes lakes;
+    private final PlanBackups backups;
+    private final Projections projections;
+    private final Decks decks;
+    private final Plans plans;
+    private final Budgets budgets;
+
+    BoatPackController(
+            CompetitionLog log,
+            EventBook events,
+            Accounts accounts,
+            DayModels dayModels,
+            Lakes lakes,
+            PlanBackups backups,
+            Projections projections,
+            Decks decks,
+            Plans plans,
+            Budgets budgets) {
+        this.log = log;
+        this.events = events;
+        this.accounts = accounts;
+        this.dayModels = dayModels;
+        this.lakes = lakes;
+        this.backups = backups;
+        this.projections = projections;
+        this.decks = decks;
+        this.plans = plans;
+        this.budgets = budgets;
+    }
+
+    /**
+     * What {@link Pack} reads. It has a tag, and is not sent again to a phone that has it; while a day's backups are computed its {@code ladder} is
+     * null: it is to be asked for again soon.
+     */
+    @GetMapping(path = "/boat/{eventId}/pack", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<String> pack(EventKey key) {
+        EventData event = events.event(key);
+        Budgets.Boat boat = budgets.boat();
+        List<PackJson.Day> days = IntStream.rangeClosed(1, event.days().size())
+                .filter(day -> log.now().isBefore(event.day(day).checkIn()))
+                .mapToObj(day -> new PackJson.Day(
+                        day,
+                        dayModels.of(key, event, day).numbers(),
+                        backups.ofDay(key, event, day).orElse(null),
+                        gear(key, event, event.planOf(day))))
+                .toList();
+        String pack = PackJson.of(
+                        event,
+                        accounts.units(key.accountId()),
+                        lakes.dayRuns(event),
+                        projections.calibration(key.accountId()).factor(),
+                        new Pack.Effort(
+                                boat.outlook(),
+                                boat.weighed(),
+                                boat.rest().scenarios(),
+                                boat.rest().rounds(),
+                                Budgets.SEED),
+                        days)
+                .toString();
+        return ResponseEntity.ok()
+                .eTag(DigestUtils.md5DigestAsHex(pack.getBytes(StandardCharsets.UTF_8)))
+                .body(pack);
+    }
+
+    /**
+     * Puts a day's stops as a phone planned them again into its plan: {@code {"id", "day", "stops": […]}}, the stops as in an event file. Each id is taken once.
+     */
+    @PostMapping("/boat/{eventId}/plan")
+    ResponseEntity<Map<String, String>> plan(EventKey key, @RequestBody String body) {
+        EventData event = events.outline(key);
+        try {
+            JsonNode sent = JsonLimits.read(body);
+            int day = sent.path("day").asInt(0);
+            if (day < 1 || day > event.days().size()) {
+                return refused("The event has no day " + day + ".");
+            }
+            plans.take(key, sent.path("id").asString(""), day, EventFileReader.planStops(sent.path("stops"), event));
+            return ResponseEntity.ok(Map.of());
+        } catch (EventFileException e) {
+            return refused("The spots or presentations have changed: plan the rest of the day again.");
+        }
+    }
+
+    private static ResponseEntity<Map<String, String>> refused(String message) {
+        return ResponseEntity.unprocessableContent().body(Map.of("message", message));
+    }
+
+    private List<String> gear(EventKey key, EventData event, List<PlanStop> plan) {
+        return plan.isEmpty()
+                ? List.of()
+                : decks.check(key, event, plan).stream()
+                        .map(g -> "Before you start, your rules say no: " + g.words())
+                        .toList();
+    }
+}

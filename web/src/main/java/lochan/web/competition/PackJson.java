@@ -1,0 +1,225 @@
+package lochan.web.competition;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.lake.Lake;
+import lochan.core.lake.Runs;
+import lochan.core.lake.Spot;
+import lochan.core.model.rate.BiteRates;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.rate.Pattern;
+import lochan.core.model.scenario.DayNumbers;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.quantity.Units;
+import lochan.eventformat.EventFileWriter;
+import lochan.offline.pack.Pack;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Writes what a phone takes along, as {@link Pack} reads it. Numbers are written whole: the phone is to answer as this would. */
+final class PackJson {
+
+    private PackJson() {}
+
+    private static ObjectNode object() {
+        return JsonNodeFactory.instance.objectNode();
+    }
+
+    /**
+     * A competition day of a pack.
+     *
+     * @param ladder of its plan; null while it is computed
+     * @param gear   what the angler's rules say against the rods of its plan, in words
+     */
+    record Day(int number, DayNumbers numbers, Backups.@Nullable Ladder ladder, List<String> gear) {}
+
+    static ObjectNode of(
+            EventData event,
+            Units units,
+            DayRuns runs,
+            double factor,
+            Pack.Effort effort,
+            List<Day> days) {
+        ObjectNode node = object().put("factor", factor);
+        node.set("units", BoatLog.units(units));
+        node.putObject("effort")
+                .put("outlook", effort.outlook())
+                .put("weighed", effort.weighed())
+                .put("scenarios", effort.scenarios())
+                .put("rounds", effort.rounds())
+                .put("seed", effort.seed());
+        ObjectNode data = EventFileWriter.day(event);
+        if (event.lake() != null) {
+            data.set("lake", lake(event.lake()));
+        }
+        node.set("data", data);
+        node.set("runs", runs(event, runs));
+        ArrayNode list = node.putArray("days");
+        for (Day day : days) {
+            ObjectNode one = list.addObject().put("day", day.number());
+            one.set("model", model(day.numbers(), event));
+            one.set("ladder", day.ladder() == null ? null : ladder(day.ladder(), event));
+            day.gear().forEach(one.putArray("gear")::add);
+        }
+        return node;
+    }
+
+    private static ObjectNode lake(Lake lake) {
+        ObjectNode node = object();
+        water(node, lake.bodies());
+        ArrayNode slow = node.putArray("slow");
+        lake.slowZones()
+                .forEach(z ->
+                        water(slow.addObject().put("name", z.name()).put("mps", z.mps()), z.areas()));
+        ArrayNode offLimits = node.putArray("offLimits");
+        lake.offLimits().forEach(z -> water(offLimits.addObject().put("name", z.name()), z.areas()));
+        return node;
+    }
+
+    private static void water(ObjectNode to, List<Lake.Body> bodies) {
+        ArrayNode water = to.putArray("water");
+        for (Lake.Body body : bodies) {
+            ArrayNode rings = water.addObject().putArray("rings");
+            for (List<Position> ring : body.rings()) {
+                ArrayNode corners = rings.addArray();
+                ring.forEach(p -> corners.add(p.lat()).add(p.lon()));
+            }
+        }
+    }
+
+    /** Between all places that a day leads to. */
+    private static ObjectNode runs(EventData event, DayRuns runs) {
+        Set<Position> places = new LinkedHashSet<>();
+        places.add(event.launch());
+        places.add(event.checkInAt());
+        event.spots().stream().map(Spot::position).forEach(places::add);
+        List<Position> all = new ArrayList<>(places);
+        ObjectNode node = object();
+        ArrayNode list = node.putArray("places");
+        all.forEach(p -> list.addArray().add(p.lat()).add(p.lon()));
+        table(node.putArray("metres"), all, runs.calm(), Runs.Run::metres);
+        table(node.putArray("millis"), all, runs.calm(), r -> r.time().toMillis());
+        table(node.putArray("roughMetres"), all, runs.rough(), Runs.Run::metres);
+        table(node.putArray("roughMillis"), all, runs.rough(), r -> r.time().toMillis());
+        return node;
+    }
+
+    private static void table(
+            ArrayNode to, List<Position> places, Runs runs, ToDoubleFunction<Runs.Run> of) {
+        for (Position a : places) {
+            for (Position b : places) {
+                number(to, runs.between(a, b).map(of::applyAsDouble).orElse(-1.0));
+            }
+        }
+    }
+
+    private static ObjectNode model(DayNumbers n, EventData event) {
+        ObjectNode node = object();
+        ArrayNode bins = node.putArray("bins");
+        n.bins().forEach(b -> bins.add(b.start().toEpochMilli()));
+        bins.add(n.bins().getLast().end().toEpochMilli());
+        numbers(node, "sunrise", n.bins().stream().mapToDouble(b -> b.hoursAfterSunrise()).toArray());
+        node.set("sizes", object().put("patterns", n.sizes().patterns().size()));
+        numbers((ObjectNode) node.get("sizes"), "mean", n.sizes().mean());
+        numbers((ObjectNode) node.get("sizes"), "root", n.sizes().root());
+        whole(node, "landed", n.mix().landed());
+        // Those of the sizes first, in their order.
+        Set<Pattern> patterns = new LinkedHashSet<>(n.sizes().patterns());
+        patterns.addAll(n.patternMeans().keySet());
+        patterns.addAll(n.mix().byPattern().keySet());
+        patterns.addAll(n.strengths().keySet());
+        ArrayNode ofPatterns = node.putArray("patterns");
+        for (Pattern p : patterns) {
+            ObjectNode one = pattern(p);
+            numbers(one, "perHour", n.patternMeans().get(p));
+            whole(one, "landed", n.mix().byPattern().get(p));
+            one.put("strength", n.strengths().get(p));
+            ofPatterns.add(without(one, "strength"));
+        }
+        ArrayNode cells = node.putArray("cells");
+        for (Cell c : n.cells()) {
+            ObjectNode one = cells.addObject().put("spot", c.spotId()).put("lure", c.presentationId());
+            List<BiteRates.Evidence> own = n.evidence().get(c);
+            if (own != null) {
+                numbers(one, "hours", own.stream().mapToDouble(BiteRates.Evidence::anglerHours).toArray());
+                numbers(one, "bites", own.stream().mapToDouble(BiteRates.Evidence::bites).toArray());
+            }
+        }
+        ArrayNode landing = node.putArray("landing");
+        n.landing().forEach((lure, l) -> landing.addObject().put("lure", lure).put("alpha", l.alpha()).put("beta", l.beta()));
+        ArrayNode wind = node.putArray("leftByWind");
+        n.leftByWind().forEach((spot, share) -> numbers(wind.addObject().put("spot", spot), "share", share));
+        ArrayNode fish = node.putArray("fish");
+        n.knownFish()
+                .forEach(k -> fish.addObject()
+                        .put("id", k.fish().id())
+                        .put("grams", k.grams())
+                        .put("chance", k.chance()));
+        return node;
+    }
+
+    private static ObjectNode without(ObjectNode node, String nullField) {
+        if (node.path(nullField).isNull()) {
+            node.remove(nullField);
+        }
+        return node;
+    }
+
+    private static ObjectNode pattern(Pattern p) {
+        return object().put("type", p.spotType()).put("lure", p.presentationId());
+    }
+
+    private static void numbers(ObjectNode node, String name, double @Nullable [] numbers) {
+        if (numbers != null) {
+            ArrayNode list = node.putArray(name);
+            for (double x : numbers) {
+                number(list, x);
+            }
+        }
+    }
+
+    private static void number(ArrayNode list, double x) {
+        if (x == Math.rint(x) && Math.abs(x) < 1e15) {
+            list.add((long) x);
+        } else {
+            list.add(x);
+        }
+    }
+
+    private static void whole(ObjectNode node, String name, int @Nullable [] numbers) {
+        if (numbers != null) {
+            ArrayNode list = node.putArray(name);
+            IntStream.of(numbers).forEach(list::add);
+        }
+    }
+
+    private static ObjectNode ladder(Backups.Ladder ladder, EventData event) {
+        ObjectNode node = object();
+        if (ladder.main() != null) {
+            node.set("main", pattern(ladder.main()));
+        }
+        ArrayNode backups = node.putArray("backups");
+        for (Backups.Backup b : ladder.backups()) {
+            ObjectNode one = pattern(b.pattern()).put("grams", b.grams());
+            ArrayNode stops = one.putArray("stops");
+            b.stops().forEach(s -> stops.add(EventFileWriter.planStop(s, event.timeZone())));
+            ArrayNode triggers = one.putArray("triggers");
+            b.triggers()
+                    .forEach(t -> triggers.addObject()
+                            .put("spot", t.spotId())
+                            .put("at", t.at().toString())
+                            .put("bitesBelow", t.bitesBelow()));
+            backups.add(one);
+        }
+        return node;
+    }
+}

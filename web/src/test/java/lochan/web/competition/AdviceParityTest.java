@@ -1,0 +1,220 @@
+package lochan.web.competition;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.BufferedReader;
+import java.io.BufferedWriter;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.regex.Pattern;
+import lochan.core.Assumptions;
+import lochan.core.competition.BagLog;
+import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCatchBuilder;
+import lochan.core.event.CompetitionDay;
+import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.FittedDayModel;
+import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.practice.Outcome;
+import lochan.core.quantity.Units;
+import lochan.eventformat.EventFileReader;
+import lochan.eventformat.EventFileWriter;
+import lochan.offline.pack.Pack;
+import lochan.offline.plan.DayAdvice;
+import lochan.offline.plan.RestOfDay;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * What the page's worker, run by Node, advises from a pack is what is advised here from practice itself and the whole lake: the same decisions, numbers within
+ * 10⁻⁶.
+ */
+@Tag("slow")
+class AdviceParityTest {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final double ROUNDING = 1e-6;
+    private static final Pattern TIME = Pattern.compile("\\d{4}-\\d\\d-\\d\\dT.*Z");
+    /** Of each event; 200 in all. */
+    private static final int ASKINGS = 50;
+    /** Of an event's askings that plan the rest of the day too. */
+    private static final int REST_EVERY = 25;
+    private static final Pack.Effort EFFORT = new Pack.Effort(200, 60, 12, 1, 1);
+
+    /** An advice module in Node. */
+    private record Phone(Process node, BufferedWriter ask, BufferedReader answers) implements AutoCloseable {
+
+        static Phone start() throws Exception {
+            Path module = Files.createTempDirectory("advice").resolve("advice.mjs");
+            try (InputStream in = AdviceParityTest.class.getResourceAsStream("/static/js/boat/advice.js")) {
+                Files.copy(in, module);
+            }
+            Process node = new ProcessBuilder("node", "src/test/js/adviser.mjs", module.toString())
+                    .redirectError(ProcessBuilder.Redirect.INHERIT)
+                    .start();
+            return new Phone(
+                    node, node.outputWriter(StandardCharsets.UTF_8), node.inputReader(StandardCharsets.UTF_8));
+        }
+
+        JsonNode say(ObjectNode question) throws Exception {
+            ask.write(question.toString());
+            ask.newLine();
+            ask.flush();
+            return JSON.readTree(answers.readLine());
+        }
+
+        @Override
+        public void close() throws Exception {
+            ask.close();
+            node.destroy();
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"two-arms-open", "may-opener", "long-light", "two-day-autumn"})
+    void saysTheSame(String name) throws Exception {
+        EventData event;
+        try (InputStream in = Files.newInputStream(Path.of("src/main/resources/demo/" + name + ".event.json"))) {
+            event = EventFileReader.read(in).data();
+        }
+        FittedDayModel model = new FittedDayModel(event, 1, Assumptions.DEFAULTS);
+        DayRuns runs = DayRuns.of(event, Assumptions.DEFAULTS.planning());
+        List<PlanStop> plan = event.planOf(1);
+        Backups.Ladder ladder =
+                Backups.of(new ScenarioSet(model, 24, 1), runs, plan, 1, 1);
+        DayAdvice here = new DayAdvice(
+                new Pack(event, Units.USUAL, runs, 0.9, EFFORT, Map.of(1, new Pack.Day(model, ladder, List.of()))), 1);
+        here.ready();
+        ObjectNode pack = PackJson.of(
+                event,
+                Units.USUAL,
+                runs,
+                0.9,
+                EFFORT,
+                List.of(new PackJson.Day(1, model.numbers(), ladder, List.of())));
+        CompetitionDay day = event.day(1);
+        try (Phone phone = Phone.start()) {
+            ObjectNode first = JSON.createObjectNode();
+            first.set("pack", pack);
+            phone.say(first.put("now", day.start().toEpochMilli()));
+            Random random = new Random(name.hashCode());
+            for (int i = 0; i < ASKINGS; i++) {
+                Instant now = day.start()
+                        .plusSeconds(random.nextLong(Duration.between(day.start(), day.checkIn()).toSeconds()));
+                List<Entry> log = log(event, model.cells(), now, random);
+                Position at = random.nextBoolean() ? null : near(event, random);
+                String which = name + " " + i + " at " + now;
+                same(
+                        phone.say(question(event, log, now, at)),
+                        JSON.valueToTree(here.screen(log, now, at)),
+                        which);
+                if (i % REST_EVERY == 0) {
+                    same(
+                            phone.say(question(event, log, now, at).put("rest", true)),
+                            tree(here.rest(log, now, at)),
+                            which + " rest");
+                }
+            }
+        }
+    }
+
+    private static JsonNode tree(RestOfDay rest) {
+        ObjectNode tree = JSON.valueToTree(rest);
+        tree.path("plan").forEach(stop -> {
+            ObjectNode fields = (ObjectNode) stop;
+            fields.set("spot", fields.remove("spotId"));
+            fields.set("presentation", fields.remove("presentationId"));
+        });
+        return tree;
+    }
+
+    private static ObjectNode question(EventData event, List<Entry> log, Instant now, @Nullable Position at) {
+        ObjectNode question = JSON.createObjectNode().put("now", now.toEpochMilli());
+        question.set("log", EventFileWriter.log(event.event(), log));
+        return at == null ? question : question.put("lat", at.lat()).put("lon", at.lon());
+    }
+
+    /** On the water or near it, somewhere about a spot. */
+    private static Position near(EventData event, Random random) {
+        Position spot = event.spots().get(random.nextInt(event.spots().size())).position();
+        return new Position(
+                spot.lat() + 0.004 * random.nextGaussian(), spot.lon() + 0.004 * random.nextGaussian());
+    }
+
+    /** A day fished until now: cells of the model for an hour or so each, bites and fish among them. */
+    private static List<Entry> log(EventData event, List<Cell> cells, Instant now, Random random) {
+        List<Entry> entries = new ArrayList<>();
+        BagLog log = new BagLog(event.event());
+        Instant at = event.day(1).start().plusSeconds(random.nextInt(3600));
+        Cell cell = null;
+        for (int i = 0; at.isBefore(now); i++) {
+            int kind = cell == null ? 0 : random.nextInt(6);
+            if (kind == 0) {
+                cell = cells.get(random.nextInt(cells.size()));
+            }
+            Entry entry = kind == 0
+                    ? new Entry.Fishing("e" + i, at, cell.spotId(), cell.presentationId())
+                    : kind < 3
+                            ? new Entry.Bite(
+                                    "e" + i,
+                                    at,
+                                    cell.spotId(),
+                                    cell.presentationId(),
+                                    kind == 1 ? Outcome.LOST : Outcome.MISSED)
+                            : EntryCatchBuilder.builder()
+                                    .id("e" + i)
+                                    .at(at)
+                                    .species(event.rules().species().getFirst().species())
+                                    .grams(400.0 + random.nextInt(2500))
+                                    .spotId(cell.spotId())
+                                    .presentationId(cell.presentationId())
+                                    .alive(true)
+                                    .build();
+            if (log.append(entry).isEmpty()) {
+                entries.add(entry);
+            }
+            at = at.plusSeconds(300 + random.nextInt(2400));
+        }
+        return entries;
+    }
+
+    private static void same(JsonNode phone, JsonNode here, String at) {
+        if (here.isNumber()) {
+            assertThat(phone.isNumber()).as(at).isTrue();
+            assertThat(Math.abs(phone.asDouble() - here.asDouble()))
+                    .as(at)
+                    .isLessThanOrEqualTo(ROUNDING * Math.max(1, Math.abs(here.asDouble())));
+        } else if (here.isObject()) {
+            assertThat(phone.propertyNames()).as(at).containsExactlyInAnyOrderElementsOf(here.propertyNames());
+            here.properties().forEach(p -> same(phone.path(p.getKey()), p.getValue(), at + "/" + p.getKey()));
+        } else if (here.isArray()) {
+            assertThat(phone.size()).as(at).isEqualTo(here.size());
+            for (int i = 0; i < here.size(); i++) {
+                same(phone.get(i), here.get(i), at + "/" + i);
+            }
+        } else if (here.isString() && TIME.matcher(here.asString()).matches()) {
+            Instant said = phone.isNumber() ? Instant.ofEpochMilli(phone.asLong()) : Instant.parse(phone.asString());
+            assertThat(said).as(at).isEqualTo(Instant.parse(here.asString()));
+        } else {
+            assertThat(phone).as(at).isEqualTo(here);
+        }
+    }
+}
