@@ -195,8 +195,6 @@ class BoatWalkTest extends Walk {
         openAndKeep(demo.address() + path);
         screen(page, "Plan");
         page.locator(".outlook").waitFor(PATIENT);
-        button("Plan rest of day").click();
-        page.locator(".found").waitFor(PATIENT);
         looksRight("Two Arms Open, Velmarrow Reservoir");
         assertThat(page.locator(".alarm")).isVisible();
         page.waitForCondition(() -> {
@@ -205,10 +203,6 @@ class BoatWalkTest extends Walk {
             }
             return page.locator(".alarm").count() == 0;
         });
-        button("Use for the rest of the day").click();
-        assertThat(page.getByText("Your plan now has the new rest of the day.")).isVisible();
-        button("Undo").click();
-        assertThat(page.getByText("Your plan now has the new rest of the day.")).isHidden();
         screen(page, "Bag");
         field("Temperature").fill("79");
         page.locator("section:has(#livewell-care) button").click();
@@ -221,9 +215,19 @@ class BoatWalkTest extends Walk {
         screen(page, "Plan");
         page.locator(".outlook").waitFor(PATIENT);
         button("Plan rest of day").click();
-        assertThat(page.locator(".ahead [data-errors]"))
-                .hasText("No signal: this needs the server. Try again where there is one.");
+        page.locator(".found").waitFor(PATIENT);
+        looksRight("Two Arms Open, Velmarrow Reservoir");
+        button("Use for the rest of the day").click();
+        assertThat(page.getByText("Your plan now has the new rest of the day.")).isVisible();
+        button("Undo").click();
+        assertThat(page.getByText("Your plan now has the new rest of the day.")).isHidden();
+        button("Plan rest of day").click();
+        page.locator(".found").waitFor(PATIENT);
+        button("Use for the rest of the day").click();
+        assertThat(page.locator(".boat-head")).containsText("3 to send");
         page.context().setOffline(false);
+        allSent(page);
+        assertThat(ashore.get(path + "/plan?day=1").text()).contains("Rest of the day planned again on the water");
 
         ashore.post("/demo/clock", "moment", "AFTER_WEIGH_IN");
         page.navigate(demo.address() + path + "/competition/review?day=1");
