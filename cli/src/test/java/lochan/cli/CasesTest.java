@@ -15,7 +15,6 @@ import java.util.Map;
 import java.util.stream.Stream;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
-import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
@@ -95,7 +94,8 @@ class CasesTest {
                 .data();
         Assumptions.Planning planning = Assumptions.DEFAULTS.planning();
         Plan plan = data.plans().getFirst();
-        PlanValuer valuer = new PlanValuer(new ScenarioSet(new FittedDayModel(data, 1, Assumptions.DEFAULTS), 20_000, 5));
+        PlanValuer valuer =
+                new PlanValuer(new ScenarioSet(new FittedDayModel(data, 1, Assumptions.DEFAULTS), 20_000, 5));
 
         assertThat(PlanCheck.check(data, plan)).isEmpty();
         assertThat(PlanCheck.legs(data, plan, planning, DayRuns.of(data, planning)))

@@ -459,6 +459,7 @@ public final class EventFileReader {
                 .anglers(f.whole("anglers", 1, 2, 1))
                 .presentations(presentations)
                 .follows(f.whole("follows", 0, 1000, 0))
+                .bycatch(f.whole("bycatch", 0, 1000, 0))
                 .bites(bites)
                 .conditions(conditions)
                 .build();
@@ -573,9 +574,7 @@ public final class EventFileReader {
 
     private static Plan plan(JsonFields f) {
         return new Plan(
-                f.whole("day", 1, 1000, 1),
-                f.shortTextOrNull("name", 80),
-                f.list("stops", (s, i) -> planStop(s)));
+                f.whole("day", 1, 1000, 1), f.shortTextOrNull("name", 80), f.list("stops", (s, i) -> planStop(s)));
     }
 
     private static PlanStop planStop(JsonFields f) {

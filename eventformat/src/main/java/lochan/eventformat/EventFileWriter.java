@@ -298,6 +298,7 @@ public final class EventFileWriter {
             return withUnknown(part, pointer + "/presentations/" + i);
         });
         node.put("follows", stop.follows());
+        some(node, "bycatch", stop.bycatch() == 0 ? null : Integer.valueOf(stop.bycatch()));
         list(node, "bites", stop.bites(), (b, i) -> bite(b, pointer + "/bites/" + i));
         Conditions c = stop.conditions();
         ObjectNode conditions = JSON.createObjectNode();
@@ -369,8 +370,7 @@ public final class EventFileWriter {
     }
 
     private ObjectNode planStop(PlanStop stop, String pointer) {
-        ObjectNode node =
-                JSON.createObjectNode().put("spot", stop.spotId()).put("presentation", stop.presentationId());
+        ObjectNode node = JSON.createObjectNode().put("spot", stop.spotId()).put("presentation", stop.presentationId());
         time(node, "arrive", stop.arrive());
         time(node, "leave", stop.leave());
         if (stop.locked()) {

@@ -265,8 +265,7 @@ public final class MoveAdvice {
         return strengths.computeIfAbsent(cell, c -> {
             double shape = 0;
             for (int bin = 0; bin < model.bins().size(); bin++) {
-                shape += model.rate(c, bin).shape()
-                        / model.bins().size();
+                shape += model.rate(c, bin).shape() / model.bins().size();
             }
             return 1 / (1 / shape + model.assumptions().planning().spotDays());
         });

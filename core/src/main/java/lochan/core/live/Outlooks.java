@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import lochan.core.Randoms;
 import lochan.core.competition.Bag;
 import lochan.core.model.evidence.Bin;
 import lochan.core.model.rate.Cell;
@@ -19,7 +20,6 @@ import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Quantile;
 import lochan.core.quantity.Hours;
 import org.apache.commons.rng.sampling.ListSampler;
-import lochan.core.Randoms;
 import org.apache.commons.statistics.distribution.PoissonDistribution;
 
 /**

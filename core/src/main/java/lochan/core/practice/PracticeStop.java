@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param anglers       lines in the water
  * @param presentations what was fished; empty: not noted
  * @param follows       fish that followed without striking
+ * @param bycatch       fish of species that do not count; they say nothing of the rate of bites
  * @param bites         bites in the order noted
  */
 @RecordBuilder
@@ -26,6 +27,7 @@ public record PracticeStop(
         int anglers,
         List<PresentationTime> presentations,
         int follows,
+        int bycatch,
         List<Bite> bites,
         Conditions conditions) {
 
@@ -52,6 +54,10 @@ public record PracticeStop(
 
     public PracticeStop withFollows(int newFollows) {
         return PracticeStopBuilder.builder(this).follows(newFollows).build();
+    }
+
+    public PracticeStop withBycatch(int newBycatch) {
+        return PracticeStopBuilder.builder(this).bycatch(newBycatch).build();
     }
 
     public PracticeStop withPresentations(List<PresentationTime> newPresentations) {

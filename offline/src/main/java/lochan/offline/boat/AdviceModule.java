@@ -12,6 +12,7 @@ import lochan.offline.alarm.Alarm;
 import lochan.offline.pack.Pack;
 import lochan.offline.plan.DayAdvice;
 import lochan.offline.plan.DayAhead;
+import lochan.offline.plan.MapScreen;
 import lochan.offline.plan.PlanScreen;
 import lochan.offline.plan.RestOfDay;
 import lochan.offline.plan.StayOrMove;
@@ -67,6 +68,21 @@ public final class AdviceModule {
                         .done();
     }
 
+    /** The Map screen, as {@link MapScreen} has it. */
+    @JSExport
+    public static JSObject map(JSObject log, double now, double lat, double lon) {
+        return of(day(now).map(entries(log), Instant.ofEpochMilli((long) now), position(lat, lon)))
+                .done();
+    }
+
+    /** Corners of the way by water to a spot: {@code [{lat, lon}]}; none: there is no way. */
+    @JSExport
+    public static JSObject way(JSObject log, double now, double lat, double lon, String spot) {
+        return JsObject.listOf(
+                day(now).way(entries(log), Instant.ofEpochMilli((long) now), position(lat, lon), spot),
+                AdviceModule::of);
+    }
+
     private static Pack taken() {
         if (pack == null) {
             throw new IllegalStateException("no pack was taken");
@@ -89,19 +105,37 @@ public final class AdviceModule {
 
     private static JsObject of(PlanScreen s) {
         return new JsObject()
-                .put("now", Double.valueOf(s.now().toEpochMilli()))
+                .put("now", Double.valueOf((double) s.now().toEpochMilli()))
                 .put("cautions", s.cautions())
                 .put("stay", of(s.stay()))
-                .putSome(
-                        "due",
-                        s.due(),
-                        d -> new JsObject()
-                                .put("id", d.id())
-                                .put("place", d.place())
-                                .put("fish", d.fish())
-                                .put("at", d.at())
-                                .put("time", d.time())
-                                .put("now", d.now()));
+                .putSome("due", s.due(), d -> new JsObject()
+                        .put("id", d.id())
+                        .put("place", d.place())
+                        .put("fish", d.fish())
+                        .put("at", d.at())
+                        .put("time", d.time())
+                        .put("now", d.now()));
+    }
+
+    private static JsObject of(MapScreen m) {
+        return new JsObject()
+                .put("places", m.places(), p -> of(p.position())
+                        .put("id", p.id())
+                        .put("name", p.name())
+                        .put("stones", p.stones())
+                        .put("share", Double.valueOf(p.share()))
+                        .put("kind", p.kind())
+                        .put("best", p.best())
+                        .put("fished", p.fished())
+                        .put("run", p.run())
+                        .put("caution", p.caution())
+                        .put("lure", p.lure()))
+                .put("route", m.route(), AdviceModule::of)
+                .put("beads", m.beads(), b -> of(b.position()).put("clock", b.clock()));
+    }
+
+    private static JsObject of(Position p) {
+        return new JsObject().put("lat", Double.valueOf(p.lat())).put("lon", Double.valueOf(p.lon()));
     }
 
     private static @Nullable JsObject of(@Nullable StayOrMove s) {
@@ -144,18 +178,14 @@ public final class AdviceModule {
                         .putNumbers("grams", a.grams())
                         .put("target", a.target())
                         .put("more", a.more())
-                        .put(
-                                "kinds",
-                                a.kinds(),
-                                k -> new JsObject()
-                                        .put("name", k.name())
-                                        .put("weight", k.weight())
-                                        .put("now", k.now())
-                                        .put("byCheckIn", k.byCheckIn()))
-                        .put(
-                                "fired",
-                                a.fired(),
-                                t -> new JsObject().put("what", t.what()).put("backup", t.backup()));
+                        .put("kinds", a.kinds(), k -> new JsObject()
+                                .put("name", k.name())
+                                .put("weight", k.weight())
+                                .put("now", k.now())
+                                .put("byCheckIn", k.byCheckIn()))
+                        .put("fired", a.fired(), t -> new JsObject()
+                                .put("what", t.what())
+                                .put("backup", t.backup()));
     }
 
     private static JsObject of(PlanStop s) {

@@ -16,11 +16,12 @@ import lochan.core.competition.Verdict;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Position;
-import lochan.core.quantity.Units;
+import lochan.core.event.SpeciesRule;
 import lochan.offline.alarm.Alarm;
 import lochan.offline.bag.BagView;
 import lochan.offline.bag.FormEntry;
 import lochan.offline.bag.Names;
+import lochan.offline.bag.SpokenFish;
 import lochan.offline.bag.Words;
 import lochan.offline.form.Form;
 import lochan.offline.json.Fields;
@@ -186,6 +187,22 @@ public final class BoatModule {
                         v -> new JsObject().put("field", v.field()).put("message", v.message()));
     }
 
+    /** A fish as it was spoken: {@code {species, measure}}, each null where it was not understood. */
+    @JSExport
+    public static JSObject spoken(JSObject log, String words) {
+        JsFields f = new JsFields(log);
+        Event event = EventJson.event(f.needed("event", f::object));
+        SpokenFish fish = SpokenFish.of(
+                words,
+                event.rules().species().stream().map(SpeciesRule::species).toList(),
+                EventJson.units(f.needed("units", f::object)),
+                event.rules().format() == Format.LIMIT_LENGTH);
+        return new JsObject()
+                .put("species", fish.species() == null ? null : fish.species().code())
+                .put("measure", fish.measure())
+                .done();
+    }
+
     /** What forbids an entry after the others of the log; null: nothing. */
     @JSExport
     public static @Nullable String refusal(JSObject log, JSObject entry) {
@@ -246,9 +263,8 @@ public final class BoatModule {
         PracticeScreen screen = PracticeScreen.of(
                 PracticeJson.log(f, new JsFields(practice)),
                 Instant.ofEpochMilli((long) now),
-                event.timeZone(),
                 Double.isNaN(lat) ? null : new Position(lat, lon),
-                EventJson.units(f.needed("units", f::object)).length() == Units.Length.CM);
+                EventJson.units(f.needed("units", f::object)));
         return PracticeJson.of(screen).put("competes", competes(event, now)).done();
     }
 
@@ -272,7 +288,8 @@ public final class BoatModule {
         PracticeLog known = PracticeJson.log(f, new JsFields(practice));
         Instant time = Instant.ofEpochMilli((long) at);
         Optional<PracticeChange> change = PracticeChange.read(form, known.names(), id, time);
-        if (change.isEmpty()) {
+        change.ifPresent(c -> known.check(c, form));
+        if (change.isEmpty() || !form.ok()) {
             return errors(form).done();
         }
         JsObject made = new JsObject();

@@ -1,6 +1,6 @@
 package lochan.offline.boat;
 
-import java.time.Instant;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +14,7 @@ import lochan.offline.pack.EventJson;
 import lochan.offline.practice.BiteWords;
 import lochan.offline.practice.PracticeChange;
 import lochan.offline.practice.PracticeLog;
+import lochan.offline.practice.PracticeLogStopBuilder;
 import lochan.offline.practice.PracticeScreen;
 import org.jspecify.annotations.Nullable;
 
@@ -31,7 +32,12 @@ final class PracticeJson {
                 p -> places.put(
                         p.needed("id", p::text), new Position(p.needed("lat", p::number), p.needed("lon", p::number))));
         Names names = BoatModule.names(log);
-        PracticeLog known = new PracticeLog(names, places, practice.list("stops", PracticeJson::stop));
+        Fields event = log.needed("event", log::object);
+        PracticeLog known = new PracticeLog(
+                names,
+                places,
+                ZoneId.of(event.needed("timeZone", event::text)),
+                practice.list("stops", PracticeJson::stop));
         for (Fields f : practice.list("changes", c -> c)) {
             Form form = new Form(f.all(), units);
             PracticeChange change = PracticeChange.read(
@@ -43,22 +49,31 @@ final class PracticeJson {
     }
 
     private static PracticeLog.Stop stop(Fields f) {
-        Integer follows = f.whole("follows");
-        Instant end = f.time("end");
-        return new PracticeLog.Stop(
-                f.needed("id", f::text),
-                f.needed("spot", f::text),
-                f.needed("start", f::time),
-                end,
-                f.texts("presentations"),
-                follows == null ? 0 : follows,
-                f.list(
+        return PracticeLogStopBuilder.builder()
+                .id(f.needed("id", f::text))
+                .spotId(f.needed("spot", f::text))
+                .start(f.needed("start", f::time))
+                .end(f.time("end"))
+                .anglers(f.needed("anglers", f::whole))
+                .presentations(f.texts("presentations"))
+                .follows(f.needed("follows", f::whole))
+                .bycatch(f.needed("bycatch", f::whole))
+                .conditions(f.needed("conditions", f::object).all())
+                .bites(f.list(
                         "bites",
                         b -> new PracticeLog.LoggedBite(
                                 b.needed("id", b::text),
                                 b.time("at"),
                                 b.text("presentation"),
-                                b.needed("words", b::text))));
+                                b.needed("words", b::text),
+                                b.needed("fields", b::object).all())))
+                .build();
+    }
+
+    private static JsObject fields(Map<String, String> fields) {
+        JsObject o = new JsObject();
+        fields.forEach(o::put);
+        return o;
     }
 
     static JsObject of(PracticeScreen s) {
@@ -74,7 +89,8 @@ final class PracticeJson {
                         .put("id", l.id())
                         .put("time", l.time())
                         .put("spot", l.spot())
-                        .put("words", l.words()))
+                        .put("words", l.words())
+                        .put("fields", fields(l.fields())))
                 .put("spots", s.spots(), n -> new JsObject()
                         .put("id", n.id())
                         .put("name", n.name())
@@ -92,9 +108,12 @@ final class PracticeJson {
                 .put("presentations", o.presentations())
                 .put("usual", o.usual())
                 .put("follows", o.follows())
+                .put("conditions", o.conditions())
+                .put("fields", fields(o.fields()))
                 .put("bites", o.bites(), b -> new JsObject()
                         .put("id", b.id())
                         .put("time", b.time())
-                        .put("words", b.words()));
+                        .put("words", b.words())
+                        .put("fields", fields(b.fields())));
     }
 }

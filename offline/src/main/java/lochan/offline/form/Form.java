@@ -74,6 +74,22 @@ public final class Form {
         return values.getOrDefault(name, "");
     }
 
+    /** The fields whose names begin so, without that beginning. */
+    public Map<String, String> below(String beginning) {
+        Map<String, String> below = new LinkedHashMap<>();
+        values.forEach((name, value) -> {
+            if (name.startsWith(beginning)) {
+                below.put(name.substring(beginning.length()), value);
+            }
+        });
+        return below;
+    }
+
+    /** All fields as they were typed. */
+    public Map<String, String> all() {
+        return new LinkedHashMap<>(values);
+    }
+
     public boolean has(String name) {
         return !value(name).isEmpty();
     }
@@ -84,6 +100,11 @@ public final class Form {
 
     public Map<String, List<String>> allErrors() {
         return errors;
+    }
+
+    /** Adds what is wrong here to another form. */
+    public void errorsInto(Form other) {
+        errors.forEach((name, messages) -> messages.forEach(m -> other.error(name, m)));
     }
 
     public boolean ok() {

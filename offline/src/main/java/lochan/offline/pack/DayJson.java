@@ -33,7 +33,8 @@ final class DayJson {
     private DayJson() {}
 
     static RestoredDayModel model(Fields f, int day, EventData event) {
-        List<Pattern> patterns = f.list("patterns", p -> new Pattern(p.needed("type", p::text), p.needed("lure", p::text)));
+        List<Pattern> patterns =
+                f.list("patterns", p -> new Pattern(p.needed("type", p::text), p.needed("lure", p::text)));
         List<Cell> cells = f.list("cells", c -> new Cell(c.needed("spot", c::text), c.needed("lure", c::text)));
         Map<Pattern, double[]> means = new HashMap<>();
         Map<Pattern, int[]> landed = new HashMap<>();

@@ -124,7 +124,6 @@ public final class EventJson {
                 f.code(Units.Speed.class, "speed"));
     }
 
-
     /** The event of a pack: what it was learnt from stays at home. */
     static EventData whole(Fields f) {
         Fields lake = f.object("lake");
@@ -165,7 +164,8 @@ public final class EventJson {
 
     /** Of its {@code rings}, shore first, each as lat, lon, lat, lon …. */
     private static Lake.Body body(Fields f) {
-        List<List<Position>> rings = f.lists("rings").stream().map(EventJson::ring).toList();
+        List<List<Position>> rings =
+                f.lists("rings").stream().map(EventJson::ring).toList();
         return new Lake.Body(rings.getFirst(), rings.subList(1, rings.size()));
     }
 
@@ -235,7 +235,9 @@ public final class EventJson {
                 .tries(f.list(
                         "tries",
                         t -> new KnownFish.Try(
-                                t.needed("at", t::time), t.code(KnownFish.Reaction.class, "reaction"), t.text("presentation"))))
+                                t.needed("at", t::time),
+                                t.code(KnownFish.Reaction.class, "reaction"),
+                                t.text("presentation"))))
                 .entered(Map.of())
                 .build();
     }

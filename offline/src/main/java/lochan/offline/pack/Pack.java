@@ -8,8 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import lochan.core.Assumptions;
-import lochan.core.eventdata.EventData;
 import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
 import lochan.core.lake.Runs;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.planning.backups.Backups;
@@ -25,6 +25,8 @@ import lochan.offline.json.Fields;
  * @param runs   between its places, and from anywhere
  * @param factor by which what is to come is scaled ({@code model.md} §7)
  * @param effort how much the phone computes
+ * @param fished  by spot, what practice brought; spots that were not fished are left out
+ * @param notAllowed what the angler's rules say against presentations, by their ids
  * @param days   by number; days that practice says nothing of are left out
  */
 public record Pack(
@@ -33,7 +35,12 @@ public record Pack(
         DayRuns runs,
         double factor,
         Effort effort,
+        Map<String, Fished> fished,
+        Map<String, String> notAllowed,
         Map<Integer, Day> days) {
+
+    /** What practice brought at a spot. */
+    public record Fished(int minutes, int bites) {}
 
     /**
      * How much is computed for an answer.
@@ -46,18 +53,8 @@ public record Pack(
      */
     public record Effort(int outlook, int weighed, int scenarios, int rounds, long seed) {}
 
-    /**
-     * A competition day.
-     *
-     * @param ladder of its plan
-     * @param gear   what the angler's rules say against the rods of its plan, in words
-     */
-    public record Day(DayModel model, Backups.Ladder ladder, List<String> gear) {
-
-        public Day {
-            gear = List.copyOf(gear);
-        }
-    }
+    /** A competition day, and the backups of its plan. */
+    public record Day(DayModel model, Backups.Ladder ladder) {}
 
     public static Pack read(Fields f) {
         EventData event = EventJson.whole(f.needed("data", f::object));
@@ -69,8 +66,7 @@ public record Pack(
                     number,
                     new Day(
                             DayJson.model(d.needed("model", d::object), number, event),
-                            ladder == null ? new Backups.Ladder(null, List.of()) : DayJson.ladder(ladder),
-                            d.texts("gear")));
+                            ladder == null ? new Backups.Ladder(null, List.of()) : DayJson.ladder(ladder)));
         }
         return new Pack(
                 event,
@@ -78,7 +74,19 @@ public record Pack(
                 runs(f.needed("runs", f::object), event),
                 f.needed("factor", f::number),
                 effort(f.needed("effort", f::object)),
+                fished(f),
+                f.needed("notAllowed", f::object).all(),
                 days);
+    }
+
+    private static Map<String, Fished> fished(Fields pack) {
+        Map<String, Fished> fished = new HashMap<>();
+        pack.list(
+                "fished",
+                s -> fished.put(
+                        s.needed("spot", s::text),
+                        new Fished(s.needed("minutes", s::whole), s.needed("bites", s::whole))));
+        return fished;
     }
 
     private static Effort effort(Fields f) {
@@ -91,9 +99,8 @@ public record Pack(
     }
 
     private static DayRuns runs(Fields f, EventData event) {
-        List<Position> places = f.lists("places").stream()
-                .map(p -> new Position(p[0], p[1]))
-                .toList();
+        List<Position> places =
+                f.lists("places").stream().map(p -> new Position(p[0], p[1])).toList();
         Duration setUp = Runs.seconds(60 * event.boat().setUpMinutes());
         Assumptions.Planning a = Assumptions.DEFAULTS.planning();
         return DayRuns.of(
@@ -125,6 +132,7 @@ public record Pack(
 
     /** What practice says of a day; empty: nothing. */
     public Optional<Day> day(int number) {
-        return Optional.ofNullable(days.get(number)).filter(d -> !d.model().cells().isEmpty());
+        return Optional.ofNullable(days.get(number))
+                .filter(d -> !d.model().cells().isEmpty());
     }
 }

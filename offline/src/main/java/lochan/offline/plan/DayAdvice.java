@@ -3,6 +3,7 @@ package lochan.offline.plan;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import lochan.core.competition.Entry;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Format;
@@ -29,7 +30,11 @@ public final class DayAdvice {
         this.day = pack.day(number).orElse(null);
         this.advisor = day == null
                 ? null
-                : new LiveAdvisor(day.model(), pack.runs(), pack.effort().outlook(), pack.effort().seed());
+                : new LiveAdvisor(
+                        day.model(),
+                        pack.runs(),
+                        pack.effort().outlook(),
+                        pack.effort().seed());
     }
 
     /** Draws beforehand what the rest of an answer takes longest for; from then on screens say how the day is likely to end. */
@@ -51,8 +56,13 @@ public final class DayAdvice {
         CompetitionDay hours = event.day(number);
         boolean over = !now.isBefore(hours.checkIn());
         List<String> cautions = new ArrayList<>();
-        if (day != null && now.isBefore(hours.start())) {
-            cautions.addAll(day.gear());
+        if (now.isBefore(hours.start())) {
+            event.planOf(number).stream()
+                    .map(PlanStop::presentationId)
+                    .distinct()
+                    .map(pack.notAllowed()::get)
+                    .filter(Objects::nonNull)
+                    .forEach(words -> cautions.add("Before you start, your rules say no: " + words));
         }
         if (!over) {
             cautions.addAll(Hazards.of(event, number, now, pack.units()));
@@ -61,7 +71,9 @@ public final class DayAdvice {
         return new PlanScreen(
                 now,
                 cautions,
-                fished && day != null && advisor != null ? stayOrMove(day, advisor, standing(log, now, position)) : null,
+                fished && day != null && advisor != null
+                        ? stayOrMove(day, advisor, standing(log, now, position))
+                        : null,
                 over ? null : FishWords.due(event, now, hours.checkIn(), pack.units()));
     }
 
@@ -98,5 +110,23 @@ public final class DayAdvice {
                 pack.factor(),
                 pack.effort(),
                 pack.units());
+    }
+
+    /**
+     * What the map shows as things stand.
+     *
+     * @param position where the boat is; null: where it fishes
+     */
+    public MapScreen map(List<Entry> log, Instant now, @Nullable Position position) {
+        return new DayMap(pack, number, day == null ? null : day.model()).screen(standing(log, now, position));
+    }
+
+    /** The way by water from where the boat is to a spot; empty: there is none. */
+    public List<Position> way(List<Entry> log, Instant now, @Nullable Position position, String spotId) {
+        Position from = DayMap.from(standing(log, now, position), pack.event());
+        return pack.event()
+                .spot(spotId)
+                .flatMap(s -> pack.runs().at(now).route(from, s.position()))
+                .orElse(List.of());
     }
 }

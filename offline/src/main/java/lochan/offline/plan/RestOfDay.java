@@ -45,7 +45,8 @@ public record RestOfDay(String words, String adds, String asOf, List<PlanStop> p
             Pack.Effort effort,
             Units units) {
         List<PlanStop> plan = model.event().planOf(model.day());
-        ScenarioSet likely = Outlooks.likely(model, standing.today(), effort.weighed(), effort.scenarios(), effort.seed());
+        ScenarioSet likely =
+                Outlooks.likely(model, standing.today(), effort.weighed(), effort.scenarios(), effort.seed());
         DayStart begin = DayStart.now(model, standing.now(), here, standing.bag());
         List<PlanStop> locked = Outlooks.rest(plan, begin.at()).stream()
                 .filter(s -> s.locked() && !s.arrive().isBefore(begin.at()))
@@ -68,8 +69,7 @@ public record RestOfDay(String words, String adds, String asOf, List<PlanStop> p
 
     private static DayPlanner planner(
             ScenarioSet likely, DayRuns runs, DayStart begin, List<PlanStop> locked, long seed) {
-        return new DayPlanner(
-                likely, runs, begin, new DayPlanner.Wishes(Strategy.BALANCED, locked, c -> true), seed);
+        return new DayPlanner(likely, runs, begin, new DayPlanner.Wishes(Strategy.BALANCED, locked, c -> true), seed);
     }
 
     /** The plan as it was fished until now, then the new stops. */

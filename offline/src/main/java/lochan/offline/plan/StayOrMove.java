@@ -154,7 +154,10 @@ public record StayOrMove(
                         now.standing(),
                         now.event().spot(next.spotId()).orElseThrow().position());
         return new Next(
-                next, way.filter(w -> w.compareTo(Duration.ZERO) > 0).map(next.arrive()::minus).orElse(null));
+                next,
+                way.filter(w -> w.compareTo(Duration.ZERO) > 0)
+                        .map(next.arrive()::minus)
+                        .orElse(null));
     }
 
     private static String words(Next next, Now now) {
@@ -166,8 +169,8 @@ public record StayOrMove(
                             + Times.span(Duration.between(now.standing().now(), at))
                     : "; to be on time you had to leave by " + now.clock(at);
         }
-        return "Next in your plan: " + now.clock(next.stop().arrive()) + " " + PlanWords.cell(Cell.of(next.stop()), now.event())
-                + leave + ".";
+        return "Next in your plan: " + now.clock(next.stop().arrive()) + " "
+                + PlanWords.cell(Cell.of(next.stop()), now.event()) + leave + ".";
     }
 
     /** What to ring for when it is time to leave for it; null: nothing. */
@@ -175,7 +178,9 @@ public record StayOrMove(
         return next == null || next.leaveAt() == null
                 ? null
                 : new Alarm.Timed(
-                        next.stop().arrive().toString(), next.leaveAt(), PlanWords.cell(Cell.of(next.stop()), now.event()));
+                        next.stop().arrive().toString(),
+                        next.leaveAt(),
+                        PlanWords.cell(Cell.of(next.stop()), now.event()));
     }
 
     /** A cell whose spot is still there; null else. */

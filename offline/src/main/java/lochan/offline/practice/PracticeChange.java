@@ -1,14 +1,17 @@
 package lochan.offline.practice;
 
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import lochan.core.event.Position;
+import lochan.core.lake.Waypoint;
 import lochan.core.practice.Bite;
 import lochan.offline.bag.Names;
 import lochan.offline.form.Form;
+import lochan.offline.spot.WaypointForm;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -48,6 +51,38 @@ public sealed interface PracticeChange {
     /** @param more 1, or −1 to take one back */
     record Followed(String id, Instant at, String stopId, int more) implements PracticeChange {}
 
+    /** @param more fish of species that do not count: 1, or −1 to take one back */
+    record Bycatch(String id, Instant at, String stopId, int more) implements PracticeChange {}
+
+    /**
+     * Fields of a stop's form that are to read otherwise.
+     *
+     * @param fields as typed, by their names
+     * @param before what they read when they were changed
+     */
+    record StopEdited(String id, Instant at, String stopId, Map<String, String> fields, Map<String, String> before)
+            implements PracticeChange {
+
+        public StopEdited {
+            fields = Map.copyOf(fields);
+            before = Map.copyOf(before);
+        }
+    }
+
+    /** The same of a bite's form. */
+    record BiteEdited(
+            String id, Instant at, String stopId, String biteId, Map<String, String> fields, Map<String, String> before)
+            implements PracticeChange {
+
+        public BiteEdited {
+            fields = Map.copyOf(fields);
+            before = Map.copyOf(before);
+        }
+    }
+
+    /** What the electronics showed. */
+    record WaypointMarked(String id, Instant at, Waypoint waypoint) implements PracticeChange {}
+
     record BiteDeleted(String id, Instant at, String stopId, String biteId) implements PracticeChange {}
 
     record StopDeleted(String id, Instant at, String stopId) implements PracticeChange {}
@@ -72,6 +107,15 @@ public sealed interface PracticeChange {
                     case "bite" -> bite(form, names, id, at);
                     case "follow" -> new Followed(id, at, form.value("stop"), 1);
                     case "unfollow" -> new Followed(id, at, form.value("stop"), -1);
+                    case "bycatch" -> new Bycatch(id, at, form.value("stop"), 1);
+                    case "no-bycatch" -> new Bycatch(id, at, form.value("stop"), -1);
+                    case "edit-stop" -> new StopEdited(id, at, form.value("stop"), edited(form), before(form));
+                    case "edit-bite" ->
+                        new BiteEdited(id, at, form.value("stop"), form.value("bite"), edited(form), before(form));
+                    case "waypoint" ->
+                        WaypointForm.read(form, id, at)
+                                .map(w -> new WaypointMarked(id, at, w))
+                                .orElse(null);
                     case "delete-bite" -> new BiteDeleted(id, at, form.value("stop"), form.value("bite"));
                     case "delete-stop" -> new StopDeleted(id, at, form.value("stop"));
                     default -> null;
@@ -80,6 +124,15 @@ public sealed interface PracticeChange {
             form.error("what", "“" + form.value("what") + "” is nothing that can be logged: open the app again.");
         }
         return form.ok() ? Optional.ofNullable(change) : Optional.empty();
+    }
+
+    /** Fields of another form travel as {@code set/NAME}, what they read before as {@code was/NAME}. */
+    private static Map<String, String> edited(Form form) {
+        return form.below("set/");
+    }
+
+    private static Map<String, String> before(Form form) {
+        return form.below("was/");
     }
 
     private static @Nullable PracticeChange spot(Form form, String id, Instant at) {
@@ -111,6 +164,16 @@ public sealed interface PracticeChange {
                 .orElse(null);
     }
 
+    private static Map<String, String> back(
+            Map<String, String> fields, Map<String, String> before, Map<String, String> change) {
+        Map<String, String> back = new HashMap<>(change);
+        fields.forEach((name, value) -> {
+            back.put("set/" + name, before.getOrDefault(name, ""));
+            back.put("was/" + name, value);
+        });
+        return back;
+    }
+
     /** The fields of the change that takes this one back; empty: there is none. */
     default Map<String, String> undo() {
         return switch (this) {
@@ -120,6 +183,11 @@ public sealed interface PracticeChange {
             case Reopened r -> Map.of("what", "end", "stop", r.stopId());
             case BiteLogged b -> Map.of("what", "delete-bite", "stop", b.stopId(), "bite", b.id());
             case Followed f -> Map.of("what", f.more() > 0 ? "unfollow" : "follow", "stop", f.stopId());
+            case Bycatch b -> Map.of("what", b.more() > 0 ? "no-bycatch" : "bycatch", "stop", b.stopId());
+            case StopEdited e -> back(e.fields(), e.before(), Map.of("what", "edit-stop", "stop", e.stopId()));
+            case BiteEdited e ->
+                back(e.fields(), e.before(), Map.of("what", "edit-bite", "stop", e.stopId(), "bite", e.biteId()));
+            case WaypointMarked w -> Map.of();
             case BiteDeleted d -> Map.of();
             case StopDeleted d -> Map.of();
         };

@@ -11,7 +11,9 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import lochan.core.event.Position;
 import lochan.core.quantity.Count;
+import lochan.core.quantity.Units;
 import lochan.offline.bag.Times;
+import lochan.offline.form.Form;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -45,7 +47,9 @@ public record PracticeScreen(
      * @param since         how long, in words
      * @param presentations ids of what is fished
      * @param usual         what the last bite came on, else what is fished first; null: not noted
-     * @param follows       in words
+     * @param follows       those and bycatch, in words
+     * @param conditions    in words; empty: not noted
+     * @param fields        of its form, as typed
      * @param bites         the last first
      */
     public record Open(
@@ -55,12 +59,15 @@ public record PracticeScreen(
             List<String> presentations,
             @Nullable String usual,
             String follows,
+            String conditions,
+            Map<String, String> fields,
             List<BiteLine> bites) {}
 
-    public record BiteLine(String id, String time, String words) {}
+    /** @param fields of its form, as typed */
+    public record BiteLine(String id, String time, String words, Map<String, String> fields) {}
 
     /** A stop that has ended: from and to, where, and what it brought. */
-    public record Line(String id, String time, String spot, String words) {}
+    public record Line(String id, String time, String spot, String words, Map<String, String> fields) {}
 
     /** @param away how far; empty: the phone's position is not known */
     public record Near(String id, String name, String away) {}
@@ -69,27 +76,28 @@ public record PracticeScreen(
      * The screen at a time.
      *
      * @param boat   where the boat is; null: not known
-     * @param metric whether distances are shown in metres, not in yards and miles
      */
-    public static PracticeScreen of(
-            PracticeLog log, Instant now, ZoneId zone, @Nullable Position boat, boolean metric) {
+    public static PracticeScreen of(PracticeLog log, Instant now, @Nullable Position boat, Units units) {
+        ZoneId zone = log.zone();
+        boolean metric = units.length() == Units.Length.CM;
         LocalDate day = now.atZone(zone).toLocalDate();
         List<PracticeLog.Stop> today = log.stops().stream()
                 .filter(s -> s.start().atZone(zone).toLocalDate().equals(day))
                 .toList();
         return new PracticeScreen(
                 Times.clock(now, zone),
-                log.open().map(s -> open(s, log, now, zone)).orElse(null),
+                log.open().map(s -> open(s, log, now, units)).orElse(null),
                 today.reversed().stream()
                         .filter(s -> s.end() != null)
-                        .map(s -> line(s, log, zone))
+                        .map(s -> line(s, log, units))
                         .toList(),
                 near(log, boat, metric),
                 log.stops().isEmpty() ? List.of() : log.stops().getLast().presentations(),
                 sum(today));
     }
 
-    private static Open open(PracticeLog.Stop stop, PracticeLog log, Instant now, ZoneId zone) {
+    private static Open open(PracticeLog.Stop stop, PracticeLog log, Instant now, Units units) {
+        Form form = stop.form(log.zone(), units);
         Duration since = Duration.between(stop.start(), now);
         String usual = stop.bites().isEmpty() ? null : stop.bites().getLast().presentation();
         return new Open(
@@ -100,9 +108,11 @@ public record PracticeScreen(
                 usual == null && !stop.presentations().isEmpty()
                         ? stop.presentations().getFirst()
                         : usual,
-                stop.follows() == 0 ? "" : Count.of(stop.follows(), "follow"),
+                String.join(", ", extras(stop)),
+                ConditionWords.of(StopForm.conditions(form), units),
+                form.all(),
                 stop.bites().reversed().stream()
-                        .map(b -> new BiteLine(b.id(), Times.clock(b.at(), zone), b.words()))
+                        .map(b -> new BiteLine(b.id(), Times.clock(b.at(), log.zone()), b.words(), b.fields()))
                         .toList());
     }
 
@@ -110,7 +120,7 @@ public record PracticeScreen(
         return log.names().spots().getOrDefault(stop.spotId(), stop.spotId());
     }
 
-    private static Line line(PracticeLog.Stop stop, PracticeLog log, ZoneId zone) {
+    private static Line line(PracticeLog.Stop stop, PracticeLog log, Units units) {
         List<String> words = new ArrayList<>();
         if (!stop.presentations().isEmpty()) {
             words.add(stop.presentations().stream()
@@ -118,14 +128,24 @@ public record PracticeScreen(
                     .collect(Collectors.joining(", ")));
         }
         words.add(stop.bites().isEmpty() ? "no bite" : Count.of(stop.bites().size(), "bite"));
+        words.addAll(extras(stop));
+        return new Line(
+                stop.id(),
+                Times.clock(stop.start(), log.zone()) + "–" + Times.clock(stop.end(), log.zone()),
+                name(stop, log),
+                String.join(" · ", words),
+                stop.form(log.zone(), units).all());
+    }
+
+    private static List<String> extras(PracticeLog.Stop stop) {
+        List<String> words = new ArrayList<>();
         if (stop.follows() > 0) {
             words.add(Count.of(stop.follows(), "follow"));
         }
-        return new Line(
-                stop.id(),
-                Times.clock(stop.start(), zone) + "–" + Times.clock(stop.end(), zone),
-                name(stop, log),
-                String.join(" · ", words));
+        if (stop.bycatch() > 0) {
+            words.add(stop.bycatch() + " bycatch");
+        }
+        return words;
     }
 
     private static String sum(List<PracticeLog.Stop> today) {

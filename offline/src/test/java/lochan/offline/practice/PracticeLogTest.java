@@ -25,7 +25,7 @@ class PracticeLogTest {
             Map.of("reed", "Reed Corner", "sill", "Sill Ledge"), Map.of("jig", "Swim jig", "shot", "Drop shot"));
     private static final Map<String, Position> PLACES =
             Map.of("reed", new Position(42.63, -116.91), "sill", new Position(42.64, -116.91));
-    private static final PracticeLog EMPTY = new PracticeLog(NAMES, PLACES, List.of());
+    private static final PracticeLog EMPTY = new PracticeLog(NAMES, PLACES, ZONE, List.of());
 
     private static PracticeChange change(String id, int minute, String... fields) {
         Map<String, String> typed = new HashMap<>();
@@ -39,12 +39,21 @@ class PracticeLogTest {
         return PracticeChange.read(new Form(typed, Units.USUAL), NAMES, id, MORNING.plusSeconds(60L * minute));
     }
 
+    private static String[] edit(PracticeLog log, String stop, String field, String value) {
+        String before = log.stops().stream()
+                .filter(s -> s.id().equals(stop))
+                .map(s -> s.form(ZONE, Units.USUAL).value(field))
+                .findFirst()
+                .orElse("");
+        return new String[] {"what", "edit-stop", "stop", stop, "set/" + field, value, "was/" + field, before};
+    }
+
     private static PracticeLog with(PracticeLog log, PracticeChange change) {
         return log.after(change, Units.USUAL);
     }
 
     private static PracticeScreen screen(PracticeLog log, int minute) {
-        return PracticeScreen.of(log, MORNING.plusSeconds(60L * minute), ZONE, null, false);
+        return PracticeScreen.of(log, MORNING.plusSeconds(60L * minute), null, Units.USUAL);
     }
 
     /** Whatever is logged: one stop is open at most, none ends before it begins, and what takes a change back leaves all as it was. */
@@ -58,10 +67,14 @@ class PracticeLogTest {
                     ? "none"
                     : log.stops().get(random.nextInt(log.stops().size())).id();
             PracticeChange change =
-                    switch (random.nextInt(5)) {
+                    switch (random.nextInt(8)) {
                         case 0 -> change("c" + i, i, "what", "start", "spot", random.nextBoolean() ? "reed" : "sill");
                         case 1 -> change("c" + i, i, "what", "end", "stop", stop);
                         case 2 -> change("c" + i, i, "what", "follow", "stop", stop);
+                        case 3 -> change("c" + i, i, "what", "bycatch", "stop", stop);
+                        case 4 ->
+                            change("c" + i, i, edit(log, stop, "waterTempC", random.nextBoolean() ? "64" : "17 C"));
+                        case 5 -> change("c" + i, i, edit(log, stop, "spot", "sill"));
                         default -> change("c" + i, i, "what", "bite", "stop", stop, "outcome", "missed");
                     };
             PracticeLog before = log;
@@ -101,11 +114,44 @@ class PracticeLogTest {
 
         log = with(log, change("two", 30, "what", "start", "spot", "sill"));
         PracticeScreen day = screen(log, 31);
-        assertThat(day.today())
-                .containsExactly(new PracticeScreen.Line(
-                        "one", "06:00–06:30", "Reed Corner", "Swim jig, Drop shot · 2 bites · 1 follow"));
+        assertThat(day.today()).singleElement().satisfies(line -> {
+            assertThat(line.time() + " " + line.spot()).isEqualTo("06:00–06:30 Reed Corner");
+            assertThat(line.words()).isEqualTo("Swim jig, Drop shot · 2 bites · 1 follow");
+        });
         assertThat(day.sum()).isEqualTo("2 stops, 2 bites");
         assertThat(screen(log, 31 + 24 * 60).today()).as("the next day").isEmpty();
+    }
+
+    @Test
+    void whatWasLoggedCanBeChangedAndWhatIsWrongIsSaid() {
+        PracticeLog log = with(EMPTY, change("one", 0, "what", "start", "spot", "reed", "presentation", "jig"));
+        log = with(log, change("b", 4, "what", "bite", "stop", "one", "outcome", "landed", "size", "3-4"));
+        log = with(
+                log,
+                change("e1", 5, "what", "edit-bite", "stop", "one", "bite", "b", "set/size", "2-8", "was/size", "3-4"));
+        log = with(log, change("e2", 6, edit(log, "one", "waterTempC", "64")));
+        log = with(log, change("e3", 7, edit(log, "one", "sky", "cloudy")));
+        assertThat(screen(log, 8).open().bites().getFirst().words()).isEqualTo("Landed, 2 lb 8 oz");
+        assertThat(screen(log, 8).open().conditions()).isEqualTo("64 °F · cloudy");
+
+        Form form = new Form(Map.of(), Units.USUAL);
+        log.check(change("e4", 9, edit(log, "one", "waterTempC", "warm")), form);
+        log.check(
+                change(
+                        "e5",
+                        9,
+                        "what",
+                        "edit-bite",
+                        "stop",
+                        "one",
+                        "bite",
+                        "b",
+                        "set/size",
+                        "heavy",
+                        "was/size",
+                        "2-8"),
+                form);
+        assertThat(form.allErrors()).containsOnlyKeys("waterTempC", "size");
     }
 
     @Test
@@ -114,7 +160,7 @@ class PracticeLogTest {
                 EMPTY,
                 change("s", 0, "what", "spot", "spot", "here", "name", "New spot", "position", "42.6395, -116.91"));
         Position boat = new Position(42.6396, -116.91);
-        assertThat(PracticeScreen.of(log, MORNING, ZONE, boat, false).spots())
+        assertThat(PracticeScreen.of(log, MORNING, boat, Units.USUAL).spots())
                 .containsExactly(
                         new PracticeScreen.Near("here", "New spot", "12 yd"),
                         new PracticeScreen.Near("sill", "Sill Ledge", "49 yd"),

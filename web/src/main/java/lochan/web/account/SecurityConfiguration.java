@@ -34,7 +34,7 @@ class SecurityConfiguration {
                     + "connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
     private static final String PERMISSIONS =
             "geolocation=(self), screen-wake-lock=(self), accelerometer=(), bluetooth=(), camera=(), display-capture=(), "
-                    + "gyroscope=(), hid=(), magnetometer=(), microphone=(), midi=(), payment=(), serial=(), usb=()";
+                    + "gyroscope=(), hid=(), magnetometer=(), microphone=(self), midi=(), payment=(), serial=(), usb=()";
     /** What is the same for everybody: it is given out without a look at the session, also while the records cannot be reached. */
     static final List<String> PUBLIC_FOLDERS = List.of("/assets/", "/js/", "/schema/");
 

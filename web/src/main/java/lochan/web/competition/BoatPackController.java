@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import lochan.core.eventdata.EventData;
-import lochan.core.plan.PlanStop;
+import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileReader;
 import lochan.eventformat.JsonLimits;
@@ -74,18 +74,18 @@ class BoatPackController {
     @GetMapping(path = "/boat/{eventId}/pack", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> pack(EventKey key) {
         EventData event = events.event(key);
+        Units units = accounts.units(key.accountId());
         Budgets.Boat boat = budgets.boat();
         List<PackJson.Day> days = IntStream.rangeClosed(1, event.days().size())
                 .filter(day -> log.now().isBefore(event.day(day).checkIn()))
                 .mapToObj(day -> new PackJson.Day(
                         day,
                         dayModels.of(key, event, day).numbers(),
-                        backups.ofDay(key, event, day).orElse(null),
-                        gear(key, event, event.planOf(day))))
+                        backups.ofDay(key, event, day).orElse(null)))
                 .toList();
         String pack = PackJson.of(
                         event,
-                        accounts.units(key.accountId()),
+                        units,
                         lakes.dayRuns(event),
                         projections.calibration(key.accountId()).factor(),
                         new Pack.Effort(
@@ -94,7 +94,9 @@ class BoatPackController {
                                 boat.rest().scenarios(),
                                 boat.rest().rounds(),
                                 Budgets.SEED),
-                        days)
+                        days,
+                        decks.notAllowed(key, event),
+                        lakes.depthsForPhone(key, units).orElse(null))
                 .toString();
         return ResponseEntity.ok()
                 .eTag(DigestUtils.md5DigestAsHex(pack.getBytes(StandardCharsets.UTF_8)))
@@ -122,13 +124,5 @@ class BoatPackController {
 
     private static ResponseEntity<Map<String, String>> refused(String message) {
         return ResponseEntity.unprocessableContent().body(Map.of("message", message));
-    }
-
-    private List<String> gear(EventKey key, EventData event, List<PlanStop> plan) {
-        return plan.isEmpty()
-                ? List.of()
-                : decks.check(key, event, plan).stream()
-                        .map(g -> "Before you start, your rules say no: " + g.words())
-                        .toList();
     }
 }

@@ -1,8 +1,10 @@
 package lochan.web.competition;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
@@ -17,9 +19,11 @@ import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayNumbers;
 import lochan.core.planning.backups.Backups;
 import lochan.core.planning.edits.DayRuns;
+import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileWriter;
 import lochan.offline.pack.Pack;
+import lochan.web.map.LakeDepths;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -38,17 +42,19 @@ final class PackJson {
      * A competition day of a pack.
      *
      * @param ladder of its plan; null while it is computed
-     * @param gear   what the angler's rules say against the rods of its plan, in words
      */
-    record Day(int number, DayNumbers numbers, Backups.@Nullable Ladder ladder, List<String> gear) {}
+    record Day(int number, DayNumbers numbers, Backups.@Nullable Ladder ladder) {}
 
+    /** @param notAllowed what the angler's rules say against presentations, by their ids */
     static ObjectNode of(
             EventData event,
             Units units,
             DayRuns runs,
             double factor,
             Pack.Effort effort,
-            List<Day> days) {
+            List<Day> days,
+            Map<String, String> notAllowed,
+            @Nullable LakeDepths depths) {
         ObjectNode node = object().put("factor", factor);
         node.set("units", BoatLog.units(units));
         node.putObject("effort")
@@ -62,13 +68,64 @@ final class PackJson {
             data.set("lake", lake(event.lake()));
         }
         node.set("data", data);
+        notAllowed.forEach(node.putObject("notAllowed")::put);
+        node.set("fished", fished(event));
+        if (depths != null) {
+            node.set("depths", depths(depths));
+        }
         node.set("runs", runs(event, runs));
         ArrayNode list = node.putArray("days");
         for (Day day : days) {
             ObjectNode one = list.addObject().put("day", day.number());
-            one.set("model", model(day.numbers(), event));
+            one.set("model", model(day.numbers()));
             one.set("ladder", day.ladder() == null ? null : ladder(day.ladder(), event));
-            day.gear().forEach(one.putArray("gear")::add);
+        }
+        return node;
+    }
+
+    /** What practice brought at each spot. */
+    private static ArrayNode fished(EventData event) {
+        ArrayNode list = JsonNodeFactory.instance.arrayNode();
+        for (Spot spot : event.spots()) {
+            List<PracticeStop> stops = event.stops().stream()
+                    .filter(s -> s.spotId().equals(spot.id()))
+                    .toList();
+            if (!stops.isEmpty()) {
+                list.addObject()
+                        .put("spot", spot.id())
+                        .put(
+                                "minutes",
+                                stops.stream()
+                                        .mapToLong(s -> s.end() == null
+                                                ? 0
+                                                : Duration.between(s.start(), s.end())
+                                                        .toMinutes())
+                                        .sum())
+                        .put(
+                                "bites",
+                                stops.stream().mapToInt(s -> s.bites().size()).sum());
+            }
+        }
+        return list;
+    }
+
+    private static ObjectNode depths(LakeDepths d) {
+        ObjectNode node = object().put("columns", d.columns())
+                .put("rows", d.rows())
+                .put("west", d.west())
+                .put("north", d.north())
+                .put("cell", d.cell());
+        whole(node, "decimetres", d.decimetres());
+        ArrayNode lines = node.putArray("lines");
+        for (LakeDepths.Line line : d.lines()) {
+            ArrayNode parts = lines.addObject().put("depth", line.depth()).putArray("parts");
+            for (double[] part : line.parts()) {
+                ArrayNode places = parts.addArray();
+                for (double degrees : part) {
+                    // To a metre or so: lines are looked at, not computed with.
+                    places.add(Math.rint(degrees * 1e5) / 1e5);
+                }
+            }
         }
         return node;
     }
@@ -78,8 +135,7 @@ final class PackJson {
         water(node, lake.bodies());
         ArrayNode slow = node.putArray("slow");
         lake.slowZones()
-                .forEach(z ->
-                        water(slow.addObject().put("name", z.name()).put("mps", z.mps()), z.areas()));
+                .forEach(z -> water(slow.addObject().put("name", z.name()).put("mps", z.mps()), z.areas()));
         ArrayNode offLimits = node.putArray("offLimits");
         lake.offLimits().forEach(z -> water(offLimits.addObject().put("name", z.name()), z.areas()));
         return node;
@@ -113,8 +169,7 @@ final class PackJson {
         return node;
     }
 
-    private static void table(
-            ArrayNode to, List<Position> places, Runs runs, ToDoubleFunction<Runs.Run> of) {
+    private static void table(ArrayNode to, List<Position> places, Runs runs, ToDoubleFunction<Runs.Run> of) {
         for (Position a : places) {
             for (Position b : places) {
                 number(to, runs.between(a, b).map(of::applyAsDouble).orElse(-1.0));
@@ -122,12 +177,15 @@ final class PackJson {
         }
     }
 
-    private static ObjectNode model(DayNumbers n, EventData event) {
+    private static ObjectNode model(DayNumbers n) {
         ObjectNode node = object();
         ArrayNode bins = node.putArray("bins");
         n.bins().forEach(b -> bins.add(b.start().toEpochMilli()));
         bins.add(n.bins().getLast().end().toEpochMilli());
-        numbers(node, "sunrise", n.bins().stream().mapToDouble(b -> b.hoursAfterSunrise()).toArray());
+        numbers(
+                node,
+                "sunrise",
+                n.bins().stream().mapToDouble(b -> b.hoursAfterSunrise()).toArray());
         node.set("sizes", object().put("patterns", n.sizes().patterns().size()));
         numbers((ObjectNode) node.get("sizes"), "mean", n.sizes().mean());
         numbers((ObjectNode) node.get("sizes"), "root", n.sizes().root());
@@ -150,20 +208,30 @@ final class PackJson {
             ObjectNode one = cells.addObject().put("spot", c.spotId()).put("lure", c.presentationId());
             List<BiteRates.Evidence> own = n.evidence().get(c);
             if (own != null) {
-                numbers(one, "hours", own.stream().mapToDouble(BiteRates.Evidence::anglerHours).toArray());
-                numbers(one, "bites", own.stream().mapToDouble(BiteRates.Evidence::bites).toArray());
+                numbers(
+                        one,
+                        "hours",
+                        own.stream()
+                                .mapToDouble(BiteRates.Evidence::anglerHours)
+                                .toArray());
+                numbers(
+                        one,
+                        "bites",
+                        own.stream().mapToDouble(BiteRates.Evidence::bites).toArray());
             }
         }
         ArrayNode landing = node.putArray("landing");
-        n.landing().forEach((lure, l) -> landing.addObject().put("lure", lure).put("alpha", l.alpha()).put("beta", l.beta()));
+        n.landing().forEach((lure, l) -> landing.addObject()
+                .put("lure", lure)
+                .put("alpha", l.alpha())
+                .put("beta", l.beta()));
         ArrayNode wind = node.putArray("leftByWind");
         n.leftByWind().forEach((spot, share) -> numbers(wind.addObject().put("spot", spot), "share", share));
         ArrayNode fish = node.putArray("fish");
-        n.knownFish()
-                .forEach(k -> fish.addObject()
-                        .put("id", k.fish().id())
-                        .put("grams", k.grams())
-                        .put("chance", k.chance()));
+        n.knownFish().forEach(k -> fish.addObject()
+                .put("id", k.fish().id())
+                .put("grams", k.grams())
+                .put("chance", k.chance()));
         return node;
     }
 
@@ -213,11 +281,10 @@ final class PackJson {
             ArrayNode stops = one.putArray("stops");
             b.stops().forEach(s -> stops.add(EventFileWriter.planStop(s, event.timeZone())));
             ArrayNode triggers = one.putArray("triggers");
-            b.triggers()
-                    .forEach(t -> triggers.addObject()
-                            .put("spot", t.spotId())
-                            .put("at", t.at().toString())
-                            .put("bitesBelow", t.bitesBelow()));
+            b.triggers().forEach(t -> triggers.addObject()
+                    .put("spot", t.spotId())
+                    .put("at", t.at().toString())
+                    .put("bitesBelow", t.bitesBelow()));
             backups.add(one);
         }
         return node;

@@ -7,7 +7,7 @@ import org.springframework.stereotype.Repository;
 
 /** Changes that phones sent, by the ids that they gave them: each is taken once. */
 @Repository
-public class PhoneChangeRepository {
+class PhoneChangeRepository {
 
     private final DSLContext db;
 
@@ -16,7 +16,7 @@ public class PhoneChangeRepository {
     }
 
     /** Notes that a change is taken; false when it was before. */
-    public boolean takes(EventKey key, String id) {
+    boolean takes(EventKey key, String id) {
         return db.insertInto(PHONE_CHANGE)
                         .set(PHONE_CHANGE.EVENT_ID, key.eventId())
                         .set(PHONE_CHANGE.ACCOUNT_ID, key.accountId())

@@ -1,11 +1,16 @@
 package lochan.web.gear;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
@@ -150,13 +155,26 @@ public class Decks {
         return GearCheck.of(event.rules().gear(), others, tackle.lures(), 0);
     }
 
-    /** What of a plan's presentations breaks the rules's rules of gear. */
+    /** What of a plan's presentations breaks the event's rules of gear. */
     public List<GearCheck> check(EventKey key, EventData event, List<PlanStop> stops) {
-        return GearCheck.of(
-                event.rules().gear(),
+        return check(
+                key,
+                event,
                 presentations(
-                        event, stops.stream().map(PlanStop::presentationId).toList()),
-                tackles.lures(key.accountId()),
-                0);
+                        event, stops.stream().map(PlanStop::presentationId).toList()));
+    }
+
+    /** The same of all the event's presentations, in words by their ids. */
+    public Map<String, String> notAllowed(EventKey key, EventData event) {
+        return check(key, event, event.presentations()).stream()
+                .collect(Collectors.toMap(
+                        g -> requireNonNull(g.presentationId()),
+                        GearCheck::words,
+                        (a, b) -> a + " " + b,
+                        LinkedHashMap::new));
+    }
+
+    private List<GearCheck> check(EventKey key, EventData event, Collection<Presentation> presentations) {
+        return GearCheck.of(event.rules().gear(), List.copyOf(presentations), tackles.lures(key.accountId()), 0);
     }
 }

@@ -48,7 +48,7 @@ final class DepthLines {
 
     private List<LakeMap.Line> drawn(double detail, Units units) {
         double deepest = grid.deepest() / unit.metres();
-        double step = step(deepest);
+        double step = step(unit, deepest);
         List<LakeMap.Line> lines = new ArrayList<>();
         for (double depth = step; step > 0 && depth < deepest; depth += step) {
             StringBuilder path = new StringBuilder();
@@ -62,7 +62,8 @@ final class DepthLines {
         return lines;
     }
 
-    private double step(double deepest) {
+    /** @param deepest water, in the unit */
+    static double step(Units.Depth unit, double deepest) {
         for (double s : unit == Units.Depth.FT ? STEPS_FT : STEPS_M) {
             if (deepest / s <= MOST_LINES) {
                 return s;

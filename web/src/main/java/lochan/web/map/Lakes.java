@@ -45,6 +45,8 @@ public class Lakes implements EventPart {
 
     private record Sought(String checksum, StructureFinder.Filter wanted) {}
 
+    private record PhoneKey(String checksum, Units.Depth unit) {}
+
     private record FrameKey(String checksum, Units.Depth unit, LakeMap.Frame frame) {}
 
     private final LakeRepository lakeRepository;
@@ -58,6 +60,8 @@ public class Lakes implements EventPart {
     private final Cache<String, DepthGrid> thinned =
             Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Cache<FrameKey, List<LakeMap.Line>> drawings =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<PhoneKey, LakeDepths> phones =
             Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Cache<Sought, List<Candidate>> structure =
             Caffeine.newBuilder().maximumSize(KEPT).build();
@@ -153,6 +157,13 @@ public class Lakes implements EventPart {
                         new FrameKey(sum, units.depth(), frame),
                         d -> DepthLines.of(survey(key, sum), frame, size, units)))
                 .orElse(List.of());
+    }
+
+    /** The depths as a phone takes them along; empty where none are known. */
+    public Optional<LakeDepths> depthsForPhone(EventKey key, Units units) {
+        return depthRepository
+                .checksum(key)
+                .map(sum -> phones.get(new PhoneKey(sum, units.depth()), k -> LakeDepths.of(survey(key, sum), units)));
     }
 
     /** What the shape of the bottom makes worth a look; empty without depths. */

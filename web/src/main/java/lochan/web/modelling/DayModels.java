@@ -27,7 +27,9 @@ public class DayModels {
     public FittedDayModel of(EventKey key, EventData event, int day) {
         int there = Math.clamp(day, 1, event.days().size());
         return models.get(
-                new DayKey(key, there), basis(event, there), () -> new FittedDayModel(event, there, Assumptions.DEFAULTS));
+                new DayKey(key, there),
+                basis(event, there),
+                () -> new FittedDayModel(event, there, Assumptions.DEFAULTS));
     }
 
     /**

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
-import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;

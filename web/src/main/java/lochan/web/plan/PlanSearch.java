@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
 import lochan.core.eventdata.EventData;
-import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
@@ -168,8 +167,8 @@ class PlanSearch {
             Calibration calibration,
             BackgroundComputation.Progress<?> progress) {
         ScenarioSet first = computation.scenarios(key, event, day);
-        ScenarioSet second =
-                new ScenarioSet(new FittedDayModel(event, day + 1, PlanValuation.ASSUMPTIONS), first.count(), Budgets.SEED);
+        ScenarioSet second = new ScenarioSet(
+                new FittedDayModel(event, day + 1, PlanValuation.ASSUMPTIONS), first.count(), Budgets.SEED);
         Strategy strategy = wanted.strategies().getFirst();
         return TwoDays.ways(
                         first,

@@ -10,7 +10,7 @@ import lochan.core.plan.PlanStop;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
-import lochan.web.eventbook.PhoneChangeRepository;
+import lochan.web.eventbook.PhoneChangesTaken;
 import lochan.web.shared.NotThereException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.annotation.Order;
@@ -22,10 +22,10 @@ import org.springframework.stereotype.Service;
 public class Plans implements EventPart {
 
     private final PlanRepository repository;
-    private final PhoneChangeRepository phoneChanges;
+    private final PhoneChangesTaken phoneChanges;
     private final Clock clock;
 
-    Plans(PlanRepository repository, PhoneChangeRepository phoneChanges, Clock clock) {
+    Plans(PlanRepository repository, PhoneChangesTaken phoneChanges, Clock clock) {
         this.phoneChanges = phoneChanges;
         this.repository = repository;
         this.clock = clock;
@@ -79,14 +79,19 @@ public class Plans implements EventPart {
      */
     @EventWrite
     public void take(EventKey key, String id, int day, List<PlanStop> stops) {
-        if (!phoneChanges.takes(key, id)) {
+        if (!phoneChanges.add(key, id)) {
             return;
         }
         StoredPlan now = ofDay(key, day);
         if (now == null) {
             repository.add(key, new Plan(day, null, stops));
         } else {
-            change(key, now, "Rest of the day planned again on the water", now.plan().name(), stops);
+            change(
+                    key,
+                    now,
+                    "Rest of the day planned again on the water",
+                    now.plan().name(),
+                    stops);
         }
     }
 

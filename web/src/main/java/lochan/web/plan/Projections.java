@@ -14,7 +14,6 @@ import lochan.core.competition.Entry;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.eventdata.EventData;
-import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;

@@ -17,9 +17,9 @@ import lochan.core.planning.valuation.Calibration;
 import lochan.core.planning.valuation.PlanValue;
 import lochan.core.planning.valuation.WhatIf;
 import lochan.core.quantity.Units;
-import lochan.web.eventbook.EventKey;
 import lochan.offline.plan.PatternWords;
 import lochan.offline.plan.PlanWords;
+import lochan.web.eventbook.EventKey;
 
 /**
  * What is supposed of the day by the sliders of the Plan page, in the angler's units, and what the plan is worth then.

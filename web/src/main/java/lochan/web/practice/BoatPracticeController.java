@@ -1,7 +1,9 @@
 package lochan.web.practice;
 
 import java.time.Instant;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +15,8 @@ import lochan.eventformat.JsonLimits;
 import lochan.offline.bag.Names;
 import lochan.offline.form.Form;
 import lochan.offline.practice.BiteWords;
+import lochan.offline.practice.PracticeLog;
+import lochan.offline.practice.StopForm;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
@@ -58,18 +62,24 @@ class BoatPracticeController {
             String spot,
             String start,
             @Nullable String end,
+            int anglers,
             List<String> presentations,
             int follows,
+            int bycatch,
+            Map<String, String> conditions,
             List<BiteTaken> bites) {}
 
     record BiteTaken(
-            String id, @Nullable String at, @Nullable String presentation, String words) {}
+            String id, @Nullable String at, @Nullable String presentation, String words, Map<String, String> fields) {}
 
     /** A change that was not taken, and why. */
     record Refused(String id, String message) {}
 
+    /** Fields of a change that somebody else had changed too, with both their values. */
+    record Clash(String id, String words) {}
+
     /** What became of changes, and practice after them. */
-    record Answer(List<Refused> refused, Taken practice) {}
+    record Answer(List<Refused> refused, List<Clash> clashes, Taken practice) {}
 
     @GetMapping("/boat/{eventId}/practice")
     Taken practice(EventKey key) {
@@ -84,26 +94,30 @@ class BoatPracticeController {
                         .toList(),
                 practice.logged(key).stream()
                         .filter(s -> s.stop().end() == null || s.stop().start().isAfter(first))
-                        .map(s -> stop(s, names, units))
+                        .map(s -> stop(s, names, event.timeZone(), units))
                         .toList());
     }
 
-    private static Stop stop(LoggedStop logged, Names names, Units units) {
+    private static Stop stop(LoggedStop logged, Names names, ZoneId zone, Units units) {
         return new Stop(
                 logged.stop().id(),
                 logged.stop().spotId(),
                 logged.stop().start().toString(),
                 text(logged.stop().end()),
+                logged.stop().anglers(),
                 logged.stop().presentations().stream()
                         .map(PresentationTime::presentationId)
                         .toList(),
                 logged.stop().follows(),
+                logged.stop().bycatch(),
+                PracticeLog.conditions(StopForm.of(logged.stop(), zone, units)),
                 logged.bites().stream()
                         .map(b -> new BiteTaken(
                                 b.code(),
                                 text(b.bite().at()),
                                 b.bite().presentationId(),
-                                BiteWords.of(b.bite(), names, units)))
+                                BiteWords.of(b.bite(), names, units),
+                                StopForm.of(b.bite(), zone, units).all()))
                         .toList());
     }
 
@@ -124,14 +138,17 @@ class BoatPracticeController {
             return ResponseEntity.badRequest().body(Map.of("error", "The changes are no JSON: open the app again."));
         }
         Units units = accounts.units(key.accountId());
-        List<Refused> refused = sent.valueStream()
-                .flatMap(one ->
-                        changes
-                                .take(key, form(one, units))
-                                .map(why -> new Refused(one.path("id").asString(""), why))
-                                .stream())
-                .toList();
-        return ResponseEntity.ok(new Answer(refused, practice(key)));
+        List<Refused> refused = new ArrayList<>();
+        List<Clash> clashes = new ArrayList<>();
+        for (JsonNode one : sent) {
+            String id = one.path("id").asString("");
+            PhoneChanges.Outcome outcome = changes.take(key, form(one, units));
+            if (outcome.refused() != null) {
+                refused.add(new Refused(id, outcome.refused()));
+            }
+            outcome.clashes().forEach(words -> clashes.add(new Clash(id + " " + clashes.size(), words)));
+        }
+        return ResponseEntity.ok(new Answer(refused, clashes, practice(key)));
     }
 
     private static Form form(JsonNode one, Units units) {

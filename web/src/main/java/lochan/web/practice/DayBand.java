@@ -19,6 +19,7 @@ import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.offline.practice.BiteWords;
+import lochan.offline.practice.ConditionWords;
 import lochan.web.shared.Dates;
 import org.jspecify.annotations.Nullable;
 

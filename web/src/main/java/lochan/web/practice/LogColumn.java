@@ -18,6 +18,7 @@ enum LogColumn implements Coded {
     ANGLERS("anglers", Kind.TEXT, Of.STOP, "Anglers"),
     FISHED("fished", Kind.TEXT, Of.STOP, "Fished with", "presentations", "lures"),
     FOLLOWS("follows", Kind.TEXT, Of.STOP, "Follows"),
+    BYCATCH("bycatch", Kind.TEXT, Of.STOP, "Bycatch"),
     WATER_TEMP("waterTempC", Kind.TEXT, Of.STOP, "Water temperature", "water temp", "temp", "temperature"),
     VISIBILITY("visibilityM", Kind.TEXT, Of.STOP, "Visibility", "clarity"),
     CLARITY_TREND("clarityTrend", Kind.CHOICE, Of.STOP, "Clarity trend"),

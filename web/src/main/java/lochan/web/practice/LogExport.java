@@ -16,6 +16,7 @@ import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import lochan.offline.practice.StopForm;
 import lochan.web.csv.CsvTable;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -58,7 +59,7 @@ final class LogExport {
     }
 
     private static Form stop(PracticeStop stop, EventData event, Units units) {
-        Form form = StopForm.of(new LoggedStop(stop, List.of()), event.timeZone(), units);
+        Form form = StopForm.of(stop, event.timeZone(), units);
         Spot spot = event.spot(stop.spotId()).orElseThrow();
         List<String> fished = new ArrayList<>();
         for (PresentationTime p : stop.presentations()) {

@@ -31,6 +31,7 @@ import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.offline.practice.BiteForm;
+import lochan.offline.practice.StopForm;
 import lochan.web.csv.CellText;
 import lochan.web.csv.CsvTable;
 import lochan.web.shared.Codes;

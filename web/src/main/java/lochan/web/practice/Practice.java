@@ -212,6 +212,12 @@ public class Practice implements EventPart {
         save(key, s.withFollows(Math.max(0, s.follows() + more)));
     }
 
+    @EventWrite
+    void addBycatch(EventKey key, String stop, int more) {
+        PracticeStop s = logged(key, stop).stop();
+        save(key, s.withBycatch(Math.max(0, s.bycatch() + more)));
+    }
+
     /** Adds a finished stop, or saves one that is there. */
     @EventWrite
     void save(EventKey key, PracticeStop stop) {

@@ -28,6 +28,8 @@ import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.offline.practice.BiteForm;
 import lochan.offline.practice.BiteWords;
+import lochan.offline.practice.ConditionWords;
+import lochan.offline.practice.StopForm;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
@@ -98,7 +100,7 @@ class PracticeController {
     private void openPage(
             LoggedStop open, EventData event, List<LoggedStop> stops, Form pad, Units units, PracticeViewBuilder page) {
         ZoneId zone = event.timeZone();
-        Form conditions = StopForm.of(open, zone, units);
+        Form conditions = StopForm.of(open.stop(), zone, units);
         page.fishedHere(fished(open));
         page.outcomes(Outcome.values());
         page.choices(Choices.ALL);
@@ -422,7 +424,8 @@ class PracticeController {
     String editStop(EventKey key, @RequestParam String stop, Model model) {
         EventData event = events.event(key);
         LoggedStop logged = practice.logged(key, stop);
-        return stopPage(event, logged, StopForm.of(logged, event.timeZone(), accounts.units(key.accountId())), model);
+        return stopPage(
+                event, logged, StopForm.of(logged.stop(), event.timeZone(), accounts.units(key.accountId())), model);
     }
 
     @PostMapping("/events/{eventId}/practice/stops/edit")

@@ -190,6 +190,7 @@ class PracticeRepository {
                         .anglers(r.getAnglers())
                         .presentations(presentations)
                         .follows(r.getFollows())
+                        .bycatch(r.getBycatch())
                         .bites(bites.stream().map(LoggedBite::bite).toList())
                         .conditions(conditions)
                         .build(),
@@ -321,6 +322,7 @@ class PracticeRepository {
                 .setEndAt(stop.end())
                 .setAnglers(stop.anglers())
                 .setFollows(stop.follows())
+                .setBycatch(stop.bycatch())
                 .setWaterTempC(c.waterTempC())
                 .setVisibilityM(c.visibilityM())
                 .setWindMps(c.windMps())

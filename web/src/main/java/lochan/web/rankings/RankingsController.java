@@ -130,7 +130,11 @@ class RankingsController {
     }
 
     private static List<RankingLine> lines(
-            List<RankingRow> rows, RankingValues.@Nullable Values found, FittedDayModel dayModel, int bin, Units units) {
+            List<RankingRow> rows,
+            RankingValues.@Nullable Values found,
+            FittedDayModel dayModel,
+            int bin,
+            Units units) {
         double scale = rows.stream().mapToDouble(r -> r.bites().p90()).max().orElse(1);
         String dayTime = "day=" + dayModel.day() + "&at="
                 + clock(dayModel.bins().get(bin), dayModel.event().timeZone());

@@ -13,6 +13,7 @@ import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import lochan.offline.spot.BoatBearing;
 import org.jspecify.annotations.Nullable;
 
 /** A spot as a form, and back. */

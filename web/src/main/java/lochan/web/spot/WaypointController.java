@@ -12,6 +12,7 @@ import lochan.core.lake.Spot;
 import lochan.core.lake.Waypoint;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import lochan.offline.spot.WaypointForm;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;

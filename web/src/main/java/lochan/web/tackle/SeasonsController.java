@@ -166,8 +166,8 @@ class SeasonsController {
             return List.of();
         }
         FittedDayModel withPriors = new FittedDayModel(event, 1, ASSUMPTIONS);
-        FittedDayModel without =
-                new FittedDayModel(event.withNotebook(event.notebook().withPriors(Notebook.Priors.NONE)), 1, ASSUMPTIONS);
+        FittedDayModel without = new FittedDayModel(
+                event.withNotebook(event.notebook().withPriors(Notebook.Priors.NONE)), 1, ASSUMPTIONS);
         Set<Pattern> patterns = new LinkedHashSet<>();
         event.spots().forEach(s -> event.presentations().forEach(p -> patterns.add(new Pattern(s.spotType(), p.id()))));
         record Change(Pattern pattern, double before, double after) {}

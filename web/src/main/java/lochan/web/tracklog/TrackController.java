@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.time.DateTimeException;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,8 +71,16 @@ class TrackController {
     private final EventBook book;
     private final Accounts accounts;
     private final Events events;
+    private final PhoneFixRepository phones;
 
-    TrackController(Practice practice, Spots spots, EventBook book, Accounts accounts, Events events) {
+    TrackController(
+            Practice practice,
+            Spots spots,
+            EventBook book,
+            Accounts accounts,
+            Events events,
+            PhoneFixRepository phones) {
+        this.phones = phones;
         this.events = events;
         this.practice = practice;
         this.spots = spots;
@@ -98,8 +107,33 @@ class TrackController {
             String loggedWords) {}
 
     @GetMapping("/events/{eventId}/practice/track")
-    String choose(EventKey key, Model model) {
-        return Views.show("tracklog/track", model, TrackView.of(book.event(key), LEAST_MINUTES));
+    String choose(EventKey key, @RequestParam(required = false) @Nullable LocalDate day, Model model) {
+        EventData event = book.event(key);
+        TrackView view = day == null
+                ? TrackView.of(event, LEAST_MINUTES)
+                : read(
+                        TrackCutter.cut(phones.ofDay(key, day, event.timeZone()), event.spots()),
+                        event,
+                        accounts.units(key.accountId()));
+        return show(key, view, model);
+    }
+
+    private String show(EventKey key, TrackView view, Model model) {
+        return Views.show(
+                "tracklog/track",
+                model,
+                view.withPhones(phones.days(key, view.data().timeZone()).stream()
+                        .map(d -> new TrackView.PhoneDay(d.toString(), Dates.day(d)))
+                        .toList()));
+    }
+
+    /** Deletes what a phone recorded on a day. */
+    @PostMapping("/events/{eventId}/practice/track/delete")
+    @EventWrite
+    public String delete(EventKey key, @RequestParam LocalDate day, RedirectAttributes flash) {
+        phones.delete(key, day, book.outline(key).timeZone());
+        flash.addFlashAttribute("notice", "The track of " + Dates.day(day) + " is deleted.");
+        return "redirect:/events/" + key.eventId() + "/practice/track";
     }
 
     @PostMapping("/events/{eventId}/practice/track")
@@ -112,7 +146,7 @@ class TrackController {
             model.addAttribute(
                     "trouble", "“" + file.getOriginalFilename() + "” was not imported: " + e.getMessage() + ".");
         }
-        return Views.show("tracklog/track", model, view);
+        return show(key, view, model);
     }
 
     private static TrackView read(Track track, EventData event, Units units) {
@@ -134,6 +168,7 @@ class TrackController {
         return new TrackView(
                 event,
                 LEAST_MINUTES,
+                List.of(),
                 rows,
                 runs,
                 BoatSpeeds.of(all, event.boat(), units),

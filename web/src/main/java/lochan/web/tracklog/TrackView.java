@@ -10,14 +10,22 @@ import org.jspecify.annotations.Nullable;
 record TrackView(
         EventData data,
         long leastMinutes,
+        List<PhoneDay> phoneDays,
         @Nullable List<TrackController.Row> rows,
         @Nullable List<Track.Run> boatRuns,
         @Nullable BoatSpeeds speeds,
         @Nullable String stopsWords,
         @Nullable String runsWords) {
 
+    /** A day on which a phone recorded: as it is asked for, and in words. */
+    record PhoneDay(String date, String words) {}
+
+    TrackView withPhones(List<PhoneDay> days) {
+        return new TrackView(data, leastMinutes, days, rows, boatRuns, speeds, stopsWords, runsWords);
+    }
+
     /** Before a track is read. */
     static TrackView of(EventData event, long leastMinutes) {
-        return new TrackView(event, leastMinutes, null, null, null, null, null);
+        return new TrackView(event, leastMinutes, List.of(), null, null, null, null, null);
     }
 }

@@ -5,6 +5,8 @@ const CAN = {
   take: ({ pack }) => advice.take(pack),
   ready: ({ now }) => advice.ready(now),
   plan: ({ log, now, lat, lon }) => advice.plan(log, now, lat, lon),
+  map: ({ log, now, lat, lon }) => advice.map(log, now, lat, lon),
+  way: ({ log, now, lat, lon, spot }) => advice.way(log, now, lat, lon, spot),
   rest: ({ log, now, lat, lon }) => advice.rest(log, now, lat, lon),
 };
 

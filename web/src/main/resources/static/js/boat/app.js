@@ -4,9 +4,11 @@ import { render } from '/assets/lit-html.js';
 import { finishSignOut, keepForOneAccount, signOut, watchSignOut } from '../sign-out.js';
 import * as rules from './bag.js';
 import { Bell } from './bell.js';
+import { LakeCanvas } from './lake.js';
 import { answered, decision, freshCode, joined, taken } from './outbox.js';
 import { screen } from './screens.js';
 import { Store } from './store.js';
+import { Awake, Track } from './track.js';
 
 const RETRY_MILLIS = 4000;
 const PACK_AGAIN_MILLIS = 5000;
@@ -15,6 +17,8 @@ const ADVICE_MILLIS = 2 * 60_000;
 const PATIENCE_MILLIS = 8000;
 const PACK_PATIENCE_MILLIS = 60_000;
 const MINUTE = 60_000;
+/** Slower, a boat's way is not its heading. */
+const SLOW_MPS = 0.7;
 const AT_ONCE = 200;
 
 class BoatApp {
@@ -26,10 +30,13 @@ class BoatApp {
     this.heard = new Set();
     this.screen = 'log';
     this.adviser = new Adviser();
+    this.track = new Track(root, store);
+    this.awake = new Awake();
     this.bell = new Bell();
     this.alarmKinds = rules.alarmKinds();
     this.thumb = window.matchMedia('(pointer: coarse)').matches;
     this.canSpeak = 'speechSynthesis' in window;
+    this.Ear = window.SpeechRecognition ?? window.webkitSpeechRecognition;
     this.canLocate = window.isSecureContext && 'geolocation' in navigator;
   }
 
@@ -87,6 +94,11 @@ class BoatApp {
     this.show('log');
   }
 
+  /** What the angler's rules say against presentations, by their ids. */
+  get notAllowed() {
+    return this.taken?.pack.notAllowed ?? {};
+  }
+
   async change(how) {
     this.kept = await this.store.change(this.root, how);
   }
@@ -100,6 +112,7 @@ class BoatApp {
     this.practice = this.kept.log && this.practiceView();
     if (this.view) this.ringing = this.alarms().filter(({ id }) => !this.kept.rung.includes(id));
     render(screen(this), document.getElementById('app'));
+    this.drawLake();
     this.ring();
     document.title = `${this.view ? this.event.name : 'On the water'} · Lochan`;
   }
@@ -148,6 +161,7 @@ class BoatApp {
     this.draw();
     window.scrollTo(0, 0);
     document.getElementById('main').focus({ preventScroll: true });
+    this.askMap().catch(() => {});
   }
 
   /** How old what is known here of others is. */
@@ -200,7 +214,7 @@ class BoatApp {
   }
 
   /** Logs something of practice: it is kept, shown, then sent. Without words it is not offered to be undone. */
-  async log(fields, words) {
+  async log(fields, words, form = 'practice') {
     const made = rules.practiceChange(
       this.kept.log,
       this.knownPractice(),
@@ -208,7 +222,7 @@ class BoatApp {
       freshCode(globalThis.crypto),
       this.now(),
     );
-    this.errors = made.errors ? { form: 'practice', messages: made.errors.map((error) => error.message) } : null;
+    this.errors = made.errors ? { form, messages: made.errors.map((error) => error.message) } : null;
     if (made.change)
       await this.change((kept) => {
         kept.changes.push(made.change);
@@ -220,6 +234,31 @@ class BoatApp {
       this.send();
     }
     return Boolean(made.change);
+  }
+
+  /** Changes fields of a stop or bite: those that were changed, with what they read before. */
+  async edit(event, change, fields) {
+    event.preventDefault();
+    const { target } = event;
+    const changed = [...new FormData(target)].filter(([name, value]) => value !== (fields[name] ?? ''));
+    const marked = changed.flatMap(([name, value]) => [
+      [`set/${name}`, value],
+      [`was/${name}`, fields[name] ?? ''],
+    ]);
+    if (changed.length > 0 && !(await this.log({ ...change, ...Object.fromEntries(marked) }, 'change'))) return;
+    target.closest('details')?.removeAttribute('open');
+  }
+
+  /** Marks what the electronics show. */
+  async markWaypoint(event) {
+    event.preventDefault();
+    const { target } = event;
+    const { lat, lon } = this.position;
+    const fields = Object.fromEntries(new FormData(target));
+    const made = await this.log({ ...fields, what: 'waypoint', position: `${lat}, ${lon}` }, null, 'waypoint');
+    if (!made) return;
+    target.reset();
+    target.closest('details')?.removeAttribute('open');
   }
 
   undoChange() {
@@ -287,7 +326,13 @@ class BoatApp {
     try {
       while (this.again || this.waits > 0) {
         this.again = false;
-        if (!(await this.exchange()) || !(await this.exchangePractice()) || !(await this.sendPlans())) return;
+        if (
+          !(await this.exchange()) ||
+          !(await this.exchangePractice()) ||
+          !(await this.sendPlans()) ||
+          !(await this.sendTrack())
+        )
+          return;
       }
       this.away = false;
     } catch {
@@ -384,6 +429,33 @@ class BoatApp {
     return true;
   }
 
+  /** Where the boat was while it was recorded. */
+  async sendTrack() {
+    if (this.kept.token === null) return true;
+    return this.track.send(async (fixes) =>
+      this.isMine(await this.fetch('track', this.posting(JSON.stringify({ fixes })))),
+    );
+  }
+
+  /** Records where the boat goes, or no longer. */
+  toggleTrack() {
+    this.track.toggle();
+    if (this.track.isOn && !this.following) this.follow();
+    this.keepAwake();
+    this.draw();
+    if (!this.track.isOn) this.send();
+  }
+
+  toggleAwake() {
+    this.awake.toggle();
+    this.keepAwake();
+    this.draw();
+  }
+
+  keepAwake() {
+    this.awake.hold(this.track.isOn).catch(() => {});
+  }
+
   /** Takes the pack along that was kept before. */
   async openPack() {
     this.taken = await this.store.readPack(this.root);
@@ -413,6 +485,7 @@ class BoatApp {
   async usePack() {
     await this.adviser.ask('take', { pack: this.taken.pack });
     this.drawn = false;
+    this.askMap().catch(() => {});
     await this.askPlan();
   }
 
@@ -436,6 +509,52 @@ class BoatApp {
   async keepPlan(plan) {
     await this.change((kept) => (kept.plan = plan));
     this.draw();
+  }
+
+  /** What the map shows for where the boat is. */
+  async askMap() {
+    if (!this.taken || !this.kept.log || this.screen !== 'map') return;
+    this.map = await this.adviser.ask('map', this.standing());
+    this.way = this.target ? await this.adviser.ask('way', { ...this.standing(), spot: this.target }) : null;
+    this.draw();
+  }
+
+  drawLake() {
+    const canvas = document.querySelector('canvas[data-lake]');
+    if (!canvas || !this.taken || !this.map) return;
+    if (this.lake?.canvas !== canvas) this.lake = new LakeCanvas(canvas, (id) => this.choose(id), this.lake);
+    this.lake.take(this.taken.pack);
+    this.lake.show({ ...this.map, way: this.way, boat: this.position, chosen: this.chosen });
+  }
+
+  choose(id) {
+    this.chosen = id;
+    this.draw();
+    document.querySelector('[data-place]')?.scrollIntoView({ block: 'nearest' });
+  }
+
+  /** Shows the way to a spot, or no longer. */
+  async goThere(id) {
+    this.target = this.target === id ? null : id;
+    await this.askMap();
+  }
+
+  /** Shows where the boat is; follows it from now on. */
+  showBoat() {
+    if (this.position) this.lake.centre({ lat: Number(this.position.lat), lon: Number(this.position.lon) });
+    else this.follow();
+  }
+
+  /** Notes what is picked in a choice, so that it can be judged before it is taken. */
+  pick(id, value) {
+    this.picked = { ...this.picked, [id]: value };
+    this.draw();
+  }
+
+  /** Starts a stop at a spot of the map. */
+  async startAt(spot, presentation) {
+    if (await this.log({ what: 'start', spot, presentation: presentation ?? '' }, 'start of the stop'))
+      this.show('log');
   }
 
   /** Looks for the best way to fish what is left of the day. */
@@ -495,13 +614,19 @@ class BoatApp {
       return;
     }
     this.following = navigator.geolocation.watchPosition(
-      ({ coords }) => {
+      (place) => {
+        const { coords } = place;
         const first = !this.position;
+        this.track.note(place).catch(() => {});
         this.position = { lat: coords.latitude.toFixed(5), lon: coords.longitude.toFixed(5) };
+        if (coords.heading !== null && coords.speed > SLOW_MPS)
+          this.position.heading = String(Math.round(coords.heading));
         if (first) {
           this.draw();
           this.askPlan().catch(() => {});
+          this.askMap().catch(() => {});
         }
+        this.drawLake();
       },
       ({ code, PERMISSION_DENIED }) => {
         // Out of sight of the sky for a while: where it was last still holds.
@@ -510,7 +635,7 @@ class BoatApp {
         this.trouble = 'This device does not tell where it is: runs are computed from the spot you fish.';
         this.draw();
       },
-      { enableHighAccuracy: true, maximumAge: MINUTE },
+      { enableHighAccuracy: true, maximumAge: this.track.isOn ? 0 : MINUTE },
     );
     this.draw();
   }
@@ -548,6 +673,37 @@ class BoatApp {
     signOut(this.kept.token ?? '');
   }
 
+  /** Listens for a fish, as "largemouth three four", and fills its form: it is logged by a tap when it was heard right. */
+  listen() {
+    const ear = new this.Ear();
+    ear.lang = 'en-US';
+    ear.onresult = ({ results }) => this.heardFish(results[0][0].transcript);
+    ear.onerror = () => this.heardFish('');
+    this.listening = true;
+    this.draw();
+    ear.start();
+  }
+
+  heardFish(words) {
+    this.listening = false;
+    const { species, measure } = rules.spoken(this.kept.log, words);
+    const form = document.querySelector('section.pad form');
+    if (species) form.querySelector(`[name=species][value=${species}]`).checked = true;
+    if (measure) form.querySelector(this.byLength ? '[name=length]' : '[name=weight]').value = measure;
+    this.errors = measure
+      ? null
+      : {
+          form: 'fish',
+          messages: [
+            words
+              ? `“${words}” was heard: say species and weight, or type them.`
+              : 'Nothing was heard: say it again, or type it.',
+          ],
+        };
+    this.draw();
+    form.querySelector('button.act').focus();
+  }
+
   /** The field that the keypad types into. */
   typeInto(field) {
     if (field instanceof HTMLInputElement) this.field = field;
@@ -562,6 +718,7 @@ class BoatApp {
   tick() {
     this.draw();
     if (this.now() - (this.kept.plan?.now ?? 0) >= ADVICE_MILLIS) this.askPlan().catch(() => {});
+    this.askMap().catch(() => {});
   }
 
   watch() {
@@ -574,7 +731,10 @@ class BoatApp {
       this.kept = await this.store.read(this.root);
       this.draw();
     });
-    document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && this.tick());
+    document.addEventListener('visibilitychange', () => {
+      this.keepAwake();
+      if (document.visibilityState === 'visible') this.tick();
+    });
     setInterval(() => this.tick(), TICK_MILLIS);
   }
 }
@@ -636,4 +796,5 @@ app.openPack().catch(() => {});
 app.send();
 document.body.dataset.ready = 'true';
 app.followAsBefore().catch(() => {});
+app.keepAwake();
 keepApp().catch(() => {});

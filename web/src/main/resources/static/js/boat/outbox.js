@@ -67,13 +67,14 @@ export function answered(kept, sent, { refused = [], moved = [] }, rows, lines) 
 }
 
 /** Takes the server's answer to changes of practice that were sent. */
-export function taken(kept, sent, { refused = [], practice }) {
+export function taken(kept, sent, { refused = [], clashes = [], practice }) {
   const ids = new Set(sent.map((change) => change.id));
   kept.changes = kept.changes.filter((change) => !ids.has(change.id));
   for (const { id, message } of refused) {
     const change = sent.find((one) => one.id === id);
     kept.refused.push({ id, change, words: `${change.what} of practice`, message });
   }
+  kept.clashes.push(...clashes.map(({ id, words }) => ({ id, words: `Changed on two phones. ${words}` })));
   kept.practice = practice;
 }
 

@@ -9,8 +9,9 @@ export function problems({ errors }, form) {
 }
 
 /** The time, and how much is still to be sent. */
-export function clock({ waits }, time) {
+export function clock({ waits, track }, time) {
   return html`<span class="day-clock"
-    >${waits > 0 ? html`<span class="faint">${waits} to send</span>` : nothing} ${time}</span
+    >${track.isOn ? html`<span class="flag">track</span>` : nothing}
+    ${waits > 0 ? html`<span class="faint">${waits} to send</span>` : nothing} ${time}</span
   >`;
 }

@@ -13,7 +13,7 @@ export function practiceHead(app) {
 
 export function practiceScreen(app) {
   const { practice } = app;
-  return html`${practice.open ? openStop(app) : startHere(app)} ${today(practice)}
+  return html`${practice.open ? openStop(app) : startHere(app)} ${today(app)} ${waypoint(app)}
     <p class="caution">
       Life jacket on and lanyard clipped whenever the big motor runs. Check the hook and the line after each fish.
     </p>
@@ -103,12 +103,20 @@ function openStop(app) {
             <input type="text" id="size" name="size" autocomplete="off" placeholder="3-4" />
           </div>
         </div>
+        <details>
+          <summary>How it was taken</summary>
+          <div class="grid gap-2">
+            ${typed('retrieve', 'Retrieve', '')} ${typed('fishDepthM', 'Fish at', '')}
+            ${typed('waterDepthM', 'Water depth', '')} ${picked('takenOn', 'Taken', TAKEN, '')}
+          </div>
+        </details>
         <div class="outcomes">
           ${outcomes.map(
             ({ code, words }) =>
               html`<button name="outcome" value=${code} class=${code === 'landed' ? 'act' : ''}>${words}</button>`,
           )}
           <button type="button" @click=${() => app.log({ what: 'follow', stop: open.id }, 'follow')}>Follow</button>
+          <button type="button" @click=${() => app.log({ what: 'bycatch', stop: open.id }, 'bycatch')}>Bycatch</button>
           <button type="button" @click=${() => app.log({ what: 'end', stop: open.id }, 'end of the stop')}>
             End stop
           </button>
@@ -120,28 +128,141 @@ function openStop(app) {
           (bite) => bite.id,
           (bite) =>
             html`<li>
-              <span class="faint">${bite.time}</span><strong>${bite.words}</strong>
-              <details>
-                <summary aria-label=${`Change the bite ${bite.words} of ${bite.time}`}>Change</summary>
-                <button
-                  type="button"
-                  class="danger"
-                  @click=${() => app.log({ what: 'delete-bite', stop: open.id, bite: bite.id }, 'deleted bite')}
-                >
-                  Delete
-                </button>
-              </details>
+              <span class="faint">${bite.time}</span><strong>${bite.words}</strong> ${changeBite(app, open.id, bite)}
             </li>`,
         )}
       </ol>
     </section>
+    <details class="sheet">
+      <summary>Conditions <span class="font-normal faint">${open.conditions || 'not noted'}</span></summary>
+      ${conditions(app, open)}
+    </details>
     <details>
       <summary>Move on to another spot</summary>
       ${startHere(app)}
     </details>`;
 }
 
-function today({ today: stops }) {
+const TAKEN = { bottom: 'on bottom', suspended: 'suspended', fall: 'on the fall' };
+const SKIES = { clear: 'clear', partly: 'partly cloudy', cloudy: 'cloudy', rain: 'rain' };
+
+function typed(name, label, value, hint = '') {
+  return html`<div class="field">
+    <label for=${name}>${label}</label>
+    <input type="text" id=${name} name=${name} .value=${value} autocomplete="off" placeholder=${hint} />
+  </div>`;
+}
+
+function picked(name, label, options, value, none = 'not noted') {
+  return html`<div class="field">
+    <label for=${name}>${label}</label>
+    <select id=${name} name=${name}>
+      ${none ? html`<option value="">${none}</option>` : nothing}
+      ${Object.entries(options).map(
+        ([code, words]) => html`<option value=${code} ?selected=${code === value}>${words}</option>`,
+      )}
+    </select>
+  </div>`;
+}
+
+/** A form that changes some fields of a stop or bite; only those that were changed travel. */
+function changing(app, what, of, fields, inputs, extra = nothing) {
+  return html`<form class="grid gap-2" @submit=${(event) => app.edit(event, { what, ...of }, fields)}>
+    ${inputs}
+    <div class="row-line"><button class="act">Save</button>${extra}</div>
+  </form>`;
+}
+
+function changeBite(app, stop, { id, time, words, fields }) {
+  const { outcomes } = app.practice;
+  const remove = html`<button
+    type="button"
+    class="danger"
+    @click=${() => app.log({ what: 'delete-bite', stop, bite: id }, 'deleted bite')}
+  >
+    Delete
+  </button>`;
+  const species = Object.fromEntries(app.event.species.map(({ code }) => [code, code]));
+  return html`<details>
+    <summary aria-label=${`Change the bite ${words} of ${time}`}>Change</summary>
+    ${changing(
+      app,
+      'edit-bite',
+      { stop, bite: id },
+      fields,
+      html`${picked('outcome', 'Outcome', Object.fromEntries(outcomes.map((one) => [one.code, one.words])), fields.outcome, '')}
+      ${picked('presentation', 'Lure', app.names.presentations, fields.presentation)}
+      ${picked('species', 'Species', species, fields.species)} ${typed('size', 'Size', fields.size ?? '')}
+      ${picked('how', 'Size by', { guess: 'guess', scale: 'scale' }, fields.how, '')}
+      ${typed('retrieve', 'Retrieve', fields.retrieve ?? '')} ${typed('fishDepthM', 'Fish at', fields.fishDepthM ?? '')}
+      ${typed('waterDepthM', 'Water depth', fields.waterDepthM ?? '')}
+      ${picked('takenOn', 'Taken', TAKEN, fields.takenOn)}`,
+      remove,
+    )}
+  </details>`;
+}
+
+function conditions(app, { id, fields }) {
+  return changing(
+    app,
+    'edit-stop',
+    { stop: id },
+    fields,
+    html`${typed('waterTempC', 'Water temperature', fields.waterTempC ?? '')}
+    ${typed('visibilityM', 'Visibility', fields.visibilityM ?? '')} ${typed('windMps', 'Wind', fields.windMps ?? '')}
+    ${typed('windFromDeg', 'Wind from', fields.windFromDeg ?? '', 'SW')} ${picked('sky', 'Sky', SKIES, fields.sky)}
+    ${typed('boatsNear', 'Boats near', fields.boatsNear ?? '')}
+    ${picked('baitSeen', 'Bait', { yes: 'seen', no: 'none' }, fields.baitSeen)}`,
+  );
+}
+
+function changeStop(app, { id, time, spot, fields }) {
+  const remove = html`<button
+    type="button"
+    class="danger"
+    @click=${() => app.log({ what: 'delete-stop', stop: id }, 'deleted stop')}
+  >
+    Delete
+  </button>`;
+  return html`<details>
+    <summary aria-label=${`Change the stop at ${spot}, ${time}`}>Change</summary>
+    ${changing(
+      app,
+      'edit-stop',
+      { stop: id },
+      fields,
+      html`${picked('spot', 'Spot', app.names.spots, fields.spot, '')} ${typed('start', 'Start', fields.start ?? '')}
+      ${typed('end', 'End', fields.end ?? '')} ${typed('follows', 'Follows', fields.follows ?? '')}
+      ${typed('bycatch', 'Bycatch', fields.bycatch ?? '')}`,
+      remove,
+    )}
+  </details>`;
+}
+
+/** What the electronics show, marked from the boat: where it is, or as "2 o'clock, 70 ft" from its heading. */
+function waypoint(app) {
+  return html`<details class="sheet">
+    <summary>Mark a waypoint</summary>
+    ${problems(app, 'waypoint')}
+    ${
+      app.position
+        ? html`<form class="grid gap-2" @submit=${(event) => app.markWaypoint(event)}>
+            ${typed('seen', 'Seen from the boat', '', "2 o'clock, 70 ft")}
+            ${typed('heading', 'Heading of the boat', app.position.heading ?? '', '0 to 360')}
+            ${typed('fishDepthM', 'Fish at', '')} ${typed('waterDepthM', 'Water depth', '')}
+            ${typed('note', 'Note', '')}
+            <button class="act">Mark waypoint</button>
+          </form>`
+        : html`<p>
+            The phone's position is needed for this.
+            <button type="button" ?hidden=${!app.canLocate} @click=${() => app.follow()}>Use my position</button>
+          </p>`
+    }
+  </details>`;
+}
+
+function today(app) {
+  const stops = app.practice.today;
   return stops.length === 0
     ? nothing
     : html`<section class="sheet" aria-labelledby="today">
@@ -153,6 +274,7 @@ function today({ today: stops }) {
             (stop) =>
               html`<li>
                 <span class="faint">${stop.time}</span><strong>${stop.spot}</strong><span>${stop.words}</span>
+                ${changeStop(app, stop)}
               </li>`,
           )}
         </ol>

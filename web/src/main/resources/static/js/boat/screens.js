@@ -1,10 +1,11 @@
 // The screens of the boat's app, drawn from the view of the rules' module. Nothing is computed here.
 import { html, nothing, repeat } from '/assets/lit-html.js';
+import { mapScreen } from './map-screen.js';
 import { clock, problems } from './parts.js';
 import { practiceHead, practiceScreen } from './practice-screen.js';
 
 /** Screens by the names of their buttons. */
-export const SCREENS = { log: 'Log', bag: 'Bag', plan: 'Plan' };
+export const SCREENS = { log: 'Log', bag: 'Bag', map: 'Map', plan: 'Plan' };
 
 const KEYS = [...'789456123-0./', ' ', 'back'];
 const FACES = { ' ': 'space', back: '⌫' };
@@ -15,7 +16,7 @@ export function screen(app) {
       ${bar(app)}`;
   const practising = app.mode === 'practice';
   const log = practising ? practiceScreen : logScreen;
-  const drawn = { log, bag: bagScreen, plan: planScreen }[app.screen];
+  const drawn = { log, bag: bagScreen, map: mapScreen, plan: planScreen }[app.screen];
   return html`${practising ? practiceHead(app) : head(app)}
     <main id="main" class="page boat" tabindex="-1">
       <h1 class="sr-only">${SCREENS[app.screen]}</h1>
@@ -130,6 +131,23 @@ function textField(id, label, placeholder = '', mode = 'decimal') {
   </div>`;
 }
 
+/** A choice of lure; one that the angler's rules forbid is said so before it is taken. */
+function lureChoice(app, id, label, chosen, none) {
+  const now = app.picked?.[id] ?? chosen;
+  const names = Object.entries(app.names.presentations).map(([code, words]) => [
+    code,
+    app.notAllowed[code] ? `✕ ${words}: not by your rules` : words,
+  ]);
+  return html`<div class="grid gap-2" @change=${({ target }) => app.pick(id, target.value)}>
+    ${choice(id, 'presentation', label, Object.fromEntries(names), chosen, none)}
+    ${
+      app.notAllowed[now]
+        ? html`<p class="note trouble" role="alert">Your rules say no: ${app.notAllowed[now]}</p>`
+        : nothing
+    }
+  </div>`;
+}
+
 function choice(id, name, label, options, chosen, none) {
   return html`<div class="field">
     <label for=${id}>${label}</label>
@@ -234,6 +252,13 @@ function fishForm(app) {
               </div>`
             : nothing
         }
+        ${
+          app.Ear
+            ? html`<button type="button" ?disabled=${app.listening} @click=${() => app.listen()}>
+                ${app.listening ? 'Listening' : 'Say it'}
+              </button>`
+            : nothing
+        }
         <button class="act wide">Log fish</button>
         <details>
           <summary>Tag, spot, dead fish</summary>
@@ -246,7 +271,7 @@ function fishForm(app) {
                   : choice('tag', 'tag', 'Tag', Object.fromEntries(view.tags.map((t) => [t, t])), null, 'next free one')
               }
               ${choice('spot', 'spot', 'Spot', app.names.spots, here?.spotId, 'not noted')}
-              ${choice('presentation', 'presentation', 'Lure', app.names.presentations, here?.presentationId, 'not noted')}
+              ${lureChoice(app, 'presentation', 'Lure', here?.presentationId, 'not noted')}
             </div>
           </div>
         </details>`,
@@ -278,9 +303,7 @@ function fishing(app) {
       'fishing',
       {},
       html`${choice('now-spot', 'spot', 'Fishing now at', app.names.spots, next?.spotId)}
-        ${choice('now-presentation', 'presentation', 'With', app.names.presentations, next?.presentationId)}<button>
-          Start here
-        </button>`,
+        ${lureChoice(app, 'now-presentation', 'With', next?.presentationId)}<button>Start here</button>`,
       'row-line',
     )}
   </section>`;
@@ -620,6 +643,20 @@ function foot(app) {
             </button>`
           : nothing
       }
+      ${
+        app.canLocate
+          ? html`<button type="button" aria-pressed=${app.track.isOn} @click=${() => app.toggleTrack()}>
+              Record track
+            </button>`
+          : nothing
+      }
+      ${
+        app.awake.can
+          ? html`<button type="button" aria-pressed=${app.awake.isOn} @click=${() => app.toggleAwake()}>
+              Keep screen on
+            </button>`
+          : nothing
+      }
       <button type="button" @click=${() => app.toggleTheme()}>${app.isDark ? 'Light theme' : 'Dark theme'}</button>
       <button type="button" @click=${() => app.setMode(app.mode === 'practice' ? 'competition' : 'practice')}>
         ${app.mode === 'practice' ? 'Competition log' : 'Practice log'}
@@ -627,6 +664,20 @@ function foot(app) {
       <a class="button" href="${app.desk}/${app.mode}">Desk</a>
       <button type="button" @click=${() => app.leave()}>Sign out</button>
     </div>
+    <p>
+      ${
+        app.taken
+          ? `On this phone: spots, map, plan and advice, taken along at ${app.packAge()}.`
+          : 'Map, plan and advice are not on this phone yet: they come with the next signal.'
+      }
+    </p>
+    ${
+      app.track.isOn
+        ? html`<p>
+            The track is recorded while this page is open. Its stops are proposed at the desk: Practice, Track.
+          </p>`
+        : nothing
+    }
     <fieldset>
       <legend>Alarms</legend>
       <div class="chips">

@@ -8,6 +8,8 @@ export const LEAVING = 'lochan-leaving';
 const EVENTS = 'events';
 /** What was taken along of events, by their roots: `{pack, tag, at}`; kept apart, since it is large and no tap changes it. */
 const PACKS = 'packs';
+/** Where the boat was while it was recorded: `{root, fix: [ms, lat, lon]}`. */
+const FIXES = 'fixes';
 
 export class Store {
   static async open() {
@@ -16,6 +18,7 @@ export class Store {
         upgrade: (db, before) => {
           if (before < 1) db.createObjectStore(EVENTS);
           db.createObjectStore(PACKS);
+          db.createObjectStore(FIXES, { autoIncrement: true }).createIndex('root', 'root');
         },
         blocking: (_current, _blocked, event) => event.target.close(),
       }),
@@ -66,6 +69,24 @@ export class Store {
     if (localStorage.getItem(LEAVING) === null) await this.db.put(PACKS, taken, root);
   }
 
+  /** Keeps where the boat is. */
+  addFix(root, fix) {
+    return this.db.add(FIXES, { root, fix });
+  }
+
+  /** Where the boat was, the first first: `{keys, fixes}`, so many at most. */
+  async fixes(root, most) {
+    const index = this.db.transaction(FIXES).store.index('root');
+    const [keys, kept] = await Promise.all([index.getAllKeys(root, most), index.getAll(root, most)]);
+    return { keys, fixes: kept.map(({ fix }) => fix) };
+  }
+
+  async forgetFixes(keys) {
+    const change = this.db.transaction(FIXES, 'readwrite');
+    await Promise.all(keys.map((key) => change.store.delete(key)));
+    await change.done;
+  }
+
   /** Takes all of an event off the phone but what waits: it is not one of who is signed in. */
   async hide(root) {
     const change = this.writing();
@@ -77,7 +98,8 @@ export class Store {
 
   /** How many entries of this phone the server does not have. */
   async waiting() {
-    return (await this.db.getAll(EVENTS)).reduce((sum, kept) => sum + waiting(kept), 0);
+    const tracks = (await this.db.count(FIXES)) > 0 ? 1 : 0;
+    return (await this.db.getAll(EVENTS)).reduce((sum, kept) => sum + waiting(kept), tracks);
   }
 
   /** Takes packs, logs, names and what was told off the phone; entries that wait stay. */

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Geolocation;
 import java.net.URI;
+import java.util.ArrayList;
 import java.util.List;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
@@ -16,6 +17,8 @@ import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The boat's app: without a signal, with the server really gone, on two phones at once. */
 @ExtendWith(TestServers.class)
@@ -27,8 +30,10 @@ class BoatWalkTest extends Walk {
               const opened = indexedDB.open('lochan-boat');
               opened.onerror = failed;
               opened.onsuccess = () => {
-                const all = opened.result.transaction('events').objectStore('events').getAll();
-                all.onsuccess = () => done(JSON.stringify(all.result) + JSON.stringify(localStorage));
+                const all = opened.result.transaction(['events', 'packs']);
+                const events = all.objectStore('events').getAll();
+                const packs = all.objectStore('packs').getAll();
+                all.oncomplete = () => done(JSON.stringify([events.result, packs.result, {...localStorage}]));
               };
             })""";
 
@@ -144,12 +149,25 @@ class BoatWalkTest extends Walk {
             logFish(page, "1-12", "Keep it. Tag White.");
             page.reload();
             logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
-            assertThat(page.locator("[data-unsent]")).containsText("3 entries are kept on this phone");
+            List<String> weights = new ArrayList<>(List.of("2-3", "1-12", "2-0"));
+            for (int i = 0; i < 22; i++) {
+                weights.add("1-" + (i * 7) % 16);
+                field("Weight").first().fill(weights.getLast());
+                button("Log fish").click();
+                assertThat(page.locator(".log > li")).hasCount(weights.size());
+            }
+            assertThat(page.locator("[data-unsent]")).containsText("25 entries are kept on this phone");
+            screen(page, "Bag");
+            List<String> kept = page.locator(".bag-slots .weight").allTextContents();
 
             server.comeBack();
             allSent(page);
-            assertThat(ashore.get(path + "/competition").texts(".log > li > strong"))
-                    .containsExactly("largemouth 2 lb 0 oz", "largemouth 1 lb 12 oz", "largemouth 2 lb 3 oz");
+            Visitor.Answer desk = ashore.get(path + "/competition");
+            assertThat(desk.texts(".log > li > strong").reversed())
+                    .containsExactlyElementsOf(weights.stream()
+                            .map(w -> "largemouth " + w.replace("-", " lb ") + " oz")
+                            .toList());
+            assertThat(desk.texts(".bag-slots .weight")).isEqualTo(kept);
         }
     }
 
@@ -214,6 +232,13 @@ class BoatWalkTest extends Walk {
         assertThat(page.locator(".alarm")).hasCount(0);
         screen(page, "Plan");
         page.locator(".outlook").waitFor(PATIENT);
+        screen(page, "Map");
+        page.locator(".near button").nth(3).click();
+        assertThat(page.locator("[data-place]")).containsText("Best now");
+        button("Go here").click();
+        assertThat(button("Stop showing the way")).isVisible();
+        looksRight("Two Arms Open, Velmarrow Reservoir");
+        screen(page, "Plan");
         button("Plan rest of day").click();
         page.locator(".found").waitFor(PATIENT);
         looksRight("Two Arms Open, Velmarrow Reservoir");
@@ -295,9 +320,28 @@ class BoatWalkTest extends Walk {
             page.locator(".undo-bar button").click();
             button("Follow").click();
             assertThat(page.locator("#fishing")).containsText("1 follow");
+            button("Bycatch").click();
+            assertThat(page.locator("#fishing")).containsText("1 follow, 1 bycatch");
             looksRight("Practice");
             page.reload();
             assertThat(page.locator(".log li")).hasCount(2);
+            page.locator(".log summary").first().click();
+            page.locator(".log form").first().getByLabel("Outcome").selectOption("lost");
+            page.locator(".log form").first().getByText("Save").click();
+            assertThat(page.locator(".log li").first()).containsText("Lost");
+            page.getByText("Conditions not noted").click();
+            field("Water temperature").fill("64");
+            page.locator("details:has-text('Conditions') button")
+                    .getByText("Save")
+                    .click();
+            assertThat(page.locator("main")).containsText("Conditions 64 °F");
+            page.getByText("Mark a waypoint").click();
+            field("Seen from the boat").fill("2 o'clock, 70 ft");
+            button("Mark waypoint").click();
+            assertThat(page.locator("[data-errors]")).containsText("The heading is missing");
+            field("Heading of the boat").fill("30");
+            button("Mark waypoint").click();
+            assertThat(page.locator("[data-errors]")).hasCount(0);
             button("End stop").click();
             assertThat(page.locator("section:has(#today)")).containsText("Swim jig · 2 bites · 1 follow");
             page.context().setGeolocation(new Geolocation(42.65, -116.93));
@@ -305,14 +349,30 @@ class BoatWalkTest extends Walk {
             button("New spot here").click();
             assertThat(page.locator("#fishing")).containsText("Fishing New spot");
             button("Lost").click();
-            assertThat(page.locator("[data-unsent]")).containsText("10 entries are kept on this phone");
+            for (int stop = 0; stop < 8; stop++) {
+                button("End stop").click();
+                button("Start stop").click();
+                for (int bite = 0; bite < 5; bite++) {
+                    button(bite % 2 == 0 ? "Missed" : "Landed").click();
+                }
+                assertThat(page.locator(".log").first().locator("li")).hasCount(5);
+            }
+            assertThat(page.locator("[data-unsent]")).containsText("70 entries are kept on this phone");
 
             server.comeBack();
             page.waitForCondition(() -> page.locator("[data-unsent]").count() == 0);
             allSent(page);
-            assertThat(ashore.get(path + "/practice").text())
-                    .contains("New spot")
-                    .contains("2 bites");
+            JsonNode arrived =
+                    JsonMapper.shared().readTree(ashore.get(path + "/export").body());
+            assertThat(arrived.path("stops").size()).isEqualTo(10);
+            assertThat(arrived.path("stops")
+                            .valueStream()
+                            .mapToInt(s -> s.path("bites").size())
+                            .sum())
+                    .isEqualTo(43);
+            assertThat(arrived.path("stops").get(0).path("bycatch").asInt()).isEqualTo(1);
+            assertThat(arrived.path("waypoints").size()).isEqualTo(1);
+            assertThat(ashore.get(path + "/practice").text()).contains("New spot", "64 °F");
         }
     }
 }

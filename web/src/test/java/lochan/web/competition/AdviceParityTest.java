@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.BufferedReader;
 import java.io.BufferedWriter;
+import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -57,6 +58,7 @@ class AdviceParityTest {
     private static final int ASKINGS = 50;
     /** Of an event's askings that plan the rest of the day too. */
     private static final int REST_EVERY = 25;
+
     private static final Pack.Effort EFFORT = new Pack.Effort(200, 60, 12, 1, 1);
 
     /** An advice module in Node. */
@@ -70,8 +72,7 @@ class AdviceParityTest {
             Process node = new ProcessBuilder("node", "src/test/js/adviser.mjs", module.toString())
                     .redirectError(ProcessBuilder.Redirect.INHERIT)
                     .start();
-            return new Phone(
-                    node, node.outputWriter(StandardCharsets.UTF_8), node.inputReader(StandardCharsets.UTF_8));
+            return new Phone(node, node.outputWriter(StandardCharsets.UTF_8), node.inputReader(StandardCharsets.UTF_8));
         }
 
         JsonNode say(ObjectNode question) throws Exception {
@@ -82,7 +83,7 @@ class AdviceParityTest {
         }
 
         @Override
-        public void close() throws Exception {
+        public void close() throws IOException {
             ask.close();
             node.destroy();
         }
@@ -98,10 +99,18 @@ class AdviceParityTest {
         FittedDayModel model = new FittedDayModel(event, 1, Assumptions.DEFAULTS);
         DayRuns runs = DayRuns.of(event, Assumptions.DEFAULTS.planning());
         List<PlanStop> plan = event.planOf(1);
-        Backups.Ladder ladder =
-                Backups.of(new ScenarioSet(model, 24, 1), runs, plan, 1, 1);
+        Backups.Ladder ladder = Backups.of(new ScenarioSet(model, 24, 1), runs, plan, 1, 1);
         DayAdvice here = new DayAdvice(
-                new Pack(event, Units.USUAL, runs, 0.9, EFFORT, Map.of(1, new Pack.Day(model, ladder, List.of()))), 1);
+                new Pack(
+                        event,
+                        Units.USUAL,
+                        runs,
+                        0.9,
+                        EFFORT,
+                        Map.of(),
+                        Map.of(),
+                        Map.of(1, new Pack.Day(model, ladder))),
+                1);
         here.ready();
         ObjectNode pack = PackJson.of(
                 event,
@@ -109,7 +118,9 @@ class AdviceParityTest {
                 runs,
                 0.9,
                 EFFORT,
-                List.of(new PackJson.Day(1, model.numbers(), ladder, List.of())));
+                List.of(new PackJson.Day(1, model.numbers(), ladder)),
+                Map.of(),
+                null);
         CompetitionDay day = event.day(1);
         try (Phone phone = Phone.start()) {
             ObjectNode first = JSON.createObjectNode();
@@ -118,14 +129,12 @@ class AdviceParityTest {
             Random random = new Random(name.hashCode());
             for (int i = 0; i < ASKINGS; i++) {
                 Instant now = day.start()
-                        .plusSeconds(random.nextLong(Duration.between(day.start(), day.checkIn()).toSeconds()));
+                        .plusSeconds(random.nextLong(
+                                Duration.between(day.start(), day.checkIn()).toSeconds()));
                 List<Entry> log = log(event, model.cells(), now, random);
                 Position at = random.nextBoolean() ? null : near(event, random);
                 String which = name + " " + i + " at " + now;
-                same(
-                        phone.say(question(event, log, now, at)),
-                        JSON.valueToTree(here.screen(log, now, at)),
-                        which);
+                same(phone.say(question(event, log, now, at)), JSON.valueToTree(here.screen(log, now, at)), which);
                 if (i % REST_EVERY == 0) {
                     same(
                             phone.say(question(event, log, now, at).put("rest", true)),
@@ -155,8 +164,7 @@ class AdviceParityTest {
     /** On the water or near it, somewhere about a spot. */
     private static Position near(EventData event, Random random) {
         Position spot = event.spots().get(random.nextInt(event.spots().size())).position();
-        return new Position(
-                spot.lat() + 0.004 * random.nextGaussian(), spot.lon() + 0.004 * random.nextGaussian());
+        return new Position(spot.lat() + 0.004 * random.nextGaussian(), spot.lon() + 0.004 * random.nextGaussian());
     }
 
     /** A day fished until now: cells of the model for an hour or so each, bites and fish among them. */

@@ -3,6 +3,7 @@ package lochan.core.model.ranking;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Map;
 import lochan.core.event.Species;
+import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.size.KeeperWeight;
@@ -57,9 +58,8 @@ public record RankingRow(
         return bitesSeen >= 3 && sized == 0;
     }
 
-    /** How much evidence stands behind the row, 1 to 5 stones: a stone for each doubling of effective hours from a quarter. */
+    /** How much evidence stands behind the row, 1 to 5 stones. */
     public int stones() {
-        return (int)
-                Math.clamp(1 + Math.floor(Math.log(Math.max(effectiveHours, 1e-9) / 0.25) / Math.log(2)) + 1, 1, 5);
+        return BiteRates.stones(effectiveHours);
     }
 }

@@ -100,7 +100,9 @@ public final class BiteRates {
 
     private Evidence seasons(String presentationId) {
         Double ratio = priors.seasons().get(presentationId);
-        return ratio == null ? Evidence.NONE : new Evidence(priors.seasonHours(), priors.seasonHours() * ratio * lakeMean);
+        return ratio == null
+                ? Evidence.NONE
+                : new Evidence(priors.seasonHours(), priors.seasonHours() * ratio * lakeMean);
     }
 
     /** m_ap; of a pattern never fished its presentation's, with the rules of advice as its prior. */
@@ -125,6 +127,12 @@ public final class BiteRates {
     /** What practice weighs for a cell in this bin. */
     public Evidence evidence(Cell cell) {
         return cells.getOrDefault(cell, Evidence.NONE);
+    }
+
+    /** How much evidence effective hours are, 1 to 5 stones: a stone for each doubling from a quarter of an hour. */
+    public static int stones(double effectiveHours) {
+        return (int)
+                Math.clamp(1 + Math.floor(Math.log(Math.max(effectiveHours, 1e-9) / 0.25) / Math.log(2)) + 1, 1, 5);
     }
 
     private static double shrunk(double mean, double hours, Evidence evidence) {

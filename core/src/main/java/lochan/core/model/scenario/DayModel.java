@@ -42,6 +42,9 @@ public interface DayModel {
     /** What is known of a cell's bite rate in a bin. */
     GammaRate rate(Cell cell, int bin);
 
+    /** Angler-hours of practice that count for a cell in a bin. */
+    double effectiveHours(Cell cell, int bin);
+
     /** By what a pattern's bite rate is multiplied; 1 unless something else is supposed. */
     double strength(Pattern pattern);
 

@@ -2,8 +2,8 @@ package lochan.core.model.scenario;
 
 import java.util.HashMap;
 import java.util.Map;
-import org.apache.commons.rng.UniformRandomProvider;
 import lochan.core.Randoms;
+import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**

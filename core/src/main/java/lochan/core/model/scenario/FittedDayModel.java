@@ -153,6 +153,11 @@ public final class FittedDayModel implements DayModel {
         return rates(bin).rate(cell, pattern(cell));
     }
 
+    @Override
+    public double effectiveHours(Cell cell, int bin) {
+        return rates(bin).evidence(cell).anglerHours();
+    }
+
     /** Bite rates in a bin, computed when first asked for. */
     public BiteRates rates(int bin) {
         return rates.computeIfAbsent(

@@ -80,11 +80,18 @@ public final class RestoredDayModel implements DayModel {
 
     @Override
     public GammaRate rate(Cell cell, int bin) {
-        List<BiteRates.Evidence> own = numbers.evidence().get(cell);
         return BiteRates.rate(
-                own == null ? BiteRates.Evidence.NONE : own.get(bin),
-                Lookup.of(numbers.patternMeans(), pattern(cell))[bin],
-                assumptions.biteRate());
+                evidence(cell, bin), Lookup.of(numbers.patternMeans(), pattern(cell))[bin], assumptions.biteRate());
+    }
+
+    @Override
+    public double effectiveHours(Cell cell, int bin) {
+        return evidence(cell, bin).anglerHours();
+    }
+
+    private BiteRates.Evidence evidence(Cell cell, int bin) {
+        List<BiteRates.Evidence> own = numbers.evidence().get(cell);
+        return own == null ? BiteRates.Evidence.NONE : own.get(bin);
     }
 
     @Override

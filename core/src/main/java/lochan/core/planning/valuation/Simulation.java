@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
+import lochan.core.Randoms;
 import lochan.core.competition.Fish;
 import lochan.core.event.Event;
 import lochan.core.event.Species;
@@ -13,7 +14,6 @@ import lochan.core.model.size.LegalShare;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.sampling.distribution.PoissonSampler;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
-import lochan.core.Randoms;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -62,6 +62,7 @@ public record WhatIf(
 
     /** What practice says of a day, all this supposed. */
     public DayModel model(EventData event, int day, Assumptions assumptions) {
-        return new FittedDayModel(on(event), day, assumptions, weakened == null ? Map.of() : Map.of(weakened, WEAKENED));
+        return new FittedDayModel(
+                on(event), day, assumptions, weakened == null ? Map.of() : Map.of(weakened, WEAKENED));
     }
 }

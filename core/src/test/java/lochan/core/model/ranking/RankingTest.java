@@ -11,7 +11,6 @@ import lochan.core.Sample;
 import lochan.core.lake.Zone;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.FittedDayModel;
-import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.Outcome;
 import org.junit.jupiter.api.Test;

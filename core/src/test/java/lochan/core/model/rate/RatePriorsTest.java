@@ -33,7 +33,9 @@ class RatePriorsTest {
     @Test
     void nothingLeansUnlessTheAnglerWantsIt() {
         assertThat(model(false, false).rates(0).patternMean(NEVER_TRIED))
-                .isEqualTo(new FittedDayModel(EVENT, 1, Assumptions.DEFAULTS).rates(0).patternMean(NEVER_TRIED));
+                .isEqualTo(new FittedDayModel(EVENT, 1, Assumptions.DEFAULTS)
+                        .rates(0)
+                        .patternMean(NEVER_TRIED));
         assertThat(model(false, false).cells()).isEqualTo(new FittedDayModel(EVENT, 1, Assumptions.DEFAULTS).cells());
     }
 

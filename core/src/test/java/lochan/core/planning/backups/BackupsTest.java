@@ -9,7 +9,6 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.Runs;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
-import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;

@@ -12,7 +12,6 @@ import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
-import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.notebook.KnownFish;

@@ -23,7 +23,6 @@ import lochan.core.lake.Runs;
 import lochan.core.lake.Spot;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
-import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;

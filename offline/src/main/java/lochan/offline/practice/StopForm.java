@@ -1,4 +1,4 @@
-package lochan.web.practice;
+package lochan.offline.practice;
 
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -30,19 +30,20 @@ import lochan.offline.form.Form;
 import org.jspecify.annotations.Nullable;
 
 /** Stops and bites as forms, and back. */
-final class StopForm {
+public final class StopForm {
 
     private StopForm() {}
 
-    static Form of(LoggedStop logged, ZoneId zone, Units units) {
-        PracticeStop stop = logged.stop();
+    /** A stop as it would be typed. */
+    public static Form of(PracticeStop stop, ZoneId zone, Units units) {
         Form form = new Form(units)
                 .put("spot", stop.spotId())
                 .put("date", stop.start().atZone(zone).toLocalDate())
                 .put("start", clock(stop.start(), zone))
                 .put("end", stop.end() == null ? "" : clock(stop.end(), zone))
                 .put("anglers", stop.anglers())
-                .put("follows", stop.follows());
+                .put("follows", stop.follows())
+                .put("bycatch", stop.bycatch());
         for (PresentationTime p : stop.presentations()) {
             form.put("fished/" + p.presentationId(), "on");
             form.put(
@@ -90,7 +91,7 @@ final class StopForm {
     }
 
     /** The stop a form says; empty when something is wrong, which then stands beside its field. */
-    static Optional<PracticeStop> read(
+    public static Optional<PracticeStop> read(
             Form form, String id, List<Bite> bites, List<Presentation> presentations, ZoneId zone) {
         form.need("spot", "The spot is missing: choose where it was.");
         form.need("date", "The date is missing.");
@@ -100,6 +101,7 @@ final class StopForm {
         LocalTime to = form.time("end");
         Integer anglers = form.whole("anglers");
         Integer follows = form.whole("follows");
+        Integer bycatch = form.whole("bycatch");
         List<PresentationTime> fished = new ArrayList<>();
         for (Presentation p : presentations) {
             Double minutes = form.number("minutes/" + p.id());
@@ -118,6 +120,9 @@ final class StopForm {
         }
         if (follows != null && (follows < 0 || follows > 1000)) {
             form.error("follows", "Follows is " + follows + ": expected 0 to 1000.");
+        }
+        if (bycatch != null && (bycatch < 0 || bycatch > 1000)) {
+            form.error("bycatch", "Bycatch is " + bycatch + ": expected 0 to 1000.");
         }
         if (date == null || from == null || !form.ok()) {
             return Optional.empty();
@@ -145,13 +150,15 @@ final class StopForm {
                         .anglers(anglers == null ? 1 : anglers)
                         .presentations(fished)
                         .follows(follows == null ? 0 : follows)
+                        .bycatch(bycatch == null ? 0 : bycatch)
                         .bites(bites)
                         .conditions(conditions)
                         .build())
                 : Optional.empty();
     }
 
-    static Conditions conditions(Form form) {
+    /** The conditions a form says; what is wrong stands beside its field. */
+    public static Conditions conditions(Form form) {
         Double visibility = form.quantity("visibilityM", QuantityText::metres);
         Double temperature = form.quantity("waterTempC", QuantityText::celsius);
         Double wind = form.quantity("windMps", QuantityText::mps);
@@ -194,7 +201,8 @@ final class StopForm {
                 form.entered("waterTempC", "visibilityM", "windMps", "windFromDeg", "baitDepthM"));
     }
 
-    static Form of(Bite bite, ZoneId zone, Units units) {
+    /** A bite as it would be typed. */
+    public static Form of(Bite bite, ZoneId zone, Units units) {
         FishSize size = bite.size();
         return putNotes(new Form(units), bite.notes(), units)
                 .put("at", bite.at() == null ? "" : clock(bite.at(), zone))
@@ -207,7 +215,7 @@ final class StopForm {
     }
 
     /** How a bite came about, into a form. */
-    static Form putNotes(Form form, BiteNotes notes, Units units) {
+    public static Form putNotes(Form form, BiteNotes notes, Units units) {
         form.put(
                 "fishDepthM",
                 notes.fishDepthM(),
@@ -226,7 +234,7 @@ final class StopForm {
     }
 
     /** A size as it was typed, as long as that still means the same; else as it would be typed. */
-    static String typed(@Nullable FishSize size, Units units) {
+    public static String typed(@Nullable FishSize size, Units units) {
         if (size == null) {
             return "";
         }

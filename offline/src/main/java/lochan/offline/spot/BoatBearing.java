@@ -1,4 +1,4 @@
-package lochan.web.spot;
+package lochan.offline.spot;
 
 import lochan.core.event.Position;
 import lochan.core.quantity.BadQuantityException;
@@ -7,14 +7,14 @@ import lochan.offline.form.Form;
 import org.jspecify.annotations.Nullable;
 
 /** A place that a form tells: its position, or the boat's with its heading and where from there the place was seen. */
-final class BoatBearing {
+public final class BoatBearing {
 
     private static final int CIRCLE = 360;
 
     private BoatBearing() {}
 
     /** @return null when something is wrong, which then stands beside its field */
-    static @Nullable Position read(Form form) {
+    public static @Nullable Position read(Form form) {
         if (form.has("seen")) {
             return fromTheBoat(form);
         }

@@ -1,4 +1,4 @@
-package lochan.web.spot;
+package lochan.offline.spot;
 
 import java.time.Instant;
 import java.util.Optional;
@@ -12,11 +12,11 @@ import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 
 /** A waypoint as a form, and back. */
-final class WaypointForm {
+public final class WaypointForm {
 
     private WaypointForm() {}
 
-    static Form of(Waypoint waypoint, Units units) {
+    public static Form of(Waypoint waypoint, Units units) {
         Form form = new Form(units)
                 .put("position", PositionText.typed(waypoint.position()))
                 .put("spot", waypoint.spotId())
@@ -39,7 +39,7 @@ final class WaypointForm {
     }
 
     /** @return the waypoint; empty when something is wrong, which then stands beside its field */
-    static Optional<Waypoint> read(Form form, String id, Instant at) {
+    public static Optional<Waypoint> read(Form form, String id, Instant at) {
         Position position = BoatBearing.read(form);
         Double fish = form.depth("fishDepthM", "The fish");
         Double water = form.depth("waterDepthM", "The bottom");

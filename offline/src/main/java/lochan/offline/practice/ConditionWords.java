@@ -1,4 +1,4 @@
-package lochan.web.practice;
+package lochan.offline.practice;
 
 import java.time.Instant;
 import java.time.ZoneId;
@@ -13,18 +13,18 @@ import lochan.core.practice.TakenOn;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
-import lochan.web.shared.Dates;
+import lochan.offline.bag.Times;
 import org.jspecify.annotations.Nullable;
 
 /** Conditions, light and notes as lines people read. */
-final class ConditionWords {
+public final class ConditionWords {
 
     private static final String BETWEEN = " · ";
 
     private ConditionWords() {}
 
     /** Conditions in one line; empty when nothing is known. */
-    static String of(Conditions c, Units units) {
+    public static String of(Conditions c, Units units) {
         List<String> words = new ArrayList<>();
         Signs s = c.signs();
         if (c.waterTempC() != null) {
@@ -67,7 +67,7 @@ final class ConditionWords {
     }
 
     /** Temperature, wind and sky alone; what nobody noted is left out. */
-    static List<String> sky(Conditions c, Units units) {
+    public static List<String> sky(Conditions c, Units units) {
         List<String> words = new ArrayList<>();
         if (c.waterTempC() != null) {
             words.add(units.temperature(c.waterTempC()));
@@ -94,7 +94,7 @@ final class ConditionWords {
     }
 
     /** How a bite came about, in one line; empty when nothing is known. */
-    static String of(BiteNotes n, Units units) {
+    public static String of(BiteNotes n, Units units) {
         List<String> words = new ArrayList<>();
         if (n.retrieve() != null) {
             words.add(n.retrieve());
@@ -114,7 +114,7 @@ final class ConditionWords {
         return String.join(BETWEEN, words);
     }
 
-    static String words(TakenOn takenOn) {
+    public static String words(TakenOn takenOn) {
         return switch (takenOn) {
             case BOTTOM -> "on bottom";
             case SUSPENDED -> "suspended";
@@ -123,7 +123,7 @@ final class ConditionWords {
     }
 
     /** Sun and moon of the day of a time, in one line. */
-    static String light(EventData event, Instant time) {
+    public static String light(EventData event, Instant time) {
         ZoneId zone = event.timeZone();
         Almanac day = Almanac.of(event.launch(), time.atZone(zone).toLocalDate(), zone);
         List<String> words = new ArrayList<>();
@@ -136,7 +136,7 @@ final class ConditionWords {
 
     private static void add(List<String> words, String what, @Nullable Instant time, ZoneId zone) {
         if (time != null) {
-            words.add(what + Dates.clock(time, zone));
+            words.add(what + Times.clock(time, zone));
         }
     }
 }

@@ -1,0 +1,212 @@
+package lochan.offline.plan;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import lochan.core.Assumptions;
+import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.lake.Runs;
+import lochan.core.lake.Spot;
+import lochan.core.lake.SpotType;
+import lochan.core.live.MoveAdvice;
+import lochan.core.live.Outlooks;
+import lochan.core.live.Today;
+import lochan.core.model.evidence.Bin;
+import lochan.core.model.rate.BiteRates;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.DayModel;
+import lochan.core.model.size.KeeperWeight;
+import lochan.core.plan.PlanStop;
+import lochan.core.quantity.Units;
+import lochan.offline.bag.Times;
+import lochan.offline.pack.Pack;
+import org.jspecify.annotations.Nullable;
+
+/** Makes the Map screen of a day. */
+final class DayMap {
+
+    private static final long DAY_MILLIS = Duration.ofDays(1).toMillis();
+
+    private final Pack pack;
+    private final EventData event;
+    private final int day;
+    private final @Nullable DayModel model;
+
+    /** @param model null: practice says nothing */
+    DayMap(Pack pack, int day, @Nullable DayModel model) {
+        this.pack = pack;
+        this.event = pack.event();
+        this.day = day;
+        this.model = model;
+    }
+
+    /** Where the boat is: where it says, fishes, or starts. */
+    static Position from(MoveAdvice.State standing, EventData event) {
+        return Optional.ofNullable(standing.position())
+                .or(() -> Optional.ofNullable(standing.fishing())
+                        .flatMap(c -> event.spot(c.spotId()))
+                        .map(Spot::position))
+                .orElse(event.launch());
+    }
+
+    MapScreen screen(MoveAdvice.State standing) {
+        Position from = from(standing, event);
+        Map<String, Best> best = best(standing.now());
+        double most = best.values().stream().mapToDouble(Best::grams).max().orElse(0);
+        record Near(MapScreen.Place place, double metres) {}
+        List<MapScreen.Place> places = event.spots().stream()
+                .map(s -> new Near(place(s, best.get(s.id()), most, from, standing), from.metresTo(s.position())))
+                .sorted(Comparator.comparingDouble(Near::metres))
+                .map(Near::place)
+                .toList();
+        List<PlanStop> rest = Outlooks.rest(event.planOf(day), standing.now()).stream()
+                .filter(s -> event.spot(s.spotId()).isPresent())
+                .toList();
+        return new MapScreen(places, route(from, rest, standing.now()), beads(rest));
+    }
+
+    /**
+     * The best a spot has now.
+     *
+     * @param grams keepers of an hour there
+     */
+    private record Best(Cell cell, double bites, double grams, double keeperGrams) {}
+
+    /** By spot; those without any pattern that was fished are left out. */
+    private Map<String, Best> best(Instant now) {
+        Map<String, Best> best = new HashMap<>();
+        if (model != null) {
+            int bin = bin(now, model.bins());
+            for (Cell cell : model.cells()) {
+                if (pack.notAllowed().containsKey(cell.presentationId())) {
+                    continue;
+                }
+                double bites = model.rate(cell, bin).mean() * model.leftByWind(cell.spotId(), bin);
+                Assumptions.Size a = model.assumptions().size();
+                KeeperWeight keeper =
+                        KeeperWeight.of(event, model.sizes(), model.mix(), model.pattern(cell), cell.spotId(), a);
+                double grams = keeper.legalShare() > 0
+                        ? bites * model.landing(cell.presentationId()).mean() * keeper.legalShare() * keeper.meanGrams()
+                        : 0;
+                best.merge(
+                        cell.spotId(),
+                        new Best(cell, bites, grams, keeper.meanGrams()),
+                        (x, y) -> x.grams() >= y.grams() ? x : y);
+            }
+        }
+        return best;
+    }
+
+    /** The bin that holds a time; on another day the one of that time of day, or the nearest. */
+    private static int bin(Instant now, List<Bin> bins) {
+        long first = bins.getFirst().start().toEpochMilli();
+        long length = bins.getLast().end().toEpochMilli() - first;
+        long since = Math.floorMod(now.toEpochMilli() - first, DAY_MILLIS);
+        for (int i = 0; i < bins.size(); i++) {
+            if (since < bins.get(i).end().toEpochMilli() - first) {
+                return i;
+            }
+        }
+        return since < (DAY_MILLIS + length) / 2 ? bins.size() - 1 : 0;
+    }
+
+    private MapScreen.Place place(
+            Spot spot, @Nullable Best best, double most, Position from, MoveAdvice.State standing) {
+        Units units = pack.units();
+        return MapScreenPlaceBuilder.builder()
+                .id(spot.id())
+                .name(spot.name())
+                .position(spot.position())
+                .stones(best == null || model == null ? 1 : stones(best.cell(), model, standing.now()))
+                .share(best == null || most == 0 ? 0 : best.grams() / most)
+                .kind(kind(spot, units))
+                .best(
+                        best == null
+                                ? null
+                                : "Best now: "
+                                        + event.presentation(best.cell().presentationId())
+                                                .orElseThrow()
+                                                .name()
+                                        + ", " + Math.round(10 * best.bites()) / 10.0 + " bites an hour"
+                                        + (best.keeperGrams() > 0
+                                                ? ", keepers " + units.weight(best.keeperGrams())
+                                                : ""))
+                .fished(fished(spot, standing.today()))
+                .run(run(from, spot.position(), standing.now(), units))
+                .caution(event.offLimits(spot) ? "Off limits by your rules" : null)
+                .lure(best == null ? null : best.cell().presentationId())
+                .build();
+    }
+
+    private int stones(Cell cell, DayModel of, Instant now) {
+        return BiteRates.stones(of.effectiveHours(cell, bin(now, of.bins())));
+    }
+
+    private static String kind(Spot spot, Units units) {
+        String type = SpotType.words(spot.spotType());
+        if (spot.depthMinM() == null || spot.depthMaxM() == null) {
+            return type;
+        }
+        return type + ", " + units.depth(spot.depthMinM()) + " to " + units.depth(spot.depthMaxM());
+    }
+
+    private String fished(Spot spot, Today today) {
+        Pack.Fished practice = pack.fished().get(spot.id());
+        String before = practice == null
+                ? "Not fished in practice"
+                : "Practice: " + Times.span(Duration.ofMinutes(practice.minutes())) + ", " + bites(practice.bites());
+        long had = today.bites().stream()
+                .filter(b -> b.cell().spotId().equals(spot.id()))
+                .count();
+        boolean fished =
+                today.efforts().stream().anyMatch(e -> e.cell().spotId().equals(spot.id()));
+        return before + (had > 0 || fished ? ". Today: " + bites(had) : "");
+    }
+
+    private static String bites(long count) {
+        return count == 0 ? "no bite" : count == 1 ? "1 bite" : count + " bites";
+    }
+
+    private @Nullable String run(Position from, Position to, Instant now, Units units) {
+        return pack.runs()
+                .at(now)
+                .between(from, to)
+                .map(r -> r.time().compareTo(Runs.SAME_PLACE) < 0
+                        ? "You are there"
+                        : units.distance(r.metres()) + ", "
+                                + Times.span(r.time().plusSeconds(59)) + " run")
+                .orElse(null);
+    }
+
+    private List<Position> route(Position from, List<PlanStop> rest, Instant now) {
+        List<Position> all = new ArrayList<>();
+        List<Position> stops = Stream.concat(
+                        Stream.of(from),
+                        Stream.concat(
+                                rest.stream().map(s -> event.spot(s.spotId())
+                                        .orElseThrow()
+                                        .position()),
+                                Stream.of(event.checkInAt())))
+                .toList();
+        for (int i = 1; i < stops.size() && !rest.isEmpty(); i++) {
+            if (!stops.get(i).equals(stops.get(i - 1))) {
+                pack.runs().at(now).route(stops.get(i - 1), stops.get(i)).ifPresent(all::addAll);
+            }
+        }
+        return all;
+    }
+
+    private List<MapScreen.Bead> beads(List<PlanStop> rest) {
+        return rest.stream()
+                .map(s -> new MapScreen.Bead(
+                        event.spot(s.spotId()).orElseThrow().position(), Times.clock(s.arrive(), event.timeZone())))
+                .toList();
+    }
+}

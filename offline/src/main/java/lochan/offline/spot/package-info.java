@@ -1,0 +1,5 @@
+/** Places as forms give them. */
+@NullMarked
+package lochan.offline.spot;
+
+import org.jspecify.annotations.NullMarked;

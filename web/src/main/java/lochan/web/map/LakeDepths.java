@@ -1,0 +1,71 @@
+package lochan.web.map;
+
+import java.util.ArrayList;
+import java.util.List;
+import lochan.core.lake.structure.Contours;
+import lochan.core.lake.structure.DepthGrid;
+import lochan.core.quantity.Units;
+
+/**
+ * The depths of a lake, as coarse as a phone's screen shows them.
+ *
+ * @param columns   cells from west to east
+ * @param rows      cells from north to south
+ * @param west      edge of the cells, degrees
+ * @param north     edge of the cells, degrees
+ * @param cell      side of one, degrees
+ * @param decimetres depth of each by rows from the north-west; −1 on land
+ * @param lines     of equal depth
+ */
+public record LakeDepths(
+        int columns, int rows, double west, double north, double cell, int[] decimetres, List<Line> lines) {
+
+    private static final int MOST_CELLS = 160;
+
+    /**
+     * A line of equal depth.
+     *
+     * @param depth in the angler's unit, as "20 ft"
+     * @param parts each as latitude, longitude, latitude, longitude …
+     */
+    public record Line(String depth, List<double[]> parts) {}
+
+    /** @param grid in degrees */
+    static LakeDepths of(DepthGrid grid, Units units) {
+        DepthGrid coarse = grid.thinned(MOST_CELLS);
+        int[] decimetres = new int[coarse.size()];
+        for (int i = 0; i < decimetres.length; i++) {
+            decimetres[i] = coarse.isLand(i) ? -1 : Math.max(0, Math.round(10 * coarse.depth(i)));
+        }
+        double north = coarse.south() + coarse.rows() * coarse.cellSize();
+        return new LakeDepths(
+                coarse.columns(),
+                coarse.rows(),
+                coarse.west(),
+                north,
+                coarse.cellSize(),
+                decimetres,
+                lines(coarse, units));
+    }
+
+    private static List<Line> lines(DepthGrid grid, Units units) {
+        double[] values = Contours.values(grid);
+        double unit = units.depth().metres();
+        double deepest = grid.deepest() / unit;
+        double step = DepthLines.step(units.depth(), deepest);
+        List<Line> lines = new ArrayList<>();
+        for (double depth = step; step > 0 && depth < deepest; depth += step) {
+            List<double[]> parts = new ArrayList<>();
+            for (double[][] line : Contours.of(values, grid.columns(), depth * unit)) {
+                double[] part = new double[2 * line.length];
+                for (int i = 0; i < line.length; i++) {
+                    part[2 * i] = grid.south() + (grid.rows() - line[i][1] - 0.5) * grid.cellSize();
+                    part[2 * i + 1] = grid.west() + (line[i][0] + 0.5) * grid.cellSize();
+                }
+                parts.add(part);
+            }
+            lines.add(new Line(units.depth(depth * unit), parts));
+        }
+        return lines;
+    }
+}
