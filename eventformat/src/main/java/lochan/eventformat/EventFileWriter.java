@@ -85,7 +85,7 @@ public final class EventFileWriter {
     }
 
     /**
-     * Of an event what a plan is made of and followed by: its rules, boat, spots, presentations, forecast, plans and known fish ({@code fish}), in the
+     * Of an event what a plan is made of and followed by: its rules, boat, spots, waypoints, presentations, forecast, plans and known fish ({@code fish}), in the
      * fields of an event file.
      */
     public static ObjectNode day(EventData data) {
@@ -94,6 +94,7 @@ public final class EventFileWriter {
         node.set("event", writer.event(data.event()));
         node.set("boat", writer.boat(data.boat(), List.of()));
         list(node, "spots", data.spots(), s -> writer.spot(s, ""));
+        list(node, "waypoints", data.waypoints(), w -> writer.waypoint(w, ""));
         list(node, "presentations", data.presentations(), p -> writer.presentation(p, ""));
         list(node, "forecast", data.forecast(), (f, i) -> writer.forecast(f, ""));
         list(node, "plans", data.plans(), (p, i) -> writer.plan(p, ""));

@@ -52,16 +52,15 @@ public record SpokenFish(
      * @param byLength whether fish are measured by length
      */
     public static SpokenFish of(String words, List<Species> species, Units units, boolean byLength) {
-        Species named = null;
+        String run = words.toLowerCase(Locale.ROOT).replace(" ", "");
+        Species named = species.stream()
+                .filter(s -> run.contains(s.code().replace("-", "")))
+                .findFirst()
+                .orElse(null);
         List<String> numbers = new ArrayList<>();
         boolean point = false;
         boolean half = false;
         for (String word : words.toLowerCase(Locale.ROOT).replace("-", " ").split("[\\s,]+")) {
-            for (Species s : species) {
-                if (s.code().startsWith(word) && word.length() > 3) {
-                    named = s;
-                }
-            }
             point |= word.equals("point");
             half |= word.equals("half");
             Integer number = NUMBERS.get(word);

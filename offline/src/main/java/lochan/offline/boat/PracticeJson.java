@@ -48,17 +48,18 @@ final class PracticeJson {
         return known;
     }
 
+    /** What a phone kept of an older version has fewer fields. */
     private static PracticeLog.Stop stop(Fields f) {
         return PracticeLogStopBuilder.builder()
                 .id(f.needed("id", f::text))
                 .spotId(f.needed("spot", f::text))
                 .start(f.needed("start", f::time))
                 .end(f.time("end"))
-                .anglers(f.needed("anglers", f::whole))
+                .anglers(count(f, "anglers"))
                 .presentations(f.texts("presentations"))
-                .follows(f.needed("follows", f::whole))
-                .bycatch(f.needed("bycatch", f::whole))
-                .conditions(f.needed("conditions", f::object).all())
+                .follows(count(f, "follows"))
+                .bycatch(count(f, "bycatch"))
+                .conditions(texts(f, "conditions"))
                 .bites(f.list(
                         "bites",
                         b -> new PracticeLog.LoggedBite(
@@ -66,8 +67,18 @@ final class PracticeJson {
                                 b.time("at"),
                                 b.text("presentation"),
                                 b.needed("words", b::text),
-                                b.needed("fields", b::object).all())))
+                                texts(b, "fields"))))
                 .build();
+    }
+
+    private static int count(Fields f, String name) {
+        Integer count = f.whole(name);
+        return count == null ? 0 : count;
+    }
+
+    private static Map<String, String> texts(Fields f, String name) {
+        Fields texts = f.object(name);
+        return texts == null ? Map.of() : texts.all();
     }
 
     private static JsObject fields(Map<String, String> fields) {

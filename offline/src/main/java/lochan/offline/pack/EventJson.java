@@ -114,14 +114,16 @@ public final class EventJson {
                 f.texts("tags"));
     }
 
-    /** As the angler reads them. */
+    /** As the angler reads them; what a phone kept of an older version has fewer. */
     public static Units units(Fields f) {
+        Units.Depth depth = f.codeOrNull(Units.Depth.class, "depth");
+        Units.Speed speed = f.codeOrNull(Units.Speed.class, "speed");
         return new Units(
                 f.code(Units.Weight.class, "weight"),
                 f.code(Units.Length.class, "length"),
-                f.code(Units.Depth.class, "depth"),
+                depth == null ? Units.USUAL.depth() : depth,
                 f.code(Units.Temperature.class, "temperature"),
-                f.code(Units.Speed.class, "speed"));
+                speed == null ? Units.USUAL.speed() : speed);
     }
 
     /** The event of a pack: what it was learnt from stays at home. */

@@ -11,6 +11,7 @@ import lochan.core.Assumptions;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Runs;
+import lochan.core.live.Effort;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.planning.backups.Backups;
 import lochan.core.planning.edits.DayRuns;
@@ -41,17 +42,6 @@ public record Pack(
 
     /** What practice brought at a spot. */
     public record Fished(int minutes, int bites) {}
-
-    /**
-     * How much is computed for an answer.
-     *
-     * @param outlook   scenarios of each set that outlooks are drawn in
-     * @param weighed   scenarios weighed by what was seen before the rest of a day is planned
-     * @param scenarios likely ones of them that plans are compared in
-     * @param rounds    of the search for the rest of a day
-     * @param seed      of all that is drawn
-     */
-    public record Effort(int outlook, int weighed, int scenarios, int rounds, long seed) {}
 
     /** A competition day, and the backups of its plan. */
     public record Day(DayModel model, Backups.Ladder ladder) {}

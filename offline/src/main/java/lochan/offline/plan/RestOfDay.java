@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import lochan.core.event.Position;
+import lochan.core.live.Effort;
 import lochan.core.live.MoveAdvice;
 import lochan.core.live.Outlooks;
 import lochan.core.model.scenario.DayModel;
@@ -16,7 +17,6 @@ import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.Times;
-import lochan.offline.pack.Pack;
 
 /**
  * What is left of a day, planned again from where the boat is in days like this one so far. It lies beside the plan until the angler takes it.
@@ -42,7 +42,7 @@ public record RestOfDay(String words, String adds, String asOf, List<PlanStop> p
             MoveAdvice.State standing,
             Position here,
             double factor,
-            Pack.Effort effort,
+            Effort effort,
             Units units) {
         List<PlanStop> plan = model.event().planOf(model.day());
         ScenarioSet likely =

@@ -25,7 +25,7 @@ class SpokenFishTest {
                 "largemouth two point five, largemouth, 2.5",
                 "four and a half, none, 4.5",
                 "twenty three four, none, none",
-                "to eight, none, 2-8",
+                "small mouth to eight, smallmouth, 2-8",
                 "nothing at all, none, none"
             })
     void fillsTheFormInPounds(String words, String species, String measure) throws Exception {

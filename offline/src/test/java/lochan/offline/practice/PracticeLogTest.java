@@ -131,7 +131,7 @@ class PracticeLogTest {
                 change("e1", 5, "what", "edit-bite", "stop", "one", "bite", "b", "set/size", "2-8", "was/size", "3-4"));
         log = with(log, change("e2", 6, edit(log, "one", "waterTempC", "64")));
         log = with(log, change("e3", 7, edit(log, "one", "sky", "cloudy")));
-        assertThat(screen(log, 8).open().bites().getFirst().words()).isEqualTo("Landed, 2 lb 8 oz");
+        assertThat(screen(log, 8).open().bites().getFirst().words()).isEqualTo("Landed, ≈ 2 lb 8 oz");
         assertThat(screen(log, 8).open().conditions()).isEqualTo("64 °F · cloudy");
 
         Form form = new Form(Map.of(), Units.USUAL);

@@ -5,9 +5,9 @@ import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
 import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileWriter;
+import lochan.eventformat.PackWriter;
 import lochan.offline.bag.Names;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What the page in the boat must know to keep the bag by itself: event, log, names, units, and the time at the server. */
@@ -23,22 +23,11 @@ class BoatLog {
     /** @param event its outline will do */
     ObjectNode node(EventData event, List<Entry> entries, Units units) {
         ObjectNode node = EventFileWriter.log(event.event(), log.shown(entries));
-        node.set("units", units(units));
+        node.set("units", PackWriter.units(units));
         Names names = Names.in(event);
         ObjectNode called = node.putObject("names");
         names.spots().forEach(called.putObject("spots")::put);
         names.presentations().forEach(called.putObject("presentations")::put);
         return node.put("now", log.now().toEpochMilli());
-    }
-
-    /** As the angler reads them. */
-    static ObjectNode units(Units units) {
-        return JsonNodeFactory.instance
-                .objectNode()
-                .put("weight", units.weight().code())
-                .put("length", units.length().code())
-                .put("depth", units.depth().code())
-                .put("temperature", units.temperature().code())
-                .put("speed", units.speed().code());
     }
 }

@@ -5,10 +5,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import lochan.core.eventdata.EventData;
+import lochan.core.live.Effort;
 import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileReader;
 import lochan.eventformat.JsonLimits;
+import lochan.eventformat.PackWriter;
 import lochan.offline.pack.Pack;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
@@ -76,19 +78,19 @@ class BoatPackController {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
         Budgets.Boat boat = budgets.boat();
-        List<PackJson.Day> days = IntStream.rangeClosed(1, event.days().size())
+        List<PackWriter.Day> days = IntStream.rangeClosed(1, event.days().size())
                 .filter(day -> log.now().isBefore(event.day(day).checkIn()))
-                .mapToObj(day -> new PackJson.Day(
+                .mapToObj(day -> new PackWriter.Day(
                         day,
                         dayModels.of(key, event, day).numbers(),
                         backups.ofDay(key, event, day).orElse(null)))
                 .toList();
-        String pack = PackJson.of(
+        String pack = PackWriter.of(
                         event,
                         units,
                         lakes.dayRuns(event),
                         projections.calibration(key.accountId()).factor(),
-                        new Pack.Effort(
+                        new Effort(
                                 boat.outlook(),
                                 boat.weighed(),
                                 boat.rest().scenarios(),

@@ -5,16 +5,12 @@ import java.util.List;
 import lochan.core.event.Position;
 import lochan.core.lake.structure.Contours;
 import lochan.core.lake.structure.DepthGrid;
+import lochan.core.lake.structure.LakeDepths;
 import lochan.core.quantity.Units;
 
 /** Draws lines of depth: no finer than can be seen, and never more than a page can carry. */
 final class DepthLines {
 
-    /** Steps between lines of depth that people read. */
-    private static final double[] STEPS_FT = {5, 10, 20, 50, 100};
-
-    private static final double[] STEPS_M = {1, 2, 5, 10, 20, 50};
-    private static final int MOST_LINES = 8;
     /** Places of a line nearer together than this share of the drawing are left out, and lines that are no longer. */
     private static final double DETAIL = 1 / 1500.0;
 
@@ -48,7 +44,7 @@ final class DepthLines {
 
     private List<LakeMap.Line> drawn(double detail, Units units) {
         double deepest = grid.deepest() / unit.metres();
-        double step = step(unit, deepest);
+        double step = LakeDepths.step(unit, deepest);
         List<LakeMap.Line> lines = new ArrayList<>();
         for (double depth = step; step > 0 && depth < deepest; depth += step) {
             StringBuilder path = new StringBuilder();
@@ -60,16 +56,6 @@ final class DepthLines {
             }
         }
         return lines;
-    }
-
-    /** @param deepest water, in the unit */
-    static double step(Units.Depth unit, double deepest) {
-        for (double s : unit == Units.Depth.FT ? STEPS_FT : STEPS_M) {
-            if (deepest / s <= MOST_LINES) {
-                return s;
-            }
-        }
-        return deepest / MOST_LINES;
     }
 
     private void append(StringBuilder path, double[][] line, double detail) {

@@ -13,6 +13,7 @@ import lochan.core.lake.Lake;
 import lochan.core.lake.Runs;
 import lochan.core.lake.structure.Candidate;
 import lochan.core.lake.structure.DepthGrid;
+import lochan.core.lake.structure.LakeDepths;
 import lochan.core.lake.structure.StructureFinder;
 import lochan.core.planning.edits.DayRuns;
 import lochan.core.quantity.Units;

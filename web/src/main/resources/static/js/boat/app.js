@@ -16,6 +16,7 @@ const TICK_MILLIS = 15_000;
 const ADVICE_MILLIS = 2 * 60_000;
 const PATIENCE_MILLIS = 8000;
 const PACK_PATIENCE_MILLIS = 60_000;
+const SECOND = 1000;
 const MINUTE = 60_000;
 /** Slower, a boat's way is not its heading. */
 const SLOW_MPS = 0.7;
@@ -103,13 +104,19 @@ class BoatApp {
     this.kept = await this.store.change(this.root, how);
   }
 
+  /** The day of a log in words; the one of the second before holds while nothing was logged. */
   viewOf(log) {
-    return rules.view(log, 0, this.now(), Date.parse(this.kept.plan?.stay?.leaveAt));
+    const now = this.now();
+    const leaveAt = Date.parse(this.kept.plan?.stay?.leaveAt);
+    const of = [log.now, log.entries.length, log.entries.at(-1)?.id, leaveAt, Math.floor(now / SECOND)].join(' ');
+    if (this.seen?.of !== of) this.seen = { of, view: rules.view(log, 0, now, leaveAt) };
+    return this.seen.view;
   }
 
   draw() {
     this.view = this.kept.log && this.viewOf(this.known());
-    this.practice = this.kept.log && this.practiceView();
+    // Beside the competition's log only the date is asked of practice.
+    if (this.kept.log && !(this.practice && this.mode === 'competition')) this.practice = this.practiceView();
     if (this.view) this.ringing = this.alarms().filter(({ id }) => !this.kept.rung.includes(id));
     render(screen(this), document.getElementById('app'));
     this.drawLake();
@@ -139,7 +146,7 @@ class BoatApp {
     }
   }
 
-  async seen(alarm) {
+  async hasSeen(alarm) {
     await this.change((kept) => kept.rung.push(alarm.id));
     this.draw();
   }
@@ -716,6 +723,7 @@ class BoatApp {
   }
 
   tick() {
+    if (this.kept.log) this.practice = this.practiceView();
     this.draw();
     if (this.now() - (this.kept.plan?.now ?? 0) >= ADVICE_MILLIS) this.askPlan().catch(() => {});
     this.askMap().catch(() => {});
@@ -744,6 +752,9 @@ class Adviser {
   constructor() {
     this.asked = new Map();
     this.count = 0;
+  }
+
+  start() {
     this.worker = new Worker('/js/boat/adviser.js', { type: 'module' });
     this.worker.addEventListener('message', ({ data: { id, said, error } }) => {
       const { resolve, reject } = this.asked.get(id);
@@ -754,6 +765,7 @@ class Adviser {
   }
 
   ask(what, of) {
+    if (!this.worker) this.start();
     this.count += 1;
     const id = this.count;
     return new Promise((resolve, reject) => {

@@ -246,18 +246,25 @@ export class LakeCanvas {
     this.line(to, way ?? [], ink('gorse'), [], 4);
     if (k >= LABELS_FROM)
       for (const { depth, at } of this.lines)
-        if (at) this.label(to, depth, this.onScreen(at.lat, at.lon), taken, 'isobath', 0);
+        if (at) this.label(to, depth, this.onScreen(at.lat, at.lon), taken, 'isobath');
+    for (const { lat, lon, note } of this.pack.data.waypoints) {
+      const [x, y] = this.onScreen(lat, lon);
+      to.lineWidth = 2;
+      to.strokeStyle = ink('ink');
+      to.strokeRect(x - 4, y - 4, 8, 8);
+      if (note && k >= 2 * LABELS_FROM) this.label(to, note, [x, y + 14], taken, 'faint');
+    }
     this.ramp(to, launch, 'L');
     if (checkInAt.lat !== launch.lat || checkInAt.lon !== launch.lon) this.ramp(to, checkInAt, 'C');
     const byWorth = [...places].sort((a, b) => (b.id === chosen) - (a.id === chosen) || b.share - a.share);
     for (const place of [...byWorth].reverse()) this.cairn(to, place, place.id === chosen);
     for (const { clock, lat, lon } of beads) {
       const [x, y] = this.onScreen(lat, lon);
-      this.label(to, clock, [x, y + 24], taken, 'heather', 0);
+      this.label(to, clock, [x, y + 24], taken, 'heather');
     }
     for (const { name, lat, lon, share } of byWorth) {
       const [x, y] = this.onScreen(lat, lon);
-      if (k >= LABELS_FROM || share > 0.6) this.label(to, name, [x, y - 20], taken, 'ink', 0);
+      if (k >= LABELS_FROM || share > 0.6) this.label(to, name, [x, y - 20], taken, 'ink');
     }
     if (boat) this.boat(to, boat);
   }

@@ -88,7 +88,7 @@ function ringing(app) {
   return alarm
     ? html`<div class="alarm" role="alert">
         <strong>${alarm.words}</strong>
-        <button type="button" @click=${() => app.seen(alarm)}>
+        <button type="button" @click=${() => app.hasSeen(alarm)}>
           ${more.length > 0 ? `Seen, ${more.length} more` : 'Seen'}
         </button>
       </div>`

@@ -3,6 +3,7 @@ package lochan.web.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -33,6 +34,11 @@ class BoatTapsTest extends Walk {
               const bar = document.querySelector('.boat-bar').getBoundingClientRect();
               return top >= 0 && bottom <= bar.top;
             }""";
+
+    /** Words that stand out less than 7 to 1. */
+    private static final String PALE = """
+            () => axe.run(document, { runOnly: ['color-contrast-enhanced'], resultTypes: ['violations'] }).then((found) =>
+              found.violations.flatMap(({ nodes }) => nodes.map((node) => node.failureSummary + ' ' + node.html)))""";
 
     private int taps;
 
@@ -116,6 +122,38 @@ class BoatTapsTest extends Walk {
         tap("Log fish");
         assertThat(tapped()).as("a fish that was spoken").isEqualTo(2);
         assertThat(page.locator(".log > li")).hasCount(2);
-        touch.close();
+    }
+
+    @Test
+    void standsOutInSunAndBeforeDawn(@RunningApp.Demo RunningApp demo) {
+        Visitor ashore = signIn(demo, PHONE);
+        String path = SampleEvents.demoAgain(ashore);
+        ashore.post("/demo/clock", "moment", "DAY_1_MORNING");
+        page.navigate(demo.address() + SampleEvents.boat(path));
+        page.evaluate(AxeBuilder.getAxeScript());
+        for (String theme : List.of("Dark theme", "Light theme")) {
+            for (String screen : List.of("Log", "Bag", "Map", "Plan")) {
+                page.locator(".boat-bar")
+                        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(screen))
+                        .click();
+                if (screen.equals("Map")) {
+                    page.locator(".near button").first().click();
+                }
+                if (screen.equals("Plan")) {
+                    page.locator(".outlook").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+                }
+                assertThat((List<?>) page.evaluate(PALE))
+                        .as(screen + ", before " + theme)
+                        .isEmpty();
+            }
+            openFoot(page);
+            button(theme).click();
+        }
+        ashore.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
+        page.navigate(demo.address() + SampleEvents.boat(path));
+        page.evaluate(AxeBuilder.getAxeScript());
+        page.getByText("Start stop").click();
+        assertThat(page.locator("#fishing")).isVisible();
+        assertThat((List<?>) page.evaluate(PALE)).as("practice").isEmpty();
     }
 }

@@ -87,6 +87,10 @@ class Screenshots {
         screen(page, "Plan");
         page.locator(".outlook").waitFor();
         shoot(page, "boat-plan");
+        screen(page, "Map");
+        page.locator(".near button").first().click();
+        page.locator("[data-place]").waitFor();
+        shoot(page, "boat-map");
         screen(page, "Log");
         shoot(page, "boat-log");
         page.locator(".boat-foot summary").click();
@@ -96,8 +100,6 @@ class Screenshots {
         shoot(page, "boat-bag");
         page.navigate(address + "/events");
         setClock(page, "Last practice evening");
-        page.navigate(event + "/map");
-        shoot(page, "map-phone");
         page.navigate(SampleEvents.boat(event));
         page.getByLabel("Where").selectOption("mill-ledge");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start stop"))

@@ -269,7 +269,7 @@ class CompetitionPagesTest {
 
     @Test
     @Tag("slow")
-    void tellsToStayOrGoWhileTheDayIsFishedAndTakesWhatIsFishedAndWhatWasLost(@RunningApp.Demo RunningApp demo) {
+    void takesWhatIsFishedAndWhatWasLost(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
         String event = angler.get("/events")
                 .page()
@@ -277,12 +277,6 @@ class CompetitionPagesTest {
                 .attr("href")
                 .replace("/rules", "");
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
-        JsonNode stay = plan(angler, event).path("stay");
-        assertThat(stay.path("why").asString()).contains("The next hour here adds");
-        assertThat(stay.path("next").asString()).contains("Next in your plan");
-        assertThat(Instant.parse(stay.path("leaveAt").asString()))
-                .isAfter(Instant.ofEpochMilli(plan(angler, event).path("now").asLong()));
-
         angler.post(
                 event + "/competition/entries",
                 "type",
@@ -293,7 +287,6 @@ class CompetitionPagesTest {
                 "harth-grass",
                 "presentation",
                 "swim-jig");
-        assertThat(plan(angler, event).path("stay").path("fishing").asString()).startsWith("Harth Grass");
         assertThat(angler.post(
                                 event + "/competition/entries",
                                 "type",
@@ -326,7 +319,6 @@ class CompetitionPagesTest {
                 .contains("There is no such spot here");
 
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
-        assertThat(plan(angler, event).path("stay").isNull()).isTrue();
     }
 
     /** The stops of the plan as its page shows them, with their times. */
@@ -334,73 +326,63 @@ class CompetitionPagesTest {
         return angler.get(event + "/plan").texts("[data-bead]");
     }
 
-    /** What the Plan screen of the boat shows. */
-    private static JsonNode plan(Visitor angler, String event) {
-        return JsonMapper.shared()
-                .readTree(angler.get(SampleEvents.boat(event) + "/plan").body());
-    }
-
-    private static JsonNode ready(Visitor angler, String event) {
-        return Awaitility.await()
-                .atMost(Duration.ofMinutes(2))
-                .until(
-                        () -> plan(angler, event),
-                        p -> p.path("stay").path("ahead").isObject()
-                                && !p.path("rest").path("running").asBoolean(false));
-    }
-
-    @Test
+    /** A pack comes again only where it has changed; stops that a phone planned again go into the plan once, and can be undone at the desk. */
     @Tag("slow")
-    void tellsHowTheDayMayEndAndPlansItsRestWhereTheAnglerDecides(@RunningApp.Demo RunningApp demo) {
+    @Test
+    void aPackIsSentWhereItChangedAndAPhonesPlanIsTakenOnce(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
         String event = SampleEvents.demoAgain(angler);
         String boat = SampleEvents.boat(event);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
-        JsonNode ahead = ready(angler, event).path("stay").path("ahead");
-        assertThat(List.of("low", "middle", "high"))
-                .allSatisfy(k -> assertThat(ahead.path(k).asString()).contains("lb"));
-        assertThat(ahead.path("target").asString()).contains("15 lb 0 oz or more:");
-        assertThat(ahead.path("kinds").get(2).path("name").asString()).isEqualTo("A kicker");
-        assertThat(ahead.path("more").isNull())
-                .as("nothing is culled while there is room")
-                .isTrue();
+        JsonNode pack = Awaitility.await()
+                .atMost(Duration.ofMinutes(2))
+                .until(
+                        () -> JsonMapper.shared()
+                                .readTree(angler.get(boat + "/pack").body()),
+                        p -> p.path("days").valueStream().noneMatch(d -> d.path("ladder")
+                                .isNull()));
+        assertThat(pack.path("days").size()).isEqualTo(2);
+        Visitor.Answer whole = angler.get(boat + "/pack");
+        assertThat(angler.get(boat + "/pack").header("ETag")).isEqualTo(whole.header("ETag"));
         List<String> stops = stops(angler, event);
-        assertThat(stops).isNotEmpty();
-
-        angler.post(boat + "/rest", "lat", "200", "lon", "0");
-        JsonNode found = ready(angler, event).path("rest");
-        assertThat(found.path("asOf").asString()).matches("09:4\\d");
-        assertThat(found.path("adds").asString()).contains("to the bag on average, the rest of your plan");
-        assertThat(stops(angler, event))
-                .as("what was found lies beside the plan")
-                .isEqualTo(stops);
-        angler.post(boat + "/rest/drop");
-        assertThat(ready(angler, event).path("rest").path("stops").isString()).isFalse();
-        Visitor.Answer late = angler.post(boat + "/rest/take");
-        assertThat(late.status()).isEqualTo(409);
-        assertThat(late.body()).contains("plan the rest of the day again");
-
-        angler.post(boat + "/rest");
-        ready(angler, event);
-        Visitor.Answer taken = angler.post(boat + "/rest/take");
-        assertThat(angler.get(event + "/plan").text()).containsPattern("Rest of the day planned again at 09:4\\d");
-        assertThat(stops(angler, event)).isNotEqualTo(stops);
-        angler.post(JsonMapper.shared().readTree(taken.body()).path("undo").asString());
+        JsonNode first = pack.path("data").path("plans").get(0).path("stops").get(0);
+        String again = """
+                {"id": "again", "day": 1, "stops": [%s]}""".formatted(first);
+        for (int times = 0; times < 2; times++) {
+            assertThat(angler.postJson(boat + "/plan", again).status()).isEqualTo(200);
+            assertThat(stops(angler, event)).hasSize(1);
+        }
+        assertThat(angler.get(boat + "/pack").header("ETag")).isNotEqualTo(whole.header("ETag"));
+        assertThat(angler.get(event + "/plan").text()).contains("Rest of the day planned again on the water");
+        angler.post(
+                event + "/plan/undo",
+                "plan",
+                angler.get(event + "/plan")
+                        .page()
+                        .selectFirst("form[action*=undo] [name=plan]")
+                        .val());
         assertThat(stops(angler, event)).isEqualTo(stops);
+        angler.postJson(boat + "/plan", again);
+        assertThat(stops(angler, event)).as("sent late once more").isEqualTo(stops);
+
+        assertThat(angler.postJson(boat + "/plan", again.replace("\"day\": 1", "\"day\": 7"))
+                        .status())
+                .isEqualTo(422);
+        assertThat(angler.postJson(
+                                boat + "/plan",
+                                again.replace("\"again\"", "\"other\"")
+                                        .replace(first.path("spot").asString(), "gone"))
+                        .body())
+                .contains("plan the rest of the day again");
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
     }
 
     @Tag("slow")
     @Test
-    void theForecastAndKnownFishAreWatched(@RunningApp.Demo RunningApp demo) {
+    void theLivewellIsWatched(@RunningApp.Demo RunningApp demo) {
         Visitor angler = demo.demoAngler();
         String event = SampleEvents.demoAgain(angler);
         angler.post("/demo/clock", "moment", "DAY_1_MORNING");
-        JsonNode plan = plan(angler, event);
-        assertThat(plan.path("cautions").valueStream().map(JsonNode::asString))
-                .anyMatch(t -> t.contains("in your forecast 13:00 to"));
-        assertThat(plan.path("due").get(0).path("time").asString()).isEqualTo("09:30");
-        assertThat(plan.path("due").get(0).path("now").asBoolean()).isTrue();
         Visitor.Answer page = angler.get(event + "/competition");
         assertThat(slots(page).getFirst()).contains("2 h 40 min");
         assertThat(angler.post(

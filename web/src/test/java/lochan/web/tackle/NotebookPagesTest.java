@@ -165,9 +165,9 @@ class NotebookPagesTest {
         Visitor.Answer late = angler.get(event + "/plan?plan=" + plan);
         assertThat(late.text()).contains("visited at 09:00");
         assertThat(grams(late)).as("it counts with its chance").isGreaterThan(grams(early) + 8);
-        assertThat(angler.get(SampleEvents.boat(event) + "/plan").body())
-                .contains("\"place\":\"Reed Corner")
-                .contains("\"time\":\"09:00\"");
+        assertThat(angler.get(SampleEvents.boat(event) + "/pack").body())
+                .as("the phone takes it along")
+                .containsPattern("\"nextVisit\":\"[0-9-]+T09:00");
     }
 
     /** Ounces of the forecast. */

@@ -131,8 +131,8 @@ class TackleAdvicePagesTest {
                 .doesNotContain("Nothing on deck breaks");
         assertThat(angler.get(event + "/plan").texts(".note.trouble"))
                 .anyMatch(t -> t.contains("your rules ban “swim jigs”"));
-        assertThat(angler.get(SampleEvents.boat(event) + "/plan").body())
-                .contains("Before you start, your rules say no: ");
+        assertThat(angler.get(SampleEvents.boat(event) + "/pack").body())
+                .containsPattern("\"notAllowed\":\\{[^}]*\"swim-jig\":\"[^\"]*your rules ban");
         assertThat(angler.get(event + "/rules").value("gear/banned")).isEqualTo("swim-jigs, umbrella-rig");
     }
 

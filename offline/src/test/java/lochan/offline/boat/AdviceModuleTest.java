@@ -1,9 +1,10 @@
-package lochan.web.competition;
+package lochan.offline.boat;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.BufferedReader;
 import java.io.BufferedWriter;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -16,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.regex.Pattern;
+import java.util.zip.GZIPOutputStream;
 import lochan.core.Assumptions;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
@@ -23,21 +25,30 @@ import lochan.core.competition.EntryCatchBuilder;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
+import lochan.core.lake.SpotBuilder;
+import lochan.core.live.Effort;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
 import lochan.core.planning.edits.DayRuns;
+import lochan.core.practice.Hooks;
 import lochan.core.practice.Outcome;
+import lochan.core.practice.PracticeStop;
+import lochan.core.practice.Presentation;
+import lochan.core.practice.PresentationTime;
 import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileReader;
 import lochan.eventformat.EventFileWriter;
+import lochan.eventformat.PackWriter;
 import lochan.offline.pack.Pack;
 import lochan.offline.plan.DayAdvice;
 import lochan.offline.plan.RestOfDay;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
@@ -49,7 +60,7 @@ import tools.jackson.databind.node.ObjectNode;
  * 10⁻⁶.
  */
 @Tag("slow")
-class AdviceParityTest {
+class AdviceModuleTest {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final double ROUNDING = 1e-6;
@@ -59,14 +70,14 @@ class AdviceParityTest {
     /** Of an event's askings that plan the rest of the day too. */
     private static final int REST_EVERY = 25;
 
-    private static final Pack.Effort EFFORT = new Pack.Effort(200, 60, 12, 1, 1);
+    private static final Effort EFFORT = new Effort(200, 60, 12, 1, 1);
 
     /** An advice module in Node. */
     private record Phone(Process node, BufferedWriter ask, BufferedReader answers) implements AutoCloseable {
 
         static Phone start() throws Exception {
             Path module = Files.createTempDirectory("advice").resolve("advice.mjs");
-            try (InputStream in = AdviceParityTest.class.getResourceAsStream("/static/js/boat/advice.js")) {
+            try (InputStream in = AdviceModuleTest.class.getResourceAsStream("/static/js/boat/advice.js")) {
                 Files.copy(in, module);
             }
             Process node = new ProcessBuilder("node", "src/test/js/adviser.mjs", module.toString())
@@ -93,7 +104,7 @@ class AdviceParityTest {
     @ValueSource(strings = {"two-arms-open", "may-opener", "long-light", "two-day-autumn"})
     void saysTheSame(String name) throws Exception {
         EventData event;
-        try (InputStream in = Files.newInputStream(Path.of("src/main/resources/demo/" + name + ".event.json"))) {
+        try (InputStream in = Files.newInputStream(Path.of("../web/src/main/resources/demo/" + name + ".event.json"))) {
             event = EventFileReader.read(in).data();
         }
         FittedDayModel model = new FittedDayModel(event, 1, Assumptions.DEFAULTS);
@@ -112,13 +123,13 @@ class AdviceParityTest {
                         Map.of(1, new Pack.Day(model, ladder))),
                 1);
         here.ready();
-        ObjectNode pack = PackJson.of(
+        ObjectNode pack = PackWriter.of(
                 event,
                 Units.USUAL,
                 runs,
                 0.9,
                 EFFORT,
-                List.of(new PackJson.Day(1, model.numbers(), ladder)),
+                List.of(new PackWriter.Day(1, model.numbers(), ladder)),
                 Map.of(),
                 null);
         CompetitionDay day = event.day(1);
@@ -153,6 +164,54 @@ class AdviceParityTest {
             fields.set("presentation", fields.remove("presentationId"));
         });
         return tree;
+    }
+
+    /** An event as large as they come is taken along in 1.5 MB. */
+    @Test
+    void aLargeEventIsTakenAlongToo() throws Exception {
+        EventData event;
+        try (InputStream in =
+                Files.newInputStream(Path.of("../web/src/main/resources/demo/two-arms-open.event.json"))) {
+            event = EventFileReader.read(in).data();
+        }
+        Random random = new Random(1);
+        List<Spot> spots = new ArrayList<>(event.spots());
+        while (spots.size() < 200) {
+            Spot like = event.spots().get(random.nextInt(event.spots().size()));
+            spots.add(SpotBuilder.builder(like)
+                    .id("spot-" + spots.size())
+                    .position(near(event, random))
+                    .build());
+        }
+        List<Presentation> lures = new ArrayList<>(event.presentations());
+        while (lures.size() < 20) {
+            lures.add(new Presentation("lure-" + lures.size(), "Lure " + lures.size(), Hooks.SINGLE));
+        }
+        // Practice such that every class of spot was fished with every lure.
+        List<PracticeStop> stops = event.stops().stream()
+                .map(s -> s.withPresentations(lures.stream()
+                        .map(l -> new PresentationTime(l.id(), null))
+                        .toList()))
+                .toList();
+        EventData large =
+                event.toBuilder().spots(spots).presentations(lures).stops(stops).build();
+        FittedDayModel model = new FittedDayModel(large, 1, Assumptions.DEFAULTS);
+        assertThat(model.cells()).hasSizeGreaterThan(3500);
+        ByteArrayOutputStream sent = new ByteArrayOutputStream();
+        try (GZIPOutputStream gzip = new GZIPOutputStream(sent)) {
+            gzip.write(PackWriter.of(
+                            large,
+                            Units.USUAL,
+                            DayRuns.of(large, Assumptions.DEFAULTS.planning()),
+                            1,
+                            EFFORT,
+                            List.of(new PackWriter.Day(1, model.numbers(), new Backups.Ladder(null, List.of()))),
+                            Map.of(),
+                            null)
+                    .toString()
+                    .getBytes(StandardCharsets.UTF_8));
+        }
+        assertThat(sent.size()).isLessThan(1_500_000);
     }
 
     private static ObjectNode question(EventData event, List<Entry> log, Instant now, @Nullable Position at) {

@@ -1,4 +1,4 @@
-package lochan.web.competition;
+package lochan.eventformat;
 
 import java.time.Duration;
 import java.util.ArrayList;
@@ -13,6 +13,8 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.Lake;
 import lochan.core.lake.Runs;
 import lochan.core.lake.Spot;
+import lochan.core.lake.structure.LakeDepths;
+import lochan.core.live.Effort;
 import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
@@ -21,18 +23,15 @@ import lochan.core.planning.backups.Backups;
 import lochan.core.planning.edits.DayRuns;
 import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Units;
-import lochan.eventformat.EventFileWriter;
-import lochan.offline.pack.Pack;
-import lochan.web.map.LakeDepths;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Writes what a phone takes along, as {@link Pack} reads it. Numbers are written whole: the phone is to answer as this would. */
-final class PackJson {
+/** Writes what a phone takes along of an event. Numbers are written whole: the phone is to answer as this would. */
+public final class PackWriter {
 
-    private PackJson() {}
+    private PackWriter() {}
 
     private static ObjectNode object() {
         return JsonNodeFactory.instance.objectNode();
@@ -43,20 +42,20 @@ final class PackJson {
      *
      * @param ladder of its plan; null while it is computed
      */
-    record Day(int number, DayNumbers numbers, Backups.@Nullable Ladder ladder) {}
+    public record Day(int number, DayNumbers numbers, Backups.@Nullable Ladder ladder) {}
 
     /** @param notAllowed what the angler's rules say against presentations, by their ids */
-    static ObjectNode of(
+    public static ObjectNode of(
             EventData event,
             Units units,
             DayRuns runs,
             double factor,
-            Pack.Effort effort,
+            Effort effort,
             List<Day> days,
             Map<String, String> notAllowed,
             @Nullable LakeDepths depths) {
         ObjectNode node = object().put("factor", factor);
-        node.set("units", BoatLog.units(units));
+        node.set("units", units(units));
         node.putObject("effort")
                 .put("outlook", effort.outlook())
                 .put("weighed", effort.weighed())
@@ -128,6 +127,15 @@ final class PackJson {
             }
         }
         return node;
+    }
+
+    /** Units as the angler reads them. */
+    public static ObjectNode units(Units units) {
+        return object().put("weight", units.weight().code())
+                .put("length", units.length().code())
+                .put("depth", units.depth().code())
+                .put("temperature", units.temperature().code())
+                .put("speed", units.speed().code());
     }
 
     private static ObjectNode lake(Lake lake) {

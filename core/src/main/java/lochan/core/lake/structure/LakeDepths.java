@@ -1,9 +1,7 @@
-package lochan.web.map;
+package lochan.core.lake.structure;
 
 import java.util.ArrayList;
 import java.util.List;
-import lochan.core.lake.structure.Contours;
-import lochan.core.lake.structure.DepthGrid;
 import lochan.core.quantity.Units;
 
 /**
@@ -21,6 +19,11 @@ public record LakeDepths(
         int columns, int rows, double west, double north, double cell, int[] decimetres, List<Line> lines) {
 
     private static final int MOST_CELLS = 160;
+    /** Steps between lines of depth that people read. */
+    private static final double[] STEPS_FT = {5, 10, 20, 50, 100};
+
+    private static final double[] STEPS_M = {1, 2, 5, 10, 20, 50};
+    private static final int MOST_LINES = 8;
 
     /**
      * A line of equal depth.
@@ -31,7 +34,7 @@ public record LakeDepths(
     public record Line(String depth, List<double[]> parts) {}
 
     /** @param grid in degrees */
-    static LakeDepths of(DepthGrid grid, Units units) {
+    public static LakeDepths of(DepthGrid grid, Units units) {
         DepthGrid coarse = grid.thinned(MOST_CELLS);
         int[] decimetres = new int[coarse.size()];
         for (int i = 0; i < decimetres.length; i++) {
@@ -52,7 +55,7 @@ public record LakeDepths(
         double[] values = Contours.values(grid);
         double unit = units.depth().metres();
         double deepest = grid.deepest() / unit;
-        double step = DepthLines.step(units.depth(), deepest);
+        double step = step(units.depth(), deepest);
         List<Line> lines = new ArrayList<>();
         for (double depth = step; step > 0 && depth < deepest; depth += step) {
             List<double[]> parts = new ArrayList<>();
@@ -67,5 +70,19 @@ public record LakeDepths(
             lines.add(new Line(units.depth(depth * unit), parts));
         }
         return lines;
+    }
+
+    /**
+     * Depth from one line to the next, so that there are no more lines than can be told apart.
+     *
+     * @param deepest water, in the unit
+     */
+    public static double step(Units.Depth unit, double deepest) {
+        for (double s : unit == Units.Depth.FT ? STEPS_FT : STEPS_M) {
+            if (deepest / s <= MOST_LINES) {
+                return s;
+            }
+        }
+        return deepest / MOST_LINES;
     }
 }

@@ -1,0 +1,134 @@
+package lochan.offline.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.Map;
+import lochan.core.Assumptions;
+import lochan.core.competition.Entry;
+import lochan.core.event.Position;
+import lochan.core.eventdata.EventData;
+import lochan.core.live.Effort;
+import lochan.core.model.scenario.FittedDayModel;
+import lochan.core.planning.backups.Backups;
+import lochan.core.planning.edits.DayRuns;
+import lochan.core.quantity.Units;
+import lochan.eventformat.EventFileReader;
+import lochan.offline.pack.Pack;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** The demo's first day at twenty to ten: what is said of it. */
+class DayAdviceTest {
+
+    private static EventData event;
+    private static DayAdvice advice;
+
+    @BeforeAll
+    static void read() throws Exception {
+        try (InputStream in =
+                Files.newInputStream(Path.of("../web/src/main/resources/demo/two-arms-open.event.json"))) {
+            event = EventFileReader.read(in).data();
+        }
+        advice = of(Map.of());
+        advice.ready();
+    }
+
+    private static DayAdvice of(Map<String, String> notAllowed) {
+        FittedDayModel model = new FittedDayModel(event, 1, Assumptions.DEFAULTS);
+        return new DayAdvice(
+                new Pack(
+                        event,
+                        Units.USUAL,
+                        DayRuns.of(event, Assumptions.DEFAULTS.planning()),
+                        1,
+                        new Effort(200, 60, 12, 1, 1),
+                        Map.of("harth-grass", new Pack.Fished(95, 7)),
+                        notAllowed,
+                        Map.of(1, new Pack.Day(model, new Backups.Ladder(null, List.of())))),
+                1);
+    }
+
+    private static Instant at(String time) {
+        return event.day(1)
+                .date()
+                .atTime(LocalTime.parse(time))
+                .atZone(event.timeZone())
+                .toInstant();
+    }
+
+    private static List<Entry> until(Instant now) {
+        return event.competition().stream().filter(e -> !e.at().isAfter(now)).toList();
+    }
+
+    private static PlanScreen screen(String time) {
+        return advice.screen(until(at(time)), at(time), null);
+    }
+
+    @Test
+    void saysWhetherToStayHowTheDayMayEndAndWhatToWatch() {
+        PlanScreen screen = screen("09:40");
+        StayOrMove stay = screen.stay();
+        assertThat(stay.why()).contains("adds", "run and set-up counted");
+        assertThat(stay.next()).contains("Next in your plan");
+        assertThat(stay.leaveAt()).isBetween(at("09:40"), event.day(1).checkIn());
+        assertThat(stay.ahead().low()).contains("lb");
+        assertThat(stay.ahead().target()).contains("15 lb 0 oz or more:");
+        assertThat(stay.ahead().kinds().getLast().name()).isEqualTo("A kicker");
+        assertThat(stay.ahead().grams()).isSorted();
+        assertThat(screen.cautions()).anyMatch(t -> t.contains("in your forecast 13:00 to"));
+        assertThat(screen.due().getFirst().time()).isEqualTo("09:30");
+        assertThat(screen.due().getFirst().now()).isTrue();
+    }
+
+    @Test
+    void outsideItsHoursADayHasNoAdvice() {
+        assertThat(screen("03:00").stay()).isNull();
+        assertThat(screen("23:00").stay()).isNull();
+        assertThat(screen("23:00").due()).isNull();
+        assertThat(advice.rest(List.of(), at("03:00"), null)).isNull();
+        String lure = event.planOf(1).getFirst().presentationId();
+        assertThat(of(Map.of(lure, "banned."))
+                        .screen(List.of(), at("03:00"), null)
+                        .cautions())
+                .contains("Before you start, your rules say no: banned.");
+    }
+
+    /** What was fished until now stays; the rest begins no earlier, and where the boat really is. */
+    @Test
+    void theRestOfTheDayKeepsWhatWasFished() {
+        Instant now = at("09:40");
+        RestOfDay rest = advice.rest(until(now), now, null);
+        assertThat(rest.asOf()).isEqualTo("09:40");
+        assertThat(rest.adds()).contains("to the bag on average, the rest of your plan");
+        assertThat(rest.plan()).filteredOn(s -> s.arrive().isBefore(now)).allSatisfy(s -> assertThat(event.planOf(1))
+                .anyMatch(p -> p.spotId().equals(s.spotId()) && p.arrive().equals(s.arrive())));
+        assertThat(rest.plan()).isSortedAccordingTo(java.util.Comparator.comparing(s -> s.arrive()));
+    }
+
+    @Test
+    void theMapShowsSpotsNearestFirstAndTheWayThere() {
+        Position boat = event.spot("harth-grass").orElseThrow().position();
+        MapScreen map = advice.map(until(at("09:40")), at("09:40"), boat);
+        MapScreen.Place nearest = map.places().getFirst();
+        assertThat(nearest.id()).isEqualTo("harth-grass");
+        assertThat(nearest.run()).isEqualTo("You are there");
+        assertThat(nearest.fished()).startsWith("Practice: 1 h 35 min, 7 bites");
+        assertThat(nearest.best()).startsWith("Best now: ");
+        assertThat(map.places()).allSatisfy(p -> assertThat(p.share()).isBetween(0.0, 1.0));
+        assertThat(map.places().stream().mapToDouble(MapScreen.Place::share).max())
+                .hasValue(1);
+        assertThat(map.route()).first().isEqualTo(boat);
+        String last = map.places().getLast().id();
+        List<Position> way = advice.way(List.of(), at("09:40"), boat, last);
+        assertThat(way.getFirst().metresTo(boat)).isLessThan(1);
+        assertThat(way.getLast().metresTo(map.places().getLast().position())).isLessThan(101);
+        MapScreen forbidden = of(Map.of(nearest.lure(), "banned.")).map(List.of(), at("09:40"), boat);
+        assertThat(forbidden.places().getFirst().lure()).isNotEqualTo(nearest.lure());
+    }
+}
