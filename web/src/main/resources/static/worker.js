@@ -68,7 +68,7 @@ function ask(path, credentials) {
   return fetch(new Request(path, { credentials, cache: 'no-cache', signal: AbortSignal.timeout(PATIENCE_MILLIS) }));
 }
 
-/** Fetches the app anew, its page too where one is named, and keeps all of it or nothing. */
+/** Fetches the app again, its page too where one is named, and keeps all of it or nothing. */
 async function refresh(path) {
   askedAt = Date.now();
   const answers = await Promise.all(PARTS.map((one) => ask(one, 'omit')));

@@ -30,7 +30,6 @@ import lochan.core.lake.SpotBuilder;
 import lochan.core.live.Effort;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.FittedDayModel;
-import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
 import lochan.core.planning.edits.DayRuns;
@@ -70,7 +69,7 @@ class AdviceModuleTest {
     /** Of an event's askings that plan the rest of the day too. */
     private static final int REST_EVERY = 25;
 
-    private static final Effort EFFORT = new Effort(200, 60, 12, 1, 1);
+    private static final Effort EFFORT = new Effort(100, 60, 12, 1, 1);
 
     /** An advice module in Node. */
     private record Phone(Process node, BufferedWriter ask, BufferedReader answers) implements AutoCloseable {
@@ -110,7 +109,7 @@ class AdviceModuleTest {
         FittedDayModel model = new FittedDayModel(event, 1, Assumptions.DEFAULTS);
         DayRuns runs = DayRuns.of(event, Assumptions.DEFAULTS.planning());
         List<PlanStop> plan = event.planOf(1);
-        Backups.Ladder ladder = Backups.of(new ScenarioSet(model, 24, 1), runs, plan, 1, 1);
+        Backups.Ladder ladder = ladder(model, plan);
         DayAdvice here = new DayAdvice(
                 new Pack(
                         event,
@@ -139,9 +138,7 @@ class AdviceModuleTest {
             phone.say(first.put("now", day.start().toEpochMilli()));
             Random random = new Random(name.hashCode());
             for (int i = 0; i < ASKINGS; i++) {
-                Instant now = day.start()
-                        .plusSeconds(random.nextLong(
-                                Duration.between(day.start(), day.checkIn()).toSeconds()));
+                Instant now = time(day, random);
                 List<Entry> log = log(event, model.cells(), now, random);
                 Position at = random.nextBoolean() ? null : near(event, random);
                 String which = name + " " + i + " at " + now;
@@ -164,6 +161,25 @@ class AdviceModuleTest {
             fields.set("presentation", fields.remove("presentationId"));
         });
         return tree;
+    }
+
+    /** A trigger at each stop of a plan, of the kind that fires. */
+    private static Backups.Ladder ladder(FittedDayModel model, List<PlanStop> plan) {
+        if (plan.isEmpty()) {
+            return new Backups.Ladder(null, List.of());
+        }
+        List<Backups.Trigger> triggers = plan.stream()
+                .map(s -> new Backups.Trigger(s.spotId(), s.arrive().plusSeconds(1200), 2))
+                .toList();
+        lochan.core.model.rate.Pattern main = model.pattern(Cell.of(plan.getFirst()));
+        return new Backups.Ladder(main, List.of(new Backups.Backup(main, 2000, plan, triggers)));
+    }
+
+    /** Some time of a day, most often near its end: what is asked early looks ahead over all of it. */
+    private static Instant time(CompetitionDay day, Random random) {
+        long seconds = Duration.between(day.start(), day.checkIn()).toSeconds();
+        long last = random.nextInt(5) == 0 ? seconds : seconds / 3;
+        return day.checkIn().minusSeconds(1 + random.nextLong(last));
     }
 
     /** An event as large as they come is taken along in 1.5 MB. */
