@@ -124,7 +124,7 @@ final class DayMap {
                 .id(spot.id())
                 .name(spot.name())
                 .position(spot.position())
-                .stones(best == null || model == null ? 1 : stones(best.cell(), model, standing.now()))
+                .stones(model == null ? 1 : stones(spot, model, standing.now()))
                 .share(best == null || most == 0 ? 0 : best.grams() / most)
                 .kind(kind(spot, units))
                 .best(
@@ -145,8 +145,13 @@ final class DayMap {
                 .build();
     }
 
-    private int stones(Cell cell, DayModel of, Instant now) {
-        return BiteRates.stones(of.effectiveHours(cell, bin(now, of.bins())));
+    /** Of all lures that were fished there. */
+    private static int stones(Spot spot, DayModel of, Instant now) {
+        int bin = bin(now, of.bins());
+        return BiteRates.stones(of.cells().stream()
+                .filter(c -> c.spotId().equals(spot.id()))
+                .mapToDouble(c -> of.effectiveHours(c, bin))
+                .sum());
     }
 
     private static String kind(Spot spot, Units units) {

@@ -537,7 +537,7 @@ class BoatApp {
   choose(id) {
     this.chosen = id;
     this.draw();
-    document.querySelector('[data-place]')?.scrollIntoView({ block: 'nearest' });
+    document.querySelector('[data-place]')?.scrollIntoView({ block: 'end' });
   }
 
   /** Shows the way to a spot, or no longer. */

@@ -103,13 +103,6 @@ function openStop(app) {
             <input type="text" id="size" name="size" autocomplete="off" placeholder="3-4" />
           </div>
         </div>
-        <details>
-          <summary>How it was taken</summary>
-          <div class="grid gap-2">
-            ${typed('retrieve', 'Retrieve', '')} ${typed('fishDepthM', 'Fish at', '')}
-            ${typed('waterDepthM', 'Water depth', '')} ${picked('takenOn', 'Taken', TAKEN, '')}
-          </div>
-        </details>
         <div class="outcomes">
           ${outcomes.map(
             ({ code, words }) =>
@@ -121,6 +114,13 @@ function openStop(app) {
             End stop
           </button>
         </div>
+        <details>
+          <summary>How it was taken</summary>
+          <div class="pairs">
+            ${typed('retrieve', 'Retrieve', '')} ${typed('fishDepthM', 'Fish at', '')}
+            ${typed('waterDepthM', 'Water depth', '')} ${picked('takenOn', 'Taken', TAKEN, '')}
+          </div>
+        </details>
       </form>
       <ol class="log">
         ${repeat(
@@ -168,7 +168,7 @@ function picked(name, label, options, value, none = 'not noted') {
 /** A form that changes some fields of a stop or bite; only those that were changed travel. */
 function changing(app, what, of, fields, inputs, extra = nothing) {
   return html`<form class="grid gap-2" @submit=${(event) => app.edit(event, { what, ...of }, fields)}>
-    ${inputs}
+    <div class="pairs">${inputs}</div>
     <div class="row-line"><button class="act">Save</button>${extra}</div>
   </form>`;
 }
@@ -247,10 +247,12 @@ function waypoint(app) {
     ${
       app.position
         ? html`<form class="grid gap-2" @submit=${(event) => app.markWaypoint(event)}>
-            ${typed('seen', 'Seen from the boat', '', "2 o'clock, 70 ft")}
-            ${typed('heading', 'Heading of the boat', app.position.heading ?? '', '0 to 360')}
-            ${typed('fishDepthM', 'Fish at', '')} ${typed('waterDepthM', 'Water depth', '')}
-            ${typed('note', 'Note', '')}
+            <div class="pairs">
+              ${typed('seen', 'Seen from the boat', '', "2 o'clock, 70 ft")}
+              ${typed('heading', 'Heading of the boat', app.position.heading ?? '', '0 to 360')}
+              ${typed('fishDepthM', 'Fish at', '')} ${typed('waterDepthM', 'Water depth', '')}
+              ${typed('note', 'Note', '')}
+            </div>
             <button class="act">Mark waypoint</button>
           </form>`
         : html`<p>
