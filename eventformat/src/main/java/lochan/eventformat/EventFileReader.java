@@ -110,9 +110,7 @@ public final class EventFileReader {
      * @throws EventFileException with everything wrong in them, pointers from the list
      */
     public static List<Entry> entries(JsonNode list, EventData event) throws EventFileException {
-        EventFileReader reader = new EventFileReader();
-        event.spots().forEach(s -> reader.spotIds.add(s.id()));
-        event.presentations().forEach(p -> reader.presentationIds.add(p.id()));
+        EventFileReader reader = of(event);
         list.forEach(entry -> {
             if (entry instanceof ObjectNode object) {
                 Version1.entry(object);
@@ -131,16 +129,12 @@ public final class EventFileReader {
      * @throws EventFileException with everything wrong in them
      */
     public static List<PlanStop> planStops(JsonNode list, EventData event) throws EventFileException {
-        EventFileReader reader = new EventFileReader();
+        EventFileReader reader = of(event);
         JsonNode wrapped = JsonNodeFactory.instance.objectNode().set("stops", list);
         List<PlanStop> stops = new JsonFields(wrapped, "", "", reader.context).list("stops", (s, i) -> {
             PlanStop stop = planStop(s);
-            if (event.spot(stop.spotId()).isEmpty()) {
-                s.problem("spot", "no spot of the event");
-            }
-            if (event.presentation(stop.presentationId()).isEmpty()) {
-                s.problem("presentation", "no presentation of the event");
-            }
+            checkDefined(s, "spot", stop.spotId(), reader.spotIds);
+            checkDefined(s, "presentation", stop.presentationId(), reader.presentationIds);
             if (!stop.leave().isAfter(stop.arrive())) {
                 s.problem("leave", "expected a time after \"arrive\"");
             }
@@ -148,6 +142,14 @@ public final class EventFileReader {
         });
         reader.stopAtProblems();
         return stops;
+    }
+
+    /** A reader that knows an event's spots and presentations. */
+    private static EventFileReader of(EventData event) {
+        EventFileReader reader = new EventFileReader();
+        event.spots().forEach(s -> reader.spotIds.add(s.id()));
+        event.presentations().forEach(p -> reader.presentationIds.add(p.id()));
+        return reader;
     }
 
     private EventFile read(JsonNode tree) throws EventFileException {

@@ -194,9 +194,10 @@ public final class PackWriter {
                 node,
                 "sunrise",
                 n.bins().stream().mapToDouble(b -> b.hoursAfterSunrise()).toArray());
-        node.set("sizes", object().put("patterns", n.sizes().patterns().size()));
-        numbers((ObjectNode) node.get("sizes"), "mean", n.sizes().mean());
-        numbers((ObjectNode) node.get("sizes"), "root", n.sizes().root());
+        ObjectNode sizes =
+                node.putObject("sizes").put("patterns", n.sizes().patterns().size());
+        numbers(sizes, "mean", n.sizes().mean());
+        numbers(sizes, "root", n.sizes().root());
         whole(node, "landed", n.mix().landed());
         // Those of the sizes first, in their order.
         Set<Pattern> patterns = new LinkedHashSet<>(n.sizes().patterns());
@@ -208,8 +209,8 @@ public final class PackWriter {
             ObjectNode one = pattern(p);
             numbers(one, "perHour", n.patternMeans().get(p));
             whole(one, "landed", n.mix().byPattern().get(p));
-            one.put("strength", n.strengths().get(p));
-            ofPatterns.add(without(one, "strength"));
+            EventFileWriter.some(one, "strength", n.strengths().get(p));
+            ofPatterns.add(one);
         }
         ArrayNode cells = node.putArray("cells");
         for (Cell c : n.cells()) {
@@ -240,13 +241,6 @@ public final class PackWriter {
                 .put("id", k.fish().id())
                 .put("grams", k.grams())
                 .put("chance", k.chance()));
-        return node;
-    }
-
-    private static ObjectNode without(ObjectNode node, String nullField) {
-        if (node.path(nullField).isNull()) {
-            node.remove(nullField);
-        }
         return node;
     }
 

@@ -75,15 +75,10 @@ public final class LiveAdvisor {
         }
     }
 
-    /** Where the boat is: where it says, fishes, or starts. */
-    public Position position(MoveAdvice.State standing) {
-        return stayOrGo.position(standing);
-    }
-
     /** The way from where the boat is to a spot, with set-up time; empty: there is none by water. */
     public Optional<Duration> way(MoveAdvice.State standing, Position to) {
         synchronized (stayOrGo) {
-            return stayOrGo.way(standing.now(), stayOrGo.position(standing), to);
+            return stayOrGo.way(standing.now(), standing.place(model.event()), to);
         }
     }
 

@@ -81,7 +81,18 @@ public final class MoveAdvice {
             @Nullable Position position,
             @Nullable Cell fishing,
             Today today,
-            Bag bag) {}
+            Bag bag) {
+
+        /** Where the boat is: where it says, fishes, or starts. */
+        public Position place(EventData event) {
+            if (position != null) {
+                return position;
+            }
+            return fishing == null
+                    ? event.launch()
+                    : event.spot(fishing.spotId()).orElseThrow().position();
+        }
+    }
 
     /**
      * What was found.
@@ -113,7 +124,7 @@ public final class MoveAdvice {
 
     /** Asks. */
     public Answer ask(State s) {
-        Position here = position(s);
+        Position here = s.place(event);
         Instant leaveBy = lastLeaving(here).orElse(null);
         Comparison now = computed(s, here);
         if (now.best == null) {
@@ -138,17 +149,6 @@ public final class MoveAdvice {
 
     private static Today fishedUntil(Instant t, State s) {
         return s.fishing() == null ? s.today() : s.today().fishedOn(s.fishing(), s.now(), t);
-    }
-
-    /** Where the boat is. */
-    public Position position(State s) {
-        if (s.position() != null) {
-            return s.position();
-        }
-        if (s.fishing() != null) {
-            return model.spot(s.fishing().spotId()).position();
-        }
-        return event.launch();
     }
 
     private record Option(Cell cell, double bites, Instant end, double share, double gain) {}

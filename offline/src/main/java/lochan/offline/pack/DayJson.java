@@ -33,30 +33,30 @@ final class DayJson {
     private DayJson() {}
 
     static RestoredDayModel model(Fields f, int day, EventData event) {
-        List<Pattern> patterns =
-                f.list("patterns", p -> new Pattern(p.needed("type", p::text), p.needed("lure", p::text)));
-        List<Cell> cells = f.list("cells", c -> new Cell(c.needed("spot", c::text), c.needed("lure", c::text)));
+        List<Pattern> patterns = new ArrayList<>();
         Map<Pattern, double[]> means = new HashMap<>();
         Map<Pattern, int[]> landed = new HashMap<>();
         Map<Pattern, Double> strengths = new HashMap<>();
-        List<Fields> ofPatterns = f.list("patterns", p -> p);
-        for (int i = 0; i < patterns.size(); i++) {
-            Fields p = ofPatterns.get(i);
+        for (Fields p : f.list("patterns", x -> x)) {
+            Pattern pattern = pattern(p);
+            patterns.add(pattern);
             if (p.has("perHour")) {
-                means.put(patterns.get(i), p.numbers("perHour"));
+                means.put(pattern, p.numbers("perHour"));
             }
             if (p.has("landed")) {
-                landed.put(patterns.get(i), whole(p.numbers("landed")));
+                landed.put(pattern, whole(p.numbers("landed")));
             }
             if (p.has("strength")) {
-                strengths.put(patterns.get(i), requireNonNull(p.number("strength")));
+                strengths.put(pattern, p.needed("strength", p::number));
             }
         }
+        List<Cell> cells = new ArrayList<>();
         Map<Cell, List<BiteRates.Evidence>> evidence = new HashMap<>();
-        List<Fields> ofCells = f.list("cells", c -> c);
-        for (int i = 0; i < cells.size(); i++) {
-            if (ofCells.get(i).has("hours")) {
-                evidence.put(cells.get(i), evidence(ofCells.get(i)));
+        for (Fields c : f.list("cells", x -> x)) {
+            Cell cell = new Cell(c.needed("spot", c::text), c.needed("lure", c::text));
+            cells.add(cell);
+            if (c.has("hours")) {
+                evidence.put(cell, evidence(c));
             }
         }
         Map<String, LandingChance> landing = new LinkedHashMap<>();

@@ -22,12 +22,14 @@ public final class DayAdvice {
     private final int number;
     private final Pack.@Nullable Day day;
     private final @Nullable LiveAdvisor advisor;
+    private final DayMap map;
     private boolean drawn;
 
     public DayAdvice(Pack pack, int number) {
         this.pack = pack;
         this.number = number;
         this.day = pack.day(number).orElse(null);
+        this.map = new DayMap(pack, number, day == null ? null : day.model());
         this.advisor = day == null
                 ? null
                 : new LiveAdvisor(
@@ -98,7 +100,7 @@ public final class DayAdvice {
     /** The rest of the day planned again; null where practice knows nothing, or the day is not under way. */
     public @Nullable RestOfDay rest(List<Entry> log, Instant now, @Nullable Position position) {
         CompetitionDay hours = pack.event().day(number);
-        if (day == null || advisor == null || now.isBefore(hours.start()) || !now.isBefore(hours.checkIn())) {
+        if (day == null || now.isBefore(hours.start()) || !now.isBefore(hours.checkIn())) {
             return null;
         }
         MoveAdvice.State standing = standing(log, now, position);
@@ -106,7 +108,7 @@ public final class DayAdvice {
                 day.model(),
                 pack.runs(),
                 standing,
-                advisor.position(standing),
+                standing.place(pack.event()),
                 pack.factor(),
                 pack.effort(),
                 pack.units());
@@ -118,12 +120,12 @@ public final class DayAdvice {
      * @param position where the boat is; null: where it fishes
      */
     public MapScreen map(List<Entry> log, Instant now, @Nullable Position position) {
-        return new DayMap(pack, number, day == null ? null : day.model()).screen(standing(log, now, position));
+        return map.screen(standing(log, now, position));
     }
 
     /** The way by water from where the boat is to a spot; empty: there is none. */
     public List<Position> way(List<Entry> log, Instant now, @Nullable Position position, String spotId) {
-        Position from = DayMap.from(standing(log, now, position), pack.event());
+        Position from = standing(log, now, position).place(pack.event());
         return pack.event()
                 .spot(spotId)
                 .flatMap(s -> pack.runs().at(now).route(from, s.position()))

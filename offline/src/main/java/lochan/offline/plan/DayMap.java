@@ -7,9 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Stream;
-import lochan.core.Assumptions;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Runs;
@@ -38,6 +36,8 @@ final class DayMap {
     private final EventData event;
     private final int day;
     private final @Nullable DayModel model;
+    /** By bin, then spot: they change with the time alone. */
+    private final Map<Integer, Map<String, Best>> kept = new HashMap<>();
 
     /** @param model null: practice says nothing */
     DayMap(Pack pack, int day, @Nullable DayModel model) {
@@ -47,18 +47,11 @@ final class DayMap {
         this.model = model;
     }
 
-    /** Where the boat is: where it says, fishes, or starts. */
-    static Position from(MoveAdvice.State standing, EventData event) {
-        return Optional.ofNullable(standing.position())
-                .or(() -> Optional.ofNullable(standing.fishing())
-                        .flatMap(c -> event.spot(c.spotId()))
-                        .map(Spot::position))
-                .orElse(event.launch());
-    }
-
     MapScreen screen(MoveAdvice.State standing) {
-        Position from = from(standing, event);
-        Map<String, Best> best = best(standing.now());
+        Position from = standing.place(event);
+        Map<String, Best> best = model == null
+                ? Map.of()
+                : kept.computeIfAbsent(bin(standing.now(), model.bins()), bin -> best(bin, model));
         double most = best.values().stream().mapToDouble(Best::grams).max().orElse(0);
         record Near(MapScreen.Place place, double metres) {}
         List<MapScreen.Place> places = event.spots().stream()
@@ -80,26 +73,27 @@ final class DayMap {
     private record Best(Cell cell, double bites, double grams, double keeperGrams) {}
 
     /** By spot; those without any pattern that was fished are left out. */
-    private Map<String, Best> best(Instant now) {
+    private Map<String, Best> best(int bin, DayModel of) {
         Map<String, Best> best = new HashMap<>();
-        if (model != null) {
-            int bin = bin(now, model.bins());
-            for (Cell cell : model.cells()) {
-                if (pack.notAllowed().containsKey(cell.presentationId())) {
-                    continue;
-                }
-                double bites = model.rate(cell, bin).mean() * model.leftByWind(cell.spotId(), bin);
-                Assumptions.Size a = model.assumptions().size();
-                KeeperWeight keeper =
-                        KeeperWeight.of(event, model.sizes(), model.mix(), model.pattern(cell), cell.spotId(), a);
-                double grams = keeper.legalShare() > 0
-                        ? bites * model.landing(cell.presentationId()).mean() * keeper.legalShare() * keeper.meanGrams()
-                        : 0;
-                best.merge(
-                        cell.spotId(),
-                        new Best(cell, bites, grams, keeper.meanGrams()),
-                        (x, y) -> x.grams() >= y.grams() ? x : y);
+        for (Cell cell : of.cells()) {
+            if (pack.notAllowed().containsKey(cell.presentationId())) {
+                continue;
             }
+            double bites = of.rate(cell, bin).mean() * of.leftByWind(cell.spotId(), bin);
+            KeeperWeight keeper = KeeperWeight.of(
+                    event,
+                    of.sizes(),
+                    of.mix(),
+                    of.pattern(cell),
+                    cell.spotId(),
+                    of.assumptions().size());
+            double grams = keeper.legalShare() > 0
+                    ? bites * of.landing(cell.presentationId()).mean() * keeper.legalShare() * keeper.meanGrams()
+                    : 0;
+            best.merge(
+                    cell.spotId(),
+                    new Best(cell, bites, grams, keeper.meanGrams()),
+                    (x, y) -> x.grams() >= y.grams() ? x : y);
         }
         return best;
     }

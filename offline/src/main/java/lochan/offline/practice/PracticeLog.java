@@ -164,12 +164,12 @@ public record PracticeLog(Names names, Map<String, Position> places, ZoneId zone
                                 .filter(b -> !b.id().equals(d.biteId()))
                                 .toList()));
             case PracticeChange.StopDeleted d ->
-                new PracticeLog(
-                        names,
-                        places,
-                        zone,
-                        stops.stream().filter(s -> !s.id().equals(d.stopId())).toList());
+                with(stops.stream().filter(s -> !s.id().equals(d.stopId())).toList());
         };
+    }
+
+    private PracticeLog with(List<Stop> others) {
+        return new PracticeLog(names, places, zone, others);
     }
 
     private static Instant later(Instant start, Instant at) {
@@ -177,13 +177,9 @@ public record PracticeLog(Names names, Map<String, Position> places, ZoneId zone
     }
 
     private PracticeLog each(String stop, UnaryOperator<Stop> change) {
-        return new PracticeLog(
-                names,
-                places,
-                zone,
-                stops.stream()
-                        .map(s -> s.id().equals(stop) ? change.apply(s) : s)
-                        .toList());
+        return with(stops.stream()
+                .map(s -> s.id().equals(stop) ? change.apply(s) : s)
+                .toList());
     }
 
     private PracticeLog with(PracticeChange.NewSpot s) {
@@ -210,7 +206,7 @@ public record PracticeLog(Names names, Map<String, Position> places, ZoneId zone
                 .conditions(Map.of())
                 .bites(List.of())
                 .build());
-        return new PracticeLog(names, places, zone, all);
+        return with(all);
     }
 
     private Stop with(Stop stop, PracticeChange.BiteLogged b, Units units) {
@@ -227,20 +223,18 @@ public record PracticeLog(Names names, Map<String, Position> places, ZoneId zone
         switch (change) {
             case PracticeChange.StopEdited e ->
                 stops.stream().filter(s -> s.id().equals(e.stopId())).forEach(s -> {
-                    Form whole = s.form(zone, form.units());
-                    e.fields().forEach(whole::put);
-                    read(s, whole);
-                    whole.errorsInto(form);
+                    Form changed = changed(s.form(zone, form.units()), e.fields());
+                    read(s, changed);
+                    changed.errorsInto(form);
                 });
             case PracticeChange.BiteEdited e ->
                 stops.stream()
                         .flatMap(s -> s.bites().stream())
                         .filter(b -> b.id().equals(e.biteId()))
                         .forEach(b -> {
-                            Form whole = new Form(b.fields(), form.units());
-                            e.fields().forEach(whole::put);
-                            BiteForm.read(whole, b.at());
-                            whole.errorsInto(form);
+                            Form changed = changed(new Form(b.fields(), form.units()), e.fields());
+                            BiteForm.read(changed, b.at());
+                            changed.errorsInto(form);
                         });
             default -> {
                 // Read, and so judged, already.
@@ -271,9 +265,13 @@ public record PracticeLog(Names names, Map<String, Position> places, ZoneId zone
                 zone);
     }
 
+    private static Form changed(Form form, Map<String, String> fields) {
+        fields.forEach(form::put);
+        return form;
+    }
+
     private Stop edited(Stop stop, PracticeChange.StopEdited e, Units units) {
-        Form form = stop.form(zone, units);
-        e.fields().forEach(form::put);
+        Form form = changed(stop.form(zone, units), e.fields());
         return read(stop, form)
                 .map(s -> PracticeLogStopBuilder.builder(stop)
                         .spotId(s.spotId())
@@ -288,9 +286,7 @@ public record PracticeLog(Names names, Map<String, Position> places, ZoneId zone
     }
 
     private LoggedBite edited(LoggedBite bite, PracticeChange.BiteEdited e, Units units) {
-        Form form = new Form(bite.fields(), units);
-        e.fields().forEach(form::put);
-        return BiteForm.read(form, bite.at())
+        return BiteForm.read(changed(new Form(bite.fields(), units), e.fields()), bite.at())
                 .map(b -> bite(bite.id(), b, units))
                 .orElse(bite);
     }

@@ -2,10 +2,7 @@ package lochan.offline.boat;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.BufferedReader;
-import java.io.BufferedWriter;
 import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -71,34 +68,6 @@ class AdviceModuleTest {
 
     private static final Effort EFFORT = new Effort(100, 60, 12, 1, 1);
 
-    /** An advice module in Node. */
-    private record Phone(Process node, BufferedWriter ask, BufferedReader answers) implements AutoCloseable {
-
-        static Phone start() throws Exception {
-            Path module = Files.createTempDirectory("advice").resolve("advice.mjs");
-            try (InputStream in = AdviceModuleTest.class.getResourceAsStream("/static/js/boat/advice.js")) {
-                Files.copy(in, module);
-            }
-            Process node = new ProcessBuilder("node", "src/test/js/adviser.mjs", module.toString())
-                    .redirectError(ProcessBuilder.Redirect.INHERIT)
-                    .start();
-            return new Phone(node, node.outputWriter(StandardCharsets.UTF_8), node.inputReader(StandardCharsets.UTF_8));
-        }
-
-        JsonNode say(ObjectNode question) throws Exception {
-            ask.write(question.toString());
-            ask.newLine();
-            ask.flush();
-            return JSON.readTree(answers.readLine());
-        }
-
-        @Override
-        public void close() throws IOException {
-            ask.close();
-            node.destroy();
-        }
-    }
-
     @ParameterizedTest
     @ValueSource(strings = {"two-arms-open", "may-opener", "long-light", "two-day-autumn"})
     void saysTheSame(String name) throws Exception {
@@ -132,7 +101,7 @@ class AdviceModuleTest {
                 Map.of(),
                 null);
         CompetitionDay day = event.day(1);
-        try (Phone phone = Phone.start()) {
+        try (NodeModule phone = NodeModule.start("advice.js", "adviser.mjs")) {
             ObjectNode first = JSON.createObjectNode();
             first.set("pack", pack);
             phone.say(first.put("now", day.start().toEpochMilli()));
@@ -280,20 +249,11 @@ class AdviceModuleTest {
     }
 
     private static void same(JsonNode phone, JsonNode here, String at) {
-        if (here.isNumber()) {
-            assertThat(phone.isNumber()).as(at).isTrue();
-            assertThat(Math.abs(phone.asDouble() - here.asDouble()))
-                    .as(at)
-                    .isLessThanOrEqualTo(ROUNDING * Math.max(1, Math.abs(here.asDouble())));
-        } else if (here.isObject()) {
-            assertThat(phone.propertyNames()).as(at).containsExactlyInAnyOrderElementsOf(here.propertyNames());
-            here.properties().forEach(p -> same(phone.path(p.getKey()), p.getValue(), at + "/" + p.getKey()));
-        } else if (here.isArray()) {
-            assertThat(phone.size()).as(at).isEqualTo(here.size());
-            for (int i = 0; i < here.size(); i++) {
-                same(phone.get(i), here.get(i), at + "/" + i);
-            }
-        } else if (here.isString() && TIME.matcher(here.asString()).matches()) {
+        NodeModule.same(phone, here, at, ROUNDING, AdviceModuleTest::sameText);
+    }
+
+    private static void sameText(JsonNode phone, JsonNode here, String at) {
+        if (here.isString() && TIME.matcher(here.asString()).matches()) {
             Instant said = phone.isNumber() ? Instant.ofEpochMilli(phone.asLong()) : Instant.parse(phone.asString());
             assertThat(said).as(at).isEqualTo(Instant.parse(here.asString()));
         } else {

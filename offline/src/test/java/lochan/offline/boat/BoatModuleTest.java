@@ -2,10 +2,7 @@ package lochan.offline.boat;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.BufferedReader;
-import java.io.BufferedWriter;
 import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -60,27 +57,16 @@ class BoatModuleTest {
     private static final int LOGS = 150;
     private static final Path CASES = Path.of("../eventformat/src/test/resources/cases");
 
-    private static Process node;
-    private static BufferedWriter ask;
-    private static BufferedReader answers;
+    private static NodeModule page;
 
     @BeforeAll
     static void begin() throws Exception {
-        Path module = Files.createTempDirectory("bag").resolve("bag.mjs");
-        try (InputStream in = BoatModuleTest.class.getResourceAsStream("/static/js/boat/bag.js")) {
-            Files.copy(in, module);
-        }
-        node = new ProcessBuilder("node", "src/test/js/parity.mjs", module.toString())
-                .redirectError(ProcessBuilder.Redirect.INHERIT)
-                .start();
-        ask = node.outputWriter(StandardCharsets.UTF_8);
-        answers = node.inputReader(StandardCharsets.UTF_8);
+        page = NodeModule.start("bag.js", "parity.mjs");
     }
 
     @AfterAll
     static void end() throws Exception {
-        ask.close();
-        node.destroy();
+        page.close();
     }
 
     record Log(String name, Event event, List<Entry> entries) {
@@ -230,10 +216,7 @@ class BoatModuleTest {
         NAMES.spots().forEach(names.putObject("spots")::put);
         NAMES.presentations().forEach(names.putObject("presentations")::put);
         asked.set("log", known);
-        ask.write(asked.put("day", 1).put("now", now.toEpochMilli()).toString());
-        ask.newLine();
-        ask.flush();
-        JsonNode answer = JSON.readTree(answers.readLine());
+        JsonNode answer = page.say(asked.put("day", 1).put("now", now.toEpochMilli()));
 
         same(
                 answer.path("rows"),
@@ -246,23 +229,8 @@ class BoatModuleTest {
         same(answer.path("view"), JSON.valueToTree(view), "/view");
     }
 
-    /** Numbers may differ in their last digits; all else is the same. */
     private static void same(JsonNode page, JsonNode here, String at) {
-        if (here.isNumber()) {
-            assertThat(page.isNumber()).as(at).isTrue();
-            assertThat(Math.abs(page.asDouble() - here.asDouble()))
-                    .as(at)
-                    .isLessThanOrEqualTo(ROUNDING * Math.max(1, Math.abs(here.asDouble())));
-        } else if (here.isObject()) {
-            assertThat(page.propertyNames()).as(at).containsExactlyInAnyOrderElementsOf(here.propertyNames());
-            here.properties().forEach(p -> same(page.path(p.getKey()), p.getValue(), at + "/" + p.getKey()));
-        } else if (here.isArray()) {
-            assertThat(page.size()).as(at).isEqualTo(here.size());
-            for (int i = 0; i < here.size(); i++) {
-                same(page.get(i), here.get(i), at + "/" + i);
-            }
-        } else {
-            assertThat(page).as(at).isEqualTo(here);
-        }
+        NodeModule.same(
+                page, here, at, ROUNDING, (p, h, of) -> assertThat(p).as(of).isEqualTo(h));
     }
 }

@@ -43,16 +43,14 @@ final class DepthLines {
     }
 
     private List<LakeMap.Line> drawn(double detail, Units units) {
-        double deepest = grid.deepest() / unit.metres();
-        double step = LakeDepths.step(unit, deepest);
         List<LakeMap.Line> lines = new ArrayList<>();
-        for (double depth = step; step > 0 && depth < deepest; depth += step) {
+        for (double metres : LakeDepths.levels(grid, unit)) {
             StringBuilder path = new StringBuilder();
-            for (double[][] line : Contours.of(values, grid.columns(), depth * unit.metres())) {
+            for (double[][] line : Contours.of(values, grid.columns(), metres)) {
                 append(path, line, detail);
             }
             if (!path.isEmpty()) {
-                lines.add(new LakeMap.Line(path.toString(), units.depth(depth * unit.metres())));
+                lines.add(new LakeMap.Line(path.toString(), units.depth(metres)));
             }
         }
         return lines;
@@ -63,9 +61,7 @@ final class DepthLines {
         LakeMap.Point last = null;
         int places = 0;
         for (int i = 0; i < line.length; i++) {
-            LakeMap.Point p = frame.point(new Position(
-                    grid.south() + (grid.rows() - line[i][1] - 0.5) * grid.cellSize(),
-                    grid.west() + (line[i][0] + 0.5) * grid.cellSize()));
+            LakeMap.Point p = frame.point(new Position(grid.yAt(line[i][1]), grid.xAt(line[i][0])));
             if (last == null || i == line.length - 1 || Math.hypot(p.x() - last.x(), p.y() - last.y()) >= detail) {
                 part.append(last == null ? 'M' : 'L').append(p.x()).append(' ').append(p.y());
                 last = p;

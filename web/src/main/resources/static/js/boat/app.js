@@ -198,14 +198,15 @@ class BoatApp {
     event.preventDefault();
     const element = event.target;
     const fields = Object.fromEntries(new FormData(element));
-    const made = rules.entry(this.known(), fields, freshCode(globalThis.crypto), this.now());
+    const known = this.known();
+    const made = rules.entry(known, fields, freshCode(globalThis.crypto), this.now());
     this.errors = made.errors ? { form, messages: made.errors.map((error) => error.message) } : null;
     if (made.errors) {
       this.draw();
       element.querySelector(`[name="${made.errors[0].field}"]`)?.focus();
       return;
     }
-    const after = { ...this.known(), entries: [...this.known().entries, made.entry] };
+    const after = { ...known, entries: [...known.entries, made.entry] };
     const { told } = this.viewOf(after);
     await this.change((kept) => {
       kept.unsent.push(made.entry);
@@ -405,10 +406,10 @@ class BoatApp {
     });
   }
 
-  posting(body, type = 'application/json') {
+  posting(body) {
     return {
       method: 'POST',
-      headers: { 'Content-Type': type, 'X-CSRF-TOKEN': this.kept.token ?? '' },
+      headers: { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': this.kept.token ?? '' },
       body,
     };
   }

@@ -109,11 +109,21 @@ public final class DepthGrid {
     }
 
     public double x(int cell) {
-        return west + (column(cell) + 0.5) * cellSize;
+        return xAt(column(cell));
     }
 
     public double y(int cell) {
-        return south + (rows - row(cell) - 0.5) * cellSize;
+        return yAt(row(cell));
+    }
+
+    /** @param column whole numbers are middles of cells */
+    public double xAt(double column) {
+        return west + (column + 0.5) * cellSize;
+    }
+
+    /** @param row from the north; whole numbers are middles of cells */
+    public double yAt(double row) {
+        return south + (rows - row - 0.5) * cellSize;
     }
 
     /** Width of a cell, m. */

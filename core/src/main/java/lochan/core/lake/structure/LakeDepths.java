@@ -53,31 +53,34 @@ public record LakeDepths(
 
     private static List<Line> lines(DepthGrid grid, Units units) {
         double[] values = Contours.values(grid);
-        double unit = units.depth().metres();
-        double deepest = grid.deepest() / unit;
-        double step = step(units.depth(), deepest);
         List<Line> lines = new ArrayList<>();
-        for (double depth = step; step > 0 && depth < deepest; depth += step) {
+        for (double metres : levels(grid, units.depth())) {
             List<double[]> parts = new ArrayList<>();
-            for (double[][] line : Contours.of(values, grid.columns(), depth * unit)) {
+            for (double[][] line : Contours.of(values, grid.columns(), metres)) {
                 double[] part = new double[2 * line.length];
                 for (int i = 0; i < line.length; i++) {
-                    part[2 * i] = grid.south() + (grid.rows() - line[i][1] - 0.5) * grid.cellSize();
-                    part[2 * i + 1] = grid.west() + (line[i][0] + 0.5) * grid.cellSize();
+                    part[2 * i] = grid.yAt(line[i][1]);
+                    part[2 * i + 1] = grid.xAt(line[i][0]);
                 }
                 parts.add(part);
             }
-            lines.add(new Line(units.depth(depth * unit), parts));
+            lines.add(new Line(units.depth(metres), parts));
         }
         return lines;
     }
 
-    /**
-     * Depth from one line to the next, so that there are no more lines than can be told apart.
-     *
-     * @param deepest water, in the unit
-     */
-    public static double step(Units.Depth unit, double deepest) {
+    /** Depths to draw lines of, m: round in the unit, and no more than can be told apart. */
+    public static List<Double> levels(DepthGrid grid, Units.Depth unit) {
+        double deepest = grid.deepest() / unit.metres();
+        double step = step(unit, deepest);
+        List<Double> levels = new ArrayList<>();
+        for (double depth = step; step > 0 && depth < deepest; depth += step) {
+            levels.add(depth * unit.metres());
+        }
+        return levels;
+    }
+
+    private static double step(Units.Depth unit, double deepest) {
         for (double s : unit == Units.Depth.FT ? STEPS_FT : STEPS_M) {
             if (deepest / s <= MOST_LINES) {
                 return s;

@@ -1,10 +1,13 @@
 package lochan.core.model.scenario;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
 import lochan.core.model.evidence.Bin;
 import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
@@ -48,40 +51,32 @@ public record DayNumbers(
 
     static DayNumbers of(FittedDayModel model, Map<Pattern, Double> strengths) {
         int bins = model.bins().size();
+        List<Cell> cells = model.cells();
         Map<Pattern, double[]> means = new LinkedHashMap<>();
         Map<Cell, List<BiteRates.Evidence>> evidence = new LinkedHashMap<>();
-        Map<String, LandingChance> landing = new LinkedHashMap<>();
-        for (Cell cell : model.cells()) {
-            means.computeIfAbsent(model.pattern(cell), p -> {
-                double[] byBin = new double[bins];
-                for (int bin = 0; bin < bins; bin++) {
-                    byBin[bin] = model.rates(bin).patternMean(p);
-                }
-                return byBin;
-            });
-            List<BiteRates.Evidence> own = java.util.stream.IntStream.range(0, bins)
+        for (Cell cell : cells) {
+            means.computeIfAbsent(
+                    model.pattern(cell),
+                    p -> byBin(bins, bin -> model.rates(bin).patternMean(p)));
+            List<BiteRates.Evidence> own = IntStream.range(0, bins)
                     .mapToObj(bin -> model.rates(bin).evidence(cell))
                     .toList();
-            if (own.stream().anyMatch(e -> e.anglerHours() > 0 || e.bites() > 0)) {
+            if (!own.stream().allMatch(BiteRates.Evidence.NONE::equals)) {
                 evidence.put(cell, own);
             }
         }
+        Map<String, LandingChance> landing = new LinkedHashMap<>();
         model.event().presentations().forEach(p -> landing.put(p.id(), model.landing(p.id())));
         Map<String, double[]> wind = new HashMap<>();
         model.event().spots().forEach(s -> {
-            double[] left = new double[bins];
-            boolean all = true;
-            for (int bin = 0; bin < bins; bin++) {
-                left[bin] = model.leftByWind(s.id(), bin);
-                all &= left[bin] == 1;
-            }
-            if (!all) {
+            double[] left = byBin(bins, bin -> model.leftByWind(s.id(), bin));
+            if (Arrays.stream(left).anyMatch(share -> share != 1)) {
                 wind.put(s.id(), left);
             }
         });
         return DayNumbersBuilder.builder()
                 .bins(model.bins())
-                .cells(model.cells())
+                .cells(cells)
                 .patternMeans(means)
                 .evidence(evidence)
                 .landing(landing)
@@ -91,5 +86,9 @@ public record DayNumbers(
                 .leftByWind(wind)
                 .strengths(strengths)
                 .build();
+    }
+
+    private static double[] byBin(int bins, IntToDoubleFunction of) {
+        return IntStream.range(0, bins).mapToDouble(of).toArray();
     }
 }

@@ -9,9 +9,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
+import lochan.core.Randoms;
 import lochan.core.model.size.Survival;
 import org.apache.commons.rng.sampling.distribution.PoissonSampler;
-import org.apache.commons.rng.simple.RandomSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -42,7 +42,7 @@ class BestFishTest {
         List<Double> bag =
                 random.doubles(random.nextInt(limit + 1), 400, 2500).boxed().toList();
         double value = new BestFish(limit, bag).value(uniform(expected, 300, 3000));
-        var counts = PoissonSampler.of(RandomSource.XO_SHI_RO_256_PP.create(seed), expected);
+        var counts = PoissonSampler.of(Randoms.of(seed), expected);
         int days = 60_000;
         double[] totals = IntStream.range(0, days)
                 .mapToDouble(d -> {
