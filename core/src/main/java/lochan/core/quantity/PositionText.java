@@ -46,7 +46,26 @@ public final class PositionText {
         return Units.plain(position.lat(), DECIMALS) + ", " + Units.plain(position.lon(), DECIMALS);
     }
 
+    /** Degrees, or a position on a grid. */
     public static Position read(String text) throws BadQuantityException {
+        String upper = text.toUpperCase(Locale.ROOT);
+        Matcher utm = UTM_ZONE.matcher(upper);
+        if (utm.matches()) {
+            try {
+                return utm(utm);
+            } catch (IllegalArgumentException e) {
+                throw bad(text, e);
+            }
+        }
+        return MGRS_SQUARE.matcher(upper).matches() ? mgrs(text) : degrees(text);
+    }
+
+    private static BadQuantityException bad(String text, IllegalArgumentException why) {
+        return new BadQuantityException("“" + text.strip() + "” is no position: " + why.getMessage() + ".");
+    }
+
+    /** Degrees, with minutes and seconds where they are given. */
+    public static Position degrees(String text) throws BadQuantityException {
         try {
             Matcher plain = PLAIN.matcher(text);
             if (plain.matches()) {
@@ -60,15 +79,8 @@ public final class PositionText {
             if (last.matches()) {
                 return new Position(angle(last, 4, 1), angle(last, 8, 5));
             }
-            Matcher utm = UTM_ZONE.matcher(text.toUpperCase(Locale.ROOT));
-            if (utm.matches()) {
-                return utm(utm);
-            }
-            if (MGRS_SQUARE.matcher(text.toUpperCase(Locale.ROOT)).matches()) {
-                return mgrs(text);
-            }
         } catch (IllegalArgumentException e) {
-            throw new BadQuantityException("“" + text.strip() + "” is no position: " + e.getMessage() + ".");
+            throw bad(text, e);
         }
         throw new BadQuantityException(
                 "“" + text.strip() + "” is no position: type latitude and longitude in degrees as 45.3100, -118.9400, "

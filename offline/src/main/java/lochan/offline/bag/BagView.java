@@ -148,9 +148,8 @@ public record BagView(
      */
     public record Moment(int day, Instant now, @Nullable Instant leaveBy) {}
 
-    /** @throws IllegalArgumentException when the log cannot stand under the rules */
-    public static BagView of(Event event, Names names, List<Entry> entries, Moment moment, Units units) {
-        BagLog log = BagLog.replay(event, entries);
+    public static BagView of(BagLog log, Names names, Moment moment, Units units) {
+        Event event = log.event();
         Bag bag = log.bag(moment.day());
         ZoneId zone = event.timeZone();
         Map<String, Fish> seen = new HashMap<>();

@@ -44,8 +44,8 @@ public final class BoatModule {
     /** Needed by the compiler; the page calls the functions below. */
     public static void main(String[] arguments) {}
 
-    private static List<Entry> entries(Fields log) {
-        return log.list("entries", LogJson::entry);
+    private static BagLog replay(Fields log) {
+        return BagLog.replay(EventJson.event(log.needed("event", log::object)), log.list("entries", LogJson::entry));
     }
 
     static Names names(Fields log) {
@@ -66,16 +66,19 @@ public final class BoatModule {
     @JSExport
     public static JSObject view(JSObject log, int day, double now, double leaveBy) {
         JsFields f = new JsFields(log);
-        Event event = EventJson.event(f.needed("event", f::object));
+        return view(replay(f), f, day, now, leaveBy).done();
+    }
+
+    private static JsObject view(BagLog log, Fields f, int day, double now, double leaveBy) {
         Instant at = Instant.ofEpochMilli((long) now);
-        int number = day == 0 ? event.dayOf(at) : day;
-        BagView view = BagView.of(
-                event,
+        return of(BagView.of(
+                log,
                 names(f),
-                entries(f),
-                new BagView.Moment(number, at, Double.isNaN(leaveBy) ? null : Instant.ofEpochMilli((long) leaveBy)),
-                EventJson.units(f.needed("units", f::object)));
-        return of(view).done();
+                new BagView.Moment(
+                        day == 0 ? log.event().dayOf(at) : day,
+                        at,
+                        Double.isNaN(leaveBy) ? null : Instant.ofEpochMilli((long) leaveBy)),
+                EventJson.units(f.needed("units", f::object))));
     }
 
     private static JsObject of(BagView v) {
@@ -161,19 +164,22 @@ public final class BoatModule {
     /**
      * Makes an entry from a form's fields, judged by the log as it stands.
      *
-     * @return {@code {entry}}, or {@code {errors: [{field, message}]}}
+     * @param leaveBy as for {@link #view}
+     * @return {@code {entry, row, view}} with its row and the view of the log it was added to, or {@code {errors: [{field, message}]}}
      */
     @JSExport
-    public static JSObject entry(JSObject log, JSObject fields, String id, double at) {
+    public static JSObject entry(JSObject log, JSObject fields, String id, double at, double leaveBy) {
         JsFields f = new JsFields(log);
-        Event event = EventJson.event(f.needed("event", f::object));
+        BagLog known = replay(f);
         Form form = new Form(new JsFields(fields).all(), EventJson.units(f.needed("units", f::object)));
-        Optional<Entry> entry = FormEntry.read(form, event, names(f), id, Instant.ofEpochMilli((long) at));
-        entry.flatMap(e -> BagLog.replay(event, entries(f)).append(e))
-                .map(FormEntry::onForm)
-                .ifPresent(v -> form.error(v.field(), v.message()));
+        Optional<Entry> entry = FormEntry.read(form, known.event(), names(f), id, Instant.ofEpochMilli((long) at));
+        entry.flatMap(known::append).map(FormEntry::onForm).ifPresent(v -> form.error(v.field(), v.message()));
         return form.ok()
-                ? new JsObject().put("entry", LogJson.of(entry.orElseThrow())).done()
+                ? new JsObject()
+                        .put("entry", LogJson.of(entry.orElseThrow()))
+                        .put("row", row(known.rows().getLast(), byLength(known)))
+                        .put("view", view(known, f, 0, at, leaveBy))
+                        .done()
                 : errors(form).done();
     }
 
@@ -203,24 +209,15 @@ public final class BoatModule {
                 .done();
     }
 
-    /** What forbids an entry after the others of the log; null: nothing. */
-    @JSExport
-    public static @Nullable String refusal(JSObject log, JSObject entry) {
-        JsFields f = new JsFields(log);
-        return BagLog.replay(EventJson.event(f.needed("event", f::object)), entries(f))
-                .append(LogJson.entry(new JsFields(entry)))
-                .map(Violation::message)
-                .orElse(null);
-    }
-
     /** One row for each entry, as the command {@code bag} prints them. */
     @JSExport
     public static JSObject rows(JSObject log) {
-        JsFields f = new JsFields(log);
-        Event event = EventJson.event(f.needed("event", f::object));
-        return JsObject.listOf(
-                BagLog.replay(event, entries(f)).rows(),
-                row -> row(row, event.rules().format() == Format.LIMIT_LENGTH));
+        BagLog known = replay(new JsFields(log));
+        return JsObject.listOf(known.rows(), row -> row(row, byLength(known)));
+    }
+
+    private static boolean byLength(BagLog log) {
+        return log.event().rules().format() == Format.LIMIT_LENGTH;
     }
 
     private static JsObject row(BagRow row, boolean byLength) {

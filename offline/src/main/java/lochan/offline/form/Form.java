@@ -218,12 +218,26 @@ public final class Form {
         }
     }
 
+    /** A position as people type it. */
     public @Nullable Position position(String name) {
+        return position(name, PositionText::read);
+    }
+
+    /** A position in degrees, as the phone tells it. */
+    public @Nullable Position degrees(String name) {
+        return position(name, PositionText::degrees);
+    }
+
+    private interface Reading {
+        Position read(String text) throws BadQuantityException;
+    }
+
+    private @Nullable Position position(String name, Reading reading) {
         if (!has(name)) {
             return null;
         }
         try {
-            return PositionText.read(value(name));
+            return reading.read(value(name));
         } catch (BadQuantityException e) {
             error(name, e.getMessage());
             return null;

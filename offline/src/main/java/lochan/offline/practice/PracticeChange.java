@@ -113,7 +113,7 @@ public sealed interface PracticeChange {
                     case "edit-bite" ->
                         new BiteEdited(id, at, form.value("stop"), form.value("bite"), edited(form), before(form));
                     case "waypoint" ->
-                        WaypointForm.read(form, id, at)
+                        WaypointForm.read(form, form::degrees, id, at)
                                 .map(w -> new WaypointMarked(id, at, w))
                                 .orElse(null);
                     case "delete-bite" -> new BiteDeleted(id, at, form.value("stop"), form.value("bite"));
@@ -136,7 +136,7 @@ public sealed interface PracticeChange {
     }
 
     private static @Nullable PracticeChange spot(Form form, String id, Instant at) {
-        Position position = form.position("position");
+        Position position = form.degrees("position");
         form.need("position", "The position is missing: switch the phone's position on, or type it.");
         return position == null || !form.ok()
                 ? null

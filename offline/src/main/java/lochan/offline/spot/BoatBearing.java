@@ -1,5 +1,6 @@
 package lochan.offline.spot;
 
+import java.util.function.Function;
 import lochan.core.event.Position;
 import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.WaypointText;
@@ -13,20 +14,23 @@ public final class BoatBearing {
 
     private BoatBearing() {}
 
-    /** @return null when something is wrong, which then stands beside its field */
-    public static @Nullable Position read(Form form) {
+    /**
+     * @param position reads a position of the form, typed by a person or told by the phone
+     * @return null when something is wrong, which then stands beside its field
+     */
+    public static @Nullable Position read(Form form, Function<String, @Nullable Position> position) {
         if (form.has("seen")) {
-            return fromTheBoat(form);
+            return fromTheBoat(form, position);
         }
         form.need(
                 "position",
                 "The position is missing: type latitude and longitude as 45.3100, -118.9400, or take the boat's.");
-        return form.position("position");
+        return position.apply("position");
     }
 
-    private static @Nullable Position fromTheBoat(Form form) {
+    private static @Nullable Position fromTheBoat(Form form, Function<String, @Nullable Position> position) {
         form.need("position", "The boat's position is missing: type it, or use your position.");
-        Position boat = form.position("position");
+        Position boat = position.apply("position");
         Double heading = form.number("heading");
         try {
             WaypointText waypoint = WaypointText.read(form.value("seen"), form.units());

@@ -2,6 +2,7 @@ package lochan.offline.spot;
 
 import java.time.Instant;
 import java.util.Optional;
+import java.util.function.Function;
 import lochan.core.event.Position;
 import lochan.core.lake.FishPosition;
 import lochan.core.lake.Waypoint;
@@ -10,6 +11,7 @@ import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import org.jspecify.annotations.Nullable;
 
 /** A waypoint as a form, and back. */
 public final class WaypointForm {
@@ -38,9 +40,13 @@ public final class WaypointForm {
                 units.typedDepth(waypoint.waterDepthM()));
     }
 
-    /** @return the waypoint; empty when something is wrong, which then stands beside its field */
-    public static Optional<Waypoint> read(Form form, String id, Instant at) {
-        Position position = BoatBearing.read(form);
+    /**
+     * @param place reads a position of the form, typed by a person or told by the phone
+     * @return the waypoint; empty when something is wrong, which then stands beside its field
+     */
+    public static Optional<Waypoint> read(
+            Form form, Function<String, @Nullable Position> place, String id, Instant at) {
+        Position position = BoatBearing.read(form, place);
         Double fish = form.depth("fishDepthM", "The fish");
         Double water = form.depth("waterDepthM", "The bottom");
         form.checkAboveBottom("fishDepthM", fish, water);

@@ -3,6 +3,7 @@ package lochan.web.competition;
 import java.time.Instant;
 import java.util.Map;
 import java.util.UUID;
+import lochan.core.competition.BagLog;
 import lochan.core.eventdata.EventData;
 import lochan.offline.bag.BagView;
 import lochan.offline.bag.FormEntry;
@@ -44,9 +45,8 @@ class CompetitionController {
         int shown =
                 day == null ? log.today(event) : Math.clamp(day, 1, event.days().size());
         BagView bag = BagView.of(
-                event.event(),
+                BagLog.replay(event.event(), log.shown(event.competition())),
                 Names.in(event),
-                log.shown(event.competition()),
                 new BagView.Moment(shown, now, null),
                 accounts.units(key.accountId()));
         CompetitionView view =

@@ -75,9 +75,8 @@ class WeighInController {
         int today = event.event().dayOf(log.now());
         int shown = day == null ? today : Math.clamp(day, 1, event.days().size());
         BagView view = BagView.of(
-                event.event(),
+                BagLog.replay(event.event(), log.shown(event.competition())),
                 Names.in(event),
-                log.shown(event.competition()),
                 new BagView.Moment(shown, log.now(), null),
                 units);
         boolean over = !log.now().isBefore(event.day(shown).checkIn());

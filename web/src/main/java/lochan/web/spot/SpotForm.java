@@ -70,7 +70,7 @@ final class SpotForm {
      * @return the spot; empty when something is wrong, which then stands beside its field
      */
     static Optional<Spot> read(Form form, String id, @Nullable Spot before) {
-        Position position = BoatBearing.read(form);
+        Position position = BoatBearing.read(form, form::position);
         Zone zone = form.choice("zone", Zone.class);
         Stock stock = form.choice("stock", Stock.class);
         Double min = form.quantity("depthMinM", QuantityText::metres);

@@ -74,7 +74,7 @@ class WaypointController {
             Model model,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
-        Optional<Waypoint> waypoint = WaypointForm.read(form, code, waypoints.now());
+        Optional<Waypoint> waypoint = WaypointForm.read(form, form::position, code, waypoints.now());
         if (code.isEmpty() || code.length() > LONGEST_CODE) {
             form.error("position", "This page is out of date: load it again and save the waypoint once more.");
         }
@@ -111,7 +111,7 @@ class WaypointController {
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Waypoint> read = WaypointForm.read(
-                form, waypoint, waypoints.waypoint(key, waypoint).at());
+                form, form::position, waypoint, waypoints.waypoint(key, waypoint).at());
         if (read.isEmpty() || !checkSpot(key, form)) {
             return page(key, form, waypoint, model);
         }

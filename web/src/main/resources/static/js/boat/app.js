@@ -104,12 +104,24 @@ class BoatApp {
     this.kept = await this.store.change(this.root, how);
   }
 
-  /** The day of a log in words; the one of the second before holds while nothing was logged. */
+  get leaveAt() {
+    return Date.parse(this.kept.plan?.stay?.leaveAt);
+  }
+
+  /** Keeps what is seen of a log: it holds for a second while nothing is logged. */
+  see(log, at, view) {
+    this.seen = { of: this.whatIsSeen(log), at, view };
+  }
+
+  whatIsSeen(log) {
+    return [log.now, log.entries.length, log.entries.at(-1)?.id, this.leaveAt].join(' ');
+  }
+
+  /** The day of a log in words. */
   viewOf(log) {
     const now = this.now();
-    const leaveAt = Date.parse(this.kept.plan?.stay?.leaveAt);
-    const of = [log.now, log.entries.length, log.entries.at(-1)?.id, leaveAt, Math.floor(now / SECOND)].join(' ');
-    if (this.seen?.of !== of) this.seen = { of, view: rules.view(log, 0, now, leaveAt) };
+    if (this.seen?.of !== this.whatIsSeen(log) || now - this.seen.at > SECOND)
+      this.see(log, now, rules.view(log, 0, now, this.leaveAt));
     return this.seen.view;
   }
 
@@ -199,18 +211,20 @@ class BoatApp {
     const element = event.target;
     const fields = Object.fromEntries(new FormData(element));
     const known = this.known();
-    const made = rules.entry(known, fields, freshCode(globalThis.crypto), this.now());
+    const now = this.now();
+    const made = rules.entry(known, fields, freshCode(globalThis.crypto), now, this.leaveAt);
     this.errors = made.errors ? { form, messages: made.errors.map((error) => error.message) } : null;
     if (made.errors) {
       this.draw();
       element.querySelector(`[name="${made.errors[0].field}"]`)?.focus();
       return;
     }
-    const after = { ...known, entries: [...known.entries, made.entry] };
-    const { told } = this.viewOf(after);
+    const { entry, row, view } = made;
+    const { told } = view;
+    this.see({ ...known, entries: [...known.entries, entry] }, now, view);
     await this.change((kept) => {
-      kept.unsent.push(made.entry);
-      kept.told[made.entry.id] = { told: decision(rules.rows(after), made.entry.id), words: told?.act ?? '' };
+      kept.unsent.push(entry);
+      kept.told[entry.id] = { told: decision([row], entry.id), words: told?.act ?? '' };
     });
     element.querySelectorAll('input[type=text], input[type=number]').forEach((input) => (input.value = ''));
     element.querySelectorAll('input[type=checkbox]').forEach((input) => (input.checked = false));
