@@ -12,17 +12,20 @@ import java.util.Map;
 import org.teavm.jso.JSBody;
 import org.teavm.jso.JSObject;
 
-/** {@link java.time.zone.ZoneRulesProvider} of the zones that the browser knows: when their clocks are set, of the years that events are in. */
+/** {@link java.time.zone.ZoneRulesProvider} of the zones that the browser knows: when their clocks are set, in the years around now. */
 public final class JsZoneRulesProvider {
 
     private static final Map<String, ZoneRules> KNOWN = new HashMap<>();
 
-    private static final int DAY_MINUTES = 24 * 60;
-    private static final int YEAR_MINUTES = 366 * DAY_MINUTES;
-    /** So many years before now, and as many after. */
-    private static final int YEARS = 10;
-    /** Shorter than any time between two changes of a clock in those years. */
-    private static final int STEP_MINUTES = 20 * DAY_MINUTES;
+    /** Clocks are set at whole quarters of an hour. */
+    private static final int QUARTER_SECONDS = 15 * 60;
+
+    private static final int DAY_QUARTERS = 24 * 4;
+    private static final int YEAR_QUARTERS = 366 * DAY_QUARTERS;
+    private static final int YEARS_BACK = 6;
+    private static final int YEARS_AHEAD = 3;
+    /** Shorter than any time between two changes of a clock. */
+    private static final int STEP_QUARTERS = 20 * DAY_QUARTERS;
 
     private JsZoneRulesProvider() {}
 
@@ -36,11 +39,10 @@ public final class JsZoneRulesProvider {
     private static native JSObject clock(String zone);
 
     @JSBody(
-            params = {"clock", "minutes"},
-            script =
-                    "var p = {}; clock.formatToParts(new Date(minutes * 60000)).forEach(function(one) { p[one.type] = +one.value; });"
-                            + " return Date.UTC(p.year, p.month - 1, p.day, p.hour, p.minute, p.second) / 1000 - minutes * 60;")
-    private static native int offsetSeconds(JSObject clock, int minutes);
+            params = {"clock", "quarters"},
+            script = "var p = clock.format(new Date(quarters * 900000)).match(/\\d+/g);"
+                    + " return Date.UTC(p[2], p[0] - 1, p[1], p[3], p[4], p[5]) / 1000 - quarters * 900;")
+    private static native int offsetSeconds(JSObject clock, int quarters);
 
     /** @throws ZoneRulesException where the browser does not know the zone */
     public static ZoneRules getRules(String zone, boolean forCaching) {
@@ -52,15 +54,15 @@ public final class JsZoneRulesProvider {
         if (clock == null) {
             throw new ZoneRulesException("unknown time zone " + zone);
         }
-        int now = (int) (System.currentTimeMillis() / 60_000);
-        int from = now - YEARS * YEAR_MINUTES;
+        int now = (int) (System.currentTimeMillis() / 1000 / QUARTER_SECONDS);
+        int from = now - YEARS_BACK * YEAR_QUARTERS;
         int first = offsetSeconds(clock, from);
         List<ZoneOffsetTransition> changes = new ArrayList<>();
         int before = first;
-        for (int at = from; at < now + YEARS * YEAR_MINUTES; at += STEP_MINUTES) {
-            int after = offsetSeconds(clock, at + STEP_MINUTES);
+        for (int at = from; at < now + YEARS_AHEAD * YEAR_QUARTERS; at += STEP_QUARTERS) {
+            int after = offsetSeconds(clock, at + STEP_QUARTERS);
             if (after != before) {
-                changes.add(change(clock, at, at + STEP_MINUTES, before, after));
+                changes.add(change(clock, at, at + STEP_QUARTERS, before, after));
                 before = after;
             }
         }
@@ -82,6 +84,8 @@ public final class JsZoneRulesProvider {
         }
         ZoneOffset was = ZoneOffset.ofTotalSeconds(before);
         return ZoneOffsetTransition.of(
-                LocalDateTime.ofEpochSecond(60L * late, 0, was), was, ZoneOffset.ofTotalSeconds(after));
+                LocalDateTime.ofEpochSecond((long) QUARTER_SECONDS * late, 0, was),
+                was,
+                ZoneOffset.ofTotalSeconds(after));
     }
 }

@@ -1,5 +1,8 @@
 package lochan.core.quantity;
 
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.math.RoundingMode;
 import lochan.core.Coded;
 import org.jspecify.annotations.Nullable;
 
@@ -188,9 +191,8 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
         long parts = Math.max(1, Math.round(OUNCE_PARTS * grams / GRAMS_PER_OUNCE));
         long whole = parts / OUNCE_PARTS;
         long rest = parts % OUNCE_PARTS;
-        long common = java.math.BigInteger.valueOf(rest)
-                .gcd(java.math.BigInteger.valueOf(OUNCE_PARTS))
-                .longValue();
+        long common =
+                BigInteger.valueOf(rest).gcd(BigInteger.valueOf(OUNCE_PARTS)).longValue();
         String fraction = rest == 0 ? "" : rest / common + "/" + OUNCE_PARTS / common;
         if (whole == 0) {
             return fraction;
@@ -282,21 +284,55 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
         return mps == null ? "" : plain(mps / speed.mps(), 1);
     }
 
+    private static final double[] POWERS = {1, 10, 100, 1e3, 1e4, 1e5, 1e6};
+    /** Far more than a double's last digit of numbers below {@link #MOST_SCALED}. */
+    private static final double NEAR_HALF = 1e-6;
+
+    private static final double MOST_SCALED = 1e9;
+
     /** Weights of lures come in thirty-seconds of an ounce. */
     private static final long OUNCE_PARTS = 32;
 
     /** Halves as they are written are rounded up. */
-    private static String number(double value, int decimals) {
-        return java.math.BigDecimal.valueOf(value)
-                .setScale(decimals, java.math.RoundingMode.HALF_UP)
-                .toPlainString();
+    static String number(double value, int decimals) {
+        return isNearHalf(value, decimals)
+                ? BigDecimal.valueOf(value)
+                        .setScale(decimals, RoundingMode.HALF_UP)
+                        .toPlainString()
+                : rounded(value, decimals);
     }
 
     /** Without trailing zeros. */
     static String plain(double value, int decimals) {
-        return new java.math.BigDecimal(value)
-                .setScale(decimals, java.math.RoundingMode.HALF_UP)
-                .stripTrailingZeros()
-                .toPlainString();
+        if (isNearHalf(value, decimals)) {
+            return new BigDecimal(value)
+                    .setScale(decimals, RoundingMode.HALF_UP)
+                    .stripTrailingZeros()
+                    .toPlainString();
+        }
+        String text = rounded(value, decimals);
+        int end = text.length();
+        while (decimals > 0 && text.charAt(end - 1) == '0') {
+            end--;
+        }
+        return text.substring(0, decimals > 0 && text.charAt(end - 1) == '.' ? end - 1 : end);
+    }
+
+    /** Whether only its exact digits tell how a number is rounded. A phone shows hundreds of numbers at each tap: most need less. */
+    private static boolean isNearHalf(double value, int decimals) {
+        double scaled = Math.abs(value) * POWERS[decimals];
+        return !(scaled < MOST_SCALED) || Math.abs(scaled - Math.floor(scaled) - 0.5) < NEAR_HALF;
+    }
+
+    private static String rounded(double value, int decimals) {
+        long all = (long) Math.floor(Math.abs(value) * POWERS[decimals] + 0.5);
+        StringBuilder digits = new StringBuilder(Long.toString(all));
+        while (digits.length() <= decimals) {
+            digits.insert(0, '0');
+        }
+        if (decimals > 0) {
+            digits.insert(digits.length() - decimals, '.');
+        }
+        return (value < 0 && all > 0 ? "-" : "") + digits;
     }
 }

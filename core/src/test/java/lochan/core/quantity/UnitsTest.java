@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -21,6 +24,28 @@ class UnitsTest {
     void showsAWeightInItsUnit(double grams, Units.Weight unit, String shown) {
         assertThat(new Units(unit, Units.Length.IN, Units.Depth.FT, Units.Temperature.F, Units.Speed.MPH).weight(grams))
                 .isEqualTo(shown);
+    }
+
+    /** Numbers are rounded by their exact digits, halves up, however few of them have to be looked at. */
+    @Test
+    void roundsByExactDigits() {
+        Random random = new Random(3);
+        for (int i = 0; i < 20_000; i++) {
+            int decimals = random.nextInt(7);
+            double any = (random.nextDouble() - 0.5) * Math.pow(10, random.nextInt(12) - 3);
+            double half = Math.rint(any) + 0.5 * Math.pow(10, -decimals);
+            for (double value : new double[] {any, half, Math.nextUp(half), Math.nextDown(half), -half}) {
+                assertThat(Units.plain(value, decimals))
+                        .isEqualTo(new BigDecimal(value)
+                                .setScale(decimals, RoundingMode.HALF_UP)
+                                .stripTrailingZeros()
+                                .toPlainString());
+                assertThat(Units.number(value, decimals))
+                        .isEqualTo(BigDecimal.valueOf(value)
+                                .setScale(decimals, RoundingMode.HALF_UP)
+                                .toPlainString());
+            }
+        }
     }
 
     @Test

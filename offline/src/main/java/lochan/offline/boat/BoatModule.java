@@ -3,6 +3,7 @@ package lochan.offline.boat;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,8 +35,8 @@ import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 
 /**
- * What the page in the boat calls. A {@code log} is {@code {event, units: {weight, length, temperature}, names: {spots, presentations}, entries}} with event and entries as
- * in an event file; times cross as milliseconds of the epoch.
+ * What the page in the boat calls. A {@code log} is {@code {now, event, units, names: {spots, presentations}, entries}} with event and entries as in an event
+ * file, {@code now} when the server gave it; times cross as milliseconds of the epoch.
  */
 public final class BoatModule {
 
@@ -44,8 +45,32 @@ public final class BoatModule {
     /** Needed by the compiler; the page calls the functions below. */
     public static void main(String[] arguments) {}
 
+    /**
+     * A log that was replayed.
+     *
+     * @param of when the server gave it, and the ids of its entries: an entry never changes, an event comes with a later time
+     */
+    private record Replayed(List<String> of, BagLog log) {}
+
+    private static @Nullable Replayed last;
+
+    /** Replayed once, however often it is asked of. */
     private static BagLog replay(Fields log) {
-        return BagLog.replay(EventJson.event(log.needed("event", log::object)), log.list("entries", LogJson::entry));
+        List<String> of = new ArrayList<>(List.of(String.valueOf(log.text("now"))));
+        log.list("entries", e -> of.add(e.needed("id", e::text)));
+        if (last == null || !last.of().equals(of)) {
+            last = new Replayed(
+                    of,
+                    BagLog.replay(
+                            EventJson.event(log.needed("event", log::object)), log.list("entries", LogJson::entry)));
+        }
+        return last.log();
+    }
+
+    private static void replayed(Entry added) {
+        if (last != null) {
+            last.of().add(added.id());
+        }
     }
 
     static Names names(Fields log) {
@@ -174,13 +199,15 @@ public final class BoatModule {
         Form form = new Form(new JsFields(fields).all(), EventJson.units(f.needed("units", f::object)));
         Optional<Entry> entry = FormEntry.read(form, known.event(), names(f), id, Instant.ofEpochMilli((long) at));
         entry.flatMap(known::append).map(FormEntry::onForm).ifPresent(v -> form.error(v.field(), v.message()));
-        return form.ok()
-                ? new JsObject()
-                        .put("entry", LogJson.of(entry.orElseThrow()))
-                        .put("row", row(known.rows().getLast(), byLength(known)))
-                        .put("view", view(known, f, 0, at, leaveBy))
-                        .done()
-                : errors(form).done();
+        if (!form.ok()) {
+            return errors(form).done();
+        }
+        replayed(entry.orElseThrow());
+        return new JsObject()
+                .put("entry", LogJson.of(entry.orElseThrow()))
+                .put("row", row(known.rows().getLast(), byLength(known)))
+                .put("view", view(known, f, 0, at, leaveBy))
+                .done();
     }
 
     private static JsObject errors(Form form) {

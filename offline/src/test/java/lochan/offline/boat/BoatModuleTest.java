@@ -74,6 +74,8 @@ class BoatModuleTest {
     private static final Path CASES = Path.of("../eventformat/src/test/resources/cases");
 
     private static NodeModule page;
+    /** When the server gave a log: the module takes two of the same time for the same. */
+    private static long given;
 
     @BeforeAll
     static void begin() throws Exception {
@@ -218,7 +220,7 @@ class BoatModuleTest {
     /** What the page sends of a log. */
     private static ObjectNode sent(Log log, Units units) {
         ObjectNode known = EventFileWriter.log(log.event(), log.entries());
-        known.set("units", PackWriter.units(units));
+        known.put("now", ++given).set("units", PackWriter.units(units));
         ObjectNode names = known.putObject("names");
         NAMES.spots().forEach(names.putObject("spots")::put);
         NAMES.presentations().forEach(names.putObject("presentations")::put);

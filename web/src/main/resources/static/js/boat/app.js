@@ -198,41 +198,52 @@ class BoatApp {
   }
 
   clockOf(millis) {
-    return new Intl.DateTimeFormat('en-GB', {
-      hour: '2-digit',
-      minute: '2-digit',
-      timeZone: this.event.timeZone,
-    }).format(millis);
+    const { timeZone } = this.event;
+    if (this.clock?.timeZone !== timeZone)
+      this.clock = {
+        timeZone,
+        format: new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }),
+      };
+    return this.clock.format.format(millis);
   }
 
   /** Makes an entry of a form, keeps it, shows what follows from it, sends it. */
   async submit(event, form) {
     event.preventDefault();
+    // A second tap on the same fish, before it has been kept.
+    if (this.keeping) return;
+    this.keeping = true;
     const element = event.target;
     const fields = Object.fromEntries(new FormData(element));
     const known = this.known();
     const now = this.now();
-    const made = rules.entry(known, fields, freshCode(globalThis.crypto), now, this.leaveAt);
-    this.errors = made.errors ? { form, messages: made.errors.map((error) => error.message) } : null;
-    if (made.errors) {
+    let made;
+    try {
+      // What the phone keeps is read while the rules judge.
+      const change = this.change((kept) => made?.entry && keepEntry(kept, made));
+      made = rules.entry(known, fields, freshCode(globalThis.crypto), now, this.leaveAt);
+      await change;
+    } finally {
+      this.keeping = false;
+    }
+    const { entry, view, errors } = made;
+    this.errors = errors ? { form, messages: errors.map((error) => error.message) } : null;
+    if (errors) {
       this.draw();
-      element.querySelector(`[name="${made.errors[0].field}"]`)?.focus();
+      element.querySelector(`[name="${errors[0].field}"]`)?.focus();
       return;
     }
-    const { entry, row, view } = made;
     const { told } = view;
     this.see({ ...known, entries: [...known.entries, entry] }, now, view);
-    await this.change((kept) => {
-      kept.unsent.push(entry);
-      kept.told[entry.id] = { told: decision([row], entry.id), words: told?.act ?? '' };
-    });
     element.querySelectorAll('input[type=text], input[type=number]').forEach((input) => (input.value = ''));
     element.querySelectorAll('input[type=checkbox]').forEach((input) => (input.checked = false));
     element.closest('details')?.removeAttribute('open');
     this.draw();
     if (told) this.announce(told);
-    this.askPlan().catch(() => {});
-    this.send();
+    onceSeen(() => {
+      this.askPlan().catch(() => {});
+      this.send();
+    });
   }
 
   /** Logs something of practice: it is kept, shown, then sent. Without words it is not offered to be undone. */
@@ -323,6 +334,13 @@ class BoatApp {
       window.speechSynthesis.cancel();
       window.speechSynthesis.speak(new SpeechSynthesisUtterance(told.act));
     }
+  }
+
+  /** Opens or closes what corrects an entry: one at a time. */
+  correct(id, open) {
+    if (open === (this.correcting === id)) return;
+    this.correcting = open ? id : null;
+    this.draw();
   }
 
   async forget(list, item) {
@@ -737,6 +755,12 @@ class BoatApp {
     field.value = key === 'back' ? field.value.slice(0, -1) : field.value + key;
   }
 
+  /** Tries the rules with a fish that nobody caught, so that the first one does not wait for code that has never run. */
+  rehearse() {
+    if (this.kept.log)
+      rules.entry(this.known(), { type: 'catch', weight: '1-0', length: '12' }, 'none', this.now(), NaN);
+  }
+
   tick() {
     if (this.kept.log) this.practice = this.practiceView();
     this.draw();
@@ -790,6 +814,18 @@ class Adviser {
   }
 }
 
+/** Keeps an entry that was made, until it is sent, with what was said of it. */
+function keepEntry(kept, { entry, row, view }) {
+  kept.unsent.push(entry);
+  kept.told[entry.id] = { told: decision([row], entry.id), words: view.told?.act ?? '' };
+}
+
+/** What no answer on the screen waits for is done once the answer is seen. */
+function onceSeen(then) {
+  if (document.hidden) then();
+  else requestAnimationFrame(() => setTimeout(then));
+}
+
 /** The device's time, ms of the epoch: it runs on evenly when its clock is set. */
 function deviceTime() {
   return performance.timeOrigin + performance.now();
@@ -819,9 +855,12 @@ const store = await Store.open();
 const app = new BoatApp(root, store, await store.read(root));
 app.draw();
 app.watch();
-app.openPack().catch(() => {});
-app.send();
 document.body.dataset.ready = 'true';
-app.followAsBefore().catch(() => {});
-app.keepAwake();
-keepApp().catch(() => {});
+onceSeen(() => {
+  app.openPack().catch(() => {});
+  app.send();
+  app.followAsBefore().catch(() => {});
+  app.keepAwake();
+  keepApp().catch(() => {});
+  (window.requestIdleCallback ?? setTimeout)(() => app.rehearse());
+});

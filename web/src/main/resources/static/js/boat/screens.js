@@ -330,47 +330,47 @@ function entryLine(app, line) {
     ><span>${line.brought}</span>
     ${
       line.mayVoid
-        ? html`<details>
+        ? html`<details
+            ?open=${app.correcting === line.id}
+            @toggle=${({ target }) => app.correct(line.id, target.open)}
+          >
             <summary aria-label=${`Correct the entry ${line.what} of ${line.time}`}>Correct</summary>
-            <div class="row-line">
-              ${
-                line.isCatch
-                  ? entryForm(
-                      app,
-                      `correct ${line.id}`,
-                      'correct',
-                      { catch: line.id },
-                      html`${
-                          app.byLength || app.byBalance
-                            ? nothing
-                            : html`<label class="field !flex-none w-28"
-                                >Weight<input type="text" name="weight" autocomplete="off"
-                              /></label>`
-                        }<label class="field !flex-none w-28"
-                          >Length<input type="text" name="length" autocomplete="off" /></label
-                        ><button>Correct</button>`,
-                      'row-line',
-                    )
-                  : nothing
-              }
-              ${
-                line.mayDie
-                  ? entryForm(app, `died ${line.id}`, 'died', { catch: line.id }, html`<button>It died</button>`, '')
-                  : nothing
-              }
-              ${entryForm(
-                app,
-                `void ${line.id}`,
-                'void',
-                { entry: line.id },
-                html`<button class="danger">Void</button>`,
-                '',
-              )}
-            </div>
+            ${app.correcting === line.id ? corrections(app, line) : nothing}
           </details>`
         : nothing
     }
   </li>`;
+}
+
+/** Drawn for the entry that is open alone: a day has dozens. */
+function corrections(app, line) {
+  return html`<div class="row-line">
+    ${
+      line.isCatch
+        ? entryForm(
+            app,
+            `correct ${line.id}`,
+            'correct',
+            { catch: line.id },
+            html`${
+                app.byLength || app.byBalance
+                  ? nothing
+                  : html`<label class="field !flex-none w-28"
+                      >Weight<input type="text" name="weight" autocomplete="off"
+                    /></label>`
+              }<label class="field !flex-none w-28">Length<input type="text" name="length" autocomplete="off" /></label
+              ><button>Correct</button>`,
+            'row-line',
+          )
+        : nothing
+    }
+    ${
+      line.mayDie
+        ? entryForm(app, `died ${line.id}`, 'died', { catch: line.id }, html`<button>It died</button>`, '')
+        : nothing
+    }
+    ${entryForm(app, `void ${line.id}`, 'void', { entry: line.id }, html`<button class="danger">Void</button>`, '')}
+  </div>`;
 }
 
 function weighIn(app) {
