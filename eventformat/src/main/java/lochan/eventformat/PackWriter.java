@@ -140,7 +140,7 @@ public final class PackWriter {
 
     private static ObjectNode lake(Lake lake) {
         ObjectNode node = object();
-        water(node, lake.bodies());
+        water(node, Shores.forPhone(lake.bodies()));
         ArrayNode slow = node.putArray("slow");
         lake.slowZones()
                 .forEach(z -> water(slow.addObject().put("name", z.name()).put("mps", z.mps()), z.areas()));
