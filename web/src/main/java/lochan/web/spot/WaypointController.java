@@ -111,7 +111,10 @@ class WaypointController {
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Waypoint> read = WaypointForm.read(
-                form, form::position, waypoint, waypoints.waypoint(key, waypoint).at());
+                form,
+                form::position,
+                waypoint,
+                waypoints.waypoint(key, waypoint).at());
         if (read.isEmpty() || !checkSpot(key, form)) {
             return page(key, form, waypoint, model);
         }

@@ -111,33 +111,41 @@ class BoatSpeed extends Walk {
         session.send("Emulation.setCPUThrottlingRate", rate);
 
         StringBuilder report = new StringBuilder();
-        report.append(line("boat: opens without a signal, ms", IntStream.range(0, TIMES).mapToDouble(i -> {
-            page.waitForTimeout(PAUSE_MILLIS);
-            page.reload();
-            page.waitForFunction("() => window.opened");
-            return number("() => window.opened");
-        })));
+        report.append(line(
+                "boat: opens without a signal, ms", IntStream.range(0, TIMES).mapToDouble(i -> {
+                    page.waitForTimeout(PAUSE_MILLIS);
+                    page.reload();
+                    page.waitForFunction("() => window.opened");
+                    return number("() => window.opened");
+                })));
         screen("Plan");
         page.locator(".outlook").waitFor(PATIENT);
         screen("Log");
-        report.append(line("boat: answers after a fish, ms", IntStream.range(0, TIMES).mapToDouble(i -> {
-            page.waitForTimeout(PAUSE_MILLIS);
-            field("Weight").first().fill(2 + i / 4 + "-" + (i * 5) % 16);
-            page.evaluate(NOTE_ANSWER);
-            button("Log fish").click();
-            page.waitForFunction("() => window.took");
-            return number("() => window.took");
-        })));
-        report.append(line("boat: advises after a bite, ms", IntStream.range(0, TIMES).mapToDouble(i -> {
-            page.waitForTimeout(PAUSE_MILLIS);
-            return number(ADVICE);
-        })));
+        report.append(
+                line("boat: answers after a fish, ms", IntStream.range(0, TIMES).mapToDouble(i -> {
+                    page.waitForTimeout(PAUSE_MILLIS);
+                    field("Weight").first().fill(2 + i / 4 + "-" + (i * 5) % 16);
+                    page.evaluate(NOTE_ANSWER);
+                    button("Log fish").click();
+                    page.waitForFunction("() => window.took");
+                    return number("() => window.took");
+                })));
+        report.append(
+                line("boat: advises after a bite, ms", IntStream.range(0, TIMES).mapToDouble(i -> {
+                    page.waitForTimeout(PAUSE_MILLIS);
+                    return number(ADVICE);
+                })));
         screen("Map");
         page.locator("canvas[data-lake]").waitFor();
-        report.append(line("boat: frames a second while the map is moved", IntStream.range(0, 3).mapToDouble(i -> number(FRAMES))));
+        report.append(line(
+                "boat: frames a second while the map is moved",
+                IntStream.range(0, 3).mapToDouble(i -> number(FRAMES))));
         session.send("Emulation.setCPUThrottlingRate", unslowed());
         Files.writeString(
-                Path.of(System.getProperty("lochan.speed")), report, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+                Path.of(System.getProperty("lochan.speed")),
+                report,
+                StandardOpenOption.CREATE,
+                StandardOpenOption.APPEND);
         ashore.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
     }
 
@@ -166,7 +174,8 @@ class BoatSpeed extends Walk {
 
     private void screen(String name) {
         page.locator(".boat-bar")
-                .getByRole(com.microsoft.playwright.options.AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))
+                .getByRole(
+                        com.microsoft.playwright.options.AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))
                 .click();
     }
 }
