@@ -87,10 +87,11 @@ public final class JsPattern {
             }
         }
         parts.add(all.substring(from));
-        while (parts.size() > 1 && parts.getLast().isEmpty()) {
-            parts.removeLast();
+        int count = parts.size();
+        while (count > 1 && parts.get(count - 1).isEmpty()) {
+            count--;
         }
-        return parts.toArray(new String[0]);
+        return parts.subList(0, count).toArray(new String[0]);
     }
 
     @Override
