@@ -35,6 +35,7 @@ import lochan.eventformat.BagRows;
 import lochan.eventformat.Catalogue;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileReader;
+import lochan.eventformat.SituationFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -224,6 +225,20 @@ final class Commands implements Runnable {
         return print(TrackAnswer.json(TrackAnswer.fixes(gpx), event == null ? null : read(event)));
     }
 
+    @Command(name = "lures", description = "what to throw in a situation, with no event")
+    int lures(
+            @Parameters(paramLabel = "FILE", description = "{\"situation\": {…}}") String file,
+            @Option(names = "--all", description = "also what some events do not allow, as live bait") boolean all)
+            throws UsageException {
+        try (InputStream stream = Files.newInputStream(Path.of(file))) {
+            return print(LuresAnswer.json(SituationFile.read(stream), all));
+        } catch (EventFileException e) {
+            throw wrong(file, e);
+        } catch (IOException | InvalidPathException e) {
+            throw unreadable(file, e);
+        }
+    }
+
     @Command(name = "structure", description = "finds humps, saddles, points, ledges and the like in a grid of depths")
     int structure(
             @Parameters(paramLabel = "GRID", description = "an Esri ASCII grid") String grid,
@@ -288,14 +303,22 @@ final class Commands implements Runnable {
         try (InputStream stream = Files.newInputStream(Path.of(file))) {
             return withCatalogue(EventFileReader.read(stream).data());
         } catch (EventFileException e) {
-            int more = e.problems().size() - 1;
-            throw new UsageException(
-                    file + ": " + e.problems().getFirst() + (more > 0 ? " (and " + more + " more)" : ""));
-        } catch (NoSuchFileException e) {
-            throw new UsageException(file + ": there is no such file");
+            throw wrong(file, e);
         } catch (IOException | InvalidPathException e) {
-            throw new UsageException(file + ": cannot be read (" + e.getMessage() + ")");
+            throw unreadable(file, e);
         }
+    }
+
+    private static UsageException wrong(String file, EventFileException e) {
+        int more = e.problems().size() - 1;
+        return new UsageException(file + ": " + e.problems().getFirst() + (more > 0 ? " (and " + more + " more)" : ""));
+    }
+
+    private static UsageException unreadable(String file, Exception e) {
+        return new UsageException(file
+                + (e instanceof NoSuchFileException
+                        ? ": there is no such file"
+                        : ": cannot be read (" + e.getMessage() + ")"));
     }
 
     /** Where the event's rates use lure advice, it is that of the catalogue: a file holds no tackle. */

@@ -86,7 +86,16 @@ public record Assumptions(
                     .aboveFishM(0.6)
                     .missedDepthM(1.5)
                     .missedTempC(6)
+                    .comeUpStainedM(0.5)
+                    .comeUpPerSeen(1)
+                    .mostComeUpM(5)
+                    .comeUpCalmLow(1.3)
                     .verticalFromM(3.66)
+                    .skinnyM(1.5)
+                    .heaviestFromM(10)
+                    .heavierInWind(0.6)
+                    .heavierOnRock(0.6)
+                    .lighterForUnwilling(0.6)
                     .shallowM(1)
                     .deepM(4)
                     .lowLightHours(0.8)
@@ -268,7 +277,16 @@ public record Assumptions(
      * @param aboveFishM           how far above the fish a lure may pass, m
      * @param missedDepthM         depth by which a lure may be off before all speaks against it, m
      * @param missedTempC          the same of temperature, °C
+     * @param comeUpStainedM       how far fish come up for what they see where they see little, m
+     * @param comeUpPerSeen        the same for each metre of visibility where they see well
+     * @param mostComeUpM          the most they come up, m
+     * @param comeUpCalmLow        by what slick water in low light raises it for a lure on the surface
      * @param verticalFromM        water to fish under the boat in, m
+     * @param skinnyM              water in which winter fish are there to feed, m
+     * @param heaviestFromM        depth from which the heaviest of a lure's usual weights is called for, m
+     * @param heavierInWind        steps heavier among a lure's usual weights in a chop
+     * @param heavierOnRock        steps heavier where rock is to be felt
+     * @param lighterForUnwilling  steps lighter for fish that are not willing
      * @param shallowM             water in which low light brings fish up, m
      * @param deepM                water in which bright light matters little, m
      * @param lowLightHours        hours after sunrise with low light under any sky
@@ -289,7 +307,16 @@ public record Assumptions(
             double aboveFishM,
             double missedDepthM,
             double missedTempC,
+            double comeUpStainedM,
+            double comeUpPerSeen,
+            double mostComeUpM,
+            double comeUpCalmLow,
             double verticalFromM,
+            double skinnyM,
+            double heaviestFromM,
+            double heavierInWind,
+            double heavierOnRock,
+            double lighterForUnwilling,
             double shallowM,
             double deepM,
             double lowLightHours,

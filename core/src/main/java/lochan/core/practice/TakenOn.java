@@ -6,7 +6,11 @@ import lochan.core.Coded;
 public enum TakenOn implements Coded {
     BOTTOM("bottom"),
     SUSPENDED("suspended"),
-    FALL("fall");
+    FALL("fall"),
+    /** When it was lifted. */
+    LIFT("lift"),
+    /** While it swam. */
+    SWIM("swim");
 
     private final String code;
 

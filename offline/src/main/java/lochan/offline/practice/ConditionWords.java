@@ -119,6 +119,8 @@ public final class ConditionWords {
             case BOTTOM -> "on bottom";
             case SUSPENDED -> "suspended";
             case FALL -> "on the fall";
+            case LIFT -> "on the lift";
+            case SWIM -> "while it swam";
         };
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
+import lochan.core.lures.advice.FishLevel;
 import lochan.core.lures.advice.Light;
 import lochan.core.lures.advice.Situation;
 import lochan.core.lures.advice.SituationBuilder;
@@ -32,18 +33,21 @@ final class LureAdviceForm {
                 .put("waterTemp", units.typedTemperature(s.waterTempC()))
                 .put("visibility", units.typedDepth(s.visibilityM()))
                 .put("fishDepth", units.typedDepth(s.fishDepthM()))
-                .put("waterDepth", units.typedDepth(s.waterDepthM()));
+                .put("waterDepth", units.typedDepth(s.waterDepthM()))
+                .put("coverTop", units.typedDepth(s.coverTopM()));
         return form.put("tempTrend", s.tempTrend())
                 .put("clarityTrend", s.clarity())
                 .put("light", s.light())
                 .put("surface", s.surface())
                 .put("stage", s.stage())
                 .put("forage", s.forage())
+                .put("level", s.level())
                 .put("takenOn", s.takenOn())
                 .put("mood", s.mood())
                 .put("cover", s.cover())
                 .put("pressured", s.pressured())
-                .put("front", s.front());
+                .put("front", s.front())
+                .put("vertical", s.vertical());
     }
 
     /** What the fields say; one that cannot be read keeps its error and counts as unknown. */
@@ -52,6 +56,7 @@ final class LureAdviceForm {
         Double seen = f.depth("visibility", "The visibility");
         Double fish = f.depth("fishDepth", "The depth of the fish");
         Double water = f.depth("waterDepth", "The depth of the water");
+        Double top = f.depth("coverTop", "The top of the cover");
         f.checkAboveBottom("fishDepth", fish, water);
         return SituationBuilder.builder()
                 .waterTempC(temp)
@@ -63,12 +68,15 @@ final class LureAdviceForm {
                 .stage(f.choice("stage", SeasonStage.class))
                 .forage(f.choice("forage", Forage.class))
                 .fishDepthM(fish)
+                .level(f.choice("level", FishLevel.class))
                 .takenOn(f.choice("takenOn", TakenOn.class))
                 .waterDepthM(water)
                 .mood(f.choice("mood", Mood.class))
                 .cover(f.choice("cover", Cover.class))
+                .coverTopM(top)
                 .pressured(f.truth("pressured"))
                 .front(f.truth("front"))
+                .vertical(f.truth("vertical"))
                 .build();
     }
 
@@ -105,6 +113,7 @@ final class LureAdviceForm {
         all.put("surface", Options.of(Surface.values()));
         all.put("stage", Options.of(SeasonStage.values()));
         all.put("forage", Options.of(Forage.values()));
+        all.put("level", Options.of(FishLevel.values()));
         all.put("takenOn", Options.of(TakenOn.values()));
         all.put("mood", Options.of(Mood.values()));
         all.put("cover", Options.of(Cover.values()));

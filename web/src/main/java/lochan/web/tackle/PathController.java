@@ -59,8 +59,8 @@ class PathController {
 
     private static final double LEAST_DEPTH_M = 0.3;
     private static final double FURTHEST_M = 80;
-    private static final Map<Cover, Double> COVER_M =
-            Map.of(Cover.BRUSH, 1.2, Cover.SPARSE_GRASS, 0.6, Cover.THICK_GRASS, 1.2, Cover.WOOD, 0.9);
+    private static final Map<Cover, Double> COVER_M = Map.of(
+            Cover.BRUSH, 1.2, Cover.SPARSE_GRASS, 0.6, Cover.THICK_GRASS, 1.2, Cover.WOOD, 0.9, Cover.TIMBER, 2.0);
 
     private final EventBook events;
     private final Accounts accounts;

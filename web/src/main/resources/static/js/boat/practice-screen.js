@@ -143,7 +143,13 @@ function openStop(app) {
     </details>`;
 }
 
-const TAKEN = { bottom: 'on bottom', suspended: 'suspended', fall: 'on the fall' };
+const TAKEN = {
+  bottom: 'on bottom',
+  suspended: 'suspended',
+  fall: 'on the fall',
+  lift: 'on the lift',
+  swim: 'while it swam',
+};
 const SKIES = { clear: 'clear', partly: 'partly cloudy', cloudy: 'cloudy', rain: 'rain' };
 
 function typed(name, label, value, hint = '') {

@@ -14,6 +14,7 @@ import lochan.core.tackle.Family;
 import lochan.core.tackle.Lure;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.Motion;
+import lochan.core.tackle.Retrieve;
 import lochan.core.tackle.SeasonStage;
 
 /**
@@ -29,6 +30,9 @@ final class LureAdviceRules {
             SeasonStage.SUMMER, "shallow at dawn, then offshore in schools",
             SeasonStage.AUTUMN, "they follow bait over flats and points");
     private static final Set<Family> FLASH = Set.of(Family.BLADES, Family.METAL);
+    private static final Set<Retrieve> OFF_BOTTOM = Set.of(Retrieve.STEADY, Retrieve.LIFT_AND_FALL, Retrieve.VERTICAL);
+    private static final Set<Retrieve> LIFTED = Set.of(Retrieve.HOP, Retrieve.LIFT_AND_FALL, Retrieve.VERTICAL);
+    private static final double SEEN_FROM_FAR = 0.8;
 
     private final Lure lure;
     private final Situation at;
@@ -69,7 +73,7 @@ final class LureAdviceRules {
         }
     }
 
-    /** At the fish or up to 2 ft above; a surface lure calls them up when they can see it. */
+    /** At the fish or up to 2 ft above; what they see well calls them up, the farther the clearer the water. */
     private void depth() {
         if (at.aimM() == null) {
             return;
@@ -77,11 +81,7 @@ final class LureAdviceRules {
         double aim = at.aimM();
         String fish = (at.fishDepthM() == null ? "the water is " : "fish at ") + units.depth(aim);
         if (lure.motion() instanceof Motion.Surface) {
-            double reach = lure.depth().to() * (at.visibilityM() != null && at.visibilityM() > a.clearM() ? 1.5 : 1);
-            say(
-                    Rule.DEPTH,
-                    aim <= reach ? 0.6 : -Math.min(1, (aim - reach) / reach),
-                    fish + (aim <= reach ? ": they come up for it" : ": too deep to come up for it"));
+            onTop(aim, fish);
             return;
         }
         double away = lure.depth().away(aim);
@@ -95,12 +95,47 @@ final class LureAdviceRules {
                             + units.depth(lure.depth().to()));
         } else if (near) {
             say(Rule.DEPTH, 0.5, fish + ": it comes to just above them");
+        } else if (above && callsUp() && away <= comeUpM()) {
+            say(Rule.DEPTH, 0.3, fish + ": they see it from there and come up for it");
         } else {
+            // Where nobody knows how deep they are, some may be where it comes.
+            double sure = above && at.anywhere() ? 0.5 : 1;
             say(
                     Rule.DEPTH,
-                    -Math.min(1, away / a.missedDepthM()),
+                    -sure * Math.min(1, away / a.missedDepthM()),
                     fish + (above ? ": it does not come down to them" : ": it would run below them"));
         }
+    }
+
+    /** Fish whose depth nobody knows are taken to be halfway down. */
+    private void onTop(double aim, String fish) {
+        double reach =
+                Math.max(comeUpM(), at.visibilityM() == null ? lure.depth().to() : 0)
+                        * (at.surface() == Surface.CALM && at.light() == Light.LOW ? a.comeUpCalmLow() : 1);
+        double from = at.anywhere() ? aim / 2 : aim;
+        say(
+                Rule.DEPTH,
+                from <= reach ? 0.6 : -Math.min(1, (from - reach) / Math.max(reach, 1)),
+                fish + (from <= reach ? ": they come up for it" : ": too deep to come up for it"));
+    }
+
+    /** How far fish come up for what they see, m. */
+    private double comeUpM() {
+        double seen = at.visibilityM() == null ? a.clearM() : at.visibilityM();
+        double far = seen < a.clearM() / 2
+                ? a.comeUpStainedM()
+                : Math.clamp(a.comeUpPerSeen() * seen, a.comeUpStainedM(), a.mostComeUpM());
+        return at.mood() == Mood.INACTIVE ? far / 2 : far;
+    }
+
+    /** Whether it is large and plain enough to be seen from far, and swims. */
+    private boolean callsUp() {
+        return lure.sight() >= SEEN_FROM_FAR && (lure.family() == Family.SWIMBAIT || lure.family() == Family.JERKBAIT);
+    }
+
+    /** Whether it can be held or swum above the bottom. */
+    private boolean leavesBottom() {
+        return !lure.onBottom() || lure.retrieves().stream().anyMatch(OFF_BOTTOM::contains);
     }
 
     private void suspended() {
@@ -109,22 +144,38 @@ final class LureAdviceRules {
                     Rule.SUSPENDED,
                     lure.motion() instanceof Motion.Sinks ? 0.8 : 0,
                     "they take on the fall: it falls past them");
+            return;
         }
-        if (at.takenOn() != TakenOn.SUSPENDED) {
+        if (at.takenOn() == TakenOn.LIFT) {
+            say(
+                    Rule.SUSPENDED,
+                    lure.retrieves().stream().anyMatch(LIFTED::contains) ? 0.6 : 0,
+                    "they take on the lift");
+        }
+        if (at.takenOn() == TakenOn.SWIM) {
+            say(Rule.SUSPENDED, lure.search() ? 0.6 : 0, "they take while it swims");
+        }
+        if (at.level() == FishLevel.BOTTOM) {
+            say(Rule.SUSPENDED, lure.onBottom() ? 0.5 : 0, "fish are on the bottom: it stays there");
+        }
+        if (!at.suspended()) {
             return;
         }
         String where =
                 "fish hang off the bottom" + (at.fishDepthM() == null ? "" : " at " + units.depth(at.fishDepthM()));
-        boolean onBottom = lure.onBottom();
-        boolean fallsPast = lure.motion() instanceof Motion.Sinks && !onBottom;
-        String through = at.fishDepthM() == null
-                ? "falls past them"
-                : "falls through " + units.depth(Math.max(0, at.fishDepthM() - a.aboveFishM())) + " to "
-                        + units.depth(at.fishDepthM());
-        say(
-                Rule.SUSPENDED,
-                onBottom ? -1 : fallsPast ? 1 : 0,
-                where + (onBottom ? ": it is worked under them" : ": it " + through));
+        if (!leavesBottom()) {
+            say(Rule.SUSPENDED, -1, where + ": it is worked under them");
+        } else if (lure.onBottom()) {
+            say(Rule.SUSPENDED, 0.5, where + ": it is lifted and held there");
+        } else if (lure.family() == Family.SWIMBAIT && at.mood() == Mood.INACTIVE) {
+            say(Rule.SUSPENDED, 1, where + ": one big slow meal, swum at their depth");
+        } else if (lure.motion() instanceof Motion.Sinks) {
+            String through = at.fishDepthM() == null
+                    ? "falls past them"
+                    : "falls through " + units.depth(Math.max(0, at.fishDepthM() - a.aboveFishM())) + " to "
+                            + units.depth(at.fishDepthM());
+            say(Rule.SUSPENDED, 1, where + ": it " + through);
+        }
     }
 
     private void clarity() {
@@ -180,13 +231,28 @@ final class LureAdviceRules {
     }
 
     private void season() {
-        if (at.stage() != null) {
-            boolean fits = lure.stages().contains(at.stage());
+        if (at.stage() == null) {
+            return;
+        }
+        boolean fits = lure.stages().contains(at.stage());
+        if (!fits && isSkinny() && lure.search() && lure.depth().from() < a.skinnyM()) {
+            say(
+                    Rule.SEASON,
+                    0.4,
+                    "winter fish in water as shallow as that are there to feed: often faster, not slower");
+        } else {
             say(
                     Rule.SEASON,
                     fits ? 0.6 : -0.6,
                     at.stage().words() + ": " + SEASONS.get(at.stage()) + (fits ? "" : ", not for this"));
         }
+    }
+
+    private boolean isSkinny() {
+        return at.stage() == SeasonStage.WINTER
+                && at.waterDepthM() != null
+                && at.waterDepthM() < a.skinnyM()
+                && at.mood() != Mood.INACTIVE;
     }
 
     private void mood() {
@@ -263,6 +329,19 @@ final class LureAdviceRules {
             return;
         }
         boolean comes = lure.cover().contains(at.cover());
+        String name = at.cover() == Cover.OPEN ? "open water" : at.cover().words();
+        if (!comes
+                && at.aimM() != null
+                && at.isOverCover(at.aimM())
+                && lure.depth().from() < at.coverTopM()
+                && leavesBottom()) {
+            say(Rule.COVER, -0.2, "it is kept above the " + name + ", where it hangs up");
+            return;
+        }
+        if (comes && at.cover() == Cover.SPARSE_GRASS && lure.search() && lure.family() != Family.JERKBAIT) {
+            say(Rule.COVER, 1, "fished over the grass and ripped free of it");
+            return;
+        }
         double score = comes
                 ? at.cover() == Cover.OPEN ? 0.2 : 0.7
                 : at.cover() == Cover.ROCK || at.cover() == Cover.OPEN ? -0.5 : -1;
@@ -270,7 +349,7 @@ final class LureAdviceRules {
                 Rule.COVER,
                 score,
                 (comes ? "comes through " : "hangs up in ")
-                        + (at.cover() == Cover.OPEN ? "open water" : at.cover().words())
+                        + name
                         + (comes || at.cover() != Cover.OPEN ? "" : ": it wants cover to be worked in"));
     }
 
@@ -304,12 +383,19 @@ final class LureAdviceRules {
     }
 
     private void vertical() {
-        if (lure.vertical() && at.waterDepthM() != null && at.waterDepthM() < a.verticalFromM()) {
+        boolean asked = Boolean.TRUE.equals(at.vertical());
+        boolean can = lure.retrieves().contains(Retrieve.VERTICAL);
+        if (at.waterDepthM() != null && at.waterDepthM() < a.verticalFromM() && (lure.vertical() || (asked && can))) {
             say(
                     Rule.VERTICAL,
                     -1,
                     "under the boat only in " + units.depth(a.verticalFromM()) + " or more; here are "
                             + units.depth(at.waterDepthM()));
+        } else if (asked) {
+            say(
+                    Rule.VERTICAL,
+                    can ? 0.6 : -0.5,
+                    can ? "it is fished under the boat" : "it is not fished under the boat");
         }
     }
 }

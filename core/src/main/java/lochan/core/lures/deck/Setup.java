@@ -27,11 +27,10 @@ public record Setup(Lure lure, double grams, @Nullable ColourFamily colour) {
     private static final double OTHER_COLOUR = Math.log(1.5);
 
     /**
-     * What a situation calls for. Deeper water, wind and thick grass want the heavier of the usual weights, fish that are not willing the lighter;
-     * the angler's own lures in the boat go before what is usual.
+     * What a situation calls for; the angler's own lures in the boat go before what is usual.
      */
     public static Setup of(Lure lure, Situation at, Tackle tackle, Assumptions.LureAdvice a) {
-        double wanted = lure.weights().get(weightIndex(lure, at));
+        double wanted = usualGrams(lure, at, a);
         ColourFamily colour = colour(at, a);
         Setup ideal = new Setup(lure, wanted, colour);
         return ideal.item(tackle)
@@ -40,17 +39,23 @@ public record Setup(Lure lure, double grams, @Nullable ColourFamily colour) {
                 .orElse(ideal);
     }
 
-    private static int weightIndex(Lure lure, Situation at) {
+    /**
+     * Which of the usual weights a situation calls for, g. Deeper water, wind, a mat and rock that is to be felt want the heavier ones. Fish that are
+     * not willing want what falls slowly lighter; what is worked on the bottom stays heavy, there the hand is slow.
+     */
+    public static double usualGrams(Lure lure, Situation at, Assumptions.LureAdvice a) {
         int last = lure.weights().size() - 1;
-        double index = last / 2.0;
-        if (at.aimM() != null && lure.depth().to() > lure.depth().from()) {
-            double share = (at.aimM() - lure.depth().from())
-                    / (lure.depth().to() - lure.depth().from());
-            index = Math.clamp(share, 0, 1) * last;
+        if (at.cover() == Cover.THICK_GRASS) {
+            return lure.weights().get(last);
         }
-        index += at.surface() == Surface.CHOP || at.surface() == Surface.WAVES ? 0.6 : 0;
-        index -= at.mood() == Mood.INACTIVE ? 0.6 : 0;
-        return at.cover() == Cover.THICK_GRASS ? last : Math.clamp(Math.round(index), 0, last);
+        double index = last / 2.0;
+        if (at.aimM() != null) {
+            index = Math.clamp(at.aimM() / Math.min(lure.depth().to(), a.heaviestFromM()), 0, 1) * last;
+        }
+        index += at.surface() == Surface.CHOP || at.surface() == Surface.WAVES ? a.heavierInWind() : 0;
+        index += lure.onBottom() && lure.power() && at.cover() == Cover.ROCK ? a.heavierOnRock() : 0;
+        index -= at.mood() == Mood.INACTIVE && !lure.onBottom() ? a.lighterForUnwilling() : 0;
+        return lure.weights().get(Math.clamp(Math.round(index), 0, last));
     }
 
     /** Bold under a foot of visibility, natural over four feet, mixed between, one step clearer where the water clears; null: unknown. */

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
+import lochan.core.lures.advice.FishLevel;
 import lochan.core.lures.advice.Light;
 import lochan.core.lures.advice.Situation;
 import lochan.core.lures.advice.SituationBuilder;
@@ -66,6 +67,7 @@ public final class Situations {
                 .filter(Objects::nonNull)
                 .findFirst()
                 .orElse(null);
+        TakenOn takenOn = takenOn(spot);
         return SituationBuilder.builder()
                 .waterTempC(temp)
                 .tempTrend(trend)
@@ -76,7 +78,8 @@ public final class Situations {
                 .stage(stage(temp, time))
                 .forage(forage(spot))
                 .fishDepthM(fishDepth(spot))
-                .takenOn(takenOn(spot))
+                .takenOn(takenOn)
+                .level(takenOn == TakenOn.BOTTOM ? FishLevel.BOTTOM : null)
                 .waterDepthM(depth)
                 .mood(mood(spot))
                 .cover(Cover.of(spot.spotType()))

@@ -127,6 +127,66 @@ class LureAdviceTest {
     }
 
     @Test
+    void whatIsSeenFromFarCallsFishUpAndTheRestDoesNot() {
+        assertThat(points(SampleTackle.WALKER, seen(4.6, 5.0), Rule.DEPTH)).isPositive();
+        assertThat(points(SampleTackle.WALKER, seen(4.6, 0.4), Rule.DEPTH)).isEqualTo(-1.5);
+        assertThat(points(SampleTackle.UMBRELLA, seen(11, 4.0), Rule.DEPTH)).isPositive();
+        assertThat(points(SampleTackle.JIG, seen(4.6, 5.0), Rule.DEPTH)).isEqualTo(-1.5);
+    }
+
+    private static Situation seen(double fishDepthM, double visibilityM) {
+        return SituationBuilder.builder()
+                .fishDepthM(fishDepthM)
+                .visibilityM(visibilityM)
+                .level(FishLevel.BOTTOM)
+                .build();
+    }
+
+    @Test
+    void coverBelowTheLureDoesNotRuleItOut() {
+        SituationBuilder over = SituationBuilder.builder()
+                .cover(Cover.TIMBER)
+                .level(FishLevel.OVER_COVER)
+                .fishDepthM(3.0)
+                .waterDepthM(9.0);
+        assertThat(LureAdvice.of(SampleTackle.SWIMBAIT, over.build(), Units.USUAL)
+                        .ruledOut())
+                .isTrue();
+        assertThat(LureAdvice.of(SampleTackle.SWIMBAIT, over.coverTopM(4.0).build(), Units.USUAL)
+                        .ruledOut())
+                .isFalse();
+        assertThat(LureAdvice.of(SampleTackle.FOOTBALL, over.build(), Units.USUAL)
+                        .ruledOut())
+                .as("worked on the bottom, among it")
+                .isTrue();
+    }
+
+    @Test
+    void temperatureTellsTheStageWhereNobodySays() {
+        Assumptions.Seasons seasons = A.seasons();
+        assertThat(SituationBuilder.builder()
+                        .waterTempC(7.0)
+                        .build()
+                        .withStage(seasons)
+                        .stage())
+                .isEqualTo(SeasonStage.WINTER);
+        assertThat(SituationBuilder.builder()
+                        .waterTempC(13.0)
+                        .build()
+                        .withStage(seasons)
+                        .stage())
+                .isEqualTo(SeasonStage.PRE_SPAWN);
+        assertThat(SituationBuilder.builder()
+                        .waterTempC(13.0)
+                        .tempTrend(TempTrend.COOLING)
+                        .build()
+                        .withStage(seasons)
+                        .stage())
+                .isEqualTo(SeasonStage.AUTUMN);
+        assertThat(Situation.UNKNOWN.withStage(seasons)).isEqualTo(Situation.UNKNOWN);
+    }
+
+    @Test
     void underTheBoatOnlyInTwelveFeet() {
         assertThat(words(SampleTackle.SPOON, fish(null, null, 3.0, null), Rule.VERTICAL))
                 .isEqualTo("under the boat only in 12 ft or more; here are 10 ft");
@@ -205,6 +265,9 @@ class LureAdviceTest {
                 .stage(one(SeasonStage.values(), random))
                 .forage(one(Forage.values(), random))
                 .fishDepthM(some(random, 8))
+                .level(one(FishLevel.values(), random))
+                .coverTopM(some(random, 5))
+                .vertical(random.nextBoolean() ? null : random.nextBoolean())
                 .takenOn(one(TakenOn.values(), random))
                 .waterDepthM(some(random, 9))
                 .mood(one(Mood.values(), random))

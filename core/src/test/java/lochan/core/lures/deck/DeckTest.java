@@ -22,6 +22,7 @@ import lochan.core.tackle.ColourFamily;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.FishingLine;
 import lochan.core.tackle.Hooking;
+import lochan.core.tackle.Lure;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.Power;
 import lochan.core.tackle.Rod;
@@ -101,23 +102,28 @@ class DeckTest {
     }
 
     @Test
-    void depthWindMoodAndGrassChooseTheWeight() {
-        assertThat(grams(2.5, null, null, null)).isEqualTo(7.1);
-        assertThat(grams(10, null, null, null)).isEqualTo(14.2);
-        assertThat(grams(6.25, Surface.CHOP, null, null)).isEqualTo(14.2);
-        assertThat(grams(6.25, null, Mood.INACTIVE, null)).isEqualTo(7.1);
-        assertThat(grams(2.5, null, null, Cover.THICK_GRASS)).isEqualTo(14.2);
+    void depthWindMoodAndCoverChooseTheWeight() {
+        Lure jig = SampleTackle.FOOTBALL;
+        assertThat(grams(jig, 2, null, null, null)).isEqualTo(7.1);
+        assertThat(grams(jig, 10, null, null, null)).isEqualTo(14.2);
+        assertThat(grams(jig, 6.25, Surface.CHOP, null, null)).isEqualTo(14.2);
+        assertThat(grams(jig, 5, null, null, Cover.ROCK)).isEqualTo(14.2);
+        assertThat(grams(jig, 2, null, null, Cover.THICK_GRASS)).isEqualTo(14.2);
+        assertThat(grams(jig, 6.25, null, Mood.INACTIVE, null))
+                .as("slow is the hand")
+                .isEqualTo(10.6);
+        assertThat(grams(SampleTackle.SWIMBAIT, 4.5, null, null, null)).isEqualTo(10.6);
+        assertThat(grams(SampleTackle.SWIMBAIT, 4.5, null, Mood.INACTIVE, null)).isEqualTo(7.1);
     }
 
-    private static double grams(double depthM, Surface surface, Mood mood, Cover cover) {
+    private static double grams(Lure lure, double depthM, Surface surface, Mood mood, Cover cover) {
         Situation at = SituationBuilder.builder()
                 .surface(surface)
                 .waterDepthM(depthM)
                 .mood(mood)
                 .cover(cover)
                 .build();
-        return Setup.of(SampleTackle.FOOTBALL, at, Tackle.NONE, ASSUMPTIONS.advice())
-                .grams();
+        return Setup.of(lure, at, Tackle.NONE, ASSUMPTIONS.advice()).grams();
     }
 
     @Test

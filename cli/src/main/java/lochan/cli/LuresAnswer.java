@@ -1,0 +1,65 @@
+package lochan.cli;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import lochan.core.Assumptions;
+import lochan.core.Coded;
+import lochan.core.lures.advice.LureAdvice;
+import lochan.core.lures.advice.Situation;
+import lochan.core.lures.deck.Setup;
+import lochan.core.quantity.Units;
+import lochan.core.tackle.ColourFamily;
+import lochan.core.tackle.Family;
+import lochan.core.tackle.Lure;
+import lochan.core.tackle.Power;
+import lochan.eventformat.Catalogue;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The answer of {@code lures}: what of the catalogue suits a situation, best first; what does not fit comes last. */
+final class LuresAnswer {
+
+    private LuresAnswer() {}
+
+    /** @param all also what some events do not allow at all */
+    static ObjectNode json(Situation said, boolean all) {
+        Assumptions.LureAdvice a = Assumptions.DEFAULTS.advice();
+        Situation at = said.withStage(a.seasons());
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("stage", at.stage() == null ? null : at.stage().code());
+        ArrayNode list = node.putArray("lures");
+        List<Lure> lures = Catalogue.lures().stream()
+                .filter(l -> all || l.family() != Family.LIVE_BAIT)
+                .toList();
+        LureAdvice.ranked(lures, at, Units.USUAL, Map.of(), a).stream()
+                .sorted(Comparator.comparing(LureAdvice::ruledOut))
+                .forEach(advice -> list.add(row(advice, at, a)));
+        return node;
+    }
+
+    private static ObjectNode row(LureAdvice advice, Situation at, Assumptions.LureAdvice a) {
+        Lure lure = advice.lure();
+        ObjectNode row = JsonNodeFactory.instance
+                .objectNode()
+                .put("lure", lure.id())
+                .put("score", advice.score())
+                .put("fits", !advice.ruledOut())
+                .put("weightGrams", Setup.usualGrams(lure, at, a))
+                .put("retrieve", lure.retrieves().getFirst().code());
+        ObjectNode setup = row.putObject("setup");
+        ColourFamily colour = Setup.colour(at, a);
+        setup.put("colour", colour == null ? null : colour.code());
+        setup.put("line", lure.tackle().lines().getFirst().code());
+        setup.putArray("lineKg")
+                .add(lure.tackle().strengthKg().from())
+                .add(lure.tackle().strengthKg().to());
+        ArrayNode powers = setup.putArray("rodPower");
+        lure.tackle().powers().stream().sorted().map(Power::code).forEach(powers::add);
+        setup.put("rodAction", ((Coded) lure.tackle().action()).code());
+        ArrayNode why = row.putArray("why");
+        advice.reasons().forEach(r -> why.add(r.reason().words()));
+        return row;
+    }
+}
