@@ -110,8 +110,17 @@ class LureAdviceController {
         Set<String> shown = new HashSet<>(inBoat);
         event.presentations().forEach(p -> shown.add(p.id()));
         int bin = bin(dayModel, time);
-        page.rows(ranked.stream()
+        List<LureAdvice> asked = ranked.stream()
                 .filter(x -> all || shown.isEmpty() || shown.contains(x.lure().id()))
+                .toList();
+        page.picks(LurePick.of(
+                asked.stream()
+                        .filter(x -> !LureAdviceRow.isBanned(event, x.lure()))
+                        .toList(),
+                situation,
+                tackle,
+                units));
+        page.rows(asked.stream()
                 .limit(all ? ranked.size() : SHOWN)
                 .map(x -> LureAdviceRow.of(
                         x, spot, bin, dayModel, inBoat.contains(x.lure().id())))

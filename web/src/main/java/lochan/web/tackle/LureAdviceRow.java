@@ -101,15 +101,17 @@ public record LureAdviceRow(
                 .tried(tried)
                 .inBoat(inBoat)
                 .ruledOut(advice.ruledOut())
-                .banned(!GearCheck.of(
-                                event.rules().gear(),
-                                List.of(known.orElse(new Presentation(
-                                        lure.id(), lure.name(), lure.hooking().kind()))),
-                                List.of(lure),
-                                0)
-                        .isEmpty())
+                .banned(isBanned(event, lure))
                 .known(known.isPresent())
                 .build();
+    }
+
+    /** Whether the event's rules do not let a lure on the deck. */
+    static boolean isBanned(EventData event, Lure lure) {
+        Presentation presentation = event.presentation(lure.id())
+                .orElse(new Presentation(lure.id(), lure.name(), lure.hooking().kind()));
+        return !GearCheck.of(event.rules().gear(), List.of(presentation), List.of(lure), 0)
+                .isEmpty();
     }
 
     private static String own(boolean known, Cell cell, Pattern pattern, BiteRates rates, boolean tried, Spot spot) {

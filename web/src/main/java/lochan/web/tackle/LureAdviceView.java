@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 record LureAdviceView(
         EventData data,
         Map<String, Map<String, String>> choices,
+        @Nullable List<LurePick> picks,
         @Nullable List<LureAdviceRow> rows,
         @Nullable Form form,
         @Nullable String situationWords,

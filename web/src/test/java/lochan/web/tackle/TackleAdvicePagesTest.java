@@ -179,13 +179,20 @@ class TackleAdvicePagesTest {
         Visitor angler = app.angler();
         String event = SampleEvents.practisedEvent(angler, "Advice");
         Visitor.Answer known = angler.get(event + "/tackle/advice?spot=reed-corner&at=06:00");
-        assertThat(known.text()).contains("low light").contains("sparse grass").contains("comes through sparse grass");
+        assertThat(known.text()).contains("low light").contains("sparse grass").contains("ripped free of it");
+        assertThat(known.texts(".picks li"))
+                .isNotEmpty()
+                .hasSizeLessThanOrEqualTo(3)
+                .first()
+                .asString()
+                .contains("oz, ");
         assertThat(known.texts(".advice > li"))
                 .anyMatch(r -> r.startsWith("Swim jig") && r.contains(" h here"))
                 .anyMatch(r -> r.startsWith("Drop shot") && r.contains("never fished on a grass edge"));
         Visitor.Answer changed = angler.get(
                 event
                         + "/tackle/advice?spot=reed-corner&at=06:00&changed=true&fishDepth=20&waterDepth=25&takenOn=suspended&mood=inactive&visibility=8&all=true");
+        assertThat(changed.texts(".picks li")).hasSize(3).noneMatch(p -> p.contains("worked under them"));
         assertThat(changed.texts(".advice > li")).hasSize(37);
         assertThat(changed.texts(".advice .reasons li"))
                 .anyMatch(r -> r.contains("fish hang off the bottom at 20 ft: it falls through 18 ft to 20 ft"))
