@@ -4,7 +4,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
-import lochan.core.Coded;
 import lochan.core.lures.advice.LureAdvice;
 import lochan.core.lures.advice.Situation;
 import lochan.core.lures.deck.Setup;
@@ -57,7 +56,7 @@ final class LuresAnswer {
                 .add(lure.tackle().strengthKg().to());
         ArrayNode powers = setup.putArray("rodPower");
         lure.tackle().powers().stream().sorted().map(Power::code).forEach(powers::add);
-        setup.put("rodAction", ((Coded) lure.tackle().action()).code());
+        setup.put("rodAction", lure.tackle().action().code());
         ArrayNode why = row.putArray("why");
         advice.reasons().forEach(r -> why.add(r.reason().words()));
         return row;

@@ -27,6 +27,7 @@ import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.BoxItem;
+import lochan.core.tackle.Family;
 import lochan.core.tackle.Lure;
 import lochan.core.tackle.Tackle;
 import lochan.offline.form.Form;
@@ -116,6 +117,8 @@ class LureAdviceController {
         page.picks(LurePick.of(
                 asked.stream()
                         .filter(x -> !LureAdviceRow.isBanned(event, x.lure()))
+                        .filter(x -> x.lure().family() != Family.LIVE_BAIT
+                                || Boolean.TRUE.equals(event.rules().gear().liveBaitAllowed()))
                         .toList(),
                 situation,
                 tackle,

@@ -75,7 +75,7 @@ class TackleWalkTest extends Walk {
         button("Save").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("“Swim jig, green” saved");
         looksRight("My tackle");
-        page.getByText("Lure catalogue: 37 lures").click();
+        page.getByText("Lure catalogue: 44 lures").click();
         page.getByRole(AriaRole.LINK, named("Umbrella rig").setExact(true)).click();
         looksRight("Umbrella rig");
 

@@ -193,7 +193,7 @@ class TackleAdvicePagesTest {
                 event
                         + "/tackle/advice?spot=reed-corner&at=06:00&changed=true&fishDepth=20&waterDepth=25&takenOn=suspended&mood=inactive&visibility=8&all=true");
         assertThat(changed.texts(".picks li")).hasSize(3).noneMatch(p -> p.contains("worked under them"));
-        assertThat(changed.texts(".advice > li")).hasSize(37);
+        assertThat(changed.texts(".advice > li")).hasSize(44);
         assertThat(changed.texts(".advice .reasons li"))
                 .anyMatch(r -> r.contains("fish hang off the bottom at 20 ft: it falls through 18 ft to 20 ft"))
                 .anyMatch(r -> r.contains("fish are not willing: pick slowly"));

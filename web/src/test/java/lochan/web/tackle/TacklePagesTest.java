@@ -38,7 +38,7 @@ class TacklePagesTest {
         assertThat(angler.get("/tackle").text())
                 .contains("No rods yet")
                 .contains("The box is empty")
-                .contains("37 lures");
+                .contains("44 lures");
         assertThat(angler.post("/tackle/rod", rod("Grass rod")).text())
                 .contains("“Grass rod” saved")
                 .contains("7 ft 2 in")
@@ -166,7 +166,7 @@ class TacklePagesTest {
         form.put("name", "Crawling bug");
         assertThat(angler.post("/tackle/lure", form).text())
                 .contains("Crawling bug")
-                .contains("38 lures");
+                .contains("45 lures");
     }
 
     @Test

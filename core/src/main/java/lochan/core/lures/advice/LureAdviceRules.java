@@ -133,6 +133,11 @@ final class LureAdviceRules {
         return lure.sight() >= SEEN_FROM_FAR && (lure.family() == Family.SWIMBAIT || lure.family() == Family.JERKBAIT);
     }
 
+    /** Whether it is the one large slow thing that fish which hang off the bottom and do not feed may take. */
+    private boolean isSlowMeal() {
+        return lure.family() == Family.SWIMBAIT && at.mood() == Mood.INACTIVE && at.suspended();
+    }
+
     /** Whether it can be held or swum above the bottom. */
     private boolean leavesBottom() {
         return !lure.onBottom() || lure.retrieves().stream().anyMatch(OFF_BOTTOM::contains);
@@ -167,7 +172,7 @@ final class LureAdviceRules {
             say(Rule.SUSPENDED, -1, where + ": it is worked under them");
         } else if (lure.onBottom()) {
             say(Rule.SUSPENDED, 0.5, where + ": it is lifted and held there");
-        } else if (lure.family() == Family.SWIMBAIT && at.mood() == Mood.INACTIVE) {
+        } else if (isSlowMeal()) {
             say(Rule.SUSPENDED, 1, where + ": one big slow meal, swum at their depth");
         } else if (lure.motion() instanceof Motion.Sinks) {
             String through = at.fishDepthM() == null
@@ -277,6 +282,8 @@ final class LureAdviceRules {
                                     : ": it asks too much of them"));
         } else if (at.mood() == Mood.ACTIVE) {
             say(Rule.MOOD, lure.search() && lure.power() ? 0.9 : 0.2, fish + ": search fast");
+        } else if (isSlowMeal()) {
+            say(Rule.MOOD, 0.8, fish + ": one big meal, slow, is taken yet");
         } else {
             say(Rule.MOOD, lure.power() ? 0.2 : at.mood() == Mood.INACTIVE ? 0.9 : 0.5, fish + ": pick slowly");
         }

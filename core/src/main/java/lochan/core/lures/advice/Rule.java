@@ -4,7 +4,9 @@ import lochan.core.Coded;
 
 /** The rules of advice, each judged apart from the others; the weight is how much one of them can say, 1 being as much as a good reason does. */
 public enum Rule implements Coded {
-    DEPTH(1.5, "A lure has to come to the fish, or up to 2 ft above them; never below."),
+    DEPTH(
+            1.5,
+            "A lure has to come to the fish, or up to 2 ft above them; never below. In clear water they come up for what they see."),
     SUSPENDED(1.0, "Fish that hang off the bottom want something that falls or swims past them."),
     CLARITY(1.0, "Under a foot of visibility a lure must be felt, over four feet it is looked at; between, mix."),
     CLARITY_TREND(
@@ -15,7 +17,7 @@ public enum Rule implements Coded {
     MOOD(0.9, "Willing fish are searched for fast; unwilling ones are shown something small and slow."),
     WIND(0.7, "A light ripple helps moving lures; over 10 mph topwater and sight fishing are spoilt."),
     LIGHT(0.7, "Low light for topwater and shallow water, deeper and slower as the sun climbs."),
-    COVER(1.2, "It has to come through what is there without hanging up."),
+    COVER(1.2, "It has to come through what is there without hanging up, or be kept above its top."),
     FORAGE(0.5, "Shaped and coloured like what they eat."),
     PRESSURE(0.6, "Crowded water wants longer casts and subtler lures."),
     FRONT(0.5, "After a front fish sit tight, deeper or in cover."),
