@@ -46,7 +46,7 @@ final class LuresAnswer {
                 .put("score", advice.score())
                 .put("fits", !advice.ruledOut())
                 .put("weightGrams", Setup.usualGrams(lure, at, a))
-                .put("retrieve", lure.retrieves().getFirst().code());
+                .put("retrieve", advice.retrieve(at).code());
         ObjectNode setup = row.putObject("setup");
         ColourFamily colour = Setup.colour(at, a);
         setup.put("colour", colour == null ? null : colour.code());

@@ -19,6 +19,11 @@ public enum Retrieve implements Coded {
     /** Under the boat, up and down. */
     VERTICAL;
 
+    /** Whether it keeps a lure that sinks above the bottom. */
+    public boolean leavesBottom() {
+        return this == STEADY || this == LIFT_AND_FALL || this == VERTICAL;
+    }
+
     @Override
     public String code() {
         return Coded.spelt(this);

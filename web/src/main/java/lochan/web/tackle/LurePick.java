@@ -33,7 +33,7 @@ record LurePick(String name, String setup, String why) {
                         x.lure().name(),
                         units.lureWeight(Setup.of(x.lure(), at, tackle, Assumptions.DEFAULTS.advice())
                                         .grams())
-                                + ", " + x.lure().retrieves().getFirst().words(),
+                                + ", " + x.retrieve(at).words(),
                         x.reasons().stream()
                                 .filter(r -> r.points() > 0
                                         && !OF_MOST.contains(r.reason().rule()))

@@ -6,6 +6,7 @@ import java.util.Map;
 import lochan.core.Assumptions;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Lure;
+import lochan.core.tackle.Retrieve;
 
 /**
  * What speaks for and against a lure in a situation.
@@ -66,6 +67,20 @@ public record LureAdvice(Lure lure, List<WeightedReason> reasons, double score) 
      */
     public double suitability(Assumptions.LureAdvice a) {
         return Math.clamp(Math.exp(a.lnPerPoint() * score), a.leastSuitability(), a.mostSuitability());
+    }
+
+    /** How it is worked there: under the boat where that is asked, off the bottom where the fish hang, else as usual. */
+    public Retrieve retrieve(Situation at) {
+        if (Boolean.TRUE.equals(at.vertical()) && lure.retrieves().contains(Retrieve.VERTICAL)) {
+            return Retrieve.VERTICAL;
+        }
+        Retrieve usual = lure.retrieves().getFirst();
+        return at.suspended() && lure.onBottom()
+                ? lure.retrieves().stream()
+                        .filter(Retrieve::leavesBottom)
+                        .findFirst()
+                        .orElse(usual)
+                : usual;
     }
 
     /** Whether something rules it out: it does not come to the fish, or not through the cover. */

@@ -30,7 +30,6 @@ final class LureAdviceRules {
             SeasonStage.SUMMER, "shallow at dawn, then offshore in schools",
             SeasonStage.AUTUMN, "they follow bait over flats and points");
     private static final Set<Family> FLASH = Set.of(Family.BLADES, Family.METAL);
-    private static final Set<Retrieve> OFF_BOTTOM = Set.of(Retrieve.STEADY, Retrieve.LIFT_AND_FALL, Retrieve.VERTICAL);
     private static final Set<Retrieve> LIFTED = Set.of(Retrieve.HOP, Retrieve.LIFT_AND_FALL, Retrieve.VERTICAL);
     private static final double SEEN_FROM_FAR = 0.8;
 
@@ -140,7 +139,7 @@ final class LureAdviceRules {
 
     /** Whether it can be held or swum above the bottom. */
     private boolean leavesBottom() {
-        return !lure.onBottom() || lure.retrieves().stream().anyMatch(OFF_BOTTOM::contains);
+        return !lure.onBottom() || lure.retrieves().stream().anyMatch(Retrieve::leavesBottom);
     }
 
     private void suspended() {

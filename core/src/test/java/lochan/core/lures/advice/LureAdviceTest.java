@@ -14,7 +14,9 @@ import lochan.core.quantity.Units;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Forage;
 import lochan.core.tackle.Lure;
+import lochan.core.tackle.LureBuilder;
 import lochan.core.tackle.Mood;
+import lochan.core.tackle.Retrieve;
 import lochan.core.tackle.SampleTackle;
 import lochan.core.tackle.SeasonStage;
 import org.junit.jupiter.api.Test;
@@ -184,6 +186,18 @@ class LureAdviceTest {
                         .stage())
                 .isEqualTo(SeasonStage.AUTUMN);
         assertThat(Situation.UNKNOWN.withStage(seasons)).isEqualTo(Situation.UNKNOWN);
+    }
+
+    @Test
+    void aLureIsWorkedWhereTheFishAre() {
+        Lure held = LureBuilder.builder(SampleTackle.WORM)
+                .retrieves(List.of(Retrieve.DRAG, Retrieve.VERTICAL))
+                .build();
+        Situation hanging = fish(3.35, TakenOn.SUSPENDED, 7.0, null);
+        assertThat(points(held, hanging, Rule.SUSPENDED)).isPositive();
+        assertThat(LureAdvice.of(held, hanging, Units.USUAL).retrieve(hanging)).isEqualTo(Retrieve.VERTICAL);
+        assertThat(LureAdvice.of(held, seen(5, 2), Units.USUAL).retrieve(seen(5, 2)))
+                .isEqualTo(Retrieve.DRAG);
     }
 
     @Test
