@@ -115,7 +115,7 @@ class CasesTest {
     void theRouteReachesThePublishedOptimum(int budget, double score) {
         Path file = FOLDER.resolve("orienteering/tsiligirides-1-budget-" + budget + ".txt");
 
-        JsonNode answer = answer(List.of("route", file.toString(), "--seconds", "6", "--seed", "1"));
+        JsonNode answer = answer(List.of("route", file.toString(), "--seconds", "4", "--seed", "1"));
 
         assertThat(answer.get("score").asDouble()).isEqualTo(score);
         assertThat(answer.get("length").asDouble()).isLessThanOrEqualTo(budget + 1e-9);
