@@ -230,13 +230,7 @@ final class Commands implements Runnable {
             @Parameters(paramLabel = "FILE", description = "{\"situation\": {…}}") String file,
             @Option(names = "--all", description = "also what some events do not allow, as live bait") boolean all)
             throws UsageException {
-        try (InputStream stream = Files.newInputStream(Path.of(file))) {
-            return print(LuresAnswer.json(SituationFile.read(stream), all));
-        } catch (EventFileException e) {
-            throw wrong(file, e);
-        } catch (IOException | InvalidPathException e) {
-            throw unreadable(file, e);
-        }
+        return print(LuresAnswer.json(read(file, SituationFile::read), all));
     }
 
     @Command(name = "structure", description = "finds humps, saddles, points, ledges and the like in a grid of depths")
@@ -300,25 +294,26 @@ final class Commands implements Runnable {
     }
 
     private static EventData read(String file) throws UsageException {
+        return read(file, stream -> withCatalogue(EventFileReader.read(stream).data()));
+    }
+
+    /** Reads a file's stream. */
+    private interface Reading<T> {
+        T of(InputStream stream) throws EventFileException, IOException;
+    }
+
+    private static <T> T read(String file, Reading<T> reading) throws UsageException {
         try (InputStream stream = Files.newInputStream(Path.of(file))) {
-            return withCatalogue(EventFileReader.read(stream).data());
+            return reading.of(stream);
         } catch (EventFileException e) {
-            throw wrong(file, e);
+            int more = e.problems().size() - 1;
+            throw new UsageException(
+                    file + ": " + e.problems().getFirst() + (more > 0 ? " (and " + more + " more)" : ""));
+        } catch (NoSuchFileException e) {
+            throw new UsageException(file + ": there is no such file");
         } catch (IOException | InvalidPathException e) {
-            throw unreadable(file, e);
+            throw new UsageException(file + ": cannot be read (" + e.getMessage() + ")");
         }
-    }
-
-    private static UsageException wrong(String file, EventFileException e) {
-        int more = e.problems().size() - 1;
-        return new UsageException(file + ": " + e.problems().getFirst() + (more > 0 ? " (and " + more + " more)" : ""));
-    }
-
-    private static UsageException unreadable(String file, Exception e) {
-        return new UsageException(file
-                + (e instanceof NoSuchFileException
-                        ? ": there is no such file"
-                        : ": cannot be read (" + e.getMessage() + ")"));
     }
 
     /** Where the event's rates use lure advice, it is that of the catalogue: a file holds no tackle. */

@@ -106,9 +106,7 @@ class BoatSpeed extends Walk {
         page.locator(".outlook").waitFor(PATIENT);
         page.context().setOffline(true);
         CDPSession session = page.context().newCDPSession(page);
-        JsonObject rate = new JsonObject();
-        rate.addProperty("rate", SLOWED);
-        session.send("Emulation.setCPUThrottlingRate", rate);
+        slow(session, SLOWED);
 
         StringBuilder report = new StringBuilder();
         report.append(line(
@@ -140,7 +138,7 @@ class BoatSpeed extends Walk {
         report.append(line(
                 "boat: frames a second while the map is moved",
                 IntStream.range(0, 3).mapToDouble(i -> number(FRAMES))));
-        session.send("Emulation.setCPUThrottlingRate", unslowed());
+        slow(session, 1);
         Files.writeString(
                 Path.of(System.getProperty("lochan.speed")),
                 report,
@@ -149,10 +147,10 @@ class BoatSpeed extends Walk {
         ashore.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
     }
 
-    private static JsonObject unslowed() {
+    private static void slow(CDPSession session, int times) {
         JsonObject rate = new JsonObject();
-        rate.addProperty("rate", 1);
-        return rate;
+        rate.addProperty("rate", times);
+        session.send("Emulation.setCPUThrottlingRate", rate);
     }
 
     private double number(String script) {
