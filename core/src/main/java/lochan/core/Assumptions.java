@@ -12,6 +12,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param day        what makes days differ
  * @param depletion  how fast a spot is fished down
  * @param planning   the grid and margins of a day's plan
+ * @param together   how bite rates of a day move together
  * @param projection how far a plan's value is scaled where it is shown
  * @param advice     what the rules of advice go by
  * @param lurePath   how lures move
@@ -27,6 +28,7 @@ public record Assumptions(
         DayEffect day,
         Depletion depletion,
         Planning planning,
+        JointRates together,
         Projection projection,
         LureAdvice advice,
         LureWays lurePath,
@@ -74,7 +76,16 @@ public record Assumptions(
                     .exposedFetchM(1000)
                     .priceOfMoving(1.1)
                     .restOfDay(0.5)
-                    .spotDays(0.2)
+                    .build())
+            .together(AssumptionsJointRatesBuilder.builder()
+                    .lake(0.10)
+                    .presentation(0.15)
+                    .type(0.10)
+                    .pattern(0.15)
+                    .zone(0.10)
+                    .spot(0.35)
+                    .cell(0.15)
+                    .ofDay(0.2)
                     .build())
             .projection(new Projection(4, 0.8))
             .advice(AssumptionsLureAdviceBuilder.builder()
@@ -245,7 +256,6 @@ public record Assumptions(
      * @param exposedFetchM        open water upwind from which a spot is open to the wind, m: enough for waves to build
      * @param priceOfMoving        how many times better than staying the best move has to be ({@code model.md} §10)
      * @param restOfDay            share of the best cell's hour that stands for each hour left of the day
-     * @param spotDays             variance that a spot's own good and bad days add to its rate, relative
      */
     @RecordBuilder
     public record Planning(
@@ -257,8 +267,31 @@ public record Assumptions(
             double roughWindMps,
             double exposedFetchM,
             double priceOfMoving,
-            double restOfDay,
-            double spotDays) {}
+            double restOfDay) {}
+
+    /**
+     * Variances of ln bite rates before any evidence: what two cells share is what bites at one teach of the other. Fitted with the 1.1 of moving on
+     * simulated events.
+     *
+     * @param lake         common to all cells
+     * @param presentation common to cells of a presentation
+     * @param type         common to spots of a type
+     * @param pattern      common to a presentation on spots of a type
+     * @param zone         common to a presentation in a depth zone
+     * @param spot         common to the presentations at a spot
+     * @param cell         of the cell alone
+     * @param ofDay        that a cell's own good and bad days add
+     */
+    @RecordBuilder
+    public record JointRates(
+            double lake,
+            double presentation,
+            double type,
+            double pattern,
+            double zone,
+            double spot,
+            double cell,
+            double ofDay) {}
 
     /**
      * @param priorEvents events the prior counts for

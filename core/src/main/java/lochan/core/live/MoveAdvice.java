@@ -5,10 +5,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import lochan.core.Assumptions;
+import java.util.Set;
 import lochan.core.competition.Bag;
 import lochan.core.competition.Fish;
 import lochan.core.event.CompetitionDay;
@@ -16,9 +17,7 @@ import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.model.rate.Cell;
-import lochan.core.model.rate.GammaRate;
 import lochan.core.model.scenario.DayModel;
-import lochan.core.model.size.KeeperWeight;
 import lochan.core.model.size.Survival;
 import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.valuation.BestFish;
@@ -26,18 +25,15 @@ import lochan.core.quantity.Hours;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the next hour is worth here against the best move ({@code model.md} §10). For a cell c with prior mean m_c(h) = α/β and ᾱ the mean of α over
- * the bins, b bites there today, n at its spot:
+ * What the next hour is worth here against the best move ({@code model.md} §10), by what the day has taught of all cells together. For a cell c with
+ * prior mean m_c(h) = α/β, whose rate today is believed to be R times that, and n bites had at its spot:
  * <pre>
- * A    = 1/(1/ᾱ + 0.2)
- * M    = Σ m_c(h)·Δt·lines·(1 − 0.2·crowdRisk)·ψ^(bites had at the spot before)
- * R(h) = m_c(h)·(1 − 0.2·crowdRisk)·(A + b)/(A + M)
- * Δn   = ln(1 + d·ψⁿ·I)/d,   I = ∫ R·lines dt over the next hour there
+ * Δn   = ln(1 + d·ψⁿ·I)/d,   I = ∫ R·m_c·(1 − 0.2·crowdRisk)·lines dt over the next hour there
  * gain = [V(Λ_bg + Δn·q·K) − V(Λ_bg)] · 1 h/(1 h + run + set-up time)
  * </pre>
- * Λ_bg stands for the rest of the day: half of Λ of the cell with the highest gain without it × the hours left after its hour. A spot open to more
- * wind than the boat takes keeps the share of its rate that the day's model gives it. A move pays a price: its gain is divided by 1.1. Not for several
- * threads at once.
+ * with K(x) of the sizes that the day has shown. Λ_bg stands for the rest of the day: half of Λ of the cell with the highest gain without it × the hours
+ * left after its hour. A spot open to more wind than the boat takes keeps the share of its rate that the day's model gives it. A move pays a price: its
+ * gain is divided by 1.1. Not for several threads at once.
  */
 public final class MoveAdvice {
 
@@ -51,9 +47,9 @@ public final class MoveAdvice {
     private final DayRuns runs;
     private final Duration margin;
     private final List<Cell> cells;
-    private final Map<Cell, Double> strengths = new HashMap<>();
-    private final Map<Cell, double[]> landed = new HashMap<>();
-    private final Map<Cell, double[]> means = new HashMap<>();
+    private final ExpectedBites expected;
+    /** Of all cells that were asked for so far; null before the first asking. */
+    private @Nullable DayLearner learner;
     /** Ways on the lake take long to find: each is found once. */
     private final Map<Way, Optional<Duration>> ways = new HashMap<>();
 
@@ -68,6 +64,7 @@ public final class MoveAdvice {
         this.runs = runs;
         this.margin = Duration.ofMinutes(model.assumptions().planning().checkInMarginMinutes());
         this.cells = model.cells().stream().filter(model::isOpen).toList();
+        this.expected = new ExpectedBites(model);
     }
 
     /**
@@ -101,12 +98,14 @@ public final class MoveAdvice {
      * @param stayUntil how long to stay if nothing bites, at the latest the time to run home; null: nothing is fished
      * @param best      the best move; null: nothing can be reached
      * @param leaveBy when to leave for check-in from here at the latest; null: there is no way by water
+     * @param lesson what the day has taught that weighs most in this; null: nothing that does
      */
     public record Answer(
             @Nullable Double stay,
             @Nullable Instant stayUntil,
             @Nullable Move best,
-            @Nullable Instant leaveBy) {
+            @Nullable Instant leaveBy,
+            @Nullable Lesson lesson) {
 
         /** Whether to go now. */
         public boolean go() {
@@ -122,71 +121,156 @@ public final class MoveAdvice {
      */
     public record Move(Cell cell, Instant leaveAt, double gainGrams) {}
 
+    /** What a lesson is about. */
+    public enum Subject {
+        BITE_RATE,
+        SIZE
+    }
+
+    /**
+     * What the day has taught of a cell.
+     *
+     * @param ratio today's bite rate, or weight of a fish, over what practice said
+     * @param gramsAnHour what it makes of the next hour there, the run counted
+     */
+    public record Lesson(Cell cell, Subject subject, double ratio, double gramsAnHour) {}
+
     /** Asks. */
     public Answer ask(State s) {
         Position here = s.place(event);
         Instant leaveBy = lastLeaving(here).orElse(null);
-        Comparison now = computed(s, here);
+        DayLearner.Learnt learnt = learner(s).of(s.today());
+        BestFish bag = new BestFish(
+                event.rules().countingFish(),
+                s.bag().fish().stream()
+                        .map(Fish::grams)
+                        .filter(java.util.Objects::nonNull)
+                        .toList());
+        Comparison now = computed(s.now(), s, bag, learnt, here);
+        Lesson lesson = lesson(now, s, learnt);
         if (now.best == null) {
-            return new Answer(now.stay, now.stay == null ? null : leaveBy, null, leaveBy);
+            return new Answer(now.stay, now.stay == null ? null : leaveBy, null, leaveBy, lesson);
         }
         if (now.stay == null || now.best.gain > now.stay) {
             return new Answer(
                     now.stay,
                     now.stay == null ? null : s.now(),
                     new Move(now.best.cell, s.now(), now.best.gain),
-                    leaveBy);
+                    leaveBy,
+                    lesson);
         }
         Instant last = leaveBy == null ? s.now() : leaveBy;
+        DayLearner.Learnt later = learnt;
         for (Instant t = s.now().plus(ASKED); t.isBefore(last); t = t.plus(ASKED)) {
-            Comparison later = computed(new State(t, s.position(), s.fishing(), fishedUntil(t, s), s.bag()), here);
-            if (later.best != null && (later.stay == null || later.best.gain > later.stay)) {
-                return new Answer(now.stay, t, new Move(now.best.cell, t, now.best.gain), leaveBy);
+            later = s.fishing() == null ? later : later.fishedOn(s.fishing(), t.minus(ASKED), t);
+            Comparison then = computed(t, s, bag, later, here);
+            if (then.best != null && (then.stay == null || then.best.gain > then.stay)) {
+                return new Answer(now.stay, t, new Move(now.best.cell, t, now.best.gain), leaveBy, lesson);
             }
         }
-        return new Answer(now.stay, leaveBy, new Move(now.best.cell, last, now.best.gain), leaveBy);
+        return new Answer(now.stay, leaveBy, new Move(now.best.cell, last, now.best.gain), leaveBy, lesson);
     }
 
-    private static Today fishedUntil(Instant t, State s) {
-        return s.fishing() == null ? s.today() : s.today().fishedOn(s.fishing(), s.now(), t);
+    /** Of all cells of the model and what was fished besides. */
+    private DayLearner learner(State s) {
+        Set<Cell> asked = new LinkedHashSet<>(model.cells());
+        s.today().efforts().forEach(e -> asked.add(e.cell()));
+        if (s.fishing() != null) {
+            asked.add(s.fishing());
+        }
+        if (learner == null || !asked.stream().allMatch(learner::knows)) {
+            learner = new DayLearner(model, List.copyOf(asked), expected);
+        }
+        return learner;
     }
 
-    private record Option(Cell cell, double bites, Instant end, double share, double gain) {}
+    private record Option(Cell cell, double bites, Instant from, Instant end, double share, double gain) {
 
-    /** @param stay null: nothing is fished, or there is no time left here */
+        Option gaining(double grams) {
+            return new Option(cell, bites, from, end, share, grams);
+        }
+    }
+
+    /**
+     * What the next hour brings.
+     *
+     * @param stay       null: nothing is fished, or there is no time left here
+     * @param options    all that can be reached
+     * @param background Λ of the rest of the day
+     */
     private record Comparison(
-            @Nullable Double stay, @Nullable Option best) {}
+            @Nullable Double stay, @Nullable Option best, List<Option> options, BestFish bag, double[] background) {
 
-    private Comparison computed(State s, Position here) {
-        BestFish bestFish = new BestFish(
-                event.rules().countingFish(),
-                s.bag().fish().stream()
-                        .map(Fish::grams)
-                        .filter(java.util.Objects::nonNull)
-                        .toList());
+        double worth(Option o, double bites, double[] landed) {
+            return o.share * (bag.value(added(background, bites, landed)) - bag.value(background));
+        }
+    }
+
+    private Comparison computed(Instant now, State s, BestFish bestFish, DayLearner.Learnt learnt, Position here) {
         List<Option> options = new ArrayList<>();
         for (Cell cell : s.fishing() == null || cells.contains(s.fishing()) ? cells : with(s.fishing())) {
-            option(cell, s, here).ifPresent(options::add);
+            option(cell, now, s, learnt, here).ifPresent(options::add);
         }
         double[] rest = new double[Survival.weights()];
         double empty = bestFish.value(rest);
         Option leading = options.stream()
-                .max(Comparator.comparingDouble(o -> o.share * (bestFish.value(added(rest, o)) - empty)))
+                .max(Comparator.comparingDouble(
+                        o -> o.share * (bestFish.value(added(rest, o.bites, learnt.landed(o.cell))) - empty)))
                 .orElse(null);
-        double[] background = leading == null ? rest : background(leading);
+        double[] background = leading == null ? rest : background(leading, learnt);
         double base = bestFish.value(background);
         double price = model.assumptions().planning().priceOfMoving();
         Double stay = null;
         Option best = null;
         for (Option o : options) {
-            double gain = o.share * (bestFish.value(added(background, o)) - base);
+            double gain = o.share * (bestFish.value(added(background, o.bites, learnt.landed(o.cell))) - base);
             if (o.cell.equals(s.fishing())) {
                 stay = gain;
             } else if (best == null || gain / price > best.gain) {
-                best = new Option(o.cell, o.bites, o.end, o.share, gain / price);
+                best = o.gaining(gain / price);
             }
         }
-        return new Comparison(s.fishing() == null ? null : stay == null ? Double.valueOf(0) : stay, best);
+        return new Comparison(
+                s.fishing() == null ? null : stay == null ? Double.valueOf(0) : stay,
+                best,
+                options,
+                bestFish,
+                background);
+    }
+
+    /**
+     * Of the cells that today says something of, or that the answer is about, what rate or sizes of today change most. Rate and sizes are each put
+     * back to what practice said, the other kept.
+     */
+    private @Nullable Lesson lesson(Comparison now, State s, DayLearner.Learnt learnt) {
+        Set<Cell> about = new LinkedHashSet<>();
+        s.today().efforts().forEach(e -> about.add(e.cell()));
+        s.today().bites().forEach(b -> about.add(b.cell()));
+        if (now.best != null) {
+            about.add(now.best.cell);
+        }
+        Lesson most = null;
+        for (Option o : now.options) {
+            if (about.contains(o.cell) && !s.today().efforts().isEmpty()) {
+                double shift = learnt.shift(o.cell);
+                double rate = learnt.rate(o.cell);
+                double worth = now.worth(o, o.bites, learnt.landed(o.cell));
+                Lesson size = new Lesson(
+                        o.cell,
+                        Subject.SIZE,
+                        Math.exp(shift),
+                        worth - now.worth(o, o.bites, learner(s).landed(o.cell, 0)));
+                Lesson bites = new Lesson(
+                        o.cell,
+                        Subject.BITE_RATE,
+                        rate,
+                        worth - now.worth(o, learnt.bites(o.cell, o.from, o.end, 1), learnt.landed(o.cell)));
+                for (Lesson l : List.of(size, bites)) {
+                    most = most == null || Math.abs(l.gramsAnHour) > Math.abs(most.gramsAnHour) ? l : most;
+                }
+            }
+        }
+        return most;
     }
 
     private List<Cell> with(Cell fishing) {
@@ -195,45 +279,40 @@ public final class MoveAdvice {
         return all;
     }
 
-    private double[] background(Option leading) {
+    private double[] background(Option leading, DayLearner.Learnt learnt) {
         Position there = model.spot(leading.cell.spotId()).position();
         Instant last = lastLeaving(there).orElse(leading.end);
         double hoursLeft = Math.max(0, Hours.between(leading.end, last));
-        double[] lambda = new double[Survival.weights()];
-        double[] of = landed(leading.cell);
-        for (int i = 0; i < lambda.length; i++) {
-            lambda[i] = model.assumptions().planning().restOfDay() * leading.bites * of[i] * hoursLeft;
-        }
-        return lambda;
+        double share = model.assumptions().planning().restOfDay();
+        return added(new double[Survival.weights()], share * leading.bites * hoursLeft, learnt.landed(leading.cell));
     }
 
-    private double[] added(double[] to, Option o) {
-        double[] of = landed(o.cell);
+    private static double[] added(double[] to, double bites, double[] landed) {
         double[] lambda = to.clone();
         for (int i = 0; i < lambda.length; i++) {
-            lambda[i] += o.bites * of[i];
+            lambda[i] += bites * landed[i];
         }
         return lambda;
     }
 
     /** An hour at a cell: its bites, when it ends, and the share of the time that is fishing; empty when there is no way or no time. */
-    private Optional<Option> option(Cell cell, State s, Position here) {
+    private Optional<Option> option(Cell cell, Instant now, State s, DayLearner.Learnt learnt, Position here) {
         Spot spot = model.spot(cell.spotId());
         boolean sameSpot = s.fishing() != null && s.fishing().spotId().equals(cell.spotId());
         Duration way =
-                sameSpot ? Duration.ZERO : way(s.now(), here, spot.position()).orElse(null);
+                sameSpot ? Duration.ZERO : way(now, here, spot.position()).orElse(null);
         Instant last = lastLeaving(spot.position()).orElse(null);
         if (way == null || last == null) {
             return Optional.empty();
         }
-        Instant from =
-                s.now().plus(way).isBefore(day.start()) ? day.start() : s.now().plus(way);
+        Instant from = now.plus(way).isBefore(day.start()) ? day.start() : now.plus(way);
         Instant to = from.plus(HOUR).isAfter(last) ? last : from.plus(HOUR);
         if (!to.isAfter(from) || isInLightning(from, to)) {
             return Optional.empty();
         }
         double share = (double) HOUR.toMillis() / HOUR.plus(way).toMillis();
-        return Optional.of(new Option(cell, bites(cell, spot, s.today(), from, to), to, share, 0));
+        double bites = learnt.bites(cell, from, to, learnt.rate(cell));
+        return Optional.of(new Option(cell, bites, from, to, share, 0));
     }
 
     /** The way from a place to another with set-up time, found once; empty: there is none by water. */
@@ -249,79 +328,5 @@ public final class MoveAdvice {
     private boolean isInLightning(Instant from, Instant to) {
         return event.forecast().stream()
                 .anyMatch(f -> Boolean.TRUE.equals(f.lightning()) && f.from().isBefore(to) && f.to().isAfter(from));
-    }
-
-    /** Δn of an hour, or what there is of it. */
-    private double bites(Cell cell, Spot spot, Today today, Instant from, Instant to) {
-        double decay = spot.stock().decay(model.assumptions().depletion());
-        double strength = strength(cell);
-        double learnt = (strength + today.bitesAt(cell)) / (strength + expected(cell, spot, today, decay));
-        double undiminished = learnt * integral(cell, spot, from, to);
-        return Math.log1p(decay * Math.exp(-decay * today.bitesAt(spot.id(), from)) * undiminished) / decay;
-    }
-
-    /** A. */
-    private double strength(Cell cell) {
-        return strengths.computeIfAbsent(cell, c -> {
-            double shape = 0;
-            for (int bin = 0; bin < model.bins().size(); bin++) {
-                shape += model.rate(c, bin).shape() / model.bins().size();
-            }
-            return 1 / (1 / shape + model.assumptions().planning().spotDays());
-        });
-    }
-
-    /** M: the bites that were to be expected of what was fished at a cell today, each piece after the bites had at its spot by then. */
-    private double expected(Cell cell, Spot spot, Today today, double decay) {
-        double sum = 0;
-        for (Today.Effort e : today.efforts()) {
-            if (e.cell().equals(cell)) {
-                Instant from = e.from();
-                for (Today.Bite s : today.bites()) {
-                    if (s.cell().spotId().equals(cell.spotId()) && s.at().isAfter(from) && s.at().isBefore(e.to())) {
-                        sum += Math.exp(-decay * today.bitesAt(spot.id(), s.at())) * integral(cell, spot, from, s.at());
-                        from = s.at();
-                    }
-                }
-                sum += Math.exp(-decay * today.bitesAt(spot.id(), from.plusMillis(1)))
-                        * integral(cell, spot, from, e.to());
-            }
-        }
-        return sum;
-    }
-
-    /** ∫ m_c·(1 − 0.2·crowdRisk)·lines dt. */
-    private double integral(Cell cell, Spot spot, Instant from, Instant to) {
-        double[] mean = means.computeIfAbsent(cell, this::means);
-        double[] hours = Outlooks.hours(model.bins(), from, to);
-        double sum = 0;
-        for (int i = 0; i < hours.length; i++) {
-            sum += mean[i] * hours[i];
-        }
-        double crowded = 1 - (1 - model.assumptions().day().crowdedFactor()) * spot.crowdRisk();
-        return crowded * event.anglers() * sum;
-    }
-
-    private double[] means(Cell cell) {
-        double[] means = new double[model.bins().size()];
-        for (int bin = 0; bin < means.length; bin++) {
-            GammaRate rate = model.rate(cell, bin);
-            means[bin] = rate.mean() * model.leftByWind(cell.spotId(), bin);
-        }
-        return means;
-    }
-
-    /** q·K(x): of one bite the landed legal fish heavier than each x. */
-    private double[] landed(Cell cell) {
-        return landed.computeIfAbsent(cell, c -> {
-            Assumptions.Size a = model.assumptions().size();
-            double[] keepers =
-                    KeeperWeight.survival(event, model.sizes(), model.mix(), model.pattern(c), c.spotId(), a);
-            double q = model.landing(c.presentationId()).mean();
-            for (int i = 0; i < keepers.length; i++) {
-                keepers[i] *= q;
-            }
-            return keepers;
-        });
     }
 }

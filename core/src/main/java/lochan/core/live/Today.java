@@ -6,7 +6,9 @@ import java.util.Comparator;
 import java.util.List;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
+import lochan.core.competition.Fish;
 import lochan.core.competition.FishedStretch;
+import lochan.core.event.Species;
 import lochan.core.model.rate.Cell;
 import lochan.core.plan.PlanStop;
 import org.jspecify.annotations.Nullable;
@@ -32,8 +34,24 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
         }
     }
 
-    /** A bite at a cell, landed or not. */
-    public record Bite(Cell cell, Instant at) {}
+    /**
+     * A bite at a cell.
+     *
+     * @param landed the fish, where it was landed and its weight is known, short or not; null else
+     */
+    public record Bite(Cell cell, Instant at, @Nullable Landed landed) {
+
+        public Bite(Cell cell, Instant at) {
+            this(cell, at, null);
+        }
+    }
+
+    /**
+     * A fish of known weight.
+     *
+     * @param species null: not known
+     */
+    public record Landed(@Nullable Species species, double grams) {}
 
     public Today {
         efforts = List.copyOf(efforts);
@@ -45,8 +63,8 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
         List<Bite> bites = new ArrayList<>();
         for (Entry entry : log.valid(day)) {
             switch (entry) {
-                case Entry.Catch c -> add(bites, c.spotId(), c.presentationId(), c.at());
-                case Entry.Bite s -> add(bites, s.spotId(), s.presentationId(), s.at());
+                case Entry.Catch c -> add(bites, c.spotId(), c.presentationId(), c.at(), landed(log.fish(c.id())));
+                case Entry.Bite s -> add(bites, s.spotId(), s.presentationId(), s.at(), null);
                 case Entry.Balance b -> {}
                 case Entry.Died d -> {}
                 case Entry.Correct c -> {}
@@ -86,10 +104,19 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
         return new Today(efforts, others);
     }
 
-    private static void add(List<Bite> bites, @Nullable String spot, @Nullable String presentation, Instant at) {
+    private static void add(
+            List<Bite> bites,
+            @Nullable String spot,
+            @Nullable String presentation,
+            Instant at,
+            @Nullable Landed landed) {
         if (spot != null && presentation != null) {
-            bites.add(new Bite(new Cell(spot, presentation), at));
+            bites.add(new Bite(new Cell(spot, presentation), at, landed));
         }
+    }
+
+    private static @Nullable Landed landed(Fish fish) {
+        return fish.grams() == null ? null : new Landed(fish.species(), fish.grams());
     }
 
     /** The same after fishing a cell until a time without another bite. */
@@ -107,10 +134,5 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
         return (int) bites.stream()
                 .filter(s -> s.cell().spotId().equals(spotId) && s.at().isBefore(before))
                 .count();
-    }
-
-    /** Bites had at a cell. */
-    public int bitesAt(Cell cell) {
-        return (int) bites.stream().filter(s -> s.cell().equals(cell)).count();
     }
 }

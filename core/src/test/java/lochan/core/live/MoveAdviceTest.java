@@ -21,6 +21,7 @@ import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
 import lochan.core.competition.EntryCatchBuilder;
 import lochan.core.event.Format;
+import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
@@ -76,14 +77,19 @@ class MoveAdviceTest {
         }
     }
 
-    /** With every fish counting V is linear: what the hour is worth was computed outside the program from what its model says of the cell. */
+    /** With every fish counting V is linear: what the hour is worth was computed outside the program from what its model says of the only cell there is. */
     @Test
     void whereEveryFishCountsTheGainIsBitesTimesLandingTimesKeepers() throws IOException {
         EventData event = Sample.event(
                 Sample.tournament(Format.EVERY_FISH, null, List.of(Sample.LARGEMOUTH, Sample.SPOTTED), null),
-                EVENT.spots(),
-                EVENT.stops());
+                EVENT.spots().stream().filter(s -> s.id().equals(HERE.spotId())).toList(),
+                EVENT.stops().stream()
+                        .filter(s -> s.spotId().equals(HERE.spotId())
+                                && s.presentations().stream()
+                                        .allMatch(p -> p.presentationId().equals(HERE.presentationId())))
+                        .toList());
         FittedDayModel model = new FittedDayModel(event, 1, A);
+        assertThat(model.cells()).containsExactly(HERE);
         List<GammaRate> rates = IntStream.range(0, model.bins().size())
                 .mapToObj(i -> model.rates(i).rate(HERE, model.pattern(HERE)))
                 .toList();
@@ -96,10 +102,7 @@ class MoveAdviceTest {
                         new double[] {
                             rates.get(2).mean(),
                             (rates.get(3).mean() + rates.get(4).mean()) / 2,
-                            rates.stream()
-                                    .mapToDouble(GammaRate::shape)
-                                    .average()
-                                    .orElseThrow(),
+                            rates.get(rates.size() / 2).shape() - 0.7,
                             model.landing("walker").mean(),
                             keepers.legalShare(),
                             keepers.meanGrams()
@@ -112,6 +115,44 @@ class MoveAdviceTest {
 
             assertThat(found.stay()).as("after " + row[0] + " bites").isCloseTo(row[1], within(0.002 * row[1]));
         }
+    }
+
+    /** What one spot shows teaches of its like: bites raise, a blank lowers what an hour of the pattern elsewhere is worth. */
+    @Test
+    void bitesHereRaiseWhatItsLikeIsWorthAndHeavyFishDoToo() {
+        Cell like = new Cell("grass-2", "walker");
+        Today blank = fished("07:00", "08:00");
+        Today bites = fished("07:00", "08:00", "07:10", "07:20", "07:40");
+        List<Today.Bite> heavy = bites.bites().stream()
+                .map(b -> new Today.Bite(b.cell(), b.at(), new Today.Landed(Species.LARGEMOUTH, 3000)))
+                .toList();
+        DayLearner learner = new DayLearner(
+                new FittedDayModel(EVENT, 1, A),
+                new FittedDayModel(EVENT, 1, A).cells(),
+                new ExpectedBites(new FittedDayModel(EVENT, 1, A)));
+        assertThat(learner.of(bites).rate(like)).isGreaterThan(1);
+        assertThat(learner.of(blank).rate(like)).isLessThan(1);
+        assertThat(learner.of(bites).shift(like)).isZero();
+        DayLearner.Learnt big = learner.of(bites.with(heavy));
+        assertThat(big.shift(like)).isPositive().isLessThan(big.shift(HERE));
+        assertThat(ask(EVENT, "08:00", bites.with(heavy)).stay())
+                .isGreaterThan(ask(EVENT, "08:00", bites).stay());
+        MoveAdvice.Lesson lesson = ask(EVENT, "08:00", bites.with(heavy)).lesson();
+        assertThat(lesson.subject()).isEqualTo(MoveAdvice.Subject.SIZE);
+        assertThat(lesson.ratio()).isGreaterThan(1);
+        assertThat(lesson.gramsAnHour()).isPositive();
+        assertThat(ask(EVENT, "08:00", blank).lesson().gramsAnHour()).isNegative();
+    }
+
+    /** Learning in two pieces is learning in one. */
+    @Test
+    void anEffortInPiecesTeachesWhatItTeachesWhole() {
+        FittedDayModel model = new FittedDayModel(EVENT, 1, A);
+        DayLearner learner = new DayLearner(model, model.cells(), new ExpectedBites(model));
+        DayLearner.Learnt whole = learner.of(fished("07:00", "08:00", "07:10"));
+        DayLearner.Learnt pieces =
+                learner.of(fished("07:00", "07:30", "07:10")).fishedOn(HERE, at("07:30"), at("08:00"));
+        assertThat(model.cells()).allSatisfy(c -> assertThat(pieces.rate(c)).isCloseTo(whole.rate(c), within(1e-9)));
     }
 
     @Test

@@ -146,6 +146,7 @@ public final class AdviceModule {
                         .put("fishing", s.fishing())
                         .put("act", s.act())
                         .put("why", s.why())
+                        .put("lesson", s.lesson())
                         .put("stayGrams", s.stayGrams())
                         .put("moveGrams", s.moveGrams())
                         .put("tone", s.tone())

@@ -28,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param fishing the same in words; null: nothing
  * @param act     what to do, in words; null: nothing can be said
  * @param why     what both are worth
+ * @param lesson  what the day has taught that weighs most in it; null: nothing to speak of
  * @param stayGrams what the next hour here adds, g; null: nothing is fished
  * @param moveGrams what the best move's hour adds, g; null: none can be reached
  * @param tone    {@code go} or {@code stay}
@@ -43,6 +44,7 @@ public record StayOrMove(
         @Nullable String fishing,
         @Nullable String act,
         String why,
+        @Nullable String lesson,
         @Nullable Double stayGrams,
         @Nullable Double moveGrams,
         String tone,
@@ -92,6 +94,7 @@ public record StayOrMove(
                 .fishing(fishing == null ? null : PlanWords.cell(fishing, now.event()))
                 .act(act(found, now))
                 .why(why(found, units))
+                .lesson(LessonWords.of(found.lesson(), model, units))
                 .stayGrams(found.stay())
                 .moveGrams(found.best() == null ? null : found.best().gainGrams())
                 .tone(found.go() ? "go" : "stay")

@@ -3,9 +3,11 @@ package lochan.web.practice;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import lochan.core.Assumptions;
+import lochan.core.almanac.Almanac;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.ScenarioSet;
@@ -39,19 +41,32 @@ class NextChecks {
         this.clock = clock;
     }
 
+    /** When the next look may begin: now, or at the next sunrise after sunset. */
+    Instant nextLook(EventData event) {
+        Instant now = clock.instant();
+        LocalDate date = now.atZone(event.timeZone()).toLocalDate();
+        Instant sunset = Almanac.of(event.launch(), date, event.timeZone()).sunset();
+        Instant sunrise =
+                Almanac.of(event.launch(), date.plusDays(1), event.timeZone()).sunrise();
+        return sunset == null || sunrise == null || now.isBefore(sunset) ? now : sunrise;
+    }
+
     /** What is known for the event as it stands; begins to compute when there is nothing yet. Empty without practice. */
     Optional<BackgroundComputation.State<List<NextCheck.Look>>> of(EventKey key, EventData event) {
-        Instant now = clock.instant();
+        Instant at = nextLook(event);
         return event.stops().isEmpty()
                 ? Optional.empty()
-                : Optional.of(computation.open(
-                        key, DayModels.basis(event, 1), LOOKS, progress -> looks(event, now, progress)));
+                : Optional.of(computation.open(key, basis(event, at), LOOKS, progress -> looks(event, at, progress)));
     }
 
     /** Computes what was stopped or failed after all. */
     void goOn(EventKey key, EventData event) {
-        Instant now = clock.instant();
-        computation.begin(key, DayModels.basis(event, 1), LOOKS, progress -> looks(event, now, progress));
+        Instant at = nextLook(event);
+        computation.begin(key, basis(event, at), LOOKS, progress -> looks(event, at, progress));
+    }
+
+    private static List<Object> basis(EventData event, Instant at) {
+        return List.of(DayModels.basis(event, 1), at.atZone(event.timeZone()).toLocalDate());
     }
 
     void stop(EventKey key) {
@@ -59,7 +74,7 @@ class NextChecks {
     }
 
     private List<NextCheck.Look> looks(
-            EventData event, Instant now, BackgroundComputation.Progress<List<NextCheck.Look>> progress) {
+            EventData event, Instant at, BackgroundComputation.Progress<List<NextCheck.Look>> progress) {
         DayRuns runs = lakes.dayRuns(event);
         NextCheck check = new NextCheck(
                 event,
@@ -68,8 +83,8 @@ class NextChecks {
                 set -> plan(set, runs),
                 budgets.nextCheck().scenarios(),
                 Budgets.SEED);
-        List<Cell> cells = progress.goOn(0) ? check.promising(LOOKS) : List.of();
-        return cells.isEmpty() ? List.of() : check.of(cells, now, progress::goOn);
+        List<Cell> cells = progress.goOn(0) ? check.promising(LOOKS, at) : List.of();
+        return cells.isEmpty() ? List.of() : check.of(cells, at, progress::goOn);
     }
 
     private List<PlanStop> plan(ScenarioSet set, DayRuns runs) {

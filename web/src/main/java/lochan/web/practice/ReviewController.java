@@ -102,10 +102,14 @@ class ReviewController {
     /** A look as the page shows it. */
     record LookRow(String where, String worth, String why) {}
 
-    /** @param looks null while they are not computed */
+    /**
+     * @param day   that the looks are for
+     * @param looks null while they are not computed
+     */
     record NextView(
             BackgroundComputation.@Nullable State<List<NextCheck.Look>> job,
             boolean practised,
+            String day,
             @Nullable List<LookRow> looks) {}
 
     @GetMapping("/events/{eventId}/practice/next")
@@ -118,8 +122,9 @@ class ReviewController {
         List<LookRow> looks = job == null || job.result() == null
                 ? null
                 : job.result().stream().map(l -> look(l, event, units, day)).toList();
+        LocalDate lookDay = nextChecks.nextLook(event).atZone(event.timeZone()).toLocalDate();
         return Views.show(
-                "practice/next", model, new NextView(job, !event.stops().isEmpty(), looks));
+                "practice/next", model, new NextView(job, !event.stops().isEmpty(), Dates.longDay(lookDay), looks));
     }
 
     private static LookRow look(NextCheck.Look l, EventData event, Units units, String day) {

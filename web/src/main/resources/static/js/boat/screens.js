@@ -504,10 +504,11 @@ function stayOrMove(app, { stay }) {
     <h2 id="next-hour">Stay or move ${asOf(app, stay.asOf)}</h2>
     <p class="act-words">${stay.act}</p>
     <p>${stay.why}</p>
+    ${stay.lesson ? html`<p>${stay.lesson}</p>` : nothing}
     ${stay.leaveAt ? nothing : html`<p>The map shows no way by water from here to check-in.</p>`}
     ${stay.next ? html`<p>${stay.next}</p>` : nothing}
     ${stay.fishing ? html`<p>Fishing now: <strong>${stay.fishing}</strong></p>` : nothing}
-    <p class="hint">From practice, today's bites and your bag. You decide.</p>
+    <p class="hint">From practice, today's bites and fish, and your bag. You decide.</p>
   </section>`;
 }
 

@@ -82,21 +82,6 @@ public record KeeperWeight(double legalShare, double meanGrams, double p10Grams,
         return shares;
     }
 
-    /** K_sp(x): the chance that a landed fish is legal and heavier than each x of the grid of {@link Survival}, over all that is unknown of sizes. */
-    public static double[] survival(
-            EventData event, SizeModel sizes, SpeciesMix mix, Pattern pattern, String spotId, Assumptions.Size a) {
-        double[] borders = new double[Survival.weights()];
-        Arrays.setAll(borders, i -> Math.exp(Survival.lnGrams(i)));
-        double[] shares = shares(event, sizes, mix, pattern, spotId, a, borders);
-        double[] heavier = new double[borders.length];
-        double sum = 0;
-        for (int i = borders.length - 1; i >= 0; i--) {
-            sum += shares[i + 1];
-            heavier[i] = sum;
-        }
-        return heavier;
-    }
-
     /** Quantiles by the midpoint rule on the density of legal fish over ln grams, interpolated within a step. */
     private static double[] quantiles(List<Part> parts, double legal, double... chances) {
         double from =

@@ -187,6 +187,11 @@ public final class SizeModel {
         return at.stream().mapToInt(Integer::intValue).toArray();
     }
 
+    /** Covariance of two effects, numbered as {@link #effects} has them. */
+    public double covariance(int i, int j) {
+        return covariance[i][j];
+    }
+
     /** Mean ln grams in one draw. */
     public static double meanOf(double[] draw, int[] effects) {
         double sum = 0;

@@ -97,7 +97,7 @@ public final class SpeciesMix {
     }
 
     /** The lake's most common species; of equally common ones the first of the rules. */
-    Species mostCommon() {
+    public Species mostCommon() {
         int best = 0;
         for (int k = 1; k < landed.length; k++) {
             if (landed[k] > landed[best]) {

@@ -3,7 +3,6 @@ package lochan.core.model.size;
 import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.event.SpeciesRule;
-import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
  * The chance that a landed fish is legal and heavier than x, on a fixed grid of weights, for any mean of its ln grams: a table over
@@ -17,8 +16,6 @@ public final class Survival {
     private static final double LOWEST_MEAN = 3.5;
     private static final double HIGHEST_MEAN = 9.5;
     private static final double MEAN_STEP = 0.02;
-    private static final int FINE = 8;
-    private static final NormalDistribution STANDARD = NormalDistribution.of(0, 1);
 
     private final float[][][] bySpecies;
 
@@ -58,29 +55,14 @@ public final class Survival {
 
     private static float[][] table(LegalShare legal, double sd) {
         int means = (int) Math.round((HIGHEST_MEAN - LOWEST_MEAN) / MEAN_STEP) + 1;
-        float[][] table = new float[means][];
-        double step = (lnGrams(1) - lnGrams(0)) / FINE;
-        // From far above the grid down to its lowest weight, so that every tail is summed directly.
-        int above = (int) Math.ceil((HIGHEST_MEAN + 5 * sd - HIGHEST_LN_GRAMS) / step);
-        int points = above + (WEIGHTS - 1) * FINE;
-        double[] legalAt = new double[points];
-        for (int j = 0; j < points; j++) {
-            legalAt[j] = legal.given(HIGHEST_LN_GRAMS + (above - j - 0.5) * step);
-        }
+        float[][] table = new float[means][WEIGHTS];
+        LegalCurve curve = new LegalCurve(legal, HIGHEST_MEAN + 5 * sd);
         for (int m = 0; m < means; m++) {
-            double mean = LOWEST_MEAN + m * MEAN_STEP;
-            float[] row = new float[WEIGHTS];
-            double sum = 0;
-            for (int j = 0; j < points; j++) {
-                if (j >= above && (j - above) % FINE == 0) {
-                    row[WEIGHTS - 1 - (j - above) / FINE] = (float) sum;
-                }
-                double y = HIGHEST_LN_GRAMS + (above - j - 0.5) * step;
-                double z = (y - mean) / sd;
-                sum += z * z > 50 ? 0 : step / sd * STANDARD.density(z) * legalAt[j];
+            double[] row = new double[WEIGHTS];
+            curve.addTo(row, 1, LOWEST_MEAN + m * MEAN_STEP, sd);
+            for (int i = 0; i < WEIGHTS; i++) {
+                table[m][i] = (float) row[i];
             }
-            row[0] = (float) sum;
-            table[m] = row;
         }
         return table;
     }

@@ -2,10 +2,14 @@ package lochan.core.planning.search;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.IntPredicate;
@@ -14,6 +18,7 @@ import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
+import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
@@ -31,12 +36,17 @@ import lochan.core.practice.PresentationTime;
  * weighed by their predictive chances, the day is planned again with that stop in the log, and the mean gain over the plan without
  * looking is taken. Bites at an unknown gamma rate are negative binomial: with shape α and rate β, and effort e,
  * <pre>P(0) = (β/(β+e))^α,  P(n) = P(n−1)·(α+n−1)/n·e/(β+e)</pre>
- * Both plans are valued with what is known after the look: one that changes no plan is worth nothing.
+ * Both plans are valued with what is known after the look: one that changes no plan is worth nothing. A spot fished on the day is not proposed for it
+ * again, nor twice, and at most a third of the proposals lie within one pattern: a chooser that goes back to its favourites learns less.
  */
 public final class NextCheck {
 
     private static final Duration LOOK = Duration.ofMinutes(30);
     private static final int MOST_BITES = 3;
+    /** How far above the mean a rate is hoped for: what did best in simulated seasons. */
+    private static final double HOPE_SDS = 0.7;
+    /** One in so many proposals may lie within one pattern. */
+    private static final int PATTERN_SHARE = 3;
 
     private final EventData event;
     private final int day;
@@ -93,19 +103,49 @@ public final class NextCheck {
         return List.copyOf(looks);
     }
 
-    /** The cells whose rate is least known against what they may bring: those with the highest upper end of their interval, none off limits. */
-    public List<Cell> promising(int most) {
+    /**
+     * Cells to choose a look from: those whose rate is least known against what they may bring, with the highest mean + {@value #HOPE_SDS} sd of their
+     * ln rate. One at each spot, none off limits or fished on the day of {@code at}, at most a third of them within one pattern where there are three patterns.
+     *
+     * @param at when the look would begin
+     */
+    public List<Cell> promising(int most, Instant at) {
         DayModel now = new FittedDayModel(event, day, assumptions);
         int bin = bin(now);
-        return now.cells().stream()
-                .filter(now::isOpen)
-                .sorted(Comparator.comparingDouble((Cell c) -> {
-                            GammaRate rate = now.rate(c, bin);
-                            return rate.quantile(0.9) - rate.mean();
-                        })
+        LocalDate date = dateOf(at);
+        Set<String> taken = event.stops().stream()
+                .filter(s -> dateOf(s.start()).equals(date))
+                .map(PracticeStop::spotId)
+                .collect(Collectors.toCollection(HashSet::new));
+        Map<Pattern, Integer> ofPattern = new HashMap<>();
+        List<Cell> open = now.cells().stream()
+                .filter(c -> now.isOpen(c) && !taken.contains(c.spotId()))
+                .sorted(Comparator.comparingDouble((Cell c) -> hopeful(now.rate(c, bin)))
                         .reversed())
-                .limit(most)
                 .toList();
+        int patterns = (int) open.stream().map(now::pattern).distinct().count();
+        int mostOfPattern = Math.ceilDiv(most, Math.clamp(patterns, 1, PATTERN_SHARE));
+        List<Cell> chosen = new ArrayList<>();
+        open.forEach(c -> {
+            if (chosen.size() < most
+                    && !taken.contains(c.spotId())
+                    && ofPattern.getOrDefault(now.pattern(c), 0) < mostOfPattern) {
+                chosen.add(c);
+                taken.add(c.spotId());
+                ofPattern.merge(now.pattern(c), 1, Integer::sum);
+            }
+        });
+        return chosen;
+    }
+
+    /** exp(E[ln λ] + 0.7·sd[ln λ]) of a gamma rate, by ln λ's log-normal of the same mean and variance. */
+    private static double hopeful(GammaRate rate) {
+        double variance = Math.log1p(1 / rate.shape());
+        return rate.mean() * Math.exp(-variance / 2 + HOPE_SDS * Math.sqrt(variance));
+    }
+
+    private LocalDate dateOf(Instant at) {
+        return at.atZone(event.timeZone()).toLocalDate();
     }
 
     /** The half hour that rates are told for: a third into the day. */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
@@ -46,14 +47,14 @@ class NextCheckTest {
     void looksAreWorthNothingOrMoreAndTheBestComesFirst(int seed) {
         EventData event = Sample.practiced(5, seed);
         NextCheck check = check(event, NextCheckTest::searched);
-        List<NextCheck.Look> looks = check.of(check.promising(4), at("06-04T08:00"), done -> true);
+        List<NextCheck.Look> looks = check.of(check.promising(4, at("06-04T08:00")), at("06-04T08:00"), done -> true);
 
         assertThat(looks).hasSize(4).allSatisfy(l -> {
             assertThat(l.grams()).isNotNegative();
             assertThat(l.chanceOfNothing()).isBetween(0.0, 1.0);
         });
         assertThat(looks).extracting(NextCheck.Look::grams).isSortedAccordingTo(java.util.Comparator.reverseOrder());
-        assertThat(check.of(check.promising(4), at("06-04T08:00"), done -> true))
+        assertThat(check.of(check.promising(4, at("06-04T08:00")), at("06-04T08:00"), done -> true))
                 .as("the same each time")
                 .isEqualTo(looks);
     }
@@ -63,7 +64,7 @@ class NextCheckTest {
         EventData event = Sample.practiced(5, 1);
         NextCheck check = check(event, NextCheckTest::searched);
 
-        assertThat(check.of(check.promising(4), at("06-04T08:00"), done -> done < 2))
+        assertThat(check.of(check.promising(4, at("06-04T08:00")), at("06-04T08:00"), done -> done < 2))
                 .hasSize(2);
     }
 
@@ -96,15 +97,31 @@ class NextCheckTest {
     }
 
     @Test
-    void waterNeverFishedIsTheMostPromising() {
+    void waterNeverFishedIsAmongThePromising() {
         EventData event = Sample.practiced(5, 2);
         List<lochan.core.practice.PracticeStop> without = event.stops().stream()
                 .filter(s -> !s.spotId().equals("grass-3"))
                 .toList();
         EventData unfished = Sample.event(event.event(), event.spots(), without);
 
-        assertThat(check(unfished, NextCheckTest::searched).promising(2))
+        assertThat(check(unfished, NextCheckTest::searched).promising(4, at("06-04T08:00")))
                 .extracting(Cell::spotId)
                 .contains("grass-3");
+    }
+
+    @Test
+    void proposalsSpreadOverSpotsAndPatternsAndNoneGoesBackTheSameDay() {
+        EventData event = Sample.practiced(5, 3);
+        FittedDayModel model = new FittedDayModel(event, 1, Assumptions.DEFAULTS);
+        NextCheck check = check(event, NextCheckTest::searched);
+
+        List<Cell> chosen = check.promising(6, at("06-04T08:00"));
+
+        assertThat(chosen).extracting(Cell::spotId).doesNotHaveDuplicates().isNotEmpty();
+        assertThat(chosen.stream().collect(Collectors.groupingBy(model::pattern, Collectors.counting())))
+                .allSatisfy((pattern, n) -> assertThat(n).isLessThanOrEqualTo(2));
+        assertThat(check.promising(6, at("06-03T13:00")))
+                .as("four of five spots were fished that day; nothing is known of the fifth's kind")
+                .isEmpty();
     }
 }
