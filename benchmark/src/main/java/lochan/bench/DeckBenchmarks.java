@@ -59,7 +59,7 @@ import org.openjdk.jmh.annotations.Warmup;
 public class DeckBenchmarks {
 
     private static final Assumptions ASSUMPTIONS = Assumptions.DEFAULTS;
-    private static final int LURES = 37;
+    private static final int LURES = 60;
     private static final int RODS = 9;
     private static final int STOPS = 10;
 
