@@ -7,11 +7,11 @@ import lochan.core.Assumptions;
 import lochan.core.lures.advice.LureAdvice;
 import lochan.core.lures.advice.Situation;
 import lochan.core.lures.deck.Setup;
+import lochan.core.lures.rigging.RigPart;
+import lochan.core.lures.rigging.Rigging;
 import lochan.core.quantity.Units;
-import lochan.core.tackle.ColourFamily;
 import lochan.core.tackle.Family;
 import lochan.core.tackle.Lure;
-import lochan.core.tackle.Power;
 import lochan.eventformat.Catalogue;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -48,15 +48,12 @@ final class LuresAnswer {
                 .put("weightGrams", Setup.usualGrams(lure, at, a))
                 .put("retrieve", advice.retrieve(at).code());
         ObjectNode setup = row.putObject("setup");
-        ColourFamily colour = Setup.colour(at, a);
-        setup.put("colour", colour == null ? null : colour.code());
-        setup.put("line", lure.tackle().lines().getFirst().code());
-        setup.putArray("lineKg")
-                .add(lure.tackle().strengthKg().from())
-                .add(lure.tackle().strengthKg().to());
-        ArrayNode powers = setup.putArray("rodPower");
-        lure.tackle().powers().stream().sorted().map(Power::code).forEach(powers::add);
-        setup.put("rodAction", lure.tackle().action().code());
+        for (RigPart part : Rigging.of(lure, at, Units.USUAL, a)) {
+            setup.putObject(part.part().code())
+                    .put("choice", part.choice())
+                    .put("why", part.why())
+                    .put("others", part.others());
+        }
         ArrayNode why = row.putArray("why");
         advice.reasons().forEach(r -> why.add(r.reason().words()));
         return row;

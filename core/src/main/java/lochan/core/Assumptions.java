@@ -115,6 +115,12 @@ public record Assumptions(
                     .pressuredBoats(2)
                     .moodFromHours(0.5)
                     .activeBitesPerHour(2.5)
+                    .smallFishG(700)
+                    .bigFishG(1800)
+                    .deepDiverM(3.5)
+                    .bigSwimbaitG(40)
+                    .heaviestLeaderKg(9.1)
+                    .spinningToKg(5.5)
                     .seasons(new Seasons(9, 15, 20, 24, 6, 9))
                     .build())
             .lurePath(AssumptionsLureWaysBuilder.builder()
@@ -328,6 +334,12 @@ public record Assumptions(
      * @param pressuredBoats       other boats in sight from which it is
      * @param moodFromHours        hours fished at a spot that tell the mood of its fish
      * @param activeBitesPerHour bites an hour from which fish are active
+     * @param smallFishG           fish that call for a small lure weigh less, g
+     * @param bigFishG             those that call for a large one weigh more, g
+     * @param deepDiverM           a lure that dives deeper wants thin line and a slow reel, m
+     * @param bigSwimbaitG         a swimbait from this weight wants a slow reel, g
+     * @param heaviestLeaderKg     no leader is heavier, kg
+     * @param spinningToKg         a lure whose line is no stronger is cast with a spinning reel, kg
      * @param seasons              the stages of the year
      */
     @RecordBuilder
@@ -358,6 +370,12 @@ public record Assumptions(
             int pressuredBoats,
             double moodFromHours,
             double activeBitesPerHour,
+            double smallFishG,
+            double bigFishG,
+            double deepDiverM,
+            double bigSwimbaitG,
+            double heaviestLeaderKg,
+            double spinningToKg,
             Seasons seasons) {}
 
     /**

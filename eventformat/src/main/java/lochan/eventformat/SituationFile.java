@@ -23,6 +23,7 @@ import tools.jackson.databind.JsonNode;
 public final class SituationFile {
 
     private static final double DEEPEST_M = 200;
+    private static final double HEAVIEST_G = 16_000;
     private static final String UNKNOWN = "unknown";
 
     private SituationFile() {}
@@ -70,6 +71,7 @@ public final class SituationFile {
                 .coverTopM(f.numberOrNull("coverTopM", 0, DEEPEST_M))
                 .pressured(f.truthOrNull("pressured"))
                 .front(f.truthOrNull("front"))
+                .fishGrams(f.numberOrNull("fishGrams", 1, HEAVIEST_G))
                 .vertical(f.truthOrNull("vertical"))
                 .build();
     }

@@ -25,6 +25,7 @@ import lochan.core.tackle.Mood;
 import lochan.core.tackle.Motion;
 import lochan.core.tackle.Power;
 import lochan.core.tackle.Retrieve;
+import lochan.core.tackle.Rig;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
 import lochan.core.tackle.RodBuilder;
@@ -192,6 +193,7 @@ public final class TackleFile {
                     .moods(Set.copyOf(coded(f, "moods", Mood.class)))
                     .forage(Set.copyOf(coded(f, "forage", Forage.class)))
                     .weights(numbers(f, "weightsG"))
+                    .rig(f.has("rig") ? rig(f.object("rig")) : null)
                     .tackle(new Lure.Outfit(
                             coded(line, "kinds", FishingLine.Kind.class),
                             range(line, "strengthKg"),
@@ -202,6 +204,14 @@ public final class TackleFile {
             f.problem("", String.valueOf(e.getMessage()));
             return null;
         }
+    }
+
+    private static Rig rig(JsonFields f) {
+        return new Rig(
+                numbers(f, "lengthsMm"),
+                f.choice("hook", Rig.HookStyle.class),
+                f.texts("hookSizes"),
+                f.choiceOrNull("trailer", Rig.Trailer.class));
     }
 
     private static Set<Power> powers(List<Power> given) {
@@ -352,6 +362,13 @@ public final class TackleFile {
         codes(node, "moods", l.moods().stream().sorted().toList());
         codes(node, "forage", l.forage().stream().sorted().toList());
         l.weights().forEach(node.putArray("weightsG")::add);
+        if (l.rig() != null) {
+            ObjectNode rig = node.putObject("rig");
+            l.rig().lengthsMm().forEach(rig.putArray("lengthsMm")::add);
+            rig.put("hook", l.rig().hook().code());
+            l.rig().hookSizes().forEach(rig.putArray("hookSizes")::add);
+            EventFileWriter.some(rig, "trailer", l.rig().trailer());
+        }
         ObjectNode line = node.putObject("line");
         codes(line, "kinds", l.tackle().lines());
         ends(line, "strengthKg", l.tackle().strengthKg());

@@ -71,6 +71,11 @@ public record FishSize(
         return new FishSize(How.LENGTH, null, null, null, mm, null, null);
     }
 
+    /** A weight that it stands for, the geometric middle of a range; null for a length alone. */
+    public @Nullable Double middleGrams() {
+        return loGrams != null && hiGrams != null ? Double.valueOf(Math.sqrt(loGrams * hiGrams)) : grams;
+    }
+
     /** The same size with what was typed. */
     public FishSize typed(String text) {
         return new FishSize(how, grams, loGrams, hiGrams, mm, guessGrams, text);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import lochan.core.Coded;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is known of a lure or rig by its common generic name, whoever made it: a presentation's sheet in the catalogue. Depths are m, weights g,
@@ -21,6 +22,7 @@ import lochan.core.Coded;
  * @param sight       how much the fish must see it, 0 it is felt or heard, 1 it must be seen
  * @param temperature water temperatures it is good in
  * @param weights     usual weights, rising; the middle one is that of its motion
+ * @param rig         its sizes, hook and trailer; null: not known
  * @param tackle      line and rod it is usually fished on
  */
 @RecordBuilder
@@ -42,6 +44,7 @@ public record Lure(
         Set<Mood> moods,
         Set<Forage> forage,
         List<Double> weights,
+        @Nullable Rig rig,
         Outfit tackle) {
 
     private static final Map<String, String> FORMER_IDS = Map.of(

@@ -126,7 +126,13 @@ class LureAdviceController {
         page.rows(asked.stream()
                 .limit(all ? ranked.size() : SHOWN)
                 .map(x -> LureAdviceRow.of(
-                        x, spot, bin, dayModel, inBoat.contains(x.lure().id())))
+                        x,
+                        situation,
+                        spot,
+                        bin,
+                        dayModel,
+                        inBoat.contains(x.lure().id()),
+                        units))
                 .toList());
         page.form(form);
         page.situationWords(LureAdviceForm.words(situation, units));

@@ -4,18 +4,24 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.lake.SpotType;
 import lochan.core.lures.advice.LureAdvice;
+import lochan.core.lures.advice.Situation;
 import lochan.core.lures.deck.GearCheck;
+import lochan.core.lures.rigging.RigPart;
+import lochan.core.lures.rigging.Rigging;
 import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.practice.Presentation;
+import lochan.core.quantity.Units;
 import lochan.core.tackle.Lure;
 import lochan.web.gear.DeckWords;
 
@@ -24,6 +30,8 @@ import lochan.web.gear.DeckWords;
  *
  * @param score     of the rules
  * @param width     of its bar, 0 to 100
+ * @param setup     the most telling of how it is rigged, in words
+ * @param rigging   how it is rigged, part by part
  * @param own       what own practice says, in words
  * @param joined    bites an hour with both joined; "–" where the event does not know the presentation
  * @param times     by what the rules would multiply a rate never tried
@@ -42,6 +50,8 @@ public record LureAdviceRow(
         double width,
         boolean against,
         List<ReasonLine> reasons,
+        String setup,
+        List<RigPart> rigging,
         String own,
         String joined,
         String times,
@@ -62,9 +72,15 @@ public record LureAdviceRow(
      */
     public record ReasonLine(String points, boolean isFor, String words, String rule) {}
 
-    static LureAdviceRow of(LureAdvice advice, Spot spot, int bin, FittedDayModel model, boolean inBoat) {
+    /** What of a setup tells most of it. */
+    private static final Set<RigPart.Part> TOLD_FIRST =
+            Set.of(RigPart.Part.WEIGHT, RigPart.Part.HOOK, RigPart.Part.COLOUR);
+
+    static LureAdviceRow of(
+            LureAdvice advice, Situation at, Spot spot, int bin, FittedDayModel model, boolean inBoat, Units units) {
         Lure lure = advice.lure();
         Assumptions.LureAdvice a = model.assumptions().advice();
+        List<RigPart> rigging = Rigging.of(lure, at, units, a);
         EventData event = model.event();
         Optional<Presentation> known = event.presentation(lure.id());
         Cell cell = new Cell(spot.id(), lure.id());
@@ -95,6 +111,11 @@ public record LureAdviceRow(
                                 w.reason().words(),
                                 w.reason().rule().words()))
                         .toList())
+                .setup(rigging.stream()
+                        .filter(p -> TOLD_FIRST.contains(p.part()))
+                        .map(RigPart::choice)
+                        .collect(Collectors.joining(", ")))
+                .rigging(rigging)
                 .own(own(known.isPresent(), cell, pattern, rates, tried, spot))
                 .joined(joined)
                 .times(String.format(Locale.ROOT, "× %.2f", suitability))

@@ -26,6 +26,7 @@ import lochan.core.tackle.LureObservation;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.Power;
 import lochan.core.tackle.Retrieve;
+import lochan.core.tackle.Rig;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
 import lochan.core.tackle.RodBuilder;
@@ -303,6 +304,8 @@ class TackleController {
             boolean ships,
             Map<String, String> families,
             Map<String, String> hookKinds,
+            Map<String, String> hookStyles,
+            Map<String, String> trailers,
             Map<String, String> actions,
             Map<String, String> retrieves,
             Map<String, Map<String, String>> groups) {}
@@ -332,6 +335,8 @@ class TackleController {
                                 "trebles",
                                 Hooks.MULTI.code(),
                                 "several baits on one rig"),
+                        Options.of(Rig.HookStyle.values()),
+                        Options.of(Rig.Trailer.values()),
                         Options.of(RodAction.values()),
                         Options.of(Retrieve.values()),
                         groups));

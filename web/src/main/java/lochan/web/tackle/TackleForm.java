@@ -28,6 +28,7 @@ import lochan.core.tackle.Mood;
 import lochan.core.tackle.Motion;
 import lochan.core.tackle.Power;
 import lochan.core.tackle.Retrieve;
+import lochan.core.tackle.Rig;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.RodAction;
 import lochan.core.tackle.RodBuilder;
@@ -221,6 +222,14 @@ final class TackleForm {
                 .put("lineFrom", units.typedLineStrength(l.tackle().strengthKg().from()))
                 .put("lineTo", units.typedLineStrength(l.tackle().strengthKg().to()))
                 .put("action", l.tackle().action());
+        if (l.rig() != null) {
+            f.put("hookStyle", l.rig().hook())
+                    .put("hookSizes", String.join(", ", l.rig().hookSizes()))
+                    .put("trailer", l.rig().trailer())
+                    .put(
+                            "lengths",
+                            l.rig().lengthsMm().stream().map(units::typedLength).collect(Collectors.joining(", ")));
+        }
         switch (l.motion()) {
             case Motion.Surface s -> f.put("motion", "surface");
             case Motion.Dives d ->
@@ -283,6 +292,7 @@ final class TackleForm {
         RodAction action = f.choice("action", RodAction.class);
         f.need("action", "Choose the rod's action.");
         List<Double> weights = weights(f);
+        Rig rig = rig(f);
         if (!f.ok() || motion == null) {
             return Optional.empty();
         }
@@ -307,6 +317,7 @@ final class TackleForm {
                 .moods(moods)
                 .forage(forage)
                 .weights(weights)
+                .rig(rig)
                 .tackle(new Lure.Outfit(
                         lines, requireNonNull(strength), EnumSet.copyOf(powers), requireNonNull(action)))
                 .build());
@@ -396,6 +407,33 @@ final class TackleForm {
             f.error("weights", e.getMessage());
             return List.of();
         }
+    }
+
+    /** Sizes, hook and trailer; null: nothing was said of them, or something is wrong. */
+    private static @Nullable Rig rig(Form f) {
+        if (!f.has("hookStyle") && !f.has("lengths") && !f.has("hookSizes")) {
+            return null;
+        }
+        f.need("hookStyle", "Choose the hook that its sizes are of.");
+        Rig.HookStyle hook = f.choice("hookStyle", Rig.HookStyle.class);
+        Rig.Trailer trailer = f.choice("trailer", Rig.Trailer.class);
+        List<Double> lengths = new java.util.ArrayList<>();
+        try {
+            for (String one : f.value("lengths").split(",")) {
+                lengths.add(QuantityText.mm(one, f.units()));
+            }
+            List<String> sizes = Arrays.stream(f.value("hookSizes").split(","))
+                    .map(h -> h.strip().replace("#", ""))
+                    .toList();
+            return hook == null ? null : new Rig(lengths, hook, sizes, trailer);
+        } catch (BadQuantityException e) {
+            f.error("lengths", e.getMessage());
+        } catch (IllegalArgumentException e) {
+            f.error(
+                    "hookSizes",
+                    "Type three lengths and three sizes of hook, small, usual and large, with commas: as 4, 5, 7 and 2/0, 3/0, 5/0.");
+        }
+        return null;
     }
 
     /** What was seen of a lure; empty when something is wrong. */

@@ -30,6 +30,7 @@ import lochan.core.tackle.SeasonStage;
  * @param coverTopM   how deep its top is, m
  * @param pressured   whether others fish there, or were seen to
  * @param front       whether a front went through in the last day or so
+ * @param fishGrams   what its fish weigh, in the middle, g
  * @param vertical    whether the angler wants to fish under the boat
  */
 @RecordBuilder
@@ -51,6 +52,7 @@ public record Situation(
         Double coverTopM,
         Boolean pressured,
         Boolean front,
+        Double fishGrams,
         Boolean vertical) {
 
     private static final double JUST_UNDER_M = 0.3;

@@ -36,6 +36,9 @@ import org.jspecify.annotations.Nullable;
 /** What the forecast, practice and the electronics tell of spots in the hours of an event. */
 public final class Situations {
 
+    /** Fewer sizes say nothing of what fish weigh. */
+    private static final int FEW_FISH = 3;
+
     private final EventData event;
     private final Assumptions assumptions;
     private final List<PracticeStop> latestFirst;
@@ -84,8 +87,25 @@ public final class Situations {
                 .mood(mood(spot))
                 .cover(Cover.of(spot.spotType()))
                 .pressured(isPressured(spot) ? true : null)
+                .fishGrams(fishGrams(spot))
                 .front(latest(c -> c.signs().recentFront()).orElse(null))
                 .build();
+    }
+
+    /** What fish weigh at a spot, in the middle; in all of practice where few of the spot's have a size; null: few are known at all. */
+    private @Nullable Double fishGrams(Spot spot) {
+        Double here = middle(here(spot));
+        return here == null ? middle(latestFirst.stream()) : here;
+    }
+
+    private static @Nullable Double middle(Stream<PracticeStop> stops) {
+        double[] grams = stops.flatMap(s -> s.bites().stream())
+                .map(b -> b.size() == null ? null : b.size().middleGrams())
+                .filter(Objects::nonNull)
+                .mapToDouble(Double::doubleValue)
+                .sorted()
+                .toArray();
+        return grams.length < FEW_FISH ? null : Double.valueOf(grams[grams.length / 2]);
     }
 
     private <T> Optional<T> latest(Function<Conditions, T> value) {

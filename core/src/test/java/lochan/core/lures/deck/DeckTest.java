@@ -20,9 +20,10 @@ import lochan.core.tackle.BoxItem;
 import lochan.core.tackle.BoxItemBuilder;
 import lochan.core.tackle.ColourFamily;
 import lochan.core.tackle.Cover;
+import lochan.core.tackle.Family;
 import lochan.core.tackle.FishingLine;
-import lochan.core.tackle.Hooking;
 import lochan.core.tackle.Lure;
+import lochan.core.tackle.LureBuilder;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.Power;
 import lochan.core.tackle.Rod;
@@ -230,25 +231,11 @@ class DeckTest {
     @Test
     void liveBaitIsFoundWhereTheBriefSaysNone() {
         var j = SampleTackle.WORM;
-        var minnow = new lochan.core.tackle.Lure(
-                "minnow",
-                "Live minnow",
-                lochan.core.tackle.Family.LIVE_BAIT,
-                false,
-                false,
-                new Hooking(Hooks.SINGLE, 1, 0),
-                j.depth(),
-                j.motion(),
-                0,
-                j.retrieves(),
-                0.5,
-                j.cover(),
-                j.temperature(),
-                j.stages(),
-                j.moods(),
-                j.forage(),
-                j.weights(),
-                j.tackle());
+        var minnow = LureBuilder.builder(j)
+                .id("minnow")
+                .name("Live minnow")
+                .family(Family.LIVE_BAIT)
+                .build();
         Presentation p = new Presentation("minnow", "Live minnow", Hooks.SINGLE);
         assertThat(GearCheck.of(new Gear(null, List.of(), null, false), List.of(p), List.of(minnow), 1))
                 .singleElement()
