@@ -33,6 +33,11 @@ public interface Coded {
         return code == null ? null : get(type, code);
     }
 
+    /** The code of a choice; null where there is none. */
+    static @Nullable String codeOrNull(@Nullable Coded value) {
+        return value == null ? null : value.code();
+    }
+
     /** The code of a constant spelt as its name is: {@code STOP_AND_GO} is {@code stop-and-go}. */
     static String spelt(Enum<?> constant) {
         return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');

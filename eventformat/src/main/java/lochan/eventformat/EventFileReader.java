@@ -27,8 +27,11 @@ import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.event.TieBreak;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.FishCount;
 import lochan.core.lake.FishPosition;
+import lochan.core.lake.FishShape;
 import lochan.core.lake.Lake;
+import lochan.core.lake.Sighting;
 import lochan.core.lake.Spot;
 import lochan.core.lake.SpotBuilder;
 import lochan.core.lake.SpotCheck;
@@ -43,12 +46,15 @@ import lochan.core.planning.edits.PlanCheck;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.ClarityTrend;
+import lochan.core.practice.ColourFamily;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Current;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.LevelTrend;
+import lochan.core.practice.LossWay;
+import lochan.core.practice.LureSize;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PracticeStopBuilder;
@@ -405,14 +411,23 @@ public final class EventFileReader {
                 .at(f.time("at"))
                 .position(position(f))
                 .spotId(referenceOrNull(f, "spot", spotIds))
-                .fishDepthM(f.numberOrNull("fishDepthM", 0, DEEPEST_M))
+                .fish(sighting(f, "", f.truthOrNull("bait")))
                 .waterDepthM(f.numberOrNull("waterDepthM", 0, DEEPEST_M))
                 .bottom(f.choiceOrNull("bottom", Waypoint.Bottom.class))
-                .bait(f.truthOrNull("bait"))
-                .fishPosition(f.choiceOrNull("position", FishPosition.class))
                 .note(f.shortTextOrNull("note", Waypoint.LONGEST_NOTE))
                 .entered(f.entered("fishDepthM"))
                 .build();
+    }
+
+    /** @param of before the names of its fields */
+    private static Sighting sighting(JsonFields f, String of, @Nullable Boolean bait) {
+        boolean plain = of.isEmpty();
+        return new Sighting(
+                f.choiceOrNull(plain ? "position" : of + "Position", FishPosition.class),
+                f.numberOrNull(plain ? "fishDepthM" : of + "DepthM", 0, DEEPEST_M),
+                bait,
+                f.choiceOrNull(plain ? "fishCount" : of + "Count", FishCount.class),
+                f.choiceOrNull(plain ? "fishShape" : of + "Shape", FishShape.class));
     }
 
     private static double missingCrowdRisk(JsonFields f) {
@@ -440,8 +455,11 @@ public final class EventFileReader {
         }
         List<PresentationTime> presentations = f.list(
                 "presentations",
-                (p, i) ->
-                        new PresentationTime(reference(p, "id", presentationIds), p.numberOrNull("minutes", 0, 1440)));
+                (p, i) -> new PresentationTime(
+                        reference(p, "id", presentationIds),
+                        p.numberOrNull("minutes", 0, 1440),
+                        p.shortTextOrNull("retrieve", LONGEST_ENTERED),
+                        p.choiceOrNull("colour", ColourFamily.class)));
         List<Bite> bites = f.list("bites", (b, i) -> bite(b, event, start, end));
         JsonFields c = f.object("conditions");
         Conditions conditions = new Conditions(
@@ -459,6 +477,7 @@ public final class EventFileReader {
                 .start(start)
                 .end(end)
                 .anglers(f.whole("anglers", 1, 2, 1))
+                .idleMinutes(orZero(f.numberOrNull("idleMinutes", 0, 1440)))
                 .presentations(presentations)
                 .follows(f.whole("follows", 0, 1000, 0))
                 .bycatch(f.whole("bycatch", 0, 1000, 0))
@@ -476,7 +495,12 @@ public final class EventFileReader {
                 c.choiceOrNull("levelTrend", LevelTrend.class),
                 c.choiceOrNull("current", Current.class),
                 c.truthOrNull("baitSeen"),
-                c.numberOrNull("baitDepthM", 0, DEEPEST_M));
+                c.numberOrNull("baitDepthM", 0, DEEPEST_M),
+                sighting(c, "seen", null));
+    }
+
+    private static double orZero(@Nullable Double value) {
+        return value == null ? 0 : value;
     }
 
     private Bite bite(JsonFields f, Event event, Instant start, @Nullable Instant end) {
@@ -497,10 +521,13 @@ public final class EventFileReader {
     private static BiteNotes notes(JsonFields f) {
         return new BiteNotes(
                 f.shortTextOrNull("retrieve", LONGEST_ENTERED),
-                f.numberOrNull("fishDepthM", 0, DEEPEST_M),
+                sighting(f, "", f.truthOrNull("baitNear")),
                 f.numberOrNull("waterDepthM", 0, DEEPEST_M),
                 f.choiceOrNull("takenOn", TakenOn.class),
                 f.shortTextOrNull("onRig", LONGEST_ENTERED),
+                f.choiceOrNull("colour", ColourFamily.class),
+                f.choiceOrNull("lureSize", LureSize.class),
+                f.choiceOrNull("lossWay", LossWay.class),
                 f.entered("fishDepthM"));
     }
 

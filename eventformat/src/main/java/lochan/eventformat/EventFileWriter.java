@@ -19,6 +19,7 @@ import lochan.core.event.Position;
 import lochan.core.event.Scoring;
 import lochan.core.event.TieBreak;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Sighting;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Waypoint;
 import lochan.core.plan.Plan;
@@ -278,14 +279,20 @@ public final class EventFileWriter {
         number(node, "lat", waypoint.position().lat());
         number(node, "lon", waypoint.position().lon());
         optional(node, "spot", waypoint.spotId());
-        some(node, "fishDepthM", waypoint.fishDepthM());
+        seen(node, waypoint.fish());
         some(node, "waterDepthM", waypoint.waterDepthM());
         some(node, "bottom", waypoint.bottom());
-        some(node, "bait", waypoint.bait());
-        some(node, "position", waypoint.fishPosition());
+        some(node, "bait", waypoint.fish().bait());
         optional(node, "note", waypoint.note());
         entered(node, waypoint.entered());
         return withUnknown(node, pointer);
+    }
+
+    private static void seen(ObjectNode node, Sighting fish) {
+        some(node, "position", fish.position());
+        some(node, "fishDepthM", fish.depthM());
+        some(node, "fishCount", fish.count());
+        some(node, "fishShape", fish.shape());
     }
 
     private ObjectNode stop(PracticeStop stop, String pointer) {
@@ -293,9 +300,12 @@ public final class EventFileWriter {
         time(node, "start", stop.start());
         time(node, "end", stop.end());
         node.put("anglers", stop.anglers());
+        some(node, "idleMinutes", stop.idleMinutes() == 0 ? null : Double.valueOf(stop.idleMinutes()));
         list(node, "presentations", stop.presentations(), (p, i) -> {
             ObjectNode part = JSON.createObjectNode().put("id", p.presentationId());
             number(part, "minutes", p.minutes());
+            optional(part, "retrieve", p.retrieve());
+            some(part, "colour", p.colour());
             return withUnknown(part, pointer + "/presentations/" + i);
         });
         node.put("follows", stop.follows());
@@ -316,6 +326,10 @@ public final class EventFileWriter {
         some(conditions, "current", c.signs().current());
         some(conditions, "baitSeen", c.signs().baitSeen());
         some(conditions, "baitDepthM", c.signs().baitDepthM());
+        some(conditions, "seenPosition", c.signs().fish().position());
+        some(conditions, "seenDepthM", c.signs().fish().depthM());
+        some(conditions, "seenCount", c.signs().fish().count());
+        some(conditions, "seenShape", c.signs().fish().shape());
         entered(conditions, c.entered());
         node.set("conditions", withUnknown(conditions, pointer + "/conditions"));
         return withUnknown(node, pointer);
@@ -330,10 +344,14 @@ public final class EventFileWriter {
         node.set("size", bite.size() == null ? null : size(bite.size(), pointer + "/size"));
         BiteNotes notes = bite.notes();
         optional(node, "retrieve", notes.retrieve());
-        some(node, "fishDepthM", notes.fishDepthM());
+        seen(node, notes.seen());
+        some(node, "baitNear", notes.seen().bait());
         some(node, "waterDepthM", notes.waterDepthM());
         some(node, "takenOn", notes.takenOn());
         optional(node, "onRig", notes.onRig());
+        some(node, "colour", notes.colour());
+        some(node, "lureSize", notes.size());
+        some(node, "lossWay", notes.lossWay());
         entered(node, notes.entered());
         return withUnknown(node, pointer);
     }

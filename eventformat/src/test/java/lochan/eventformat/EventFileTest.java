@@ -128,7 +128,7 @@ class EventFileTest {
         assertThat(read.boat().setUpMinutes()).isEqualTo(4);
         assertThat(read.boat().maxWindMps()).isEqualTo(8.5);
         assertThat(read.waypoints())
-                .extracting(w -> w.fishPosition())
+                .extracting(w -> w.fish().position())
                 .contains(FishPosition.ON_TOP, FishPosition.OFF_EDGE);
         assertThat(read.stops().stream().flatMap(s -> s.bites().stream()).map(b -> b.notes()
                         .takenOn()))

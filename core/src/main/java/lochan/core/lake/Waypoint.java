@@ -13,11 +13,9 @@ import org.jspecify.annotations.Nullable;
  * @param id          unique in its event
  * @param at          when it was seen
  * @param spotId      the spot it is a note on; null: on none
- * @param fishDepthM  how deep fish were, m
+ * @param fish        how fish stood there
  * @param waterDepthM how deep the water is, m
  * @param bottom      how hard the bottom is
- * @param bait        whether bait was there
- * @param fishPosition how fish lay to the place
  * @param note        words of the angler's
  * @param entered     quantities as they were typed, by field name
  */
@@ -27,11 +25,9 @@ public record Waypoint(
         Instant at,
         Position position,
         @Nullable String spotId,
-        Double fishDepthM,
+        Sighting fish,
         Double waterDepthM,
         Bottom bottom,
-        Boolean bait,
-        FishPosition fishPosition,
         String note,
         Map<String, String> entered) {
 

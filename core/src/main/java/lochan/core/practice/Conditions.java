@@ -44,6 +44,7 @@ public record Conditions(
     public Conditions carriedOn() {
         Map<String, String> typed = new HashMap<>(entered);
         typed.remove("baitDepthM");
+        typed.remove("seenDepthM");
         return new Conditions(waterTempC, visibilityM, windMps, sky, null, signs.ofTheWater(), typed);
     }
 
@@ -67,7 +68,8 @@ public record Conditions(
                 signs.levelTrend(),
                 signs.current(),
                 signs.baitSeen(),
-                signs.baitDepthM());
+                signs.baitDepthM(),
+                signs.fish());
         return new Conditions(waterTempC, visibilityM, windMps, sky, boatsNear, filled, entered);
     }
 }

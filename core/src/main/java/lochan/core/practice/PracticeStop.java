@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param spotId        where
  * @param end           null while it is still being fished
  * @param anglers       lines in the water
+ * @param idleMinutes   of it without a line in the water: idling over, re-tying, running; 0 or more
  * @param presentations what was fished; empty: not noted
  * @param follows       fish that followed without striking
  * @param bycatch       fish of species that do not count; they say nothing of the rate of bites
@@ -25,6 +26,7 @@ public record PracticeStop(
         Instant start,
         @Nullable Instant end,
         int anglers,
+        double idleMinutes,
         List<PresentationTime> presentations,
         int follows,
         int bycatch,
@@ -39,7 +41,11 @@ public record PracticeStop(
         return end.isAfter(start) && !end.isAfter(start.plus(LONGEST));
     }
 
+    /** @throws IllegalArgumentException when the minutes without a line in the water are below 0 */
     public PracticeStop {
+        if (!(idleMinutes >= 0)) {
+            throw new IllegalArgumentException("idleMinutes is " + idleMinutes + ", expected 0 or more");
+        }
         presentations = List.copyOf(presentations);
         bites = List.copyOf(bites);
     }
@@ -70,6 +76,11 @@ public record PracticeStop(
 
     public PracticeStop withConditions(Conditions newConditions) {
         return PracticeStopBuilder.builder(this).conditions(newConditions).build();
+    }
+
+    /** Minutes with lines in the water; 0 while it is still being fished. */
+    public double fishedMinutes() {
+        return end == null ? 0 : Math.max(0, Duration.between(start, end).toMillis() / 60_000.0 - idleMinutes);
     }
 
     /** The presentation of a bite: the one noted, or the stop's only one; null when it cannot be told. */

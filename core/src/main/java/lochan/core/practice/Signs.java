@@ -1,9 +1,10 @@
 package lochan.core.practice;
 
+import lochan.core.lake.Sighting;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What anglers read besides temperature, clarity, wind and sky; null where nobody noted it. Kept for the angler: nothing is computed with it.
+ * What anglers read besides temperature, clarity, wind and sky; null where nobody noted it.
  *
  * @param clarityTrend whether the water is clearing or muddying
  * @param windFromDeg  direction the wind comes from, degrees from north
@@ -13,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param current      how much the water moves
  * @param baitSeen     whether bait was seen
  * @param baitDepthM   how deep the bait was, m
+ * @param fish         how fish stood there; its bait is always null, since {@code baitSeen} tells
  */
 public record Signs(
         @Nullable ClarityTrend clarityTrend,
@@ -22,12 +24,19 @@ public record Signs(
         @Nullable LevelTrend levelTrend,
         @Nullable Current current,
         @Nullable Boolean baitSeen,
-        @Nullable Double baitDepthM) {
+        @Nullable Double baitDepthM,
+        Sighting fish) {
 
-    public static final Signs UNKNOWN = new Signs(null, null, null, null, null, null, null, null);
+    public static final Signs UNKNOWN = new Signs(null, null, null, null, null, null, null, null, Sighting.NONE);
 
-    /** What of them stays the same from spot to spot: all but the bait. */
+    /** How fish stood, with the bait. */
+    public Sighting sighting() {
+        return new Sighting(fish.position(), fish.depthM(), baitSeen, fish.count(), fish.shape());
+    }
+
+    /** What of them stays the same from spot to spot: all but the bait and the fish. */
     public Signs ofTheWater() {
-        return new Signs(clarityTrend, windFromDeg, surface, recentFront, levelTrend, current, null, null);
+        return new Signs(
+                clarityTrend, windFromDeg, surface, recentFront, levelTrend, current, null, null, Sighting.NONE);
     }
 }

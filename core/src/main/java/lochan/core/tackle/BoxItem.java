@@ -3,6 +3,7 @@ package lochan.core.tackle;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Map;
 import lochan.core.Coded;
+import lochan.core.practice.ColourFamily;
 import org.jspecify.annotations.Nullable;
 
 /**

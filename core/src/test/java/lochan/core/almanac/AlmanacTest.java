@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import lochan.core.Sample;
+import lochan.core.lake.Sighting;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
@@ -78,7 +79,7 @@ class AlmanacTest {
                     null,
                     null,
                     null,
-                    new Signs(null, Double.valueOf(part[1]), null, null, null, null, null, null),
+                    new Signs(null, Double.valueOf(part[1]), null, null, null, null, null, null, Sighting.NONE),
                     java.util.Map.of());
             stops.add(Sample.stop("s" + stops.size(), "grass-1", "06-01T06:00", null, List.of())
                     .withTimes(now.minus(Duration.ofHours(Long.parseLong(part[0]))), null)

@@ -5,14 +5,19 @@ import static java.util.Objects.requireNonNull;
 import java.time.Instant;
 import java.util.Optional;
 import lochan.core.event.Species;
+import lochan.core.lake.Sighting;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
+import lochan.core.practice.ColourFamily;
 import lochan.core.practice.FishSize;
+import lochan.core.practice.LossWay;
+import lochan.core.practice.LureSize;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.TakenOn;
 import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.QuantityText;
 import lochan.offline.form.Form;
+import lochan.offline.spot.SightingForm;
 import org.jspecify.annotations.Nullable;
 
 /** A bite as a form gives it. */
@@ -68,15 +73,18 @@ public final class BiteForm {
     }
 
     private static BiteNotes notes(Form form) {
-        Double fish = form.depth("fishDepthM", "The fish");
+        Sighting fish = SightingForm.read(form, "fish", form.truth("baitNear"));
         Double water = form.depth("waterDepthM", "The bottom");
-        form.checkAboveBottom("fishDepthM", fish, water);
+        form.checkAboveBottom("fishDepthM", fish.depthM(), water);
         return new BiteNotes(
                 form.words("retrieve", "The retrieve", LONGEST_WORDS),
                 fish,
                 water,
                 form.choice("takenOn", TakenOn.class),
                 form.words("onRig", "The place on the rig", LONGEST_WORDS),
+                form.choice("colour", ColourFamily.class),
+                form.choice("lureSize", LureSize.class),
+                form.choice("lossWay", LossWay.class),
                 form.entered("fishDepthM", "waterDepthM"));
     }
 }

@@ -6,8 +6,12 @@ import java.util.ArrayList;
 import java.util.List;
 import lochan.core.almanac.Almanac;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.FishCount;
+import lochan.core.lake.FishShape;
+import lochan.core.lake.Sighting;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.Conditions;
+import lochan.core.practice.LureSize;
 import lochan.core.practice.Signs;
 import lochan.core.practice.TakenOn;
 import lochan.core.quantity.Count;
@@ -60,6 +64,9 @@ public final class ConditionWords {
                             ? "bait" + (s.baitDepthM() == null ? "" : " at " + units.depth(s.baitDepthM()))
                             : "no bait");
         }
+        if (!s.fish().isEmpty()) {
+            words.add(of(s.fish(), units));
+        }
         if (c.boatsNear() != null) {
             words.add(Count.of(c.boatsNear(), "boat") + " near");
         }
@@ -99,8 +106,8 @@ public final class ConditionWords {
         if (n.retrieve() != null) {
             words.add(n.retrieve());
         }
-        if (n.fishDepthM() != null) {
-            words.add("fish at " + units.depth(n.fishDepthM()));
+        if (!n.seen().isEmpty()) {
+            words.add(of(n.seen(), units));
         }
         if (n.waterDepthM() != null) {
             words.add("in " + units.depth(n.waterDepthM()));
@@ -111,7 +118,41 @@ public final class ConditionWords {
         if (n.onRig() != null) {
             words.add("on the " + n.onRig());
         }
+        if (n.colour() != null) {
+            words.add(n.colour().words() + " colour");
+        }
+        if (n.size() != null && n.size() != LureSize.USUAL) {
+            words.add(n.size().words() + " lure");
+        }
+        if (n.lossWay() != null) {
+            words.add(n.lossWay().words());
+        }
         return String.join(BETWEEN, words);
+    }
+
+    /** Fish as they were seen, as "many fish off the edge at 22 ft, in a flat layer, bait near"; empty when nothing was noted. */
+    public static String of(Sighting s, Units units) {
+        if (s.isEmpty()) {
+            return "";
+        }
+        String fish = s.count() == null
+                ? "fish"
+                : s.count() == FishCount.ONE ? "one fish" : s.count().words() + " fish";
+        List<String> words = new ArrayList<>();
+        words.add(joined(
+                fish,
+                s.position() == null ? null : s.position().words(),
+                s.depthM() == null ? null : "at " + units.depth(s.depthM())));
+        if (s.shape() != null) {
+            words.add(
+                    s.shape() == FishShape.SCATTERED
+                            ? "scattered"
+                            : "in a " + s.shape().words());
+        }
+        if (s.bait() != null) {
+            words.add(s.bait() ? "bait near" : "no bait");
+        }
+        return String.join(", ", words);
     }
 
     public static String words(TakenOn takenOn) {

@@ -47,7 +47,12 @@ public record PracticeLog(Names names, Map<String, Position> places, ZoneId zone
             "levelTrend",
             "current",
             "baitSeen",
-            "baitDepthM");
+            "baitDepthM",
+            "seenPosition",
+            "seenDepthM",
+            "seenCount",
+            "seenShape",
+            "idleMinutes");
 
     public PracticeLog {
         places = Map.copyOf(places);

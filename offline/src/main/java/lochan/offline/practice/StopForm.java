@@ -1,6 +1,7 @@
 package lochan.offline.practice;
 
 import java.math.BigDecimal;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -11,6 +12,7 @@ import java.util.Optional;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.ClarityTrend;
+import lochan.core.practice.ColourFamily;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Current;
 import lochan.core.practice.FishSize;
@@ -27,10 +29,13 @@ import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import lochan.offline.spot.SightingForm;
 import org.jspecify.annotations.Nullable;
 
 /** Stops and bites as forms, and back. */
 public final class StopForm {
+
+    private static final int LONGEST_WORDS = 80;
 
     private StopForm() {}
 
@@ -42,17 +47,14 @@ public final class StopForm {
                 .put("start", clock(stop.start(), zone))
                 .put("end", stop.end() == null ? "" : clock(stop.end(), zone))
                 .put("anglers", stop.anglers())
+                .put("idleMinutes", stop.idleMinutes() == 0 ? "" : minutes(stop.idleMinutes()))
                 .put("follows", stop.follows())
                 .put("bycatch", stop.bycatch());
         for (PresentationTime p : stop.presentations()) {
             form.put("fished/" + p.presentationId(), "on");
-            form.put(
-                    "minutes/" + p.presentationId(),
-                    p.minutes() == null
-                            ? ""
-                            : BigDecimal.valueOf(p.minutes())
-                                    .stripTrailingZeros()
-                                    .toPlainString());
+            form.put("minutes/" + p.presentationId(), p.minutes() == null ? "" : minutes(p.minutes()));
+            form.put("retrieve/" + p.presentationId(), p.retrieve());
+            form.put("colour/" + p.presentationId(), p.colour());
         }
         Conditions c = stop.conditions();
         form.put(
@@ -76,6 +78,7 @@ public final class StopForm {
                 c.entered(),
                 QuantityText::metres,
                 units.typedDepth(signs.baitDepthM()));
+        SightingForm.put(form, "seen", signs.fish(), c.entered(), units);
         return form.put("sky", c.sky())
                 .put("boatsNear", c.boatsNear())
                 .put("clarityTrend", signs.clarityTrend())
@@ -84,6 +87,10 @@ public final class StopForm {
                 .put("levelTrend", signs.levelTrend())
                 .put("current", signs.current())
                 .put("baitSeen", signs.baitSeen());
+    }
+
+    private static String minutes(double minutes) {
+        return BigDecimal.valueOf(minutes).stripTrailingZeros().toPlainString();
     }
 
     private static String clock(Instant time, ZoneId zone) {
@@ -102,6 +109,12 @@ public final class StopForm {
         Integer anglers = form.whole("anglers");
         Integer follows = form.whole("follows");
         Integer bycatch = form.whole("bycatch");
+        Double idle = form.number("idleMinutes");
+        if (idle != null && !(idle >= 0 && idle <= 1440)) {
+            form.error(
+                    "idleMinutes",
+                    "The minutes not fished are " + form.value("idleMinutes") + ": expected 0 to 1440, or nothing.");
+        }
         List<PresentationTime> fished = new ArrayList<>();
         for (Presentation p : presentations) {
             Double minutes = form.number("minutes/" + p.id());
@@ -111,7 +124,11 @@ public final class StopForm {
                         "The minutes are " + form.value("minutes/" + p.id()) + ": expected 0 to 1440, or nothing.");
             }
             if (form.has("fished/" + p.id()) || minutes != null) {
-                fished.add(new PresentationTime(p.id(), minutes));
+                fished.add(new PresentationTime(
+                        p.id(),
+                        minutes,
+                        form.words("retrieve/" + p.id(), "The retrieve", LONGEST_WORDS),
+                        form.choice("colour/" + p.id(), ColourFamily.class)));
             }
         }
         Conditions conditions = conditions(form);
@@ -137,6 +154,14 @@ public final class StopForm {
         if (end != null && !end.isAfter(start)) {
             form.error("end", "The stop ends when it starts: give a later time.");
         }
+        if (end != null
+                && idle != null
+                && idle * 60_000 > Duration.between(start, end).toMillis()) {
+            form.error(
+                    "idleMinutes",
+                    "The minutes not fished are " + form.value("idleMinutes")
+                            + ", but the stop is shorter: correct one of them.");
+        }
         if (bites.stream()
                 .anyMatch(b -> b.at() != null && (b.at().isBefore(start) || (end != null && b.at().isAfter(end))))) {
             form.error("start", "A bite lies outside these times: change the bite's time first, or widen the stop.");
@@ -148,6 +173,7 @@ public final class StopForm {
                         .start(start)
                         .end(end)
                         .anglers(anglers == null ? 1 : anglers)
+                        .idleMinutes(idle == null ? 0 : idle)
                         .presentations(fished)
                         .follows(follows == null ? 0 : follows)
                         .bycatch(bycatch == null ? 0 : bycatch)
@@ -190,7 +216,8 @@ public final class StopForm {
                 form.choice("levelTrend", LevelTrend.class),
                 form.choice("current", Current.class),
                 (baitSeen == null && bait != null) ? Boolean.TRUE : baitSeen,
-                bait);
+                bait,
+                SightingForm.read(form, "seen", null));
         return new Conditions(
                 temperature,
                 visibility,
@@ -198,7 +225,7 @@ public final class StopForm {
                 form.choice("sky", Sky.class),
                 boats,
                 signs,
-                form.entered("waterTempC", "visibilityM", "windMps", "windFromDeg", "baitDepthM"));
+                form.entered("waterTempC", "visibilityM", "windMps", "windFromDeg", "baitDepthM", "seenDepthM"));
     }
 
     /** A bite as it would be typed. */
@@ -216,12 +243,7 @@ public final class StopForm {
 
     /** How a bite came about, into a form. */
     public static Form putNotes(Form form, BiteNotes notes, Units units) {
-        form.put(
-                "fishDepthM",
-                notes.fishDepthM(),
-                notes.entered(),
-                QuantityText::metres,
-                units.typedDepth(notes.fishDepthM()));
+        SightingForm.put(form, "fish", notes.seen(), notes.entered(), units);
         form.put(
                 "waterDepthM",
                 notes.waterDepthM(),
@@ -230,7 +252,11 @@ public final class StopForm {
                 units.typedDepth(notes.waterDepthM()));
         return form.put("retrieve", notes.retrieve())
                 .put("onRig", notes.onRig())
-                .put("takenOn", notes.takenOn());
+                .put("takenOn", notes.takenOn())
+                .put("baitNear", notes.seen().bait())
+                .put("colour", notes.colour())
+                .put("lureSize", notes.size())
+                .put("lossWay", notes.lossWay());
     }
 
     /** A size as it was typed, as long as that still means the same; else as it would be typed. */

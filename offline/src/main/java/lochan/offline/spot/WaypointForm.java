@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.function.Function;
 import lochan.core.event.Position;
-import lochan.core.lake.FishPosition;
+import lochan.core.lake.Sighting;
 import lochan.core.lake.Waypoint;
 import lochan.core.lake.WaypointBuilder;
 import lochan.core.quantity.PositionText;
@@ -23,15 +23,9 @@ public final class WaypointForm {
                 .put("position", PositionText.typed(waypoint.position()))
                 .put("spot", waypoint.spotId())
                 .put("bottom", waypoint.bottom())
-                .put("fishPosition", waypoint.fishPosition())
-                .put("bait", waypoint.bait())
+                .put("bait", waypoint.fish().bait())
                 .put("note", waypoint.note());
-        form.put(
-                "fishDepthM",
-                waypoint.fishDepthM(),
-                waypoint.entered(),
-                QuantityText::metres,
-                units.typedDepth(waypoint.fishDepthM()));
+        SightingForm.put(form, "fish", waypoint.fish(), waypoint.entered(), units);
         return form.put(
                 "waterDepthM",
                 waypoint.waterDepthM(),
@@ -47,12 +41,10 @@ public final class WaypointForm {
     public static Optional<Waypoint> read(
             Form form, Function<String, @Nullable Position> place, String id, Instant at) {
         Position position = BoatBearing.read(form, place);
-        Double fish = form.depth("fishDepthM", "The fish");
+        Sighting fish = SightingForm.read(form, "fish", form.truth("bait"));
         Double water = form.depth("waterDepthM", "The bottom");
-        form.checkAboveBottom("fishDepthM", fish, water);
+        form.checkAboveBottom("fishDepthM", fish.depthM(), water);
         Waypoint.Bottom bottom = form.choice("bottom", Waypoint.Bottom.class);
-        FishPosition fishPosition = form.choice("fishPosition", FishPosition.class);
-        Boolean bait = form.truth("bait");
         String note = form.words("note", "The note", Waypoint.LONGEST_NOTE);
         return form.ok()
                 ? Optional.of(WaypointBuilder.builder()
@@ -60,11 +52,9 @@ public final class WaypointForm {
                         .at(at)
                         .position(position)
                         .spotId(form.has("spot") ? form.value("spot") : null)
-                        .fishDepthM(fish)
+                        .fish(fish)
                         .waterDepthM(water)
                         .bottom(bottom)
-                        .bait(bait)
-                        .fishPosition(fishPosition)
                         .note(note)
                         .entered(form.entered("fishDepthM", "waterDepthM"))
                         .build())

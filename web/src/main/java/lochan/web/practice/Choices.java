@@ -4,6 +4,7 @@ import java.util.List;
 import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Current;
 import lochan.core.practice.LevelTrend;
+import lochan.core.practice.LossWay;
 import lochan.core.practice.Sky;
 import lochan.core.practice.Surface;
 import lochan.core.practice.TakenOn;
@@ -15,7 +16,8 @@ record Choices(
         List<Surface> surfaces,
         List<LevelTrend> levels,
         List<Current> currents,
-        List<TakenOn> takenOn) {
+        List<TakenOn> takenOn,
+        List<LossWay> lossWays) {
 
     static final Choices ALL = new Choices(
             List.of(ClarityTrend.values()),
@@ -23,5 +25,6 @@ record Choices(
             List.of(Surface.values()),
             List.of(LevelTrend.values()),
             List.of(Current.values()),
-            List.of(TakenOn.values()));
+            List.of(TakenOn.values()),
+            List.of(LossWay.values()));
 }

@@ -31,6 +31,11 @@ enum LogColumn implements Coded {
     CURRENT("current", Kind.CHOICE, Of.STOP, "Current"),
     BAIT("baitSeen", Kind.TRUTH, Of.STOP, "Bait", "bait seen"),
     BAIT_DEPTH("baitDepthM", Kind.TEXT, Of.STOP, "Bait depth"),
+    SEEN_POSITION("seenPosition", Kind.WORDS, Of.STOP, "Fish seen"),
+    SEEN_DEPTH("seenDepthM", Kind.TEXT, Of.STOP, "Fish seen at"),
+    SEEN_COUNT("seenCount", Kind.CHOICE, Of.STOP, "Fish seen, number"),
+    SEEN_SHAPE("seenShape", Kind.WORDS, Of.STOP, "Fish seen, shape"),
+    IDLE("idleMinutes", Kind.TEXT, Of.STOP, "Minutes not fished"),
     BOATS("boatsNear", Kind.TEXT, Of.STOP, "Boats near", "boats"),
     AT("at", Kind.TIME, Of.BITE, "Bite at", "time", "caught at"),
     OUTCOME("outcome", Kind.CHOICE, Of.BITE, "Outcome", "result"),
@@ -43,7 +48,14 @@ enum LogColumn implements Coded {
     FISH_DEPTH("fishDepthM", Kind.TEXT, Of.BITE, "Fish depth"),
     WATER_DEPTH("waterDepthM", Kind.TEXT, Of.BITE, "Water depth", "depth"),
     TAKEN_ON("takenOn", Kind.CHOICE, Of.BITE, "Taken"),
-    ON_RIG("onRig", Kind.TEXT, Of.BITE, "On the rig");
+    ON_RIG("onRig", Kind.TEXT, Of.BITE, "On the rig"),
+    FISH_POSITION("fishPosition", Kind.WORDS, Of.BITE, "Fish position"),
+    FISH_COUNT("fishCount", Kind.CHOICE, Of.BITE, "Fish, number"),
+    FISH_SHAPE("fishShape", Kind.WORDS, Of.BITE, "Fish, shape"),
+    BAIT_NEAR("baitNear", Kind.TRUTH, Of.BITE, "Bait near"),
+    COLOUR("colour", Kind.CHOICE, Of.BITE, "Colour"),
+    LURE_SIZE("lureSize", Kind.CHOICE, Of.BITE, "Lure size"),
+    LOSS_WAY("lossWay", Kind.WORDS, Of.BITE, "Lost how");
 
     /** How its cells are read. */
     enum Kind {
@@ -51,7 +63,9 @@ enum LogColumn implements Coded {
         DATE,
         TIME,
         TRUTH,
-        CHOICE
+        CHOICE,
+        /** A choice of more than one word. */
+        WORDS
     }
 
     /** Whether it is told once a stop or with each bite. */
@@ -108,6 +122,7 @@ enum LogColumn implements Coded {
             case TIME -> CellText.time(cell).map(Object::toString).orElse(cell);
             case TRUTH -> CellText.truth(cell);
             case CHOICE -> choice(CellText.name(cell));
+            case WORDS -> CellText.name(cell).replace(" the ", " ").replace(' ', '-');
         };
     }
 

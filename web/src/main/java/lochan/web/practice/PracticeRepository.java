@@ -15,14 +15,21 @@ import java.util.Optional;
 import java.util.UUID;
 import lochan.core.Coded;
 import lochan.core.event.Species;
+import lochan.core.lake.FishCount;
+import lochan.core.lake.FishPosition;
+import lochan.core.lake.FishShape;
+import lochan.core.lake.Sighting;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.ClarityTrend;
+import lochan.core.practice.ColourFamily;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Current;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.LevelTrend;
+import lochan.core.practice.LossWay;
+import lochan.core.practice.LureSize;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PracticeStopBuilder;
@@ -149,7 +156,10 @@ class PracticeRepository {
                 .fetchGroups(
                         r -> r.get(STOP_PRESENTATION.STOP_CODE),
                         r -> new PresentationTime(
-                                r.get(STOP_PRESENTATION.PRESENTATION_CODE), r.get(STOP_PRESENTATION.MINUTES)));
+                                r.get(STOP_PRESENTATION.PRESENTATION_CODE),
+                                r.get(STOP_PRESENTATION.MINUTES),
+                                r.get(STOP_PRESENTATION.RETRIEVE),
+                                coded(ColourFamily.class, r.get(STOP_PRESENTATION.COLOUR))));
         Map<String, List<LoggedBite>> bites = db.select(BITE.fields())
                 .from(BITE)
                 .join(STOP)
@@ -188,6 +198,7 @@ class PracticeRepository {
                         .start(r.getStartAt())
                         .end(r.getEndAt())
                         .anglers(r.getAnglers())
+                        .idleMinutes(r.getIdleMinutes())
                         .presentations(presentations)
                         .follows(r.getFollows())
                         .bycatch(r.getBycatch())
@@ -206,15 +217,17 @@ class PracticeRepository {
                 coded(LevelTrend.class, r.getLevelTrend()),
                 coded(Current.class, r.getWaterCurrent()),
                 r.getBaitSeen(),
-                r.getBaitDepthM());
+                r.getBaitDepthM(),
+                new Sighting(
+                        coded(FishPosition.class, r.getSeenPosition()),
+                        r.getSeenDepthM(),
+                        null,
+                        coded(FishCount.class, r.getSeenCount()),
+                        coded(FishShape.class, r.getSeenShape())));
     }
 
     private static <E extends Enum<E> & Coded> @Nullable E coded(Class<E> type, String code) {
         return Coded.getOrNull(type, code);
-    }
-
-    private static @Nullable String code(@Nullable Coded value) {
-        return value == null ? null : value.code();
     }
 
     private static LoggedBite bite(BiteRecord r) {
@@ -243,10 +256,18 @@ class PracticeRepository {
     private static BiteNotes notes(BiteRecord r) {
         return new BiteNotes(
                 r.getRetrieve(),
-                r.getFishDepthM(),
+                new Sighting(
+                        coded(FishPosition.class, r.getFishPosition()),
+                        r.getFishDepthM(),
+                        r.getBaitNear(),
+                        coded(FishCount.class, r.getFishCount()),
+                        coded(FishShape.class, r.getFishShape())),
                 r.getWaterDepthM(),
                 coded(TakenOn.class, r.getTakenOn()),
                 r.getOnRig(),
+                coded(ColourFamily.class, r.getColour()),
+                coded(LureSize.class, r.getLureSize()),
+                coded(LossWay.class, r.getLossWay()),
                 JsonText.map(r.getNotesEntered()));
     }
 
@@ -308,7 +329,9 @@ class PracticeRepository {
                     .setStopCode(stop.id())
                     .setOrdinal(rows.size())
                     .setPresentationCode(p.presentationId())
-                    .setMinutes(p.minutes()));
+                    .setMinutes(p.minutes())
+                    .setRetrieve(p.retrieve())
+                    .setColour(Coded.codeOrNull(p.colour())));
         }
         return rows;
     }
@@ -321,21 +344,26 @@ class PracticeRepository {
                 .setStartAt(stop.start())
                 .setEndAt(stop.end())
                 .setAnglers(stop.anglers())
+                .setIdleMinutes(stop.idleMinutes())
                 .setFollows(stop.follows())
                 .setBycatch(stop.bycatch())
                 .setWaterTempC(c.waterTempC())
                 .setVisibilityM(c.visibilityM())
                 .setWindMps(c.windMps())
-                .setSky(code(c.sky()))
+                .setSky(Coded.codeOrNull(c.sky()))
                 .setBoatsNear(c.boatsNear())
-                .setClarityTrend(code(signs.clarityTrend()))
+                .setClarityTrend(Coded.codeOrNull(signs.clarityTrend()))
                 .setWindFromDeg(signs.windFromDeg())
-                .setSurface(code(signs.surface()))
+                .setSurface(Coded.codeOrNull(signs.surface()))
                 .setRecentFront(signs.recentFront())
-                .setLevelTrend(code(signs.levelTrend()))
-                .setWaterCurrent(code(signs.current()))
+                .setLevelTrend(Coded.codeOrNull(signs.levelTrend()))
+                .setWaterCurrent(Coded.codeOrNull(signs.current()))
                 .setBaitSeen(signs.baitSeen())
                 .setBaitDepthM(signs.baitDepthM())
+                .setSeenPosition(Coded.codeOrNull(signs.fish().position()))
+                .setSeenDepthM(signs.fish().depthM())
+                .setSeenCount(Coded.codeOrNull(signs.fish().count()))
+                .setSeenShape(Coded.codeOrNull(signs.fish().shape()))
                 .setEntered(JsonText.of(c.entered()));
     }
 
@@ -346,7 +374,7 @@ class PracticeRepository {
                 .setAt(bite.at())
                 .setOutcome(bite.outcome().code())
                 .setPresentationCode(bite.presentationId())
-                .setSpecies(code(bite.species()))
+                .setSpecies(Coded.codeOrNull(bite.species()))
                 .setSizeHow(s == null ? null : s.how().code())
                 .setGrams(s == null ? null : s.grams())
                 .setLoGrams(s == null ? null : s.loGrams())
@@ -357,8 +385,15 @@ class PracticeRepository {
                 .setRetrieve(n.retrieve())
                 .setFishDepthM(n.fishDepthM())
                 .setWaterDepthM(n.waterDepthM())
-                .setTakenOn(code(n.takenOn()))
+                .setTakenOn(Coded.codeOrNull(n.takenOn()))
                 .setOnRig(n.onRig())
+                .setFishPosition(Coded.codeOrNull(n.seen().position()))
+                .setBaitNear(n.seen().bait())
+                .setFishCount(Coded.codeOrNull(n.seen().count()))
+                .setFishShape(Coded.codeOrNull(n.seen().shape()))
+                .setColour(Coded.codeOrNull(n.colour()))
+                .setLureSize(Coded.codeOrNull(n.size()))
+                .setLossWay(Coded.codeOrNull(n.lossWay()))
                 .setNotesEntered(JsonText.of(n.entered()));
     }
 

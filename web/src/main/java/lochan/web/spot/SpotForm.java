@@ -57,7 +57,7 @@ final class SpotForm {
     /** What a waypoint tells of a spot there. */
     static Form of(Waypoint waypoint, Units units) {
         Form form = empty(units).put("position", PositionText.typed(waypoint.position()));
-        Double depth = waypoint.waterDepthM() == null ? waypoint.fishDepthM() : waypoint.waterDepthM();
+        Double depth = waypoint.waterDepthM() == null ? waypoint.fish().depthM() : waypoint.waterDepthM();
         if (depth != null) {
             form.put("zone", Zone.at(depth)).put("depthMaxM", units.typedDepth(depth));
         }

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import lochan.core.lake.FishPosition;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Waypoint;
 import lochan.core.quantity.Units;
@@ -150,7 +149,6 @@ class WaypointController {
             Form form,
             @Nullable String waypoint,
             List<Spot> spots,
-            FishPosition[] fishPositions,
             Waypoint.Bottom[] bottoms,
             String freshCode,
             List<Row> rows) {}
@@ -165,7 +163,6 @@ class WaypointController {
                         form,
                         waypoint,
                         spotsNow,
-                        FishPosition.values(),
                         Waypoint.Bottom.values(),
                         UUID.randomUUID().toString(),
                         waypoints.all(key).reversed().stream()

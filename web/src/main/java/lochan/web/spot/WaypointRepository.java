@@ -8,7 +8,10 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import lochan.core.Coded;
 import lochan.core.event.Position;
+import lochan.core.lake.FishCount;
 import lochan.core.lake.FishPosition;
+import lochan.core.lake.FishShape;
+import lochan.core.lake.Sighting;
 import lochan.core.lake.Waypoint;
 import lochan.core.lake.WaypointBuilder;
 import lochan.web.db.tables.records.WaypointRecord;
@@ -92,12 +95,13 @@ class WaypointRepository {
                 .setLat(m.position().lat())
                 .setLon(m.position().lon())
                 .setSpotCode(m.spotId())
-                .setFishDepthM(m.fishDepthM())
+                .setFishDepthM(m.fish().depthM())
                 .setWaterDepthM(m.waterDepthM())
                 .setBottom(m.bottom() == null ? null : m.bottom().code())
-                .setBait(m.bait())
-                .setFishPosition(
-                        m.fishPosition() == null ? null : m.fishPosition().code())
+                .setBait(m.fish().bait())
+                .setFishPosition(Coded.codeOrNull(m.fish().position()))
+                .setFishCount(Coded.codeOrNull(m.fish().count()))
+                .setFishShape(Coded.codeOrNull(m.fish().shape()))
                 .setNote(m.note())
                 .setEntered(JsonText.of(m.entered()));
     }
@@ -108,11 +112,14 @@ class WaypointRepository {
                 .at(r.getAt())
                 .position(new Position(r.getLat(), r.getLon()))
                 .spotId(r.getSpotCode())
-                .fishDepthM(r.getFishDepthM())
+                .fish(new Sighting(
+                        Coded.getOrNull(FishPosition.class, r.getFishPosition()),
+                        r.getFishDepthM(),
+                        r.getBait(),
+                        Coded.getOrNull(FishCount.class, r.getFishCount()),
+                        Coded.getOrNull(FishShape.class, r.getFishShape())))
                 .waterDepthM(r.getWaterDepthM())
                 .bottom(Coded.getOrNull(Waypoint.Bottom.class, r.getBottom()))
-                .bait(r.getBait())
-                .fishPosition(Coded.getOrNull(FishPosition.class, r.getFishPosition()))
                 .note(r.getNote())
                 .entered(JsonText.map(r.getEntered()))
                 .build();

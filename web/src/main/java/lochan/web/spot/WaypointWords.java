@@ -2,8 +2,10 @@ package lochan.web.spot;
 
 import java.util.ArrayList;
 import java.util.List;
+import lochan.core.lake.Sighting;
 import lochan.core.lake.Waypoint;
 import lochan.core.quantity.Units;
+import lochan.offline.practice.ConditionWords;
 
 /** A waypoint in one line. */
 public final class WaypointWords {
@@ -12,10 +14,10 @@ public final class WaypointWords {
 
     public static String of(Waypoint m, Units units) {
         List<String> words = new ArrayList<>();
-        if (m.fishDepthM() != null || m.fishPosition() != null) {
-            words.add("fish"
-                    + (m.fishPosition() == null ? "" : " " + m.fishPosition().words())
-                    + (m.fishDepthM() == null ? "" : " at " + units.depth(m.fishDepthM())));
+        Sighting fish = m.fish();
+        Sighting alone = new Sighting(fish.position(), fish.depthM(), null, fish.count(), fish.shape());
+        if (!alone.isEmpty()) {
+            words.add(ConditionWords.of(alone, units));
         }
         if (m.waterDepthM() != null) {
             words.add(units.depth(m.waterDepthM()) + " of water");
@@ -23,8 +25,8 @@ public final class WaypointWords {
         if (m.bottom() != null) {
             words.add(m.bottom().code() + " bottom");
         }
-        if (m.bait() != null) {
-            words.add(m.bait() ? "bait" : "no bait");
+        if (fish.bait() != null) {
+            words.add(fish.bait() ? "bait" : "no bait");
         }
         if (m.note() != null) {
             words.add(m.note());

@@ -133,7 +133,7 @@ class DeckController {
         }
         page.said(deck.advice().stream().map(a -> said(a, event)).toList());
         page.dayNumber(kept.day());
-        page.signs(LossSigns.of(event, PlanValuation.ASSUMPTIONS).stream()
+        page.signs(LossSigns.of(event, deck.tackle().lures(), PlanValuation.ASSUMPTIONS).stream()
                 .map(s -> s.presentation().name())
                 .toList());
         page.packing(deck.packing());

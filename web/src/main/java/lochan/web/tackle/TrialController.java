@@ -27,6 +27,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.NotebookKind;
 import lochan.web.gear.Notebooks;
+import lochan.web.gear.Tackles;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
@@ -47,12 +48,14 @@ class TrialController {
     private static final int MOST_BITES = 1000;
 
     private final Notebooks notebooks;
+    private final Tackles tackles;
     private final EventBook events;
     private final Accounts accounts;
     private final Clock clock;
 
-    TrialController(Notebooks notebooks, EventBook events, Accounts accounts, Clock clock) {
+    TrialController(Notebooks notebooks, EventBook events, Accounts accounts, Clock clock, Tackles tackles) {
         this.notebooks = notebooks;
+        this.tackles = tackles;
         this.events = events;
         this.accounts = accounts;
         this.clock = clock;
@@ -90,7 +93,7 @@ class TrialController {
         page.rows(event.notebook().trials().stream()
                 .map(t -> row(t, Contest.of(t, ASSUMPTIONS), t.first(), t.second()))
                 .toList());
-        page.signs(LossSigns.of(event, ASSUMPTIONS).stream()
+        page.signs(LossSigns.of(event, tackles.tackle(key.accountId()).lures(), ASSUMPTIONS).stream()
                 .map(TrialController::sign)
                 .toList());
         page.landings(event.presentations().stream().map(p -> landing(p, event)).toList());

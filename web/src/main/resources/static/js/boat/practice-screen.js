@@ -117,8 +117,9 @@ function openStop(app) {
         <details>
           <summary>How it was taken</summary>
           <div class="pairs">
-            ${typed('retrieve', 'Retrieve', '')} ${typed('fishDepthM', 'Fish at', '')}
-            ${typed('waterDepthM', 'Water depth', '')} ${picked('takenOn', 'Taken', TAKEN, '')}
+            ${typed('retrieve', 'Retrieve', '')} ${picked('colour', 'Colour', COLOURS, '')}
+            ${picked('takenOn', 'Taken', TAKEN, '')} ${typed('waterDepthM', 'Water depth', '')} ${fishSeen('fish', {})}
+            ${picked('baitNear', 'Bait near', YES_NO, '')}
           </div>
         </details>
       </form>
@@ -128,7 +129,8 @@ function openStop(app) {
           (bite) => bite.id,
           (bite) =>
             html`<li>
-              <span class="faint">${bite.time}</span><strong>${bite.words}</strong> ${changeBite(app, open.id, bite)}
+              <span class="faint">${bite.time}</span><strong>${bite.words}</strong> ${lostHow(app, open.id, bite)}
+              ${changeBite(app, open.id, bite)}
             </li>`,
         )}
       </ol>
@@ -150,7 +152,51 @@ const TAKEN = {
   lift: 'on the lift',
   swim: 'while it swam',
 };
+const COLOURS = { natural: 'natural', mixed: 'mixed', bold: 'bold' };
+const YES_NO = { yes: 'yes', no: 'no' };
+const POSITIONS = {
+  'on-top': 'on top',
+  'off-edge': 'off the edge',
+  suspended: 'suspended',
+  'on-bottom': 'on the bottom',
+};
+const COUNTS = { one: 'one', few: 'two to five', many: 'many' };
+const SHAPES = { 'flat-layer': 'flat layer', 'tall-stack': 'tall stack', scattered: 'scattered' };
+const LOSSES = {
+  'jumped-off': 'jumped off',
+  'pulled-out': 'pulled out',
+  'hook-opened': 'hook opened',
+  'short-bite': 'short bite',
+  'rear-hook': 'rear hook',
+  'broke-off': 'broke off',
+};
 const SKIES = { clear: 'clear', partly: 'partly cloudy', cloudy: 'cloudy', rain: 'rain' };
+
+/** How fish stood, as fields of a form. */
+function fishSeen(of, fields) {
+  return html`${picked(`${of}Position`, 'Fish stood', POSITIONS, fields[`${of}Position`])}
+  ${typed(`${of}DepthM`, 'Fish at', fields[`${of}DepthM`] ?? '')}
+  ${picked(`${of}Count`, 'How many', COUNTS, fields[`${of}Count`])}
+  ${picked(`${of}Shape`, 'Shape on the screen', SHAPES, fields[`${of}Shape`])}`;
+}
+
+/** How a bite was lost, in one tap while nobody has said it. */
+function lostHow(app, stop, { id, words, fields }) {
+  if (fields.lossWay || !['lost', 'missed'].includes(fields.outcome)) return nothing;
+  return html`<div class="chips" role="group" aria-label=${`How was it lost: ${words}`}>
+    ${Object.entries(LOSSES).map(
+      ([code, way]) =>
+        html`<button
+          type="button"
+          class="small"
+          @click=${() =>
+            app.log({ what: 'edit-bite', stop, bite: id, 'set/lossWay': code, 'was/lossWay': '' }, 'how it was lost')}
+        >
+          ${way}
+        </button>`,
+    )}
+  </div>`;
+}
 
 function typed(name, label, value, hint = '') {
   return html`<div class="field">
@@ -200,9 +246,10 @@ function changeBite(app, stop, { id, time, words, fields }) {
       ${picked('presentation', 'Lure', app.names.presentations, fields.presentation)}
       ${picked('species', 'Species', species, fields.species)} ${typed('size', 'Size', fields.size ?? '')}
       ${picked('how', 'Size by', { guess: 'guess', scale: 'scale' }, fields.how, '')}
-      ${typed('retrieve', 'Retrieve', fields.retrieve ?? '')} ${typed('fishDepthM', 'Fish at', fields.fishDepthM ?? '')}
-      ${typed('waterDepthM', 'Water depth', fields.waterDepthM ?? '')}
-      ${picked('takenOn', 'Taken', TAKEN, fields.takenOn)}`,
+      ${picked('lossWay', 'Lost how', LOSSES, fields.lossWay)} ${typed('retrieve', 'Retrieve', fields.retrieve ?? '')}
+      ${picked('colour', 'Colour', COLOURS, fields.colour)} ${picked('takenOn', 'Taken', TAKEN, fields.takenOn)}
+      ${typed('waterDepthM', 'Water depth', fields.waterDepthM ?? '')} ${fishSeen('fish', fields)}
+      ${picked('baitNear', 'Bait near', YES_NO, fields.baitNear)}`,
       remove,
     )}
   </details>`;
@@ -218,7 +265,7 @@ function conditions(app, { id, fields }) {
     ${typed('visibilityM', 'Visibility', fields.visibilityM ?? '')} ${typed('windMps', 'Wind', fields.windMps ?? '')}
     ${typed('windFromDeg', 'Wind from', fields.windFromDeg ?? '', 'SW')} ${picked('sky', 'Sky', SKIES, fields.sky)}
     ${typed('boatsNear', 'Boats near', fields.boatsNear ?? '')}
-    ${picked('baitSeen', 'Bait', { yes: 'seen', no: 'none' }, fields.baitSeen)}`,
+    ${picked('baitSeen', 'Bait', { yes: 'seen', no: 'none' }, fields.baitSeen)} ${fishSeen('seen', fields)}`,
   );
 }
 
@@ -239,7 +286,8 @@ function changeStop(app, { id, time, spot, fields }) {
       fields,
       html`${picked('spot', 'Spot', app.names.spots, fields.spot, '')} ${typed('start', 'Start', fields.start ?? '')}
       ${typed('end', 'End', fields.end ?? '')} ${typed('follows', 'Follows', fields.follows ?? '')}
-      ${typed('bycatch', 'Bycatch', fields.bycatch ?? '')}`,
+      ${typed('bycatch', 'Bycatch', fields.bycatch ?? '')}
+      ${typed('idleMinutes', 'Minutes not fished', fields.idleMinutes ?? '')}`,
       remove,
     )}
   </details>`;
@@ -255,8 +303,8 @@ function waypoint(app) {
         ? html`<form class="grid gap-2" @submit=${(event) => app.markWaypoint(event)}>
             <div class="pairs">
               ${typed('seen', 'Seen from the boat', '', "2 o'clock, 70 ft")}
-              ${typed('heading', 'Heading of the boat', app.position.heading ?? '', '0 to 360')}
-              ${typed('fishDepthM', 'Fish at', '')} ${typed('waterDepthM', 'Water depth', '')}
+              ${typed('heading', 'Heading of the boat', app.position.heading ?? '', '0 to 360')} ${fishSeen('fish', {})}
+              ${picked('bait', 'Bait', YES_NO, '')} ${typed('waterDepthM', 'Water depth', '')}
               ${typed('note', 'Note', '')}
             </div>
             <button class="act">Mark waypoint</button>

@@ -11,7 +11,10 @@ import lochan.core.event.BoatRun;
 import lochan.core.event.Position;
 import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.FishCount;
 import lochan.core.lake.FishPosition;
+import lochan.core.lake.FishShape;
+import lochan.core.lake.Sighting;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Waypoint;
 import lochan.core.lake.WaypointBuilder;
@@ -22,9 +25,13 @@ import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
+import lochan.core.practice.BiteNotesBuilder;
 import lochan.core.practice.ClarityTrend;
+import lochan.core.practice.ColourFamily;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.LevelTrend;
+import lochan.core.practice.LossWay;
+import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Signs;
 import lochan.core.practice.Surface;
@@ -63,6 +70,9 @@ final class DemoNotes {
             signs(ClarityTrend.CLEARING, 280, LevelTrend.FALLING, false));
 
     private final Random random = new Random(20270607);
+    /** Of what was added later, so that all else stays as it is. */
+    private final Random details = new Random(20270608);
+
     private final EventData event;
 
     private DemoNotes(EventData event) {
@@ -70,7 +80,7 @@ final class DemoNotes {
     }
 
     private static Signs signs(ClarityTrend clarity, double windFrom, LevelTrend level, boolean front) {
-        return new Signs(clarity, windFrom, null, front, level, null, null, null);
+        return new Signs(clarity, windFrom, null, front, level, null, null, null, Sighting.NONE);
     }
 
     static EventData addedTo(EventData event) {
@@ -99,7 +109,8 @@ final class DemoNotes {
                 day.levelTrend(),
                 null,
                 bait ? Boolean.TRUE : null,
-                bait ? baitDepth : null);
+                bait ? baitDepth : null,
+                Sighting.NONE);
         return stop.withConditions(new Conditions(
                         c.waterTempC(), c.visibilityM(), c.windMps(), c.sky(), c.boatsNear(), signs, c.entered()))
                 .withBites(stop.bites().stream().map(b -> noted(b, spot)).toList());
@@ -114,13 +125,22 @@ final class DemoNotes {
                 Math.round((spot.depthMinM() + random.nextDouble() * (spot.depthMaxM() - spot.depthMinM())) / FOOT)
                         * FOOT;
         double fish = work.takenOn() == TakenOn.BOTTOM ? water : Math.max(FOOT, water - random.nextInt(4) * FOOT);
-        BiteNotes notes = new BiteNotes(
-                work.retrieves().get(random.nextInt(work.retrieves().size())),
-                fish,
-                water,
-                work.takenOn(),
-                null,
-                Map.of());
+        BiteNotes notes = BiteNotesBuilder.builder(BiteNotes.NONE)
+                .retrieve(work.retrieves().get(random.nextInt(work.retrieves().size())))
+                .seen(new Sighting(
+                        details.nextInt(3) == 0 ? (fish == water ? FishPosition.ON_BOTTOM : FishPosition.ON_TOP) : null,
+                        fish,
+                        null,
+                        null,
+                        null))
+                .waterDepthM(water)
+                .takenOn(work.takenOn())
+                .colour(details.nextInt(3) == 0 ? ColourFamily.MIXED : ColourFamily.NATURAL)
+                .lossWay(
+                        bite.outcome() == Outcome.LOST
+                                ? LossWay.values()[details.nextInt(2)]
+                                : bite.outcome() == Outcome.MISSED ? LossWay.SHORT_BITE : null)
+                .build();
         return new Bite(bite.at(), bite.outcome(), bite.presentationId(), bite.species(), bite.size(), notes);
     }
 
@@ -277,11 +297,14 @@ final class DemoNotes {
                 .at(java.time.LocalDateTime.parse(time).atZone(DemoWorld.ZONE).toInstant())
                 .position(at)
                 .spotId(on)
-                .fishDepthM(fish == null ? null : fishFeet * FOOT)
+                .fish(new Sighting(
+                        fishPosition,
+                        fish == null ? null : fishFeet * FOOT,
+                        bait,
+                        fish == null ? null : FishCount.MANY,
+                        fish == null ? null : FishShape.FLAT_LAYER))
                 .waterDepthM(waterFeet * FOOT)
                 .bottom(bottom)
-                .bait(bait)
-                .fishPosition(fishPosition)
                 .note(note)
                 .entered(Map.of())
                 .build();

@@ -234,7 +234,7 @@ public final class Situations {
                         bites(spot).map(b -> b.notes().fishDepthM()),
                         event.waypoints().stream()
                                 .filter(m -> spot.id().equals(m.spotId()))
-                                .map(m -> m.fishDepthM()))
+                                .map(m -> m.fish().depthM()))
                 .filter(Objects::nonNull)
                 .mapToDouble(Double::doubleValue)
                 .sorted()
@@ -260,10 +260,7 @@ public final class Situations {
 
     /** Told by follows against bites where the spot was fished for half an hour or more: follows without bites are fish that look and do not take. */
     private @Nullable Mood mood(Spot spot) {
-        double hours = here(spot)
-                .filter(s -> s.end() != null)
-                .mapToDouble(s -> Duration.between(s.start(), s.end()).toMinutes() / 60.0)
-                .sum();
+        double hours = here(spot).mapToDouble(s -> s.fishedMinutes() / 60).sum();
         int follows = here(spot).mapToInt(PracticeStop::follows).sum();
         long bites = bites(spot).count();
         if (hours < assumptions.advice().moodFromHours()) {

@@ -61,7 +61,7 @@ public record Slice(
         Duration whole = Duration.between(stop.start(), stop.end());
         int count = (int) Math.ceilDiv(
                 whole.toMillis(), Duration.ofMinutes(longestMinutes).toMillis());
-        Map<String, Double> minutes = minutesByPresentation(stop, whole.toMillis() / 60_000.0);
+        Map<String, Double> minutes = minutesByPresentation(stop, stop.fishedMinutes());
         double allMinutes =
                 minutes.values().stream().mapToDouble(Double::doubleValue).sum();
         List<Slice> slices = new ArrayList<>();

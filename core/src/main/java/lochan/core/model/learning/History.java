@@ -183,9 +183,7 @@ public final class History {
                 List<Bite> bites =
                         stops.stream().flatMap(s -> s.bites().stream()).toList();
                 double hours = stops.stream()
-                        .mapToDouble(s -> s.anglers()
-                                * java.time.Duration.between(s.start(), s.end()).toMinutes()
-                                / 60.0)
+                        .mapToDouble(s -> s.anglers() * s.fishedMinutes() / 60)
                         .sum();
                 if (hours >= LEAST_HOURS) {
                     days.add(new Day(date, event.name(), hours, bites.size(), (int) bites.stream()

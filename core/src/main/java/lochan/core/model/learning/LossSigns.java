@@ -2,15 +2,22 @@ package lochan.core.model.learning;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.SetupChange;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Hooks;
+import lochan.core.practice.LossWay;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
+import lochan.core.tackle.Lure;
 import org.apache.commons.statistics.distribution.BetaDistribution;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Presentations whose bites are not landed as often as usual, since their hooks, leader or rod was changed last.
@@ -34,21 +41,28 @@ public record LossSigns(
         double chance,
         String suggestion) {
 
-    /** Of every presentation that shows them; none before a few bites were not landed. */
-    public static List<LossSigns> of(EventData event, Assumptions a) {
+    /** A list of more remedies is none. */
+    private static final int MOST_WAYS = 2;
+
+    /**
+     * Of every presentation that shows them; none before a few bites were not landed.
+     *
+     * @param lures sheets that are known
+     */
+    public static List<LossSigns> of(EventData event, List<Lure> lures, Assumptions a) {
         List<LossSigns> signs = new ArrayList<>();
         for (Presentation p : event.presentations()) {
             List<SetupChange> changes = event.notebook().changes().stream()
                     .filter(c -> c.presentationId().equals(p.id()))
                     .toList();
-            List<Outcome> since = new ArrayList<>();
+            List<Bite> since = new ArrayList<>();
             for (PracticeStop stop : event.stops()) {
                 for (Bite bite : stop.bites()) {
                     var at = bite.at() == null ? stop.start() : bite.at();
                     if (p.id().equals(stop.presentationOf(bite))
                             && bite.outcome().triesLanding()
                             && changes.stream().noneMatch(c -> c.at().isAfter(at))) {
-                        since.add(bite.outcome());
+                        since.add(bite);
                     }
                 }
             }
@@ -57,7 +71,8 @@ public record LossSigns(
                     .reduce((x, y) -> y.at().isAfter(x.at()) ? y : x)
                     .map(SetupChange::hooks)
                     .orElse(p.hooks());
-            LossSigns sign = of(p, hooks, since, a);
+            Lure lure = lures.stream().filter(l -> l.isOf(p.id())).findFirst().orElse(null);
+            LossSigns sign = of(p, hooks, lure, since, a);
             if (sign.missed + sign.lost >= a.notebook().losses()
                     && sign.chance >= a.notebook().sureOfLosses()) {
                 signs.add(sign);
@@ -66,15 +81,34 @@ public record LossSigns(
         return signs;
     }
 
-    private static LossSigns of(Presentation p, Hooks hooks, List<Outcome> outcomes, Assumptions a) {
-        int missed = (int) outcomes.stream().filter(o -> o == Outcome.MISSED).count();
-        int lost = (int) outcomes.stream().filter(o -> o == Outcome.LOST).count();
+    private static LossSigns of(Presentation p, Hooks hooks, @Nullable Lure lure, List<Bite> bites, Assumptions a) {
+        int missed = count(bites, Outcome.MISSED);
+        int lost = count(bites, Outcome.LOST);
         double usual = hooks.priorLanding(a.landing());
         double n = a.landing().priorBites();
-        double chance = BetaDistribution.of(
-                        n * usual + outcomes.size() - missed - lost, n * (1 - usual) + missed + lost)
+        double chance = BetaDistribution.of(n * usual + bites.size() - missed - lost, n * (1 - usual) + missed + lost)
                 .cumulativeProbability(usual);
-        return new LossSigns(p, hooks, outcomes.size(), missed, lost, usual, chance, suggestion(hooks, missed, lost));
+        return new LossSigns(
+                p, hooks, bites.size(), missed, lost, usual, chance, suggestion(bites, hooks, lure, missed, lost));
+    }
+
+    private static int count(List<Bite> bites, Outcome outcome) {
+        return (int) bites.stream().filter(b -> b.outcome() == outcome).count();
+    }
+
+    /** By the ways that were noted, the most frequent first; where none was, by what became of the bites. */
+    private static String suggestion(List<Bite> bites, Hooks hooks, @Nullable Lure lure, int missed, int lost) {
+        Map<LossWay, Long> ways = bites.stream()
+                .map(b -> b.notes().lossWay())
+                .filter(Objects::nonNull)
+                .collect(Collectors.groupingBy(w -> w, TreeMap::new, Collectors.counting()));
+        return ways.isEmpty()
+                ? suggestion(hooks, missed, lost)
+                : ways.entrySet().stream()
+                        .sorted(Map.Entry.<LossWay, Long>comparingByValue().reversed())
+                        .limit(MOST_WAYS)
+                        .map(e -> LossRemedy.of(e.getKey(), hooks, lure))
+                        .collect(Collectors.joining("; "));
     }
 
     private static String suggestion(Hooks hooks, int missed, int lost) {

@@ -8,6 +8,7 @@ import java.util.Map;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Sighting;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Zone;
 import lochan.core.lures.advice.Light;
@@ -16,6 +17,7 @@ import lochan.core.lures.advice.SituationBuilder;
 import lochan.core.lures.advice.TempTrend;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
+import lochan.core.practice.BiteNotesBuilder;
 import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.ForecastPeriod;
@@ -38,7 +40,15 @@ class SituationsTest {
 
     private static Bite bite(double depthM, TakenOn takenOn) {
         return new Bite(
-                null, Outcome.LANDED, null, null, null, new BiteNotes(null, depthM, null, takenOn, null, Map.of()));
+                null,
+                Outcome.LANDED,
+                null,
+                null,
+                null,
+                BiteNotesBuilder.builder(BiteNotes.NONE)
+                        .seen(new Sighting(null, depthM, null, null, null))
+                        .takenOn(takenOn)
+                        .build());
     }
 
     private static PracticeStop stop(String id, String day, double tempC, int follows, Bite... bites) {
@@ -48,7 +58,7 @@ class SituationsTest {
                 null,
                 null,
                 null,
-                new Signs(ClarityTrend.CLEARING, null, null, null, null, null, null, null),
+                new Signs(ClarityTrend.CLEARING, null, null, null, null, null, null, null, Sighting.NONE),
                 Map.of());
         return Sample.stop(id, SPOT.id(), day + "T07:00", day + "T09:00", List.of("swim-jig"), bites)
                 .withConditions(c)

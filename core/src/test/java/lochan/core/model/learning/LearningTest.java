@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.Stream;
 import lochan.core.Assumptions;
@@ -20,9 +21,16 @@ import lochan.core.notebook.Notebook;
 import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
 import lochan.core.practice.Bite;
+import lochan.core.practice.BiteNotes;
+import lochan.core.practice.BiteNotesBuilder;
 import lochan.core.practice.Hooks;
+import lochan.core.practice.LossWay;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.tackle.Family;
+import lochan.core.tackle.Lure;
+import lochan.core.tackle.LureBuilder;
+import lochan.core.tackle.SampleTackle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -100,12 +108,13 @@ class LearningTest {
     }
 
     private static EventData fished(Outcome... outcomes) {
-        List<Bite> bites = new ArrayList<>();
-        for (Outcome o : outcomes) {
-            bites.add(Sample.bite("06-03T07:10", o, null));
-        }
-        PracticeStop stop = Sample.stop(
-                "p1", "grass-1", "06-03T07:00", "06-03T08:00", List.of("walker"), bites.toArray(Bite[]::new));
+        return fished(Stream.of(outcomes)
+                .map(o -> Sample.bite("06-03T07:10", o, null))
+                .toArray(Bite[]::new));
+    }
+
+    private static EventData fished(Bite... bites) {
+        PracticeStop stop = Sample.stop("p1", "grass-1", "06-03T07:00", "06-03T08:00", List.of("walker"), bites);
         return Sample.event(
                 Sample.tournament(5, List.of(Sample.LARGEMOUTH)),
                 List.of(Sample.spot("grass-1", "grass-edge", Zone.SHALLOW, 1)),
@@ -124,7 +133,7 @@ class LearningTest {
     @ParameterizedTest
     @CsvSource({"2, 6, 1, short bites", "2, 1, 6, losses"})
     void repeatedShortBitesOrLossesSuggestAChangeWithTheirEvidence(int landed, int missed, int lost, String says) {
-        assertThat(LossSigns.of(fished(outcomes(landed, missed, lost)), A))
+        assertThat(LossSigns.of(fished(outcomes(landed, missed, lost)), List.of(), A))
                 .singleElement()
                 .satisfies(s -> {
                     assertThat(s.suggestion()).startsWith(says);
@@ -133,10 +142,44 @@ class LearningTest {
                 });
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "HOOK_OPENED, false, stouter trebles",
+        "PULLED_OUT, false, line that stretches",
+        "JUMPED_OFF, true, assist hook",
+        "PULLED_OUT, true, softer tip",
+        "SHORT_BITE, false, smaller size",
+        "REAR_HOOK, false, from behind",
+        "BROKE_OFF, false, heavier leader"
+    })
+    void theRemedyFollowsTheWayAndTheLure(LossWay way, boolean metal, String remedy) {
+        Lure lure = LureBuilder.builder(SampleTackle.WALKER)
+                .family(metal ? Family.METAL : Family.CRANKBAIT)
+                .build();
+        List<Bite> bites = new ArrayList<>(Collections.nCopies(6, lostBy(way)));
+        bites.add(lostBy(LossWay.SHORT_BITE));
+        EventData event = fished(bites.toArray(Bite[]::new));
+        String suggestion = LossSigns.of(event, List.of(lure), A).getFirst().suggestion();
+        assertThat(suggestion).contains(remedy);
+        assertThat(suggestion.indexOf(remedy))
+                .as("the way most are lost comes first")
+                .isLessThanOrEqualTo(suggestion.contains("; short bites") ? suggestion.indexOf("; short bites") : 99);
+    }
+
+    private static Bite lostBy(LossWay way) {
+        return new Bite(
+                null,
+                Outcome.LOST,
+                "walker",
+                null,
+                null,
+                BiteNotesBuilder.builder(BiteNotes.NONE).lossWay(way).build());
+    }
+
     @Test
     void aFewBadOnesAreNoSign() {
-        assertThat(LossSigns.of(fished(outcomes(0, 2, 2)), A)).isEmpty();
-        assertThat(LossSigns.of(fished(outcomes(20, 3, 3)), A)).isEmpty();
+        assertThat(LossSigns.of(fished(outcomes(0, 2, 2)), List.of(), A)).isEmpty();
+        assertThat(LossSigns.of(fished(outcomes(20, 3, 3)), List.of(), A)).isEmpty();
     }
 
     @Test
@@ -145,7 +188,7 @@ class LearningTest {
         SetupChange change = new SetupChange("c", "walker", Sample.at("06-03T09:00"), "one solid hook", Hooks.SINGLE);
         EventData changed = event.withNotebook(
                 new Notebook(List.of(), List.of(), List.of(change), List.of(), Notebook.Priors.NONE));
-        assertThat(LossSigns.of(changed, A)).isEmpty();
+        assertThat(LossSigns.of(changed, List.of(), A)).isEmpty();
         LandingChance before = LandingChance.of(Sample.PRESENTATIONS.get(1), event.stops(), A.landing());
         LandingChance after = LandingChance.of(
                 Sample.PRESENTATIONS.get(1),

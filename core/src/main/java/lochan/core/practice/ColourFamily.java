@@ -1,4 +1,4 @@
-package lochan.core.tackle;
+package lochan.core.practice;
 
 import lochan.core.Coded;
 

@@ -1,0 +1,17 @@
+package lochan.core.lake;
+
+import lochan.core.Coded;
+
+/** The shape of what the electronics show, by which kinds of fish are told apart. */
+public enum FishShape implements Coded {
+    /** Two or three fish high and wide: as bass lie. */
+    FLAT_LAYER,
+    /** High above its width: mostly other species. */
+    TALL_STACK,
+    SCATTERED;
+
+    @Override
+    public String code() {
+        return Coded.spelt(this);
+    }
+}
