@@ -13,6 +13,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param depletion  how fast a spot is fished down
  * @param planning   the grid and margins of a day's plan
  * @param together   how bite rates of a day move together
+ * @param standing   what it says of bites how fish were seen to stand
+ * @param bank       which banks the wind blows onto
  * @param projection how far a plan's value is scaled where it is shown
  * @param advice     what the rules of advice go by
  * @param lurePath   how lures move
@@ -29,6 +31,8 @@ public record Assumptions(
         Depletion depletion,
         Planning planning,
         JointRates together,
+        Standing standing,
+        Bank bank,
         Projection projection,
         LureAdvice advice,
         LureWays lurePath,
@@ -87,6 +91,8 @@ public record Assumptions(
                     .cell(0.15)
                     .ofDay(0.2)
                     .build())
+            .standing(new Standing(Math.log(1.3), 0.25, Math.log(2), 2, 0.5, 2))
+            .bank(new Bank(150, 60, 200, 100, 1))
             .projection(new Projection(4, 0.8))
             .advice(AssumptionsLureAdviceBuilder.builder()
                     .lnPerPoint(0.12)
@@ -298,6 +304,34 @@ public record Assumptions(
             double spot,
             double cell,
             double ofDay) {}
+
+    /**
+     * Judgements, of which the first is set by the angler's own stops.
+     *
+     * @param lnFactor      ln of what fish that were seen to feed do to a bite rate; those that do not, the inverse
+     * @param lnFactorSd    how well that is known beforehand
+     * @param mostLnFactor  the most it becomes
+     * @param halfLifeHours after which what was seen counts half
+     * @param earlierDay    what it counts when it was seen on an earlier day
+     * @param sameHour      hours of the day apart within which an earlier day counts at all
+     */
+    public record Standing(
+            double lnFactor,
+            double lnFactorSd,
+            double mostLnFactor,
+            double halfLifeHours,
+            double earlierDay,
+            double sameHour) {}
+
+    /**
+     * @param withinM        a shore no farther is the bank of a place, m
+     * @param blownWithinDeg angle between where the wind goes and the bank up to which it is blown
+     * @param blownFetchM    open water upwind that it takes, m
+     * @param slickFetchM    open water upwind below which a sheltered bank is slick, m
+     * @param calmBelowMps   less wind leaves every bank slick, m/s
+     */
+    public record Bank(
+            double withinM, double blownWithinDeg, double blownFetchM, double slickFetchM, double calmBelowMps) {}
 
     /**
      * @param priorEvents events the prior counts for

@@ -234,8 +234,8 @@ public final class PackWriter {
                 .put("lure", lure)
                 .put("alpha", l.alpha())
                 .put("beta", l.beta()));
-        ArrayNode wind = node.putArray("leftByWind");
-        n.leftByWind().forEach((spot, share) -> numbers(wind.addObject().put("spot", spot), "share", share));
+        bySpot(node, "leftByWind", n.leftByWind());
+        bySpot(node, "standing", n.standing());
         ArrayNode fish = node.putArray("fish");
         n.knownFish().forEach(k -> fish.addObject()
                 .put("id", k.fish().id())
@@ -290,5 +290,10 @@ public final class PackWriter {
             backups.add(one);
         }
         return node;
+    }
+
+    private static void bySpot(ObjectNode node, String name, Map<String, double[]> factors) {
+        ArrayNode list = node.putArray(name);
+        factors.forEach((spot, share) -> numbers(list.addObject().put("spot", spot), "share", share));
     }
 }

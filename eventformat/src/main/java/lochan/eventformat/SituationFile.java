@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import lochan.core.Coded;
 import lochan.core.event.Species;
+import lochan.core.lake.BankSide;
 import lochan.core.lures.advice.FishLevel;
 import lochan.core.lures.advice.Light;
 import lochan.core.lures.advice.Situation;
@@ -60,6 +61,7 @@ public final class SituationFile {
                 .clarity(f.choiceOrNull("clarityTrend", ClarityTrend.class))
                 .light(f.choiceOrNull("light", Light.class))
                 .surface(f.choiceOrNull("surface", Surface.class))
+                .bank(f.choiceOrNull("bank", BankSide.class))
                 .stage(f.choiceOrNull("season", SeasonStage.class))
                 .forage(f.choiceOrNull("forage", Forage.class))
                 .fishDepthM(fish)

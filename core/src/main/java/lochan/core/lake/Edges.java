@@ -156,7 +156,8 @@ final class Edges {
                 .orElseThrow();
     }
 
-    private static Point nearest(Point p, Point a, Point b) {
+    /** The point of the segment a–b that is nearest to p. */
+    static Point nearest(Point p, Point a, Point b) {
         Point ab = b.minus(a);
         double span = ab.dot(ab);
         double t = span == 0 ? 0 : Math.clamp(p.minus(a).dot(ab) / span, 0, 1);

@@ -6,6 +6,8 @@ import lochan.core.event.Position;
 public final class Fetch {
 
     private static final double STEP_M = 50;
+    /** A short fetch is looked along in so many steps at least. */
+    private static final int LEAST_STEPS = 4;
 
     private Fetch() {}
 
@@ -19,11 +21,12 @@ public final class Fetch {
     public static boolean isOver(Lake lake, Position place, double windFromDeg, double metres) {
         double north = Math.cos(Math.toRadians(windFromDeg)) / Position.METRES_PER_DEGREE;
         double east = Math.sin(Math.toRadians(windFromDeg)) / Position.metresPerDegreeEast(place.lat());
+        double step = Math.min(STEP_M, metres / LEAST_STEPS);
         double from = 0;
         while (from <= LakeRuns.NEAR_WATER_M && !isWater(lake, along(place, north, east, from))) {
-            from += STEP_M;
+            from += step;
         }
-        for (double at = from; at < from + metres; at += STEP_M) {
+        for (double at = from; at < from + metres; at += step) {
             if (!isWater(lake, along(place, north, east, at))) {
                 return false;
             }

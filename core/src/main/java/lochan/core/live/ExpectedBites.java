@@ -40,7 +40,7 @@ final class ExpectedBites {
     private double[] means(Cell cell) {
         double[] means = new double[model.bins().size()];
         for (int bin = 0; bin < means.length; bin++) {
-            means[bin] = model.rate(cell, bin).mean() * model.leftByWind(cell.spotId(), bin);
+            means[bin] = model.rate(cell, bin).mean() * model.ofTheHour(cell.spotId(), bin);
         }
         return means;
     }

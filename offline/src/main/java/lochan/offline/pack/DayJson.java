@@ -67,6 +67,8 @@ final class DayJson {
                         new LandingChance(l.needed("alpha", l::number), l.needed("beta", l::number))));
         Map<String, double[]> wind = new HashMap<>();
         f.list("leftByWind", w -> wind.put(w.needed("spot", w::text), w.numbers("share")));
+        Map<String, double[]> standing = new HashMap<>();
+        f.list("standing", w -> standing.put(w.needed("spot", w::text), w.numbers("share")));
         Fields sizes = f.needed("sizes", f::object);
         Map<String, KnownFish> fish = new HashMap<>();
         event.notebook().fish().forEach(k -> fish.put(k.id(), k));
@@ -90,6 +92,7 @@ final class DayJson {
                                 k.needed("grams", k::number),
                                 k.needed("chance", k::number))))
                 .leftByWind(wind)
+                .standing(standing)
                 .strengths(strengths)
                 .build();
         return new RestoredDayModel(event, day, Assumptions.DEFAULTS, numbers);

@@ -79,7 +79,7 @@ final class DayMap {
             if (pack.notAllowed().containsKey(cell.presentationId())) {
                 continue;
             }
-            double bites = of.rate(cell, bin).mean() * of.leftByWind(cell.spotId(), bin);
+            double bites = of.rate(cell, bin).mean() * of.ofTheHour(cell.spotId(), bin);
             KeeperWeight keeper = KeeperWeight.of(
                     event,
                     of.sizes(),

@@ -33,7 +33,7 @@ public class DayModels {
     }
 
     /**
-     * What a day's computation rests on: its own competition, waypoints, trials and runs of the boat say nothing of what practice says; of the competition days
+     * What a day's computation rests on: its own competition, waypoints on no spot, trials and runs of the boat say nothing of what practice says; of the competition days
      * before it the log does, and their plans where the log does not say what was fished.
      */
     public static List<Object> basis(EventData e, int day) {
@@ -53,6 +53,7 @@ public class DayModels {
                 e.spots(),
                 e.presentations(),
                 e.stops(),
+                e.waypoints().stream().filter(w -> w.spotId() != null).toList(),
                 e.forecast(),
                 n.fish(),
                 n.changes(),

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
+import lochan.core.lake.BankSide;
 import lochan.core.lures.advice.FishLevel;
 import lochan.core.lures.advice.Light;
 import lochan.core.lures.advice.Situation;
@@ -39,6 +40,8 @@ final class LureAdviceForm {
                 .put("clarityTrend", s.clarity())
                 .put("light", s.light())
                 .put("surface", s.surface())
+                .put("bank", s.bank())
+                .put("fishGrams", units.typedWeight(s.fishGrams()))
                 .put("stage", s.stage())
                 .put("forage", s.forage())
                 .put("level", s.level())
@@ -65,6 +68,8 @@ final class LureAdviceForm {
                 .clarity(f.choice("clarityTrend", ClarityTrend.class))
                 .light(f.choice("light", Light.class))
                 .surface(f.choice("surface", Surface.class))
+                .bank(f.choice("bank", BankSide.class))
+                .fishGrams(f.quantity("fishGrams", QuantityText::grams))
                 .stage(f.choice("stage", SeasonStage.class))
                 .forage(f.choice("forage", Forage.class))
                 .fishDepthM(fish)
@@ -94,6 +99,7 @@ final class LureAdviceForm {
         words.addAll(Stream.of(
                         s.light() == null ? null : s.light().words() + " light",
                         s.surface() == null ? null : s.surface().words(),
+                        s.bank() == null ? null : s.bank().words() + " bank",
                         s.stage() == null ? null : s.stage().words(),
                         s.fishDepthM() == null ? null : "fish at " + units.depth(s.fishDepthM()),
                         s.mood() == null ? null : "fish " + s.mood().words(),
@@ -111,6 +117,7 @@ final class LureAdviceForm {
         all.put("clarityTrend", Options.of(ClarityTrend.values()));
         all.put("light", Options.of(Light.values()));
         all.put("surface", Options.of(Surface.values()));
+        all.put("bank", Options.of(BankSide.values()));
         all.put("stage", Options.of(SeasonStage.values()));
         all.put("forage", Options.of(Forage.values()));
         all.put("level", Options.of(FishLevel.values()));

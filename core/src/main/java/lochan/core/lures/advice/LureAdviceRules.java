@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import lochan.core.Assumptions;
+import lochan.core.lake.BankSide;
 import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Surface;
 import lochan.core.practice.TakenOn;
@@ -289,11 +290,20 @@ final class LureAdviceRules {
     }
 
     private void wind() {
+        boolean top = lure.motion() instanceof Motion.Surface;
+        boolean moving = lure.search() && !top;
+        if (at.bank() == BankSide.BLOWN) {
+            say(
+                    Rule.BANK,
+                    moving && lure.depth().from() < a.shallowM() ? 0.6 : top ? -0.4 : 0,
+                    "the wind blows onto this bank: bait is pushed there, "
+                            + (top ? "but waves hide it" : "they chase"));
+        } else if (at.bank() == BankSide.SLICK) {
+            say(Rule.BANK, top ? 0.4 : 0, "slick water out of the wind: it is found there");
+        }
         if (at.surface() == null) {
             return;
         }
-        boolean top = lure.motion() instanceof Motion.Surface;
-        boolean moving = lure.search() && !top;
         switch (at.surface()) {
             case CALM ->
                 say(

@@ -16,6 +16,7 @@ public enum Rule implements Coded {
     SEASON(0.7, "Where bass are in their year, and what they eat there."),
     MOOD(0.9, "Willing fish are searched for fast; unwilling ones are shown something small and slow."),
     WIND(0.7, "A light ripple helps moving lures; over 10 mph topwater and sight fishing are spoilt."),
+    BANK(0.6, "Wind on a bank feeds it; topwater and sight fishing want slick water out of it."),
     LIGHT(0.7, "Low light for topwater and shallow water, deeper and slower as the sun climbs."),
     COVER(1.2, "It has to come through what is there without hanging up, or be kept above its top."),
     FORAGE(0.5, "Shaped and coloured like what they eat."),

@@ -2,6 +2,7 @@ package lochan.core.lures.advice;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import lochan.core.Assumptions;
+import lochan.core.lake.BankSide;
 import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Surface;
 import lochan.core.practice.TakenOn;
@@ -19,6 +20,7 @@ import lochan.core.tackle.SeasonStage;
  * @param clarity     where that goes
  * @param light       how much light comes down
  * @param surface     what the wind makes of the surface
+ * @param bank        what the wind does to its bank
  * @param stage       where bass are in their year
  * @param forage      what they feed on
  * @param fishDepthM  how deep the fish are, m
@@ -41,6 +43,7 @@ public record Situation(
         ClarityTrend clarity,
         Light light,
         Surface surface,
+        BankSide bank,
         SeasonStage stage,
         Forage forage,
         Double fishDepthM,

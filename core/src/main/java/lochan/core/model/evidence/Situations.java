@@ -13,6 +13,9 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.BankSide;
+import lochan.core.lake.BankWind;
+import lochan.core.lake.FishPosition;
 import lochan.core.lake.Spot;
 import lochan.core.lures.advice.FishLevel;
 import lochan.core.lures.advice.Light;
@@ -40,6 +43,8 @@ public final class Situations {
     private static final int FEW_FISH = 3;
 
     private final EventData event;
+    private final FishStanding fish;
+    private final @Nullable BankWind banks;
     private final Assumptions assumptions;
     private final List<PracticeStop> latestFirst;
     private final @Nullable Double temperature;
@@ -47,7 +52,14 @@ public final class Situations {
     private final Map<LocalDate, Instant> sunrises = new ConcurrentHashMap<>();
 
     public Situations(EventData event, Assumptions assumptions) {
+        this(event, new FishStanding(event, assumptions), assumptions);
+    }
+
+    /** @param fish how fish were seen to stand in the event */
+    public Situations(EventData event, FishStanding fish, Assumptions assumptions) {
         this.event = event;
+        this.fish = fish;
+        this.banks = event.lake() == null ? null : new BankWind(event.lake(), assumptions.bank());
         this.assumptions = assumptions;
         this.latestFirst = event.stops().stream()
                 .sorted(Comparator.comparing(PracticeStop::start).reversed())
@@ -71,20 +83,26 @@ public final class Situations {
                 .findFirst()
                 .orElse(null);
         TakenOn takenOn = takenOn(spot);
+        FishStanding.Seen seen = fish.seen(spot.id(), time).orElse(null);
+        BankSide bank = f.map(p -> bank(spot, p)).orElse(null);
         return SituationBuilder.builder()
                 .waterTempC(temp)
                 .tempTrend(trend)
                 .visibilityM(visibility)
                 .clarity(clarity)
                 .light(light(time, f.map(ForecastPeriod::sky).orElse(null)))
-                .surface(f.map(p -> Surface.ofWind(p.windMps())).orElse(null))
+                .surface(surface(f.map(p -> Surface.ofWind(p.windMps())).orElse(null), bank))
+                .bank(bank)
                 .stage(stage(temp, time))
                 .forage(forage(spot))
-                .fishDepthM(fishDepth(spot))
+                .fishDepthM(
+                        seen == null || seen.fish().depthM() == null
+                                ? fishDepth(spot)
+                                : seen.fish().depthM())
                 .takenOn(takenOn)
-                .level(takenOn == TakenOn.BOTTOM ? FishLevel.BOTTOM : null)
+                .level(level(seen, takenOn))
                 .waterDepthM(depth)
-                .mood(mood(spot))
+                .mood(seen == null || seen.mood() == null ? mood(spot) : seen.mood())
                 .cover(Cover.of(spot.spotType()))
                 .pressured(isPressured(spot) ? true : null)
                 .fishGrams(fishGrams(spot))
@@ -106,6 +124,26 @@ public final class Situations {
                 .sorted()
                 .toArray();
         return grams.length < FEW_FISH ? null : Double.valueOf(grams[grams.length / 2]);
+    }
+
+    private @Nullable BankSide bank(Spot spot, ForecastPeriod wind) {
+        return banks == null ? null : banks.side(spot.position(), wind.windMps(), wind.windFromDeg());
+    }
+
+    /** Out of the wind the surface is calmer than the forecast makes it. */
+    private static @Nullable Surface surface(@Nullable Surface open, @Nullable BankSide bank) {
+        if (open == null || bank == null || bank == BankSide.BLOWN) {
+            return open;
+        }
+        return bank == BankSide.SLICK ? Surface.CALM : Surface.values()[Math.max(0, open.ordinal() - 1)];
+    }
+
+    private static @Nullable FishLevel level(FishStanding.@Nullable Seen seen, @Nullable TakenOn takenOn) {
+        if (seen != null && seen.mood() == Mood.INACTIVE) {
+            return FishLevel.SUSPENDED;
+        }
+        boolean onBottom = seen != null && seen.fish().position() == FishPosition.ON_BOTTOM;
+        return onBottom || takenOn == TakenOn.BOTTOM ? FishLevel.BOTTOM : null;
     }
 
     private <T> Optional<T> latest(Function<Conditions, T> value) {

@@ -54,6 +54,14 @@ public interface DayModel {
     /** What the wind leaves of a spot's bite rate in a bin, 0 to 1. */
     double leftByWind(String spotId, int bin);
 
+    /** By what a spot's bite rate in a bin is multiplied for how fish were seen to stand there; 1 where nobody saw. */
+    double standing(String spotId, int bin);
+
+    /** What wind and standing fish make of a spot's bite rate in a bin. */
+    default double ofTheHour(String spotId, int bin) {
+        return leftByWind(spotId, bin) * standing(spotId, bin);
+    }
+
     /** Whether a spot is open to more wind than the boat can be held in at some time of [from, to). */
     default boolean isBlown(Spot spot, Instant from, Instant to) {
         return IntStream.range(0, bins().size())

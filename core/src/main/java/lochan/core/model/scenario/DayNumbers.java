@@ -28,6 +28,7 @@ import lochan.core.model.size.SpeciesMix;
  * @param sizes        what was fitted
  * @param knownFish    that a plan may visit, the one that promises most first
  * @param leftByWind   by spot, one for each bin; spots that the wind leaves all are left out
+ * @param standing     by spot, one for each bin: what is made of its rate by how fish were seen to stand; spots where it is 1 are left out
  * @param strengths    by what patterns' bite rates are multiplied; 1 for those left out
  */
 @RecordBuilder
@@ -41,6 +42,7 @@ public record DayNumbers(
         SizeModel.Numbers sizes,
         List<KnownFishChance> knownFish,
         Map<String, double[]> leftByWind,
+        Map<String, double[]> standing,
         Map<Pattern, Double> strengths) {
 
     public DayNumbers {
@@ -67,13 +69,6 @@ public record DayNumbers(
         }
         Map<String, LandingChance> landing = new LinkedHashMap<>();
         model.event().presentations().forEach(p -> landing.put(p.id(), model.landing(p.id())));
-        Map<String, double[]> wind = new HashMap<>();
-        model.event().spots().forEach(s -> {
-            double[] left = byBin(bins, bin -> model.leftByWind(s.id(), bin));
-            if (Arrays.stream(left).anyMatch(share -> share != 1)) {
-                wind.put(s.id(), left);
-            }
-        });
         return DayNumbersBuilder.builder()
                 .bins(model.bins())
                 .cells(cells)
@@ -83,9 +78,26 @@ public record DayNumbers(
                 .mix(model.mix().numbers())
                 .sizes(model.sizes().numbers())
                 .knownFish(model.knownFish())
-                .leftByWind(wind)
+                .leftByWind(unlessOne(model, model::leftByWind))
+                .standing(unlessOne(model, model::standing))
                 .strengths(strengths)
                 .build();
+    }
+
+    private interface OfSpot {
+
+        double in(String spotId, int bin);
+    }
+
+    private static Map<String, double[]> unlessOne(FittedDayModel model, OfSpot of) {
+        Map<String, double[]> factors = new HashMap<>();
+        model.event().spots().forEach(s -> {
+            double[] own = byBin(model.bins().size(), bin -> of.in(s.id(), bin));
+            if (Arrays.stream(own).anyMatch(factor -> factor != 1)) {
+                factors.put(s.id(), own);
+            }
+        });
+        return factors;
     }
 
     private static double[] byBin(int bins, IntToDoubleFunction of) {

@@ -20,6 +20,7 @@ import lochan.core.lake.Fetch;
 import lochan.core.lake.Spot;
 import lochan.core.lures.advice.LureAdvice;
 import lochan.core.model.evidence.Bin;
+import lochan.core.model.evidence.FishStanding;
 import lochan.core.model.evidence.Situations;
 import lochan.core.model.evidence.Slice;
 import lochan.core.model.rate.BiteRates;
@@ -58,6 +59,7 @@ public final class FittedDayModel implements DayModel {
     private final SpeciesMix mix;
     private final SizeModel sizes;
     private final List<KnownFishChance> knownFish;
+    private final FishStanding fish;
     private final Situations situations;
     private final Map<Integer, Map<Pattern, Double>> suitabilities = new ConcurrentHashMap<>();
 
@@ -77,7 +79,8 @@ public final class FittedDayModel implements DayModel {
         this.assumptions = assumptions;
         this.bins = List.copyOf(Bin.ofDay(event, day, assumptions));
         this.slices = Slice.of(this.event, assumptions);
-        this.situations = new Situations(this.event, assumptions);
+        this.fish = new FishStanding(this.event, assumptions);
+        this.situations = new Situations(this.event, fish, assumptions);
         event.spots().forEach(s -> spots.put(s.id(), s));
         event.presentations()
                 .forEach(p -> landing.put(
@@ -223,6 +226,16 @@ public final class FittedDayModel implements DayModel {
             Spot spot = spot(x);
             return bins.stream().mapToDouble(b -> held(spot, b)).toArray();
         })[bin];
+    }
+
+    @Override
+    public double standing(String spotId, int bin) {
+        return fish.factor(spotId, bins.get(bin).start());
+    }
+
+    /** How fish were seen to stand. */
+    public FishStanding fish() {
+        return fish;
     }
 
     private double held(Spot spot, Bin bin) {

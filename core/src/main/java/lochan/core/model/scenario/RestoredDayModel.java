@@ -111,6 +111,12 @@ public final class RestoredDayModel implements DayModel {
     }
 
     @Override
+    public double standing(String spotId, int bin) {
+        double[] factors = numbers.standing().get(spotId);
+        return factors == null ? 1 : factors[bin];
+    }
+
+    @Override
     public List<Cell> cells() {
         return numbers.cells();
     }

@@ -198,7 +198,7 @@ public final class ScenarioSet {
         double[] held = new double[curves.length];
         for (int bin = 0; bin < curves.length; bin++) {
             curves[bin] = QuantileCurve.of(model.rate(cell, bin));
-            held[bin] = model.leftByWind(spot.id(), bin);
+            held[bin] = model.ofTheHour(spot.id(), bin);
         }
         double decay = spot.stock().decay(model.assumptions().depletion());
         return new CellScenarios(

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import lochan.core.Assumptions;
+import lochan.core.lake.BankSide;
 import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Surface;
 import lochan.core.practice.TakenOn;
@@ -276,6 +277,7 @@ class LureAdviceTest {
                 .clarity(one(ClarityTrend.values(), random))
                 .light(one(Light.values(), random))
                 .surface(one(Surface.values(), random))
+                .bank(one(BankSide.values(), random))
                 .stage(one(SeasonStage.values(), random))
                 .forage(one(Forage.values(), random))
                 .fishDepthM(some(random, 8))
