@@ -65,7 +65,9 @@ public record KnownFish(
         BED,
         DOCK,
         COVER,
-        ROAMING;
+        ROAMING,
+        /** Many that were not feeding when they were seen: to be looked at again, not planned for as one fish. */
+        SCHOOL;
 
         @Override
         public String code() {

@@ -57,7 +57,9 @@ public final class FishWords {
                 .forEach(f -> due.add(new Due(
                         f.id(),
                         place(f, event),
-                        "about " + units.weight(f.guessGrams()) + ", " + chance(f),
+                        f.kind() == KnownFish.Kind.SCHOOL
+                                ? "look again: they were not feeding"
+                                : "about " + units.weight(f.guessGrams()) + ", " + chance(f),
                         requireNonNull(f.nextVisit()),
                         Times.clock(f.nextVisit(), zone),
                         f.isDue(now))));

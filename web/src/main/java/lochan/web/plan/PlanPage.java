@@ -29,6 +29,7 @@ import lochan.core.planning.valuation.PlanValue;
 import lochan.core.planning.valuation.Strategy;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import lochan.offline.plan.BankWords;
 import lochan.offline.plan.FishWords;
 import lochan.offline.plan.PatternWords;
 import lochan.offline.plan.PlanWords;
@@ -191,6 +192,7 @@ public class PlanPage {
             String leave,
             boolean locked,
             String name,
+            @Nullable String bank,
             List<String> errors) {}
 
     private static List<Row> rows(Plan plan, EventData event, Form form) {
@@ -207,6 +209,12 @@ public class PlanPage {
                             typed(form, at + "leave", Dates.clock(s.leave(), zone)),
                             s.locked(),
                             PlanWords.spot(s.spotId(), event),
+                            BankWords.of(
+                                    event.spot(s.spotId()).orElseThrow(),
+                                    event,
+                                    s.arrive(),
+                                    s.leave(),
+                                    PlanValuation.ASSUMPTIONS.bank()),
                             form.allErrors().entrySet().stream()
                                     .filter(e -> e.getKey().startsWith(at))
                                     .flatMap(e -> e.getValue().stream())

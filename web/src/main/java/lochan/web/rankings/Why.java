@@ -6,6 +6,8 @@ import java.util.Locale;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Stock;
+import lochan.core.model.evidence.Bin;
+import lochan.core.model.evidence.FishStanding;
 import lochan.core.model.ranking.RankingRow;
 import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
@@ -14,6 +16,8 @@ import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.planning.valuation.TwoHourValue;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
+import lochan.offline.plan.BankWords;
+import lochan.offline.practice.ConditionWords;
 import lochan.web.shared.Dates;
 import org.jspecify.annotations.Nullable;
 
@@ -46,6 +50,7 @@ final class Why {
         sentences.add(size(row, lakeKeeperGrams, units));
         sentences.add(evidence(row));
         sentences.addAll(priors(row.cell(), model, bin));
+        sentences.addAll(hour(model.spot(row.cell().spotId()), model, bin, units));
         sentences.addAll(place(model.spot(row.cell().spotId()), model));
         return sentences;
     }
@@ -138,6 +143,28 @@ final class Why {
                             Locale.ROOT,
                             "Your other seasons pull it towards × %.2f of the lake, as one angler-hour.",
                             c.ratio())));
+        }
+        return sentences;
+    }
+
+    /** What the hour itself does to it: how fish were seen to stand, wind on the bank. */
+    private static List<String> hour(Spot spot, FittedDayModel model, int bin, Units units) {
+        List<String> sentences = new ArrayList<>();
+        Bin of = model.bins().get(bin);
+        double factor = model.standing(spot.id(), bin);
+        if (factor != 1) {
+            FishStanding.Seen seen = model.fish().seen(spot.id(), of.start()).orElseThrow();
+            sentences.add(String.format(
+                    Locale.ROOT,
+                    "Seen %s: %s. That makes the rate of a visit × %.2f.",
+                    Dates.dayAndClock(seen.at(), model.event().timeZone()),
+                    ConditionWords.of(seen.fish(), units),
+                    factor));
+        }
+        String bank = BankWords.of(
+                spot, model.event(), of.start(), of.end(), model.assumptions().bank());
+        if (bank != null) {
+            sentences.add(bank + ".");
         }
         return sentences;
     }

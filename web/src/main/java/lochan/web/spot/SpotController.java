@@ -4,19 +4,24 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.lake.SpotType;
 import lochan.core.lake.Zone;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
+import lochan.offline.plan.BankWords;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
+import lochan.web.shared.Dates;
+import lochan.web.shared.NotThereException;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
 import org.jspecify.annotations.Nullable;
@@ -144,6 +149,7 @@ class SpotController {
             List<String> spotTypes,
             Zone[] zones,
             List<String> notes,
+            List<String> bankHours,
             @Nullable String waypoint) {}
 
     private String page(EventKey key, Form form, @Nullable String spot, @Nullable String waypoint, Model model) {
@@ -163,6 +169,23 @@ class SpotController {
                                         .filter(m -> spot.equals(m.spotId()))
                                         .map(m -> WaypointWords.of(m, accounts.units(key.accountId())))
                                         .toList(),
+                        spot == null ? List.of() : bankHours(events.event(key), spot),
                         waypoint));
+    }
+
+    /** What the forecast wind does to its bank, a line for each day that it says something of. */
+    private static List<String> bankHours(EventData event, String spot) {
+        return event.days().stream()
+                .map(d -> {
+                    String words = BankWords.of(
+                            event.spot(spot).orElseThrow(NotThereException::new),
+                            event,
+                            d.start(),
+                            d.checkIn(),
+                            Assumptions.DEFAULTS.bank());
+                    return words == null ? null : Dates.day(d.date()) + ": " + words;
+                })
+                .filter(Objects::nonNull)
+                .toList();
     }
 }

@@ -9,7 +9,9 @@ import java.util.Optional;
 import java.util.UUID;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Waypoint;
+import lochan.core.model.evidence.FishStanding;
 import lochan.core.quantity.Units;
+import lochan.core.tackle.Mood;
 import lochan.offline.form.Form;
 import lochan.offline.spot.WaypointForm;
 import lochan.web.account.Accounts;
@@ -49,6 +51,8 @@ class WaypointController {
     /**
      * A waypoint as the page lists it.
      *
+     * @param meaning   what fish that stand so do; null: it cannot be told
+     * @param lookAgain whether they are to be looked at again
      * @param nearest the nearest spot it could be a note on; null: none near
      */
     record Row(
@@ -57,6 +61,8 @@ class WaypointController {
             String words,
             String position,
             @Nullable String spot,
+            @Nullable String meaning,
+            boolean lookAgain,
             @Nullable String nearest,
             @Nullable String nearestName) {}
 
@@ -189,8 +195,27 @@ class WaypointController {
                         m.position().lat(),
                         m.position().lon()),
                 on.map(Spot::name).orElse(null),
+                on.isPresent() ? meaning(m) : null,
+                on.isPresent() && new FishStanding.Seen(m.at(), m.fish()).mood() == Mood.INACTIVE,
                 on.isPresent() ? null : nearest.map(Spot::id).orElse(null),
                 nearestName);
+    }
+
+    /** What fish that stand so do, and what takes them; null: it cannot be told. */
+    private static @Nullable String meaning(Waypoint m) {
+        if (m.fish().isOtherKind()) {
+            return "A tall stack: mostly other fish.";
+        }
+        Mood mood = new FishStanding.Seen(m.at(), m.fish()).mood();
+        if (mood == null) {
+            return null;
+        }
+        return switch (mood) {
+            case ACTIVE -> "Feeding: show them something fast, at once.";
+            case NEUTRAL -> "Neither feeding nor sulking: a jig or worm, slowly.";
+            case INACTIVE ->
+                "Not feeding: one big slow meal at their depth, or something that falls past them. They move up when bait does.";
+        };
     }
 
     private static String path(EventKey key, String page, @Nullable String waypoint) {

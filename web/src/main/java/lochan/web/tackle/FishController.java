@@ -1,5 +1,7 @@
 package lochan.web.tackle;
 
+import static java.util.Objects.requireNonNull;
+
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -12,17 +14,24 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Spot;
+import lochan.core.lake.Waypoint;
+import lochan.core.model.evidence.Situations;
 import lochan.core.notebook.KnownFish;
+import lochan.core.notebook.KnownFishBuilder;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.offline.plan.FishWords;
+import lochan.offline.practice.ConditionWords;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.NotebookKind;
 import lochan.web.gear.Notebooks;
 import lochan.web.shared.Dates;
+import lochan.web.shared.NotThereException;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
 import org.jspecify.annotations.Nullable;
@@ -36,6 +45,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** Single fish that were seen: where, how big, what they did, when to come back. */
 @Controller
 class FishController {
+
+    /** Fish that hang off the edge move up when bait does: some time, not long. */
+    private static final Duration LOOK_AGAIN = Duration.ofHours(2);
 
     private static final long LONGEST_WAIT_MINUTES = 7 * 24 * 60;
 
@@ -150,7 +162,9 @@ class FishController {
                                     KnownFish.Kind.COVER,
                                     "in cover",
                                     KnownFish.Kind.ROAMING,
-                                    "roaming")
+                                    "roaming",
+                                    KnownFish.Kind.SCHOOL,
+                                    "a school that was not feeding")
                             .get(k));
         }
         return Views.show("tackle/fish-edit", model, new FishEditView(form, fish, spots, species, kinds));
@@ -217,6 +231,41 @@ class FishController {
     @PostMapping("/events/{eventId}/tackle/fish/try/undo")
     String undoTry(EventKey key, @RequestParam String fish, @RequestParam String code) {
         notebooks.setTryDeleted(key, fish, code, true);
+        return "redirect:" + path(key, "");
+    }
+
+    /** Puts fish that were seen, and did not feed, on the list of what to come back to. */
+    @PostMapping("/events/{eventId}/tackle/fish/look-again")
+    String lookAgain(EventKey key, @RequestParam String waypoint, RedirectAttributes flash) {
+        EventData event = events.event(key);
+        Waypoint seen = event.waypoints().stream()
+                .filter(w -> w.id().equals(waypoint) && w.spotId() != null)
+                .findFirst()
+                .orElseThrow(NotThereException::new);
+        Spot spot = event.spot(requireNonNull(seen.spotId())).orElseThrow(NotThereException::new);
+        Instant now = clock.instant();
+        Double usual = new Situations(event, Assumptions.DEFAULTS).at(spot, now).fishGrams();
+        String id = notebooks.freshCode(NotebookKind.FISH, key, spot.id() + " school");
+        notebooks.put(
+                key,
+                KnownFishBuilder.builder()
+                        .id(id)
+                        .spotId(spot.id())
+                        .where(ConditionWords.of(seen.fish(), Units.USUAL))
+                        .kind(KnownFish.Kind.SCHOOL)
+                        .guessGrams(
+                                usual == null
+                                        ? Math.exp(Assumptions.DEFAULTS.size().speciesMean())
+                                        : usual)
+                        .nextVisit(now.plus(LOOK_AGAIN))
+                        .gone(false)
+                        .tries(List.of())
+                        .entered(Map.of())
+                        .build());
+        Undo.offer(
+                flash,
+                spot.name() + " is on the list: look again in two hours, or when bait moves up.",
+                path(key, "/delete?fish=" + encoded(id)));
         return "redirect:" + path(key, "");
     }
 

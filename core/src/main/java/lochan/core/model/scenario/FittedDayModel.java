@@ -31,6 +31,7 @@ import lochan.core.model.rate.Pattern;
 import lochan.core.model.rate.RatePriors;
 import lochan.core.model.size.SizeModel;
 import lochan.core.model.size.SpeciesMix;
+import lochan.core.notebook.KnownFish;
 import lochan.core.notebook.Notebook;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
@@ -94,7 +95,9 @@ public final class FittedDayModel implements DayModel {
         this.mix = new SpeciesMix(this.event, assumptions.size());
         this.sizes = SizeModel.fit(this.event, mix, assumptions);
         this.knownFish = event.notebook().fishThere().stream()
-                .filter(f -> spots.containsKey(f.spotId()) && !event.offLimits(Lookup.of(spots, f.spotId())))
+                .filter(f -> f.kind() != KnownFish.Kind.SCHOOL
+                        && spots.containsKey(f.spotId())
+                        && !event.offLimits(Lookup.of(spots, f.spotId())))
                 .map(f -> KnownFishChance.of(f, event, sizes, assumptions))
                 .filter(f -> f.chance() > LEAST_CHANCE)
                 .sorted(Comparator.comparingDouble(f -> -f.chance() * f.grams()))
