@@ -15,6 +15,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param together   how bite rates of a day move together
  * @param standing   what it says of bites how fish were seen to stand
  * @param bank       which banks the wind blows onto
+ * @param splits     what bites have in common
  * @param projection how far a plan's value is scaled where it is shown
  * @param advice     what the rules of advice go by
  * @param lurePath   how lures move
@@ -33,6 +34,7 @@ public record Assumptions(
         JointRates together,
         Standing standing,
         Bank bank,
+        Splits splits,
         Projection projection,
         LureAdvice advice,
         LureWays lurePath,
@@ -93,6 +95,7 @@ public record Assumptions(
                     .build())
             .standing(new Standing(Math.log(1.3), 0.25, Math.log(2), 2, 0.5, 2))
             .bank(new Bank(150, 60, 200, 100, 1))
+            .splits(new Splits(0.3, 0.9, 0.5, 40, 20))
             .projection(new Projection(4, 0.8))
             .advice(AssumptionsLureAdviceBuilder.builder()
                     .lnPerPoint(0.12)
@@ -332,6 +335,15 @@ public record Assumptions(
      */
     public record Bank(
             double withinM, double blownWithinDeg, double blownFetchM, double slickFetchM, double calmBelowMps) {}
+
+    /**
+     * @param tauSd      sd of the half-normal prior of how much splits differ, ln of the ratio of rates
+     * @param sure       chance from which one side is called better
+     * @param leastHours a side with fewer angler-hours is no side
+     * @param mostHours  longest further practice that is named, angler-hours
+     * @param evenSlices slices that bites are taken to come singly in, before any is seen
+     */
+    public record Splits(double tauSd, double sure, double leastHours, double mostHours, double evenSlices) {}
 
     /**
      * @param priorEvents events the prior counts for

@@ -3,7 +3,6 @@ package lochan.eventformat;
 import java.time.LocalTime;
 import java.time.format.DateTimeParseException;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.BiFunction;
 import lochan.core.event.Event;
@@ -61,8 +60,7 @@ final class NotebookJson {
         Notebook.Priors priors = new Notebook.Priors(
                 Boolean.TRUE.equals(l.truthOrNull("advice")),
                 Boolean.TRUE.equals(l.truthOrNull("history")),
-                List.of(),
-                Map.of());
+                l.texts("finer"));
         l.keepUnknown();
         f.keepUnknown();
         return new Notebook(fish, trials, changes, carried, priors);
@@ -168,14 +166,14 @@ final class NotebookJson {
                                 .put("anglerHours", c.anglerHours())
                                 .put("bites", c.bites()),
                         "/notebook/carried/" + i));
-        if (notebook.priors().byAdvice() || notebook.priors().byHistory()) {
-            node.set(
-                    "priors",
-                    withUnknown.apply(
-                            EventFileWriter.object()
-                                    .put("advice", notebook.priors().byAdvice())
-                                    .put("history", notebook.priors().byHistory()),
-                            "/notebook/priors"));
+        Notebook.Priors priors = notebook.priors();
+        if (priors.byAdvice() || priors.byHistory() || !priors.finer().isEmpty()) {
+            ObjectNode kept =
+                    EventFileWriter.object().put("advice", priors.byAdvice()).put("history", priors.byHistory());
+            if (!priors.finer().isEmpty()) {
+                priors.finer().forEach(kept.putArray("finer")::add);
+            }
+            node.set("priors", withUnknown.apply(kept, "/notebook/priors"));
         }
         return withUnknown.apply(node, "/notebook");
     }

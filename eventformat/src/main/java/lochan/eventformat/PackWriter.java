@@ -236,6 +236,7 @@ public final class PackWriter {
                 .put("beta", l.beta()));
         bySpot(node, "leftByWind", n.leftByWind());
         bySpot(node, "standing", n.standing());
+        bySpot(node, "finer", n.finer());
         ArrayNode fish = node.putArray("fish");
         n.knownFish().forEach(k -> fish.addObject()
                 .put("id", k.fish().id())

@@ -32,21 +32,28 @@ public record Notebook(
      *
      * @param byAdvice  whether the rules of advice move the prior of pairs never tried
      * @param byHistory whether earlier seasons count
+     * @param finer     splits of practice that go into rates, by question and answer, as "bank:blown"
      * @param lures     sheets the rules go by; empty: the rules say nothing
      * @param weights   of the rules that the angler gave other weights
      */
-    public record Priors(boolean byAdvice, boolean byHistory, List<Lure> lures, Map<Rule, Double> weights) {
+    public record Priors(
+            boolean byAdvice, boolean byHistory, List<String> finer, List<Lure> lures, Map<Rule, Double> weights) {
 
-        public static final Priors NONE = new Priors(false, false, List.of(), Map.of());
+        public static final Priors NONE = new Priors(false, false, List.of());
+
+        public Priors(boolean byAdvice, boolean byHistory, List<String> finer) {
+            this(byAdvice, byHistory, finer, List.of(), Map.of());
+        }
 
         public Priors {
+            finer = List.copyOf(finer);
             lures = List.copyOf(lures);
             weights = Map.copyOf(weights);
         }
 
         /** The same with the sheets and weights the rules go by. */
         public Priors by(List<Lure> sheets, Map<Rule, Double> ruleWeights) {
-            return new Priors(byAdvice, byHistory, sheets, ruleWeights);
+            return new Priors(byAdvice, byHistory, finer, sheets, ruleWeights);
         }
     }
 

@@ -1,6 +1,7 @@
 package lochan.core.practice;
 
 import java.time.Instant;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -29,6 +30,8 @@ public record ForecastPeriod(
     }
 
     public Conditions conditions() {
-        return new Conditions(waterTempC, visibilityM, windMps, sky, null);
+        Signs signs =
+                SignsBuilder.builder(Signs.UNKNOWN).windFromDeg(windFromDeg).build();
+        return new Conditions(waterTempC, visibilityM, windMps, sky, null, signs, Map.of());
     }
 }

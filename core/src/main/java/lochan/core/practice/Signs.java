@@ -1,5 +1,6 @@
 package lochan.core.practice;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import lochan.core.lake.Sighting;
 import org.jspecify.annotations.Nullable;
 
@@ -16,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param baitDepthM   how deep the bait was, m
  * @param fish         how fish stood there; its bait is always null, since {@code baitSeen} tells
  */
+@RecordBuilder
 public record Signs(
         @Nullable ClarityTrend clarityTrend,
         @Nullable Double windFromDeg,

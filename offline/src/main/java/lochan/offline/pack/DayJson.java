@@ -65,10 +65,6 @@ final class DayJson {
                 l -> landing.put(
                         l.needed("lure", l::text),
                         new LandingChance(l.needed("alpha", l::number), l.needed("beta", l::number))));
-        Map<String, double[]> wind = new HashMap<>();
-        f.list("leftByWind", w -> wind.put(w.needed("spot", w::text), w.numbers("share")));
-        Map<String, double[]> standing = new HashMap<>();
-        f.list("standing", w -> standing.put(w.needed("spot", w::text), w.numbers("share")));
         Fields sizes = f.needed("sizes", f::object);
         Map<String, KnownFish> fish = new HashMap<>();
         event.notebook().fish().forEach(k -> fish.put(k.id(), k));
@@ -91,11 +87,18 @@ final class DayJson {
                                 requireNonNull(fish.get(k.needed("id", k::text))),
                                 k.needed("grams", k::number),
                                 k.needed("chance", k::number))))
-                .leftByWind(wind)
-                .standing(standing)
+                .leftByWind(bySpot(f, "leftByWind"))
+                .standing(bySpot(f, "standing"))
+                .finer(bySpot(f, "finer"))
                 .strengths(strengths)
                 .build();
         return new RestoredDayModel(event, day, Assumptions.DEFAULTS, numbers);
+    }
+
+    private static Map<String, double[]> bySpot(Fields f, String name) {
+        Map<String, double[]> factors = new HashMap<>();
+        f.list(name, w -> factors.put(w.needed("spot", w::text), w.numbers("share")));
+        return factors;
     }
 
     private static int[] whole(double[] numbers) {

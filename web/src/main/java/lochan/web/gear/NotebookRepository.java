@@ -126,7 +126,7 @@ class NotebookRepository {
     }
 
     Notebook notebook(EventKey key) {
-        var priors = db.select(EVENT.PRIORS_BY_ADVICE, EVENT.PRIORS_BY_HISTORY)
+        var priors = db.select(EVENT.PRIORS_BY_ADVICE, EVENT.PRIORS_BY_HISTORY, EVENT.FINER_PATTERNS)
                 .from(EVENT)
                 .where(eventIs(key))
                 .fetchSingle();
@@ -139,7 +139,7 @@ class NotebookRepository {
                 trials(key),
                 changes(key),
                 carried,
-                new Notebook.Priors(priors.value1(), priors.value2(), List.of(), Map.of()));
+                new Notebook.Priors(priors.value1(), priors.value2(), JsonText.list(priors.value3())));
     }
 
     private List<KnownFish> fish(EventKey key) {
@@ -376,10 +376,11 @@ class NotebookRepository {
                 .execute();
     }
 
-    void setPriors(EventKey key, boolean advice, boolean history) {
+    void setPriors(EventKey key, Notebook.Priors priors) {
         db.update(EVENT)
-                .set(EVENT.PRIORS_BY_ADVICE, advice)
-                .set(EVENT.PRIORS_BY_HISTORY, history)
+                .set(EVENT.PRIORS_BY_ADVICE, priors.byAdvice())
+                .set(EVENT.PRIORS_BY_HISTORY, priors.byHistory())
+                .set(EVENT.FINER_PATTERNS, JsonText.of(priors.finer()))
                 .where(eventIs(key))
                 .execute();
     }

@@ -66,8 +66,7 @@ public class Notebooks implements EventPart {
         notebook.trials().forEach(t -> repository.add(key, t));
         notebook.changes().forEach(c -> repository.add(key, c));
         repository.setCarried(key, notebook.carried());
-        repository.setPriors(
-                key, notebook.priors().byAdvice(), notebook.priors().byHistory());
+        repository.setPriors(key, notebook.priors());
     }
 
     /** @throws NotThereException when the event knows no such fish */
@@ -150,7 +149,21 @@ public class Notebooks implements EventPart {
 
     @EventWrite
     public void changePriors(EventKey key, boolean onAdvice, boolean onHistory) {
-        repository.setPriors(key, onAdvice, onHistory);
+        repository.setPriors(
+                key,
+                new Notebook.Priors(onAdvice, onHistory, notebook(key).priors().finer()));
+    }
+
+    /** Lets a split of practice into rates, or takes it out again. */
+    @EventWrite
+    public void letIn(EventKey key, String split, boolean in) {
+        Notebook.Priors now = notebook(key).priors();
+        List<String> finer = new ArrayList<>(now.finer());
+        finer.remove(split);
+        if (in) {
+            finer.add(split);
+        }
+        repository.setPriors(key, new Notebook.Priors(now.byAdvice(), now.byHistory(), finer));
     }
 
     /** Codes of what is packed or checked. */

@@ -79,7 +79,7 @@ class RankingsController {
         RankingValues.Values found = found(job);
         ToDoubleFunction<RankingRow> by = order(sort, found);
         String order = by == null ? "value" : sort;
-        Ranking rankings = new Ranking(dayModel, bin);
+        Ranking rankings = new Ranking(dayModel, bin, dayModel.dispersion().phi());
         List<RankingRow> rows = rankings.rows().stream()
                 .sorted(Comparator.comparingDouble(
                                 (RankingRow r) -> orLast((by == null ? BY_VALUE_UNTIL_KNOWN : by).applyAsDouble(r)))
@@ -154,7 +154,7 @@ class RankingsController {
         EventData event = events.event(key);
         FittedDayModel dayModel = dayModels.of(key, event, day);
         int bin = bin(dayModel, at);
-        List<RankingRow> all = new Ranking(dayModel, bin).rows();
+        List<RankingRow> all = new Ranking(dayModel, bin, dayModel.dispersion().phi()).rows();
         List<RankingRow> rows = (row == null ? List.<String>of() : row)
                 .stream()
                         .distinct()
@@ -251,7 +251,7 @@ class RankingsController {
         }
         FittedDayModel dayModel = dayModels.of(key, event, day);
         int bin = bin(dayModel, at);
-        Ranking rankings = new Ranking(dayModel, bin);
+        Ranking rankings = new Ranking(dayModel, bin, dayModel.dispersion().phi());
         RankingRow row = rankings.rows().stream()
                 .filter(r -> r.cell().equals(cell))
                 .findFirst()

@@ -198,7 +198,8 @@ public final class Situations {
                 .orElse(0);
     }
 
-    private @Nullable Light light(Instant time, @Nullable Sky sky) {
+    /** How much light comes down at a time; null: unknown. */
+    public @Nullable Light light(Instant time, @Nullable Sky sky) {
         var zone = event.timeZone();
         Instant sunrise =
                 sunrises.computeIfAbsent(time.atZone(zone).toLocalDate(), d -> Sunrise.at(event.launch(), d, zone));

@@ -25,9 +25,16 @@ public final class Ranking {
 
     private final FittedDayModel model;
     private final int bin;
+    private final double phi;
 
     /** @param bin index of the bin in {@link FittedDayModel#bins()} */
     public Ranking(FittedDayModel model, int bin) {
+        this(model, bin, 1);
+    }
+
+    /** @param phi how much bites come in clumps, by which likely ranges are wider; 1: they come singly */
+    public Ranking(FittedDayModel model, int bin, double phi) {
+        this.phi = phi;
         this.model = model;
         this.bin = Objects.checkIndex(bin, model.bins().size());
     }
@@ -69,7 +76,7 @@ public final class Ranking {
         return RankingRowBuilder.builder()
                 .cell(cell)
                 .pattern(pattern)
-                .bites(bites(rates.rate(cell, pattern)))
+                .bites(bites(rates.rate(cell, pattern), rates.widened(cell, pattern, phi)))
                 .landing(model.landing(cell.presentationId()).mean())
                 .keepers(keepers)
                 .sizes(sizes)
@@ -88,8 +95,8 @@ public final class Ranking {
                 model.bins().get(bin).date());
     }
 
-    private static RankingRow.Bites bites(GammaRate rate) {
-        return new RankingRow.Bites(rate.mean(), rate.quantile(0.1), rate.quantile(0.9));
+    private static RankingRow.Bites bites(GammaRate rate, GammaRate widened) {
+        return new RankingRow.Bites(rate.mean(), widened.quantile(0.1), widened.quantile(0.9));
     }
 
     /** Patterns over all their spots: the bite rate of the pattern itself, and a spot of it never fished for the rest. */

@@ -21,7 +21,7 @@ import lochan.core.model.evidence.Slice;
  * λ_sp ~ Gamma(κ + b_c, κ/m_ap + e_c)
  * </pre>
  * Where the angler wants it, earlier seasons that brought ρ times what their lakes did count h angler-hours of ρ·m₀ in m_p, and the rules of advice
- * multiply m_ap of a pair never tried.
+ * multiply m_ap of a pair never tried; splits that the angler takes for real multiply m_ap of the spots they hold at.
  */
 public final class BiteRates {
 
@@ -116,7 +116,19 @@ public final class BiteRates {
 
     /** What is known of a cell's rate; a spot never fished has its pattern's prior. */
     public GammaRate rate(Cell cell, Pattern pattern) {
-        return rate(evidence(cell), patternMean(pattern), assumptions);
+        return rate(evidence(cell), patternMean(pattern) * priors.finer().applyAsDouble(cell.spotId()), assumptions);
+    }
+
+    /**
+     * The same as known when bites come in clumps: what was seen counts 1/φ.
+     *
+     * @param phi φ, 1 or more
+     */
+    public GammaRate widened(Cell cell, Pattern pattern, double phi) {
+        return rate(
+                evidence(cell).times(1 / phi),
+                patternMean(pattern) * priors.finer().applyAsDouble(cell.spotId()),
+                assumptions);
     }
 
     /** λ_sp of a cell, by its evidence and m_ap of its pattern. */

@@ -10,10 +10,15 @@ import java.util.function.ToDoubleFunction;
  * @param seasons     by presentation, its bites an hour over those of a lake as a whole; a presentation without is left alone
  * @param seasonHours angler-hours that counts for, 0 or more
  * @param suitability of a pattern never tried, by which its prior is multiplied
+ * @param finer       of a spot, by its id: by what the prior of its cells is multiplied
  */
-public record RatePriors(Map<String, Double> seasons, double seasonHours, ToDoubleFunction<Pattern> suitability) {
+public record RatePriors(
+        Map<String, Double> seasons,
+        double seasonHours,
+        ToDoubleFunction<Pattern> suitability,
+        ToDoubleFunction<String> finer) {
 
-    public static final RatePriors NONE = new RatePriors(Map.of(), 0, p -> 1);
+    public static final RatePriors NONE = new RatePriors(Map.of(), 0, p -> 1, s -> 1);
 
     public RatePriors {
         seasons = Map.copyOf(seasons);

@@ -29,6 +29,7 @@ import lochan.core.model.size.SpeciesMix;
  * @param knownFish    that a plan may visit, the one that promises most first
  * @param leftByWind   by spot, one for each bin; spots that the wind leaves all are left out
  * @param standing     by spot, one for each bin: what is made of its rate by how fish were seen to stand; spots where it is 1 are left out
+ * @param finer        the same of what the splits that the angler lets in make of the prior of its cells
  * @param strengths    by what patterns' bite rates are multiplied; 1 for those left out
  */
 @RecordBuilder
@@ -43,6 +44,7 @@ public record DayNumbers(
         List<KnownFishChance> knownFish,
         Map<String, double[]> leftByWind,
         Map<String, double[]> standing,
+        Map<String, double[]> finer,
         Map<Pattern, Double> strengths) {
 
     public DayNumbers {
@@ -80,6 +82,7 @@ public record DayNumbers(
                 .knownFish(model.knownFish())
                 .leftByWind(unlessOne(model, model::leftByWind))
                 .standing(unlessOne(model, model::standing))
+                .finer(unlessOne(model, model::finer))
                 .strengths(strengths)
                 .build();
     }

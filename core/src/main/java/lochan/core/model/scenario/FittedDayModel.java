@@ -31,11 +31,17 @@ import lochan.core.model.rate.Pattern;
 import lochan.core.model.rate.RatePriors;
 import lochan.core.model.size.SizeModel;
 import lochan.core.model.size.SpeciesMix;
+import lochan.core.model.splits.Dispersion;
+import lochan.core.model.splits.FinerPatterns;
+import lochan.core.model.splits.PieceMaker;
+import lochan.core.model.splits.Split;
+import lochan.core.model.splits.Splits;
 import lochan.core.notebook.KnownFish;
 import lochan.core.notebook.Notebook;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Lure;
+import org.jspecify.annotations.Nullable;
 
 /** What practice says of one competition day, learnt from its log ({@code model.md} §§1–4). */
 public final class FittedDayModel implements DayModel {
@@ -62,6 +68,9 @@ public final class FittedDayModel implements DayModel {
     private final List<KnownFishChance> knownFish;
     private final FishStanding fish;
     private final Situations situations;
+    /** Made when first asked for. */
+    private volatile @Nullable FinerPatterns finer;
+
     private final Map<Integer, Map<Pattern, Double>> suitabilities = new ConcurrentHashMap<>();
 
     /** @throws IllegalArgumentException when the event has no such day */
@@ -176,7 +185,40 @@ public final class FittedDayModel implements DayModel {
         if (wanted.byHistory()) {
             event.notebook().carried().forEach(c -> seasons.put(c.presentationId(), c.ratio()));
         }
-        return new RatePriors(seasons, assumptions.notebook().historyHours(), p -> suitability(p, bin));
+        return new RatePriors(
+                seasons, assumptions.notebook().historyHours(), p -> suitability(p, bin), s -> finer(s, bin));
+    }
+
+    /** By what the prior of a spot's cells is multiplied in a bin by the splits that the angler lets in; 1 without any. */
+    public double finer(String spotId, int bin) {
+        List<String> chosen = event.notebook().priors().finer();
+        if (chosen.isEmpty()) {
+            return 1;
+        }
+        FinerPatterns patterns = finer;
+        if (patterns == null) {
+            patterns = new FinerPatterns(splits(), chosen, answers());
+            finer = patterns;
+        }
+        return patterns.factor(spot(spotId), bins.get(bin));
+    }
+
+    /** What bites have in common, the surest first. */
+    public List<Split> splits() {
+        int middle = bins.size() / 2;
+        return Splits.of(
+                answers().pieces(slices, c -> rates(middle).patternMean(pattern(c))),
+                dispersion().phi(),
+                assumptions.splits());
+    }
+
+    /** How much the bites of practice come in clumps. */
+    public Dispersion dispersion() {
+        return Dispersion.of(slices, assumptions.splits());
+    }
+
+    private PieceMaker answers() {
+        return new PieceMaker(event, situations, assumptions);
     }
 
     /**

@@ -80,8 +80,9 @@ public final class RestoredDayModel implements DayModel {
 
     @Override
     public GammaRate rate(Cell cell, int bin) {
-        return BiteRates.rate(
-                evidence(cell, bin), Lookup.of(numbers.patternMeans(), pattern(cell))[bin], assumptions.biteRate());
+        double[] finer = numbers.finer().get(cell.spotId());
+        double mean = Lookup.of(numbers.patternMeans(), pattern(cell))[bin] * (finer == null ? 1 : finer[bin]);
+        return BiteRates.rate(evidence(cell, bin), mean, assumptions.biteRate());
     }
 
     @Override

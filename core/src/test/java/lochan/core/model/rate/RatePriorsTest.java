@@ -22,7 +22,7 @@ class RatePriorsTest {
     private static final Pattern NEVER_TRIED = new Pattern("rock-point", "swim-jig");
 
     private static FittedDayModel model(boolean advice, boolean history) {
-        Notebook.Priors priors = new Notebook.Priors(advice, history, SampleTackle.ALL, Map.of());
+        Notebook.Priors priors = new Notebook.Priors(advice, history, List.of(), SampleTackle.ALL, Map.of());
         return new FittedDayModel(
                 EVENT.withNotebook(new Notebook(
                         List.of(), List.of(), List.of(), List.of(new CarriedRate("swim-jig", 1.8, 20, 30)), priors)),
