@@ -55,8 +55,8 @@ class OwnershipTest {
                 "3-4",
                 "outcome",
                 "landed"));
-        owner.post(event + "/spots/marks", "code", "m1", "position", "42.63, -116.91", "note", "Secret water");
-        known.put("mark", "m1");
+        owner.post(event + "/spots/waypoints", "code", "m1", "position", "42.63, -116.91", "note", "Secret water");
+        known.put("waypoint", "m1");
         owner.post(event + "/tackle/fish/edit", "spot", "reed-corner", "kind", "bed", "guessGrams", "5-0");
         owner.post(event + "/tackle/trials/new", "of", "colour", "firstWay", "white", "secondWay", "green");
         owner.post(event + "/tackle/trials/change", "presentation", "swim-jig", "what", "hook");
@@ -75,6 +75,8 @@ class OwnershipTest {
                 "5",
                 "gone",
                 "true"));
+        known.put("split", "bank:blown");
+        known.put("in", "false");
         known.put("rung", "0");
         known.put("found", "0");
         known.put("op", "close");
@@ -105,7 +107,7 @@ class OwnershipTest {
                 .replace("/boat/{eventId}", SampleEvents.boat(event));
         if (route.startsWith("GET")) {
             List<String> query = parameters.entrySet().stream()
-                    .filter(e -> List.of("spot", "presentation", "plan", "stop", "bite", "mark", "fish")
+                    .filter(e -> List.of("spot", "presentation", "plan", "stop", "bite", "waypoint", "fish")
                             .contains(e.getKey()))
                     .map(e -> e.getKey() + "=" + e.getValue())
                     .toList();
@@ -163,11 +165,11 @@ class OwnershipTest {
                 "POST /events/{eventId}/spots/edit",
                 "POST /events/{eventId}/spots/delete",
                 "POST /events/{eventId}/spots/restore",
-                "GET /events/{eventId}/spots/marks/edit",
-                "POST /events/{eventId}/spots/marks/edit",
-                "POST /events/{eventId}/spots/marks/put",
-                "POST /events/{eventId}/spots/marks/delete",
-                "POST /events/{eventId}/spots/marks/restore",
+                "GET /events/{eventId}/spots/waypoints/edit",
+                "POST /events/{eventId}/spots/waypoints/edit",
+                "POST /events/{eventId}/spots/waypoints/put",
+                "POST /events/{eventId}/spots/waypoints/delete",
+                "POST /events/{eventId}/spots/waypoints/restore",
                 "GET /events/{eventId}/practice/stops/edit",
                 "POST /events/{eventId}/practice/stops/delete",
                 "POST /events/{eventId}/practice/stops/restore",
