@@ -51,6 +51,7 @@ public record Assumptions(
                     .windSdMps(5)
                     .conditionFloor(0.6)
                     .skyStep(0.93)
+                    .signStep(0.93)
                     .sliceMinutes(30)
                     .build())
             .biteRate(new BiteRate(0.8, 2, 3, 3, 0.7))
@@ -169,6 +170,7 @@ public record Assumptions(
      * @param windSdMps              spread of the wind factor
      * @param conditionFloor         the least the temperature, clarity and wind factors become
      * @param skyStep                factor for each step of sky cover
+     * @param signStep               factor for each step that clarity trend, level, current, front, bait or the wind on the bank are apart
      * @param sliceMinutes           longest slice a stop is cut into
      */
     @RecordBuilder
@@ -181,6 +183,7 @@ public record Assumptions(
             double windSdMps,
             double conditionFloor,
             double skyStep,
+            double signStep,
             int sliceMinutes) {}
 
     /**

@@ -140,7 +140,8 @@ final class DayJson {
                             .filter(p -> p.holds(middle))
                             .findFirst()
                             .map(ForecastPeriod::conditions)
-                            .orElse(Conditions.UNKNOWN)));
+                            .orElse(Conditions.UNKNOWN),
+                    Map.of()));
         }
         return bins;
     }

@@ -100,7 +100,7 @@ class WeighInController {
 
     /** What this event's practice and competition say to later ones, in words. */
     private static List<String> carried(EventData event) {
-        return History.of(List.of(CompetitionStops.all(event)), Assumptions.DEFAULTS).carried().stream()
+        return History.of(List.of(CompetitionStops.all(event)), Assumptions.DEFAULTS).rates().stream()
                 .map(c -> event.presentation(c.presentationId())
                                 .map(Presentation::name)
                                 .orElse(c.presentationId())

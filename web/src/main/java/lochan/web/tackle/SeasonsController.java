@@ -17,6 +17,7 @@ import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.SpotType;
 import lochan.core.model.learning.History;
+import lochan.core.model.learning.LikeEvent;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.notebook.CarriedRate;
@@ -121,8 +122,36 @@ class SeasonsController {
                 .toList());
         page.priors(event.notebook().priors());
         page.others(all.size() > 1);
+        page.like(like(key, event).stream().map(SeasonsController::words).toList());
         page.effects(effects(event));
         return Views.show("tackle/seasons", model, page.build());
+    }
+
+    private List<LikeEvent> like(EventKey key, EventData event) {
+        return LikeEvent.of(
+                event,
+                events.all(key.accountId()).stream()
+                        .filter(k -> !k.equals(key))
+                        .map(book::event)
+                        .map(CompetitionStops::all)
+                        .filter(e -> !e.stops().isEmpty())
+                        .toList(),
+                ASSUMPTIONS);
+    }
+
+    /** As "May Opener, a year ago: same lake, post-spawn; an hour there counts 0.84". */
+    private static String words(LikeEvent l) {
+        String age = l.years() < 0.1
+                ? "this season"
+                : l.years() < 1.5
+                        ? Math.max(1, Math.round(12 * l.years())) + " months ago"
+                        : Math.round(l.years()) + " years ago";
+        String lake = l.sameLake() ? "same lake" : l.likeLake() ? "a lake like it" : "other water";
+        String season = l.stage() == null ? "season unknown" : l.stage().words();
+        return l.event().name() + ", " + age + ": " + lake + ", " + season
+                + (l.counts()
+                        ? String.format(Locale.ROOT, "; an hour there counts %.2f", l.weight())
+                        : l.seasonLike() == 0 ? "; not used: another season" : "; not used");
     }
 
     private List<EventData> all(EventKey key) {
@@ -192,16 +221,10 @@ class SeasonsController {
     /** Carries what other events say into this one, or what is carried away again. */
     @PostMapping("/events/{eventId}/tackle/seasons/carry")
     String carry(EventKey key, @RequestParam boolean on, RedirectAttributes flash) {
-        List<EventData> others = events.all(key.accountId()).stream()
-                .filter(k -> !k.equals(key))
-                .map(book::event)
-                .map(CompetitionStops::all)
-                .filter(e -> !e.stops().isEmpty())
-                .toList();
-        Set<String> known =
-                book.event(key).presentations().stream().map(Presentation::id).collect(Collectors.toSet());
+        EventData event = book.event(key);
+        Set<String> known = event.presentations().stream().map(Presentation::id).collect(Collectors.toSet());
         List<CarriedRate> carried = on
-                ? History.of(others, ASSUMPTIONS).carried().stream()
+                ? History.carried(like(key, event), ASSUMPTIONS).stream()
                         .filter(c -> known.contains(c.presentationId()))
                         .toList()
                 : List.of();
@@ -209,7 +232,7 @@ class SeasonsController {
         notebooks.carry(key, carried);
         notebooks.changePriors(key, now.byAdvice(), on && !carried.isEmpty());
         String used = carried.isEmpty()
-                ? "No other event has these lures."
+                ? "No earlier event on this lake or one like it, at this season, has these lures."
                 : carried.size() + " lures of other seasons are used, one angler-hour each.";
         flash.addFlashAttribute("notice", on ? used : "Other seasons are not used any more.");
         return "redirect:/events/" + key.eventId() + "/tackle/seasons";

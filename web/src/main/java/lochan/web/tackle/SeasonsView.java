@@ -25,4 +25,5 @@ record SeasonsView(
         List<String> carried,
         Notebook.Priors priors,
         boolean others,
+        List<String> like,
         List<SeasonsController.Effect> effects) {}

@@ -49,10 +49,9 @@ class SplitsPagesTest {
 
         Visitor.Answer page = angler.get(event + "/rankings/splits");
 
-        assertThat(page.texts("tbody tr")).first().satisfies(r -> assertThat(r)
-                .contains("Light")
-                .contains("low")
-                .contains("Use in rankings"));
+        assertThat(page.texts("tbody tr"))
+                .first()
+                .satisfies(r -> assertThat(r).contains("Light").contains("low").contains("Use in rankings"));
         String before = angler.get(event + "/rankings?at=06:00")
                 .texts("td[data-label=Bites/h]")
                 .getFirst();

@@ -4,20 +4,46 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
 import lochan.core.Assumptions;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.BankSide;
+import lochan.core.lake.BankWind;
+import lochan.core.lake.Spot;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.ForecastPeriod;
+import lochan.core.practice.PracticeStop;
+import lochan.core.practice.Signs;
+import lochan.core.practice.SignsBuilder;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A part [start, end) of a competition day in which rates are taken as constant.
  *
  * @param hoursAfterSunrise of its middle
- * @param conditions        the forecast at its middle
+ * @param conditions        the forecast at its middle, with the trends, current and front that were last noted within two days before
+ * @param banks             by spot, what the forecast wind does to its bank; spots of which it is unknown are left out
  */
-public record Bin(LocalDate date, Instant start, Instant end, double hoursAfterSunrise, Conditions conditions) {
+public record Bin(
+        LocalDate date,
+        Instant start,
+        Instant end,
+        double hoursAfterSunrise,
+        Conditions conditions,
+        Map<String, BankSide> banks) {
+
+    /** What was noted longer ago says nothing of now. */
+    private static final Duration LASTS = Duration.ofDays(2);
+
+    public Bin {
+        banks = Map.copyOf(banks);
+    }
 
     /** The bins from the day's start until check-in; the last one may reach past it. */
     public static List<Bin> ofDay(EventData event, int day, Assumptions assumptions) {
@@ -25,6 +51,7 @@ public record Bin(LocalDate date, Instant start, Instant end, double hoursAfterS
         Duration length = Duration.ofMinutes(assumptions.planning().binMinutes());
         Instant sunrise = Sunrise.at(event.launch(), competition.date(), event.timeZone());
         List<Bin> bins = new ArrayList<>();
+        BankWind wind = event.lake() == null ? null : new BankWind(event.lake(), assumptions.bank());
         for (Instant t = competition.start(); t.isBefore(competition.checkIn()); t = t.plus(length)) {
             Instant middle = t.plus(length.dividedBy(2));
             Conditions conditions = event.forecast().stream()
@@ -32,8 +59,52 @@ public record Bin(LocalDate date, Instant start, Instant end, double hoursAfterS
                     .findFirst()
                     .map(ForecastPeriod::conditions)
                     .orElse(Conditions.UNKNOWN);
-            bins.add(new Bin(competition.date(), t, t.plus(length), Sunrise.hoursAfter(sunrise, middle), conditions));
+            Map<String, BankSide> banks = wind == null ? Map.of() : banks(event, conditions, wind);
+            bins.add(new Bin(
+                    competition.date(),
+                    t,
+                    t.plus(length),
+                    Sunrise.hoursAfter(sunrise, middle),
+                    withLastNoted(conditions, event.stops(), t),
+                    banks));
         }
         return bins;
+    }
+
+    private static Map<String, BankSide> banks(EventData event, Conditions c, BankWind wind) {
+        Map<String, BankSide> banks = new HashMap<>();
+        for (Spot spot : event.spots()) {
+            BankSide side = wind.side(spot.position(), c.windMps(), c.signs().windFromDeg());
+            if (side != null) {
+                banks.put(spot.id(), side);
+            }
+        }
+        return banks;
+    }
+
+    private static Conditions withLastNoted(Conditions forecast, List<PracticeStop> stops, Instant time) {
+        List<Signs> noted = stops.stream()
+                .filter(s -> s.start().isBefore(time) && s.start().isAfter(time.minus(LASTS)))
+                .sorted(Comparator.comparing(PracticeStop::start).reversed())
+                .map(s -> s.conditions().signs())
+                .toList();
+        Signs signs = SignsBuilder.builder(forecast.signs())
+                .clarityTrend(first(noted, Signs::clarityTrend))
+                .levelTrend(first(noted, Signs::levelTrend))
+                .current(first(noted, Signs::current))
+                .recentFront(first(noted, Signs::recentFront))
+                .build();
+        return new Conditions(
+                forecast.waterTempC(),
+                forecast.visibilityM(),
+                forecast.windMps(),
+                forecast.sky(),
+                forecast.boatsNear(),
+                signs,
+                forecast.entered());
+    }
+
+    private static <T> @Nullable T first(List<Signs> noted, Function<Signs, @Nullable T> of) {
+        return noted.stream().map(of).filter(Objects::nonNull).findFirst().orElse(null);
     }
 }

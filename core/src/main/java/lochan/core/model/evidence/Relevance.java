@@ -1,13 +1,17 @@
 package lochan.core.model.evidence;
 
 import java.time.temporal.ChronoUnit;
+import java.util.Locale;
+import java.util.StringJoiner;
 import java.util.function.ToDoubleBiFunction;
 import lochan.core.Assumptions;
+import lochan.core.lake.BankSide;
 import lochan.core.practice.Conditions;
+import lochan.core.practice.Signs;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How much an hour of practice counts for an hour of competition: six factors, each in (0, 1], a value unknown on either side giving 1
+ * How much an hour of practice counts for an hour of competition: factors each in (0, 1], a value unknown on either side giving 1
  * ({@code model.md} §1; a discounted likelihood, the power prior of Ibrahim and Chen 2000).
  *
  * @param recency     2^(−age/H), age in whole days
@@ -16,8 +20,63 @@ import org.jspecify.annotations.Nullable;
  * @param clarity     max(floor, exp(−½(Δln v)²)), v visibility, m
  * @param wind        max(floor, exp(−½(Δ/5)²)), m/s
  * @param sky         0.93^steps
+ * @param signs       what else anglers read
  */
-public record Relevance(double recency, double timeOfDay, double temperature, double clarity, double wind, double sky) {
+public record Relevance(
+        double recency, double timeOfDay, double temperature, double clarity, double wind, double sky, OfSigns signs) {
+
+    /**
+     * What else anglers read, 0.93 for each step that both are apart.
+     *
+     * @param clarityTrend clearing, steady, muddying
+     * @param level        rising, steady, falling
+     * @param current      none, slight, strong
+     * @param front        whether one went through in the last day
+     * @param bait         whether bait was there
+     * @param bank         whether the wind blew onto the bank
+     */
+    public record OfSigns(double clarityTrend, double level, double current, double front, double bait, double bank) {
+
+        /** Of nothing known. */
+        public static final OfSigns NEUTRAL = new OfSigns(1, 1, 1, 1, 1, 1);
+
+        static OfSigns of(Signs then, Signs now, @Nullable BankSide bankThen, @Nullable BankSide bankNow, double step) {
+            return new OfSigns(
+                    steps(then.clarityTrend(), now.clarityTrend(), step),
+                    steps(then.levelTrend(), now.levelTrend(), step),
+                    steps(then.current(), now.current(), step),
+                    known(then.recentFront(), now.recentFront(), (x, y) -> x.equals(y) ? 1 : step),
+                    known(then.baitSeen(), now.baitSeen(), (x, y) -> x.equals(y) ? 1 : step),
+                    known(bankThen, bankNow, (x, y) -> x.isCalm() == y.isCalm() ? 1 : step));
+        }
+
+        private static <E extends Enum<E>> double steps(@Nullable E then, @Nullable E now, double step) {
+            return known(then, now, (x, y) -> Math.pow(step, Math.abs(x.ordinal() - y.ordinal())));
+        }
+
+        /** The product of the six. */
+        public double product() {
+            return clarityTrend * level * current * front * bait * bank;
+        }
+
+        /** Those that are not 1, in words with their factor, as "level 0.93". */
+        public String words() {
+            StringJoiner words = new StringJoiner(", ");
+            add(words, "clarity trend", clarityTrend);
+            add(words, "level", level);
+            add(words, "current", current);
+            add(words, "front", front);
+            add(words, "bait", bait);
+            add(words, "wind on the bank", bank);
+            return words.toString();
+        }
+
+        private static void add(StringJoiner words, String name, double factor) {
+            if (factor != 1) {
+                words.add(String.format(Locale.ROOT, "%s %.2f", name, factor));
+            }
+        }
+    }
 
     public static Relevance of(Slice slice, Bin bin, Assumptions.Relevance a) {
         Conditions then = slice.conditions();
@@ -35,12 +94,13 @@ public record Relevance(double recency, double timeOfDay, double temperature, do
                         now.visibilityM(),
                         (x, y) -> bell(Math.log(x / y) / a.claritySdLn(), a.conditionFloor())),
                 known(then.windMps(), now.windMps(), (x, y) -> bell((x - y) / a.windSdMps(), a.conditionFloor())),
-                known(then.sky(), now.sky(), (x, y) -> Math.pow(a.skyStep(), x.stepsTo(y))));
+                known(then.sky(), now.sky(), (x, y) -> Math.pow(a.skyStep(), x.stepsTo(y))),
+                OfSigns.of(then.signs(), now.signs(), slice.bank(), bin.banks().get(slice.spotId()), a.signStep()));
     }
 
-    /** ω, the product of the six. */
+    /** ω, the product of all. */
     public double product() {
-        return recency * timeOfDay * temperature * clarity * wind * sky;
+        return recency * timeOfDay * temperature * clarity * wind * sky * signs.product();
     }
 
     private static double bell(double z, double floor) {

@@ -9,19 +9,26 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
+import lochan.core.Lookup;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.BankSide;
+import lochan.core.lake.BankWind;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
+import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A part [start, end) of a practice stop, as far as one presentation goes ({@code model.md} §1).
  *
  * @param effortAnglerHours   anglers × hours with that presentation
- * @param bites           its bites; a bite without a time, or without a presentation among several, counts in parts
+ * @param bites           its bites; a bite without a time, or without a presentation among several, counts in parts, as does one whose fish nobody saw at a
+ *                          spot with bycatch
  * @param date              practice date
  * @param hoursAfterSunrise of its middle
+ * @param bank              what the stop's wind did to the spot's bank; null: unknown
  */
 public record Slice(
         PracticeStop stop,
@@ -31,7 +38,8 @@ public record Slice(
         double effortAnglerHours,
         double bites,
         LocalDate date,
-        double hoursAfterSunrise) {
+        double hoursAfterSunrise,
+        @Nullable BankSide bank) {
 
     private static final double MINUTES_PER_HOUR = 60;
 
@@ -46,18 +54,66 @@ public record Slice(
     /** The slices of all finished stops. */
     public static List<Slice> of(EventData event, Assumptions assumptions) {
         Map<LocalDate, Instant> sunrises = new HashMap<>();
+        Map<String, Double> bass = bass(event);
+        BankWind banks = event.lake() == null ? null : new BankWind(event.lake(), assumptions.bank());
         List<Slice> slices = new ArrayList<>();
         for (PracticeStop stop : event.stops()) {
             if (stop.end() != null && PracticeStop.canRun(stop.start(), stop.end())) {
                 LocalDate date = stop.start().atZone(event.timeZone()).toLocalDate();
                 Instant sunrise = sunrises.computeIfAbsent(date, d -> Sunrise.at(event.launch(), d, event.timeZone()));
-                slices.addAll(cut(stop, date, sunrise, assumptions.relevance().sliceMinutes()));
+                slices.addAll(cut(
+                        stop,
+                        date,
+                        sunrise,
+                        assumptions.relevance().sliceMinutes(),
+                        bass.getOrDefault(stop.spotId(), 1.0),
+                        banks == null ? null : bank(stop, event, banks)));
             }
         }
         return List.copyOf(slices);
     }
 
-    private static List<Slice> cut(PracticeStop stop, LocalDate date, Instant sunrise, int longestMinutes) {
+    /**
+     * By spot, which share of its bites nobody saw the fish of was of species that count: (1 + seen)/(1 + seen + bycatch); spots without bycatch are left out.
+     */
+    private static Map<String, Double> bass(EventData event) {
+        Map<String, Double> bass = new HashMap<>();
+        Map<String, Integer> seen = new HashMap<>();
+        Map<String, Integer> other = new HashMap<>();
+        for (PracticeStop stop : event.stops()) {
+            other.merge(stop.spotId(), stop.bycatch(), Integer::sum);
+            seen.merge(
+                    stop.spotId(),
+                    (int) stop.bites().stream().filter(b -> !isUnseen(b)).count(),
+                    Integer::sum);
+        }
+        other.forEach((spot, n) -> {
+            if (n > 0) {
+                bass.put(spot, (1.0 + Lookup.of(seen, spot)) / (1 + Lookup.of(seen, spot) + n));
+            }
+        });
+        return bass;
+    }
+
+    private static @Nullable BankSide bank(PracticeStop stop, EventData event, BankWind banks) {
+        Conditions c = stop.conditions();
+        return banks.side(
+                event.spot(stop.spotId()).orElseThrow().position(),
+                c.windMps(),
+                c.signs().windFromDeg());
+    }
+
+    private static boolean isUnseen(Bite bite) {
+        return bite.species() == null && bite.size() == null && bite.outcome() != Outcome.LANDED;
+    }
+
+    private static List<Slice> cut(
+            PracticeStop stop,
+            LocalDate date,
+            Instant sunrise,
+            int longestMinutes,
+            double bass,
+            @Nullable BankSide bank) {
         Duration whole = Duration.between(stop.start(), stop.end());
         int count = (int) Math.ceilDiv(
                 whole.toMillis(), Duration.ofMinutes(longestMinutes).toMillis());
@@ -74,11 +130,12 @@ public record Slice(
             for (var part : minutes.entrySet()) {
                 double share = allMinutes > 0 ? part.getValue() / allMinutes : 1.0 / minutes.size();
                 double bites = stop.bites().stream()
-                        .mapToDouble(
-                                b -> inSlice(b, from, to, last, count) * ofPresentation(stop, b, part.getKey(), share))
+                        .mapToDouble(b -> inSlice(b, from, to, last, count)
+                                * ofPresentation(stop, b, part.getKey(), share)
+                                * (isUnseen(b) ? bass : 1))
                         .sum();
                 double effort = stop.anglers() * part.getValue() / MINUTES_PER_HOUR / count;
-                slices.add(new Slice(stop, part.getKey(), from, to, effort, bites, date, middle));
+                slices.add(new Slice(stop, part.getKey(), from, to, effort, bites, date, middle, bank));
             }
         }
         return slices;

@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
 public final class History {
 
     /** Launches nearer than this are of one lake, m. */
-    private static final double SAME_LAKE_M = 20_000;
+    static final double SAME_LAKE_M = 20_000;
 
     private static final double LEAST_HOURS = 1;
 
@@ -162,8 +162,25 @@ public final class History {
                 (int) group.stream().map(Entry::date).distinct().count());
     }
 
-    /** What it says of each presentation, to be carried into an event. */
-    public List<CarriedRate> carried() {
+    /** What the events that are like another say of each presentation, each by its weight, to be carried into that one. */
+    public static List<CarriedRate> carried(List<LikeEvent> like, Assumptions a) {
+        List<Entry> entries = new ArrayList<>();
+        for (LikeEvent l : like) {
+            if (l.counts()) {
+                of(List.of(l.event()), a).entries.stream()
+                        .map(e -> HistoryEntryBuilder.builder(e)
+                                .hours(e.hours() * l.weight())
+                                .bites(e.bites() * l.weight())
+                                .expected(e.expected() * l.weight())
+                                .build())
+                        .forEach(entries::add);
+            }
+        }
+        return new History(entries, a).rates();
+    }
+
+    /** What it says of each presentation. */
+    public List<CarriedRate> rates() {
         return by(Entry::presentationId).entrySet().stream()
                 .map(e -> new CarriedRate(
                         e.getKey(), e.getValue().ratio(), e.getValue().hours(), (int)

@@ -72,7 +72,8 @@ public final class PieceMaker {
     private @Nullable String ofStop(Question q, Slice slice) {
         Conditions c = slice.conditions();
         return switch (q) {
-            case BANK, DEPTH, BOTTOM, COVER, LIGHT ->
+            case BANK -> bank(slice.bank());
+            case DEPTH, BOTTOM, COVER, LIGHT ->
                 before(
                         q,
                         event.spot(slice.spotId()).orElseThrow(),

@@ -23,10 +23,10 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
 public final class Splits {
 
     private static final NormalDistribution STANDARD = NormalDistribution.of(0, 1);
-    private static final double TAU_STEP = 0.02;
-    private static final int TAU_STEPS = 75;
-    private static final double Z_STEP = 0.05;
-    private static final int Z_STEPS = 100;
+    private static final double TAU_STEP = 0.03;
+    private static final int TAU_STEPS = 50;
+    private static final double Z_STEP = 0.1;
+    private static final int Z_STEPS = 50;
     private static final double LN_STEP = 0.02;
     private static final int LN_STEPS = 200;
     private static final double[] DENSITY = new double[2 * Z_STEPS + 1];

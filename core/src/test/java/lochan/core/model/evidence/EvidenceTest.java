@@ -9,18 +9,27 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
 import lochan.core.event.Position;
+import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Zone;
+import lochan.core.practice.Bite;
+import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Conditions;
+import lochan.core.practice.Current;
+import lochan.core.practice.FishSize;
 import lochan.core.practice.ForecastPeriod;
+import lochan.core.practice.LevelTrend;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.PresentationTime;
+import lochan.core.practice.Signs;
+import lochan.core.practice.SignsBuilder;
 import lochan.core.practice.Sky;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -31,11 +40,11 @@ class EvidenceTest {
 
     private static final double EXACT = 1e-9;
 
-    private static EventData with(PracticeStop stop) {
+    private static EventData with(PracticeStop... stops) {
         return Sample.event(
                 Sample.tournament(5, List.of(Sample.LARGEMOUTH)),
                 List.of(Sample.spot("s", "hump", Zone.DEEP, 1)),
-                List.of(stop));
+                List.of(stops));
     }
 
     private static List<Slice> slices(PracticeStop stop) {
@@ -160,6 +169,67 @@ class EvidenceTest {
         Relevance r = relevance("06-03T07:30", Conditions.UNKNOWN, new Conditions(19.0, 2.0, 7.0, Sky.RAIN, null));
 
         assertThat(List.of(r.temperature(), r.clarity(), r.wind(), r.sky())).containsOnly(1.0);
+    }
+
+    /** 0.93 for each step apart of what was noted within two days before; older notes say nothing. */
+    @Test
+    void trendsCurrentAndFrontCountByWhatWasLastNoted() {
+        Signs falling = SignsBuilder.builder(Signs.UNKNOWN)
+                .levelTrend(LevelTrend.FALLING)
+                .clarityTrend(ClarityTrend.CLEARING)
+                .recentFront(true)
+                .current(Current.NONE)
+                .build();
+        Signs rising = SignsBuilder.builder(falling)
+                .levelTrend(LevelTrend.RISING)
+                .clarityTrend(ClarityTrend.STEADY)
+                .recentFront(false)
+                .build();
+        PracticeStop then = stop("p", "s", "06-02T07:00", "06-02T08:00", List.of("swim-jig"))
+                .withConditions(new Conditions(null, null, null, null, null, falling, Map.of()));
+        PracticeStop last = stop("q", "s", "06-04T12:00", "06-04T13:00", List.of("swim-jig"))
+                .withConditions(new Conditions(null, null, null, null, null, rising, Map.of()));
+        Relevance r = first(with(then, last));
+        assertThat(r.signs()).isEqualTo(new Relevance.OfSigns(0.93, 0.93 * 0.93, 1, 0.93, 1, 1));
+        assertThat(r.product()).isCloseTo(r.recency() * r.timeOfDay() * Math.pow(0.93, 4), within(EXACT));
+        assertThat(r.signs().words()).isEqualTo("clarity trend 0.93, level 0.86, front 0.93");
+        assertThat(first(with(then)).signs()).as("three days old").isEqualTo(Relevance.OfSigns.NEUTRAL);
+    }
+
+    private static Relevance first(EventData event) {
+        return Relevance.of(
+                Slice.of(event, Assumptions.DEFAULTS).getFirst(),
+                Bin.ofDay(event, 1, Assumptions.DEFAULTS).get(3),
+                Assumptions.DEFAULTS.relevance());
+    }
+
+    /** Two bass and three other fish were seen at the spot: of each bite that nobody saw (1 + 2)/(1 + 2 + 3) counts. */
+    @Test
+    void atASpotWithBycatchUnseenBitesAreSharedAndSeenOnesAreNot() {
+        Bite seen = new Bite(null, Outcome.LANDED, null, Species.LARGEMOUTH, FishSize.scale(900));
+        PracticeStop stop = stop(
+                        "p",
+                        "s",
+                        "06-03T07:00",
+                        "06-03T07:30",
+                        List.of("swim-jig"),
+                        seen,
+                        seen,
+                        new Bite(null, Outcome.MISSED, null, null, null),
+                        new Bite(null, Outcome.SHAKEN, null, null, null))
+                .withBycatch(3);
+        assertThat(slices(stop)).extracting(Slice::bites).containsExactly(2 + 2 * 0.5);
+        assertThat(slices(stop.withBycatch(0))).extracting(Slice::bites).containsExactly(4.0);
+    }
+
+    @Test
+    void minutesWithoutALineInTheWaterAreNoEffort() {
+        PracticeStop stop = PracticeStopBuilder.builder(
+                        stop("p", "s", "06-03T07:00", "06-03T08:00", List.of("swim-jig", "walker")))
+                .idleMinutes(20)
+                .build();
+        assertThat(slices(stop).stream().mapToDouble(Slice::effortAnglerHours).sum())
+                .isCloseTo(40 / 60.0, within(EXACT));
     }
 
     @Test

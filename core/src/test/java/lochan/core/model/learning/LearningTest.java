@@ -10,9 +10,12 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
+import lochan.core.event.Event;
+import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Zone;
 import lochan.core.model.rate.GammaRate;
@@ -23,6 +26,7 @@ import lochan.core.notebook.Trial;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.BiteNotesBuilder;
+import lochan.core.practice.Conditions;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.LossWay;
 import lochan.core.practice.Outcome;
@@ -215,12 +219,50 @@ class LearningTest {
                 .isCloseTo(bites, within(1e-6));
         assertThat(history.by(History.Entry::presentationId)).allSatisfy((id, line) -> assertThat(line.ratio())
                 .isCloseTo((5 + line.bites()) / (5 + line.expected()), within(EXACT)));
-        assertThat(history.carried())
+        assertThat(History.carried(LikeEvent.of(poor, List.of(poor), A), A))
                 .extracting(c -> c.presentationId())
                 .containsExactlyInAnyOrder("swim-jig", "walker");
         assertThat(history.entries()).extracting(History.Entry::lake).containsOnly("Test Open");
         assertThat(history.by(History.Entry::stage)).isEmpty();
         assertThat(History.bestDays(List.of(poor), 3)).singleElement().satisfies(d -> assertThat(d.hours())
                 .isCloseTo(8 * 50 / 60.0, within(1e-9)));
+    }
+
+    private static EventData in(double celsius, double visibilityM, double eastDeg) {
+        EventData event = Sample.practiced(5, 1);
+        List<PracticeStop> stops = event.stops().stream()
+                .map(s -> s.withConditions(new Conditions(celsius, visibilityM, null, null, null)))
+                .toList();
+        Position launch = new Position(event.launch().lat(), event.launch().lon() + eastDeg);
+        Event moved = new Event(
+                event.name(),
+                event.timeZone(),
+                event.anglers(),
+                event.event().practice(),
+                event.days(),
+                new Event.Ramp(launch, launch),
+                event.rules(),
+                Map.of());
+        return Sample.event(moved, event.spots(), stops);
+    }
+
+    @Test
+    void whatIsCarriedComesFromTheSameLakeAndSeasonNeverFromEverything() {
+        EventData now = in(18, 1.2, 0);
+        List<LikeEvent> like = LikeEvent.of(
+                now, List.of(in(18, 1.2, 0), in(13, 1.2, 0), in(5, 1.2, 0), in(18, 1.2, 3), in(18, 6, 3)), A);
+        assertThat(like).extracting(LikeEvent::weight).isSortedAccordingTo(java.util.Comparator.reverseOrder());
+        assertThat(like.get(0).weight()).isEqualTo(1);
+        assertThat(like.get(1).weight())
+                .as("the season before, 5 °C colder")
+                .isCloseTo(0.5 * Math.exp(-0.5), within(1e-9));
+        assertThat(like.subList(2, 5)).as("another season, other lakes").noneMatch(LikeEvent::counts);
+        double hours = History.of(List.of(now), A).entries().stream()
+                .mapToDouble(History.Entry::hours)
+                .sum();
+        assertThat(History.carried(like, A).stream()
+                        .mapToDouble(c -> c.anglerHours())
+                        .sum())
+                .isCloseTo(hours * (1 + like.get(1).weight()), within(1e-6));
     }
 }
