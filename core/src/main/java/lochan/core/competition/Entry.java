@@ -3,6 +3,7 @@ package lochan.core.competition;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import lochan.core.event.Species;
+import lochan.core.practice.LossWay;
 import lochan.core.practice.Outcome;
 import org.jspecify.annotations.Nullable;
 
@@ -133,13 +134,29 @@ public sealed interface Entry {
     /** The livewell was looked at: the temperature of its water. */
     record LivewellReading(String id, Instant at, double celsius) implements Entry {}
 
-    /** A bite that was not landed. */
+    /**
+     * A bite that was not landed.
+     *
+     * @param lossWay how it was lost; null: not noted
+     */
     record Bite(
             String id,
             Instant at,
             @Nullable String spotId,
             @Nullable String presentationId,
-            @Nullable Outcome outcome) implements Entry {}
+            @Nullable Outcome outcome,
+            @Nullable LossWay lossWay)
+            implements Entry {
+
+        public Bite(
+                String id,
+                Instant at,
+                @Nullable String spotId,
+                @Nullable String presentationId,
+                @Nullable Outcome outcome) {
+            this(id, at, spotId, presentationId, outcome, null);
+        }
+    }
 
     /** What is fished from then on; both null: nothing, the boat is under way. */
     record Fishing(

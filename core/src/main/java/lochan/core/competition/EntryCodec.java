@@ -17,6 +17,7 @@ import lochan.core.competition.Entry.Official;
 import lochan.core.competition.Entry.ScaleCheck;
 import lochan.core.competition.Entry.Void;
 import lochan.core.event.Species;
+import lochan.core.practice.LossWay;
 import lochan.core.practice.Outcome;
 import org.jspecify.annotations.Nullable;
 
@@ -93,7 +94,8 @@ public final class EntryCodec {
                             f.at(),
                             f.spot(Bite::spotId),
                             f.presentation(Bite::presentationId),
-                            f.choice("outcome", Outcome.class, Bite::outcome))),
+                            f.choice("outcome", Outcome.class, Bite::outcome),
+                            f.choice("lossWay", LossWay.class, Bite::lossWay))),
             new Kind<>(
                     "fishing",
                     Fishing.class,

@@ -9,6 +9,8 @@ import lochan.core.competition.Entry;
 import lochan.core.competition.Fish;
 import lochan.core.competition.FishedStretch;
 import lochan.core.practice.Bite;
+import lochan.core.practice.BiteNotes;
+import lochan.core.practice.BiteNotesBuilder;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.ForecastPeriod;
@@ -127,7 +129,10 @@ public final class CompetitionStops {
                                 s.outcome() == null ? Outcome.MISSED : s.outcome(),
                                 s.presentationId(),
                                 null,
-                                null))
+                                null,
+                                BiteNotesBuilder.builder(BiteNotes.NONE)
+                                        .lossWay(s.lossWay())
+                                        .build()))
                 : null;
     }
 }

@@ -83,7 +83,7 @@ final class DayLearner {
     }
 
     /** What a day has taught so far. */
-    Learnt of(Today today) {
+    Beliefs of(Today today) {
         JointRates rates = morning.copy();
         int[] efforts = new int[today.bites().size()];
         for (int b = 0; b < efforts.length; b++) {
@@ -107,7 +107,7 @@ final class DayLearner {
                         at(bite.cell()), bite.landed().species(), bite.landed().grams());
             }
         }
-        return new Learnt(today, rates, sizes == null ? practice : sizes, new double[cells.size()][]);
+        return new Beliefs(today, rates, sizes == null ? practice : sizes, new double[cells.size()][]);
     }
 
     private int at(Cell cell) {
@@ -127,7 +127,7 @@ final class DayLearner {
     }
 
     /** Rates and sizes as they are believed now. */
-    final class Learnt {
+    final class Beliefs {
 
         private final Today today;
         private final JointRates rates;
@@ -136,7 +136,7 @@ final class DayLearner {
         /** By cell; null where it was not asked for yet. */
         private final double[][] landed;
 
-        private Learnt(Today today, JointRates rates, JointSizes sizes, double[][] landed) {
+        private Beliefs(Today today, JointRates rates, JointSizes sizes, double[][] landed) {
             this.today = today;
             this.rates = rates;
             this.sizes = sizes;
@@ -144,11 +144,11 @@ final class DayLearner {
         }
 
         /** The same after fishing a cell from the end of today without another bite, over and over. */
-        Learnt fishedOn(Cell cell, Instant from, Instant to) {
+        Beliefs fishedOn(Cell cell, Instant from, Instant to) {
             Today.Effort more = new Today.Effort(cell, from, to);
             JointRates after = rates.copy();
             after.learn(at(cell), 0, expected.of(more, today.bites()));
-            return new Learnt(today, after, sizes, landed);
+            return new Beliefs(today, after, sizes, landed);
         }
 
         /** By what practice's bite rate of a cell is multiplied. */

@@ -139,15 +139,15 @@ public final class MoveAdvice {
     public Answer ask(State s) {
         Position here = s.place(event);
         Instant leaveBy = lastLeaving(here).orElse(null);
-        DayLearner.Learnt learnt = learner(s).of(s.today());
+        DayLearner.Beliefs beliefs = learner(s).of(s.today());
         BestFish bag = new BestFish(
                 event.rules().countingFish(),
                 s.bag().fish().stream()
                         .map(Fish::grams)
                         .filter(java.util.Objects::nonNull)
                         .toList());
-        Comparison now = computed(s.now(), s, bag, learnt, here);
-        Lesson lesson = lesson(now, s, learnt);
+        Comparison now = computed(s.now(), s, bag, beliefs, here);
+        Lesson lesson = lesson(now, s, beliefs);
         if (now.best == null) {
             return new Answer(now.stay, now.stay == null ? null : leaveBy, null, leaveBy, lesson);
         }
@@ -160,7 +160,7 @@ public final class MoveAdvice {
                     lesson);
         }
         Instant last = leaveBy == null ? s.now() : leaveBy;
-        DayLearner.Learnt later = learnt;
+        DayLearner.Beliefs later = beliefs;
         for (Instant t = s.now().plus(ASKED); t.isBefore(last); t = t.plus(ASKED)) {
             later = s.fishing() == null ? later : later.fishedOn(s.fishing(), t.minus(ASKED), t);
             Comparison then = computed(t, s, bag, later, here);
@@ -206,24 +206,24 @@ public final class MoveAdvice {
         }
     }
 
-    private Comparison computed(Instant now, State s, BestFish bestFish, DayLearner.Learnt learnt, Position here) {
+    private Comparison computed(Instant now, State s, BestFish bestFish, DayLearner.Beliefs beliefs, Position here) {
         List<Option> options = new ArrayList<>();
         for (Cell cell : s.fishing() == null || cells.contains(s.fishing()) ? cells : with(s.fishing())) {
-            option(cell, now, s, learnt, here).ifPresent(options::add);
+            option(cell, now, s, beliefs, here).ifPresent(options::add);
         }
         double[] rest = new double[Survival.weights()];
         double empty = bestFish.value(rest);
         Option leading = options.stream()
                 .max(Comparator.comparingDouble(
-                        o -> o.share * (bestFish.value(added(rest, o.bites, learnt.landed(o.cell))) - empty)))
+                        o -> o.share * (bestFish.value(added(rest, o.bites, beliefs.landed(o.cell))) - empty)))
                 .orElse(null);
-        double[] background = leading == null ? rest : background(leading, learnt);
+        double[] background = leading == null ? rest : background(leading, beliefs);
         double base = bestFish.value(background);
         double price = model.assumptions().planning().priceOfMoving();
         Double stay = null;
         Option best = null;
         for (Option o : options) {
-            double gain = o.share * (bestFish.value(added(background, o.bites, learnt.landed(o.cell))) - base);
+            double gain = o.share * (bestFish.value(added(background, o.bites, beliefs.landed(o.cell))) - base);
             if (o.cell.equals(s.fishing())) {
                 stay = gain;
             } else if (best == null || gain / price > best.gain) {
@@ -242,7 +242,7 @@ public final class MoveAdvice {
      * Of the cells that today says something of, or that the answer is about, what rate or sizes of today change most. Rate and sizes are each put
      * back to what practice said, the other kept.
      */
-    private @Nullable Lesson lesson(Comparison now, State s, DayLearner.Learnt learnt) {
+    private @Nullable Lesson lesson(Comparison now, State s, DayLearner.Beliefs beliefs) {
         Set<Cell> about = new LinkedHashSet<>();
         s.today().efforts().forEach(e -> about.add(e.cell()));
         s.today().bites().forEach(b -> about.add(b.cell()));
@@ -252,9 +252,9 @@ public final class MoveAdvice {
         Lesson most = null;
         for (Option o : now.options) {
             if (about.contains(o.cell) && !s.today().efforts().isEmpty()) {
-                double shift = learnt.shift(o.cell);
-                double rate = learnt.rate(o.cell);
-                double worth = now.worth(o, o.bites, learnt.landed(o.cell));
+                double shift = beliefs.shift(o.cell);
+                double rate = beliefs.rate(o.cell);
+                double worth = now.worth(o, o.bites, beliefs.landed(o.cell));
                 Lesson size = new Lesson(
                         o.cell,
                         Subject.SIZE,
@@ -264,7 +264,7 @@ public final class MoveAdvice {
                         o.cell,
                         Subject.BITE_RATE,
                         rate,
-                        worth - now.worth(o, learnt.bites(o.cell, o.from, o.end, 1), learnt.landed(o.cell)));
+                        worth - now.worth(o, beliefs.bites(o.cell, o.from, o.end, 1), beliefs.landed(o.cell)));
                 for (Lesson l : List.of(size, bites)) {
                     most = most == null || Math.abs(l.gramsAnHour) > Math.abs(most.gramsAnHour) ? l : most;
                 }
@@ -279,12 +279,12 @@ public final class MoveAdvice {
         return all;
     }
 
-    private double[] background(Option leading, DayLearner.Learnt learnt) {
+    private double[] background(Option leading, DayLearner.Beliefs beliefs) {
         Position there = model.spot(leading.cell.spotId()).position();
         Instant last = lastLeaving(there).orElse(leading.end);
         double hoursLeft = Math.max(0, Hours.between(leading.end, last));
         double share = model.assumptions().planning().restOfDay();
-        return added(new double[Survival.weights()], share * leading.bites * hoursLeft, learnt.landed(leading.cell));
+        return added(new double[Survival.weights()], share * leading.bites * hoursLeft, beliefs.landed(leading.cell));
     }
 
     private static double[] added(double[] to, double bites, double[] landed) {
@@ -296,7 +296,7 @@ public final class MoveAdvice {
     }
 
     /** An hour at a cell: its bites, when it ends, and the share of the time that is fishing; empty when there is no way or no time. */
-    private Optional<Option> option(Cell cell, Instant now, State s, DayLearner.Learnt learnt, Position here) {
+    private Optional<Option> option(Cell cell, Instant now, State s, DayLearner.Beliefs beliefs, Position here) {
         Spot spot = model.spot(cell.spotId());
         boolean sameSpot = s.fishing() != null && s.fishing().spotId().equals(cell.spotId());
         Duration way =
@@ -311,7 +311,7 @@ public final class MoveAdvice {
             return Optional.empty();
         }
         double share = (double) HOUR.toMillis() / HOUR.plus(way).toMillis();
-        double bites = learnt.bites(cell, from, to, learnt.rate(cell));
+        double bites = beliefs.bites(cell, from, to, beliefs.rate(cell));
         return Optional.of(new Option(cell, bites, from, to, share, 0));
     }
 

@@ -133,7 +133,7 @@ class MoveAdviceTest {
         assertThat(learner.of(bites).rate(like)).isGreaterThan(1);
         assertThat(learner.of(blank).rate(like)).isLessThan(1);
         assertThat(learner.of(bites).shift(like)).isZero();
-        DayLearner.Learnt big = learner.of(bites.with(heavy));
+        DayLearner.Beliefs big = learner.of(bites.with(heavy));
         assertThat(big.shift(like)).isPositive().isLessThan(big.shift(HERE));
         assertThat(ask(EVENT, "08:00", bites.with(heavy)).stay())
                 .isGreaterThan(ask(EVENT, "08:00", bites).stay());
@@ -149,8 +149,8 @@ class MoveAdviceTest {
     void anEffortInPiecesTeachesWhatItTeachesWhole() {
         FittedDayModel model = new FittedDayModel(EVENT, 1, A);
         DayLearner learner = new DayLearner(model, model.cells(), new ExpectedBites(model));
-        DayLearner.Learnt whole = learner.of(fished("07:00", "08:00", "07:10"));
-        DayLearner.Learnt pieces =
+        DayLearner.Beliefs whole = learner.of(fished("07:00", "08:00", "07:10"));
+        DayLearner.Beliefs pieces =
                 learner.of(fished("07:00", "07:30", "07:10")).fishedOn(HERE, at("07:30"), at("08:00"));
         assertThat(model.cells()).allSatisfy(c -> assertThat(pieces.rate(c)).isCloseTo(whole.rate(c), within(1e-9)));
     }

@@ -11,6 +11,7 @@ import lochan.core.competition.EntryOfficialBuilder;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.Species;
+import lochan.core.practice.LossWay;
 import lochan.core.practice.Outcome;
 import lochan.core.quantity.QuantityText;
 import lochan.offline.form.Form;
@@ -142,7 +143,13 @@ public final class FormEntry {
     /** A bite that was not landed, where and on what is fished. */
     private Entry bite() {
         place();
-        return new Entry.Bite(code, at, orNull("spot"), orNull("presentation"), form.choice("outcome", Outcome.class));
+        return new Entry.Bite(
+                code,
+                at,
+                orNull("spot"),
+                orNull("presentation"),
+                form.choice("outcome", Outcome.class),
+                form.choice("lossWay", LossWay.class));
     }
 
     private void place() {

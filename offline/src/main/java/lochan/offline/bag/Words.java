@@ -146,7 +146,8 @@ public record Words(String act, String why, String tone) {
             case Entry.Fishing f ->
                 f.spotId() == null ? "Under way" : "Fishing " + names.of(f.spotId(), f.presentationId());
             case Entry.Bite s ->
-                "Bite " + (s.outcome() == null ? "" : s.outcome().code());
+                "Bite " + (s.outcome() == null ? "" : s.outcome().code())
+                        + (s.lossWay() == null ? "" : ", " + s.lossWay().words());
         };
     }
 

@@ -248,12 +248,16 @@ class TrackController {
                         .build());
             }
         }
-        TrackPlacing.Result placed = TrackPlacing.place(event.stops(), taken);
-        practice.place(key, placed);
-        events.addRuns(key, runs(form, event));
+        List<BoatRun> runs = runs(form, event);
         long corrected = taken.stream()
                 .filter(t -> event.stops().stream().anyMatch(s -> s.id().equals(t.id())))
                 .count();
+        TrackPlacing.Result placed = TrackPlacing.place(
+                event.stops(),
+                Stream.concat(taken.stream(), run(event.stops(), taken, runs).stream())
+                        .toList());
+        practice.place(key, placed);
+        events.addRuns(key, runs);
         long added = taken.size() - corrected;
         flash.addFlashAttribute(
                 "notice",
@@ -263,6 +267,15 @@ class TrackController {
                                 ? "."
                                 : ", " + Count.of(placed.moved().size(), "bite") + " placed by time."));
         return "redirect:/events/" + key.eventId() + "/practice";
+    }
+
+    /** Stops logged by hand, and not corrected, in which the boat ran: those minutes were not fished. */
+    private static List<PracticeStop> run(List<PracticeStop> logged, List<PracticeStop> taken, List<BoatRun> runs) {
+        return logged.stream()
+                .filter(s -> taken.stream().noneMatch(t -> t.id().equals(s.id())))
+                .map(s -> TrackPlacing.withoutRuns(s, runs))
+                .filter(s -> !logged.contains(s))
+                .toList();
     }
 
     /** The runs of the track with the wind of their time. */

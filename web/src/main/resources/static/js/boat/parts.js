@@ -15,3 +15,13 @@ export function clock({ waits, track }, time) {
     ${waits > 0 ? html`<span class="faint">${waits} to send</span>` : nothing} ${time}</span
   >`;
 }
+
+/** How bites are lost. */
+export const LOSSES = {
+  'jumped-off': 'jumped off',
+  'pulled-out': 'pulled out',
+  'hook-opened': 'hook opened',
+  'short-bite': 'short bite',
+  'rear-hook': 'rear hook',
+  'broke-off': 'broke off',
+};

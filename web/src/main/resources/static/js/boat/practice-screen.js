@@ -1,6 +1,6 @@
 // The Log screen of a practice day, drawn from the view of the rules' module. Nothing is computed here.
 import { html, nothing, repeat } from '/assets/lit-html.js';
-import { clock, problems } from './parts.js';
+import { clock, LOSSES, problems } from './parts.js';
 
 export function practiceHead(app) {
   const { practice } = app;
@@ -162,14 +162,6 @@ const POSITIONS = {
 };
 const COUNTS = { one: 'one', few: 'two to five', many: 'many' };
 const SHAPES = { 'flat-layer': 'flat layer', 'tall-stack': 'tall stack', scattered: 'scattered' };
-const LOSSES = {
-  'jumped-off': 'jumped off',
-  'pulled-out': 'pulled out',
-  'hook-opened': 'hook opened',
-  'short-bite': 'short bite',
-  'rear-hook': 'rear hook',
-  'broke-off': 'broke off',
-};
 const SKIES = { clear: 'clear', partly: 'partly cloudy', cloudy: 'cloudy', rain: 'rain' };
 
 /** How fish stood, as fields of a form. */

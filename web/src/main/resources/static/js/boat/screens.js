@@ -1,7 +1,7 @@
 // The screens of the boat's app, drawn from the view of the rules' module. Nothing is computed here.
 import { html, nothing, repeat } from '/assets/lit-html.js';
 import { mapScreen } from './map-screen.js';
-import { clock, problems } from './parts.js';
+import { clock, LOSSES, problems } from './parts.js';
 import { practiceHead, practiceScreen } from './practice-screen.js';
 
 /** Screens by the names of their buttons. */
@@ -286,6 +286,15 @@ function fishing(app) {
   const here = stay.cell ? { spot: stay.cell.spotId, presentation: stay.cell.presentationId } : null;
   const bite = (outcome, words) =>
     entryForm(app, outcome, 'bite', { ...here, outcome }, html`<button>${words}</button>`, '');
+  const lost = (lossWay, words) =>
+    entryForm(
+      app,
+      lossWay,
+      'bite',
+      { ...here, outcome: lossWay === 'short-bite' ? 'missed' : 'lost', lossWay },
+      html`<button class="small">${words}</button>`,
+      '',
+    );
   const next = stay.cell ?? stay.best;
   return html`<section class="sheet grid gap-3" aria-labelledby="fishing">
     <h2 id="fishing">${stay.fishing ? `Fishing now: ${stay.fishing}` : 'Where do you fish?'}</h2>
@@ -294,6 +303,9 @@ function fishing(app) {
         ? html`<div class="row-line">
             ${bite('missed', 'Log missed bite')} ${bite('lost', 'Log lost fish')}
             ${entryForm(app, 'stop', 'fishing', {}, html`<button>Stop fishing here</button>`, '')}
+          </div>
+          <div class="row-line" role="group" aria-label="Lost how">
+            <span class="faint">Lost how:</span> ${Object.entries(LOSSES).map(([way, words]) => lost(way, words))}
           </div>`
         : nothing
     }

@@ -173,7 +173,26 @@ class TackleWalkTest extends Walk {
         looksRight("Lure advice");
         assertThat(page.locator(".advice > li").filter(new Locator.FilterOptions().setHasText("Umbrella rig")))
                 .containsText("your rules say no");
+        page.locator("summary:has-text('Setup')").first().click();
+        assertThat(page.locator(".rigging").first()).containsText(Pattern.compile("hook.*line.*rod.*reel"));
+        looksRight("Lure advice");
         page.navigate(page.url().replaceAll("/tackle.*", "/tackle/path?spot=parson-brush&lure=jighead-swimbait"));
         looksRight("Cast");
+    }
+
+    /** Fish that hung off the edge go on the list of what to come back to; what bites have in common is looked at. */
+    @Test
+    void theDemosFishAreLookedAtAgainAndItsBitesCompared(@RunningApp.Demo RunningApp demo) {
+        enterDemo(demo, LAPTOP, "Spots");
+        page.navigate(page.url().replaceAll("/spots.*", "/spots/waypoints"));
+        looksRight("Waypoints");
+        page.locator("li:has-text('Not feeding')").getByText("Look again in 2 h").first().click();
+        assertThat(page.locator("main")).containsText("look again in two hours");
+        assertThat(page.locator("section.fish").last()).containsText("Harth Bend");
+        button("Undo").click();
+        page.navigate(page.url().replaceAll("/tackle.*", "/rankings/splits"));
+        looksRight("What the bites have in common");
+        assertThat(page.locator("tbody tr").first()).containsText(Pattern.compile("an hour"));
+        nothingComplained();
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Supplier;
 import lochan.core.Assumptions;
 import lochan.core.lake.BankSide;
 import lochan.core.practice.ClarityTrend;
@@ -68,6 +69,10 @@ final class LureAdviceRules {
     }
 
     private void say(Rule rule, double score, String words) {
+        say(rule, score, () -> words);
+    }
+
+    private void say(Rule rule, double score, Supplier<String> words) {
         if (score != 0) {
             reasons.add(new Reason(rule, Math.clamp(score, -1, 1), words));
         }
@@ -79,9 +84,8 @@ final class LureAdviceRules {
             return;
         }
         double aim = at.aimM();
-        String fish = (at.fishDepthM() == null ? "the water is " : "fish at ") + units.depth(aim);
         if (lure.motion() instanceof Motion.Surface) {
-            onTop(aim, fish);
+            onTop(aim);
             return;
         }
         double away = lure.depth().away(aim);
@@ -91,24 +95,28 @@ final class LureAdviceRules {
             say(
                     Rule.DEPTH,
                     1,
-                    fish + ": it is fished from " + units.depth(lure.depth().from()) + " to "
+                    () -> fish(aim) + ": it is fished from " + units.depth(lure.depth().from()) + " to "
                             + units.depth(lure.depth().to()));
         } else if (near) {
-            say(Rule.DEPTH, 0.5, fish + ": it comes to just above them");
+            say(Rule.DEPTH, 0.5, () -> fish(aim) + ": it comes to just above them");
         } else if (above && callsUp() && away <= comeUpM()) {
-            say(Rule.DEPTH, 0.3, fish + ": they see it from there and come up for it");
+            say(Rule.DEPTH, 0.3, () -> fish(aim) + ": they see it from there and come up for it");
         } else {
             // Where nobody knows how deep they are, some may be where it comes.
             double sure = above && at.anywhere() ? 0.5 : 1;
             say(
                     Rule.DEPTH,
                     -sure * Math.min(1, away / a.missedDepthM()),
-                    fish + (above ? ": it does not come down to them" : ": it would run below them"));
+                    () -> fish(aim) + (above ? ": it does not come down to them" : ": it would run below them"));
         }
     }
 
+    private String fish(double aimM) {
+        return (at.fishDepthM() == null ? "the water is " : "fish at ") + units.depth(aimM);
+    }
+
     /** Fish whose depth nobody knows are taken to be halfway down. */
-    private void onTop(double aim, String fish) {
+    private void onTop(double aim) {
         double reach =
                 Math.max(comeUpM(), at.visibilityM() == null ? lure.depth().to() : 0)
                         * (at.surface() == Surface.CALM && at.light() == Light.LOW ? a.comeUpCalmLow() : 1);
@@ -116,7 +124,7 @@ final class LureAdviceRules {
         say(
                 Rule.DEPTH,
                 from <= reach ? 0.6 : -Math.min(1, (from - reach) / Math.max(reach, 1)),
-                fish + (from <= reach ? ": they come up for it" : ": too deep to come up for it"));
+                () -> fish(aim) + (from <= reach ? ": they come up for it" : ": too deep to come up for it"));
     }
 
     /** How far fish come up for what they see, m. */
@@ -187,22 +195,25 @@ final class LureAdviceRules {
         if (at.visibilityM() == null) {
             return;
         }
-        String water = units.visibility(at.visibilityM()) + " of visibility: ";
         if (at.visibilityM() < a.muddyM()) {
             say(
                     Rule.CLARITY,
                     1 - 2 * lure.sight(),
-                    water + (lure.sight() <= 0.5 ? "it is felt before it is seen" : "they have to see it, and cannot"));
+                    () -> seen() + (lure.sight() <= 0.5 ? "it is felt before it is seen" : "they have to see it, and cannot"));
         } else if (at.visibilityM() > a.clearM()) {
             double subtle = lure.power() ? 0.6 * lure.sight() - 0.3 : 0.3 + 0.5 * lure.sight();
             say(
                     Rule.CLARITY,
                     subtle,
-                    water
+                    () -> seen()
                             + (subtle > 0
                                     ? lure.power() ? "they see it from far" : "subtle enough to be looked at"
                                     : "they get too good a look at it"));
         }
+    }
+
+    private String seen() {
+        return units.visibility(at.visibilityM()) + " of visibility: ";
     }
 
     private void clarityTrend() {
@@ -218,13 +229,12 @@ final class LureAdviceRules {
             return;
         }
         double away = lure.temperature().away(at.waterTempC());
-        String water = "water at " + units.temperature(at.waterTempC());
-        String range = units.temperature(lure.temperature().from()) + " to "
-                + units.temperature(lure.temperature().to());
         say(
                 Rule.TEMPERATURE,
                 away == 0 ? 0.4 : -Math.min(1, away / a.missedTempC()),
-                water + (away == 0 ? ": within " : ": outside ") + "its " + range);
+                () -> "water at " + units.temperature(at.waterTempC()) + (away == 0 ? ": within " : ": outside ")
+                        + "its " + units.temperature(lure.temperature().from()) + " to "
+                        + units.temperature(lure.temperature().to()));
     }
 
     private void temperatureTrend() {
@@ -249,7 +259,7 @@ final class LureAdviceRules {
             say(
                     Rule.SEASON,
                     fits ? 0.6 : -0.6,
-                    at.stage().words() + ": " + SEASONS.get(at.stage()) + (fits ? "" : ", not for this"));
+                    () -> at.stage().words() + ": " + SEASONS.get(at.stage()) + (fits ? "" : ", not for this"));
         }
     }
 
@@ -264,14 +274,12 @@ final class LureAdviceRules {
         if (at.mood() == null) {
             return;
         }
-        String fish = Map.of(
-                        Mood.ACTIVE,
-                        "fish are feeding",
-                        Mood.NEUTRAL,
-                        "fish neither feed nor sulk",
-                        Mood.INACTIVE,
-                        "fish are not willing")
-                .get(at.mood());
+        String fish =
+                switch (at.mood()) {
+                    case ACTIVE -> "fish are feeding";
+                    case NEUTRAL -> "fish neither feed nor sulk";
+                    case INACTIVE -> "fish are not willing";
+                };
         if (!lure.moods().contains(at.mood())) {
             say(
                     Rule.MOOD,

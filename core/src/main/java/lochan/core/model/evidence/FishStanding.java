@@ -32,11 +32,11 @@ public final class FishStanding {
 
     private final EventData event;
     private final Assumptions assumptions;
-    private final Map<String, List<Seen>> bySpot = new HashMap<>();
+    private final Map<String, List<TimedSighting>> bySpot = new HashMap<>();
     private final double beta;
 
     /** Fish seen at a spot. */
-    public record Seen(Instant at, Sighting fish) {
+    public record TimedSighting(Instant at, Sighting fish) {
 
         /** Whether they fed; null: it cannot be told, or they are another kind of fish. */
         public @Nullable Mood mood() {
@@ -69,13 +69,13 @@ public final class FishStanding {
                         bite.notes().seen());
             }
         }
-        bySpot.values().forEach(l -> l.sort(Comparator.comparing(Seen::at)));
+        bySpot.values().forEach(l -> l.sort(Comparator.comparing(TimedSighting::at)));
         this.beta = fitted();
     }
 
     private void add(String spotId, Instant at, Sighting fish) {
         if (fish.position() != null || fish.depthM() != null) {
-            bySpot.computeIfAbsent(spotId, s -> new ArrayList<>()).add(new Seen(at, fish));
+            bySpot.computeIfAbsent(spotId, s -> new ArrayList<>()).add(new TimedSighting(at, fish));
         }
     }
 
@@ -88,7 +88,7 @@ public final class FishStanding {
         double[] bites = new double[2];
         double[] hours = new double[2];
         for (PracticeStop stop : event.stops()) {
-            Mood mood = new Seen(stop.start(), stop.conditions().signs().sighting()).mood();
+            Mood mood = new TimedSighting(stop.start(), stop.conditions().signs().sighting()).mood();
             if (mood == Mood.ACTIVE || mood == Mood.INACTIVE) {
                 int side = mood == Mood.ACTIVE ? 0 : 1;
                 bites[side] += stop.bites().size();
@@ -106,31 +106,31 @@ public final class FishStanding {
     }
 
     /** What was seen at a spot that tells most of a time: of its day the last before it, else at about its hour on the last day before. */
-    public Optional<Seen> seen(String spotId, Instant time) {
+    public Optional<TimedSighting> seen(String spotId, Instant time) {
         LocalDate date = date(time);
-        List<Seen> before = bySpot.getOrDefault(spotId, List.of()).stream()
+        List<TimedSighting> before = bySpot.getOrDefault(spotId, List.of()).stream()
                 .filter(s -> !s.at().isAfter(time))
                 .toList();
-        Optional<Seen> today =
-                before.stream().filter(s -> date(s.at()).equals(date)).max(Comparator.comparing(Seen::at));
+        Optional<TimedSighting> today =
+                before.stream().filter(s -> date(s.at()).equals(date)).max(Comparator.comparing(TimedSighting::at));
         return today.isPresent()
                 ? today
                 : before.stream()
                         .filter(s -> hoursApart(s.at(), time)
                                 <= assumptions.standing().sameHour())
-                        .max(Comparator.comparing(Seen::at));
+                        .max(Comparator.comparing(TimedSighting::at));
     }
 
     /** By what a bite rate at a spot is multiplied at a time; 1 where nobody saw fish stand. */
     public double factor(String spotId, Instant time) {
-        Seen seen = seen(spotId, time).filter(s -> s.mood() != null).orElse(null);
+        TimedSighting seen = seen(spotId, time).filter(s -> s.mood() != null).orElse(null);
         if (seen == null || seen.mood() == Mood.NEUTRAL) {
             return 1;
         }
         return Math.exp((seen.mood() == Mood.ACTIVE ? 1 : -1) * beta * weight(seen, time));
     }
 
-    private double weight(Seen seen, Instant time) {
+    private double weight(TimedSighting seen, Instant time) {
         Assumptions.Standing a = assumptions.standing();
         double hours = hoursApart(seen.at(), time);
         double near = Math.pow(2, -hours / a.halfLifeHours());
@@ -153,7 +153,7 @@ public final class FishStanding {
     }
 
     /** All that was seen to stand somewhere at a spot, the latest last. */
-    public List<Seen> all(String spotId) {
+    public List<TimedSighting> all(String spotId) {
         return bySpot.getOrDefault(spotId, List.of()).stream()
                 .filter(s -> Objects.nonNull(s.fish().position()))
                 .toList();

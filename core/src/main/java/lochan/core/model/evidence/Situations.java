@@ -83,7 +83,7 @@ public final class Situations {
                 .findFirst()
                 .orElse(null);
         TakenOn takenOn = takenOn(spot);
-        FishStanding.Seen seen = fish.seen(spot.id(), time).orElse(null);
+        FishStanding.TimedSighting seen = fish.seen(spot.id(), time).orElse(null);
         BankSide bank = f.map(p -> bank(spot, p)).orElse(null);
         return SituationBuilder.builder()
                 .waterTempC(temp)
@@ -138,7 +138,7 @@ public final class Situations {
         return bank == BankSide.SLICK ? Surface.CALM : Surface.values()[Math.max(0, open.ordinal() - 1)];
     }
 
-    private static @Nullable FishLevel level(FishStanding.@Nullable Seen seen, @Nullable TakenOn takenOn) {
+    private static @Nullable FishLevel level(FishStanding.@Nullable TimedSighting seen, @Nullable TakenOn takenOn) {
         if (seen != null && seen.mood() == Mood.INACTIVE) {
             return FishLevel.SUSPENDED;
         }

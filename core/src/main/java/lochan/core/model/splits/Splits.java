@@ -37,7 +37,7 @@ public final class Splits {
 
     private Splits() {}
 
-    private record Seen(Question question, String answer, String others, Split.Side here, Split.Side there) {
+    private record Contrast(Question question, String answer, String others, Split.Side here, Split.Side there) {
 
         /** ln L(δ). */
         double logLikelihood(double delta, double phi) {
@@ -66,7 +66,7 @@ public final class Splits {
      */
     private record AtTau(double[] log, double[] mean, double[] above) {
 
-        static AtTau of(Seen s, double phi) {
+        static AtTau of(Contrast s, double phi) {
             AtTau at = new AtTau(new double[TAU_STEPS], new double[TAU_STEPS], new double[TAU_STEPS]);
             double top = s.highest(phi);
             for (int t = 0; t < TAU_STEPS; t++) {
@@ -92,7 +92,7 @@ public final class Splits {
      * @param phi how much bites come in clumps, 1 or more
      */
     public static List<Split> of(List<Piece> pieces, double phi, Assumptions.Splits a) {
-        List<Seen> seen = seen(pieces, a);
+        List<Contrast> seen = seen(pieces, a);
         List<AtTau> believed = seen.stream().map(s -> AtTau.of(s, phi)).toList();
         double[] weights = weights(believed, a);
         return IntStream.range(0, seen.size())
@@ -101,8 +101,8 @@ public final class Splits {
                 .toList();
     }
 
-    private static List<Seen> seen(List<Piece> pieces, Assumptions.Splits a) {
-        List<Seen> seen = new ArrayList<>();
+    private static List<Contrast> seen(List<Piece> pieces, Assumptions.Splits a) {
+        List<Contrast> seen = new ArrayList<>();
         Map<Question, List<Piece>> byQuestion =
                 pieces.stream().collect(Collectors.groupingBy(Piece::question, TreeMap::new, Collectors.toList()));
         byQuestion.forEach((question, own) -> {
@@ -120,7 +120,7 @@ public final class Splits {
                 if (here != null && isEnough(here, a) && isEnough(there, a)) {
                     String others =
                             answers.stream().filter(o -> !o.equals(answer)).collect(Collectors.joining(", "));
-                    seen.add(new Seen(question, answer, others, here, there));
+                    seen.add(new Contrast(question, answer, others, here, there));
                 }
             }
         });
@@ -154,7 +154,7 @@ public final class Splits {
         return (i + 0.5) * TAU_STEP;
     }
 
-    private static Split split(Seen s, AtTau at, double phi, double[] weights, Assumptions.Splits a) {
+    private static Split split(Contrast s, AtTau at, double phi, double[] weights, Assumptions.Splits a) {
         double mean = over(weights, at.mean);
         double[] posterior = posterior(s, at, phi, weights);
         double better = over(weights, at.above);
@@ -176,7 +176,7 @@ public final class Splits {
     }
 
     /** Chance of each step of δ. */
-    private static double[] posterior(Seen s, AtTau at, double phi, double[] weights) {
+    private static double[] posterior(Contrast s, AtTau at, double phi, double[] weights) {
         double[] chances = new double[2 * LN_STEPS + 1];
         double top = s.highest(phi);
         for (int t = 0; t < TAU_STEPS; t++) {
@@ -211,7 +211,7 @@ public final class Splits {
 
     /** Until 1/v has grown so much that the posterior sd is |mean|/z, at the rates that are believed. */
     private static double hoursToKnow(
-            Seen s, double phi, double mean, double chance, double spread, Assumptions.Splits a) {
+            Contrast s, double phi, double mean, double chance, double spread, Assumptions.Splits a) {
         if (chance >= a.sure()) {
             return 0;
         }

@@ -11,7 +11,9 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import lochan.core.practice.Bite;
+import lochan.core.event.BoatRun;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.PresentationTime;
 
 /**
@@ -62,6 +64,22 @@ public final class TrackPlacing {
     private static Duration shorter(Track.Stop track, PracticeStop logged) {
         Duration length = Duration.between(logged.start(), logged.end());
         return length.compareTo(track.length()) < 0 ? length : track.length();
+    }
+
+    /** A stop without the minutes that the boat ran in it; at least those that the angler took off already. */
+    public static PracticeStop withoutRuns(PracticeStop stop, List<BoatRun> runs) {
+        if (stop.end() == null) {
+            return stop;
+        }
+        double minutes = 0;
+        for (BoatRun r : runs) {
+            Instant from = r.start().isBefore(stop.start()) ? stop.start() : r.start();
+            Instant to = r.end().isAfter(stop.end()) ? stop.end() : r.end();
+            minutes += to.isAfter(from) ? Duration.between(from, to).toMillis() / 60_000.0 : 0;
+        }
+        return minutes > stop.idleMinutes()
+                ? PracticeStopBuilder.builder(stop).idleMinutes(minutes).build()
+                : stop;
     }
 
     /**

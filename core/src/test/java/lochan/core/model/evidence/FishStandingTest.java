@@ -57,14 +57,14 @@ class FishStandingTest {
         "ON_BOTTOM, , NEUTRAL", "OFF_EDGE, true, INACTIVE", "SUSPENDED, , INACTIVE", ", true, "
     })
     void whereFishStandTellsWhatTheyDo(FishPosition position, Boolean bait, Mood mood) {
-        assertThat(new FishStanding.Seen(Instant.EPOCH, new Sighting(position, null, bait, null, null)).mood())
+        assertThat(new FishStanding.TimedSighting(Instant.EPOCH, new Sighting(position, null, bait, null, null)).mood())
                 .isEqualTo(mood);
     }
 
     @Test
     void aTallStackIsAnotherKindOfFish() {
         Sighting stack = new Sighting(FishPosition.ON_TOP, null, true, null, FishShape.TALL_STACK);
-        assertThat(new FishStanding.Seen(Instant.EPOCH, stack).mood()).isNull();
+        assertThat(new FishStanding.TimedSighting(Instant.EPOCH, stack).mood()).isNull();
     }
 
     @Test

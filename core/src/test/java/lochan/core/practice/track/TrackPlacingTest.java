@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import lochan.core.Sample;
+import lochan.core.event.BoatRun;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
@@ -69,5 +70,24 @@ class TrackPlacingTest {
             assertThat(s.end()).isAfter(LATER.at());
             assertThat(s.bites()).containsExactly(EARLY, LATER);
         });
+    }
+
+    /** Ten minutes of one run before the stop, fifteen of another within it: those fifteen were not fished. */
+    @Test
+    void minutesThatTheBoatRanInAStopWereNotFished() {
+        PracticeStop stop = Sample.stop("hand", "grass-1", "06-03T06:00", "06-03T09:00", List.of("walker"));
+        List<BoatRun> runs = List.of(run("06-03T05:40", "06-03T05:50"), run("06-03T07:00", "06-03T07:15"));
+
+        PracticeStop fished = TrackPlacing.withoutRuns(stop, runs);
+
+        assertThat(fished.fishedMinutes()).isEqualTo(165);
+        assertThat(TrackPlacing.withoutRuns(fished, List.of(run("06-03T07:00", "06-03T07:10"))))
+                .as("what was taken off stays off")
+                .isEqualTo(fished);
+        assertThat(TrackPlacing.withoutRuns(stop.withEnd(null), runs)).isEqualTo(stop.withEnd(null));
+    }
+
+    private static BoatRun run(String from, String to) {
+        return new BoatRun(Sample.at(from), Sample.at(to), 4000, 12, null);
     }
 }
