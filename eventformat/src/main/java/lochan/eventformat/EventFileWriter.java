@@ -289,8 +289,8 @@ public final class EventFileWriter {
     }
 
     private static void seen(ObjectNode node, Sighting fish) {
-        some(node, "position", fish.position());
         some(node, "fishDepthM", fish.depthM());
+        some(node, "position", fish.position());
         some(node, "fishCount", fish.count());
         some(node, "fishShape", fish.shape());
     }

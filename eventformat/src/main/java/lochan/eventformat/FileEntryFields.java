@@ -73,4 +73,10 @@ record FileEntryFields<E extends Entry>(JsonFields json, Event event, Set<String
     public <C extends Enum<C> & Coded> C choice(String name, Class<C> type, Function<E, C> of) {
         return json.choice(name, type);
     }
+
+    @Override
+    public <C extends Enum<C> & Coded> @Nullable C choiceOrNull(
+            String name, Class<C> type, Function<E, @Nullable C> of) {
+        return json.choiceOrNull(name, type);
+    }
 }

@@ -8,6 +8,7 @@ ALTER TABLE stop
     ADD COLUMN seen_depth_m  DOUBLE,
     ADD COLUMN seen_count    VARCHAR(16),
     ADD COLUMN seen_shape    VARCHAR(16);
+ALTER TABLE competition_entry ADD COLUMN loss_way VARCHAR(16);
 ALTER TABLE event ADD COLUMN finer_patterns TEXT NOT NULL DEFAULT '[]';
 ALTER TABLE stop_presentation
     ADD COLUMN retrieve VARCHAR(80),

@@ -95,7 +95,7 @@ public final class EntryCodec {
                             f.spot(Bite::spotId),
                             f.presentation(Bite::presentationId),
                             f.choice("outcome", Outcome.class, Bite::outcome),
-                            f.choice("lossWay", LossWay.class, Bite::lossWay))),
+                            f.choiceOrNull("lossWay", LossWay.class, Bite::lossWay))),
             new Kind<>(
                     "fishing",
                     Fishing.class,
@@ -235,6 +235,12 @@ public final class EntryCodec {
             return needed(name, coded(name, type));
         }
 
+        @Override
+        public <C extends Enum<C> & Coded> @Nullable C choiceOrNull(
+                String name, Class<C> type, Function<E, @Nullable C> of) {
+            return coded(name, type);
+        }
+
         private <C extends Enum<C> & Coded> @Nullable C coded(String name, Class<C> type) {
             String code = from.text(name);
             return code == null
@@ -325,6 +331,16 @@ public final class EntryCodec {
         public <C extends Enum<C> & Coded> C choice(String name, Class<C> type, Function<E, C> of) {
             C value = of.apply(entry);
             to.put(name, value.code());
+            return value;
+        }
+
+        @Override
+        public <C extends Enum<C> & Coded> @Nullable C choiceOrNull(
+                String name, Class<C> type, Function<E, @Nullable C> of) {
+            C value = of.apply(entry);
+            if (value != null) {
+                to.put(name, value.code());
+            }
             return value;
         }
 

@@ -144,6 +144,9 @@ public interface EntryFields<E extends Entry> {
     @Nullable
     String text(String name, int longest, Function<E, String> of);
 
+    /** A choice that an entry may leave open; where it does, nothing is written. */
+    <C extends Enum<C> & Coded> @Nullable C choiceOrNull(String name, Class<C> type, Function<E, @Nullable C> of);
+
     /** A choice that every such entry has. */
     <C extends Enum<C> & Coded> C choice(String name, Class<C> type, Function<E, C> of);
 }

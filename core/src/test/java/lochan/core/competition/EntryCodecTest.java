@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import lochan.core.event.Species;
+import lochan.core.practice.LossWay;
 import lochan.core.practice.Outcome;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -49,7 +50,7 @@ class EntryCodecTest {
                     .build(),
             new Entry.ScaleCheck("k", AT, 500, 505),
             new Entry.LivewellReading("w", AT, 24.5),
-            new Entry.Bite("x", AT, "s", "p", Outcome.LOST),
+            new Entry.Bite("x", AT, "s", "p", Outcome.LOST, LossWay.PULLED_OUT),
             new Entry.Fishing("f", AT, "s", "p"));
 
     /** What is written, held by name. */

@@ -72,6 +72,6 @@ class TodayTest {
                         .build(),
                 new Entry.Void("v", at("07:30"), "s1"));
         assertThat(Today.of(BagLog.replay(BRIEF, log), 1, at("09:00")).bites())
-                .containsExactly(new Today.Bite(LEDGE, at("07:20")));
+                .containsExactly(new Today.Bite(LEDGE, at("07:20"), new Today.Landed(null, 900)));
     }
 }

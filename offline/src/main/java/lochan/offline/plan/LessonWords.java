@@ -1,6 +1,5 @@
 package lochan.offline.plan;
 
-import java.util.Locale;
 import lochan.core.live.MoveAdvice;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
@@ -57,7 +56,7 @@ final class LessonWords {
     }
 
     private static String percent(double ratio) {
-        return String.format(Locale.ROOT, "%.0f%% %s", 100 * Math.abs(ratio - 1), ratio > 1 ? "more" : "fewer");
+        return Math.round(100 * Math.abs(ratio - 1)) + "% " + (ratio > 1 ? "more" : "fewer");
     }
 
     private static String size(double grams, Units units) {

@@ -153,7 +153,8 @@ final class Why {
         Bin of = model.bins().get(bin);
         double factor = model.standing(spot.id(), bin);
         if (factor != 1) {
-            FishStanding.TimedSighting seen = model.fish().seen(spot.id(), of.start()).orElseThrow();
+            FishStanding.TimedSighting seen =
+                    model.fish().seen(spot.id(), of.start()).orElseThrow();
             sentences.add(String.format(
                     Locale.ROOT,
                     "Seen %s: %s. That makes the rate of a visit × %.2f.",

@@ -186,7 +186,10 @@ class TackleWalkTest extends Walk {
         enterDemo(demo, LAPTOP, "Spots");
         page.navigate(page.url().replaceAll("/spots.*", "/spots/waypoints"));
         looksRight("Waypoints");
-        page.locator("li:has-text('Not feeding')").getByText("Look again in 2 h").first().click();
+        page.locator("li:has-text('Not feeding')")
+                .getByText("Look again in 2 h")
+                .first()
+                .click();
         assertThat(page.locator("main")).containsText("look again in two hours");
         assertThat(page.locator("section.fish").last()).containsText("Harth Bend");
         button("Undo").click();

@@ -95,7 +95,8 @@ final class LureAdviceRules {
             say(
                     Rule.DEPTH,
                     1,
-                    () -> fish(aim) + ": it is fished from " + units.depth(lure.depth().from()) + " to "
+                    () -> fish(aim) + ": it is fished from "
+                            + units.depth(lure.depth().from()) + " to "
                             + units.depth(lure.depth().to()));
         } else if (near) {
             say(Rule.DEPTH, 0.5, () -> fish(aim) + ": it comes to just above them");
@@ -199,7 +200,10 @@ final class LureAdviceRules {
             say(
                     Rule.CLARITY,
                     1 - 2 * lure.sight(),
-                    () -> seen() + (lure.sight() <= 0.5 ? "it is felt before it is seen" : "they have to see it, and cannot"));
+                    () -> seen()
+                            + (lure.sight() <= 0.5
+                                    ? "it is felt before it is seen"
+                                    : "they have to see it, and cannot"));
         } else if (at.visibilityM() > a.clearM()) {
             double subtle = lure.power() ? 0.6 * lure.sight() - 0.3 : 0.3 + 0.5 * lure.sight();
             say(

@@ -88,7 +88,8 @@ public final class FishStanding {
         double[] bites = new double[2];
         double[] hours = new double[2];
         for (PracticeStop stop : event.stops()) {
-            Mood mood = new TimedSighting(stop.start(), stop.conditions().signs().sighting()).mood();
+            Mood mood =
+                    new TimedSighting(stop.start(), stop.conditions().signs().sighting()).mood();
             if (mood == Mood.ACTIVE || mood == Mood.INACTIVE) {
                 int side = mood == Mood.ACTIVE ? 0 : 1;
                 bites[side] += stop.bites().size();

@@ -81,7 +81,8 @@ public final class PieceMaker {
                         c.windMps(),
                         c.signs().windFromDeg(),
                         c.sky());
-            case POSITION -> mood(new FishStanding.TimedSighting(slice.start(), c.signs().sighting()).mood());
+            case POSITION ->
+                mood(new FishStanding.TimedSighting(slice.start(), c.signs().sighting()).mood());
             case BAIT -> c.signs().baitSeen() == null ? null : c.signs().baitSeen() ? "yes" : "no";
             case RETRIEVE -> lure(slice, PresentationTime::retrieve);
             case COLOUR ->
