@@ -38,18 +38,19 @@ record SplitRow(
 
     private static final double SURE = 0.9;
     /** From here a split is called likely, and offered to rankings and plans. */
-    private static final double LIKELY = 0.8;
+    private static final double LIKELY = 0.795;
 
     static SplitRow of(Split s, boolean in) {
         boolean first = s.better() >= 0.5;
         double chance = Math.max(s.better(), 1 - s.better());
+        String others = s.others().contains(",") ? "all others" : s.others();
         Split.Side best = first ? s.here() : s.there();
         Split.Side rest = first ? s.there() : s.here();
         return SplitRowBuilder.builder()
                 .key(Splits.key(s.question(), s.answer()))
                 .question(s.question().words())
-                .better(first ? s.answer() : s.others())
-                .worse(first ? s.others() : s.answer())
+                .better(first ? s.answer() : others)
+                .worse(first ? others : s.answer())
                 .betterRate(rate(best))
                 .worseRate(rate(rest))
                 .ratio(String.format(
@@ -75,7 +76,7 @@ record SplitRow(
             return "known";
         }
         return Double.isNaN(s.hoursToKnow())
-                ? "too much alike to tell"
+                ? "too alike to tell"
                 : String.format(Locale.ROOT, "about %.0f more hours", Math.max(1, s.hoursToKnow()));
     }
 }

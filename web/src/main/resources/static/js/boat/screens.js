@@ -301,12 +301,12 @@ function fishing(app) {
     ${
       here
         ? html`<div class="row-line">
-            ${bite('missed', 'Log missed bite')} ${bite('lost', 'Log lost fish')}
-            ${entryForm(app, 'stop', 'fishing', {}, html`<button>Stop fishing here</button>`, '')}
-          </div>
-          <div class="row-line" role="group" aria-label="Lost how">
-            <span class="faint">Lost how:</span> ${Object.entries(LOSSES).map(([way, words]) => lost(way, words))}
-          </div>`
+              ${bite('missed', 'Log missed bite')} ${bite('lost', 'Log lost fish')}
+              ${entryForm(app, 'stop', 'fishing', {}, html`<button>Stop fishing here</button>`, '')}
+            </div>
+            <div class="row-line" role="group" aria-label="Lost how">
+              <span class="faint">Lost how:</span> ${Object.entries(LOSSES).map(([way, words]) => lost(way, words))}
+            </div>`
         : nothing
     }
     ${entryForm(

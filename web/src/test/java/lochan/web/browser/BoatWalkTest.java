@@ -329,7 +329,10 @@ class BoatWalkTest extends Walk {
             page.locator(".log form").first().getByLabel("Outcome").selectOption("lost");
             page.locator(".log form").first().getByText("Save").click();
             assertThat(page.locator(".log li").first()).containsText("Lost");
-            page.locator(".log li").first().getByText("pulled out").click();
+            page.locator(".log li")
+                    .first()
+                    .locator(".chips button:has-text('pulled out')")
+                    .click();
             assertThat(page.locator(".log li").first().locator(".chips")).hasCount(0);
             page.locator(".log summary").first().click();
             assertThat(page.locator(".log form").first().getByLabel("Lost how")).hasValue("pulled-out");

@@ -106,7 +106,8 @@ public record Situation(
 
     /** Whether the fish hang above the bottom. */
     public boolean suspended() {
-        return level == FishLevel.SUSPENDED || takenOn == TakenOn.SUSPENDED || takenOn == TakenOn.FALL;
+        return level == FishLevel.SUSPENDED
+                || (level != FishLevel.BOTTOM && (takenOn == TakenOn.SUSPENDED || takenOn == TakenOn.FALL));
     }
 
     /** Whether a lure at a depth passes over the top of the cover. */
