@@ -1,5 +1,6 @@
 package lochan.core.lures.advice;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -12,10 +13,10 @@ import lochan.core.tackle.Retrieve;
  * What speaks for and against a lure in a situation.
  *
  * @param lure    the lure
- * @param reasons each with its weight, weightiest first
+ * @param judged  each reason with its weight, in the order of the rules
  * @param score   Σ weight·score of the reasons
  */
-public record LureAdvice(Lure lure, List<WeightedReason> reasons, double score) {
+public record LureAdvice(Lure lure, List<WeightedReason> judged, double score) {
 
     /**
      * A reason with its weight.
@@ -40,16 +41,23 @@ public record LureAdvice(Lure lure, List<WeightedReason> reasons, double score) 
      */
     public static LureAdvice of(
             Lure lure, Situation at, Units units, Map<Rule, Double> weights, Assumptions.LureAdvice a) {
-        List<WeightedReason> weighed = LureAdviceRules.judge(lure, at, units, a).stream()
-                .map(r -> new WeightedReason(
-                        r, weights.getOrDefault(r.rule(), r.rule().usualWeight())))
+        List<WeightedReason> judged = new ArrayList<>();
+        double score = 0;
+        for (Reason r : LureAdviceRules.judge(lure, at, units, a)) {
+            WeightedReason weighed = new WeightedReason(
+                    r, weights.getOrDefault(r.rule(), r.rule().usualWeight()));
+            judged.add(weighed);
+            score += weighed.points();
+        }
+        return new LureAdvice(lure, judged, score);
+    }
+
+    /** Each reason with its weight, weightiest first. */
+    public List<WeightedReason> reasons() {
+        return judged.stream()
                 .sorted(Comparator.comparingDouble((WeightedReason w) -> -Math.abs(w.points()))
                         .thenComparing(w -> w.reason().rule()))
                 .toList();
-        return new LureAdvice(
-                lure,
-                weighed,
-                weighed.stream().mapToDouble(WeightedReason::points).sum());
     }
 
     /** All of some lures, best first; of equal ones in their order. */
@@ -85,6 +93,6 @@ public record LureAdvice(Lure lure, List<WeightedReason> reasons, double score) 
 
     /** Whether something rules it out: it does not come to the fish, or not through the cover. */
     public boolean ruledOut() {
-        return reasons.stream().anyMatch(w -> w.reason().score() <= -1 && w.weight() >= 1);
+        return judged.stream().anyMatch(w -> w.reason().score() <= -1 && w.weight() >= 1);
     }
 }

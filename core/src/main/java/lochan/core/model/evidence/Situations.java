@@ -49,6 +49,9 @@ public final class Situations {
     private final List<PracticeStop> latestFirst;
     private final @Nullable Double temperature;
     private final @Nullable TempTrend trend;
+    /** What fish weigh in all of practice, in the middle; null: few are known. */
+    private final @Nullable Double lakeGrams;
+
     private final Map<LocalDate, Instant> sunrises = new ConcurrentHashMap<>();
 
     public Situations(EventData event, Assumptions assumptions) {
@@ -66,6 +69,7 @@ public final class Situations {
                 .toList();
         this.temperature = latest(Conditions::waterTempC).orElse(null);
         this.trend = trend();
+        this.lakeGrams = middle(latestFirst.stream());
     }
 
     /** The situation at a spot at a time; a value that forecast and practice leave open is unknown. */
@@ -113,7 +117,7 @@ public final class Situations {
     /** What fish weigh at a spot, in the middle; in all of practice where few of the spot's have a size; null: few are known at all. */
     private @Nullable Double fishGrams(Spot spot) {
         Double here = middle(here(spot));
-        return here == null ? middle(latestFirst.stream()) : here;
+        return here == null ? lakeGrams : here;
     }
 
     private static @Nullable Double middle(Stream<PracticeStop> stops) {

@@ -1,6 +1,7 @@
 package lochan.core.lures.advice;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
 import java.util.List;
@@ -240,9 +241,11 @@ class LureAdviceTest {
                 LureAdvice advice = LureAdvice.of(lure, at, Units.USUAL);
                 assertThat(advice.suitability(A)).isBetween(0.6, 1.5);
                 assertThat(advice.score())
-                        .isEqualTo(advice.reasons().stream()
-                                .mapToDouble(LureAdvice.WeightedReason::points)
-                                .sum());
+                        .isCloseTo(
+                                advice.reasons().stream()
+                                        .mapToDouble(LureAdvice.WeightedReason::points)
+                                        .sum(),
+                                within(1e-9));
                 Map<Rule, Double> silent = new java.util.EnumMap<>(Rule.class);
                 Arrays.stream(Rule.values()).forEach(r -> silent.put(r, 0.0));
                 assertThat(LureAdvice.of(lure, at, Units.USUAL, silent, A).suitability(A))
