@@ -170,7 +170,7 @@ public record Assumptions(
      * @param windSdMps              spread of the wind factor
      * @param conditionFloor         the least the temperature, clarity and wind factors become
      * @param skyStep                factor for each step of sky cover
-     * @param signStep               factor for each step that clarity trend, level, current, front, bait or the wind on the bank are apart
+     * @param signStep               factor for each step that clarity trend, level, current, front or bait are apart
      * @param sliceMinutes           longest slice a stop is cut into
      */
     @RecordBuilder

@@ -365,7 +365,7 @@ class BoatWalkTest extends Walk {
                 }
                 assertThat(page.locator(".log").first().locator("li")).hasCount(5);
             }
-            assertThat(page.locator("[data-unsent]")).containsText("70 entries are kept on this phone");
+            assertThat(page.locator("[data-unsent]")).containsText("71 entries are kept on this phone");
 
             server.comeBack();
             page.waitForCondition(() -> page.locator("[data-unsent]").count() == 0);

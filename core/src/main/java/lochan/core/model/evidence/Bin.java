@@ -5,17 +5,15 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import lochan.core.Assumptions;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
-import lochan.core.lake.BankSide;
-import lochan.core.lake.BankWind;
-import lochan.core.lake.Spot;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
@@ -28,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param hoursAfterSunrise of its middle
  * @param conditions        the forecast at its middle, with the trends, current and front that were last noted within two days before
- * @param banks             by spot, what the forecast wind does to its bank; spots of which it is unknown are left out
+ * @param bait              by spot, whether bait was there when it was last looked for within two days before; other spots are left out
  */
 public record Bin(
         LocalDate date,
@@ -36,14 +34,14 @@ public record Bin(
         Instant end,
         double hoursAfterSunrise,
         Conditions conditions,
-        Map<String, BankSide> banks) {
+        Map<String, Boolean> bait) {
+
+    public Bin {
+        bait = Map.copyOf(bait);
+    }
 
     /** What was noted longer ago says nothing of now. */
     private static final Duration LASTS = Duration.ofDays(2);
-
-    public Bin {
-        banks = Map.copyOf(banks);
-    }
 
     /** The bins from the day's start until check-in; the last one may reach past it. */
     public static List<Bin> ofDay(EventData event, int day, Assumptions assumptions) {
@@ -51,7 +49,6 @@ public record Bin(
         Duration length = Duration.ofMinutes(assumptions.planning().binMinutes());
         Instant sunrise = Sunrise.at(event.launch(), competition.date(), event.timeZone());
         List<Bin> bins = new ArrayList<>();
-        BankWind wind = event.lake() == null ? null : new BankWind(event.lake(), assumptions.bank());
         for (Instant t = competition.start(); t.isBefore(competition.checkIn()); t = t.plus(length)) {
             Instant middle = t.plus(length.dividedBy(2));
             Conditions conditions = event.forecast().stream()
@@ -59,28 +56,34 @@ public record Bin(
                     .findFirst()
                     .map(ForecastPeriod::conditions)
                     .orElse(Conditions.UNKNOWN);
-            Map<String, BankSide> banks = wind == null ? Map.of() : banks(event, conditions, wind);
             bins.add(new Bin(
                     competition.date(),
                     t,
                     t.plus(length),
                     Sunrise.hoursAfter(sunrise, middle),
                     withLastNoted(conditions, event.stops(), t),
-                    banks));
+                    bait(event, t)));
         }
         return bins;
     }
 
-    private static Map<String, BankSide> banks(EventData event, Conditions c, BankWind wind) {
-        Map<String, BankSide> banks = new HashMap<>();
-        for (Spot spot : event.spots()) {
-            BankSide side = wind.side(spot.position(), c.windMps(), c.signs().windFromDeg());
-            if (side != null) {
-                banks.put(spot.id(), side);
-            }
-        }
-        return banks;
+    private static Map<String, Boolean> bait(EventData event, Instant time) {
+        Map<String, Boolean> bait = new TreeMap<>();
+        Stream<Looked> stops = event.stops().stream()
+                .filter(s -> s.conditions().signs().baitSeen() != null)
+                .map(s ->
+                        new Looked(s.spotId(), s.start(), s.conditions().signs().baitSeen()));
+        Stream<Looked> waypoints = event.waypoints().stream()
+                .filter(w -> w.spotId() != null && w.fish().bait() != null)
+                .map(w -> new Looked(w.spotId(), w.at(), w.fish().bait()));
+        Stream.concat(stops, waypoints)
+                .filter(l -> l.at.isBefore(time) && l.at.isAfter(time.minus(LASTS)))
+                .sorted(Comparator.comparing(Looked::at))
+                .forEach(l -> bait.put(l.spotId, l.bait));
+        return bait;
     }
+
+    private record Looked(String spotId, Instant at, boolean bait) {}
 
     private static Conditions withLastNoted(Conditions forecast, List<PracticeStop> stops, Instant time) {
         List<Signs> noted = stops.stream()

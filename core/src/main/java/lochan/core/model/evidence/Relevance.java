@@ -5,7 +5,6 @@ import java.util.Locale;
 import java.util.StringJoiner;
 import java.util.function.ToDoubleBiFunction;
 import lochan.core.Assumptions;
-import lochan.core.lake.BankSide;
 import lochan.core.practice.Conditions;
 import lochan.core.practice.Signs;
 import org.jspecify.annotations.Nullable;
@@ -33,30 +32,28 @@ public record Relevance(
      * @param current      none, slight, strong
      * @param front        whether one went through in the last day
      * @param bait         whether bait was there
-     * @param bank         whether the wind blew onto the bank
      */
-    public record OfSigns(double clarityTrend, double level, double current, double front, double bait, double bank) {
+    public record OfSigns(double clarityTrend, double level, double current, double front, double bait) {
 
         /** Of nothing known. */
-        public static final OfSigns NEUTRAL = new OfSigns(1, 1, 1, 1, 1, 1);
+        public static final OfSigns NEUTRAL = new OfSigns(1, 1, 1, 1, 1);
 
-        static OfSigns of(Signs then, Signs now, @Nullable BankSide bankThen, @Nullable BankSide bankNow, double step) {
+        static OfSigns of(Signs then, Signs now, @Nullable Boolean bait, double step) {
             return new OfSigns(
                     steps(then.clarityTrend(), now.clarityTrend(), step),
                     steps(then.levelTrend(), now.levelTrend(), step),
                     steps(then.current(), now.current(), step),
                     known(then.recentFront(), now.recentFront(), (x, y) -> x.equals(y) ? 1 : step),
-                    known(then.baitSeen(), now.baitSeen(), (x, y) -> x.equals(y) ? 1 : step),
-                    known(bankThen, bankNow, (x, y) -> x.isCalm() == y.isCalm() ? 1 : step));
+                    known(then.baitSeen(), bait, (x, y) -> x.equals(y) ? 1 : step));
         }
 
         private static <E extends Enum<E>> double steps(@Nullable E then, @Nullable E now, double step) {
             return known(then, now, (x, y) -> Math.pow(step, Math.abs(x.ordinal() - y.ordinal())));
         }
 
-        /** The product of the six. */
+        /** The product of the five. */
         public double product() {
-            return clarityTrend * level * current * front * bait * bank;
+            return clarityTrend * level * current * front * bait;
         }
 
         /** Those that are not 1, in words with their factor, as "level 0.93". */
@@ -67,7 +64,6 @@ public record Relevance(
             add(words, "current", current);
             add(words, "front", front);
             add(words, "bait", bait);
-            add(words, "wind on the bank", bank);
             return words.toString();
         }
 
@@ -95,7 +91,7 @@ public record Relevance(
                         (x, y) -> bell(Math.log(x / y) / a.claritySdLn(), a.conditionFloor())),
                 known(then.windMps(), now.windMps(), (x, y) -> bell((x - y) / a.windSdMps(), a.conditionFloor())),
                 known(then.sky(), now.sky(), (x, y) -> Math.pow(a.skyStep(), x.stepsTo(y))),
-                OfSigns.of(then.signs(), now.signs(), slice.bank(), bin.banks().get(slice.spotId()), a.signStep()));
+                OfSigns.of(then.signs(), now.signs(), bin.bait().get(slice.spotId()), a.signStep()));
     }
 
     /** ω, the product of all. */

@@ -179,8 +179,10 @@ class EvidenceTest {
                 .clarityTrend(ClarityTrend.CLEARING)
                 .recentFront(true)
                 .current(Current.NONE)
+                .baitSeen(true)
                 .build();
         Signs rising = SignsBuilder.builder(falling)
+                .baitSeen(false)
                 .levelTrend(LevelTrend.RISING)
                 .clarityTrend(ClarityTrend.STEADY)
                 .recentFront(false)
@@ -190,9 +192,9 @@ class EvidenceTest {
         PracticeStop last = stop("q", "s", "06-04T12:00", "06-04T13:00", List.of("swim-jig"))
                 .withConditions(new Conditions(null, null, null, null, null, rising, Map.of()));
         Relevance r = first(with(then, last));
-        assertThat(r.signs()).isEqualTo(new Relevance.OfSigns(0.93, 0.93 * 0.93, 1, 0.93, 1, 1));
-        assertThat(r.product()).isCloseTo(r.recency() * r.timeOfDay() * Math.pow(0.93, 4), within(EXACT));
-        assertThat(r.signs().words()).isEqualTo("clarity trend 0.93, level 0.86, front 0.93");
+        assertThat(r.signs()).isEqualTo(new Relevance.OfSigns(0.93, 0.93 * 0.93, 1, 0.93, 0.93));
+        assertThat(r.product()).isCloseTo(r.recency() * r.timeOfDay() * Math.pow(0.93, 5), within(EXACT));
+        assertThat(r.signs().words()).isEqualTo("clarity trend 0.93, level 0.86, front 0.93, bait 0.93");
         assertThat(first(with(then)).signs()).as("three days old").isEqualTo(Relevance.OfSigns.NEUTRAL);
     }
 
