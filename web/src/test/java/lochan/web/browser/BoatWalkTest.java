@@ -225,6 +225,7 @@ class BoatWalkTest extends Walk {
         field("Temperature").fill("79");
         page.locator("section:has(#livewell-care) button").click();
         assertThat(page.locator("section:has(#livewell-care)")).containsText("Warm from about 75 °F on");
+        allSent(page);
 
         page.context().setOffline(true);
         page.reload();
