@@ -170,6 +170,11 @@ final class DayLearner {
             return landed[at];
         }
 
+        /** The same with sizes as practice says. */
+        double[] landedByPractice(Cell cell) {
+            return DayLearner.this.landed(cell, 0);
+        }
+
         /** Δn: bites of an hour, or what there is of it, at a cell that brings so many times what practice says. */
         double bites(Cell cell, Instant from, Instant to, double rate) {
             double decay = expected.decay(model.spot(cell.spotId()));
@@ -179,7 +184,7 @@ final class DayLearner {
     }
 
     /** q·K(x) as practice says, but for a shift of sizes. */
-    double[] landed(Cell cell, double shift) {
+    private double[] landed(Cell cell, double shift) {
         double steps = Math.clamp(shift / SHIFT_STEP, -MOST_STEPS, MOST_STEPS) + MOST_STEPS;
         int low = Math.min((int) steps, 2 * MOST_STEPS - 1);
         double high = steps - low;

@@ -46,7 +46,11 @@ public final class MoveAdvice {
     private final CompetitionDay day;
     private final DayRuns runs;
     private final Duration margin;
+    /** Of the model: all of them teach. */
+    private final List<Cell> all;
+    /** Those that may be fished. */
     private final List<Cell> cells;
+
     private final ExpectedBites expected;
     /** Of all cells that were asked for so far; null before the first asking. */
     private @Nullable DayLearner learner;
@@ -63,7 +67,8 @@ public final class MoveAdvice {
         this.day = event.day(model.day());
         this.runs = runs;
         this.margin = Duration.ofMinutes(model.assumptions().planning().checkInMarginMinutes());
-        this.cells = model.cells().stream().filter(model::isOpen).toList();
+        this.all = model.cells();
+        this.cells = all.stream().filter(model::isOpen).toList();
         this.expected = new ExpectedBites(model);
     }
 
@@ -173,7 +178,7 @@ public final class MoveAdvice {
 
     /** Of all cells of the model and what was fished besides. */
     private DayLearner learner(State s) {
-        Set<Cell> asked = new LinkedHashSet<>(model.cells());
+        Set<Cell> asked = new LinkedHashSet<>(all);
         s.today().efforts().forEach(e -> asked.add(e.cell()));
         if (s.fishing() != null) {
             asked.add(s.fishing());
@@ -259,7 +264,7 @@ public final class MoveAdvice {
                         o.cell,
                         Subject.SIZE,
                         Math.exp(shift),
-                        worth - now.worth(o, o.bites, learner(s).landed(o.cell, 0)));
+                        worth - now.worth(o, o.bites, beliefs.landedByPractice(o.cell)));
                 Lesson bites = new Lesson(
                         o.cell,
                         Subject.BITE_RATE,

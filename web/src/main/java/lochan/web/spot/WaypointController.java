@@ -196,7 +196,7 @@ class WaypointController {
                         m.position().lon()),
                 on.map(Spot::name).orElse(null),
                 on.isPresent() ? meaning(m) : null,
-                on.isPresent() && new FishStanding.TimedSighting(m.at(), m.fish()).mood() == Mood.INACTIVE,
+                on.isPresent() && FishStanding.mood(m.fish()) == Mood.INACTIVE,
                 on.isPresent() ? null : nearest.map(Spot::id).orElse(null),
                 nearestName);
     }
@@ -206,7 +206,7 @@ class WaypointController {
         if (m.fish().isOtherKind()) {
             return "A tall stack: mostly other fish.";
         }
-        Mood mood = new FishStanding.TimedSighting(m.at(), m.fish()).mood();
+        Mood mood = FishStanding.mood(m.fish());
         if (mood == null) {
             return null;
         }

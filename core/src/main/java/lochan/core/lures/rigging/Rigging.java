@@ -34,6 +34,7 @@ public final class Rigging {
     private final Situation at;
     private final Units units;
     private final Assumptions.LureAdvice a;
+    private final SizeClass size;
     private final List<RigPart> parts = new ArrayList<>();
 
     private Rigging(Lure lure, Situation at, Units units, Assumptions.LureAdvice a) {
@@ -41,6 +42,7 @@ public final class Rigging {
         this.at = at;
         this.units = units;
         this.a = a;
+        this.size = SizeClass.of(lure, at, a);
     }
 
     /** The parts in the order they are told. */
@@ -70,7 +72,6 @@ public final class Rigging {
     }
 
     private void size(Rig rig) {
-        SizeClass size = SizeClass.of(lure, at, a);
         say(Part.SIZE, size.words() + ", " + units.length(rig.lengthsMm().get(size.index())), size.why());
     }
 
@@ -122,22 +123,22 @@ public final class Rigging {
     }
 
     private void hook(Rig rig) {
-        String size = hookSize(rig.hookSizes().get(SizeClass.of(lure, at, a).index()));
+        String number = hookSize(rig.hookSizes().get(size.index()));
         if (rig.hook() == HookStyle.FINESSE && isSnaggy()) {
             say(
                     Part.HOOK,
-                    HookStyle.STRAIGHT.words() + " " + size,
+                    HookStyle.STRAIGHT.words() + " " + number,
                     at.cover().words() + ": the point lies in the bait");
         } else if (rig.hook() == HookStyle.JIG && isSnaggy() && lure.family() != Family.SWIMBAIT) {
-            say(Part.HOOK, "weedless jighead " + size, at.cover().words() + ": an open point hangs up");
+            say(Part.HOOK, "weedless jighead " + number, at.cover().words() + ": an open point hangs up");
         } else if (lure.family() == Family.METAL) {
             say(
                     Part.HOOK,
-                    rig.hook().words() + " " + size,
+                    rig.hook().words() + " " + number,
                     "sharp and no larger: heavy metal throws its hook",
                     "a single assist hook on a short cord: it turns with the fish");
         } else {
-            say(Part.HOOK, rig.hook().words() + " " + size, why(rig.hook()));
+            say(Part.HOOK, rig.hook().words() + " " + number, why(rig.hook()));
         }
     }
 

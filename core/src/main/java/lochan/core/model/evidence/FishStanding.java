@@ -8,7 +8,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
@@ -38,18 +37,23 @@ public final class FishStanding {
     /** Fish seen at a spot. */
     public record TimedSighting(Instant at, Sighting fish) {
 
-        /** Whether they fed; null: it cannot be told, or they are another kind of fish. */
+        /** Whether they fed, as {@link FishStanding#mood} tells. */
         public @Nullable Mood mood() {
-            FishPosition position = fish.position();
-            if (position == null || fish.isOtherKind()) {
-                return null;
-            }
-            return switch (position) {
-                case ON_TOP -> Boolean.FALSE.equals(fish.bait()) ? Mood.NEUTRAL : Mood.ACTIVE;
-                case ON_BOTTOM -> Boolean.TRUE.equals(fish.bait()) ? Mood.ACTIVE : Mood.NEUTRAL;
-                case OFF_EDGE, SUSPENDED -> Mood.INACTIVE;
-            };
+            return FishStanding.mood(fish);
         }
+    }
+
+    /** Whether fish that stand so feed; null: it cannot be told, or they are another kind of fish. */
+    public static @Nullable Mood mood(Sighting fish) {
+        FishPosition position = fish.position();
+        if (position == null || fish.isOtherKind()) {
+            return null;
+        }
+        return switch (position) {
+            case ON_TOP -> Boolean.FALSE.equals(fish.bait()) ? Mood.NEUTRAL : Mood.ACTIVE;
+            case ON_BOTTOM -> Boolean.TRUE.equals(fish.bait()) ? Mood.ACTIVE : Mood.NEUTRAL;
+            case OFF_EDGE, SUSPENDED -> Mood.INACTIVE;
+        };
     }
 
     public FishStanding(EventData event, Assumptions assumptions) {
@@ -88,8 +92,7 @@ public final class FishStanding {
         double[] bites = new double[2];
         double[] hours = new double[2];
         for (PracticeStop stop : event.stops()) {
-            Mood mood =
-                    new TimedSighting(stop.start(), stop.conditions().signs().sighting()).mood();
+            Mood mood = mood(stop.conditions().signs().sighting());
             if (mood == Mood.ACTIVE || mood == Mood.INACTIVE) {
                 int side = mood == Mood.ACTIVE ? 0 : 1;
                 bites[side] += stop.bites().size();
@@ -151,12 +154,5 @@ public final class FishStanding {
 
     private LocalDate date(Instant time) {
         return time.atZone(event.timeZone()).toLocalDate();
-    }
-
-    /** All that was seen to stand somewhere at a spot, the latest last. */
-    public List<TimedSighting> all(String spotId) {
-        return bySpot.getOrDefault(spotId, List.of()).stream()
-                .filter(s -> Objects.nonNull(s.fish().position()))
-                .toList();
     }
 }

@@ -12,6 +12,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import lochan.core.Assumptions;
+import lochan.core.Median;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.BankSide;
 import lochan.core.lake.BankWind;
@@ -88,7 +89,7 @@ public final class Situations {
                 .orElse(null);
         TakenOn takenOn = takenOn(spot);
         FishStanding.TimedSighting seen = fish.seen(spot.id(), time).orElse(null);
-        BankSide bank = f.map(p -> bank(spot, p)).orElse(null);
+        BankSide bank = f.map(p -> bank(spot, p.windMps(), p.windFromDeg())).orElse(null);
         return SituationBuilder.builder()
                 .waterTempC(temp)
                 .tempTrend(trend)
@@ -121,17 +122,15 @@ public final class Situations {
     }
 
     private static @Nullable Double middle(Stream<PracticeStop> stops) {
-        double[] grams = stops.flatMap(s -> s.bites().stream())
-                .map(b -> b.size() == null ? null : b.size().middleGrams())
-                .filter(Objects::nonNull)
-                .mapToDouble(Double::doubleValue)
-                .sorted()
-                .toArray();
-        return grams.length < FEW_FISH ? null : Double.valueOf(grams[grams.length / 2]);
+        return Median.of(
+                stops.flatMap(s -> s.bites().stream())
+                        .map(b -> b.size() == null ? null : b.size().middleGrams()),
+                FEW_FISH);
     }
 
-    private @Nullable BankSide bank(Spot spot, ForecastPeriod wind) {
-        return banks == null ? null : banks.side(spot.position(), wind.windMps(), wind.windFromDeg());
+    /** What a wind does to a spot's bank; null: unknown. */
+    public @Nullable BankSide bank(Spot spot, @Nullable Double windMps, @Nullable Double windFromDeg) {
+        return banks == null ? null : banks.side(spot.position(), windMps, windFromDeg);
     }
 
     /** Out of the wind the surface is calmer than the forecast makes it. */
@@ -273,16 +272,13 @@ public final class Situations {
     }
 
     private @Nullable Double fishDepth(Spot spot) {
-        double[] depths = Stream.concat(
+        return Median.of(
+                Stream.concat(
                         bites(spot).map(b -> b.notes().fishDepthM()),
                         event.waypoints().stream()
                                 .filter(m -> spot.id().equals(m.spotId()))
-                                .map(m -> m.fish().depthM()))
-                .filter(Objects::nonNull)
-                .mapToDouble(Double::doubleValue)
-                .sorted()
-                .toArray();
-        return depths.length == 0 ? null : depths[depths.length / 2];
+                                .map(m -> m.fish().depthM())),
+                1);
     }
 
     private Stream<Bite> bites(Spot spot) {

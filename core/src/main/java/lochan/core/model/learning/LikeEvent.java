@@ -3,9 +3,9 @@ package lochan.core.model.learning;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
 import java.util.function.Function;
 import lochan.core.Assumptions;
+import lochan.core.Median;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.model.evidence.Situations;
@@ -99,23 +99,11 @@ public record LikeEvent(
     }
 
     private static @Nullable Double middle(EventData event, Function<Conditions, @Nullable Double> of) {
-        double[] all = event.stops().stream()
-                .map(s -> of.apply(s.conditions()))
-                .filter(Objects::nonNull)
-                .mapToDouble(Double::doubleValue)
-                .sorted()
-                .toArray();
-        return all.length == 0 ? null : Double.valueOf(all[all.length / 2]);
+        return Median.of(event.stops().stream().map(s -> of.apply(s.conditions())), 1);
     }
 
     private static @Nullable Double depth(EventData event) {
-        double[] all = event.spots().stream()
-                .map(Spot::depthMaxM)
-                .filter(Objects::nonNull)
-                .mapToDouble(Double::doubleValue)
-                .sorted()
-                .toArray();
-        return all.length == 0 ? null : Double.valueOf(all[all.length / 2]);
+        return Median.of(event.spots().stream().map(Spot::depthMaxM), 1);
     }
 
     /** By the middle temperature of its practice, at its last stop. */

@@ -116,7 +116,7 @@ public final class BiteRates {
 
     /** What is known of a cell's rate; a spot never fished has its pattern's prior. */
     public GammaRate rate(Cell cell, Pattern pattern) {
-        return rate(evidence(cell), patternMean(pattern) * priors.finer().applyAsDouble(cell.spotId()), assumptions);
+        return widened(cell, pattern, 1);
     }
 
     /**

@@ -69,6 +69,8 @@ public final class FittedDayModel implements DayModel {
     private final FishStanding fish;
     private final Situations situations;
     /** Made when first asked for. */
+    private volatile @Nullable List<Split> splits;
+
     private volatile @Nullable FinerPatterns finer;
 
     private final Map<Integer, Map<Pattern, Double>> suitabilities = new ConcurrentHashMap<>();
@@ -205,11 +207,16 @@ public final class FittedDayModel implements DayModel {
 
     /** What bites have in common, the surest first. */
     public List<Split> splits() {
-        int middle = bins.size() / 2;
-        return Splits.of(
-                answers().pieces(slices, c -> rates(middle).patternMean(pattern(c))),
-                dispersion().phi(),
-                assumptions.splits());
+        List<Split> known = splits;
+        if (known == null) {
+            int middle = bins.size() / 2;
+            known = Splits.of(
+                    answers().pieces(slices, c -> rates(middle).patternMean(pattern(c))),
+                    dispersion().phi(),
+                    assumptions.splits());
+            splits = known;
+        }
+        return known;
     }
 
     /** How much the bites of practice come in clumps. */
@@ -218,7 +225,7 @@ public final class FittedDayModel implements DayModel {
     }
 
     private PieceMaker answers() {
-        return new PieceMaker(event, situations, assumptions);
+        return new PieceMaker(event, situations);
     }
 
     /**

@@ -9,11 +9,9 @@ import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
-import lochan.core.Assumptions;
 import lochan.core.Coded;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.BankSide;
-import lochan.core.lake.BankWind;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Waypoint;
 import lochan.core.lures.advice.Light;
@@ -38,13 +36,11 @@ public final class PieceMaker {
 
     private final EventData event;
     private final Situations situations;
-    private final @Nullable BankWind banks;
     private final Map<String, @Nullable String> bottoms = new ConcurrentHashMap<>();
 
-    public PieceMaker(EventData event, Situations situations, Assumptions a) {
+    public PieceMaker(EventData event, Situations situations) {
         this.event = event;
         this.situations = situations;
-        this.banks = event.lake() == null ? null : new BankWind(event.lake(), a.bank());
     }
 
     /**
@@ -81,8 +77,7 @@ public final class PieceMaker {
                         c.windMps(),
                         c.signs().windFromDeg(),
                         c.sky());
-            case POSITION ->
-                mood(new FishStanding.TimedSighting(slice.start(), c.signs().sighting()).mood());
+            case POSITION -> mood(FishStanding.mood(c.signs().sighting()));
             case BAIT -> c.signs().baitSeen() == null ? null : c.signs().baitSeen() ? "yes" : "no";
             case RETRIEVE -> lure(slice, PresentationTime::retrieve);
             case COLOUR ->
@@ -101,7 +96,7 @@ public final class PieceMaker {
             @Nullable Double windFromDeg,
             @Nullable Sky sky) {
         return switch (q) {
-            case BANK -> banks == null ? null : bank(banks.side(spot.position(), windMps, windFromDeg));
+            case BANK -> bank(situations.bank(spot, windMps, windFromDeg));
             case DEPTH -> spot.zone().words();
             case BOTTOM -> bottoms.computeIfAbsent(spot.id(), this::bottom);
             case COVER -> Cover.of(spot.spotType()).words();

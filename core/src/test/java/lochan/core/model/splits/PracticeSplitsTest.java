@@ -52,7 +52,7 @@ class PracticeSplitsTest {
 
     private static List<Piece> pieces(EventData event, Question q) {
         FittedDayModel model = new FittedDayModel(event, 1, A);
-        PieceMaker maker = new PieceMaker(event, new lochan.core.model.evidence.Situations(event, A), A);
+        PieceMaker maker = new PieceMaker(event, new lochan.core.model.evidence.Situations(event, A));
         return maker.pieces(model.slices(), c -> 1).stream()
                 .filter(p -> p.question() == q)
                 .toList();
