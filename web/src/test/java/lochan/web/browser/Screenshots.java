@@ -18,6 +18,9 @@ class Screenshots {
 
     private static final String EVENT = "Two Arms Open";
     private static final String FINISHED = "April Shakedown";
+    /** What is computed as usual may take minutes on a busy machine. */
+    private static final double COMPUTED_MILLIS = 300_000;
+
     private final Path folder = Path.of(System.getProperty("lochan.screenshots", "."));
     private String address;
 
@@ -44,7 +47,9 @@ class Screenshots {
         page.navigate(event + "/practice/review");
         shoot(page, "review");
         page.navigate(event + "/rankings");
-        page.waitForCondition(() -> page.locator("[data-again]").count() == 0);
+        page.waitForCondition(
+                () -> page.locator("[data-again]").count() == 0,
+                new Page.WaitForConditionOptions().setTimeout(COMPUTED_MILLIS));
         shoot(page, "rankings");
         page.locator("tbody a").first().click();
         shoot(page, "evidence");
