@@ -28,6 +28,7 @@ public final class Bench {
         Collection<RunResult> results = new Runner(new OptionsBuilder().include(PlanningBenchmarks.class.getName()).include(DeckBenchmarks.class.getName()).include(LiveBenchmarks.class.getName()).verbosity(VerboseMode.SILENT).build()).run();
         System.out.println("\nTimes, with the half-width of their 99.9 % interval");
         results.forEach(r -> print(r.getPrimaryResult()));
+        SoundingTable.print();
         List<String> misses = new QualityTable().print();
         System.out.println(misses.isEmpty() ? "\nAll within 1 %." : "\nMore than 1 % below: " + String.join("; ", misses));
     }

@@ -1,5 +1,6 @@
 package lochan.core;
 
+import java.util.Arrays;
 import java.util.Objects;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -22,5 +23,16 @@ public final class Median {
                 .sorted()
                 .toArray();
         return sorted.length < least ? null : Double.valueOf(sorted[sorted.length / 2]);
+    }
+
+    /** The mean of both middle ones where there is an even number; NaN of none. */
+    public static double of(double[] values) {
+        if (values.length == 0) {
+            return Double.NaN;
+        }
+        double[] sorted = values.clone();
+        Arrays.sort(sorted);
+        int half = sorted.length / 2;
+        return sorted.length % 2 == 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
     }
 }

@@ -33,6 +33,7 @@ class ArchitectureTest {
                     "org.apache.commons.rng..",
                     "org.shredzone.commons.suncalc..",
                     "org.ejml..",
+                    "org.tinfour..",
                     "org.jspecify.annotations..",
                     "io.soabase.recordbuilder.core..",
                     "net.sf.geographiclib..",

@@ -380,6 +380,7 @@ public final class EventFileReader {
                 .depthMaxM(f.numberOrNull("depthMaxM", -MUCH, MUCH))
                 .crowdRisk(f.has("crowdRisk") ? f.number("crowdRisk", -MUCH, MUCH) : missingCrowdRisk(f))
                 .stock(f.choice("stock", Stock.class))
+                .symbol(f.shortTextOrNull("symbol", 60))
                 .entered(f.entered("depthMaxM"))
                 .build();
         f.violations(SpotCheck.check(spot).stream()

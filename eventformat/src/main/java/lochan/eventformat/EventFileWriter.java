@@ -263,6 +263,9 @@ public final class EventFileWriter {
         number(node, "depthMaxM", spot.depthMaxM());
         number(node, "crowdRisk", spot.crowdRisk());
         code(node, "stock", spot.stock());
+        if (spot.symbol() != null) {
+            node.put("symbol", spot.symbol());
+        }
         entered(node, spot.entered());
         return withUnknown(node, pointer);
     }

@@ -7,6 +7,8 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import lochan.core.event.Position;
 import lochan.core.lake.Lake;
+import lochan.core.lake.LakeCover;
+import lochan.core.lake.LakeLevels;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -17,6 +19,7 @@ import tools.jackson.databind.node.ObjectNode;
 final class LakeJson {
 
     private static final double MOST_MPS = 100;
+    private static final double HIGHEST_LEVEL_M = 6000;
     private static final int LONGEST_NAME = 80;
 
     private LakeJson() {}
@@ -34,7 +37,12 @@ final class LakeJson {
         }
         List<Lake.Body> bodies = f.has("outline") ? bodies(f.object("outline")) : List.of();
         Lake lake = new Lake(
-                bodies, features(f, "slowZones", LakeJson::slowZone), features(f, "offLimits", LakeJson::offLimits));
+                bodies,
+                features(f, "slowZones", LakeJson::slowZone),
+                features(f, "offLimits", LakeJson::offLimits),
+                features(f, "covers", LakeJson::cover),
+                levels(f),
+                depthsFile(f));
         f.keepUnknown();
         f.violations(lake.check());
         return lake;
@@ -43,13 +51,13 @@ final class LakeJson {
     /** A lake from a geometry, a feature or a collection of features: those with a speed are slow zones, those off limits said so, other polygons water. */
     static Lake fromGeoJson(JsonNode tree, JsonFields.Context context) {
         JsonFields f = new JsonFields(tree, "", "", context);
-        Shapes drawn = new Shapes(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        Shapes drawn = new Shapes(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         switch (f.text("type")) {
             case "FeatureCollection" -> f.list("features", (feature, i) -> drawn.add(feature));
             case "Feature" -> drawn.add(f);
             default -> drawn.bodies().addAll(bodies(f));
         }
-        Lake lake = new Lake(drawn.bodies(), drawn.zones(), drawn.offLimits());
+        Lake lake = new Lake(drawn.bodies(), drawn.zones(), drawn.offLimits(), drawn.covers(), levels(f), null);
         if (context.problems.isEmpty()) {
             f.violations(lake.check());
         }
@@ -57,7 +65,8 @@ final class LakeJson {
     }
 
     /** What the features of a file were drawn for. */
-    private record Shapes(List<Lake.Body> bodies, List<Lake.SlowZone> zones, List<Lake.OffLimits> offLimits) {
+    private record Shapes(
+            List<Lake.Body> bodies, List<Lake.SlowZone> zones, List<Lake.OffLimits> offLimits, List<LakeCover> covers) {
 
         Object add(JsonFields feature) {
             JsonFields properties = feature.object("properties");
@@ -66,6 +75,9 @@ final class LakeJson {
             }
             if (Boolean.TRUE.equals(properties.truthOrNull("offLimits"))) {
                 return offLimits.add(LakeJson.offLimits(feature, properties));
+            }
+            if (properties.has("cover")) {
+                return covers.add(cover(feature, properties));
             }
             return bodies.addAll(areas(feature));
         }
@@ -98,6 +110,66 @@ final class LakeJson {
 
     private static Lake.OffLimits offLimits(JsonFields feature, JsonFields properties) {
         return new Lake.OffLimits(properties.shortTextOrNull("name", LONGEST_NAME), areas(feature));
+    }
+
+    private static LakeLevels levels(JsonFields lake) {
+        Double reference = lake.numberOrNull("referenceLevelM", -HIGHEST_LEVEL_M, HIGHEST_LEVEL_M);
+        List<LakeLevels.Reading> readings = lake.list(
+                "levels",
+                (r, i) ->
+                        new LakeLevels.Reading(r.date("date"), r.number("levelM", -HIGHEST_LEVEL_M, HIGHEST_LEVEL_M)));
+        return new LakeLevels(reference == null ? 0 : reference, readings);
+    }
+
+    private static Lake.@Nullable DepthsFile depthsFile(JsonFields lake) {
+        if (!lake.has("depths")) {
+            return null;
+        }
+        JsonFields depths = lake.object("depths");
+        Lake.DepthsFile file =
+                new Lake.DepthsFile(depths.shortText("file", LONGEST_NAME), depths.shortText("sha256", LONGEST_NAME));
+        depths.keepUnknown();
+        return file;
+    }
+
+    private static LakeCover cover(JsonFields feature, JsonFields properties) {
+        LakeCover.Kind kind = properties.neededChoice("cover", LakeCover.Kind.class);
+        String name = properties.shortTextOrNull("name", LONGEST_NAME);
+        List<Lake.Body> areas = new ArrayList<>();
+        List<List<Position>> lines = new ArrayList<>();
+        if (feature.has("geometry")) {
+            JsonFields geometry = feature.object("geometry");
+            switch (geometry.text("type")) {
+                case "Point" -> lines.addAll(lines(geometry, 0));
+                case "LineString" -> lines.addAll(lines(geometry, 1));
+                case "MultiPoint" -> lines(geometry, 1).forEach(places -> places.forEach(p -> lines.add(List.of(p))));
+                case "MultiLineString" -> lines.addAll(lines(geometry, 2));
+                default -> areas.addAll(bodies(geometry));
+            }
+        }
+        return new LakeCover(kind == null ? LakeCover.Kind.TIMBER : kind, name, areas, lines);
+    }
+
+    /** @param depth how many arrays lie around a place: 0 a point, 1 a line, 2 lines */
+    private static List<List<Position>> lines(JsonFields geometry, int depth) {
+        JsonNode coordinates = geometry.raw("coordinates");
+        geometry.keepUnknown();
+        if (coordinates == null) {
+            geometry.problem("coordinates", "missing, expected places");
+            return List.of();
+        }
+        JsonNode all = coordinates;
+        for (int i = depth; i < 2; i++) {
+            all = JsonNodeFactory.instance.arrayNode().add(all);
+        }
+        List<List<Position>> lines = new ArrayList<>();
+        for (JsonNode line : all) {
+            List<Position> places = places(line, geometry, "coordinates");
+            if (!places.isEmpty()) {
+                lines.add(places);
+            }
+        }
+        return lines;
     }
 
     private static List<Lake.Body> areas(JsonFields feature) {
@@ -142,6 +214,12 @@ final class LakeJson {
     }
 
     private static List<Position> ring(JsonNode ring, JsonFields f, String pointer) {
+        List<Position> positions = places(ring, f, pointer);
+        boolean closed = positions.size() > 1 && positions.getFirst().equals(positions.getLast());
+        return closed ? positions.subList(0, positions.size() - 1) : positions;
+    }
+
+    private static List<Position> places(JsonNode ring, JsonFields f, String pointer) {
         List<Position> positions = new ArrayList<>();
         for (int i = 0; i < ring.size(); i++) {
             JsonNode p = ring.get(i);
@@ -153,8 +231,7 @@ final class LakeJson {
             }
             positions.add(new Position(lat, lon));
         }
-        boolean closed = positions.size() > 1 && positions.getFirst().equals(positions.getLast());
-        return closed ? positions.subList(0, positions.size() - 1) : positions;
+        return positions;
     }
 
     /**
@@ -185,7 +262,94 @@ final class LakeJson {
                             (properties, area) -> {},
                             unknown));
         }
+        if (!lake.covers().isEmpty()) {
+            node.set("covers", covers(lake.covers(), unknown));
+        }
+        levels(node, lake.levels(), unknown);
+        if (lake.depthsFile() != null) {
+            ObjectNode depths = JsonNodeFactory.instance
+                    .objectNode()
+                    .put("file", lake.depthsFile().name())
+                    .put("sha256", lake.depthsFile().sha256());
+            node.set("depths", unknown.apply(depths, "/lake/depths"));
+        }
         return unknown.apply(node, "/lake");
+    }
+
+    private static void levels(ObjectNode node, LakeLevels levels, BiFunction<ObjectNode, String, ObjectNode> unknown) {
+        if (levels.referenceM() != 0) {
+            node.put("referenceLevelM", levels.referenceM());
+        }
+        if (!levels.readings().isEmpty()) {
+            ArrayNode readings = node.putArray("levels");
+            for (LakeLevels.Reading r : levels.readings()) {
+                ObjectNode reading = JsonNodeFactory.instance
+                        .objectNode()
+                        .put("date", r.date().toString())
+                        .put("levelM", r.levelM());
+                readings.add(unknown.apply(reading, "/lake/levels/" + readings.size()));
+            }
+        }
+    }
+
+    /** The lake as one collection of features, as maps take it; levels stand beside them. */
+    static ObjectNode toGeoJson(Lake lake) {
+        BiFunction<ObjectNode, String, ObjectNode> none = (node, pointer) -> node;
+        ObjectNode root = JsonNodeFactory.instance.objectNode().put("type", "FeatureCollection");
+        ArrayNode features = root.putArray("features");
+        ObjectNode outline = features.addObject().put("type", "Feature");
+        outline.putObject("properties");
+        outline.set("geometry", geometry(lake.bodies()));
+        ObjectNode parts = write(lake, none);
+        for (String part : List.of("slowZones", "offLimits", "covers")) {
+            parts.path(part).path("features").forEach(features::add);
+        }
+        for (int i = 0; i < lake.offLimits().size(); i++) {
+            ObjectNode area = (ObjectNode) features.get(1 + lake.slowZones().size() + i);
+            ((ObjectNode) area.get("properties")).put("offLimits", true);
+        }
+        levels(root, lake.levels(), none);
+        return root;
+    }
+
+    /** Areas and lines of one cover are two features where it has both. */
+    private static ObjectNode covers(List<LakeCover> covers, BiFunction<ObjectNode, String, ObjectNode> unknown) {
+        ObjectNode collection = JsonNodeFactory.instance.objectNode().put("type", "FeatureCollection");
+        ArrayNode features = collection.putArray("features");
+        for (LakeCover c : covers) {
+            if (!c.areas().isEmpty()) {
+                features.add(cover(c, geometry(c.areas()), features.size(), unknown));
+            }
+            if (!c.lines().isEmpty()) {
+                features.add(cover(c, lines(c.lines()), features.size(), unknown));
+            }
+        }
+        return unknown.apply(collection, "/lake/covers");
+    }
+
+    private static ObjectNode cover(
+            LakeCover cover, ObjectNode geometry, int i, BiFunction<ObjectNode, String, ObjectNode> unknown) {
+        String at = "/lake/covers/features/" + i;
+        ObjectNode properties =
+                JsonNodeFactory.instance.objectNode().put("cover", cover.kind().code());
+        if (cover.name() != null) {
+            properties.put("name", cover.name());
+        }
+        ObjectNode feature = JsonNodeFactory.instance.objectNode().put("type", "Feature");
+        feature.set("properties", unknown.apply(properties, at + "/properties"));
+        feature.set("geometry", unknown.apply(geometry, at + "/geometry"));
+        return unknown.apply(feature, at);
+    }
+
+    private static ObjectNode lines(List<List<Position>> lines) {
+        boolean single = lines.stream().allMatch(l -> l.size() == 1);
+        ObjectNode node = JsonNodeFactory.instance.objectNode().put("type", single ? "MultiPoint" : "MultiLineString");
+        ArrayNode coordinates = node.putArray("coordinates");
+        for (List<Position> line : lines) {
+            ArrayNode places = single ? coordinates : coordinates.addArray();
+            line.forEach(p -> places.addArray().add(p.lon()).add(p.lat()));
+        }
+        return node;
     }
 
     private static <T> ObjectNode features(

@@ -20,6 +20,11 @@ public final class LakeText {
         return root.toString();
     }
 
+    /** A lake as GeoJSON for other maps, which {@link #fromGeoJson} reads. */
+    public static String toGeoJson(Lake lake) {
+        return LakeJson.toGeoJson(lake).toString();
+    }
+
     /**
      * A lake from GeoJSON as maps export it: polygons are water, features with a property {@code mps} are slow zones.
      *

@@ -10,10 +10,10 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.lake.Lake;
 import lochan.core.lake.Runs;
 import lochan.core.lake.Spot;
-import lochan.core.lake.structure.LakeDepths;
+import lochan.core.lake.depth.DepthCells;
+import lochan.core.lake.depth.DepthGrid;
 import lochan.core.live.Effort;
 import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
@@ -53,7 +53,7 @@ public final class PackWriter {
             Effort effort,
             List<Day> days,
             Map<String, String> notAllowed,
-            @Nullable LakeDepths depths) {
+            @Nullable DepthGrid depths) {
         ObjectNode node = object().put("factor", factor);
         node.set("units", units(units));
         node.putObject("effort")
@@ -64,7 +64,9 @@ public final class PackWriter {
                 .put("seed", effort.seed());
         ObjectNode data = EventFileWriter.day(event);
         if (event.lake() != null) {
-            data.set("lake", lake(event.lake()));
+            data.set(
+                    "lake",
+                    LakeShapes.of(event.lake(), Shores.forPhone(event.lake().bodies())));
         }
         node.set("data", data);
         notAllowed.forEach(node.putObject("notAllowed")::put);
@@ -108,25 +110,14 @@ public final class PackWriter {
         return list;
     }
 
-    private static ObjectNode depths(LakeDepths d) {
-        ObjectNode node = object().put("columns", d.columns())
-                .put("rows", d.rows())
-                .put("west", d.west())
-                .put("north", d.north())
-                .put("cell", d.cell());
-        whole(node, "decimetres", d.decimetres());
-        ArrayNode lines = node.putArray("lines");
-        for (LakeDepths.Line line : d.lines()) {
-            ArrayNode parts = lines.addObject().put("depth", line.depth()).putArray("parts");
-            for (double[] part : line.parts()) {
-                ArrayNode places = parts.addArray();
-                for (double degrees : part) {
-                    // To a metre or so: lines are looked at, not computed with.
-                    places.add(Math.rint(degrees * 1e5) / 1e5);
-                }
-            }
-        }
-        return node;
+    /** As coarse as a phone shows them; cells as {@link DepthCells} has them, in Base64. */
+    private static ObjectNode depths(DepthGrid grid) {
+        return object().put("columns", grid.columns())
+                .put("rows", grid.rows())
+                .put("west", grid.west())
+                .put("north", grid.south() + grid.rows() * grid.cellSize())
+                .put("cell", grid.cellSize())
+                .put("cells", DepthCells.bytes(grid));
     }
 
     /** Units as the angler reads them. */
@@ -136,28 +127,6 @@ public final class PackWriter {
                 .put("depth", units.depth().code())
                 .put("temperature", units.temperature().code())
                 .put("speed", units.speed().code());
-    }
-
-    private static ObjectNode lake(Lake lake) {
-        ObjectNode node = object();
-        water(node, Shores.forPhone(lake.bodies()));
-        ArrayNode slow = node.putArray("slow");
-        lake.slowZones()
-                .forEach(z -> water(slow.addObject().put("name", z.name()).put("mps", z.mps()), z.areas()));
-        ArrayNode offLimits = node.putArray("offLimits");
-        lake.offLimits().forEach(z -> water(offLimits.addObject().put("name", z.name()), z.areas()));
-        return node;
-    }
-
-    private static void water(ObjectNode to, List<Lake.Body> bodies) {
-        ArrayNode water = to.putArray("water");
-        for (Lake.Body body : bodies) {
-            ArrayNode rings = water.addObject().putArray("rings");
-            for (List<Position> ring : body.rings()) {
-                ArrayNode corners = rings.addArray();
-                ring.forEach(p -> corners.add(p.lat()).add(p.lon()));
-            }
-        }
     }
 
     /** Between all places that a day leads to. */

@@ -47,6 +47,13 @@ function watchChoices() {
   }
 }
 
+/** One box ticks all. */
+function tickAll() {
+  document.querySelector('[data-tick-all]')?.addEventListener('change', ({ target }) => {
+    for (const box of document.querySelectorAll('[data-tick]')) box.checked = target.checked;
+  });
+}
+
 /** A second tap on a button whose answer is on its way would send twice. */
 function guardTaps() {
   for (const form of document.querySelectorAll('form[data-tap]')) {
@@ -92,4 +99,5 @@ runClocks();
 offerPositions();
 offerValues();
 watchChoices();
+tickAll();
 guardTaps();

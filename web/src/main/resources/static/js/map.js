@@ -1,63 +1,7 @@
-// The map of the water: moving it, a run between two places, a band of depths. What runs and bands are is computed by the server.
-import { select, zoom, zoomIdentity } from '/assets/map-vendor.js';
+// The Map page: a band of depths on the scale, what is chosen on the map, water like a spot, a run between two places.
+import { placeWords, watchMaps } from './map/page.js';
 
-const CLOSEST = 24;
-const STEP = 1.5;
-const MOVE = 60;
-const PAUSE_MILLIS = 120;
-
-/** Units of the drawing for each pixel of the screen, before it is moved closer. */
-function perPixel(svg) {
-  const { width, height } = svg.viewBox.baseVal;
-  return Math.max(width / (svg.clientWidth || width), height / (svg.clientHeight || height));
-}
-
-/** Keeps marks at one size on the screen, however close the map is. */
-function sizeMarks(svg, scale) {
-  const size = perPixel(svg) / scale;
-  for (const mark of svg.querySelectorAll('[data-mark]')) {
-    mark.setAttribute('transform', `translate(${mark.dataset.x} ${mark.dataset.y}) scale(${size})`);
-  }
-  svg.classList.toggle('far', scale < 2.2);
-}
-
-function movable(root) {
-  const svg = root.querySelector('svg');
-  const view = svg.querySelector('[data-view]');
-  let scale = 1;
-  const behaviour = zoom()
-    .scaleExtent([1, CLOSEST])
-    .on('zoom', ({ transform }) => {
-      scale = transform.k;
-      view.setAttribute('transform', transform.toString());
-      sizeMarks(svg, scale);
-    });
-  const map = select(svg);
-  map.call(behaviour);
-  const by = (factor) => map.call(behaviour.scaleBy, factor);
-  const move = (x, y) => map.call(behaviour.translateBy, (x * perPixel(svg)) / scale, (y * perPixel(svg)) / scale);
-  const keys = {
-    '+': () => by(STEP),
-    '=': () => by(STEP),
-    '-': () => by(1 / STEP),
-    0: () => map.call(behaviour.transform, zoomIdentity),
-    ArrowLeft: () => move(MOVE, 0),
-    ArrowRight: () => move(-MOVE, 0),
-    ArrowUp: () => move(0, MOVE),
-    ArrowDown: () => move(0, -MOVE),
-  };
-  svg.addEventListener('keydown', (event) => {
-    if (keys[event.key] && !event.ctrlKey && !event.metaKey && !event.altKey) {
-      event.preventDefault();
-      keys[event.key]();
-    }
-  });
-  root.querySelector('[data-closer]').addEventListener('click', keys['+']);
-  root.querySelector('[data-back]').addEventListener('click', keys['-']);
-  root.querySelector('[data-all]').addEventListener('click', keys[0]);
-  new ResizeObserver(() => sizeMarks(svg, scale)).observe(svg);
-  sizeMarks(svg, scale);
-}
+const PAUSE_MILLIS = 150;
 
 /** Asks the server; null when it cannot be reached or has no answer. */
 async function ask(path) {
@@ -69,63 +13,178 @@ async function ask(path) {
   }
 }
 
-function runs(root, address) {
-  const from = document.querySelector('[data-run-from]');
-  if (!from) return;
-  const to = document.querySelector('[data-run-to]');
-  const words = document.querySelector('[data-run-words]');
-  const show = async () => {
-    for (const place of root.querySelectorAll('[data-spot]')) {
-      place.classList.toggle('chosen', place.dataset.spot === from.value || place.dataset.spot === to.value);
-    }
-    if (!to.value) return;
-    const run = await ask(`${address}/run?${new URLSearchParams({ from: from.value, to: to.value })}`);
-    words.textContent = run ? run.words : 'No answer from the server: try again.';
-    root.querySelector('[data-run]').setAttribute('d', run?.path ?? '');
-  };
-  from.addEventListener('change', show);
-  to.addEventListener('change', show);
-  for (const place of root.querySelectorAll('[data-spot]')) {
-    place.addEventListener('click', () => {
-      if (to.value) from.value = to.value;
-      to.value = place.dataset.spot;
-      show();
-    });
-  }
+const NO_ANSWER = 'No answer from the server: try again.';
+
+function show(shown, changes) {
+  shown.show({ ...shown.shown, ...changes });
 }
 
-function bands(root, address) {
-  const from = document.getElementById('bandFrom');
-  const to = document.getElementById('bandTo');
-  if (!from) return;
-  const words = document.querySelector('[data-band-words]');
-  const unit = document.querySelector('label[for=bandFrom]').textContent.split(', ')[1];
+function runs(page, map) {
+  const from = page.querySelector('[data-run-from]');
+  const to = page.querySelector('[data-run-to]');
+  const words = page.querySelector('[data-run-words]');
+  const tell = async () => {
+    if (!to.value) return;
+    const run = await ask(`${page.dataset.root}/run?${new URLSearchParams({ from: from.value, to: to.value })}`);
+    words.textContent = run ? run.words : NO_ANSWER;
+    show(map, { routes: run?.way.length > 0 ? [{ way: run.way }] : [] });
+  };
+  from.addEventListener('change', tell);
+  to.addEventListener('change', tell);
+  return (id) => {
+    to.value = id;
+    tell();
+  };
+}
+
+/** Both ends of the scale can be dragged, and moved by keys. */
+function depthScale(page, map, marks) {
+  const scale = page.querySelector('[data-depth-scale]');
+  if (!scale) return;
+  const ramp = scale.querySelector('[data-ramp]');
+  const lit = scale.querySelector('[data-lit]');
+  const words = page.querySelector('[data-band-words]');
+  const off = page.querySelector('[data-band-off]');
+  const deepest = Number(page.dataset.deepest);
+  const unit = Number(page.dataset.unit);
+  const ends = { from: 0, to: deepest };
   let timer = 0;
   let asked = 0;
-  const show = async () => {
+  const tell = async () => {
     const mine = ++asked;
-    const [low, high] = [Number(from.value), Number(to.value)].sort((a, b) => a - b);
-    const band = await ask(`${address}/band?${new URLSearchParams({ from: low, to: high })}`);
+    const path = `${page.dataset.root}/band?${new URLSearchParams({ from: ends.from * unit, to: ends.to * unit })}`;
+    const band = await ask(path);
     if (mine !== asked) return;
-    words.textContent = band ? `${low} to ${high} ${unit}: ${band.area}` : 'No answer from the server: try again.';
-    root.querySelector('[data-band]').setAttribute('d', band?.path ?? '');
+    words.textContent = band ? band.words : NO_ANSWER;
+    const inside = new Set(band?.candidates);
+    for (const row of document.querySelectorAll('[data-candidate]'))
+      row.classList.toggle('dimmed', Boolean(band) && !inside.has(row.dataset.candidate));
+    if (band) show(map, { candidates: marks.candidates.filter(({ id }) => inside.has(id)) });
   };
-  for (const end of [from, to]) {
-    end.addEventListener('input', () => {
-      clearTimeout(timer);
-      timer = setTimeout(show, PAUSE_MILLIS);
+  const draw = () => {
+    for (const handle of scale.querySelectorAll('[data-end]')) {
+      const value = ends[handle.dataset.end];
+      handle.style.top = `${(100 * value) / deepest}%`;
+      handle.setAttribute('aria-valuenow', value);
+      handle.setAttribute('aria-valuetext', `${value} ${page.dataset.unitName}`);
+      handle.dataset.value = value;
+    }
+    lit.style.top = `${(100 * ends.from) / deepest}%`;
+    lit.style.bottom = `${100 - (100 * ends.to) / deepest}%`;
+  };
+  const set = (end, value) => {
+    const kept = Math.max(0, Math.min(deepest, Math.round(value)));
+    ends[end] = end === 'from' ? Math.min(kept, ends.to) : Math.max(kept, ends.from);
+    draw();
+    const whole = ends.from === 0 && ends.to === deepest;
+    map.light(whole ? null : [ends.from * unit, ends.to * unit]);
+    off.hidden = whole;
+    clearTimeout(timer);
+    timer = setTimeout(tell, PAUSE_MILLIS);
+  };
+  for (const handle of scale.querySelectorAll('[data-end]')) {
+    const { end } = handle.dataset;
+    handle.addEventListener('pointerdown', (down) => {
+      handle.setPointerCapture(down.pointerId);
+      const { top, height } = ramp.getBoundingClientRect();
+      const move = ({ clientY }) => set(end, (deepest * (clientY - top)) / height);
+      handle.addEventListener('pointermove', move);
+      handle.addEventListener('pointerup', () => handle.removeEventListener('pointermove', move), { once: true });
+    });
+    handle.addEventListener('keydown', (event) => {
+      const by = { ArrowDown: 1, ArrowUp: -1, PageDown: 5, PageUp: -5 }[event.key];
+      if (!by) return;
+      event.preventDefault();
+      set(end, ends[end] + by);
     });
   }
+  off.addEventListener('click', () => {
+    set('from', 0);
+    set('to', deepest);
+    for (const row of document.querySelectorAll('[data-candidate]')) row.classList.remove('dimmed');
+  });
+  draw();
 }
 
-/** Makes the page's map move and answer. */
-export function watchMap() {
-  const root = document.querySelector('[data-map]:not([data-ready])');
-  if (!root) return;
-  movable(root);
-  runs(root, root.dataset.root);
-  bands(root, root.dataset.root);
-  root.dataset.ready = 'true';
+function chosen(page, root, map, marks, goTo) {
+  const panel = page.querySelector('[data-place-panel]');
+  const tools = ['spot', 'candidate', 'water'].map((kind) => [kind, page.querySelector(`[data-${kind}-tools]`)]);
+  const tell = (kind, name, words) => {
+    panel.hidden = false;
+    panel.querySelector('[data-place-name]').textContent = name;
+    panel.querySelector('[data-place-words]').textContent = words;
+    for (const [one, element] of tools) element.hidden = one !== kind;
+  };
+  const spots = page.dataset.root.replace(/map$/, 'spots');
+  const choose = (id, kind) => {
+    show(map, { chosen: id });
+    if (kind === 'spot') {
+      const { name, words, caution } = marks.places.find((place) => place.id === id);
+      tell('spot', name, [words, caution].filter(Boolean).join('. '));
+      panel.querySelector('[data-alike]').dataset.spot = id;
+      panel.querySelector('[data-edit-spot]').href = `${spots}/edit?${new URLSearchParams({ spot: id })}`;
+      goTo(id);
+    } else if (kind === 'candidate') {
+      const { words } = marks.candidates.find((one) => one.id === id);
+      const [name, ...why] = words.split(': ');
+      tell('candidate', name, why.join(': '));
+      document.getElementById('candidate').elements.candidate.value = id;
+    } else if (kind === 'waypoint') tell('none', 'Waypoint', marks.waypoints.find((one) => one.id === id).words);
+  };
+  root.addEventListener('chosen', ({ detail }) => detail.id && choose(detail.id, detail.kind));
+  root.addEventListener('place', ({ detail }) => {
+    show(map, { chosen: null });
+    const position = `${detail.lat.toFixed(5)}, ${detail.lon.toFixed(5)}`;
+    tell('water', 'Here', placeWords(detail, map.sheet.unit));
+    panel.querySelector('[data-new-spot]').href = `${spots}/new?${new URLSearchParams({ position })}`;
+    panel.querySelector('[data-new-waypoint]').href = `${spots}/waypoints?${new URLSearchParams({ position })}`;
+  });
+  for (const button of document.querySelectorAll('[data-show-candidate]'))
+    button.addEventListener('click', () => {
+      const { candidate } = button.closest('[data-candidate]').dataset;
+      map.centre(
+        marks.candidates.find(({ id }) => id === candidate),
+        5,
+      );
+      choose(candidate, 'candidate');
+      root.scrollIntoView({ block: 'center' });
+    });
 }
 
-watchMap();
+function alike(page, map) {
+  const panel = page.querySelector('[data-alike-panel]');
+  const list = panel.querySelector('[data-alike-list]');
+  page.querySelector('[data-alike]').addEventListener('click', async ({ currentTarget }) => {
+    const found = await ask(`${page.dataset.root}/alike?${new URLSearchParams({ spot: currentTarget.dataset.spot })}`);
+    panel.hidden = false;
+    list.replaceChildren();
+    if (!found?.length) {
+      list.append(found ? 'No other water is like it.' : NO_ANSWER);
+      return;
+    }
+    found.forEach(({ lat, lon, name, words }, i) => {
+      const item = document.createElement('li');
+      const button = document.createElement('button');
+      button.type = 'button';
+      button.textContent = `${i + 1}. ${name ? `${name}: ` : ''}${words}`;
+      button.addEventListener('click', () => map.centre({ lat, lon }, 4));
+      item.append(button);
+      list.append(item);
+    });
+    show(map, { beads: found.map(({ lat, lon }, i) => ({ id: `alike-${i}`, lat, lon, words: String(i + 1) })) });
+  });
+}
+
+function watchMapPage() {
+  const page = document.querySelector('[data-map-page]');
+  const root = page?.querySelector('[data-lake-map]');
+  root?.addEventListener('shown', ({ detail: { map, marks } }) => {
+    const goTo = runs(page, map);
+    depthScale(page, map, marks);
+    alike(page, map);
+    chosen(page, root, map, marks, goTo);
+  });
+}
+
+watchMapPage();
+watchMaps();

@@ -1,5 +1,5 @@
 // The Plan page: every change is sent as a form and the answer takes the page's place, so that what is shown is what the server keeps.
-import { watchMap } from './map.js';
+import { watchMaps } from './map/page.js';
 import { watchWork } from './work.js';
 
 const GRID_MINUTES = 5;
@@ -218,6 +218,38 @@ function place(svg, stop, middle) {
   ).length;
 }
 
+/** On the map a stop is let fall on another spot, and a spot that is tapped can be added. */
+function onMap() {
+  const root = document.querySelector('[data-plan] [data-lake-map]');
+  if (!root || root.dataset.begun) return;
+  const offer = document.querySelector('[data-chosen-spot]');
+  root.addEventListener('dragged', ({ detail: { id, spot } }) => {
+    const field = document.getElementById(`stops/${id}/spot`);
+    if (!spot || field.value === spot) return;
+    field.value = spot;
+    field.form.requestSubmit(field.form.querySelector('button'));
+  });
+  root.addEventListener('shown', ({ detail: { map, marks } }) => {
+    root.addEventListener('chosen', ({ detail: { id, kind } }) => {
+      const spotted = kind === 'spot' ? marks.places.find((one) => one.id === id) : null;
+      offer.hidden = !spotted;
+      if (!spotted) return;
+      map.show({ ...map.shown, chosen: id });
+      offer.querySelector('[data-chosen-words]').textContent = `${spotted.name}: ${spotted.words}`;
+      offer.querySelector('[data-add-here]').onclick = () => add(spotted);
+    });
+  });
+}
+
+function add({ id, lure }) {
+  const spot = document.getElementById('add/spot');
+  const presentation = document.getElementById('add/presentation');
+  spot.value = id;
+  if (lure) presentation.value = lure;
+  if (presentation.value) spot.form.requestSubmit();
+  else presentation.focus();
+}
+
 export function watchPlan() {
   const content = document.querySelector('[data-plan]');
   if (!content) return;
@@ -228,7 +260,8 @@ export function watchPlan() {
     svg.querySelectorAll('[data-bead]').forEach(keys);
     drags(svg);
   }
-  watchMap();
+  onMap();
+  watchMaps();
   watchWork();
   content.dataset.ready = 'true';
 }

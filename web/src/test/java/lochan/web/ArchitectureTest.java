@@ -147,7 +147,7 @@ class ArchitectureTest {
                     "lochan.web.tackle..",
                     "lochan.web.competition..")
             .layer("modelling")
-            .definedBy("lochan.web.modelling..")
+            .definedBy("lochan.web.modelling..", "lochan.web.lake..")
             .layer("eventbook")
             .definedBy("lochan.web.eventbook..")
             .layer("shared")

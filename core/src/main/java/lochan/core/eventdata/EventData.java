@@ -1,5 +1,8 @@
 package lochan.core.eventdata;
 
+import static java.util.Objects.requireNonNull;
+
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -13,6 +16,7 @@ import lochan.core.event.Event;
 import lochan.core.event.Position;
 import lochan.core.event.Rules;
 import lochan.core.lake.Lake;
+import lochan.core.lake.LakeLevels;
 import lochan.core.lake.Spot;
 import lochan.core.lake.Waypoint;
 import lochan.core.notebook.Notebook;
@@ -88,6 +92,22 @@ public record EventData(
 
     public EventData withStops(List<PracticeStop> others) {
         return toBuilder().stops(others).build();
+    }
+
+    /** By how much the water stands above the level that depths are told from, m; 0 where nobody read it. */
+    public double aboveReferenceM(LocalDate date) {
+        return lake == null ? 0 : lake.levels().aboveReferenceM(date);
+    }
+
+    /** The same with the depths that spots have on a date, to be read and not to be kept. */
+    public EventData onLevelOf(LocalDate date) {
+        double above = aboveReferenceM(date);
+        return above == 0
+                ? this
+                : toBuilder()
+                        .lake(requireNonNull(lake).withLevels(LakeLevels.UNKNOWN))
+                        .spots(spots.stream().map(s -> s.deeperBy(above)).toList())
+                        .build();
     }
 
     public EventData withNotebook(Notebook other) {

@@ -8,13 +8,22 @@ import lochan.core.event.Position;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The water: its shores, islands, slow zones and what is off limits.
+ * The water: its shores, islands, slow zones, what is off limits, what grows and stands in it, how high it is.
  *
  * @param bodies    pieces of water that do not touch
  * @param slowZones where the boat may not run at its own speed
  * @param offLimits where the event's rules let nobody fish; runs may cross it
+ * @param covers    timber, grass and docks
+ * @param levels    how high the water stood
+ * @param depthsFile the file that its depths are in; null: none is named
  */
-public record Lake(List<Body> bodies, List<SlowZone> slowZones, List<OffLimits> offLimits) {
+public record Lake(
+        List<Body> bodies,
+        List<SlowZone> slowZones,
+        List<OffLimits> offLimits,
+        List<LakeCover> covers,
+        LakeLevels levels,
+        @Nullable DepthsFile depthsFile) {
 
     private static final int LEAST_CORNERS = 3;
 
@@ -22,10 +31,48 @@ public record Lake(List<Body> bodies, List<SlowZone> slowZones, List<OffLimits> 
         bodies = List.copyOf(bodies);
         slowZones = List.copyOf(slowZones);
         offLimits = List.copyOf(offLimits);
+        covers = List.copyOf(covers);
+    }
+
+    public Lake(List<Body> bodies, List<SlowZone> slowZones, List<OffLimits> offLimits) {
+        this(bodies, slowZones, offLimits, List.of(), LakeLevels.UNKNOWN, null);
     }
 
     public Lake(List<Body> bodies, List<SlowZone> slowZones) {
         this(bodies, slowZones, List.of());
+    }
+
+    /** The same with other levels. */
+    public Lake withLevels(LakeLevels others) {
+        return new Lake(bodies, slowZones, offLimits, covers, others, depthsFile);
+    }
+
+    /** The same with other cover. */
+    public Lake withCovers(List<LakeCover> others) {
+        return new Lake(bodies, slowZones, offLimits, others, levels, depthsFile);
+    }
+
+    /** The same whose depths are in another file. */
+    public Lake withDepthsFile(@Nullable DepthsFile other) {
+        return new Lake(bodies, slowZones, offLimits, covers, levels, other);
+    }
+
+    /** The same with other shores. */
+    public Lake withBodies(List<Body> others) {
+        return new Lake(others, slowZones, offLimits, covers, levels, depthsFile);
+    }
+
+    /**
+     * A file that holds the depths of a lake.
+     *
+     * @param name   of the file
+     * @param sha256 of the depths in it, as the program keeps them; by it they are known again
+     */
+    public record DepthsFile(String name, String sha256) {}
+
+    /** Whether a place lies on the water. */
+    public boolean holds(Position place) {
+        return bodies.stream().anyMatch(b -> b.holds(place));
     }
 
     /**
@@ -126,6 +173,7 @@ public record Lake(List<Body> bodies, List<SlowZone> slowZones, List<OffLimits> 
                         "The speed of a slow zone is " + slowZones.get(i).mps() + " m/s: expected more than 0."));
             }
         }
+        found.addAll(levels.check());
         return List.copyOf(found);
     }
 }

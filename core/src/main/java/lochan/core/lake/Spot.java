@@ -14,10 +14,11 @@ import org.jspecify.annotations.Nullable;
  * @param radiusM    how far it reaches, m
  * @param spotType spot type, as {@code grass-edge}
  * @param zone       depth zone
- * @param depthMinM  shallowest water fished, m; null: unknown
- * @param depthMaxM  deepest water fished, m; null: unknown
+ * @param depthMinM  shallowest water fished, m at the lake's reference level; null: unknown
+ * @param depthMaxM  deepest water fished, m at the lake's reference level; null: unknown
  * @param crowdRisk  chance that another boat got there first, 0 to 1
  * @param stock      how fast it is fished down
+ * @param symbol     sign that a plotter had for it, kept for the way back; null: none
  * @param entered    quantities as they were typed, by field name
  */
 @RecordBuilder
@@ -32,6 +33,7 @@ public record Spot(
         @Nullable Double depthMaxM,
         double crowdRisk,
         Stock stock,
+        @Nullable String symbol,
         Map<String, String> entered) {
 
     public static final double USUAL_RADIUS_M = 60;
@@ -43,6 +45,16 @@ public record Spot(
     /** The same with another chance that a boat got there first. */
     public Spot withCrowdRisk(double risk) {
         return SpotBuilder.builder(this).crowdRisk(risk).build();
+    }
+
+    /** The same when the water stands higher than the reference level, m; what falls dry has depth 0. */
+    public Spot deeperBy(double metres) {
+        return metres == 0
+                ? this
+                : SpotBuilder.builder(this)
+                        .depthMinM(depthMinM == null ? null : Double.valueOf(Math.max(0, depthMinM + metres)))
+                        .depthMaxM(depthMaxM == null ? null : Double.valueOf(Math.max(0, depthMaxM + metres)))
+                        .build();
     }
 
     /** A new spot of which only the place is known, in shallow water until told otherwise. */

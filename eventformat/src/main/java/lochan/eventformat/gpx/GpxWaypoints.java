@@ -2,16 +2,17 @@ package lochan.eventformat.gpx;
 
 import static java.util.Objects.requireNonNull;
 
+import io.jenetics.jpx.GPX;
+import io.jenetics.jpx.Route;
+import io.jenetics.jpx.WayPoint;
+import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
-import javax.xml.stream.XMLStreamWriter;
 import lochan.core.Intake;
 import lochan.core.event.Position;
 import lochan.core.lake.Spot;
@@ -21,7 +22,6 @@ import org.jspecify.annotations.Nullable;
 /** Spots as GPX waypoints, for plotters and from them. */
 public final class GpxWaypoints {
 
-    private static final String NAMESPACE = "http://www.topografix.com/GPX/1/1";
     private static final int MOST_WAYPOINTS = 5_000;
     private static final int LONGEST_NAME = 80;
 
@@ -32,8 +32,9 @@ public final class GpxWaypoints {
      *
      * @param name what it is called; empty: nothing
      * @param type its kind in the file's own words; empty: not said
+     * @param symbol its sign on the plotter; empty: none
      */
-    public record Waypoint(String name, String type, Position position) {}
+    public record Waypoint(String name, String type, String symbol, Position position) {}
 
     /** @throws GpxException when it is no GPX, has a document type, no waypoint, or too many */
     public static List<Waypoint> read(InputStream in) throws GpxException {
@@ -51,6 +52,7 @@ public final class GpxWaypoints {
         private @Nullable Position position;
         private String name = "";
         private String type = "";
+        private String symbol = "";
 
         @Override
         public void begin(String element, XMLStreamReader xml) throws XMLStreamException, GpxException {
@@ -58,10 +60,13 @@ public final class GpxWaypoints {
                 position = GpxXml.position(xml);
                 name = "";
                 type = "";
+                symbol = "";
             } else if (position != null && element.equals("name")) {
                 name = text(xml);
             } else if (position != null && element.equals("type")) {
                 type = text(xml);
+            } else if (position != null && element.equals("sym")) {
+                symbol = text(xml);
             }
         }
 
@@ -77,56 +82,54 @@ public final class GpxWaypoints {
                     throw new GpxException(
                             "the file has more than " + MOST_WAYPOINTS + " waypoints: export those of this lake only");
                 }
-                waypoints.add(new Waypoint(name, type, requireNonNull(position)));
+                waypoints.add(new Waypoint(name, type, symbol, requireNonNull(position)));
                 position = null;
             }
         }
     }
 
-    /** Writes spots: name, spot type as type, depth in the description. */
-    public static void write(List<Spot> spots, OutputStream out) {
-        try {
-            XMLStreamWriter xml =
-                    XMLOutputFactory.newDefaultFactory().createXMLStreamWriter(out, StandardCharsets.UTF_8.name());
-            xml.writeStartDocument(StandardCharsets.UTF_8.name(), "1.0");
-            xml.writeStartElement("gpx");
-            xml.writeDefaultNamespace(NAMESPACE);
-            xml.writeAttribute("version", "1.1");
-            xml.writeAttribute("creator", "Lochan");
-            for (Spot spot : spots) {
-                xml.writeStartElement("wpt");
-                xml.writeAttribute(
-                        "lat",
-                        String.format(Locale.ROOT, "%.6f", spot.position().lat()));
-                xml.writeAttribute(
-                        "lon",
-                        String.format(Locale.ROOT, "%.6f", spot.position().lon()));
-                element(xml, "name", spot.name());
-                if (spot.depthMaxM() != null) {
-                    element(
-                            xml,
-                            "desc",
-                            String.format(
-                                    Locale.ROOT,
-                                    "%s%.1f m",
-                                    spot.depthMinM() == null
-                                            ? ""
-                                            : String.format(Locale.ROOT, "%.1f to ", spot.depthMinM()),
-                                    spot.depthMaxM()));
-                }
-                element(xml, "type", SpotType.words(spot.spotType()));
-                xml.writeEndElement();
-            }
-            xml.writeEndDocument();
-            xml.close();
-        } catch (XMLStreamException e) {
-            throw new IllegalStateException(e);
-        }
+    /** A way through some spots, as plotters follow it. */
+    public record Way(String name, List<Spot> spots) {}
+
+    /** Writes spots: name, sign, spot type as type, depth in the description; waypoints by their notes; ways as routes. */
+    public static void write(List<Spot> spots, List<lochan.core.lake.Waypoint> seen, List<Way> ways, OutputStream out)
+            throws IOException {
+        GPX.Builder gpx = GPX.builder("Lochan");
+        spots.forEach(s -> gpx.addWayPoint(point(s)));
+        seen.forEach(w -> gpx.addWayPoint(point(w)));
+        ways.forEach(w -> gpx.addRoute(Route.builder()
+                .name(Intake.text(w.name()))
+                .points(w.spots().stream().map(GpxWaypoints::point).toList())
+                .build()));
+        GPX.Writer.DEFAULT.write(gpx.build(), out);
     }
 
-    private static void element(XMLStreamWriter xml, String name, String text) throws XMLStreamException {
-        xml.writeStartElement(name);
-        xml.writeCharacters(Intake.text(text));
-        xml.writeEndElement();
+    private static WayPoint point(Spot spot) {
+        WayPoint.Builder point = WayPoint.builder()
+                .lat(spot.position().lat())
+                .lon(spot.position().lon())
+                .name(Intake.text(spot.name()))
+                .type(SpotType.words(spot.spotType()));
+        if (spot.symbol() != null) {
+            point.sym(Intake.text(spot.symbol()));
+        }
+        return spot.depthMaxM() == null
+                ? point.build()
+                : point.desc(depths(spot)).build();
+    }
+
+    private static String depths(Spot spot) {
+        String from = spot.depthMinM() == null ? "" : String.format(Locale.ROOT, "%.1f to ", spot.depthMinM());
+        return from + String.format(Locale.ROOT, "%.1f m", spot.depthMaxM());
+    }
+
+    private static WayPoint point(lochan.core.lake.Waypoint seen) {
+        String note = seen.note().isEmpty() ? "waypoint" : Intake.text(seen.note());
+        return WayPoint.builder()
+                .lat(seen.position().lat())
+                .lon(seen.position().lon())
+                .name(note)
+                .time(seen.at())
+                .build();
     }
 }

@@ -17,10 +17,8 @@ import lochan.core.live.MoveAdvice;
 import lochan.core.live.Outlooks;
 import lochan.core.live.Today;
 import lochan.core.model.evidence.Bin;
-import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
-import lochan.core.model.size.KeeperWeight;
 import lochan.core.plan.PlanStop;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.Times;
@@ -37,7 +35,7 @@ final class DayMap {
     private final int day;
     private final @Nullable DayModel model;
     /** By bin, then spot: they change with the time alone. */
-    private final Map<Integer, Map<String, Best>> kept = new HashMap<>();
+    private final Map<Integer, Map<String, SpotWorth.Best>> kept = new HashMap<>();
 
     /** @param model null: practice says nothing */
     DayMap(Pack pack, int day, @Nullable DayModel model) {
@@ -49,10 +47,12 @@ final class DayMap {
 
     MapScreen screen(MoveAdvice.State standing) {
         Position from = standing.place(event);
-        Map<String, Best> best = model == null
+        Map<String, SpotWorth.Best> best = model == null
                 ? Map.of()
-                : kept.computeIfAbsent(bin(standing.now(), model.bins()), bin -> best(bin, model));
-        double most = best.values().stream().mapToDouble(Best::grams).max().orElse(0);
+                : kept.computeIfAbsent(
+                        bin(standing.now(), model.bins()), bin -> SpotWorth.best(event, model, bin, this::isAllowed));
+        double most =
+                best.values().stream().mapToDouble(SpotWorth.Best::grams).max().orElse(0);
         record Near(MapScreen.Place place, double metres) {}
         List<MapScreen.Place> places = event.spots().stream()
                 .map(s -> new Near(place(s, best.get(s.id()), most, from, standing), from.metresTo(s.position())))
@@ -65,37 +65,8 @@ final class DayMap {
         return new MapScreen(places, route(from, rest, standing.now()), beads(rest));
     }
 
-    /**
-     * The best a spot has now.
-     *
-     * @param grams keepers of an hour there
-     */
-    private record Best(Cell cell, double bites, double grams, double keeperGrams) {}
-
-    /** By spot; those without any pattern that was fished are left out. */
-    private Map<String, Best> best(int bin, DayModel of) {
-        Map<String, Best> best = new HashMap<>();
-        for (Cell cell : of.cells()) {
-            if (pack.notAllowed().containsKey(cell.presentationId())) {
-                continue;
-            }
-            double bites = of.rate(cell, bin).mean() * of.ofTheHour(cell.spotId(), bin);
-            KeeperWeight keeper = KeeperWeight.of(
-                    event,
-                    of.sizes(),
-                    of.mix(),
-                    of.pattern(cell),
-                    cell.spotId(),
-                    of.assumptions().size());
-            double grams = keeper.legalShare() > 0
-                    ? bites * of.landing(cell.presentationId()).mean() * keeper.legalShare() * keeper.meanGrams()
-                    : 0;
-            best.merge(
-                    cell.spotId(),
-                    new Best(cell, bites, grams, keeper.meanGrams()),
-                    (x, y) -> x.grams() >= y.grams() ? x : y);
-        }
-        return best;
+    private boolean isAllowed(Cell cell) {
+        return !pack.notAllowed().containsKey(cell.presentationId());
     }
 
     /** The bin that holds a time; on another day the one of that time of day, or the nearest. */
@@ -112,13 +83,16 @@ final class DayMap {
     }
 
     private MapScreen.Place place(
-            Spot spot, @Nullable Best best, double most, Position from, MoveAdvice.State standing) {
+            Spot spot, SpotWorth.@Nullable Best best, double most, Position from, MoveAdvice.State standing) {
         Units units = pack.units();
         return MapScreenPlaceBuilder.builder()
                 .id(spot.id())
                 .name(spot.name())
                 .position(spot.position())
-                .stones(model == null ? 1 : stones(spot, model, standing.now()))
+                .stones(
+                        model == null
+                                ? 1
+                                : SpotWorth.stones(spot.id(), model, bin(standing.now(), model.bins()), c -> true))
                 .share(best == null || most == 0 ? 0 : best.grams() / most)
                 .kind(kind(spot, units))
                 .best(
@@ -137,15 +111,6 @@ final class DayMap {
                 .caution(event.offLimits(spot) ? "Off limits by your rules" : null)
                 .lure(best == null ? null : best.cell().presentationId())
                 .build();
-    }
-
-    /** Of all lures that were fished there. */
-    private static int stones(Spot spot, DayModel of, Instant now) {
-        int bin = bin(now, of.bins());
-        return BiteRates.stones(of.cells().stream()
-                .filter(c -> c.spotId().equals(spot.id()))
-                .mapToDouble(c -> of.effectiveHours(c, bin))
-                .sum());
     }
 
     private static String kind(Spot spot, Units units) {

@@ -1,13 +1,16 @@
 package lochan.offline.spot;
 
+import java.util.Optional;
 import java.util.function.Function;
 import lochan.core.event.Position;
+import lochan.core.lake.CrossFix;
 import lochan.core.quantity.BadQuantityException;
+import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.WaypointText;
 import lochan.offline.form.Form;
 import org.jspecify.annotations.Nullable;
 
-/** A place that a form tells: its position, or the boat's with its heading and where from there the place was seen. */
+/** A place that a form tells: its position, the boat's with its heading and where from there the place was seen, or two of the boat's with bearings or ranges. */
 public final class BoatBearing {
 
     private static final int CIRCLE = 360;
@@ -19,6 +22,9 @@ public final class BoatBearing {
      * @return null when something is wrong, which then stands beside its field
      */
     public static @Nullable Position read(Form form, Function<String, @Nullable Position> position) {
+        if (form.has("position2")) {
+            return crossed(form, position);
+        }
         if (form.has("seen")) {
             return fromTheBoat(form, position);
         }
@@ -26,6 +32,36 @@ public final class BoatBearing {
                 "position",
                 "The position is missing: type latitude and longitude as 45.3100, -118.9400, or take the boat's.");
         return position.apply("position");
+    }
+
+    /** Where two bearings cross or two ranges meet, from two places of the boat. */
+    private static @Nullable Position crossed(Form form, Function<String, @Nullable Position> position) {
+        form.need("position", "The first place of the boat is missing: type it, or use your position.");
+        Position first = position.apply("position");
+        Position second = position.apply("position2");
+        Double bearing1 = form.number("bearing1");
+        Double bearing2 = form.number("bearing2");
+        Double range1 = form.quantity("range1", QuantityText::metres);
+        Double range2 = form.quantity("range2", QuantityText::metres);
+        if (first == null || second == null || !form.ok()) {
+            return null;
+        }
+        Optional<Position> place = Optional.empty();
+        if (bearing1 != null && bearing2 != null) {
+            place = CrossFix.ofBearings(first, bearing1, second, bearing2);
+        } else if (range1 != null && range2 != null) {
+            place = CrossFix.ofRanges(
+                    first, range1, second, range2, !form.value("side").equals("right"));
+        } else {
+            form.error("position2", "Type a bearing from both places, or a range from both.");
+            return null;
+        }
+        if (place.isEmpty()) {
+            form.error(
+                    "position2",
+                    "They do not meet: check both places; bearings must cross at 15 degrees or more, ranges must reach each other.");
+        }
+        return place.orElse(null);
     }
 
     private static @Nullable Position fromTheBoat(Form form, Function<String, @Nullable Position> position) {

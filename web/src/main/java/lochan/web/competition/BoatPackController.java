@@ -1,6 +1,7 @@
 package lochan.web.competition;
 
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -16,7 +17,7 @@ import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.Decks;
-import lochan.web.map.Lakes;
+import lochan.web.lake.Lakes;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayModels;
 import lochan.web.plan.PlanBackups;
@@ -75,20 +76,23 @@ class BoatPackController {
      */
     @GetMapping(path = "/boat/{eventId}/pack", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> pack(EventKey key) {
-        EventData event = events.event(key);
+        EventData known = events.event(key);
+        LocalDate today = LocalDate.ofInstant(log.now(), known.timeZone());
+        double above = known.aboveReferenceM(today);
+        EventData event = known.onLevelOf(today);
         Units units = accounts.units(key.accountId());
         Budgets.Boat boat = budgets.boat();
         List<PackWriter.Day> days = IntStream.rangeClosed(1, event.days().size())
                 .filter(day -> log.now().isBefore(event.day(day).checkIn()))
                 .mapToObj(day -> new PackWriter.Day(
                         day,
-                        dayModels.of(key, event, day).numbers(),
-                        backups.ofDay(key, event, day).orElse(null)))
+                        dayModels.of(key, known, day).numbers(),
+                        backups.ofDay(key, known, day).orElse(null)))
                 .toList();
         String pack = PackWriter.of(
                         event,
                         units,
-                        lakes.dayRuns(event),
+                        lakes.dayRuns(known),
                         projections.calibration(key.accountId()).factor(),
                         new Effort(
                                 boat.outlook(),
@@ -97,8 +101,8 @@ class BoatPackController {
                                 boat.rest().rounds(),
                                 Budgets.SEED),
                         days,
-                        decks.notAllowed(key, event),
-                        lakes.depthsForPhone(key, units).orElse(null))
+                        decks.notAllowed(key, known),
+                        lakes.depthsForPhone(key, above).orElse(null))
                 .toString();
         return ResponseEntity.ok()
                 .eTag(DigestUtils.md5DigestAsHex(pack.getBytes(StandardCharsets.UTF_8)))

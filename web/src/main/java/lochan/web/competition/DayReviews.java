@@ -14,7 +14,7 @@ import lochan.core.planning.backups.Backups;
 import lochan.core.planning.edits.DayRuns;
 import lochan.core.review.DayReview;
 import lochan.web.eventbook.EventKey;
-import lochan.web.map.Lakes;
+import lochan.web.lake.Lakes;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;

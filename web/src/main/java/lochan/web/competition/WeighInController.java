@@ -1,7 +1,9 @@
 package lochan.web.competition;
 
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import lochan.core.Assumptions;
@@ -15,6 +17,7 @@ import lochan.core.live.Outlooks;
 import lochan.core.model.learning.History;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.size.SizeModel;
+import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
@@ -28,6 +31,7 @@ import lochan.offline.plan.PlanWords;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
+import lochan.web.lake.DayMarks;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.DayModels;
 import lochan.web.plan.Projections;
@@ -50,8 +54,16 @@ class WeighInController {
     private final DayReviews reviews;
     private final DayModels dayModels;
 
+    private final DayMarks dayMarks;
+
     WeighInController(
-            CompetitionLog log, EventBook events, Accounts accounts, DayReviews reviews, DayModels dayModels) {
+            CompetitionLog log,
+            EventBook events,
+            Accounts accounts,
+            DayReviews reviews,
+            DayModels dayModels,
+            DayMarks dayMarks) {
+        this.dayMarks = dayMarks;
         this.log = log;
         this.events = events;
         this.accounts = accounts;
@@ -86,6 +98,7 @@ class WeighInController {
         page.over(over);
         page.byLength(event.rules().format() == Format.LIMIT_LENGTH);
         page.carried(over ? carried(event) : List.of());
+        page.marks(over ? dayMarks.of(event, fished(event, shown), units) : null);
         if (over && event.rules().format() != Format.LIMIT_LENGTH) {
             BackgroundComputation.State<DayReviews.Result> state =
                     reviews.of(key, event, shown).orElse(null);
@@ -96,6 +109,17 @@ class WeighInController {
             page.scales(scales(key, event, shown, units));
         }
         return Views.show("competition/review", model, page.build());
+    }
+
+    /** Ids of the spots that were fished on a competition day, in their order. */
+    private static List<String> fished(EventData event, int day) {
+        LocalDate date = event.day(day).date();
+        return CompetitionStops.all(event).stops().stream()
+                .filter(CompetitionStops::isOne)
+                .filter(s -> s.start().atZone(event.timeZone()).toLocalDate().equals(date))
+                .sorted(Comparator.comparing(PracticeStop::start))
+                .map(PracticeStop::spotId)
+                .toList();
     }
 
     /** What this event's practice and competition say to later ones, in words. */

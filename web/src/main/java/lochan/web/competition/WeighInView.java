@@ -21,6 +21,7 @@ record WeighInView(
         boolean over,
         boolean byLength,
         List<String> carried,
+        @Nullable String marks,
         BackgroundComputation.@Nullable State<DayReviews.Result> job,
         @Nullable List<String> scales,
         @Nullable Boolean planned,

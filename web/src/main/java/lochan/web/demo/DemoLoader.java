@@ -7,8 +7,8 @@ import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
-import lochan.core.lake.structure.BadGridException;
-import lochan.core.lake.structure.EsriGrid;
+import lochan.core.lake.depth.BadGridException;
+import lochan.core.lake.depth.EsriGrid;
 import lochan.eventformat.BoundedLines;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileReader;
@@ -19,7 +19,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.gear.Tackles;
-import lochan.web.map.Lakes;
+import lochan.web.lake.DepthSources;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.io.ClassPathResource;
@@ -41,7 +41,7 @@ class DemoLoader implements SmartInitializingSingleton {
     private final Accounts accounts;
     private final Events events;
     private final EventBook book;
-    private final Lakes lakes;
+    private final DepthSources depths;
     private final Tackles tackles;
     private final TransactionTemplate transaction;
 
@@ -49,11 +49,11 @@ class DemoLoader implements SmartInitializingSingleton {
             Accounts accounts,
             Events events,
             EventBook book,
-            Lakes lakes,
+            DepthSources depths,
             Tackles tackles,
             TransactionTemplate transaction) {
         this.tackles = tackles;
-        this.lakes = lakes;
+        this.depths = depths;
         this.accounts = accounts;
         this.events = events;
         this.book = book;
@@ -76,7 +76,7 @@ class DemoLoader implements SmartInitializingSingleton {
     private void loadDepths(EventKey event) {
         try (BufferedReader lines = new BufferedReader(
                 new InputStreamReader(new ClassPathResource(DEPTHS).getInputStream(), StandardCharsets.UTF_8))) {
-            lakes.putDepths(event, EsriGrid.read(new BoundedLines(lines), null));
+            depths.keepMap(event, EsriGrid.read(new BoundedLines(lines), null), "velmarrow.asc");
         } catch (IOException | BadGridException e) {
             throw new IllegalStateException("the shipped file " + DEPTHS + " cannot be loaded: " + e.getMessage(), e);
         }

@@ -1,47 +1,42 @@
 package lochan.web.map;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import lochan.core.Assumptions;
-import lochan.core.Coded;
+import lochan.core.Intake;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Lake;
+import lochan.core.lake.LakeLevels;
 import lochan.core.lake.Runs;
 import lochan.core.lake.Spot;
-import lochan.core.lake.structure.BadGridException;
+import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.structure.Candidate;
-import lochan.core.lake.structure.ContourGrid;
-import lochan.core.lake.structure.DepthGrid;
-import lochan.core.lake.structure.EsriGrid;
+import lochan.core.lake.structure.LookAlikes;
 import lochan.core.lake.structure.StructureFinder;
-import lochan.core.quantity.Count;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
-import lochan.eventformat.BoundedLines;
-import lochan.eventformat.ContourText;
-import lochan.eventformat.EventFileException;
-import lochan.eventformat.LakeText;
 import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
+import lochan.web.lake.DepthSources;
+import lochan.web.lake.HiddenCandidates;
+import lochan.web.lake.Lakes;
+import lochan.web.lake.MapMarks;
+import lochan.web.lake.MapMarksBuilder;
+import lochan.web.lake.MapSheets;
+import lochan.web.lake.SpotMarks;
+import lochan.web.lake.SpotWorths;
+import lochan.web.modelling.DayModels;
+import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
-import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
-import lochan.web.spot.Spots;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -51,7 +46,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
-import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The map of the water: what it looks like, how deep it is, the runs on it, and what the map shows that is no spot yet. */
@@ -59,55 +53,136 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class MapController {
 
     private static final Logger LOG = LoggerFactory.getLogger(MapController.class);
-    private static final int BAND_CELLS = 320;
-    /** Cells that are tried to see whether a grid lies on the lake. */
-    private static final int LOOKED_AT = 20_000;
+    private static final int MOST_ALIKE = 12;
+    private static final double PERCENT = 100;
 
+    private final SpotWorths worths;
     private final Lakes lakes;
+    private final MapSheets sheets;
+    private final DepthSources sources;
+    private final HiddenCandidates hidden;
     private final EventBook events;
     private final Accounts accounts;
-    private final Spots spots;
+    private final DayModels dayModels;
 
-    MapController(Lakes lakes, EventBook events, Accounts accounts, Spots spots) {
+    MapController(
+            Lakes lakes,
+            MapSheets sheets,
+            DepthSources sources,
+            HiddenCandidates hidden,
+            EventBook events,
+            Accounts accounts,
+            DayModels dayModels,
+            SpotWorths worths) {
+        this.worths = worths;
         this.lakes = lakes;
+        this.sheets = sheets;
+        this.sources = sources;
+        this.hidden = hidden;
         this.events = events;
         this.accounts = accounts;
-        this.spots = spots;
+        this.dayModels = dayModels;
     }
 
     @GetMapping("/events/{eventId}/map")
     String water(EventKey key, @RequestParam Map<String, String> fields, Model model) {
         EventData event = events.event(key);
         Units units = accounts.units(key.accountId());
+        List<String> broken = new ArrayList<>();
         MapViewBuilder page = MapViewBuilder.builder()
                 .data(event)
-                .straightRunFactor(Assumptions.DEFAULTS.planning().straightRunFactor());
-        page.kinds(Candidate.Kind.values());
-        page.form(new Form(units));
+                .straightRunFactor(Assumptions.DEFAULTS.planning().straightRunFactor())
+                .kinds(Candidate.Kind.values())
+                .form(new Form(units))
+                .levels(List.of())
+                .today(sheets.today(event).toString())
+                .source(sources.map(key).orElse(null))
+                .surveys(sources.surveys(key).stream()
+                        .map(MapView.SurveyLine::of)
+                        .toList());
         if (event.lake() != null) {
             Form form = new Form(fields, units);
-            page.form(form);
-            List<String> broken = new ArrayList<>();
-            page.map(drawn(key, event, units, broken));
+            MapMarksBuilder marks = MapMarks.of(event, units);
+            part(
+                    "What spots are worth",
+                    broken,
+                    () -> marks.places(SpotMarks.of(event, model(key, event), worths, units)
+                            .ofTheDay()));
             part("What the depths show", broken, () -> lakes.survey(key).ifPresent(g -> {
-                page.deepest(units.typedDepth((double) g.deepest()));
-                page.deepestWhole(Math.ceil(g.deepest() / units.depth().metres()));
-                page.suggestions(Suggestion.of(wanted(key, form), event, g, units, LakeMap.frame(event.knownLake())));
+                List<Suggestion> found = suggestions(key, event, g, form, units);
+                page.deepestWhole(
+                        Math.ceil((g.deepest() + above(event)) / units.depth().metres()));
+                page.suggestions(found);
+                marks.candidates(found.stream().map(Suggestion::look).toList());
             }));
-            page.broken(broken);
+            page.form(form)
+                    .marks(marks.build().json())
+                    .hiddenCount(hidden.all(key).size())
+                    .missing(
+                            event.lake().depthsFile() == null
+                                            || lakes.survey(key).isPresent()
+                                    ? null
+                                    : event.lake().depthsFile().name())
+                    .level(level(event, units))
+                    .levels(levels(event, units));
         } else if (lakes.isLakeBroken(key)) {
-            page.broken(List.of("The lake that is stored cannot be read: import its outline again."));
+            broken.add("The lake that is stored cannot be read: import its outline again.");
         }
-        return Views.show("map/map", model, page.build());
+        return Views.show("map/map", model, page.broken(broken).build());
     }
 
-    /** The map; without depths where these cannot be drawn. */
-    private LakeMap drawn(EventKey key, EventData event, Units units, List<String> broken) {
-        return LakeMap.of(event, units, (frame, size) -> {
-            List<LakeMap.Line> lines = new ArrayList<>();
-            part("The depths", broken, () -> lines.addAll(lakes.lines(key, frame, size, units)));
-            return lines;
-        });
+    /** What is known of the first day; null: nothing. */
+    private lochan.core.model.scenario.@Nullable FittedDayModel model(EventKey key, EventData event) {
+        return event.presentations().isEmpty() || event.stops().isEmpty() ? null : dayModels.of(key, event, 1);
+    }
+
+    private double above(EventData event) {
+        return sheets.aboveReferenceM(event);
+    }
+
+    private List<Suggestion> suggestions(EventKey key, EventData event, DepthGrid grid, Form form, Units units) {
+        List<HiddenCandidates.Hidden> away = hidden.all(key);
+        return Suggestion.of(
+                wanted(key, form, above(event)),
+                event,
+                grid,
+                units,
+                (kind, at) -> away.stream().anyMatch(h -> h.is(kind.code(), at)),
+                above(event));
+    }
+
+    private @Nullable String level(EventData event, Units units) {
+        Lake lake = event.lake();
+        if (lake == null) {
+            return null;
+        }
+        LocalDate today = sheets.today(event);
+        return lake.levels()
+                .on(today)
+                .map(r -> {
+                    double above = lake.levels().aboveReferenceM(today);
+                    String from = Math.abs(above) < 0.005
+                            ? "at the level that depths are told from"
+                            : units.depth(Math.abs(above)) + (above > 0 ? " above" : " below")
+                                    + " the level that depths are told from";
+                    return "The water stands " + from + trend(lake.levels().risePerDayM(today), units) + ", read on "
+                            + Dates.day(r.date()) + ". All depths shown are today's.";
+                })
+                .orElse(null);
+    }
+
+    private static String trend(@Nullable Double risePerDayM, Units units) {
+        if (risePerDayM == null || Math.abs(risePerDayM) < 0.01) {
+            return "";
+        }
+        return ", " + (risePerDayM > 0 ? "rising " : "falling ") + units.depth(Math.abs(risePerDayM)) + " a day";
+    }
+
+    private static List<MapView.LevelLine> levels(EventData event, Units units) {
+        return event.knownLake().levels().readings().reversed().stream()
+                .map(r -> new MapView.LevelLine(
+                        r.date().toString(), Dates.day(r.date()) + ": " + units.typedDepth(r.levelM())))
+                .toList();
     }
 
     /** Makes a part of the page. What is stored and cannot be shown is said; the rest of the page stays. */
@@ -123,8 +198,8 @@ class MapController {
         }
     }
 
-    /** The candidates that a page's filters ask for. */
-    private List<Candidate> wanted(EventKey key, Form form) {
+    /** The candidates that a page's filters ask for, in depths of today. */
+    private List<Candidate> wanted(EventKey key, Form form, double above) {
         Double prominence = form.quantity("prominence", QuantityText::metres);
         Double shallowest = form.quantity("shallowest", QuantityText::metres);
         Double deepest = form.quantity("deepest", QuantityText::metres);
@@ -137,33 +212,78 @@ class MapController {
                 .structure(
                         key,
                         new StructureFinder.Filter(
-                                shallowest,
-                                deepest,
-                                prominence == null ? StructureFinder.Filter.USUAL.prominenceM() : prominence))
+                                shallowest == null ? null : Double.valueOf(shallowest - above),
+                                deepest == null ? null : Double.valueOf(deepest - above),
+                                prominence == null || prominence < 0
+                                        ? StructureFinder.Filter.USUAL.prominenceM()
+                                        : prominence))
                 .stream()
                 .filter(c -> kind == null || c.kind() == kind)
                 .toList();
     }
 
-    /** A band of depths: the path of its water and its area. */
-    record Band(String path, String area) {}
+    /** Water within a band of depths: its area, and the candidates in it. */
+    record Band(String words, List<String> candidates) {}
 
+    /** @param from ends of the band, m below today's surface */
     @GetMapping("/events/{eventId}/map/band")
     @ResponseBody
     Band band(EventKey key, @RequestParam double from, @RequestParam double to) {
-        DepthGrid grid = lakes.depths(key).orElseThrow(NotThereException::new);
-        Lake lake = Optional.ofNullable(lakes.lake(key)).orElseThrow(NotThereException::new);
+        EventData event = events.event(key);
+        DepthGrid grid = lakes.survey(key).orElseThrow(NotThereException::new);
         Units units = accounts.units(key.accountId());
-        double unit = units.depth().metres();
-        double shallowest = unit * Math.min(from, to);
-        double deepest = unit * Math.max(from, to);
+        double above = above(event);
+        double low = Math.min(from, to);
+        double high = Math.max(from, to);
+        List<String> inside = suggestions(key, event, grid, new Form(units), units).stream()
+                .filter(s -> s.depthM() >= low && s.depthM() <= high)
+                .map(Suggestion::id)
+                .toList();
+        String area = units.area(grid.areaM2(Math.max(0, low - above), high - above));
         return new Band(
-                LakeMap.band(grid, shallowest, deepest, LakeMap.frame(lake), BAND_CELLS),
-                units.area(grid.areaM2(shallowest, deepest)));
+                units.depth(low) + " to " + units.depth(high) + ": " + area + ", "
+                        + lochan.core.quantity.Count.of(inside.size(), "place") + " without a spot",
+                inside);
     }
 
-    /** A run between two places: its path and what it takes in words. */
-    record RunShown(String path, String words) {}
+    /** Water like a place, the likest first. */
+    record AlikeShown(double lat, double lon, String name, String words) {}
+
+    @GetMapping("/events/{eventId}/map/alike")
+    @ResponseBody
+    List<AlikeShown> alike(EventKey key, @RequestParam String spot) {
+        EventData event = events.event(key);
+        Spot like = event.spot(spot).orElseThrow(NotThereException::new);
+        Lake lake = Optional.ofNullable(event.lake()).orElseThrow(NotThereException::new);
+        DepthGrid grid = lakes.survey(key).orElseThrow(NotThereException::new);
+        Units units = accounts.units(key.accountId());
+        double above = above(event);
+        return LookAlikes.find(grid, lake, event.waypoints(), like.position(), like.radiusM(), MOST_ALIKE).stream()
+                .map(a -> {
+                    Position at = new Position(grid.y(a.cell()), grid.x(a.cell()));
+                    String known = event.spots().stream()
+                            .filter(s -> s.position().metresTo(at) <= s.radiusM())
+                            .map(Spot::name)
+                            .findFirst()
+                            .orElse("");
+                    return new AlikeShown(at.lat(), at.lon(), known, alike(a, units, above));
+                })
+                .toList();
+    }
+
+    private static String alike(LookAlikes.Alike a, Units units, double above) {
+        return String.format(
+                Locale.ROOT,
+                "%.0f%% alike: %s deep, %s, %s%s",
+                PERCENT * a.likeness(),
+                units.depth(a.depthM() + above),
+                a.steepness() < 0.03 ? "level" : String.format(Locale.ROOT, "falls 1 in %.0f", 1 / a.steepness()),
+                a.deepWaterM() == null ? "deep water far" : "deep water " + units.reach(a.deepWaterM()) + " away",
+                a.cover() == null ? "" : ", " + a.cover().code());
+    }
+
+    /** A run between two places: its way and what it takes in words. */
+    record RunShown(double[] way, String words) {}
 
     @GetMapping("/events/{eventId}/map/run")
     @ResponseBody
@@ -174,18 +294,15 @@ class MapController {
         }
         Units units = accounts.units(key.accountId());
         Runs runs = lakes.runs(event);
-        var start = place(event, from);
-        var end = place(event, to);
+        Position start = place(event, from);
+        Position end = place(event, to);
         Optional<Runs.Run> run = runs.between(start, end);
         if (run.isEmpty()) {
-            return new RunShown("", "There is no way by water between them.");
+            return new RunShown(new double[0], "There is no way by water between them.");
         }
         long minutes = Math.max(1, Math.round(run.get().time().toSeconds() / 60.0));
-        String path = runs.route(start, end)
-                .map(r -> LakeMap.way(r, LakeMap.frame(event.knownLake())))
-                .orElse("");
         return new RunShown(
-                path,
+                runs.route(start, end).map(MapMarks::way).orElse(new double[0]),
                 units.distance(run.get().metres()) + " on the water, " + minutes
                         + " min under way, set-up time not included");
     }
@@ -196,150 +313,43 @@ class MapController {
                 : event.spot(id).map(Spot::position).orElseThrow(NotThereException::new);
     }
 
-    @PostMapping("/events/{eventId}/map/lake")
-    String importLake(EventKey key, @RequestParam MultipartFile file, RedirectAttributes flash) throws IOException {
-        try (InputStream in = file.getInputStream()) {
-            lakes.putLake(key, LakeText.fromGeoJson(in));
-            flash.addFlashAttribute("notice", "Lake imported. Runs now follow the water.");
-        } catch (EventFileException e) {
-            refused(file, words(e), flash);
-        }
-        return back(key);
-    }
-
-    /**
-     * Takes depths.
-     *
-     * @param values  {@code depths}, {@code heights}, or empty: as the file looks
-     * @param surface height of the lake's surface, in metres as the file is, for heights
-     */
-    @PostMapping("/events/{eventId}/map/depths")
-    String importDepths(
-            EventKey key,
-            @RequestParam MultipartFile file,
-            @RequestParam(defaultValue = "") String values,
-            @RequestParam(defaultValue = "") String surface,
-            RedirectAttributes flash)
-            throws IOException {
-        try (BufferedReader lines =
-                new BufferedReader(new InputStreamReader(file.getInputStream(), StandardCharsets.UTF_8))) {
-            DepthGrid grid = EsriGrid.read(new BoundedLines(lines), null, values(values, surface));
-            if (!grid.degrees()) {
-                refused(
-                        file,
-                        "its cells are " + grid.cellSize()
-                                + " wide, which are metres: write the grid in longitude and latitude (EPSG:4326)",
-                        flash);
-            } else if (!reaches(lakes.lake(key), grid)) {
-                refused(
-                        file,
-                        "no depth of it lies within the lake's outline: check its corner and cellsize, or import the right outline first",
-                        flash);
-            } else {
-                lakes.putDepths(key, grid);
-                flash.addFlashAttribute("notice", grid.columns() + " × " + grid.rows() + " depths taken.");
-            }
-        } catch (BadGridException | UncheckedIOException e) {
-            refused(file, e.getMessage(), flash);
-        }
-        return back(key);
-    }
-
-    private static EsriGrid.Values values(String values, String surface) throws BadGridException {
-        return switch (values) {
-            case "depths" -> new EsriGrid.Values.Depths();
-            case "heights" -> {
-                Form form = new Form(Map.of("surface", surface), Units.USUAL);
-                Double metres = form.number("surface");
-                if (metres == null) {
-                    throw new BadGridException(
-                            "the height of the lake's surface is missing: type it in metres, as the file has them, 0 when heights are told from the surface");
-                }
-                yield new EsriGrid.Values.Heights(metres);
-            }
-            default -> new EsriGrid.Values.Untold();
-        };
-    }
-
-    /** Whether any water of a grid lies within an outline; without an outline, everywhere. */
-    private static boolean reaches(@Nullable Lake lake, DepthGrid grid) {
-        if (lake == null) {
-            return true;
-        }
-        int every = Math.max(1, grid.size() / LOOKED_AT);
-        return IntStream.iterate(0, i -> i < grid.size(), i -> i + every)
-                .filter(i -> !grid.isLand(i))
-                .mapToObj(i -> new Position(grid.y(i), grid.x(i)))
-                .anyMatch(p -> lake.bodies().stream().anyMatch(b -> b.holds(p)));
-    }
-
-    @PostMapping("/events/{eventId}/map/contours")
-    String importContours(
-            EventKey key,
-            @RequestParam MultipartFile file,
-            @RequestParam(defaultValue = "ft") String unit,
-            RedirectAttributes flash)
-            throws IOException {
-        Lake lake = lakes.lake(key);
-        Units.Depth depths = Coded.find(Units.Depth.class, unit).orElse(Units.Depth.FT);
-        if (lake == null) {
-            refused(file, "the lake's outline is missing, which is the line of depth 0: import it first", flash);
-            return back(key);
-        }
-        try (InputStream in = file.getInputStream()) {
-            List<ContourGrid.Line> lines = ContourText.read(in, depths.metres());
-            DepthGrid grid = ContourGrid.of(lake, lines);
-            if (Float.isNaN(grid.deepest())) {
-                throw new BadGridException(
-                        "no water lies among these lines: check the lake's outline and the lines' positions");
-            }
-            lakes.putDepths(key, grid);
+    /** Keeps a reading of the lake's level, and the level that depths are told from. */
+    @PostMapping("/events/{eventId}/map/level")
+    String keepLevel(EventKey key, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
+        Lake lake = Optional.ofNullable(lakes.lake(key)).orElseThrow(NotThereException::new);
+        Form form = new Form(fields, accounts.units(key.accountId()));
+        Double level = form.quantity("level", QuantityText::metres);
+        Double reference = form.quantity("reference", QuantityText::metres);
+        LocalDate date = form.date("levelDate");
+        if (!form.ok() || level == null || date == null || !Intake.isDate(date)) {
             flash.addFlashAttribute(
-                    "notice",
-                    Count.of(lines.size(), "line") + " of depth taken; between them the depths are computed.");
-        } catch (BadGridException e) {
-            refused(file, e.getMessage(), flash);
-        } catch (EventFileException e) {
-            refused(file, words(e), flash);
+                    "trouble",
+                    "The level was not kept: type it as “612.4 ft” with its date; below 0 when the water stands under the level your depths are told from.");
+        } else {
+            LakeLevels levels = new LakeLevels(
+                            reference == null ? lake.levels().referenceM() : reference,
+                            lake.levels().readings())
+                    .with(new LakeLevels.Reading(date, level));
+            Lake changed = lake.withLevels(levels);
+            if (changed.check().isEmpty()) {
+                lakes.putLake(key, changed);
+                flash.addFlashAttribute("notice", "Level kept: all depths shown are those of today's water.");
+            } else {
+                flash.addFlashAttribute("trouble", changed.check().getFirst().message());
+            }
         }
         return back(key);
     }
 
-    private static void refused(MultipartFile file, @Nullable String why, RedirectAttributes flash) {
-        flash.addFlashAttribute(
-                "trouble", "“" + file.getOriginalFilename() + "” was not imported; nothing was changed. " + why + ".");
-    }
-
-    private static String words(EventFileException e) {
-        return e.problems().getFirst()
-                + (e.problems().size() > 1 ? " (and " + (e.problems().size() - 1) + " more)" : "");
-    }
-
-    /** Turns a candidate into a spot; the fields carry the filters of the page that showed it. */
-    @PostMapping("/events/{eventId}/map/spot")
-    String waypoint(
-            EventKey key, @RequestParam int cell, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
-        DepthGrid grid = lakes.survey(key).orElseThrow(NotThereException::new);
-        Candidate.Kind kind =
-                Coded.find(Candidate.Kind.class, fields.get("kind")).orElseThrow(NotThereException::new);
-        Units units = accounts.units(key.accountId());
-        Candidate candidate = wanted(key, new Form(fields, units)).stream()
-                .filter(c -> c.cell() == cell && c.kind() == kind)
-                .findFirst()
-                .orElseThrow(NotThereException::new);
-        String name = kind.code().substring(0, 1).toUpperCase(Locale.ROOT)
-                + kind.code().substring(1) + ", " + units.depth(candidate.depthM());
-        Spot spot = Suggestion.spot(candidate, grid, spots.freshCode(key, name), name);
-        spots.add(key, List.of(spot));
-        Undo.offer(
-                flash,
-                "“" + name + "” added as a spot.",
-                "/events/" + key.eventId() + "/spots/delete?spot="
-                        + URLEncoder.encode(spot.id(), StandardCharsets.UTF_8));
+    @PostMapping("/events/{eventId}/map/level/delete")
+    String deleteLevel(EventKey key, @RequestParam LocalDate date, RedirectAttributes flash) {
+        Lake lake = Optional.ofNullable(lakes.lake(key)).orElseThrow(NotThereException::new);
+        lakes.putLake(key, lake.withLevels(lake.levels().without(date)));
+        flash.addFlashAttribute("notice", "Level of " + Dates.day(date) + " deleted.");
         return back(key);
     }
 
-    private static String back(EventKey key) {
+    static String back(EventKey key) {
         return "redirect:/events/" + key.eventId() + "/map";
     }
 }

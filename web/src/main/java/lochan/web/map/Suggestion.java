@@ -1,69 +1,82 @@
 package lochan.web.map;
 
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BiPredicate;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.lake.SpotBuilder;
 import lochan.core.lake.Stock;
 import lochan.core.lake.Zone;
+import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.structure.Candidate;
 import lochan.core.lake.structure.Candidate.Kind;
-import lochan.core.lake.structure.DepthGrid;
 import lochan.core.quantity.Units;
+import lochan.web.lake.CandidateSigns;
+import lochan.web.lake.MapMarks;
 
 /**
  * A candidate that is no spot yet, as the page shows it.
  *
- * @param cell its cell of the grid, by which it is added
+ * @param id   by which it is chosen, added, marked or hidden: its kind and its cell
+ * @param sign its shape, a path of SVG
  */
 record Suggestion(
-        int cell, String kind, String depth, String standsOut, String deepWater, String why, double x, double y) {
+        String id,
+        String kind,
+        String sign,
+        String depth,
+        double depthM,
+        String standsOut,
+        String deepWater,
+        String why,
+        Position at) {
 
     /** A spot nearer than this to a candidate, or with it in its radius, is that candidate already, m. */
     private static final double MARKED_WITHIN_M = 75;
     /** How far above and below a candidate's depth its spot is fished, m. */
     private static final double FISHED_AROUND_M = 1;
 
-    private static final int LONGEST_LIST = 60;
+    /** Of each kind as many: humps are many, and would leave no room for the rest. */
+    private static final int MOST_OF_A_KIND = 15;
 
-    private static final Map<Kind, String> CLASSES = Map.of(
-            Kind.HUMP,
-            "hump",
-            Kind.SADDLE,
-            "saddle",
-            Kind.POINT,
-            "point",
-            Kind.LEDGE,
-            "channel-ledge",
-            Kind.BLUFF,
-            "bluff",
-            Kind.FLAT,
-            "flat",
-            Kind.POCKET,
-            "pocket",
-            Kind.STAGING,
-            "staging-bank");
-
+    /**
+     * @param hidden whether the angler does not want to see one again
+     * @param above  by how much the water stands above the reference level, m
+     */
     static List<Suggestion> of(
-            List<Candidate> candidates, EventData event, DepthGrid grid, Units units, LakeMap.Frame frame) {
+            List<Candidate> candidates,
+            EventData event,
+            DepthGrid grid,
+            Units units,
+            BiPredicate<Kind, Position> hidden,
+            double above) {
+        Map<Kind, Integer> seen = new EnumMap<>(Kind.class);
         return candidates.stream()
-                .filter(c -> !isSettled(position(grid, c), event))
-                .limit(LONGEST_LIST)
-                .map(c -> {
-                    LakeMap.Point at = frame.point(position(grid, c));
-                    return new Suggestion(
-                            c.cell(),
-                            c.kind().code(),
-                            units.depth(c.depthM()),
-                            c.prominenceM() == null ? "" : units.depth(c.prominenceM()),
-                            c.deepWaterM() == null ? "" : units.reach(c.deepWaterM()),
-                            reason(c, units),
-                            at.x(),
-                            at.y());
-                })
+                .filter(c -> c.depthM() + above > 0)
+                .filter(c -> !isSettled(position(grid, c), event) && !hidden.test(c.kind(), position(grid, c)))
+                .filter(c -> seen.merge(c.kind(), 1, Integer::sum) <= MOST_OF_A_KIND)
+                .map(c -> new Suggestion(
+                        id(c),
+                        c.kind().code(),
+                        CandidateSigns.PATHS.getOrDefault(c.kind().code(), ""),
+                        units.depth(c.depthM() + above),
+                        c.depthM() + above,
+                        c.prominenceM() == null ? "" : units.depth(c.prominenceM()),
+                        c.deepWaterM() == null ? "" : units.reach(c.deepWaterM()),
+                        reason(c, units),
+                        position(grid, c)))
                 .toList();
+    }
+
+    static String id(Candidate c) {
+        return c.kind().code() + "~" + c.cell();
+    }
+
+    MapMarks.Look look() {
+        return new MapMarks.Look(id, kind, at.lat(), at.lon(), kind + ", " + depth + ": " + why);
     }
 
     /** The reason in the angler's units. */
@@ -90,7 +103,7 @@ record Suggestion(
                         .anyMatch(s -> s.position().metresTo(at) <= Math.max(MARKED_WITHIN_M, s.radiusM()));
     }
 
-    private static Position position(DepthGrid grid, Candidate c) {
+    static Position position(DepthGrid grid, Candidate c) {
         return new Position(Math.round(grid.y(c.cell()) * 1e5) / 1e5, Math.round(grid.x(c.cell()) * 1e5) / 1e5);
     }
 
@@ -101,7 +114,7 @@ record Suggestion(
                 .name(name)
                 .position(position(grid, c))
                 .radiusM(Spot.USUAL_RADIUS_M)
-                .spotType(CLASSES.get(c.kind()))
+                .spotType(c.kind().spotType())
                 .zone(Zone.at(c.depthM()))
                 .depthMinM(Math.max(0, c.depthM() - FISHED_AROUND_M))
                 .depthMaxM(c.depthM() + FISHED_AROUND_M)

@@ -11,7 +11,7 @@ import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
 import lochan.web.eventbook.EventKey;
-import lochan.web.map.Lakes;
+import lochan.web.lake.Lakes;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayModels;

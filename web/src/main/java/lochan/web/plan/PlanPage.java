@@ -37,7 +37,7 @@ import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.Decks;
-import lochan.web.map.Lakes;
+import lochan.web.lake.Lakes;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Views;
@@ -63,6 +63,7 @@ public class PlanPage {
     private final PlanBackups backups;
     private final Decks decks;
     private final Clock clock;
+    private final RouteMarks routeMarks;
 
     PlanPage(
             Plans plans,
@@ -74,7 +75,9 @@ public class PlanPage {
             PlanSearch search,
             PlanBackups backups,
             Decks decks,
+            RouteMarks routeMarks,
             Clock clock) {
+        this.routeMarks = routeMarks;
         this.decks = decks;
         this.clock = clock;
         this.plans = plans;
@@ -256,7 +259,7 @@ public class PlanPage {
         page.hours(Dates.clock(day.start(), zone) + " to " + Dates.clock(day.checkIn(), zone));
         page.dayName(Dates.day(day.date()));
         if (event.lake() != null) {
-            page.map(RouteMap.of(event, plan, runs, units));
+            page.map(routeMarks.of(key, event, plan, runs, legs, units));
         }
         if (!plan.stops().isEmpty()) {
             PlanStop last = plan.stops().getLast();

@@ -16,7 +16,7 @@ import lochan.core.planning.valuation.PlanValue;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.WhatIf;
 import lochan.web.eventbook.EventKey;
-import lochan.web.map.Lakes;
+import lochan.web.lake.Lakes;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;
 import lochan.web.modelling.DayModels;

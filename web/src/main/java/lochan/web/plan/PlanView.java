@@ -30,7 +30,7 @@ record PlanView(
         int margin,
         @Nullable String hours,
         @Nullable String dayName,
-        @Nullable RouteMap map,
+        @Nullable String map,
         @Nullable String leaveBy,
         @Nullable List<String> ladder,
         @Nullable PlanValue value,

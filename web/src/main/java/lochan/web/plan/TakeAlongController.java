@@ -21,7 +21,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.Decks;
 import lochan.web.gear.RodRow;
-import lochan.web.map.Lakes;
+import lochan.web.lake.Lakes;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.NotThereException;

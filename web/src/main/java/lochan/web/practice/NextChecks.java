@@ -17,7 +17,7 @@ import lochan.core.planning.search.DayPlanner;
 import lochan.core.planning.search.NextCheck;
 import lochan.core.planning.valuation.Strategy;
 import lochan.web.eventbook.EventKey;
-import lochan.web.map.Lakes;
+import lochan.web.lake.Lakes;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayModels;

@@ -15,6 +15,7 @@ import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
+import lochan.web.lake.DayMarks;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Views;
@@ -38,7 +39,10 @@ class ReviewController {
     private final Accounts accounts;
     private final NextChecks nextChecks;
 
-    ReviewController(EventBook events, Accounts accounts, NextChecks nextChecks) {
+    private final DayMarks dayMarks;
+
+    ReviewController(EventBook events, Accounts accounts, NextChecks nextChecks, DayMarks dayMarks) {
+        this.dayMarks = dayMarks;
         this.nextChecks = nextChecks;
         this.events = events;
         this.accounts = accounts;
@@ -69,6 +73,8 @@ class ReviewController {
                     .sorted(java.util.Comparator.comparing(PracticeStop::start))
                     .toList();
             EveningReview review = EveningReview.of(event, shown, 1, 0, Assumptions.DEFAULTS);
+            page.marks(
+                    dayMarks.of(event, stops.stream().map(PracticeStop::spotId).toList(), units));
             page.dayTitle(Dates.longDay(shown));
             page.band(DayBand.of(stops, event, units));
             page.patterns(review.patterns().stream()

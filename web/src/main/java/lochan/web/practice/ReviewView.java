@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 @RecordBuilder
 record ReviewView(
         List<ReviewController.DayChoice> days,
+        @Nullable String marks,
         @Nullable String dayTitle,
         @Nullable DayBand band,
         @Nullable List<ChangeRow> patterns,

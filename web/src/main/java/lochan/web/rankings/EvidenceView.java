@@ -16,6 +16,7 @@ record EvidenceView(
         BackgroundComputation.@Nullable State<RankingValues.Values> job,
         RankingRow row,
         Spot spot,
+        @Nullable String marks,
         Presentation presentation,
         String spotType,
         List<RankingsController.StopEvidence> stops,

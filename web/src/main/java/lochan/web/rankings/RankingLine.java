@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  */
 @RecordBuilder
 record RankingLine(
+        String spotId,
         String spot,
         String spotType,
         String presentation,
@@ -65,6 +66,7 @@ record RankingLine(
         String query = "spot=" + encoded(r.cell().spotId()) + "&presentation="
                 + encoded(r.cell().presentationId()) + "&" + dayTime;
         return RankingLineBuilder.builder()
+                .spotId(r.cell().spotId())
                 .spot(event.spot(r.cell().spotId()).orElseThrow().name())
                 .spotType(SpotType.words(r.pattern().spotType()))
                 .presentation(event.presentation(r.cell().presentationId())

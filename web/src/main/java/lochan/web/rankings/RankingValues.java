@@ -13,7 +13,7 @@ import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.planning.search.AddedValue;
 import lochan.core.planning.valuation.TwoHourValue;
 import lochan.web.eventbook.EventKey;
-import lochan.web.map.Lakes;
+import lochan.web.lake.Lakes;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayKey;

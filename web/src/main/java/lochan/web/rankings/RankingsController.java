@@ -5,11 +5,13 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.ShoreWind;
 import lochan.core.lake.SpotType;
 import lochan.core.model.evidence.Bin;
 import lochan.core.model.ranking.Ranking;
@@ -25,6 +27,10 @@ import lochan.core.quantity.Units;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
+import lochan.web.lake.DayMarks;
+import lochan.web.lake.Lakes;
+import lochan.web.lake.MapMarks;
+import lochan.web.lake.SpotMarks;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.DayModels;
 import lochan.web.shared.Dates;
@@ -55,8 +61,18 @@ class RankingsController {
     private final Accounts accounts;
     private final DayModels dayModels;
     private final RankingValues values;
+    private final Lakes lakes;
+    private final DayMarks dayMarks;
 
-    RankingsController(EventBook events, Accounts accounts, DayModels dayModels, RankingValues values) {
+    RankingsController(
+            EventBook events,
+            Accounts accounts,
+            DayModels dayModels,
+            RankingValues values,
+            Lakes lakes,
+            DayMarks dayMarks) {
+        this.dayMarks = dayMarks;
+        this.lakes = lakes;
         this.values = values;
         this.dayModels = dayModels;
         this.events = events;
@@ -69,7 +85,8 @@ class RankingsController {
             @RequestParam(defaultValue = "1") int day,
             @RequestParam(required = false) String at,
             @RequestParam(defaultValue = "value") String sort,
-            @RequestParam(defaultValue = "spots") String view,
+            @RequestParam(defaultValue = "map") String view,
+            @RequestParam Map<String, String> fields,
             Model model) {
         EventData event = events.event(key);
         FittedDayModel dayModel = dayModels.of(key, event, day);
@@ -80,7 +97,10 @@ class RankingsController {
         ToDoubleFunction<RankingRow> by = order(sort, found);
         String order = by == null ? "value" : sort;
         Ranking rankings = new Ranking(dayModel, bin, dayModel.dispersion().phi());
+        RowFilter filter = RowFilter.of(fields);
+        Predicate<Cell> allowed = filter.allows(event, dayModel);
         List<RankingRow> rows = rankings.rows().stream()
+                .filter(r -> allowed.test(r.cell()))
                 .sorted(Comparator.comparingDouble(
                                 (RankingRow r) -> orLast((by == null ? BY_VALUE_UNTIL_KNOWN : by).applyAsDouble(r)))
                         .reversed())
@@ -96,8 +116,27 @@ class RankingsController {
                 patterns,
                 order,
                 event.notebook().priors(),
-                view.equals("patterns") ? "patterns" : "spots");
+                view.equals("patterns") || view.equals("spots") ? view : "map",
+                filter,
+                RowFilter.Choices.of(event, dayModel),
+                marks(event, dayModel, bin, allowed, units));
         return Views.show("rankings/rankings", model, page, DayChoice.of(dayModel, bin));
+    }
+
+    /** The spots through the hours of the day; null where the lake is not known or nothing is ranked. */
+    private @Nullable String marks(
+            EventData event, FittedDayModel dayModel, int bin, Predicate<Cell> allowed, Units units) {
+        if (event.lake() == null || dayModel.cells().isEmpty()) {
+            return null;
+        }
+        SpotMarks spots = SpotMarks.of(event, dayModel, allowed, units);
+        ShoreWind shore = lakes.shoreWind(event.lake());
+        return MapMarks.of(event, units)
+                .places(spots.at(bin))
+                .hours(spots.hours(shore))
+                .shore(MapMarks.way(shore.places()))
+                .build()
+                .json();
     }
 
     /** The values of rows, as far as they are computed: null until then. */
@@ -261,6 +300,7 @@ class RankingsController {
                 values.of(key, dayModel).orElse(null);
         EvidenceViewBuilder page = EvidenceViewBuilder.builder().job(job).row(row);
         page.spot(event.spot(spot).orElseThrow());
+        page.marks(dayMarks.of(event, event.spot(spot).orElseThrow(), accounts.units(key.accountId())));
         page.presentation(event.presentation(presentation).orElseThrow());
         page.spotType(SpotType.words(row.pattern().spotType()));
         page.stops(stops(rankings.evidence(cell), event.timeZone()));

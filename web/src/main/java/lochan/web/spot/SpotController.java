@@ -13,13 +13,19 @@ import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.lake.SpotType;
+import lochan.core.lake.Stock;
 import lochan.core.lake.Zone;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.offline.plan.BankWords;
+import lochan.offline.spot.WaypointWords;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
+import lochan.web.lake.MapMarks;
+import lochan.web.lake.SpotMarks;
+import lochan.web.lake.SpotWorths;
+import lochan.web.modelling.DayModels;
 import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Undo;
@@ -36,24 +42,58 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class SpotController {
 
+    private final SpotWorths worths;
     private final Spots spots;
     private final Waypoints waypoints;
     private final EventBook events;
     private final Accounts accounts;
+    private final MapPlaces mapPlaces;
+    private final DayModels dayModels;
 
-    SpotController(Spots spots, Waypoints waypoints, EventBook events, Accounts accounts) {
+    SpotController(
+            Spots spots,
+            Waypoints waypoints,
+            EventBook events,
+            Accounts accounts,
+            MapPlaces mapPlaces,
+            DayModels dayModels,
+            SpotWorths worths) {
+        this.worths = worths;
+        this.dayModels = dayModels;
+        this.mapPlaces = mapPlaces;
         this.events = events;
         this.spots = spots;
         this.waypoints = waypoints;
         this.accounts = accounts;
     }
 
-    /** @param closed ids of the spots that the rules close */
-    record SpotsView(List<Spot> spots, Set<String> closed) {}
+    /**
+     * @param closed ids of the spots that the rules close
+     * @param spotTypes that can be chosen for many at once
+     * @param marks     of the map; null: the lake is not known
+     */
+    record SpotsView(
+            List<Spot> spots,
+            Set<String> closed,
+            List<String> spotTypes,
+            Zone[] zones,
+            Stock[] stocks,
+            @Nullable String marks) {}
+
+    private @Nullable String marks(EventKey key, EventData event) {
+        if (event.lake() == null || event.spots().isEmpty()) {
+            return null;
+        }
+        Units units = accounts.units(key.accountId());
+        boolean practised = !event.stops().isEmpty() && !event.presentations().isEmpty();
+        SpotMarks spotMarks = SpotMarks.of(event, practised ? dayModels.of(key, event, 1) : null, worths, units);
+        return MapMarks.of(event, units).places(spotMarks.ofTheDay()).build().json();
+    }
 
     @GetMapping("/events/{eventId}/spots")
     String list(EventKey key, Model model) {
-        EventData event = events.event(key);
+        EventData known = events.event(key);
+        EventData event = known.onLevelOf(spots.today(known));
         return Views.show(
                 "spot/spots",
                 model,
@@ -62,18 +102,33 @@ class SpotController {
                         event.spots().stream()
                                 .filter(event::offLimits)
                                 .map(Spot::id)
-                                .collect(Collectors.toSet())));
+                                .collect(Collectors.toSet()),
+                        types(event.spots()),
+                        Zone.values(),
+                        Stock.values(),
+                        marks(key, known)));
     }
 
+    /** By how much the water stands above the level that depths are kept at, m: what is typed are today's. */
+    private double above(EventKey key) {
+        EventData event = events.event(key);
+        return event.aboveReferenceM(spots.today(event));
+    }
+
+    /** @param position where a place was tapped on the map; null: nowhere */
     @GetMapping("/events/{eventId}/spots/new")
-    String fresh(EventKey key, @RequestParam(required = false) String waypoint, Model model) {
+    String fresh(
+            EventKey key,
+            @RequestParam(required = false) String waypoint,
+            @RequestParam(required = false) String position,
+            Model model) {
         Units units = accounts.units(key.accountId());
-        return page(
-                key,
-                waypoint == null ? SpotForm.empty(units) : SpotForm.of(waypoints.waypoint(key, waypoint), units),
-                null,
-                waypoint,
-                model);
+        Form form = waypoint == null ? SpotForm.empty(units) : SpotForm.of(waypoints.waypoint(key, waypoint), units);
+        if (position != null) {
+            form.put("position", position);
+            SpotForm.fill(form, mapPlaces.of(key, form.position("position")), units, above(key));
+        }
+        return page(key, form, null, waypoint, model);
     }
 
     @PostMapping("/events/{eventId}/spots/new")
@@ -84,7 +139,8 @@ class SpotController {
             Model model,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
-        Optional<Spot> spot = SpotForm.read(form, spots.freshCode(key, form.value("name")), null);
+        Optional<Spot> spot = SpotForm.read(form, spots.freshCode(key, form.value("name")), null)
+                .map(s -> s.deeperBy(-above(key)));
         if (spot.isEmpty()) {
             return page(key, form, null, waypoint, model);
         }
@@ -98,7 +154,12 @@ class SpotController {
 
     @GetMapping("/events/{eventId}/spots/edit")
     String edit(EventKey key, @RequestParam String spot, Model model) {
-        return page(key, SpotForm.of(spots.spot(key, spot), accounts.units(key.accountId())), spot, null, model);
+        return page(
+                key,
+                SpotForm.of(spots.spot(key, spot).deeperBy(above(key)), accounts.units(key.accountId())),
+                spot,
+                null,
+                model);
     }
 
     @PostMapping("/events/{eventId}/spots/edit")
@@ -109,7 +170,7 @@ class SpotController {
             Model model,
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
-        Optional<Spot> read = SpotForm.read(form, spot, spots.spot(key, spot));
+        Optional<Spot> read = SpotForm.read(form, spot, spots.spot(key, spot)).map(s -> s.deeperBy(-above(key)));
         if (read.isEmpty()) {
             return page(key, form, spot, null, model);
         }
@@ -153,15 +214,13 @@ class SpotController {
             @Nullable String waypoint) {}
 
     private String page(EventKey key, Form form, @Nullable String spot, @Nullable String waypoint, Model model) {
-        TreeSet<String> classes = new TreeSet<>(SpotType.COMMON);
-        spots.all(key).forEach(s -> classes.add(s.spotType()));
         return Views.show(
                 "spot/spot",
                 model,
                 new SpotView(
                         form,
                         spot,
-                        classes.stream().map(SpotType::words).toList(),
+                        types(spots.all(key)),
                         Zone.values(),
                         spot == null
                                 ? List.of()
@@ -171,6 +230,13 @@ class SpotController {
                                         .toList(),
                         spot == null ? List.of() : bankHours(events.event(key), spot),
                         waypoint));
+    }
+
+    /** Types in words: the common ones, and those of the event. */
+    private static List<String> types(List<Spot> known) {
+        TreeSet<String> types = new TreeSet<>(SpotType.COMMON);
+        known.forEach(s -> types.add(s.spotType()));
+        return types.stream().map(SpotType::words).toList();
     }
 
     /** What the forecast wind does to its bank, a line for each day that it says something of. */

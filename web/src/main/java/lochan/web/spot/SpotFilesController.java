@@ -7,12 +7,18 @@ import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
+import lochan.core.lake.SpotBuilder;
 import lochan.core.lake.SpotType;
+import lochan.core.plan.Plan;
 import lochan.core.quantity.Count;
+import lochan.eventformat.KmlSpots;
 import lochan.eventformat.gpx.GpxException;
 import lochan.eventformat.gpx.GpxWaypoints;
+import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.Codes;
@@ -27,7 +33,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Spots as files: GPX waypoints in and out, GeoJSON out. */
+/** Spots as files: GPX waypoints in and out, GeoJSON and KML out. */
 @Controller
 class SpotFilesController {
 
@@ -36,15 +42,41 @@ class SpotFilesController {
     private static final double SAME_PLACE_M = 15;
 
     private final Spots spots;
+    private final EventBook events;
+    private final MapPlaces mapPlaces;
 
-    SpotFilesController(Spots spots) {
+    SpotFilesController(Spots spots, EventBook events, MapPlaces mapPlaces) {
         this.spots = spots;
+        this.events = events;
+        this.mapPlaces = mapPlaces;
     }
 
     @GetMapping("/events/{eventId}/spots/gpx")
     void gpx(EventKey key, HttpServletResponse response) throws IOException {
+        EventData event = events.event(key);
         Downloads.attach(response, "spots.gpx", "application/gpx+xml");
-        GpxWaypoints.write(spots.all(key), response.getOutputStream());
+        GpxWaypoints.write(
+                event.spots(),
+                event.waypoints(),
+                event.plans().stream().map(p -> way(p, event)).toList(),
+                response.getOutputStream());
+    }
+
+    private static GpxWaypoints.Way way(Plan plan, EventData event) {
+        String name = plan.name() == null ? "Day " + plan.day() : plan.name();
+        return new GpxWaypoints.Way(
+                name,
+                plan.stops().stream()
+                        .map(s -> event.spot(s.spotId()))
+                        .flatMap(Optional::stream)
+                        .toList());
+    }
+
+    @GetMapping("/events/{eventId}/spots/kml")
+    void kml(EventKey key, HttpServletResponse response) throws IOException {
+        EventData event = events.event(key);
+        Downloads.attach(response, "spots.kml", "application/vnd.google-earth.kml+xml");
+        KmlSpots.write(event.spots(), event.waypoints(), response.getOutputStream());
     }
 
     @GetMapping("/events/{eventId}/spots/geojson")
@@ -72,7 +104,7 @@ class SpotFilesController {
         response.getOutputStream().write(JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(root));
     }
 
-    /** Adds the waypoints of a file as spots; those that are spots already are left alone. */
+    /** Adds the waypoints of a file as spots, with what the map tells of them; those that are spots already are left alone. */
     @PostMapping("/events/{eventId}/spots/gpx")
     @EventWrite
     public String importGpx(EventKey key, @RequestParam MultipartFile file, RedirectAttributes flash)
@@ -89,11 +121,19 @@ class SpotFilesController {
                     fresh.add(spot(w, spots.freshCode(key, w.name()), taken));
                 }
             }
-            spots.add(key, fresh);
+            List<Spot> filled = fresh.stream()
+                    .map(s -> mapPlaces.of(key, s.position()).fill(s, SpotType.COMMON.contains(s.spotType())))
+                    .toList();
+            spots.add(key, filled);
+            long deep = filled.stream().filter(s -> s.depthMaxM() != null).count();
             flash.addFlashAttribute(
                     "notice",
                     Count.of(fresh.size(), "spot") + " added, " + (waypoints.size() - fresh.size())
-                            + " known already. Set their spot type and zone.");
+                            + " known already. "
+                            + (deep > 0
+                                    ? "The map gave depth and zone of " + deep + ", and a type where it shows one. "
+                                    : "")
+                            + "Tick spots to set their types and zones together.");
         } catch (GpxException e) {
             flash.addFlashAttribute(
                     "trouble",
@@ -107,7 +147,10 @@ class SpotFilesController {
     private static Spot spot(GpxWaypoints.Waypoint w, String code, Set<String> taken) {
         String free = taken.contains(code) ? Codes.of(code, taken::contains) : code;
         taken.add(free);
-        return Spot.fresh(
+        Spot spot = Spot.fresh(
                 free, w.name().isEmpty() ? "Waypoint" : w.name(), w.position(), SpotType.orUnsorted(w.type()));
+        return SpotBuilder.builder(spot)
+                .symbol(w.symbol().isEmpty() ? null : w.symbol())
+                .build();
     }
 }

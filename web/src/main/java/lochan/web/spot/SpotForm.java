@@ -9,6 +9,7 @@ import lochan.core.lake.SpotType;
 import lochan.core.lake.Stock;
 import lochan.core.lake.Waypoint;
 import lochan.core.lake.Zone;
+import lochan.core.lake.structure.MapPlace;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
@@ -64,6 +65,19 @@ final class SpotForm {
         return form;
     }
 
+    /** What the map tells of the place, in depths of today. */
+    static void fill(Form form, MapPlace place, Units units, double aboveReferenceM) {
+        Double depth = place.depthM();
+        if (depth != null) {
+            form.put("zone", Zone.at(depth))
+                    .put("depthMinM", units.typedDepth(Math.max(0, depth + aboveReferenceM - 1)))
+                    .put("depthMaxM", units.typedDepth(depth + aboveReferenceM + 1));
+        }
+        if (place.spotType() != null) {
+            form.put("spotType", SpotType.words(place.spotType()));
+        }
+    }
+
     /**
      * @param id     of the spot
      * @param before the spot as it was; null: it is new
@@ -94,6 +108,7 @@ final class SpotForm {
                 .depthMaxM(max)
                 .crowdRisk(percent == null ? 0 : percent / PERCENT)
                 .stock(stock)
+                .symbol(before == null ? null : before.symbol())
                 .entered(form.entered())
                 .build();
         form.violations(SpotCheck.check(spot));

@@ -119,6 +119,7 @@ class SpotRepository {
                 .setDepthMaxM(spot.depthMaxM())
                 .setCrowdRisk(spot.crowdRisk())
                 .setStock(spot.stock().code())
+                .setSymbol(spot.symbol())
                 .setEntered(JsonText.of(spot.entered()));
     }
 
@@ -134,6 +135,7 @@ class SpotRepository {
                 .depthMaxM(r.getDepthMaxM())
                 .crowdRisk(r.getCrowdRisk())
                 .stock(Coded.get(Stock.class, r.getStock()))
+                .symbol(r.getSymbol())
                 .entered(JsonText.map(r.getEntered()))
                 .build();
     }

@@ -1,6 +1,7 @@
 package lochan.web.spot;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
@@ -34,6 +35,11 @@ public class Spots implements EventPart {
     @EventWrite
     public void write(EventKey key, EventData event) {
         repository.add(key, event.spots());
+    }
+
+    /** The date at the lake. */
+    LocalDate today(EventData event) {
+        return LocalDate.ofInstant(clock.instant(), event.timeZone());
     }
 
     public List<Spot> all(EventKey key) {

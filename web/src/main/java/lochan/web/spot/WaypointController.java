@@ -14,6 +14,7 @@ import lochan.core.quantity.Units;
 import lochan.core.tackle.Mood;
 import lochan.offline.form.Form;
 import lochan.offline.spot.WaypointForm;
+import lochan.offline.spot.WaypointWords;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
@@ -66,9 +67,10 @@ class WaypointController {
             @Nullable String nearest,
             @Nullable String nearestName) {}
 
+    /** @param position where a place was tapped on the map; null: nowhere */
     @GetMapping("/events/{eventId}/spots/waypoints")
-    String list(EventKey key, Model model) {
-        return page(key, new Form(accounts.units(key.accountId())), null, model);
+    String list(EventKey key, @RequestParam(required = false) String position, Model model) {
+        return page(key, new Form(accounts.units(key.accountId())).put("position", position), null, model);
     }
 
     @PostMapping("/events/{eventId}/spots/waypoints")

@@ -4,7 +4,10 @@ import { render } from '/assets/lit-html.js';
 import { finishSignOut, keepForOneAccount, signOut, watchSignOut } from '../sign-out.js';
 import * as rules from './bag.js';
 import { Bell } from './bell.js';
-import { LakeCanvas } from './lake.js';
+import { Compass } from './compass.js';
+import { cellsOf } from '../map/depths.js';
+import { LakeMap } from '../map/lake-map.js';
+import { bytesOf } from '../map/page.js';
 import { answered, decision, freshCode, joined, taken } from './outbox.js';
 import { screen } from './screens.js';
 import { Store } from './store.js';
@@ -34,6 +37,7 @@ class BoatApp {
     this.track = new Track(root, store);
     this.awake = new Awake();
     this.bell = new Bell();
+    this.compass = new Compass();
     this.alarmKinds = rules.alarmKinds();
     this.thumb = window.matchMedia('(pointer: coarse)').matches;
     this.canSpeak = 'speechSynthesis' in window;
@@ -294,6 +298,18 @@ class BoatApp {
     target.closest('details')?.removeAttribute('open');
   }
 
+  /** Writes where the phone points into a field. */
+  async takeHeading(field) {
+    const heading = await this.compass.heading();
+    if (heading === null) this.announce('The phone tells no heading: type it.');
+    else document.querySelector(`form [name=${field}]`).value = String(Math.round(heading));
+  }
+
+  /** Keeps where the boat is now as the first of two places that something is seen from. */
+  takePlaceBefore({ target }) {
+    target.form.elements.position2.value = `${this.position.lat}, ${this.position.lon}`;
+  }
+
   undoChange() {
     return this.log(this.kept.undo.fields);
   }
@@ -551,6 +567,30 @@ class BoatApp {
     this.draw();
   }
 
+  /** The lake of what was taken along, made once for each. */
+  sheet() {
+    const { pack } = this.taken;
+    if (this.drawn?.pack !== pack) {
+      const { lake, event, spots, waypoints } = pack.data;
+      const { launch, checkInAt } = event;
+      const elsewhere = checkInAt.lat !== launch.lat || checkInAt.lon !== launch.lon;
+      this.marks = {
+        waypoints: waypoints.map(({ id, lat, lon, note }) => ({ id, lat, lon, words: note ?? '' })),
+        ramps: [{ ...launch, letter: 'L' }, ...(elsewhere ? [{ ...checkInAt, letter: 'C' }] : [])],
+      };
+      this.drawn = {
+        pack,
+        sheet: {
+          lake,
+          places: [launch, checkInAt, ...spots],
+          unit: pack.units.depth === 'ft' ? { code: 'ft', metres: 0.3048 } : { code: 'm', metres: 1 },
+          depths: pack.depths && { ...pack.depths, cells: cellsOf(bytesOf(pack.depths.cells)) },
+        },
+      };
+    }
+    return this.drawn.sheet;
+  }
+
   /** What the map shows for where the boat is. */
   async askMap() {
     if (!this.taken || !this.kept.log || this.screen !== 'map') return;
@@ -562,9 +602,18 @@ class BoatApp {
   drawLake() {
     const canvas = document.querySelector('canvas[data-lake]');
     if (!canvas || !this.taken || !this.map) return;
-    if (this.lake?.canvas !== canvas) this.lake = new LakeCanvas(canvas, (id) => this.choose(id), this.lake);
-    this.lake.take(this.taken.pack);
-    this.lake.show({ ...this.map, way: this.way, boat: this.position, chosen: this.chosen });
+    if (this.lake?.canvas !== canvas) this.lake = new LakeMap(canvas, { chosen: (id) => this.choose(id) }, this.lake);
+    this.lake.take(this.sheet());
+    const { places, route, beads } = this.map;
+    this.lake.show({
+      places,
+      routes: route.length > 1 ? [{ way: route.flatMap(({ lat, lon }) => [lat, lon]) }] : [],
+      beads,
+      ...this.marks,
+      way: this.way,
+      boat: this.position,
+      chosen: this.chosen,
+    });
   }
 
   choose(id) {

@@ -154,6 +154,7 @@ const TAKEN = {
 };
 const COLOURS = { natural: 'natural', mixed: 'mixed', bold: 'bold' };
 const YES_NO = { yes: 'yes', no: 'no' };
+const SIDES = { left: 'left', right: 'right' };
 const POSITIONS = {
   'on-top': 'on top',
   'off-edge': 'off the edge',
@@ -295,10 +296,33 @@ function waypoint(app) {
         ? html`<form class="grid gap-2" @submit=${(event) => app.markWaypoint(event)}>
             <div class="pairs">
               ${typed('seen', 'Seen from the boat', '', "2 o'clock, 70 ft")}
-              ${typed('heading', 'Heading of the boat', app.position.heading ?? '', '0 to 360')} ${fishSeen('fish', {})}
-              ${picked('bait', 'Bait', YES_NO, '')} ${typed('waterDepthM', 'Water depth', '')}
+              <div class="grid gap-1">
+                ${typed('heading', 'Heading of the boat', app.position.heading ?? '', '0 to 360')}
+                ${
+                  app.compass.isThere
+                    ? html`<button type="button" class="small" @click=${() => app.takeHeading('heading')}>
+                        Take the phone's compass
+                      </button>`
+                    : nothing
+                }
+              </div>
+              ${fishSeen('fish', {})} ${picked('bait', 'Bait', YES_NO, '')} ${typed('waterDepthM', 'Water depth', '')}
               ${typed('note', 'Note', '')}
             </div>
+            <details>
+              <summary>Fix from two places</summary>
+              <div class="pairs">
+                <div class="grid gap-1">
+                  ${typed('position2', 'Place before', '')}
+                  <button type="button" class="small" @click=${(event) => app.takePlaceBefore(event)}>
+                    Take this place
+                  </button>
+                </div>
+                ${typed('bearing2', 'Bearing from there', '', '0 to 360')} ${typed('range2', 'Range from there', '')}
+                ${typed('bearing1', 'Bearing from here', '', '0 to 360')} ${typed('range1', 'Range from here', '')}
+                ${picked('side', 'From here to there it lies', SIDES, 'left')}
+              </div>
+            </details>
             <button class="act">Mark waypoint</button>
           </form>`
         : html`<p>

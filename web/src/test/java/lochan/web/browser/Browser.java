@@ -49,7 +49,12 @@ final class Browser {
 
     /** A fresh window of a size, as of a new visitor. */
     static Page window(Walk.Size size) {
-        return Shared.BROWSER.open(size);
+        return Shared.BROWSER.open(size, false);
+    }
+
+    /** The same of a device that is touched. */
+    static Page touched(Walk.Size size) {
+        return Shared.BROWSER.open(size, true);
     }
 
     /** A browser of its own that keeps what it stores in a folder: what is left there when it is killed it finds again. */
@@ -65,10 +70,11 @@ final class Browser {
                                 .setViewportSize(size.width(), size.height()));
     }
 
-    private Page open(Walk.Size size) {
+    private Page open(Walk.Size size, boolean touch) {
         BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
                 .setViewportSize(size.width(), size.height())
                 .setDeviceScaleFactor(1)
+                .setHasTouch(touch)
                 .setLocale("en-US")
                 .setTimezoneId("America/Boise"));
         context.setDefaultTimeout(TIMEOUT_MILLIS);

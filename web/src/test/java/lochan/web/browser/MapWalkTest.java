@@ -6,55 +6,149 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import java.util.regex.Pattern;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** The map of the demo's lake: moved by keys and buttons, a run between two cairns, a band of depths. */
+/** The map of the demo's lake on its pages: moved by keys, buttons and fingers, and asked by taps. */
 @ExtendWith(TestServers.class)
 class MapWalkTest extends Walk {
+
+    private Locator map() {
+        Locator map = page.locator("[data-lake-map][data-ready]");
+        assertThat(map).isAttached();
+        return map;
+    }
+
+    private Object ask(String script) {
+        return map().evaluate("root => { const map = root.lakeMap; return " + script + "; }");
+    }
+
+    private double number(String script) {
+        return ((Number) ask(script)).doubleValue();
+    }
+
+    /** Clicks what lies on the map: a spot, or a candidate, by its id. */
+    private void tap(String id, boolean withAFinger) {
+        map().scrollIntoViewIfNeeded();
+        map().evaluate(
+                        "(root, id) => { const all = [...root.lakeMap.shown.places, ...root.lakeMap.shown.candidates];"
+                                + " root.lakeMap.centre(all.find((one) => one.id === id), 12); }",
+                        id);
+        page.waitForFunction(
+                "id => document.querySelector('[data-lake-map]').lakeMap.hits.some((hit) => hit.id === id && hit.members.length < 2)",
+                id);
+        List<?> at = (List<?>) map().evaluate(
+                        "(root, id) => { const box = root.querySelector('canvas').getBoundingClientRect();"
+                                + " const { at } = root.lakeMap.hits.find((hit) => hit.id === id); return [box.left + at[0], box.top + at[1]]; }",
+                        id);
+        double x = ((Number) at.get(0)).doubleValue();
+        double y = ((Number) at.get(1)).doubleValue();
+        if (withAFinger) {
+            page.touchscreen().tap(x, y);
+        } else {
+            page.mouse().click(x, y);
+        }
+    }
 
     @Test
     void theMapIsMovedAndAnswers(@RunningApp.Demo RunningApp demo) {
         enterDemo(demo, LAPTOP, "Map");
-        Locator view = page.locator("[data-map][data-ready] [data-view]");
-        assertThat(view).isAttached();
+        map();
 
-        page.locator("[data-map] svg").focus();
+        page.locator("[data-lake]").focus();
         page.keyboard().press("+");
-        assertThat(view).hasAttribute("transform", Pattern.compile("scale\\(1\\.5\\)"));
+        assertThat(number("map.transform.k")).isCloseTo(1.6, org.assertj.core.api.Assertions.within(1e-9));
         page.keyboard().press("ArrowRight");
+        assertThat(number("map.transform.x")).isNotEqualTo(0);
         page.keyboard().press("0");
-        assertThat(view).hasAttribute("transform", Pattern.compile("translate\\(0,\\s?0\\) scale\\(1\\)"));
+        assertThat(number("map.transform.k")).isEqualTo(1);
         page.getByLabel("Closer", new Page.GetByLabelOptions().setExact(true)).click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("All"))
                 .click();
 
-        page.locator("[data-spot=raven-wall]").dispatchEvent("click");
+        tap("raven-wall", false);
         assertThat(page.locator("[data-run-words]")).containsText("mi on the water");
-        page.locator("[data-spot=grey-snag]").dispatchEvent("click");
-        assertThat(page.locator("[data-run-from]")).hasValue("raven-wall");
-        assertThat(page.locator("[data-run]")).hasAttribute("d", Pattern.compile("^M"));
+        assertThat(page.locator("#place-title")).hasText("Raven Wall");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Find water like this"))
+                .click();
+        assertThat(page.locator("[data-alike-list] button").first()).containsText("alike");
+        assertThat(
+                        number(
+                                "map.depths.at(...Object.values(map.placeAt(map.canvas.clientWidth / 2, map.canvas.clientHeight / 2))).metres"))
+                .as("the depth under the middle, m")
+                .isBetween(0.5, 40.0);
 
-        page.getByLabel("To, ft").fill("20");
-        page.getByLabel("From, ft").fill("12");
-        assertThat(page.locator("[data-band-words]")).hasText(Pattern.compile("12 to 20 ft: [\\d.]+ acres"));
+        page.locator("[data-end=from]").focus();
+        for (int i = 0; i < 12; i++) {
+            page.keyboard().press("ArrowDown");
+        }
+        assertThat(page.locator("[data-band-words]")).hasText(Pattern.compile("12 ft to \\d+ ft: [\\d.]+ acres, .*"));
+        assertThat(page.locator("tr.dimmed").first()).isAttached();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show all depths"))
+                .click();
 
-        assertThat(page.locator("[data-map] path.closed")).isAttached();
-        Locator look = page.locator("section[aria-labelledby=looks] tbody tr").first();
-        int marked = page.locator("[data-map] .place").count();
-        look.getByRole(AriaRole.BUTTON).click();
-        assertThat(page.locator(".note")).containsText("added as a spot");
-        assertThat(page.locator("[data-map] .place")).hasCount(marked + 1);
+        page.locator(".layers summary").click();
+        page.getByLabel("structure", new Page.GetByLabelOptions().setExact(true))
+                .uncheck();
+        page.reload();
+        assertThat(ask("map.layers.structure")).as("remembered").isEqualTo(false);
+        page.locator(".layers summary").click();
+        page.getByLabel("structure", new Page.GetByLabelOptions().setExact(true))
+                .check();
+
+        int marked = (int) number("map.shown.places.length");
+        page.locator("section[aria-labelledby=looks] tbody tr")
+                .first()
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add the"))
+                .click();
+        assertThat(page.locator("main > .note")).containsText("added as a spot");
+        assertThat((int) number("map.shown.places.length")).isEqualTo(marked + 1);
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo"))
                 .click();
         page.locator(".stations")
                 .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Map"))
                 .click();
-        assertThat(page.locator("[data-map] .place")).hasCount(marked);
+        assertThat((int) number("map.shown.places.length")).isEqualTo(marked);
 
+        looksRight("Map");
+    }
+
+    @Test
+    void rankingsAndPlansLieOnTheMap(@RunningApp.Demo RunningApp demo) {
+        enterDemo(demo, LAPTOP, "Rankings");
+        tap("sill-ledge", false);
+        assertThat(page.locator("tr.chosen").first()).containsText("Sill Ledge");
+        page.locator("[data-hour]").focus();
+        page.keyboard().press("End");
+        assertThat(page.locator("[data-hour-words]")).containsText("14:30");
+        assertThat(page.locator("#at")).hasValue("14:30");
+        assertThat(page).hasURL(Pattern.compile("at=14%3A30"));
+        page.getByLabel("Zone").selectOption("deep");
+        assertThat(page.locator("[data-ranking-list] tbody tr").first()).isVisible();
+        looksRight("Rankings");
+
+        page.locator(".stations")
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Plan"))
+                .click();
+        Locator stops = page.locator(".stop-row");
+        int before = stops.count();
+        tap("long-meadow", false);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add it to the plan"))
+                .click();
+        assertThat(stops).hasCount(before + 1);
+        assertThat((int) number("map.shown.legs.length")).isGreaterThan(2);
+    }
+
+    @Test
+    void aFingerPinchesAndTaps(@RunningApp.Demo RunningApp demo) {
+        page = Browser.touched(PHONE);
+        enterDemo(demo, "Map");
+        tap("kestle-docks", true);
+        assertThat(page.locator("#place-title")).hasText("Kestle Docks");
         looksRight("Map");
     }
 }

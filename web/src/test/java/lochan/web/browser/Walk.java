@@ -86,6 +86,11 @@ abstract class Walk {
     /** Opens a window, signs in as the demo angler and opens a tab of the demo's event. */
     void enterDemo(RunningApp demo, Size size, String tab) {
         page = Browser.window(size);
+        enterDemo(demo, tab);
+    }
+
+    /** The same in the window that is open. */
+    void enterDemo(RunningApp demo, String tab) {
         page.navigate(demo.address() + "/sign-in");
         button("Sign in as the demo angler").click();
         page.getByRole(AriaRole.LINK, named("Two Arms Open")).first().click();

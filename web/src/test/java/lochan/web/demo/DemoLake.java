@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.Locale;
 import lochan.core.event.Position;
 import lochan.core.lake.Lake;
+import lochan.core.lake.LakeCover;
+import lochan.core.lake.LakeLevels;
 import lochan.core.lake.Spot;
-import lochan.core.lake.structure.Contours;
+import lochan.core.lake.depth.Contours;
 
 /** The invented reservoir of the demo: two flooded valleys and what lies in them. Kilometres are east and north of the launch. */
 final class DemoLake {
@@ -167,7 +169,25 @@ final class DemoLake {
                 List.of(
                         zone("Ferry harbour", 2.2, -0.75, -0.12, 0.28, 0.5),
                         zone("Causeway bridge", 2.2, -3.75, 3.95, -2.75, 4.3)),
-                List.of(new Lake.OffLimits("Hatchery cove", box(-5.35, 6.5, -4.55, 7.25))));
+                List.of(new Lake.OffLimits("Hatchery cove", box(-5.35, 6.5, -4.55, 7.25))),
+                List.of(
+                        cover(LakeCover.Kind.GRASS, box(-1.75, 1.85, -1.1, 2.3)),
+                        cover(LakeCover.Kind.GRASS, box(-2.95, 3.35, -2.3, 3.85)),
+                        cover(LakeCover.Kind.TIMBER, box(2.3, 4.15, 2.9, 4.7)),
+                        cover(LakeCover.Kind.TIMBER, box(-4.75, 5.75, -4.1, 6.3)),
+                        new LakeCover(
+                                LakeCover.Kind.DOCKS,
+                                null,
+                                List.of(),
+                                List.of(
+                                        List.of(at(0.74, 0.98), at(0.88, 0.84)),
+                                        List.of(at(-0.68, 0.45), at(-0.62, 0.2))))),
+                LakeLevels.UNKNOWN,
+                null);
+    }
+
+    private static LakeCover cover(LakeCover.Kind kind, List<Lake.Body> areas) {
+        return new LakeCover(kind, null, areas, List.of());
     }
 
     private static Lake.SlowZone zone(String name, double mps, double west, double south, double east, double north) {

@@ -68,7 +68,8 @@ class FuzzTest {
             app = running;
             angler = running.angler();
             event = SampleEvents.practisedEvent(angler, "Spoilt");
-            angler.upload(event + "/map/lake", "file", "lake.geojson", LAKE.getBytes(StandardCharsets.UTF_8));
+            angler.upload(event + "/map/import", "file", "lake.geojson", LAKE.getBytes(StandardCharsets.UTF_8));
+            angler.post(event + "/map/import/take", "use", "lake");
             angler.post(event + "/plan/new", "day", "1");
             eventFile = angler.get(event + "/export").body();
             pages = app.bean(RequestMappingHandlerMapping.class).getHandlerMethods().keySet().stream()
@@ -189,15 +190,15 @@ class FuzzTest {
     }
 
     private void lake() {
-        upload("lake", "/map/lake", LAKE);
+        preview("lake", "/map/import", LAKE);
     }
 
     private void grid() {
-        upload("grid", "/map/depths", GRID);
+        preview("grid", "/map/import", GRID);
     }
 
     private void lines() {
-        upload("lines", "/map/contours", LINES);
+        preview("lines", "/map/import", LINES);
     }
 
     private void waypoints() {

@@ -2,8 +2,12 @@ package lochan.web.map;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.zip.GZIPInputStream;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
@@ -26,9 +30,28 @@ class MapPagesTest {
                [[[-116.905, 42.61], [-116.90, 42.61], [-116.90, 42.615], [-116.905, 42.61]]]}}]}
             """;
 
-    private static Visitor.Answer send(Visitor angler, String path, String name, String content) {
+    /** Sends a file to be looked at; the answer is what the page makes of it. */
+    private static Visitor.Answer look(Visitor angler, String event, String name, String content) {
         angler.get("/settings");
-        return angler.upload(path, "file", name, content.getBytes(StandardCharsets.UTF_8));
+        return angler.upload(event + "/map/import", "file", name, content.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Sends a file and keeps what comes of it as the page first understands it. */
+    private static Visitor.Answer keep(Visitor angler, String event, String name, String content) {
+        Visitor.Answer looked = look(angler, event, name, content);
+        assertThat(looked.texts(".note.trouble")).isEmpty();
+        return angler.post(event + "/map/import/take", looked.form("form[action$=/map/import/take]"));
+    }
+
+    /** What the page's map shows, as the browser takes it. */
+    private static String marks(Visitor.Answer page) {
+        return page.page().selectFirst("[data-marks]").attr("data-marks");
+    }
+
+    private static String sheet(Visitor angler, String event) throws IOException {
+        try (InputStream in = new GZIPInputStream(new ByteArrayInputStream(angler.bytes(event + "/map/sheet")))) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
     }
 
     /** Depths over the lake, 60 × 60 cells, with one hump of 5 m in 12 m of water. */
@@ -54,19 +77,22 @@ class MapPagesTest {
     }
 
     @Test
-    void aLakeIsDrawnAndPlansRunOnIt(RunningApp app) {
+    void aLakeIsDrawnAndPlansRunOnIt(RunningApp app) throws IOException {
         Visitor angler = app.angler();
         String event = SampleEvents.practisedEvent(angler, "Drawn");
         assertThat(angler.get(event + "/map").text()).contains("No lake yet");
 
-        Visitor.Answer drawn = send(angler, event + "/map/lake", "lake.geojson", LAKE);
+        Visitor.Answer looked = look(angler, event, "lake.geojson", LAKE);
+        assertThat(looked.text()).contains("1 piece of water, 0 islands, 1 slow zone");
+        assertThat(angler.get(event + "/map").text()).as("not kept yet").contains("No lake yet");
+
+        Visitor.Answer drawn = angler.post(event + "/map/import/take", looked.form("form[action$=/map/import/take]"));
 
         assertThat(drawn.text()).contains("Lake imported");
-        assertThat(drawn.page().select("svg .water")).hasSize(1);
-        assertThat(drawn.texts("svg .slow title")).containsExactly("Harbour, 4 mph at most");
-        assertThat(drawn.page().select("svg [data-spot=reed-corner]")).hasSize(1);
+        assertThat(sheet(angler, event)).contains("\"water\":[{\"rings\"").contains("\"name\":\"Harbour\"");
+        assertThat(marks(drawn)).contains("\"id\":\"reed-corner\"");
         Visitor.Answer run = angler.get(event + "/map/run?from=launch&to=reed-corner");
-        assertThat(run.body()).contains("mi on the water").contains("\"path\":\"M");
+        assertThat(run.body()).contains("mi on the water").contains("\"way\":[42.");
         assertThat(angler.post(event + "/plan/new", "day", "1").text()).contains("Quickest routes on the water");
         assertThat(angler.get(event + "/export").body())
                 .contains("\"slowZones\"")
@@ -77,12 +103,12 @@ class MapPagesTest {
     void depthsShowBandsAndWhatNobodyHasMarked(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Deep");
-        send(angler, event + "/map/lake", "lake.geojson", LAKE);
+        keep(angler, event, "lake.geojson", LAKE);
 
-        Visitor.Answer taken = send(angler, event + "/map/depths", "depths.asc", depths());
+        Visitor.Answer taken = keep(angler, event, "depths.asc", depths());
 
         assertThat(taken.text()).contains("60 × 60 depths taken.");
-        assertThat(taken.page().select("svg .depth-line")).isNotEmpty();
+        assertThat(marks(taken)).contains("\"kind\":\"hump\"");
         assertThat(angler.get(event + "/map/band?from=0&to=30").body()).contains("acres");
         Visitor.Answer humps = angler.get(event + "/map?kind=hump");
         assertThat(humps.texts("tbody tr"))
@@ -97,9 +123,12 @@ class MapPagesTest {
                         .select("tbody form input")
                         .eachAttr("value"))
                 .as("marking asks for what the page showed")
-                .contains("hump", "20 ft");
+                .contains("20 ft");
 
-        Visitor.Answer marked = angler.post(event + "/map/spot", "cell", humps.value("cell"), "kind", "hump");
+        Visitor.Answer marked = angler.post(
+                event + "/map/spot",
+                "candidate",
+                humps.page().selectFirst("tbody input[name=candidate]").val());
         assertThat(marked.text()).contains("“Hump, 16 ft” added as a spot");
         assertThat(angler.get(event + "/map?kind=hump").text())
                 .as("not suggested again")
@@ -110,6 +139,115 @@ class MapPagesTest {
                 .contains("13 ft to 20 ft");
         angler.post(marked.page().selectFirst(".note form").attr("action"));
         assertThat(angler.get(event + "/map?kind=hump").texts("tbody tr")).hasSize(1);
+
+        Visitor.Answer hidden = angler.post(
+                event + "/map/hide",
+                "candidate",
+                humps.page().selectFirst("tbody input[name=candidate]").val());
+        assertThat(angler.get(event + "/map?kind=hump").text()).contains("No structure of that kind");
+        angler.post(hidden.page().selectFirst(".note form").attr("action"));
+        assertThat(angler.get(event + "/map?kind=hump").texts("tbody tr")).hasSize(1);
+    }
+
+    /** Two feet under the reference: what is told of depths is of today, what is kept is not changed. */
+    @Test
+    void theLakesLevelShiftsEveryDepth(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.event(angler, "Low water");
+        keep(angler, event, "lake.geojson", LAKE);
+        Visitor.Answer humps = keep(angler, event, "depths.asc", depths());
+        angler.post(
+                event + "/map/spot",
+                "candidate",
+                humps.page().selectFirst("tbody input[name=candidate]").val());
+        String today = humps.page().selectFirst("#levelDate").val();
+
+        Visitor.Answer low =
+                angler.post(event + "/map/level", "levelDate", today, "level", "610 ft", "reference", "612 ft");
+
+        assertThat(low.text()).contains("2 ft below the level that depths are told from");
+        assertThat(angler.get(event + "/map/band?from=0&to=30").body()).contains("0 ft to 98 ft");
+        assertThat(angler.get(event + "/spots").text()).contains("11 ft to 18 ft");
+        assertThat(angler.get(event + "/export").body())
+                .contains("\"referenceLevelM\"")
+                .contains("\"levels\"");
+        angler.post(event + "/map/level/delete", "date", today);
+        assertThat(angler.get(event + "/spots").text()).contains("13 ft to 20 ft");
+        assertThat(angler.post(event + "/map/level", "levelDate", today, "level", "high")
+                        .texts(".note.trouble"))
+                .singleElement()
+                .asString()
+                .contains("not kept");
+    }
+
+    @Test
+    void soundingsAreCleanedGriddedAndCanBeTakenBack(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.event(angler, "Sounded");
+        StringBuilder log = new StringBuilder("lat,lon,depth_ft\n");
+        for (int i = 0; i < 900; i++) {
+            double depth = i % 100 == 50 ? 90 : 20 + 0.01 * i;
+            log.append(42.61 + 0.0003 * (i / 30)).append(',').append(-116.92 + 0.0003 * (i % 30));
+            log.append(',').append(depth).append('\n');
+        }
+        assertThat(look(angler, event, "log.csv", log.toString()).texts(".note.trouble"))
+                .singleElement()
+                .asString()
+                .contains("outline is missing");
+        keep(angler, event, "lake.geojson", LAKE);
+
+        Visitor.Answer looked = look(angler, event, "log.csv", log.toString());
+        assertThat(looked.text())
+                .contains("891 soundings are good. Left out: 9 spikes")
+                .contains("is then guessed");
+        Visitor.Answer kept = angler.post(event + "/map/import/take", looked.form("form[action$=/map/import/take]"));
+
+        assertThat(kept.text()).contains("891 soundings taken.").contains("log.csv: 891 soundings, 9 left out");
+        assertThat(angler.get(event + "/map/band?from=6&to=9").body()).contains("acres");
+        angler.post(kept.page().selectFirst(".note form").attr("action"));
+        assertThat(angler.get(event + "/map/band?from=6&to=9").status()).isEqualTo(404);
+    }
+
+    /** Out as one zip and into another event; its event file names the depths, and an import in the same account finds them. */
+    @Test
+    void aLakeGoesOutWithItsDepthsAndComesInAgain(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.event(angler, "Out");
+        String cover = LAKE.replace("\"mps\": 2", "\"cover\": \"timber\"");
+        keep(angler, event, "lake.geojson", cover);
+        keep(angler, event, "depths.asc", depths());
+        byte[] zip = angler.bytes(event + "/map/lake.zip");
+
+        String other = SampleEvents.event(angler, "In");
+        Visitor.Answer looked = angler.upload(other + "/map/import", "file", "lake.zip", zip);
+        assertThat(looked.text()).contains("a lake with its depths").contains("60 × 60 cells");
+        assertThat(angler.post(other + "/map/import/lake").text()).contains("Lake imported with its depths.");
+
+        assertThat(angler.bytes(other + "/map/lake.zip")).isEqualTo(zip);
+        assertThat(angler.get(other + "/map?kind=hump").texts("tbody tr")).hasSize(1);
+        String file = angler.get(event + "/export").body();
+        assertThat(file).contains("\"depths\"").contains("\"sha256\"").contains("\"timber\"");
+        Visitor.Answer again =
+                angler.upload("/events/import", "file", "out.event.json", file.getBytes(StandardCharsets.UTF_8));
+        String copy = again.path().replaceAll("/rules.*$", "");
+        assertThat(angler.get(copy + "/map?kind=hump").texts("tbody tr")).hasSize(1);
+    }
+
+    @Test
+    void waterLikeASpotIsToldTheLikestFirst(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.event(angler, "Alike");
+        keep(angler, event, "lake.geojson", LAKE);
+        Visitor.Answer humps = keep(angler, event, "depths.asc", depths());
+        angler.post(
+                event + "/map/spot",
+                "candidate",
+                humps.page().selectFirst("tbody input[name=candidate]").val());
+
+        assertThat(angler.get(event + "/map/alike?spot=hump-16-ft").body())
+                .startsWith("[")
+                .doesNotContain("Hump, 16 ft");
+        assertThat(angler.get(event + "/map/alike?spot=nowhere").status()).isEqualTo(404);
     }
 
     /** A square ring of one depth inside the lake, in hundredths of a degree from its middle. */
@@ -130,29 +268,27 @@ class MapPagesTest {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Contours");
         String lines = "{\"type\": \"FeatureCollection\", \"features\": [" + ring(0.015, "\"depth\": 40") + ","
-                + ring(0.003, "\"depthFt\": \"15\"") + "]}";
-        assertThat(send(angler, event + "/map/contours", "lines.geojson", lines).text())
+                + ring(0.003, "\"depth\": \"15\"") + "]}";
+        assertThat(look(angler, event, "lines.geojson", lines).texts(".note.trouble"))
+                .singleElement()
+                .asString()
                 .contains("outline is missing")
                 .contains("import it first");
-        send(angler, event + "/map/lake", "lake.geojson", LAKE);
+        keep(angler, event, "lake.geojson", LAKE);
+        Visitor.Answer looked = look(angler, event, "lines.geojson", lines);
+        assertThat(looked.page().select("#use option").eachText()).first().isEqualTo("lines of one depth");
 
-        Visitor.Answer taken = send(angler, event + "/map/contours", "lines.geojson", lines);
+        Visitor.Answer taken = angler.post(event + "/map/import/take", looked.form("form[action$=/map/import/take]"));
 
-        assertThat(taken.text()).contains("2 lines of depth taken");
+        assertThat(taken.text()).contains("depths taken");
         assertThat(angler.get(event + "/map?kind=hump").texts("tbody tr"))
                 .singleElement()
                 .asString()
                 .contains("15 ft")
                 .contains("rises 25 ft");
-        for (String wrong : new String[] {
-            "{\"type\": \"Point\"}",
-            "[",
-            "{\"type\": \"FeatureCollection\", \"features\": []}",
-            lines.replace("40", "\"deep\""),
-            lines.replace("LineString", "Point")
-        }) {
-            assertThat(send(angler, event + "/map/contours", "wrong.geojson", wrong)
-                            .texts(".note.trouble"))
+        for (String wrong :
+                new String[] {"[", "{\"type\": \"Line\"}", "{\"type\": \"Point\", \"coordinates\": [500, 3]}"}) {
+            assertThat(look(angler, event, "wrong.geojson", wrong).texts(".note.trouble"))
                     .singleElement()
                     .asString()
                     .contains("wrong.geojson")
@@ -171,8 +307,7 @@ class MapPagesTest {
                         "[[[-116.905, 42.61], [-116.90, 42.61], [-116.90, 42.615], [-116.905, 42.61]]]",
                         "[[[-116.92, 42.62], [-116.90, 42.62], [-116.90, 42.64], [-116.92, 42.64], [-116.92, 42.62]]]");
 
-        assertThat(send(angler, event + "/map/lake", "lake.geojson", closed).texts("svg .closed title"))
-                .containsExactly("Harbour: off limits by your rules");
+        keep(angler, event, "lake.geojson", closed);
         assertThat(angler.get(event + "/spots").texts(".flag")).containsExactly("off limits by your rules");
         assertThat(angler.get(event + "/export").body()).contains("\"offLimits\"");
         Visitor.Answer plan = angler.post(event + "/plan/new", "day", "1");
@@ -196,19 +331,17 @@ class MapPagesTest {
             delimiter = '|',
             quoteCharacter = '`',
             value = {
-                "lake | {} | expected text",
-                "lake | [1, 2 | is no JSON",
-                "lake | {\"type\": \"Point\", \"coordinates\": [1, 2]} | expected a GeoJSON Polygon",
-                "lake | {\"type\": \"FeatureCollection\", \"features\": []} | has no water in it",
-                "depths | {\"type\": 1} | ncols",
-                "depths | ncols 2001 | ncols is 2001.0",
-                "depths | ncols 1;nrows 1;xllcorner 0;yllcorner 0;cellsize 10;5 | write the grid in longitude and latitude"
+                "{} | expected points, lines, polygons",
+                "[1, 2 | have no latitude, longitude and depth",
+                "{\"type\": \"FeatureCollection\", \"features\": [}] | GeoJSON",
+                "ncols 2001 | ncols is 2001.0",
+                "hello | none of the files read here"
             })
-    void whatIsNoLakeIsRefusedAndChangesNothing(String what, String content, String message, RunningApp app) {
+    void whatIsNoLakeIsRefusedAndChangesNothing(String content, String message, RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Refused water");
 
-        Visitor.Answer refused = send(angler, event + "/map/" + what, "wrong.file", content.replace(';', '\n'));
+        Visitor.Answer refused = look(angler, event, "wrong.file", content);
 
         assertThat(refused.texts(".note.trouble"))
                 .singleElement()
@@ -245,41 +378,54 @@ class MapPagesTest {
             delimiter = '|',
             value = {
                 "xllcorner -116.915 | xllcorner -200 | expected longitudes from -180 to 180",
-                        "yllcorner 42.615 | yllcorner 89.99 | latitudes from -90 to 90",
-                "5 5 5 | -5 -5 -5 | depths are negative: if the values are heights, say so",
-                        "5 5 5 5 5 5 5 5 5 | -9999 -9999 -9999 -9999 -9999 -9999 -9999 -9999 -9999 | there is no water in it",
+                "yllcorner 42.615 | yllcorner 89.99 | latitudes from -90 to 90",
+                "5 5 5 5 5 5 5 5 5 | -9999 -9999 -9999 -9999 -9999 -9999 -9999 -9999 -9999 | no cell lies below the surface",
                 "xllcorner -116.915 | xllcorner 10 | no depth of it lies within the lake's outline",
-                        "cellsize 0.005 | cellsize 1e400 | cellsize is Infinity"
+                "cellsize 0.005 | cellsize 1e400 | cellsize is Infinity"
             })
     void plausibleWrongGridsAreRefusedInOneLineAndThePageGoesOn(
             String right, String wrong, String message, RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Wrong grids");
-        send(angler, event + "/map/lake", "lake.geojson", LAKE);
+        keep(angler, event, "lake.geojson", LAKE);
 
         String file = grid("", "5").replaceAll(" +", " ").replace(right, wrong);
         assertThat(file).isNotEqualTo(grid("", "5"));
-        assertThat(send(angler, event + "/map/depths", "wrong.asc", file).texts(".note.trouble"))
+        assertThat(look(angler, event, "wrong.asc", file).texts(".note.trouble"))
                 .singleElement()
                 .asString()
                 .contains(message);
-        assertThat(angler.get(event + "/map").page().select("#depthFile")).hasSize(1);
+        assertThat(angler.get(event + "/map").page().select("#mapFile")).hasSize(1);
     }
 
     @Test
     void heightsAreTakenWithTheHeightOfTheSurface(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Heights");
-        send(angler, event + "/map/lake", "lake.geojson", LAKE);
-        byte[] heights = grid("", "1200").getBytes(StandardCharsets.UTF_8);
+        keep(angler, event, "lake.geojson", LAKE);
+        Visitor.Answer looked = look(angler, event, "heights.asc", grid("", "1200"));
+        String choices = "use=cells&unit=metres&values=heights";
 
-        assertThat(angler.upload(event + "/map/depths?values=heights", "file", "heights.asc", heights)
+        assertThat(angler.get(event + "/map/import?" + choices).texts(".note.trouble"))
+                .singleElement()
+                .asString()
+                .contains("the height of the surface");
+        assertThat(angler.get(event + "/map/import?" + choices + "&surface=1212")
                         .text())
-                .contains("the height of the lake's surface is missing");
-        assertThat(angler.upload(event + "/map/depths?values=heights&surface=1212", "file", "heights.asc", heights)
+                .contains("39 ft at the deepest");
+        assertThat(looked.text()).contains("1200.0 to 1200.0");
+        assertThat(angler.post(
+                                event + "/map/import/take",
+                                "use",
+                                "cells",
+                                "unit",
+                                "metres",
+                                "values",
+                                "heights",
+                                "surface",
+                                "1212")
                         .text())
                 .contains("3 × 3 depths taken.");
-        assertThat(angler.get(event + "/map").text()).as("12 m").contains("To, ft");
     }
 
     /** Stored by an older version, or damaged. */
@@ -288,15 +434,15 @@ class MapPagesTest {
     void aPageDoesNotFailBecauseOfWhatIsStored(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.event(angler, "Stored");
-        send(angler, event + "/map/lake", "lake.geojson", LAKE);
-        send(angler, event + "/map/depths", "depths.asc", grid("", "5"));
+        keep(angler, event, "lake.geojson", LAKE);
+        keep(angler, event, "depths.asc", grid("", "5"));
         org.jooq.DSLContext db = app.bean(org.jooq.DSLContext.class);
         long id = Long.parseLong(event.replaceAll("\\D", ""));
         db.execute("UPDATE depth_grid SET west = 500, checksum = 'other' WHERE event_id = ?", id);
         Visitor.Answer page = angler.get(event + "/map");
         assertThat(page.status()).isEqualTo(200);
         assertThat(page.texts(".note.trouble")).anyMatch(t -> t.contains("cannot be shown: import the depths again."));
-        assertThat(page.page().select("svg .water, #depthFile")).hasSize(2);
+        assertThat(page.page().select("[data-lake-map], #mapFile")).hasSize(2);
 
         db.execute("UPDATE lake SET geo_json = '{\"lake\": {\"outline\": 7}}' WHERE event_id = ?", id);
         db.execute("UPDATE event SET writes = writes + 1 WHERE id = ?", id);

@@ -2,6 +2,7 @@ package lochan.web.spot;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
@@ -53,6 +54,66 @@ class SpotPagesTest {
         assertThat(angler.post(event + "/spots/new", fields).text()).contains("latitude is 91");
     }
 
+    /** Three marks of a plotter, two of them on one place; signs and names stay, type and zone are set for all at once. */
+    @Test
+    void manySpotsAreChangedTogether(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.event(angler, "Many");
+        String gpx = "<gpx><wpt lat=\"42.62\" lon=\"-116.90\"><name>001</name><sym>Skull</sym></wpt>"
+                + "<wpt lat=\"42.6201\" lon=\"-116.90\"><name>002</name></wpt>"
+                + "<wpt lat=\"42.64\" lon=\"-116.92\"><name>003</name></wpt></gpx>";
+        angler.upload(event + "/spots/gpx", "file", "marks.gpx", gpx.getBytes(StandardCharsets.UTF_8));
+        assertThat(angler.get(event + "/spots/gpx").body()).contains("<sym>Skull</sym>");
+        assertThat(angler.get(event + "/spots/kml").body())
+                .contains("<name>003</name>")
+                .contains("-116.920000,42.640000");
+
+        Visitor.Answer merged = angler.post(event + "/spots/bulk", "op", "merge");
+        assertThat(merged.texts("tbody a")).contains("001", "003").doesNotContain("002");
+        angler.post(merged.page().selectFirst(".note form").attr("action"));
+        assertThat(angler.get(event + "/spots").texts("tbody a")).contains("002");
+
+        angler.post(event + "/spots/bulk", "op", "set", "spot", "003", "spotType", "hump", "zone", "deep");
+        assertThat(angler.get(event + "/spots").texts("tbody tr"))
+                .anyMatch(r -> r.contains("003") && r.contains("hump") && r.contains("deep"))
+                .noneMatch(r -> r.contains("001") && r.contains("hump"));
+        assertThat(angler.post(event + "/spots/bulk", "op", "delete").texts(".note.trouble"))
+                .singleElement()
+                .asString()
+                .contains("No spot is ticked");
+        Visitor.Answer gone = angler.post(event + "/spots/bulk", "op", "delete", "spot", "001");
+        assertThat(gone.texts("tbody a")).doesNotContain("001");
+        angler.post(gone.page().selectFirst(".note form").attr("action"));
+        assertThat(angler.get(event + "/spots").texts("tbody a")).contains("001");
+    }
+
+    /** Two bearings, east from one place and north from another, cross where both lead. */
+    @Test
+    void aWaypointIsFixedFromTwoPlaces(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.event(angler, "Crossed");
+        Map<String, String> fix = new java.util.HashMap<>(Map.of(
+                "code",
+                "w1",
+                "position",
+                "42.62, -116.92",
+                "bearing1",
+                "90",
+                "position2",
+                "42.61, -116.91",
+                "bearing2",
+                "0",
+                "note",
+                "crossed"));
+
+        assertThat(angler.post(event + "/spots/waypoints", fix).text()).contains("42.62000, -116.91000");
+        fix.putAll(Map.of("code", "w2", "bearing2", "88"));
+        assertThat(angler.post(event + "/spots/waypoints", fix).texts(".field .error"))
+                .singleElement()
+                .asString()
+                .contains("They do not meet");
+    }
+
     @Tag("slow")
     @Test
     void waypointsGoOutAndComeInOnce(RunningApp app) {
@@ -61,7 +122,7 @@ class SpotPagesTest {
         String gpx = angler.get(event + "/spots/gpx").body();
         assertThat(gpx)
                 .contains("<name>Reed Corner</name>")
-                .contains("lat=\"42.630000\"")
+                .contains("lat=\"42.63\"")
                 .contains("<type>grass edge</type>");
         assertThat(angler.get(event + "/spots/geojson").body())
                 .contains("\"spotType\" : \"grass-edge\"")

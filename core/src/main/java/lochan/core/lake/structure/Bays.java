@@ -3,6 +3,8 @@ package lochan.core.lake.structure;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.depth.Regions;
 
 /**
  * Pockets: bays whose mouth is narrower than what lies behind it. Water nearer to the shore than half a mouth's width is taken away; what

@@ -27,19 +27,26 @@ public record Candidate(
 
     /** What shape it is. */
     public enum Kind implements Coded {
-        HUMP("hump"),
-        SADDLE("saddle"),
-        POINT("point"),
-        LEDGE("ledge"),
-        BLUFF("bluff"),
-        FLAT("flat"),
-        POCKET("pocket"),
-        STAGING("staging");
+        HUMP("hump", "hump"),
+        SADDLE("saddle", "saddle"),
+        POINT("point", "point"),
+        LEDGE("ledge", "channel-ledge"),
+        BLUFF("bluff", "bluff"),
+        FLAT("flat", "flat"),
+        POCKET("pocket", "pocket"),
+        STAGING("staging", "staging-bank");
 
         private final String code;
+        private final String spotType;
 
-        Kind(String code) {
+        Kind(String code, String spotType) {
             this.code = code;
+            this.spotType = spotType;
+        }
+
+        /** The type of a spot that is made of it. */
+        public String spotType() {
+            return spotType;
         }
 
         @Override

@@ -1,6 +1,7 @@
 package lochan.core.lake.structure;
 
 import java.util.Arrays;
+import lochan.core.lake.depth.DepthGrid;
 import org.jspecify.annotations.Nullable;
 
 /** Finds the nearest water that is deeper by so much, over blocks of cells that know their deepest. */

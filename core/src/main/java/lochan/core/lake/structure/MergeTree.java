@@ -3,6 +3,7 @@ package lochan.core.lake.structure;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import lochan.core.lake.depth.DepthGrid;
 
 /**
  * Rises of the bottom and where they meet: cells are taken from the shallowest to the deepest and joined to their neighbours by union-find;

@@ -3,6 +3,8 @@ package lochan.core.lake.structure;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.depth.Regions;
 import org.jspecify.annotations.Nullable;
 
 /**

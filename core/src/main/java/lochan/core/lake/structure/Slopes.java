@@ -2,6 +2,8 @@ package lochan.core.lake.structure;
 
 import java.util.ArrayList;
 import java.util.List;
+import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.depth.Regions;
 
 /** What the steepness of the bottom shows: ledges, bluffs and flats. */
 final class Slopes {
@@ -11,6 +13,9 @@ final class Slopes {
 
     private static final double LEVEL = 0.06;
     private static final double FLAT = 0.02;
+    /** A flat is level over this length: on fine grids the sonar's noise alone is steeper from cell to cell, m. */
+    private static final double FLAT_OVER_M = 20;
+
     private static final double BLUFF = 0.30;
     /** A ledge is a strip of this length at least, m, with its shelf within so far uphill for most of it. */
     private static final double LEDGE_LENGTH_M = 80;
@@ -26,6 +31,7 @@ final class Slopes {
 
     private final DepthGrid grid;
     private final float[] toShore;
+    private final Steepness steepness;
     private final boolean[] onHump;
     /** Steepness of each cell; NaN on land. */
     private final float[] slope;
@@ -34,35 +40,8 @@ final class Slopes {
         this.grid = grid;
         this.toShore = toShore;
         this.onHump = onHump;
-        this.slope = new float[grid.size()];
-        for (int i = 0; i < slope.length; i++) {
-            slope[i] = grid.isLand(i) ? Float.NaN : (float) Math.hypot(alongX(i), alongY(i));
-        }
-    }
-
-    /** Metres down for each metre east, over the neighbours that are water. */
-    private double alongX(int cell) {
-        return along(
-                cell,
-                grid.cell(grid.column(cell) - 1, grid.row(cell)),
-                grid.cell(grid.column(cell) + 1, grid.row(cell)),
-                grid.widthM());
-    }
-
-    /** Metres down for each metre south. */
-    private double alongY(int cell) {
-        return along(
-                cell,
-                grid.cell(grid.column(cell), grid.row(cell) - 1),
-                grid.cell(grid.column(cell), grid.row(cell) + 1),
-                grid.heightM());
-    }
-
-    private double along(int cell, int before, int after, double step) {
-        int from = before >= 0 && !grid.isLand(before) ? before : cell;
-        int to = after >= 0 && !grid.isLand(after) ? after : cell;
-        int steps = (from == cell ? 0 : 1) + (to == cell ? 0 : 1);
-        return steps == 0 ? 0 : (grid.depth(to) - grid.depth(from)) / (steps * step);
+        this.steepness = new Steepness(grid);
+        this.slope = Steepness.of(grid);
     }
 
     /** A strip of the bottom with the drop over it. */
@@ -99,8 +78,8 @@ final class Slopes {
 
     /** Whether level, shallower water lies uphill and near. */
     private boolean hasShelf(int cell) {
-        double dx = alongX(cell);
-        double dy = alongY(cell);
+        double dx = steepness.east(cell);
+        double dy = steepness.south(cell);
         double steep = Math.hypot(dx, dy);
         double step = grid.stepM();
         for (double far = step; far <= Math.max(SHELF_WITHIN_M, 3 * step); far += step) {
@@ -133,9 +112,10 @@ final class Slopes {
     /** Large level water within a band of depths. */
     List<int[]> flats(double shallowestM, double deepestM) {
         int least = (int) Math.ceil(FLAT_AREA_M2 / grid.cellAreaM2());
+        float[] level = new Means(grid).steepness(FLAT_OVER_M);
         return Regions.of(
                 grid,
-                i -> slope[i] <= FLAT && grid.depth(i) >= shallowestM && grid.depth(i) <= deepestM,
+                i -> level[i] <= FLAT && grid.depth(i) >= shallowestM && grid.depth(i) <= deepestM,
                 Math.max(4, least));
     }
 }

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.depth.Regions;
 import lochan.core.lake.structure.Candidate.Kind;
 import org.jspecify.annotations.Nullable;
 

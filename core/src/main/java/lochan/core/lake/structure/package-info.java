@@ -1,4 +1,4 @@
-/** Depths of a lake and the structure found in them. */
+/** What the shape of the bottom offers. */
 @NullMarked
 package lochan.core.lake.structure;
 

@@ -61,7 +61,7 @@ public record Bin(
                     t,
                     t.plus(length),
                     Sunrise.hoursAfter(sunrise, middle),
-                    withLastNoted(conditions, event.stops(), t),
+                    withLastNoted(conditions, event, t),
                     bait(event, t)));
         }
         return bins;
@@ -85,15 +85,15 @@ public record Bin(
 
     private record Looked(String spotId, Instant at, boolean bait) {}
 
-    private static Conditions withLastNoted(Conditions forecast, List<PracticeStop> stops, Instant time) {
-        List<Signs> noted = stops.stream()
+    private static Conditions withLastNoted(Conditions forecast, EventData event, Instant time) {
+        List<Signs> noted = event.stops().stream()
                 .filter(s -> s.start().isBefore(time) && s.start().isAfter(time.minus(LASTS)))
                 .sorted(Comparator.comparing(PracticeStop::start).reversed())
                 .map(s -> s.conditions().signs())
                 .toList();
         Signs signs = SignsBuilder.builder(forecast.signs())
                 .clarityTrend(first(noted, Signs::clarityTrend))
-                .levelTrend(first(noted, Signs::levelTrend))
+                .levelTrend(LevelTrends.of(first(noted, Signs::levelTrend), event, time))
                 .current(first(noted, Signs::current))
                 .recentFront(first(noted, Signs::recentFront))
                 .build();

@@ -38,10 +38,11 @@ public record Relevance(
         /** Of nothing known. */
         public static final OfSigns NEUTRAL = new OfSigns(1, 1, 1, 1, 1);
 
-        static OfSigns of(Signs then, Signs now, @Nullable Boolean bait, double step) {
+        static OfSigns of(Slice slice, Signs now, @Nullable Boolean bait, double step) {
+            Signs then = slice.conditions().signs();
             return new OfSigns(
                     steps(then.clarityTrend(), now.clarityTrend(), step),
-                    steps(then.levelTrend(), now.levelTrend(), step),
+                    steps(slice.water().level(), now.levelTrend(), step),
                     steps(then.current(), now.current(), step),
                     known(then.recentFront(), now.recentFront(), (x, y) -> x.equals(y) ? 1 : step),
                     known(then.baitSeen(), bait, (x, y) -> x.equals(y) ? 1 : step));
@@ -91,7 +92,7 @@ public record Relevance(
                         (x, y) -> bell(Math.log(x / y) / a.claritySdLn(), a.conditionFloor())),
                 known(then.windMps(), now.windMps(), (x, y) -> bell((x - y) / a.windSdMps(), a.conditionFloor())),
                 known(then.sky(), now.sky(), (x, y) -> Math.pow(a.skyStep(), x.stepsTo(y))),
-                OfSigns.of(then.signs(), now.signs(), bin.bait().get(slice.spotId()), a.signStep()));
+                OfSigns.of(slice, now.signs(), bin.bait().get(slice.spotId()), a.signStep()));
     }
 
     /** ω, the product of all. */

@@ -83,7 +83,9 @@ public final class Situations {
                         .orElse(latest(Conditions::visibilityM).orElse(null)));
         ClarityTrend clarity = seenHere(spot, c -> c.signs().clarityTrend())
                 .orElse(latest(c -> c.signs().clarityTrend()).orElse(null));
-        Double depth = Stream.of(spot.depthMaxM(), spot.depthMinM())
+        Spot now = spot.deeperBy(
+                event.aboveReferenceM(time.atZone(event.timeZone()).toLocalDate()));
+        Double depth = Stream.of(now.depthMaxM(), now.depthMinM())
                 .filter(Objects::nonNull)
                 .findFirst()
                 .orElse(null);

@@ -15,6 +15,7 @@ import lochan.core.lake.BankSide;
 import lochan.core.lake.BankWind;
 import lochan.core.practice.Bite;
 import lochan.core.practice.Conditions;
+import lochan.core.practice.LevelTrend;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.PresentationTime;
@@ -28,7 +29,7 @@ import org.jspecify.annotations.Nullable;
  *                          spot with bycatch
  * @param date              practice date
  * @param hoursAfterSunrise of its middle
- * @param bank              what the stop's wind did to the spot's bank; null: unknown
+ * @param water             what the lake was like for the whole stop
  */
 public record Slice(
         PracticeStop stop,
@@ -39,9 +40,22 @@ public record Slice(
         double bites,
         LocalDate date,
         double hoursAfterSunrise,
-        @Nullable BankSide bank) {
+        Water water) {
 
     private static final double MINUTES_PER_HOUR = 60;
+
+    /**
+     * What the lake was like during a stop.
+     *
+     * @param bank  what the wind did to the spot's bank; null: unknown
+     * @param level which way the water went, as noted or else by the lake's levels; null: unknown
+     */
+    public record Water(@Nullable BankSide bank, @Nullable LevelTrend level) {}
+
+    /** What the stop's wind did to the spot's bank; null: unknown. */
+    public @Nullable BankSide bank() {
+        return water.bank();
+    }
 
     public String spotId() {
         return stop.spotId();
@@ -67,7 +81,9 @@ public record Slice(
                         sunrise,
                         assumptions.relevance().sliceMinutes(),
                         bass.getOrDefault(stop.spotId(), 1.0),
-                        banks == null ? null : bank(stop, event, banks)));
+                        new Water(
+                                banks == null ? null : bank(stop, event, banks),
+                                LevelTrends.of(stop.conditions().signs().levelTrend(), event, stop.start()))));
             }
         }
         return List.copyOf(slices);
@@ -108,12 +124,7 @@ public record Slice(
     }
 
     private static List<Slice> cut(
-            PracticeStop stop,
-            LocalDate date,
-            Instant sunrise,
-            int longestMinutes,
-            double bass,
-            @Nullable BankSide bank) {
+            PracticeStop stop, LocalDate date, Instant sunrise, int longestMinutes, double bass, Water water) {
         Duration whole = Duration.between(stop.start(), stop.end());
         int count = (int) Math.ceilDiv(
                 whole.toMillis(), Duration.ofMinutes(longestMinutes).toMillis());
@@ -135,7 +146,7 @@ public record Slice(
                                 * (isUnseen(b) ? bass : 1))
                         .sum();
                 double effort = stop.anglers() * part.getValue() / MINUTES_PER_HOUR / count;
-                slices.add(new Slice(stop, part.getKey(), from, to, effort, bites, date, middle, bank));
+                slices.add(new Slice(stop, part.getKey(), from, to, effort, bites, date, middle, water));
             }
         }
         return slices;

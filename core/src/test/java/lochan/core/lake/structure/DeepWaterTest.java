@@ -3,6 +3,7 @@ package lochan.core.lake.structure;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Random;
+import lochan.core.lake.depth.DepthGrid;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 

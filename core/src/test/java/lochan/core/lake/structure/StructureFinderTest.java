@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.SplittableRandom;
 import java.util.function.DoubleBinaryOperator;
+import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.structure.Candidate.Kind;
 import lochan.core.lake.structure.StructureFinder.Filter;
 import org.junit.jupiter.api.Tag;
@@ -173,6 +175,26 @@ class StructureFinderTest {
         });
         assertThat(of(all, Kind.STAGING)).singleElement().satisfies(s -> assertThat(grid.y(s.cell()))
                 .isBetween(1000.0, 1100.0));
+    }
+
+    /** 40 ha at 4 m below a steeper shore, in cells of 1.5 m whose numbers vary by a tenth of a metre from one to the next. */
+    @Test
+    void aFlatOfAFineAndRoughGridIsFound() {
+        SplittableRandom random = new SplittableRandom(1);
+        DepthGrid grid = Terrain.of(1000, 1.5, (x, y) -> {
+            double out = x - 60;
+            boolean beside = y > 430 && y < 1070;
+            double bottom = beside && out > 40 ? Math.max(4, 4 + (out - 660) * 0.08) : out * 0.1;
+            return out <= 0 ? 0 : Math.min(20, bottom) + 0.1 * random.nextGaussian();
+        });
+
+        List<Candidate> flats = StructureFinder.find(grid, StructureFinder.Filter.USUAL).stream()
+                .filter(c -> c.kind() == Candidate.Kind.FLAT)
+                .toList();
+
+        assertThat(flats).hasSize(1);
+        assertThat(flats.getFirst().depthM()).isCloseTo(4, within(0.5));
+        assertThat(flats.getFirst().areaM2()).isCloseTo(400_000, within(60_000.0));
     }
 
     @Test

@@ -1,6 +1,7 @@
 package lochan.core.lake.structure;
 
 import java.util.function.DoubleBinaryOperator;
+import lochan.core.lake.depth.DepthGrid;
 
 /** Made-up bottoms: depth as a function of metres east and north; what is not below the surface is land. */
 final class Terrain {

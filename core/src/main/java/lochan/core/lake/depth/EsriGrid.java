@@ -1,0 +1,204 @@
+package lochan.core.lake.depth;
+
+import java.util.HashMap;
+import java.util.Iterator;
+import java.util.Locale;
+import java.util.Map;
+import java.util.StringTokenizer;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Reads depths from an Esri ASCII grid: header lines {@code ncols}, {@code nrows}, {@code xllcorner} or {@code xllcenter},
+ * {@code yllcorner} or {@code yllcenter}, {@code cellsize} and perhaps {@code nodata_value} (−9999 when missing), then the rows from the
+ * north. Depths are metres, positive down; NODATA is land. A file may hold heights instead, positive up, with the lake's surface at one of them.
+ */
+public final class EsriGrid {
+
+    /** Cells per side at the most. */
+    public static final int MOST_CELLS_PER_SIDE = 2000;
+
+    private static final double DEEPEST_M = 2000;
+    private static final double HIGHEST_M = 9000;
+    private static final double USUAL_NODATA = -9999;
+    private static final int LONGEST_SHOWN = 20;
+
+    private EsriGrid() {}
+
+    /** What the values of a file are. */
+    public sealed interface Values {
+
+        /** Not told: depths, unless most of them are negative, which is asked about. */
+        record Untold() implements Values {}
+
+        /** Metres below the surface. */
+        record Depths() implements Values {}
+
+        /** @param surfaceM the height of the lake's surface, m */
+        record Heights(double surfaceM) implements Values {}
+
+        /** As they stand in the file, in a unit that is told later; nothing is known of water and land. */
+        record AsTheyStand() implements Values {}
+    }
+
+    /** @param degrees whether coordinates are degrees; null: as the cell size looks */
+    public static DepthGrid read(Iterator<String> lines, @Nullable Boolean degrees) throws BadGridException {
+        return read(lines, degrees, new Values.Untold());
+    }
+
+    /**
+     * @param lines   of the text
+     * @param degrees whether coordinates are degrees; null: as the cell size looks
+     * @throws BadGridException in one line, for a file that is none, lies outside the world, or has no water
+     */
+    public static DepthGrid read(Iterator<String> lines, @Nullable Boolean degrees, Values values)
+            throws BadGridException {
+        Map<String, Double> header = new HashMap<>();
+        String line = lines.hasNext() ? lines.next() : null;
+        int number = 1;
+        while (line != null
+                && !line.isBlank()
+                && Character.isLetter(line.strip().charAt(0))) {
+            String[] words = line.strip().toLowerCase(Locale.ROOT).split("\\s+");
+            if (words.length != 2) {
+                throw new BadGridException(
+                        "line " + number + ": found \"" + shown(line) + "\", expected a header's name and its value");
+            }
+            header.put(words[0], number(words[1], number));
+            line = lines.hasNext() ? lines.next() : null;
+            number++;
+        }
+        int columns = count(header, "ncols");
+        int rows = count(header, "nrows");
+        double cellSize = needed(header, "cellsize");
+        if (!(cellSize > 0) || !Double.isFinite(cellSize)) {
+            throw new BadGridException("cellsize is " + cellSize + ", expected more than 0");
+        }
+        double west = corner(header, "xll", cellSize);
+        double south = corner(header, "yll", cellSize);
+        boolean inDegrees = degrees == null ? DepthGrid.looksLikeDegrees(cellSize) : degrees;
+        boolean asTheyStand = values instanceof Values.AsTheyStand;
+        checkWorld(inDegrees, west, south, west + columns * cellSize, south + rows * cellSize);
+        double noData = header.getOrDefault("nodata_value", USUAL_NODATA);
+        float[] depths = new float[columns * rows];
+        int filled = 0;
+        int negative = 0;
+        int positive = 0;
+        for (; line != null; line = lines.hasNext() ? lines.next() : null, number++) {
+            StringTokenizer words = new StringTokenizer(line);
+            while (words.hasMoreTokens()) {
+                if (filled == depths.length) {
+                    throw new BadGridException("line " + number + ": more than the " + columns + " × " + rows
+                            + " depths the header tells of");
+                }
+                float depth = depth(words.nextToken(), noData, number, values);
+                negative += depth < 0 ? 1 : 0;
+                positive += depth > 0 ? 1 : 0;
+                // What lies above the surface is land.
+                depths[filled++] = depth < 0 && !asTheyStand ? Float.NaN : depth;
+            }
+        }
+        if (filled < depths.length) {
+            throw new BadGridException(
+                    "the rows end after " + filled + " of " + depths.length + " depths: the file was cut off");
+        }
+        if (!asTheyStand) {
+            checkWater(negative, positive, values);
+        }
+        return new DepthGrid(columns, rows, west, south, cellSize, inDegrees, depths);
+    }
+
+    /** A grid of depths to the centimetre, as {@link #read} takes it. */
+    public static String write(DepthGrid grid) {
+        StringBuilder text = new StringBuilder(6 * grid.size());
+        text.append("ncols ").append(grid.columns()).append("\nnrows ").append(grid.rows());
+        text.append("\nxllcorner ").append(grid.west()).append("\nyllcorner ").append(grid.south());
+        text.append("\ncellsize ").append(grid.cellSize()).append("\nnodata_value -9999\n");
+        for (int i = 0; i < grid.size(); i++) {
+            text.append(grid.isLand(i) ? "-9999" : hundredths(grid.depth(i)));
+            text.append(grid.column(i) == grid.columns() - 1 ? '\n' : ' ');
+        }
+        return text.toString();
+    }
+
+    private static String hundredths(float metres) {
+        long cm = Math.round(100.0 * metres);
+        long rest = cm % 100;
+        return cm / 100 + "." + (rest < 10 ? "0" : "") + rest;
+    }
+
+    private static void checkWorld(boolean degrees, double west, double south, double east, double north)
+            throws BadGridException {
+        boolean finite = Double.isFinite(west + south + east + north);
+        if (!finite || (degrees && !(west >= -180 && east <= 180 && south >= -90 && north <= 90))) {
+            throw new BadGridException(
+                    "the grid reaches from " + west + ", " + south + " to " + east + ", " + north
+                            + ", expected longitudes from -180 to 180 and latitudes from -90 to 90: check xllcorner, yllcorner and cellsize");
+        }
+    }
+
+    private static void checkWater(int negative, int positive, Values values) throws BadGridException {
+        if (!(values instanceof Values.Heights)
+                && negative > 0
+                && (positive == 0 || (values instanceof Values.Untold && negative > positive))) {
+            throw new BadGridException(negative + " of " + (negative + positive)
+                    + " depths are negative: if the values are heights, say so and give the height of the lake's surface; "
+                    + "if they are depths, write them positive down");
+        }
+        if (positive == 0) {
+            throw new BadGridException(
+                    "no cell lies below the surface, so there is no water in it: check NODATA_value and what the values are");
+        }
+    }
+
+    private static float depth(String word, double noData, int line, Values values) throws BadGridException {
+        double value = number(word, line);
+        if (value == noData) {
+            return Float.NaN;
+        }
+        if (values instanceof Values.AsTheyStand) {
+            return (float) value;
+        }
+        double depth = values instanceof Values.Heights heights ? heights.surfaceM() - value : value;
+        // Land may rise high above the water.
+        if (!(depth >= (values instanceof Values.Heights ? -HIGHEST_M : -DEEPEST_M) && depth <= DEEPEST_M)) {
+            throw new BadGridException("line " + line + ": the depth " + word
+                    + " is not from -2000 to 2000 m, nor the header's NODATA_value " + noData);
+        }
+        return (float) depth;
+    }
+
+    private static double number(String word, int line) throws BadGridException {
+        try {
+            return Double.parseDouble(word);
+        } catch (NumberFormatException e) {
+            throw new BadGridException("line " + line + ": found \"" + shown(word) + "\", expected a number");
+        }
+    }
+
+    private static String shown(String text) {
+        return text.length() <= LONGEST_SHOWN ? text : text.substring(0, LONGEST_SHOWN) + "…";
+    }
+
+    private static double needed(Map<String, Double> header, String name) throws BadGridException {
+        if (!header.containsKey(name)) {
+            throw new BadGridException("the header has no " + name
+                    + ": an Esri ASCII grid begins with ncols, nrows, xllcorner, yllcorner, cellsize");
+        }
+        return header.get(name);
+    }
+
+    private static int count(Map<String, Double> header, String name) throws BadGridException {
+        double value = needed(header, name);
+        if (value != Math.rint(value) || !(value >= 1 && value <= MOST_CELLS_PER_SIDE)) {
+            throw new BadGridException(
+                    name + " is " + value + ", expected a whole number from 1 to " + MOST_CELLS_PER_SIDE);
+        }
+        return (int) value;
+    }
+
+    private static double corner(Map<String, Double> header, String axis, double cellSize) throws BadGridException {
+        return header.containsKey(axis + "center")
+                ? needed(header, axis + "center") - cellSize / 2
+                : needed(header, axis + "corner");
+    }
+}

@@ -1,0 +1,31 @@
+package lochan.core.model.evidence;
+
+import java.time.Instant;
+import lochan.core.eventdata.EventData;
+import lochan.core.practice.LevelTrend;
+import org.jspecify.annotations.Nullable;
+
+/** Which way the water goes, where nobody noted it, from the lake's levels. */
+final class LevelTrends {
+
+    /** Less a day is steady, m: gauges are read to about an inch. */
+    private static final double STEADY_M_PER_DAY = 0.03;
+
+    private LevelTrends() {}
+
+    /** @param noted what was seen on the water, which counts before any reading; null: nothing was */
+    static @Nullable LevelTrend of(@Nullable LevelTrend noted, EventData event, Instant time) {
+        if (noted != null || event.lake() == null) {
+            return noted;
+        }
+        Double rise =
+                event.lake().levels().risePerDayM(time.atZone(event.timeZone()).toLocalDate());
+        if (rise == null) {
+            return null;
+        }
+        if (Math.abs(rise) < STEADY_M_PER_DAY) {
+            return LevelTrend.STEADY;
+        }
+        return rise > 0 ? LevelTrend.RISING : LevelTrend.FALLING;
+    }
+}

@@ -1,0 +1,33 @@
+package lochan.web.lake;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.util.zip.DeflaterOutputStream;
+import java.util.zip.InflaterOutputStream;
+
+/** Bytes as they are kept: deflated. */
+final class Deflated {
+
+    private Deflated() {}
+
+    static byte[] packed(byte[] bytes) {
+        ByteArrayOutputStream packed = new ByteArrayOutputStream();
+        return written(packed, new DeflaterOutputStream(packed), bytes);
+    }
+
+    static byte[] unpacked(byte[] packed) {
+        ByteArrayOutputStream all = new ByteArrayOutputStream(4 * packed.length);
+        return written(all, new InflaterOutputStream(all), packed);
+    }
+
+    private static byte[] written(ByteArrayOutputStream to, OutputStream through, byte[] bytes) {
+        try (through) {
+            through.write(bytes);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return to.toByteArray();
+    }
+}

@@ -1,0 +1,117 @@
+package lochan.web.lake;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import lochan.core.lake.Lake;
+import lochan.core.lake.depth.BadGridException;
+import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.sounding.Sounding;
+import lochan.core.lake.sounding.SoundingGrid;
+import lochan.core.lake.sounding.SoundingRules;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWrite;
+import lochan.web.shared.NotThereException;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** What the depths of a lake rest on: a map that came as a file, and the angler's own soundings, which refine it. */
+@Service
+public class DepthSources {
+
+    private final DepthRepository depths;
+    private final SoundingRepository surveys;
+    private final Lakes lakes;
+    private final Clock clock;
+
+    DepthSources(DepthRepository depths, SoundingRepository surveys, Lakes lakes, Clock clock) {
+        this.depths = depths;
+        this.surveys = surveys;
+        this.lakes = lakes;
+        this.clock = clock;
+    }
+
+    /**
+     * The soundings of one file.
+     *
+     * @param takenOn null: not told
+     * @param leftOut spikes, fixes off the water, depths that cannot be
+     */
+    public record Survey(
+            String code, String fileName, @Nullable LocalDate takenOn, int count, int leftOut) {}
+
+    /** The file that the map's depths came from; empty where there are none. */
+    public Optional<String> map(EventKey key) {
+        return depths.source(key, DepthRepository.Layer.MAP);
+    }
+
+    public List<Survey> surveys(EventKey key) {
+        return surveys.surveys(key);
+    }
+
+    /**
+     * Keeps the depths of a map in place of those of the map before; soundings refine them as they did those.
+     *
+     * @param grid in degrees, at the lake's reference level; null leaves none
+     */
+    @EventWrite
+    public void keepMap(EventKey key, @Nullable DepthGrid grid, String source) {
+        depths.put(key, DepthRepository.Layer.MAP, grid, source);
+        depths.put(key, DepthRepository.Layer.ALL, combined(key), "");
+    }
+
+    /**
+     * Keeps soundings.
+     *
+     * @param soundings cleaned, at the lake's reference level
+     * @throws BadGridException when they do not lie on the lake
+     */
+    @EventWrite
+    public void keepSurvey(EventKey key, Survey survey, List<Sounding> soundings) throws BadGridException {
+        Lake lake = lakes.lake(key);
+        if (lake == null || soundings.stream().noneMatch(s -> lake.holds(s.position()))) {
+            throw new BadGridException("none of the soundings lies on the lake");
+        }
+        surveys.add(key, survey, soundings, clock.instant());
+        depths.put(key, DepthRepository.Layer.ALL, combined(key), "");
+    }
+
+    @EventWrite
+    public void deleteSurvey(EventKey key, String code) {
+        if (!surveys.setDeleted(key, code, clock.instant())) {
+            throw new NotThereException();
+        }
+        depths.put(key, DepthRepository.Layer.ALL, combined(key), "");
+    }
+
+    @EventWrite
+    public void restoreSurvey(EventKey key, String code) {
+        if (!surveys.setDeleted(key, code, null)) {
+            throw new NotThereException();
+        }
+        depths.put(key, DepthRepository.Layer.ALL, combined(key), "");
+    }
+
+    /** Makes the depths again, after the outline has changed. */
+    @EventWrite
+    public void again(EventKey key) {
+        depths.put(key, DepthRepository.Layer.ALL, combined(key), "");
+    }
+
+    /** The depths that everything else reads. */
+    private @Nullable DepthGrid combined(EventKey key) {
+        DepthGrid map = depths.grid(key, DepthRepository.Layer.MAP).orElse(null);
+        List<Sounding> soundings = surveys.soundings(key);
+        Lake lake = lakes.lake(key);
+        if (lake == null || soundings.isEmpty()) {
+            return map;
+        }
+        try {
+            return SoundingGrid.of(lake, soundings, map, SoundingRules.USUAL);
+        } catch (BadGridException e) {
+            // The outline is another now: what the soundings were of lies beyond it.
+            return map;
+        }
+    }
+}

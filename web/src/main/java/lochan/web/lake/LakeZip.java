@@ -1,0 +1,120 @@
+package lochan.web.lake;
+
+import java.io.BufferedReader;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
+import java.util.BitSet;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import lochan.core.lake.Lake;
+import lochan.core.lake.depth.BadGridException;
+import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.depth.EsriGrid;
+import lochan.eventformat.BoundedLines;
+import lochan.eventformat.EventFileException;
+import lochan.eventformat.LakeText;
+import org.jspecify.annotations.Nullable;
+
+/** A lake with its depths as one file of open formats: {@code lake.geojson}, {@code depths.asc}, and where depths are guessed {@code guessed.asc} of zeros and ones. */
+public final class LakeZip {
+
+    private static final String LAKE = "lake.geojson";
+    private static final String DEPTHS = "depths.asc";
+    private static final String GUESSED = "guessed.asc";
+    private static final LocalDateTime ENTERED = LocalDateTime.of(1980, 1, 1, 0, 0);
+    private static final int MOST_BYTES = 100_000_000;
+    private static final int MOST_FILES = 20;
+
+    private LakeZip() {}
+
+    /** @param depths null: none are known */
+    public record Content(Lake lake, @Nullable DepthGrid depths) {}
+
+    public static void write(Content content, OutputStream out) throws IOException {
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            put(zip, LAKE, LakeText.toGeoJson(content.lake()));
+            DepthGrid grid = content.depths();
+            if (grid != null) {
+                put(zip, DEPTHS, EsriGrid.write(grid));
+                if (!grid.guessed().isEmpty()) {
+                    put(zip, GUESSED, EsriGrid.write(doubts(grid)));
+                }
+            }
+        }
+    }
+
+    private static DepthGrid doubts(DepthGrid grid) {
+        float[] doubts = new float[grid.size()];
+        for (int i = 0; i < doubts.length; i++) {
+            doubts[i] = grid.isGuessed(i) ? 1 : 0;
+        }
+        return new DepthGrid(grid.columns(), grid.rows(), grid.west(), grid.south(), grid.cellSize(), true, doubts);
+    }
+
+    private static void put(ZipOutputStream zip, String name, String text) throws IOException {
+        ZipEntry entry = new ZipEntry(name);
+        // The same lake is the same file, whenever it is written.
+        entry.setTimeLocal(ENTERED);
+        zip.putNextEntry(entry);
+        zip.write(text.getBytes(StandardCharsets.UTF_8));
+        zip.closeEntry();
+    }
+
+    /** The lake of a file; empty when it is none that {@link #write} made. */
+    public static Optional<Content> read(byte[] file) {
+        try {
+            Map<String, byte[]> files = files(file);
+            if (!files.containsKey(LAKE)) {
+                return Optional.empty();
+            }
+            Lake lake = LakeText.fromGeoJson(new ByteArrayInputStream(files.get(LAKE)));
+            return Optional.of(new Content(lake, files.containsKey(DEPTHS) ? depths(files) : null));
+        } catch (IOException | IllegalArgumentException | EventFileException | BadGridException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static DepthGrid depths(Map<String, byte[]> files) throws BadGridException {
+        DepthGrid grid = grid(files.getOrDefault(DEPTHS, new byte[0]));
+        byte[] guessed = files.get(GUESSED);
+        if (guessed == null) {
+            return grid;
+        }
+        DepthGrid doubts = grid(guessed);
+        BitSet cells = new BitSet();
+        for (int i = 0; i < Math.min(grid.size(), doubts.size()); i++) {
+            cells.set(i, doubts.depth(i) > 0);
+        }
+        return grid.withGuessed(cells);
+    }
+
+    private static DepthGrid grid(byte[] text) throws BadGridException {
+        return EsriGrid.read(
+                new BoundedLines(new BufferedReader(
+                        new InputStreamReader(new ByteArrayInputStream(text), StandardCharsets.UTF_8))),
+                true);
+    }
+
+    private static Map<String, byte[]> files(byte[] zip) throws IOException {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        int total = 0;
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry e = in.getNextEntry();
+                    e != null && files.size() < MOST_FILES && total < MOST_BYTES;
+                    e = in.getNextEntry()) {
+                byte[] content = in.readNBytes(MOST_BYTES - total);
+                total += content.length;
+                files.put(e.getName(), content);
+            }
+        }
+        return files;
+    }
+}

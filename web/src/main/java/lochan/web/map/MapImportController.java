@@ -1,0 +1,453 @@
+package lochan.web.map;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lochan.core.eventdata.EventData;
+import lochan.core.lake.Lake;
+import lochan.core.lake.depth.BadGridException;
+import lochan.core.lake.depth.DepthCells;
+import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.sounding.SoundingCleaner;
+import lochan.core.quantity.Count;
+import lochan.core.quantity.Units;
+import lochan.eventformat.EventFileException;
+import lochan.eventformat.LakeShapes;
+import lochan.eventformat.LakeText;
+import lochan.mapfiles.MapFile;
+import lochan.mapfiles.MapFileException;
+import lochan.mapfiles.MapFiles;
+import lochan.mapfiles.Projection;
+import lochan.offline.form.Form;
+import lochan.web.account.Accounts;
+import lochan.web.eventbook.EventBook;
+import lochan.web.eventbook.EventKey;
+import lochan.web.lake.DepthSources;
+import lochan.web.lake.LakeZip;
+import lochan.web.lake.Lakes;
+import lochan.web.shared.Dates;
+import lochan.web.shared.Downloads;
+import lochan.web.shared.NotThereException;
+import lochan.web.shared.Undo;
+import lochan.web.shared.Views;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Shores, depths, cover and soundings from files: looked at first, kept when the angler says so. */
+@Controller
+class MapImportController {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    /** Cells per side of the picture that is shown before anything is kept. */
+    private static final int PREVIEW_CELLS = 300;
+
+    private static final int LONGEST_NAME = 200;
+    private static final double LEAST_OFFSET_M = 0.15;
+
+    private final MapUploads uploads;
+    private final Lakes lakes;
+    private final DepthSources depths;
+    private final EventBook events;
+    private final Accounts accounts;
+
+    MapImportController(MapUploads uploads, Lakes lakes, DepthSources depths, EventBook events, Accounts accounts) {
+        this.uploads = uploads;
+        this.lakes = lakes;
+        this.depths = depths;
+        this.events = events;
+        this.accounts = accounts;
+    }
+
+    @PostMapping("/events/{eventId}/map/import")
+    String send(EventKey key, @RequestParam MultipartFile file, RedirectAttributes flash) throws IOException {
+        String name = name(file);
+        Optional<LakeZip.Content> whole = LakeZip.read(file.getBytes());
+        if (whole.isPresent()) {
+            uploads.put(key, new MapUploads.Upload(name, file.getBytes()));
+            return "redirect:/events/" + key.eventId() + "/map/import/lake";
+        }
+        try {
+            MapFiles.read(name, file.getBytes(), null);
+            uploads.put(key, new MapUploads.Upload(name, file.getBytes()));
+            return "redirect:/events/" + key.eventId() + "/map/import";
+        } catch (MapFileException e) {
+            flash.addFlashAttribute(
+                    "trouble", "“" + name + "” was not imported; nothing was changed: " + e.getMessage() + ".");
+            return "redirect:/events/" + key.eventId() + "/map";
+        }
+    }
+
+    private static String name(MultipartFile file) {
+        String name = file.getOriginalFilename() == null ? "file" : file.getOriginalFilename();
+        return name.substring(0, Math.min(name.length(), LONGEST_NAME));
+    }
+
+    /**
+     * What the page shows of a file that is not kept yet.
+     *
+     * @param missing why nothing comes of it as it is understood now; null: something does
+     * @param facts   what comes of it, a line each
+     * @param sheet   the map of what comes of it; null: nothing does
+     */
+    record ImportView(
+            Form form,
+            String name,
+            String format,
+            @Nullable String coordinates,
+            boolean oldDatum,
+            String values,
+            List<ImportReading.Use> uses,
+            ImportReading.Use use,
+            List<String> properties,
+            MapFile.Unit[] unitChoices,
+            boolean asksUnit,
+            boolean hasNumbers,
+            boolean heights,
+            boolean hasLake,
+            @Nullable String missing,
+            List<String> facts,
+            @Nullable String sheet) {}
+
+    @GetMapping("/events/{eventId}/map/import")
+    String look(EventKey key, @RequestParam Map<String, String> fields, Model model) {
+        EventData event = events.event(key);
+        MapUploads.Upload upload = uploads.of(key).orElse(null);
+        if (upload == null) {
+            return "redirect:/events/" + key.eventId() + "/map";
+        }
+        Units units = accounts.units(key.accountId());
+        Form form = new Form(new HashMap<>(fields), units);
+        List<String> facts = new ArrayList<>();
+        String trouble = null;
+        String sheet = null;
+        MapFile file;
+        try {
+            file = MapFiles.read(upload.name(), upload.content(), projection(form));
+        } catch (MapFileException e) {
+            trouble = e.getMessage();
+            file = again(upload);
+        }
+        ImportReading reading = reading(key, event, file, form);
+        try {
+            if (trouble == null && file.coordinates() == null) {
+                trouble = "it does not tell its coordinate system: write it below";
+            }
+            if (trouble == null) {
+                ImportReading.Result result = result(reading, upload, event);
+                tell(result, units, facts);
+                sheet = sheet(result, event, units);
+            }
+        } catch (MapFileException | BadGridException e) {
+            trouble = e.getMessage();
+        }
+        reading.filled().forEach((name, value) -> form.put(name, value));
+        MapFile.Unit unit = reading.unit();
+        return Views.show(
+                "map/import",
+                model,
+                new ImportView(
+                        form,
+                        upload.name(),
+                        file.format(),
+                        file.coordinates(),
+                        isOldDatum(file),
+                        values(reading, unit),
+                        reading.uses(),
+                        reading.use(),
+                        reading.depthProperties(),
+                        MapFile.Unit.values(),
+                        reading.toldUnit() == null,
+                        !reading.range().isEmpty(),
+                        reading.areHeights(),
+                        event.lake() != null,
+                        trouble,
+                        facts,
+                        sheet));
+    }
+
+    /** A lake with its depths as this program writes it has nothing to ask about. */
+    @GetMapping("/events/{eventId}/map/import/lake")
+    String lookAtLake(EventKey key, Model model) {
+        EventData event = events.event(key);
+        LakeZip.Content content = whole(key);
+        Units units = accounts.units(key.accountId());
+        List<String> facts = new ArrayList<>();
+        shores(content.lake(), facts);
+        if (content.depths() != null) {
+            grid(content.depths(), units, facts);
+        }
+        return Views.show(
+                "map/whole",
+                model,
+                new WholeView(
+                        uploads.of(key).map(MapUploads.Upload::name).orElse(""),
+                        facts,
+                        sheet(content.lake(), content.depths(), event, units)));
+    }
+
+    /** What the page shows of a lake with its depths. */
+    record WholeView(String name, List<String> facts, String sheet) {}
+
+    private LakeZip.Content whole(EventKey key) {
+        return uploads.of(key).flatMap(u -> LakeZip.read(u.content())).orElseThrow(NotThereException::new);
+    }
+
+    @PostMapping("/events/{eventId}/map/import/lake")
+    String keepLake(EventKey key, RedirectAttributes flash) {
+        LakeZip.Content content = whole(key);
+        lakes.putLake(key, content.lake());
+        depths.keepMap(
+                key,
+                content.depths(),
+                uploads.of(key).map(MapUploads.Upload::name).orElse(""));
+        uploads.drop(key);
+        flash.addFlashAttribute("notice", "Lake imported with its depths.");
+        return "redirect:/events/" + key.eventId() + "/map";
+    }
+
+    private static boolean isOldDatum(MapFile file) {
+        return file instanceof MapFile.Cells c
+                && c.projection() != null
+                && c.projection().isOldDatum();
+    }
+
+    /** The file with the coordinates it tells itself. */
+    private static MapFile again(MapUploads.Upload upload) {
+        try {
+            return MapFiles.read(upload.name(), upload.content(), null);
+        } catch (MapFileException e) {
+            // It was read when it was sent.
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static @Nullable Projection projection(Form form) throws MapFileException {
+        return form.has("coordinates") ? Projection.typed(form.value("coordinates")) : null;
+    }
+
+    private ImportReading reading(EventKey key, EventData event, MapFile file, Form form) {
+        return new ImportReading(file, form, event.lake(), lakes.depths(key).orElse(null), event.timeZone());
+    }
+
+    private static String values(ImportReading reading, MapFile.Unit unit) {
+        List<Double> range = reading.range();
+        return range.isEmpty()
+                ? ""
+                : String.format(Locale.ROOT, "%.1f to %.1f %s", range.getFirst(), range.getLast(), unit.words());
+    }
+
+    /** GeoJSON of a lake may tell slow zones, water off limits and cover by its properties, besides the shores. */
+    private static ImportReading.Result result(ImportReading reading, MapUploads.Upload upload, EventData event)
+            throws MapFileException, BadGridException {
+        if (reading.use() != ImportReading.Use.LAKE
+                || !upload.name().toLowerCase(Locale.ROOT).endsWith("json")) {
+            return reading.result();
+        }
+        try {
+            Lake lake = LakeText.fromGeoJson(new ByteArrayInputStream(upload.content()));
+            return new ImportReading.Result.OfLake(
+                    event.lake() == null ? lake : lake.withLevels(event.lake().levels()));
+        } catch (EventFileException e) {
+            throw new BadGridException(e.problems().getFirst().toString());
+        }
+    }
+
+    private static void tell(ImportReading.Result result, Units units, List<String> facts) {
+        switch (result) {
+            case ImportReading.Result.OfLake lake -> shores(lake.lake(), facts);
+            case ImportReading.Result.OfDepths d -> {
+                grid(d.grid(), units, facts);
+                if (d.shore() != null) {
+                    facts.add("The shore is where its depths end.");
+                }
+            }
+            case ImportReading.Result.OfSoundings s -> {
+                soundings(s, units, facts);
+                grid(s.grid(), units, facts);
+            }
+            case ImportReading.Result.OfCover c -> facts.add(Count.of(c.pieces(), "piece") + " of cover.");
+        }
+    }
+
+    private static void shores(Lake lake, List<String> facts) {
+        int islands = lake.bodies().stream().mapToInt(b -> b.islands().size()).sum();
+        facts.add(Count.of(lake.bodies().size(), "piece") + " of water, " + Count.of(islands, "island") + ", "
+                + Count.of(lake.slowZones().size(), "slow zone") + ", "
+                + Count.of(lake.offLimits().size(), "area") + " off limits.");
+    }
+
+    private static void grid(DepthGrid grid, Units units, List<String> facts) {
+        facts.add(grid.columns() + " × " + grid.rows() + " cells of " + units.reach(grid.stepM()) + ", "
+                + units.depth((double) grid.deepest()) + " at the deepest, "
+                + units.area(grid.areaM2(0, Double.MAX_VALUE)) + " of water.");
+    }
+
+    private static void soundings(ImportReading.Result.OfSoundings s, Units units, List<String> facts) {
+        SoundingCleaner.Cleaned cleaned = s.cleaned();
+        facts.add(Count.of(cleaned.kept().size(), "sounding") + " are good. Left out: "
+                + cleaned.spikes() + " spikes, " + cleaned.outside() + " off the water, " + cleaned.impossible()
+                + " with no depth.");
+        int water = 0;
+        for (int i = 0; i < s.grid().size(); i++) {
+            water += s.grid().isLand(i) ? 0 : 1;
+        }
+        long guessed = Math.round(100.0 * s.grid().guessed().cardinality() / Math.max(1, water));
+        facts.add(guessed + "% of the water is then guessed: nothing was measured near it.");
+        Double deeper = s.deeperBy();
+        if (deeper != null && Math.abs(deeper) >= LEAST_OFFSET_M) {
+            facts.add("Where both are known they read " + units.depth(Math.abs(deeper))
+                    + (deeper > 0 ? " deeper" : " shallower")
+                    + " than the map: check how deep the transducer hangs, and the lake's level that day.");
+        }
+        if (s.takenOn() != null) {
+            facts.add("Taken on " + Dates.day(s.takenOn()) + ".");
+        }
+    }
+
+    private static String sheet(ImportReading.Result result, EventData event, Units units) {
+        return sheet(lake(result, event), grid(result), event, units);
+    }
+
+    private static String sheet(@Nullable Lake lake, @Nullable DepthGrid grid, EventData event, Units units) {
+        ObjectNode node = JSON.createObjectNode();
+        if (lake != null) {
+            node.set("lake", LakeShapes.of(lake, lake.bodies()));
+        }
+        node.putArray("places")
+                .addObject()
+                .put("lat", event.launch().lat())
+                .put("lon", event.launch().lon());
+        node.putObject("unit")
+                .put("code", units.depth().code())
+                .put("metres", units.depth().metres());
+        if (grid != null) {
+            DepthGrid coarse = grid.thinned(PREVIEW_CELLS);
+            node.putObject("depths")
+                    .put("columns", coarse.columns())
+                    .put("rows", coarse.rows())
+                    .put("west", coarse.west())
+                    .put("north", coarse.south() + coarse.rows() * coarse.cellSize())
+                    .put("cell", coarse.cellSize())
+                    .put("cells", Base64.getEncoder().encodeToString(DepthCells.bytes(coarse)));
+        }
+        return JSON.writeValueAsString(node);
+    }
+
+    private static @Nullable Lake lake(ImportReading.Result result, EventData event) {
+        return switch (result) {
+            case ImportReading.Result.OfLake l -> l.lake();
+            case ImportReading.Result.OfCover c -> c.lake();
+            case ImportReading.Result.OfDepths d -> d.shore() == null ? event.lake() : d.shore();
+            case ImportReading.Result.OfSoundings s -> event.lake();
+        };
+    }
+
+    private static @Nullable DepthGrid grid(ImportReading.Result result) {
+        return switch (result) {
+            case ImportReading.Result.OfDepths d -> d.grid();
+            case ImportReading.Result.OfSoundings s -> s.grid();
+            case ImportReading.Result.OfLake l -> null;
+            case ImportReading.Result.OfCover c -> null;
+        };
+    }
+
+    @PostMapping("/events/{eventId}/map/import/take")
+    String keep(EventKey key, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
+        EventData event = events.event(key);
+        MapUploads.Upload upload = uploads.of(key).orElseThrow(NotThereException::new);
+        Form form = new Form(new HashMap<>(fields), accounts.units(key.accountId()));
+        try {
+            MapFile file = MapFiles.read(upload.name(), upload.content(), projection(form));
+            keep(key, result(reading(key, event, file, form), upload, event), upload.name(), flash);
+            uploads.drop(key);
+        } catch (MapFileException | BadGridException e) {
+            flash.addFlashAttribute(
+                    "trouble",
+                    "“" + upload.name() + "” was not imported; nothing was changed: " + e.getMessage() + ".");
+        }
+        return "redirect:/events/" + key.eventId() + "/map";
+    }
+
+    private void keep(EventKey key, ImportReading.Result result, String name, RedirectAttributes flash)
+            throws BadGridException {
+        switch (result) {
+            case ImportReading.Result.OfLake l -> {
+                lakes.putLake(key, l.lake());
+                depths.again(key);
+                flash.addFlashAttribute("notice", "Lake imported. Runs now follow the water.");
+            }
+            case ImportReading.Result.OfCover c -> {
+                lakes.putLake(key, c.lake());
+                flash.addFlashAttribute("notice", "Cover imported.");
+            }
+            case ImportReading.Result.OfDepths d -> {
+                if (d.shore() != null) {
+                    lakes.putLake(key, d.shore());
+                }
+                depths.keepMap(key, d.grid(), name);
+                flash.addFlashAttribute(
+                        "notice", d.grid().columns() + " × " + d.grid().rows() + " depths taken.");
+            }
+            case ImportReading.Result.OfSoundings s -> keepSoundings(key, s, name, flash);
+        }
+    }
+
+    private void keepSoundings(EventKey key, ImportReading.Result.OfSoundings s, String name, RedirectAttributes flash)
+            throws BadGridException {
+        String code = UUID.randomUUID().toString();
+        SoundingCleaner.Cleaned cleaned = s.cleaned();
+        int leftOut = cleaned.impossible() + cleaned.outside() + cleaned.spikes();
+        depths.keepSurvey(
+                key,
+                new DepthSources.Survey(code, name, s.takenOn(), cleaned.kept().size(), leftOut),
+                cleaned.kept());
+        Undo.offer(
+                flash,
+                Count.of(cleaned.kept().size(), "sounding") + " taken.",
+                "/events/" + key.eventId() + "/map/soundings/delete?survey=" + code);
+    }
+
+    /** The lake with its depths, to be imported elsewhere. */
+    @GetMapping("/events/{eventId}/map/lake.zip")
+    void download(EventKey key, HttpServletResponse response) throws IOException {
+        Lake lake = Optional.ofNullable(lakes.lake(key)).orElseThrow(NotThereException::new);
+        Downloads.attach(response, Lakes.ZIP, "application/zip");
+        LakeZip.write(new LakeZip.Content(lake, lakes.depths(key).orElse(null)), response.getOutputStream());
+    }
+
+    @PostMapping("/events/{eventId}/map/import/drop")
+    String drop(EventKey key) {
+        uploads.drop(key);
+        return "redirect:/events/" + key.eventId() + "/map";
+    }
+
+    @PostMapping("/events/{eventId}/map/soundings/delete")
+    String deleteSoundings(EventKey key, @RequestParam String survey, RedirectAttributes flash) {
+        depths.deleteSurvey(key, survey);
+        Undo.offer(flash, "Soundings deleted.", "/events/" + key.eventId() + "/map/soundings/restore?survey=" + survey);
+        return "redirect:/events/" + key.eventId() + "/map";
+    }
+
+    @PostMapping("/events/{eventId}/map/soundings/restore")
+    String restoreSoundings(EventKey key, @RequestParam String survey, RedirectAttributes flash) {
+        depths.restoreSurvey(key, survey);
+        flash.addFlashAttribute("notice", "The soundings are back.");
+        return "redirect:/events/" + key.eventId() + "/map";
+    }
+}
