@@ -53,7 +53,7 @@ public final class PackWriter {
             Effort effort,
             List<Day> days,
             Map<String, String> notAllowed,
-            @Nullable DepthGrid depths) {
+            @Nullable DepthCells depths) {
         ObjectNode node = object().put("factor", factor);
         node.set("units", units(units));
         node.putObject("effort")
@@ -111,13 +111,14 @@ public final class PackWriter {
     }
 
     /** As coarse as a phone shows them; cells as {@link DepthCells} has them, in Base64. */
-    private static ObjectNode depths(DepthGrid grid) {
+    private static ObjectNode depths(DepthCells depths) {
+        DepthGrid grid = depths.grid();
         return object().put("columns", grid.columns())
                 .put("rows", grid.rows())
                 .put("west", grid.west())
                 .put("north", grid.south() + grid.rows() * grid.cellSize())
                 .put("cell", grid.cellSize())
-                .put("cells", DepthCells.bytes(grid));
+                .put("cells", depths.bytes());
     }
 
     /** Units as the angler reads them. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.depth.DepthCells;
 import lochan.core.live.Effort;
 import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileException;
@@ -102,7 +103,9 @@ class BoatPackController {
                                 Budgets.SEED),
                         days,
                         decks.notAllowed(key, known),
-                        lakes.depthsForPhone(key, above).orElse(null))
+                        lakes.depthsForPhone(key)
+                                .map(grid -> new DepthCells(grid, above))
+                                .orElse(null))
                 .toString();
         return ResponseEntity.ok()
                 .eTag(DigestUtils.md5DigestAsHex(pack.getBytes(StandardCharsets.UTF_8)))

@@ -52,8 +52,6 @@ public class Lakes implements EventPart {
 
     private record Sought(String checksum, StructureFinder.Filter wanted) {}
 
-    private record PhoneKey(String checksum, double aboveReferenceM) {}
-
     private final LakeRepository lakeRepository;
     private final DepthRepository depthRepository;
     private final Cache<String, Lake> lakes =
@@ -66,7 +64,7 @@ public class Lakes implements EventPart {
             Caffeine.newBuilder().maximumSize(2).build();
     private final Cache<String, DepthGrid> thinned =
             Caffeine.newBuilder().maximumSize(KEPT).build();
-    private final Cache<PhoneKey, DepthGrid> phones =
+    private final Cache<String, DepthGrid> phones =
             Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Cache<Sought, List<Candidate>> structure =
             Caffeine.newBuilder().maximumSize(KEPT).build();
@@ -173,17 +171,11 @@ public class Lakes implements EventPart {
         return thinned.get(sum, s -> grid(key, s).thinned(SURVEY_CELLS));
     }
 
-    /**
-     * The depths as a phone takes them along; empty where none are known.
-     *
-     * @param aboveReferenceM by which the water stands above the reference level, m
-     */
-    public Optional<DepthGrid> depthsForPhone(EventKey key, double aboveReferenceM) {
+    /** The depths as a phone takes them along; empty where none are known. */
+    public Optional<DepthGrid> depthsForPhone(EventKey key) {
         return depthRepository
                 .checksum(key)
-                .map(sum -> phones.get(
-                        new PhoneKey(sum, aboveReferenceM),
-                        k -> survey(key, sum).thinned(PHONE_CELLS).raised(aboveReferenceM)));
+                .map(sum -> phones.get(sum, k -> survey(key, sum).thinned(PHONE_CELLS)));
     }
 
     /** What the shape of the bottom makes worth a look; empty without depths. */

@@ -107,7 +107,7 @@ public class MapSheets {
                 .put("code", s.unit().code())
                 .put("metres", s.unit().metres());
         if (s.depths() != null) {
-            DepthGrid grid = drawn(key, s.depths());
+            DepthGrid grid = drawn(key);
             node.putObject("depths")
                     .put("columns", grid.columns())
                     .put("rows", grid.rows())
@@ -126,11 +126,13 @@ public class MapSheets {
     Optional<byte[]> cells(EventKey key, String checksum, int levelCm) {
         return lakes.checksum(key)
                 .filter(checksum::equals)
-                .map(sum -> cells.get(new Depths(sum, levelCm), d -> compressed(DepthCells.bytes(drawn(key, d)))));
+                .map(sum -> cells.get(
+                        new Depths(sum, levelCm),
+                        d -> compressed(new DepthCells(drawn(key), d.levelCm() / CM_PER_M).bytes())));
     }
 
-    private DepthGrid drawn(EventKey key, Depths d) {
-        return lakes.depths(key).orElseThrow().thinned(DRAWN_CELLS).raised(d.levelCm() / CM_PER_M);
+    private DepthGrid drawn(EventKey key) {
+        return lakes.depths(key).orElseThrow().thinned(DRAWN_CELLS);
     }
 
     private static byte[] compressed(byte[] bytes) {

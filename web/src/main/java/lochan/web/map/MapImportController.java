@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -14,13 +13,10 @@ import java.util.UUID;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Lake;
 import lochan.core.lake.depth.BadGridException;
-import lochan.core.lake.depth.DepthCells;
-import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.sounding.SoundingCleaner;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileException;
-import lochan.eventformat.LakeShapes;
 import lochan.eventformat.LakeText;
 import lochan.mapfiles.MapFile;
 import lochan.mapfiles.MapFileException;
@@ -33,7 +29,6 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.lake.DepthSources;
 import lochan.web.lake.LakeZip;
 import lochan.web.lake.Lakes;
-import lochan.web.shared.Dates;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Undo;
@@ -46,19 +41,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Shores, depths, cover and soundings from files: looked at first, kept when the angler says so. */
 @Controller
 class MapImportController {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
-    /** Cells per side of the picture that is shown before anything is kept. */
-    private static final int PREVIEW_CELLS = 300;
-
     private static final int LONGEST_NAME = 200;
-    private static final double LEAST_OFFSET_M = 0.15;
 
     private final MapUploads uploads;
     private final Lakes lakes;
@@ -150,8 +138,8 @@ class MapImportController {
             }
             if (trouble == null) {
                 ImportReading.Result result = result(reading, upload, event);
-                tell(result, units, facts);
-                sheet = sheet(result, event, units);
+                facts.addAll(ImportFacts.of(result, units));
+                sheet = ImportSheet.of(result, event, units);
             }
         } catch (MapFileException | BadGridException e) {
             trouble = e.getMessage();
@@ -187,18 +175,13 @@ class MapImportController {
         EventData event = events.event(key);
         LakeZip.Content content = whole(key);
         Units units = accounts.units(key.accountId());
-        List<String> facts = new ArrayList<>();
-        shores(content.lake(), facts);
-        if (content.depths() != null) {
-            grid(content.depths(), units, facts);
-        }
         return Views.show(
                 "map/whole",
                 model,
                 new WholeView(
                         uploads.of(key).map(MapUploads.Upload::name).orElse(""),
-                        facts,
-                        sheet(content.lake(), content.depths(), event, units)));
+                        ImportFacts.of(content.lake(), content.depths(), units),
+                        ImportSheet.of(content.lake(), content.depths(), event, units)));
     }
 
     /** What the page shows of a lake with its depths. */
@@ -266,105 +249,6 @@ class MapImportController {
         } catch (EventFileException e) {
             throw new BadGridException(e.problems().getFirst().toString());
         }
-    }
-
-    private static void tell(ImportReading.Result result, Units units, List<String> facts) {
-        switch (result) {
-            case ImportReading.Result.OfLake lake -> shores(lake.lake(), facts);
-            case ImportReading.Result.OfDepths d -> {
-                grid(d.grid(), units, facts);
-                if (d.shore() != null) {
-                    facts.add("The shore is where its depths end.");
-                }
-            }
-            case ImportReading.Result.OfSoundings s -> {
-                soundings(s, units, facts);
-                grid(s.grid(), units, facts);
-            }
-            case ImportReading.Result.OfCover c -> facts.add(Count.of(c.pieces(), "piece") + " of cover.");
-        }
-    }
-
-    private static void shores(Lake lake, List<String> facts) {
-        int islands = lake.bodies().stream().mapToInt(b -> b.islands().size()).sum();
-        facts.add(Count.of(lake.bodies().size(), "piece") + " of water, " + Count.of(islands, "island") + ", "
-                + Count.of(lake.slowZones().size(), "slow zone") + ", "
-                + Count.of(lake.offLimits().size(), "area") + " off limits.");
-    }
-
-    private static void grid(DepthGrid grid, Units units, List<String> facts) {
-        facts.add(grid.columns() + " × " + grid.rows() + " cells of " + units.reach(grid.stepM()) + ", "
-                + units.depth((double) grid.deepest()) + " at the deepest, "
-                + units.area(grid.areaM2(0, Double.MAX_VALUE)) + " of water.");
-    }
-
-    private static void soundings(ImportReading.Result.OfSoundings s, Units units, List<String> facts) {
-        SoundingCleaner.Cleaned cleaned = s.cleaned();
-        facts.add(Count.of(cleaned.kept().size(), "sounding") + " are good. Left out: "
-                + cleaned.spikes() + " spikes, " + cleaned.outside() + " off the water, " + cleaned.impossible()
-                + " with no depth.");
-        int water = 0;
-        for (int i = 0; i < s.grid().size(); i++) {
-            water += s.grid().isLand(i) ? 0 : 1;
-        }
-        long guessed = Math.round(100.0 * s.grid().guessed().cardinality() / Math.max(1, water));
-        facts.add(guessed + "% of the water is then guessed: nothing was measured near it.");
-        Double deeper = s.deeperBy();
-        if (deeper != null && Math.abs(deeper) >= LEAST_OFFSET_M) {
-            facts.add("Where both are known they read " + units.depth(Math.abs(deeper))
-                    + (deeper > 0 ? " deeper" : " shallower")
-                    + " than the map: check how deep the transducer hangs, and the lake's level that day.");
-        }
-        if (s.takenOn() != null) {
-            facts.add("Taken on " + Dates.day(s.takenOn()) + ".");
-        }
-    }
-
-    private static String sheet(ImportReading.Result result, EventData event, Units units) {
-        return sheet(lake(result, event), grid(result), event, units);
-    }
-
-    private static String sheet(@Nullable Lake lake, @Nullable DepthGrid grid, EventData event, Units units) {
-        ObjectNode node = JSON.createObjectNode();
-        if (lake != null) {
-            node.set("lake", LakeShapes.of(lake, lake.bodies()));
-        }
-        node.putArray("places")
-                .addObject()
-                .put("lat", event.launch().lat())
-                .put("lon", event.launch().lon());
-        node.putObject("unit")
-                .put("code", units.depth().code())
-                .put("metres", units.depth().metres());
-        if (grid != null) {
-            DepthGrid coarse = grid.thinned(PREVIEW_CELLS);
-            node.putObject("depths")
-                    .put("columns", coarse.columns())
-                    .put("rows", coarse.rows())
-                    .put("west", coarse.west())
-                    .put("north", coarse.south() + coarse.rows() * coarse.cellSize())
-                    .put("cell", coarse.cellSize())
-                    .put("cells", Base64.getEncoder().encodeToString(DepthCells.bytes(coarse)));
-        }
-        return JSON.writeValueAsString(node);
-    }
-
-    private static @Nullable Lake lake(ImportReading.Result result, EventData event) {
-        return switch (result) {
-            case ImportReading.Result.OfLake l -> l.lake();
-            case ImportReading.Result.OfCover c -> c.lake();
-            case ImportReading.Result.OfDepths d -> d.shore() == null ? event.lake() : d.shore();
-            case ImportReading.Result.OfSoundings s -> event.lake();
-        };
-    }
-
-    private static @Nullable DepthGrid grid(ImportReading.Result result) {
-        return switch (result) {
-            case ImportReading.Result.OfDepths d -> d.grid();
-            case ImportReading.Result.OfSoundings s -> s.grid();
-            case ImportReading.Result.OfLake l -> null;
-            case ImportReading.Result.OfCover c -> null;
-        };
     }
 
     @PostMapping("/events/{eventId}/map/import/take")

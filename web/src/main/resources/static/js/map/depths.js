@@ -1,7 +1,8 @@
 // Depths of a lake as they are drawn: washes with a soft shade, a band of depths lit up, lines of equal depth with their labels.
 import { ink, rgb } from './ink.js';
 
-const LAND = -32768;
+/** Bottom that the water has fallen from; land is one less. */
+const DRY = -32767;
 const CM = 100;
 /** How much deeper colours grow by a share of the greatest depth: shallow water, where most fishing is, has more of them. */
 const DEEPENING = 0.65;
@@ -25,7 +26,7 @@ export class Depths {
     Object.assign(this, sheet);
     this.unit = unit;
     this.deepest = 0;
-    for (const cm of this.cells) if (cm !== LAND) this.deepest = Math.max(this.deepest, depthOf(cm));
+    for (const cm of this.cells) if (isWater(cm)) this.deepest = Math.max(this.deepest, depthOf(cm));
   }
 
   /** Metres at a place; null on land and beyond the edge. */
@@ -34,7 +35,7 @@ export class Depths {
     const row = Math.floor((this.north - lat) / this.cell);
     if (column < 0 || row < 0 || column >= this.columns || row >= this.rows) return null;
     const cm = this.cells[row * this.columns + column];
-    return cm === LAND ? null : { metres: depthOf(cm), guessed: cm < 0 };
+    return !isWater(cm) ? null : { metres: depthOf(cm), guessed: cm < 0 };
   }
 
   /** A pixel for each cell. @param look `{shade, band: [from, to] in m or null}` */
@@ -52,10 +53,11 @@ export class Depths {
 
   paint(pixels, { shade, band }) {
     const { cells } = this;
-    const [pale, deep, lit, paper] = ['shallow', 'deep', 'gorse', 'sheet'].map((name) => rgb(ink(name)));
+    const [pale, deep, lit, paper, land] = ['shallow', 'deep', 'gorse', 'sheet', 'land'].map((name) => rgb(ink(name)));
     for (let i = 0; i < cells.length; i += 1) {
       const cm = cells[i];
-      if (cm === LAND) continue;
+      if (cm === DRY) pixels.set([...land, 255], 4 * i);
+      if (!isWater(cm)) continue;
       const metres = depthOf(cm);
       const share = (metres / (this.deepest || 1)) ** DEEPENING;
       const light = shade ? 1 + SHADE * this.light(i) : 1;
@@ -81,7 +83,7 @@ export class Depths {
   light(i) {
     const { cells, columns } = this;
     const here = depthOf(cells[i]);
-    const depth = (at) => (cells[at] === undefined || cells[at] === LAND ? here : depthOf(cells[at]));
+    const depth = (at) => (isWater(cells[at]) ? depthOf(cells[at]) : here);
     const metres = this.cell * 111195;
     const dx = ((depth(i + 1) - depth(i - 1)) / (2 * metres)) * EXAGGERATION;
     const dy = ((depth(i + columns) - depth(i - columns)) / (2 * metres)) * EXAGGERATION;
@@ -129,7 +131,7 @@ export class Depths {
       [c, r + stride],
     ];
     const depths = corners.map(([x, y]) => cells[y * columns + x]);
-    if (depths.includes(LAND)) return;
+    if (!depths.every(isWater)) return;
     const metres = depths.map(depthOf);
     const low = Math.min(...metres);
     const high = Math.max(...metres);
@@ -159,6 +161,10 @@ export class Depths {
     if (Math.abs(turn) > Math.PI / 2) turn += Math.PI;
     return { words: String(Number((level / this.unit.metres).toFixed(1))), x: (x1 + x2) / 2, y: (y1 + y2) / 2, turn };
   }
+}
+
+function isWater(cm) {
+  return cm > DRY;
 }
 
 function depthOf(cm) {

@@ -26,7 +26,9 @@ export const LAYERS = {
   shade: true,
   lines: true,
   zones: true,
-  cover: true,
+  timber: true,
+  grass: true,
+  docks: true,
   spots: true,
   gone: true,
   waypoints: true,
@@ -297,7 +299,7 @@ export class LakeMap {
         rows * cell,
       );
     }
-    if (this.layers.cover) for (const cover of this.covers) this.drawCover(to, cover, scale);
+    for (const cover of this.covers) if (this.layers[cover.kind]) this.drawCover(to, cover, scale);
     to.restore();
     to.lineWidth = 1.4 / scale;
     to.strokeStyle = ink('edge');
@@ -414,7 +416,7 @@ export class LakeMap {
     if (layers.runs) for (const route of shown.routes ?? []) this.route(to, route);
     this.line(to, shown.way ?? [], ink('gorse'), [], 4);
     if (layers.structure) this.candidates(to);
-    if (layers.waypoints) for (const one of shown.waypoints ?? []) this.waypoint(to, one, k);
+    if (layers.waypoints) this.waypoints(to, k);
     for (const { lat, lon, letter } of shown.ramps ?? []) signs.ramp(to, this.onScreen(lat, lon), letter);
     if (layers.spots) this.spots(to, k);
     for (const one of shown.beads ?? []) this.bead(to, one);
@@ -471,9 +473,15 @@ export class LakeMap {
     });
   }
 
-  waypoint(to, { id, lat, lon, words }, k) {
-    const at = this.onScreen(lat, lon);
-    this.hit(id, 'waypoint', at, { lat, lon });
+  waypoints(to, k) {
+    for (const { at, place, members } of this.grouped(this.shown.waypoints ?? [], TOGETHER)) {
+      this.waypoint(to, place, at, members, k);
+      if (members.length > 1) signs.count(to, at, members.length);
+    }
+  }
+
+  waypoint(to, { id, lat, lon, words }, at, members, k) {
+    this.hits.push({ id, kind: 'waypoint', at, members, lat, lon });
     signs.glyph(to, at, 'M-4.5-4.5H4.5V4.5H-4.5Z', { stroke: 'ink', fill: 'sheet', chosen: id === this.shown.chosen });
     if (k >= 4 * LABELS_FROM && words) this.label(to, words, [at[0], at[1] + 15], 'faint');
   }

@@ -3,6 +3,9 @@ package lochan.web.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.google.gson.JsonArray;
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -144,11 +147,40 @@ class MapWalkTest extends Walk {
     }
 
     @Test
-    void aFingerPinchesAndTaps(@RunningApp.Demo RunningApp demo) {
+    void fingersPinchAndTap(@RunningApp.Demo RunningApp demo) {
         page = Browser.touched(PHONE);
         enterDemo(demo, "Map");
+        map().scrollIntoViewIfNeeded();
+        List<?> middle = (List<?>)
+                map().evaluate(
+                                "root => { const box = root.querySelector('canvas').getBoundingClientRect(); return [box.left + box.width / 2, box.top + box.height / 2]; }");
+        double x = ((Number) middle.get(0)).doubleValue();
+        double y = ((Number) middle.get(1)).doubleValue();
+        CDPSession fingers = page.context().newCDPSession(page);
+        fingers.send("Input.dispatchTouchEvent", touch("touchStart", x, y, 30));
+        for (int apart = 40; apart <= 120; apart += 20) {
+            fingers.send("Input.dispatchTouchEvent", touch("touchMove", x, y, apart));
+        }
+        fingers.send("Input.dispatchTouchEvent", touch("touchEnd", x, y, 0));
+        assertThat(number("map.transform.k")).as("two fingers apart").isGreaterThan(2);
+
         tap("kestle-docks", true);
         assertThat(page.locator("#place-title")).hasText("Kestle Docks");
         looksRight("Map");
+    }
+
+    /** Two fingers some pixels from a middle; none for 0. */
+    private static JsonObject touch(String type, double x, double y, int apart) {
+        JsonArray points = new JsonArray();
+        for (int side = -1; apart > 0 && side <= 1; side += 2) {
+            JsonObject point = new JsonObject();
+            point.addProperty("x", x + side * apart);
+            point.addProperty("y", y);
+            points.add(point);
+        }
+        JsonObject event = new JsonObject();
+        event.addProperty("type", type);
+        event.add("touchPoints", points);
+        return event;
     }
 }

@@ -187,7 +187,7 @@ class MapPagesTest {
         StringBuilder log = new StringBuilder("lat,lon,depth_ft\n");
         for (int i = 0; i < 900; i++) {
             double depth = i % 100 == 50 ? 90 : 20 + 0.01 * i;
-            log.append(42.61 + 0.0003 * (i / 30)).append(',').append(-116.92 + 0.0003 * (i % 30));
+            log.append(42.61 + 0.0002 * (i / 30)).append(',').append(-116.92 + 0.0002 * (i % 30));
             log.append(',').append(depth).append('\n');
         }
         assertThat(look(angler, event, "log.csv", log.toString()).texts(".note.trouble"))

@@ -64,23 +64,6 @@ public final class DepthGrid {
         return new DepthGrid(columns, rows, west, south, cellSize, degrees, depths, cells);
     }
 
-    /**
-     * The same water when its surface stands higher; water that falls dry becomes land, land stays land: how high it is nobody told.
-     *
-     * @param metres by which the surface stands above the one the depths are told from; below 0: under it
-     */
-    public DepthGrid raised(double metres) {
-        if (metres == 0) {
-            return this;
-        }
-        float[] now = new float[depths.length];
-        for (int i = 0; i < now.length; i++) {
-            float depth = (float) (depths[i] + metres);
-            now[i] = depth > 0 ? depth : Float.NaN;
-        }
-        return new DepthGrid(columns, rows, west, south, cellSize, degrees, now, guessed);
-    }
-
     /** Whether a cell size can only be meant in degrees. */
     public static boolean looksLikeDegrees(double cellSize) {
         return cellSize < LARGEST_DEGREE_CELL;
