@@ -53,6 +53,7 @@ function watchRankings() {
         });
     };
     list();
+    document.addEventListener('exchanged', list);
     const to = follow(list);
     let before = document.querySelector('[data-day-slider]').dataset.at;
     root.addEventListener('hour', ({ detail: { hour } }) => {

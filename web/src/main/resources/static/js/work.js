@@ -12,6 +12,11 @@ function keepChoices(before, after) {
   }
 }
 
+/** What is kept stays as it is, where the page still has it: a map with what is chosen on it, and where it was moved to. */
+function keepParts(kept, after) {
+  for (const part of kept) after.querySelector(`[data-keep="${part.dataset.keep}"]`)?.replaceWith(part);
+}
+
 /** A part of a page whose work is under way is asked for again until it is done; the rest of the page stays as it is. */
 export function watchWork() {
   const waiting = document.querySelector('[data-again]');
@@ -23,7 +28,9 @@ export function watchWork() {
       const fresh = new DOMParser().parseFromString(await answer.text(), 'text/html').getElementById(waiting.id);
       if (fresh && waiting.isConnected) {
         keepChoices(waiting, fresh);
+        const kept = [...waiting.querySelectorAll('[data-keep]')];
         waiting.replaceWith(fresh);
+        keepParts(kept, fresh);
         fresh.dispatchEvent(new CustomEvent('exchanged', { bubbles: true }));
       }
     } catch {

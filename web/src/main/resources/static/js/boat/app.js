@@ -7,7 +7,7 @@ import { Bell } from './bell.js';
 import { Compass } from './compass.js';
 import { cellsOf } from '../map/depths.js';
 import { LakeMap } from '../map/lake-map.js';
-import { bytesOf } from '../map/page.js';
+import { bytesOf, keptLayers } from '../map/page.js';
 import { answered, decision, freshCode, joined, taken } from './outbox.js';
 import { screen } from './screens.js';
 import { Store } from './store.js';
@@ -602,7 +602,10 @@ class BoatApp {
   drawLake() {
     const canvas = document.querySelector('canvas[data-lake]');
     if (!canvas || !this.taken || !this.map) return;
-    if (this.lake?.canvas !== canvas) this.lake = new LakeMap(canvas, { chosen: (id) => this.choose(id) }, this.lake);
+    if (this.lake?.canvas !== canvas) {
+      this.lake = new LakeMap(canvas, { chosen: (id) => this.choose(id) }, this.lake);
+      this.lake.layers = keptLayers();
+    }
     this.lake.take(this.sheet());
     const { places, route, beads } = this.map;
     this.lake.show({

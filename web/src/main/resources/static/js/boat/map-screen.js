@@ -1,5 +1,18 @@
 // The Map screen of the boat's app: the lake, and what is to be said of the spot that was tapped.
 import { html, nothing, repeat } from '/assets/lit-html.js';
+import { keptLayers, switchLayer } from '../map/page.js';
+
+const LAYERS = {
+  shade: 'shade',
+  lines: 'depth lines',
+  zones: 'slow and closed water',
+  timber: 'timber',
+  grass: 'grass',
+  docks: 'docks',
+  spots: 'spots',
+  waypoints: 'waypoints',
+  runs: 'the way',
+};
 
 export function mapScreen(app) {
   if (!app.taken)
@@ -20,6 +33,7 @@ export function mapScreen(app) {
               </button>`
             : nothing
         }
+        ${layers(app)}
       </div>
       ${chosen ? place(app, chosen) : nothing}
     </section>
@@ -38,6 +52,27 @@ export function mapScreen(app) {
         )}
       </ul>
     </section>`;
+}
+
+function layers(app) {
+  const kept = keptLayers();
+  return html`<details class="layers">
+    <summary>Layers</summary>
+    <fieldset class="sheet">
+      <legend class="sr-only">What the map shows</legend>
+      ${Object.entries(LAYERS).map(
+        ([layer, words]) =>
+          html`<label
+            ><input
+              type="checkbox"
+              .checked=${kept[layer]}
+              @change=${({ target }) => switchLayer(app.lake, layer, target.checked)}
+            />
+            ${words}</label
+          >`,
+      )}
+    </fieldset>
+  </details>`;
 }
 
 function place(app, { id, name, kind, best, fished, run, caution, stones, lure }) {

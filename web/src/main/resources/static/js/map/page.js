@@ -5,7 +5,8 @@ import { LAYERS, LakeMap } from './lake-map.js';
 const LAYERS_KEPT = 'lochan-map-layers';
 const PLAY_MILLIS = 700;
 
-function keptLayers() {
+/** What the angler switched on and off, on whatever page. */
+export function keptLayers() {
   try {
     return { ...LAYERS, ...JSON.parse(localStorage.getItem(LAYERS_KEPT) ?? '{}') };
   } catch {
@@ -29,6 +30,12 @@ async function sheetOf(root) {
   return { ...sheet, pending: sheet.depths, depths: null };
 }
 
+/** Switches a layer and remembers it. */
+export function switchLayer(map, layer, on) {
+  localStorage.setItem(LAYERS_KEPT, JSON.stringify({ ...keptLayers(), [layer]: on }));
+  map.toggle(layer, on);
+}
+
 function layers(root, map) {
   const kept = keptLayers();
   for (const box of root.querySelectorAll('[data-layer]')) {
@@ -36,8 +43,7 @@ function layers(root, map) {
     box.checked = kept[layer];
     map.layers[layer] = kept[layer];
     box.addEventListener('change', () => {
-      localStorage.setItem(LAYERS_KEPT, JSON.stringify({ ...keptLayers(), [layer]: box.checked }));
-      map.toggle(layer, box.checked);
+      switchLayer(map, layer, box.checked);
     });
   }
 }
@@ -138,6 +144,8 @@ async function show(root) {
     if (trouble) trouble.hidden = false;
   }
 }
+
+document.addEventListener('exchanged', () => watchMaps());
 
 /** Shows the maps of the page that are not shown yet. */
 export function watchMaps() {

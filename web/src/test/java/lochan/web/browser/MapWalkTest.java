@@ -123,6 +123,12 @@ class MapWalkTest extends Walk {
     @Test
     void rankingsAndPlansLieOnTheMap(@RunningApp.Demo RunningApp demo) {
         enterDemo(demo, LAPTOP, "Rankings");
+        tap("harth-bend", false);
+        // Values that are computed meanwhile come into the page: the map stays as it is.
+        page.evaluate(
+                "() => { document.getElementById('content').dataset.again = 'true'; return import('/js/work.js').then((work) => work.watchWork()); }");
+        assertThat(page.locator("[data-again]")).hasCount(0);
+        assertThat(ask("map.shown.chosen")).isEqualTo("harth-bend");
         tap("sill-ledge", false);
         assertThat(page.locator("tr.chosen").first()).containsText("Sill Ledge");
         page.locator("[data-hour]").focus();

@@ -138,6 +138,8 @@ class Screenshots {
 
     private void shoot(Page page, String name) {
         page.evaluate("async () => { await Promise.all([...document.fonts].map(font => font.load())); }");
+        page.waitForFunction(
+                "() => [...document.querySelectorAll('[data-lake-map]')].every((map) => map.dataset.ready)");
         page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
     }
 }
