@@ -573,8 +573,10 @@ export class LakeMap {
     to.fillText(words, x + 4, y - 10);
   }
 
-  nearest(x, y) {
+  /** What was hit, of a kind where one is asked for; null: nothing. */
+  nearest(x, y, wanted = null) {
     const near = (this.hits ?? [])
+      .filter(({ kind }) => !wanted || kind === wanted)
       .map((hit) => ({ ...hit, away: Math.hypot(hit.at[0] - x, hit.at[1] - y) }))
       .sort((a, b) => a.away - b.away)[0];
     return near && near.away <= REACH ? near : null;
@@ -605,8 +607,9 @@ export class LakeMap {
     if (!this.told.dragged || event.type === 'wheel' || event.touches?.length > 1) return false;
     const at = event.touches?.[0] ?? event;
     const { left, top } = this.canvas.getBoundingClientRect();
-    const near = this.nearest(at.clientX - left, at.clientY - top);
-    if (near?.kind !== 'stop') return false;
+    // A stop lies on its spot.
+    const near = this.nearest(at.clientX - left, at.clientY - top, 'stop');
+    if (!near) return false;
     if (event.type === 'mousedown' || event.type === 'touchstart') this.hold(near, event.type === 'touchstart');
     return true;
   }

@@ -150,6 +150,32 @@ class MapWalkTest extends Walk {
                 .click();
         assertThat(stops).hasCount(before + 1);
         assertThat((int) number("map.shown.legs.length")).isGreaterThan(2);
+
+        // The number of the first stop is let fall on another spot: it is fished there instead.
+        map().scrollIntoViewIfNeeded();
+        ask("(map.all(), null)");
+        page.evaluate("() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)))");
+        List<?> from = place("map.hits.find((hit) => hit.kind === 'stop' && hit.id === '0').at");
+        List<?> to = place(
+                "(({ lat, lon }) => map.onScreen(lat, lon))(map.shown.places.find(({ id }) => id === 'dam-riprap'))");
+        page.mouse().move(number(from, 0), number(from, 1));
+        page.mouse().down();
+        page.mouse().move((number(from, 0) + number(to, 0)) / 2, (number(from, 1) + number(to, 1)) / 2);
+        page.mouse().move(number(to, 0), number(to, 1));
+        page.mouse().up();
+        assertThat(page.locator("[id='stops/0/spot']")).hasValue("dam-riprap");
+        assertThat(page.locator("[data-undo]")).isEnabled();
+    }
+
+    /** A place of the map's canvas on the screen. */
+    private List<?> place(String script) {
+        return (List<?>) map().evaluate(
+                        "root => { const map = root.lakeMap; const box = map.canvas.getBoundingClientRect(); const [x, y] = "
+                                + script + "; return [box.left + x, box.top + y]; }");
+    }
+
+    private static double number(List<?> place, int axis) {
+        return ((Number) place.get(axis)).doubleValue();
     }
 
     @Test
