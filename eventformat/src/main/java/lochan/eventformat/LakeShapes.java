@@ -4,6 +4,9 @@ import java.util.List;
 import lochan.core.event.Position;
 import lochan.core.lake.Lake;
 import lochan.core.lake.LakeCover;
+import lochan.core.lake.depth.DepthGrid;
+import lochan.core.quantity.Units;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -12,6 +15,34 @@ import tools.jackson.databind.node.ObjectNode;
 public final class LakeShapes {
 
     private LakeShapes() {}
+
+    /**
+     * What a map is drawn from, but for its depths.
+     *
+     * @param lake   null: not known
+     * @param places that hold the map where there is no lake
+     */
+    public static ObjectNode sheet(@Nullable Lake lake, List<Position> places, Units.Depth unit) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        if (lake != null) {
+            node.set("lake", of(lake, lake.bodies()));
+        }
+        ArrayNode all = node.putArray("places");
+        places.forEach(p -> all.addObject().put("lat", p.lat()).put("lon", p.lon()));
+        node.putObject("unit").put("code", unit.code()).put("metres", unit.metres());
+        return node;
+    }
+
+    /** Where the cells of depths lie. */
+    public static ObjectNode depths(DepthGrid grid) {
+        return JsonNodeFactory.instance
+                .objectNode()
+                .put("columns", grid.columns())
+                .put("rows", grid.rows())
+                .put("west", grid.west())
+                .put("north", grid.south() + grid.rows() * grid.cellSize())
+                .put("cell", grid.cellSize());
+    }
 
     /** @param water bodies of the lake, perhaps with fewer corners */
     public static ObjectNode of(Lake lake, List<Lake.Body> water) {

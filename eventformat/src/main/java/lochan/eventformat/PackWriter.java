@@ -13,7 +13,6 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.Runs;
 import lochan.core.lake.Spot;
 import lochan.core.lake.depth.DepthCells;
-import lochan.core.lake.depth.DepthGrid;
 import lochan.core.live.Effort;
 import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
@@ -72,7 +71,8 @@ public final class PackWriter {
         notAllowed.forEach(node.putObject("notAllowed")::put);
         node.set("fished", fished(event));
         if (depths != null) {
-            node.set("depths", depths(depths));
+            // Cells as DepthCells has them, in Base64.
+            node.set("depths", LakeShapes.depths(depths.grid()).put("cells", depths.bytes()));
         }
         node.set("runs", runs(event, runs));
         ArrayNode list = node.putArray("days");
@@ -108,17 +108,6 @@ public final class PackWriter {
             }
         }
         return list;
-    }
-
-    /** As coarse as a phone shows them; cells as {@link DepthCells} has them, in Base64. */
-    private static ObjectNode depths(DepthCells depths) {
-        DepthGrid grid = depths.grid();
-        return object().put("columns", grid.columns())
-                .put("rows", grid.rows())
-                .put("west", grid.west())
-                .put("north", grid.south() + grid.rows() * grid.cellSize())
-                .put("cell", grid.cellSize())
-                .put("cells", depths.bytes());
     }
 
     /** Units as the angler reads them. */

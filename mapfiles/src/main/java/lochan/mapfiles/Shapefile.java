@@ -4,6 +4,7 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import lochan.core.event.Position;
@@ -131,7 +132,7 @@ final class Shapefile {
     }
 
     private Map<String, String> withHeight(Map<String, String> row, int at) {
-        Map<String, String> more = new java.util.LinkedHashMap<>(row);
+        Map<String, String> more = new LinkedHashMap<>(row);
         more.putIfAbsent("z", Double.toString(bytes.getDouble(at)));
         return more;
     }

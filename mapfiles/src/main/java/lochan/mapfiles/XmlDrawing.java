@@ -9,11 +9,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import lochan.core.event.Position;
+import lochan.eventformat.SafeXml;
 import org.jspecify.annotations.Nullable;
 
 /** KML 2.2 and GPX 1.1: shapes of placemarks, of waypoints, tracks and routes; track points with a depth are soundings. */
@@ -38,11 +38,8 @@ final class XmlDrawing {
     }
 
     static MapFile read(byte[] file) throws MapFileException {
-        XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         try {
-            XMLStreamReader xml = factory.createXMLStreamReader(new ByteArrayInputStream(file));
+            XMLStreamReader xml = SafeXml.reader(new ByteArrayInputStream(file));
             XmlDrawing drawing = new XmlDrawing(xml);
             drawing.walk();
             return drawing.file();

@@ -9,7 +9,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 
 /** The files of a zip, in memory and no more of them than a map needs. */
-final class Zip {
+public final class Zip {
 
     private static final int MOST_FILES = 200;
     private static final int MOST_BYTES = 200_000_000;
@@ -20,8 +20,12 @@ final class Zip {
         return bytes.length > 3 && bytes[0] == 'P' && bytes[1] == 'K' && bytes[2] == 3 && bytes[3] == 4;
     }
 
-    /** By their names in lower case, without folders. */
-    static Map<String, byte[]> files(byte[] zip) throws MapFileException {
+    /**
+     * By their names in lower case, without folders.
+     *
+     * @throws MapFileException when it cannot be unpacked, or holds too much
+     */
+    public static Map<String, byte[]> files(byte[] zip) throws MapFileException {
         Map<String, byte[]> files = new LinkedHashMap<>();
         long total = 0;
         try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {

@@ -2,6 +2,7 @@ package lochan.core.eventdata;
 
 import static java.util.Objects.requireNonNull;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
@@ -94,14 +95,19 @@ public record EventData(
         return toBuilder().stops(others).build();
     }
 
-    /** By how much the water stands above the level that depths are told from, m; 0 where nobody read it. */
-    public double aboveReferenceM(LocalDate date) {
-        return lake == null ? 0 : lake.levels().aboveReferenceM(date);
+    /** The date at the lake. */
+    public LocalDate dateAt(Instant time) {
+        return LocalDate.ofInstant(time, timeZone());
     }
 
-    /** The same with the depths that spots have on a date, to be read and not to be kept. */
-    public EventData onLevelOf(LocalDate date) {
-        double above = aboveReferenceM(date);
+    /** By how much the water stands above the level that depths are told from, m; 0 where nobody read it. */
+    public double aboveReferenceM(Instant time) {
+        return lake == null ? 0 : lake.levels().aboveReferenceM(dateAt(time));
+    }
+
+    /** The same with the depths that spots have at a time, to be read and not to be kept. */
+    public EventData onLevelOf(Instant time) {
+        double above = aboveReferenceM(time);
         return above == 0
                 ? this
                 : toBuilder()

@@ -77,10 +77,15 @@ public final class ShoreWind {
         return List.copyOf(places);
     }
 
+    /** What a wind does to the bank of any place; null where it blows along, is unknown, or no bank is near. */
+    public @Nullable BankSide side(Position place, @Nullable Double mps, @Nullable Double fromDeg) {
+        return wind.side(place, mps, fromDeg);
+    }
+
     /** What a wind does to the shore at each place; null where it blows along, or is unknown. */
     public List<@Nullable BankSide> sides(@Nullable Double mps, @Nullable Double fromDeg) {
         List<@Nullable BankSide> sides = new ArrayList<>();
-        places.forEach(p -> sides.add(wind.side(p, mps, fromDeg)));
+        places.forEach(p -> sides.add(side(p, mps, fromDeg)));
         return sides;
     }
 }

@@ -1,11 +1,11 @@
 package lochan.eventformat.gpx;
 
 import java.io.InputStream;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import lochan.core.event.Position;
+import lochan.eventformat.SafeXml;
 
 /**
  * Walks over a GPX file. One with a document type is refused, since that is how entities are smuggled in; nothing outside the file is ever
@@ -24,14 +24,8 @@ final class GpxXml {
 
     /** @throws GpxException when it is no whole XML, has a document type, or is no GPX */
     static void walk(InputStream in, Visitor visitor) throws GpxException {
-        XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-        factory.setXMLResolver((publicId, systemId, base, namespace) -> {
-            throw new XMLStreamException("something outside the file");
-        });
         try {
-            XMLStreamReader xml = factory.createXMLStreamReader(in);
+            XMLStreamReader xml = SafeXml.reader(in);
             try {
                 walk(xml, visitor);
             } finally {

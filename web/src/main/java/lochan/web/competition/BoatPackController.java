@@ -1,7 +1,6 @@
 package lochan.web.competition;
 
 import java.nio.charset.StandardCharsets;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -78,9 +77,8 @@ class BoatPackController {
     @GetMapping(path = "/boat/{eventId}/pack", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> pack(EventKey key) {
         EventData known = events.event(key);
-        LocalDate today = LocalDate.ofInstant(log.now(), known.timeZone());
-        double above = known.aboveReferenceM(today);
-        EventData event = known.onLevelOf(today);
+        double above = known.aboveReferenceM(log.now());
+        EventData event = known.onLevelOf(log.now());
         Units units = accounts.units(key.accountId());
         Budgets.Boat boat = budgets.boat();
         List<PackWriter.Day> days = IntStream.rangeClosed(1, event.days().size())

@@ -116,7 +116,7 @@ class WeighInController {
         LocalDate date = event.day(day).date();
         return CompetitionStops.all(event).stops().stream()
                 .filter(CompetitionStops::isOne)
-                .filter(s -> s.start().atZone(event.timeZone()).toLocalDate().equals(date))
+                .filter(s -> event.dateAt(s.start()).equals(date))
                 .sorted(Comparator.comparing(PracticeStop::start))
                 .map(PracticeStop::spotId)
                 .toList();

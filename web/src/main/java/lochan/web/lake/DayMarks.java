@@ -1,9 +1,7 @@
 package lochan.web.lake;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Runs;
@@ -37,7 +35,7 @@ public class DayMarks {
         return MapMarks.of(event, units)
                 .places(SpotMarks.of(event, units).ofTheDay())
                 .routes(routes(event, fished))
-                .beads(beads(fished))
+                .beads(MapMarks.beads(fished))
                 .build()
                 .json();
     }
@@ -58,16 +56,5 @@ public class DayMarks {
             }
         }
         return routes;
-    }
-
-    private static List<MapMarks.Bead> beads(List<Spot> fished) {
-        Map<Spot, String> numbers = new LinkedHashMap<>();
-        for (int i = 0; i < fished.size(); i++) {
-            numbers.merge(fished.get(i), Integer.toString(i + 1), (a, b) -> a + "·" + b);
-        }
-        List<MapMarks.Bead> beads = new ArrayList<>();
-        numbers.forEach((s, words) -> beads.add(
-                new MapMarks.Bead(s.id(), s.position().lat(), s.position().lon(), words)));
-        return beads;
     }
 }

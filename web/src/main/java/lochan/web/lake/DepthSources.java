@@ -58,7 +58,7 @@ public class DepthSources {
     @EventWrite
     public void keepMap(EventKey key, @Nullable DepthGrid grid, String source) {
         depths.put(key, DepthRepository.Layer.MAP, grid, source);
-        depths.put(key, DepthRepository.Layer.ALL, combined(key), "");
+        again(key);
     }
 
     /**
@@ -74,7 +74,7 @@ public class DepthSources {
             throw new BadGridException("none of the soundings lies on the lake");
         }
         surveys.add(key, survey, soundings, clock.instant());
-        depths.put(key, DepthRepository.Layer.ALL, combined(key), "");
+        again(key);
     }
 
     @EventWrite
@@ -82,7 +82,7 @@ public class DepthSources {
         if (!surveys.setDeleted(key, code, clock.instant())) {
             throw new NotThereException();
         }
-        depths.put(key, DepthRepository.Layer.ALL, combined(key), "");
+        again(key);
     }
 
     @EventWrite
@@ -90,16 +90,15 @@ public class DepthSources {
         if (!surveys.setDeleted(key, code, null)) {
             throw new NotThereException();
         }
-        depths.put(key, DepthRepository.Layer.ALL, combined(key), "");
+        again(key);
     }
 
-    /** Makes the depths again, after the outline has changed. */
+    /** Makes the depths again that everything else reads: what they rest on has changed. */
     @EventWrite
     public void again(EventKey key) {
         depths.put(key, DepthRepository.Layer.ALL, combined(key), "");
     }
 
-    /** The depths that everything else reads. */
     private @Nullable DepthGrid combined(EventKey key) {
         DepthGrid map = depths.grid(key, DepthRepository.Layer.MAP).orElse(null);
         List<Sounding> soundings = surveys.soundings(key);

@@ -8,11 +8,9 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.util.BitSet;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import lochan.core.lake.Lake;
 import lochan.core.lake.depth.BadGridException;
@@ -21,6 +19,8 @@ import lochan.core.lake.depth.EsriGrid;
 import lochan.eventformat.BoundedLines;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.LakeText;
+import lochan.mapfiles.MapFileException;
+import lochan.mapfiles.Zip;
 import org.jspecify.annotations.Nullable;
 
 /** A lake with its depths as one file of open formats: {@code lake.geojson}, {@code depths.asc}, and where depths are guessed {@code guessed.asc} of zeros and ones. */
@@ -30,8 +30,6 @@ public final class LakeZip {
     private static final String DEPTHS = "depths.asc";
     private static final String GUESSED = "guessed.asc";
     private static final LocalDateTime ENTERED = LocalDateTime.of(1980, 1, 1, 0, 0);
-    private static final int MOST_BYTES = 100_000_000;
-    private static final int MOST_FILES = 20;
 
     private LakeZip() {}
 
@@ -71,13 +69,13 @@ public final class LakeZip {
     /** The lake of a file; empty when it is none that {@link #write} made. */
     public static Optional<Content> read(byte[] file) {
         try {
-            Map<String, byte[]> files = files(file);
+            Map<String, byte[]> files = Zip.files(file);
             if (!files.containsKey(LAKE)) {
                 return Optional.empty();
             }
             Lake lake = LakeText.fromGeoJson(new ByteArrayInputStream(files.get(LAKE)));
             return Optional.of(new Content(lake, files.containsKey(DEPTHS) ? depths(files) : null));
-        } catch (IOException | IllegalArgumentException | EventFileException | BadGridException e) {
+        } catch (MapFileException | IllegalArgumentException | EventFileException | BadGridException e) {
             return Optional.empty();
         }
     }
@@ -101,20 +99,5 @@ public final class LakeZip {
                 new BoundedLines(new BufferedReader(
                         new InputStreamReader(new ByteArrayInputStream(text), StandardCharsets.UTF_8))),
                 true);
-    }
-
-    private static Map<String, byte[]> files(byte[] zip) throws IOException {
-        Map<String, byte[]> files = new LinkedHashMap<>();
-        int total = 0;
-        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
-            for (ZipEntry e = in.getNextEntry();
-                    e != null && files.size() < MOST_FILES && total < MOST_BYTES;
-                    e = in.getNextEntry()) {
-                byte[] content = in.readNBytes(MOST_BYTES - total);
-                total += content.length;
-                files.put(e.getName(), content);
-            }
-        }
-        return files;
     }
 }

@@ -1,9 +1,15 @@
 package lochan.web.lake;
 
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.joining;
+import static java.util.stream.Collectors.toList;
+
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
@@ -76,7 +82,10 @@ public record MapMarks(
 
     public record Leg(String words, double[] at) {}
 
-    /** @param words its number or numbers */
+    /**
+     * @param id    number of its first stop, from 0
+     * @param words number or numbers of its stops, from 1
+     */
     public record Bead(String id, double lat, double lon, String words) {}
 
     /**
@@ -132,6 +141,19 @@ public record MapMarks(
             ramps.add(new Ramp(checkIn.lat(), checkIn.lon(), "C"));
         }
         return ramps;
+    }
+
+    /** A bead for each spot, with the numbers of its stops. */
+    public static List<Bead> beads(List<Spot> stops) {
+        Map<Spot, List<Integer>> ofSpot =
+                IntStream.range(0, stops.size()).boxed().collect(groupingBy(stops::get, LinkedHashMap::new, toList()));
+        List<Bead> beads = new ArrayList<>();
+        ofSpot.forEach((s, at) -> beads.add(new Bead(
+                at.getFirst().toString(),
+                s.position().lat(),
+                s.position().lon(),
+                at.stream().map(i -> Integer.toString(i + 1)).collect(joining("·")))));
+        return beads;
     }
 
     /** A way as the browser takes it. */

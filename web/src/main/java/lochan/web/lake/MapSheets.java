@@ -7,7 +7,6 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.zip.GZIPOutputStream;
@@ -23,12 +22,11 @@ import lochan.web.eventbook.EventKey;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What a map is drawn from, as the browser takes it: made once for each lake and each level of it, compressed. */
 @Service
-public class MapSheets {
+class MapSheets {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     /** Cells per side that are drawn; more are no sharper on a screen. */
@@ -61,16 +59,6 @@ public class MapSheets {
             Units.Depth unit,
             String root) {}
 
-    /** The date at the lake. */
-    public LocalDate today(EventData event) {
-        return LocalDate.ofInstant(clock.instant(), event.timeZone());
-    }
-
-    /** By how much the water stands above the reference level today, m. */
-    public double aboveReferenceM(EventData event) {
-        return event.lake() == null ? 0 : event.lake().levels().aboveReferenceM(today(event));
-    }
-
     /**
      * Shores, zones, cover and where the depths come from, as compressed JSON.
      *
@@ -80,7 +68,7 @@ public class MapSheets {
         Lake lake = lakes.lake(key);
         EventData event = outline.toBuilder().lake(lake).build();
         Depths depths = lakes.checksum(key)
-                .map(sum -> new Depths(sum, cm(aboveReferenceM(event))))
+                .map(sum -> new Depths(sum, cm(event.aboveReferenceM(clock.instant()))))
                 .orElse(null);
         return sheets.get(
                 new Sheet(
@@ -97,27 +85,11 @@ public class MapSheets {
     }
 
     private byte[] made(EventKey key, Sheet s) {
-        ObjectNode node = JSON.createObjectNode();
-        if (s.lake() != null) {
-            node.set("lake", LakeShapes.of(s.lake(), s.lake().bodies()));
-        }
-        ArrayNode places = node.putArray("places");
-        s.places().forEach(p -> places.addObject().put("lat", p.lat()).put("lon", p.lon()));
-        node.putObject("unit")
-                .put("code", s.unit().code())
-                .put("metres", s.unit().metres());
+        ObjectNode node = LakeShapes.sheet(s.lake(), s.places(), s.unit());
         if (s.depths() != null) {
-            DepthGrid grid = drawn(key);
-            node.putObject("depths")
-                    .put("columns", grid.columns())
-                    .put("rows", grid.rows())
-                    .put("west", grid.west())
-                    .put("north", grid.south() + grid.rows() * grid.cellSize())
-                    .put("cell", grid.cellSize())
-                    .put(
-                            "from",
-                            s.root() + "/cells?of=" + s.depths().checksum() + "&level="
-                                    + s.depths().levelCm());
+            String from = s.root() + "/cells?of=" + s.depths().checksum() + "&level="
+                    + s.depths().levelCm();
+            node.set("depths", LakeShapes.depths(drawn(key)).put("from", from));
         }
         return compressed(JSON.writeValueAsString(node).getBytes(StandardCharsets.UTF_8));
     }

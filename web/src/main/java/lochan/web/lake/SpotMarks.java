@@ -8,14 +8,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Predicate;
-import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.BankSide;
 import lochan.core.lake.ShoreWind;
 import lochan.core.lake.Spot;
 import lochan.core.lake.SpotType;
 import lochan.core.model.evidence.Bin;
-import lochan.core.model.evidence.Situations;
 import lochan.core.model.ranking.EliminatedWater;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
@@ -29,109 +27,102 @@ import org.jspecify.annotations.Nullable;
 /** The spots of an event as cairns: their size what they are worth, their stones what is known of them, through the hours of a day. */
 public final class SpotMarks {
 
-    private final EventData event;
-    private final @Nullable DayModel model;
-    private final Units units;
-    private final Predicate<Cell> allowed;
-    private final Map<String, Duration> gone;
-    private final Situations situations;
-    /** By bin. */
-    private final List<Map<String, SpotWorth.Best>> best;
+    /** Of eliminated water, and of a spot of which nothing is known. */
+    private static final double SHARE_GONE = 0.2;
 
+    private static final double SHARE_UNKNOWN = 0.15;
+
+    /**
+     * What is known of a day.
+     *
+     * @param best    by bin, then by spot
+     * @param allowed which cells count
+     */
+    record Known(DayModel model, List<Map<String, SpotWorth.Best>> best, Predicate<Cell> allowed) {
+
+        private double most() {
+            return best.stream()
+                    .flatMap(b -> b.values().stream())
+                    .mapToDouble(SpotWorth.Best::grams)
+                    .max()
+                    .orElse(0);
+        }
+    }
+
+    private final EventData event;
+    private final @Nullable Known known;
+    private final @Nullable ShoreWind shore;
+    private final Units units;
+    private final Map<String, Duration> gone;
     private final double most;
 
-    private SpotMarks(
-            EventData event,
-            @Nullable DayModel model,
-            List<Map<String, SpotWorth.Best>> best,
-            Predicate<Cell> allowed,
-            Units units) {
+    SpotMarks(EventData event, @Nullable Known known, @Nullable ShoreWind shore, Units units) {
         this.event = event;
-        this.model = model;
+        this.known = known == null || known.best().isEmpty() ? null : known;
+        this.shore = shore;
         this.units = units;
-        this.allowed = allowed;
         this.gone = EliminatedWater.of(event);
-        this.situations = new Situations(event, Assumptions.DEFAULTS);
-        this.best = List.copyOf(best);
-        this.most = best.stream()
-                .flatMap(b -> b.values().stream())
-                .mapToDouble(SpotWorth.Best::grams)
-                .max()
-                .orElse(0);
-    }
-
-    /** @param model null: nothing is known of the day */
-    public static SpotMarks of(EventData event, @Nullable DayModel model, SpotWorths worths, Units units) {
-        return new SpotMarks(event, model, model == null ? List.of() : worths.of(event, model), c -> true, units);
-    }
-
-    /** @param allowed which cells count */
-    public static SpotMarks of(EventData event, DayModel model, Predicate<Cell> allowed, Units units) {
-        return new SpotMarks(event, model, SpotWorths.computed(event, model, allowed), allowed, units);
+        this.most = this.known == null ? 0 : this.known.most();
     }
 
     /** Without what is known of a day. */
     static SpotMarks of(EventData event, Units units) {
-        return new SpotMarks(event, null, List.of(), c -> true, units);
+        return new SpotMarks(event, null, null, units);
     }
 
     /** The spots at an hour that counts for the day as a whole: the one where each is worth most. */
     public List<MapMarks.Place> ofTheDay() {
-        return event.spots().stream()
-                .map(s -> place(s, bestBin(s.id())).build())
-                .toList();
+        return event.spots().stream().map(s -> place(s, bestBin(s.id()))).toList();
     }
 
     /** The spots in one part of the day. */
     public List<MapMarks.Place> at(int bin) {
-        return event.spots().stream().map(s -> place(s, bin).build()).toList();
+        return event.spots().stream().map(s -> place(s, bin)).toList();
     }
 
     private int bestBin(String spotId) {
         int found = 0;
-        for (int bin = 1; bin < best.size(); bin++) {
-            if (grams(spotId, bin) > grams(spotId, found)) {
+        for (int bin = 1; known != null && bin < known.best().size(); bin++) {
+            if (grams(known, spotId, bin) > grams(known, spotId, found)) {
                 found = bin;
             }
         }
         return found;
     }
 
-    private double grams(String spotId, int bin) {
-        SpotWorth.Best of = best.get(bin).get(spotId);
+    private static double grams(Known known, String spotId, int bin) {
+        SpotWorth.Best of = known.best().get(bin).get(spotId);
         return of == null ? 0 : of.grams();
     }
 
-    private MapMarksPlaceBuilder place(Spot spot, int bin) {
-        MapMarksPlaceBuilder place = MapMarks.place(spot, event);
-        Duration fished = gone.get(spot.id());
-        if (fished != null) {
-            return place.gone(true)
-                    .share(0.2)
-                    .stones(2)
-                    .words(SpotType.words(spot.spotType()) + ". Fished " + Times.span(fished) + ", nothing");
-        }
-        if (model == null || best.isEmpty()) {
-            return place.words(SpotType.words(spot.spotType()));
-        }
+    private MapMarks.Place place(Spot spot, int bin) {
+        MapMarksPlaceBuilder place = MapMarks.place(spot, event).gone(gone.containsKey(spot.id()));
         MapMarks.Now now = now(spot, bin);
-        SpotWorth.Best b = best.get(bin).get(spot.id());
-        return place.share(now.share())
-                .stones(now.stones())
-                .words(now.words())
-                .lure(b == null ? null : b.cell().presentationId());
+        if (now != null) {
+            place.share(now.share()).stones(now.stones()).words(now.words());
+        }
+        SpotWorth.Best best = known == null ? null : known.best().get(bin).get(spot.id());
+        return place.lure(
+                        best == null || gone.containsKey(spot.id())
+                                ? null
+                                : best.cell().presentationId())
+                .build();
     }
 
-    /** What changes of a spot in a part of the day. */
-    private MapMarks.Now now(Spot spot, int bin) {
+    /** What changes of a spot in a part of the day; null: neither is it known to be eliminated nor anything of the day. */
+    private MapMarks.@Nullable Now now(Spot spot, int bin) {
         String type = SpotType.words(spot.spotType());
-        DayModel of = requireNonNull(model);
-        SpotWorth.Best b = best.get(bin).get(spot.id());
-        if (gone.containsKey(spot.id())) {
-            return new MapMarks.Now(2, 0.2, type + ". Fished " + Times.span(gone.get(spot.id())) + ", nothing");
+        Duration fished = gone.get(spot.id());
+        if (fished != null) {
+            return new MapMarks.Now(2, SHARE_GONE, type + ". Fished " + Times.span(fished) + ", nothing");
         }
+        return known == null ? null : now(spot, bin, known, type);
+    }
+
+    private MapMarks.Now now(Spot spot, int bin, Known of, String type) {
+        SpotWorth.Best b = of.best().get(bin).get(spot.id());
         if (b == null) {
-            return new MapMarks.Now(1, 0.15, type + ". Nothing is known of it");
+            return new MapMarks.Now(1, SHARE_UNKNOWN, type + ". Nothing is known of it");
         }
         String lure =
                 event.presentation(b.cell().presentationId()).orElseThrow().name();
@@ -142,13 +133,16 @@ public final class SpotMarks {
                 lure,
                 b.bites(),
                 b.keeperGrams() > 0 ? ", keepers " + units.weight(b.keeperGrams()) : "",
-                bank(spot, of.bins().get(bin)));
-        return new MapMarks.Now(SpotWorth.stones(spot.id(), of, bin, allowed), most == 0 ? 0 : b.grams() / most, words);
+                bank(spot, of.model().bins().get(bin)));
+        return new MapMarks.Now(
+                SpotWorth.stones(spot.id(), of.model(), bin, of.allowed()), most == 0 ? 0 : b.grams() / most, words);
     }
 
     private String bank(Spot spot, Bin bin) {
         ForecastPeriod forecast = forecast(bin);
-        BankSide side = forecast == null ? null : situations.bank(spot, forecast.windMps(), forecast.windFromDeg());
+        BankSide side = forecast == null || shore == null
+                ? null
+                : shore.side(spot.position(), forecast.windMps(), forecast.windFromDeg());
         return side == null ? "" : ". Bank " + side.code();
     }
 
@@ -159,7 +153,7 @@ public final class SpotMarks {
                 .orElse(null);
     }
 
-    private String banks(Bin bin, @Nullable ShoreWind shore) {
+    private String banks(Bin bin) {
         ForecastPeriod f = forecast(bin);
         if (f == null || shore == null) {
             return "";
@@ -182,27 +176,25 @@ public final class SpotMarks {
         };
     }
 
-    /**
-     * The parts of the day, one after another; empty where nothing is known of it.
-     *
-     * @param shore of the lake; null: what the wind does to the banks is not told
-     */
-    public List<MapMarks.Hour> hours(@Nullable ShoreWind shore) {
-        if (model == null) {
-            return List.of();
+    /** How the spots change through a day, and what its winds do to the shore; empty where nothing is known of it. */
+    public void putHours(MapMarksBuilder marks) {
+        if (known == null || shore == null) {
+            return;
         }
         List<MapMarks.Hour> hours = new ArrayList<>();
-        for (int i = 0; i < model.bins().size(); i++) {
-            Bin bin = model.bins().get(i);
+        for (int i = 0; i < known.model().bins().size(); i++) {
+            Bin bin = known.model().bins().get(i);
             int number = i;
             hours.add(new MapMarks.Hour(
                     Dates.clock(bin.start(), event.timeZone()),
                     wind(bin),
-                    event.spots().stream().map(s -> now(s, number)).toList(),
+                    event.spots().stream()
+                            .map(s -> requireNonNull(now(s, number)))
+                            .toList(),
                     note(bin),
-                    banks(bin, shore)));
+                    banks(bin)));
         }
-        return hours;
+        marks.hours(hours).shore(MapMarks.way(shore.places()));
     }
 
     private MapMarks.@Nullable Wind wind(Bin bin) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Sighting;
 import lochan.core.lake.Spot;
@@ -15,6 +16,7 @@ import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.structure.Candidate;
 import lochan.core.lake.structure.StructureFinder;
 import lochan.core.quantity.Units;
+import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
@@ -60,25 +62,15 @@ class CandidateController {
 
     private record Found(Candidate candidate, DepthGrid grid) {}
 
-    /** @param prominence by which it was looked for, m: others have other candidates */
-    private Found found(EventKey key, String id, double prominence) {
+    private Found found(EventKey key, Map<String, String> fields) {
+        Form form = new Form(fields, accounts.units(key.accountId()));
         DepthGrid grid = lakes.survey(key).orElseThrow(NotThereException::new);
-        List<Candidate> all = lakes.structure(
-                key,
-                new StructureFinder.Filter(
-                        null, null, prominence >= 0 ? prominence : StructureFinder.Filter.USUAL.prominenceM()));
         return new Found(
-                all.stream()
-                        .filter(c -> Suggestion.id(c).equals(id))
+                lakes.structure(key, new StructureFinder.Filter(null, null, Suggestion.prominenceM(form))).stream()
+                        .filter(c -> Suggestion.id(c).equals(form.value("candidate")))
                         .findFirst()
                         .orElseThrow(NotThereException::new),
                 grid);
-    }
-
-    private Found found(EventKey key, Map<String, String> fields) {
-        lochan.offline.form.Form form = new lochan.offline.form.Form(fields, accounts.units(key.accountId()));
-        Double prominence = form.quantity("prominence", lochan.core.quantity.QuantityText::metres);
-        return found(key, form.value("candidate"), prominence == null ? -1 : prominence);
     }
 
     @PostMapping("/events/{eventId}/map/spot")
@@ -86,8 +78,7 @@ class CandidateController {
         Found found = found(key, fields);
         Units units = accounts.units(key.accountId());
         EventData event = events.event(key);
-        double above =
-                event.aboveReferenceM(clock.instant().atZone(event.timeZone()).toLocalDate());
+        double above = event.aboveReferenceM(clock.instant());
         String kind = found.candidate().kind().code();
         String name = kind.substring(0, 1).toUpperCase(Locale.ROOT) + kind.substring(1) + ", "
                 + units.depth(found.candidate().depthM() + above);
@@ -139,7 +130,7 @@ class CandidateController {
 
     @PostMapping("/events/{eventId}/map/unhide")
     String unhide(EventKey key, @RequestParam String kind, @RequestParam double lat, @RequestParam double lon) {
-        hidden.show(key, new HiddenCandidates.Hidden(kind, new lochan.core.event.Position(lat, lon)));
+        hidden.show(key, new HiddenCandidates.Hidden(kind, new Position(lat, lon)));
         return MapController.back(key);
     }
 

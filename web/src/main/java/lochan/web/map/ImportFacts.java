@@ -1,5 +1,7 @@
 package lochan.web.map;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.ArrayList;
 import java.util.List;
 import lochan.core.lake.Lake;
@@ -17,7 +19,8 @@ final class ImportFacts {
 
     private ImportFacts() {}
 
-    static List<String> of(ImportReading.Result result, Units units) {
+    /** @param depths that come of it; null: none do */
+    static List<String> of(ImportReading.Result result, @Nullable DepthGrid depths, Units units) {
         List<String> facts = new ArrayList<>();
         switch (result) {
             case ImportReading.Result.OfLake lake -> shores(lake.lake(), facts);
@@ -27,10 +30,7 @@ final class ImportFacts {
                     facts.add("The shore is where its depths end.");
                 }
             }
-            case ImportReading.Result.OfSoundings s -> {
-                soundings(s, units, facts);
-                grid(s.grid(), units, facts);
-            }
+            case ImportReading.Result.OfSoundings s -> soundings(s, requireNonNull(depths), units, facts);
             case ImportReading.Result.OfCover c -> facts.add(Count.of(c.pieces(), "piece") + " of cover.");
         }
         return facts;
@@ -59,16 +59,17 @@ final class ImportFacts {
                 + units.area(grid.areaM2(0, Double.MAX_VALUE)) + " of water.");
     }
 
-    private static void soundings(ImportReading.Result.OfSoundings s, Units units, List<String> facts) {
+    private static void soundings(
+            ImportReading.Result.OfSoundings s, DepthGrid depths, Units units, List<String> facts) {
         SoundingCleaner.Cleaned cleaned = s.cleaned();
         facts.add(Count.of(cleaned.kept().size(), "sounding") + " are good. Left out: "
                 + cleaned.spikes() + " spikes, " + cleaned.outside() + " off the water, " + cleaned.impossible()
                 + " with no depth.");
         int water = 0;
-        for (int i = 0; i < s.grid().size(); i++) {
-            water += s.grid().isLand(i) ? 0 : 1;
+        for (int i = 0; i < depths.size(); i++) {
+            water += depths.isLand(i) ? 0 : 1;
         }
-        long guessed = Math.round(100.0 * s.grid().guessed().cardinality() / Math.max(1, water));
+        long guessed = Math.round(100.0 * depths.guessed().cardinality() / Math.max(1, water));
         facts.add(guessed + "% of the water is then guessed: nothing was measured near it.");
         Double deeper = s.deeperBy();
         if (deeper != null && Math.abs(deeper) >= LEAST_OFFSET_M) {
@@ -79,5 +80,6 @@ final class ImportFacts {
         if (s.takenOn() != null) {
             facts.add("Taken on " + Dates.day(s.takenOn()) + ".");
         }
+        grid(depths, units, facts);
     }
 }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.TreeSet;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.Predicate;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import lochan.core.Coded;
@@ -82,7 +83,6 @@ final class ImportReading {
          */
         record OfSoundings(
                 SoundingCleaner.Cleaned cleaned,
-                DepthGrid grid,
                 @Nullable Double deeperBy,
                 @Nullable LocalDate takenOn) implements Result {}
 
@@ -95,6 +95,7 @@ final class ImportReading {
     private final @Nullable Lake lake;
     private final @Nullable DepthGrid map;
     private final ZoneId zone;
+    private final List<String> depthProperties;
 
     /** @param map depths that are known; null: none */
     ImportReading(MapFile file, Form form, @Nullable Lake lake, @Nullable DepthGrid map, ZoneId zone) {
@@ -103,6 +104,7 @@ final class ImportReading {
         this.lake = lake;
         this.map = map;
         this.zone = zone;
+        this.depthProperties = file instanceof MapFile.Drawing d ? depthProperties(d) : List.of();
     }
 
     /** What a file can be taken for, the likeliest first. */
@@ -117,7 +119,7 @@ final class ImportReading {
     private List<Use> usesOf(MapFile.Drawing drawing) {
         boolean areas = drawing.shapes().stream().anyMatch(s -> s.kind() == Shape.Kind.AREA);
         boolean points = drawing.shapes().stream().allMatch(s -> s.kind() == Shape.Kind.POINT);
-        boolean depths = !depthProperties().isEmpty();
+        boolean depths = !depthProperties.isEmpty();
         List<Use> uses = new ArrayList<>();
         if (points && depths) {
             uses.add(Use.SOUNDINGS);
@@ -139,9 +141,10 @@ final class ImportReading {
 
     /** Names of what was written to the shapes and is a number, those that sound like a depth first. */
     List<String> depthProperties() {
-        if (!(file instanceof MapFile.Drawing drawing)) {
-            return List.of();
-        }
+        return depthProperties;
+    }
+
+    private static List<String> depthProperties(MapFile.Drawing drawing) {
         TreeSet<String> numbers = new TreeSet<>();
         drawing.shapes().forEach(s -> s.properties().forEach((name, value) -> {
             if (!Double.isNaN(number(value)) && isDepth(name)) {
@@ -156,9 +159,11 @@ final class ImportReading {
     }
 
     private String depthProperty() {
-        List<String> names = depthProperties();
         String chosen = form.value("property");
-        return names.contains(chosen) ? chosen : names.isEmpty() ? "" : names.getFirst();
+        if (depthProperties.contains(chosen)) {
+            return chosen;
+        }
+        return depthProperties.isEmpty() ? "" : depthProperties.getFirst();
     }
 
     private static double number(@Nullable String text) {
@@ -190,7 +195,7 @@ final class ImportReading {
         return Arrays.stream(MapFile.Unit.values())
                 .filter(u -> u.words().equals(said))
                 .findFirst()
-                .orElseGet(() -> toldUnit() == null ? usualUnit() : Objects.requireNonNull(toldUnit()));
+                .orElseGet(() -> Objects.requireNonNullElseGet(toldUnit(), this::usualUnit));
     }
 
     /** Grids are made by surveyors, who write metres; lines and logs by people who read the angler's unit. */
@@ -206,8 +211,10 @@ final class ImportReading {
         return switch (file) {
             case MapFile.Cells c -> IntStream.range(0, c.values().length).mapToDouble(i -> c.values()[i]);
             case MapFile.Readings r -> r.readings().stream().mapToDouble(MapFile.Reading::depth);
-            case MapFile.Drawing d ->
-                d.shapes().stream().mapToDouble(s -> number(s.properties().get(depthProperty())));
+            case MapFile.Drawing d -> {
+                String property = depthProperty();
+                yield d.shapes().stream().mapToDouble(s -> number(s.properties().get(property)));
+            }
         };
     }
 
@@ -344,9 +351,24 @@ final class ImportReading {
         double offsetM = (offset == null ? 0 : offset * unit().metres()) - above;
         SoundingRules rules = SoundingRules.USUAL;
         SoundingCleaner.Cleaned cleaned = SoundingCleaner.clean(raw(), offsetM, nearWater(water, rules), rules);
-        DepthGrid grid = SoundingGrid.of(water, cleaned.kept(), map, rules);
         Double deeperBy = map == null ? null : SoundingGrid.deeperBy(cleaned.kept(), map, rules);
-        return new Result.OfSoundings(cleaned, grid, deeperBy, takenOn);
+        return new Result.OfSoundings(cleaned, deeperBy, takenOn);
+    }
+
+    /**
+     * The depths that come of a result, to be looked at; null: it has none.
+     *
+     * @throws BadGridException when its soundings do not lie on the lake
+     */
+    @Nullable
+    DepthGrid depths(Result result) throws BadGridException {
+        return switch (result) {
+            case Result.OfDepths d -> d.grid();
+            case Result.OfSoundings s ->
+                SoundingGrid.of(neededLake(), s.cleaned().kept(), map, SoundingRules.USUAL);
+            case Result.OfLake l -> null;
+            case Result.OfCover c -> null;
+        };
     }
 
     /** The date the angler said, or that of the first reading with a time. */
@@ -381,7 +403,7 @@ final class ImportReading {
     }
 
     /** On the water, or so near to it that the fix may be off. */
-    private static java.util.function.Predicate<Position> nearWater(Lake lake, SoundingRules rules) {
+    private static Predicate<Position> nearWater(Lake lake, SoundingRules rules) {
         double lat = rules.outsideM() / Position.METRES_PER_DEGREE;
         return p -> {
             double lon = rules.outsideM() / Position.metresPerDegreeEast(p.lat());
@@ -405,7 +427,7 @@ final class ImportReading {
             }
         }
         List<LakeCover> all = new ArrayList<>(water.covers());
-        all.removeIf(c -> c.kind() == kind && !form.has("add"));
+        all.removeIf(c -> c.kind() == kind);
         all.add(new LakeCover(kind, null, areas, lines));
         return new Result.OfCover(water.withCovers(all), areas.size() + lines.size());
     }

@@ -1,6 +1,6 @@
 package lochan.web.map;
 
-import java.util.Base64;
+import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Lake;
 import lochan.core.lake.depth.DepthCells;
@@ -20,31 +20,16 @@ final class ImportSheet {
 
     private ImportSheet() {}
 
-    static String of(ImportReading.Result result, EventData event, Units units) {
-        return of(lake(result, event), grid(result), event, units);
+    /** @param depths that come of it; null: none do */
+    static String of(ImportReading.Result result, @Nullable DepthGrid depths, EventData event, Units units) {
+        return of(lake(result, event), depths, event, units);
     }
 
     static String of(@Nullable Lake lake, @Nullable DepthGrid grid, EventData event, Units units) {
-        ObjectNode node = JSON.createObjectNode();
-        if (lake != null) {
-            node.set("lake", LakeShapes.of(lake, lake.bodies()));
-        }
-        node.putArray("places")
-                .addObject()
-                .put("lat", event.launch().lat())
-                .put("lon", event.launch().lon());
-        node.putObject("unit")
-                .put("code", units.depth().code())
-                .put("metres", units.depth().metres());
+        ObjectNode node = LakeShapes.sheet(lake, List.of(event.launch()), units.depth());
         if (grid != null) {
             DepthGrid coarse = grid.thinned(PREVIEW_CELLS);
-            node.putObject("depths")
-                    .put("columns", coarse.columns())
-                    .put("rows", coarse.rows())
-                    .put("west", coarse.west())
-                    .put("north", coarse.south() + coarse.rows() * coarse.cellSize())
-                    .put("cell", coarse.cellSize())
-                    .put("cells", Base64.getEncoder().encodeToString(new DepthCells(coarse, 0).bytes()));
+            node.set("depths", LakeShapes.depths(coarse).put("cells", new DepthCells(coarse, 0).bytes()));
         }
         return JSON.writeValueAsString(node);
     }
@@ -55,15 +40,6 @@ final class ImportSheet {
             case ImportReading.Result.OfCover c -> c.lake();
             case ImportReading.Result.OfDepths d -> d.shore() == null ? event.lake() : d.shore();
             case ImportReading.Result.OfSoundings s -> event.lake();
-        };
-    }
-
-    private static @Nullable DepthGrid grid(ImportReading.Result result) {
-        return switch (result) {
-            case ImportReading.Result.OfDepths d -> d.grid();
-            case ImportReading.Result.OfSoundings s -> s.grid();
-            case ImportReading.Result.OfLake l -> null;
-            case ImportReading.Result.OfCover c -> null;
         };
     }
 }

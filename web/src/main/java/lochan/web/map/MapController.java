@@ -1,5 +1,6 @@
 package lochan.web.map;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +20,7 @@ import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.structure.Candidate;
 import lochan.core.lake.structure.LookAlikes;
 import lochan.core.lake.structure.StructureFinder;
+import lochan.core.quantity.Count;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
@@ -30,10 +32,7 @@ import lochan.web.lake.HiddenCandidates;
 import lochan.web.lake.Lakes;
 import lochan.web.lake.MapMarks;
 import lochan.web.lake.MapMarksBuilder;
-import lochan.web.lake.MapSheets;
-import lochan.web.lake.SpotMarks;
 import lochan.web.lake.SpotWorths;
-import lochan.web.modelling.DayModels;
 import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Views;
@@ -58,30 +57,27 @@ class MapController {
 
     private final SpotWorths worths;
     private final Lakes lakes;
-    private final MapSheets sheets;
     private final DepthSources sources;
     private final HiddenCandidates hidden;
     private final EventBook events;
     private final Accounts accounts;
-    private final DayModels dayModels;
+    private final Clock clock;
 
     MapController(
             Lakes lakes,
-            MapSheets sheets,
             DepthSources sources,
             HiddenCandidates hidden,
             EventBook events,
             Accounts accounts,
-            DayModels dayModels,
-            SpotWorths worths) {
+            SpotWorths worths,
+            Clock clock) {
         this.worths = worths;
         this.lakes = lakes;
-        this.sheets = sheets;
         this.sources = sources;
         this.hidden = hidden;
         this.events = events;
         this.accounts = accounts;
-        this.dayModels = dayModels;
+        this.clock = clock;
     }
 
     @GetMapping("/events/{eventId}/map")
@@ -95,7 +91,7 @@ class MapController {
                 .kinds(Candidate.Kind.values())
                 .form(new Form(units))
                 .levels(List.of())
-                .today(sheets.today(event).toString())
+                .today(event.dateAt(clock.instant()).toString())
                 .source(sources.map(key).orElse(null))
                 .surveys(sources.surveys(key).stream()
                         .map(MapView.SurveyLine::of)
@@ -106,8 +102,7 @@ class MapController {
             part(
                     "What spots are worth",
                     broken,
-                    () -> marks.places(SpotMarks.of(event, model(key, event), worths, units)
-                            .ofTheDay()));
+                    () -> marks.places(worths.marks(key, event, 1, units).ofTheDay()));
             part("What the depths show", broken, () -> lakes.survey(key).ifPresent(g -> {
                 List<Suggestion> found = suggestions(key, event, g, form, units);
                 page.deepestWhole(
@@ -131,13 +126,8 @@ class MapController {
         return Views.show("map/map", model, page.broken(broken).build());
     }
 
-    /** What is known of the first day; null: nothing. */
-    private lochan.core.model.scenario.@Nullable FittedDayModel model(EventKey key, EventData event) {
-        return event.presentations().isEmpty() || event.stops().isEmpty() ? null : dayModels.of(key, event, 1);
-    }
-
     private double above(EventData event) {
-        return sheets.aboveReferenceM(event);
+        return event.aboveReferenceM(clock.instant());
     }
 
     private List<Suggestion> suggestions(EventKey key, EventData event, DepthGrid grid, Form form, Units units) {
@@ -156,7 +146,7 @@ class MapController {
         if (lake == null) {
             return null;
         }
-        LocalDate today = sheets.today(event);
+        LocalDate today = event.dateAt(clock.instant());
         return lake.levels()
                 .on(today)
                 .map(r -> {
@@ -200,7 +190,6 @@ class MapController {
 
     /** The candidates that a page's filters ask for, in depths of today. */
     private List<Candidate> wanted(EventKey key, Form form, double above) {
-        Double prominence = form.quantity("prominence", QuantityText::metres);
         Double shallowest = form.quantity("shallowest", QuantityText::metres);
         Double deepest = form.quantity("deepest", QuantityText::metres);
         if (shallowest != null && deepest != null && shallowest > deepest) {
@@ -214,9 +203,7 @@ class MapController {
                         new StructureFinder.Filter(
                                 shallowest == null ? null : Double.valueOf(shallowest - above),
                                 deepest == null ? null : Double.valueOf(deepest - above),
-                                prominence == null || prominence < 0
-                                        ? StructureFinder.Filter.USUAL.prominenceM()
-                                        : prominence))
+                                Suggestion.prominenceM(form)))
                 .stream()
                 .filter(c -> kind == null || c.kind() == kind)
                 .toList();
@@ -241,8 +228,8 @@ class MapController {
                 .toList();
         String area = units.area(grid.areaM2(Math.max(0, low - above), high - above));
         return new Band(
-                units.depth(low) + " to " + units.depth(high) + ": " + area + ", "
-                        + lochan.core.quantity.Count.of(inside.size(), "place") + " without a spot",
+                units.depth(low) + " to " + units.depth(high) + ": " + area + ", " + Count.of(inside.size(), "place")
+                        + " without a spot",
                 inside);
     }
 

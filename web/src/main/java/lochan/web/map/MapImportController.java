@@ -13,6 +13,7 @@ import java.util.UUID;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Lake;
 import lochan.core.lake.depth.BadGridException;
+import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.sounding.SoundingCleaner;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
@@ -138,8 +139,9 @@ class MapImportController {
             }
             if (trouble == null) {
                 ImportReading.Result result = result(reading, upload, event);
-                facts.addAll(ImportFacts.of(result, units));
-                sheet = ImportSheet.of(result, event, units);
+                DepthGrid made = reading.depths(result);
+                facts.addAll(ImportFacts.of(result, made, units));
+                sheet = ImportSheet.of(result, made, event, units);
             }
         } catch (MapFileException | BadGridException e) {
             trouble = e.getMessage();

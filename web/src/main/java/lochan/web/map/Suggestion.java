@@ -7,13 +7,14 @@ import java.util.function.BiPredicate;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
-import lochan.core.lake.SpotBuilder;
-import lochan.core.lake.Stock;
-import lochan.core.lake.Zone;
 import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.structure.Candidate;
 import lochan.core.lake.structure.Candidate.Kind;
+import lochan.core.lake.structure.MapPlace;
+import lochan.core.lake.structure.StructureFinder;
+import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
+import lochan.offline.form.Form;
 import lochan.web.lake.CandidateSigns;
 import lochan.web.lake.MapMarks;
 
@@ -36,9 +37,6 @@ record Suggestion(
 
     /** A spot nearer than this to a candidate, or with it in its radius, is that candidate already, m. */
     private static final double MARKED_WITHIN_M = 75;
-    /** How far above and below a candidate's depth its spot is fished, m. */
-    private static final double FISHED_AROUND_M = 1;
-
     /** Of each kind as many: humps are many, and would leave no room for the rest. */
     private static final int MOST_OF_A_KIND = 15;
 
@@ -69,6 +67,12 @@ record Suggestion(
                         reason(c, units),
                         position(grid, c)))
                 .toList();
+    }
+
+    /** How far what is looked for stands out at least, by a page's filters, m: others have other candidates. */
+    static double prominenceM(Form form) {
+        Double typed = form.quantity("prominence", QuantityText::metres);
+        return typed == null || typed < 0 ? StructureFinder.Filter.USUAL.prominenceM() : typed;
     }
 
     static String id(Candidate c) {
@@ -107,20 +111,9 @@ record Suggestion(
         return new Position(Math.round(grid.y(c.cell()) * 1e5) / 1e5, Math.round(grid.x(c.cell()) * 1e5) / 1e5);
     }
 
-    /** A candidate as a spot, with class, zone and depth filled in. */
+    /** A candidate as a spot, with type, zone and depth filled in. */
     static Spot spot(Candidate c, DepthGrid grid, String id, String name) {
-        return SpotBuilder.builder()
-                .id(id)
-                .name(name)
-                .position(position(grid, c))
-                .radiusM(Spot.USUAL_RADIUS_M)
-                .spotType(c.kind().spotType())
-                .zone(Zone.at(c.depthM()))
-                .depthMinM(Math.max(0, c.depthM() - FISHED_AROUND_M))
-                .depthMaxM(c.depthM() + FISHED_AROUND_M)
-                .crowdRisk(0)
-                .stock(Stock.GENERAL)
-                .entered(Map.of())
-                .build();
+        Spot fresh = Spot.fresh(id, name, position(grid, c), c.kind().spotType());
+        return new MapPlace(c.depthM(), c.kind().spotType()).fill(fresh, true);
     }
 }

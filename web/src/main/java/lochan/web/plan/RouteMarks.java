@@ -1,24 +1,19 @@
 package lochan.web.plan;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
-import lochan.core.lake.Spot;
 import lochan.core.plan.Plan;
 import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.edits.PlanCheck;
 import lochan.core.quantity.Units;
 import lochan.web.eventbook.EventKey;
-import lochan.web.lake.Lakes;
 import lochan.web.lake.MapMarks;
 import lochan.web.lake.MapMarksBuilder;
 import lochan.web.lake.SpotMarks;
 import lochan.web.lake.SpotWorths;
-import lochan.web.modelling.DayModels;
 import org.springframework.stereotype.Component;
 
 /** A plan on the map: its stops, the runs between them with their minutes, and what the hours of its day bring. */
@@ -26,13 +21,9 @@ import org.springframework.stereotype.Component;
 class RouteMarks {
 
     private final SpotWorths worths;
-    private final Lakes lakes;
-    private final DayModels dayModels;
 
-    RouteMarks(Lakes lakes, DayModels dayModels, SpotWorths worths) {
+    RouteMarks(SpotWorths worths) {
         this.worths = worths;
-        this.lakes = lakes;
-        this.dayModels = dayModels;
     }
 
     /**
@@ -43,16 +34,12 @@ class RouteMarks {
      */
     String of(EventKey key, EventData event, Plan plan, DayRuns runs, List<PlanCheck.Leg> legs, Units units) {
         MapMarksBuilder marks = MapMarks.of(event, units);
-        SpotMarks spots = SpotMarks.of(
-                event,
-                event.stops().isEmpty() || event.presentations().isEmpty()
-                        ? null
-                        : dayModels.of(key, event, plan.day()),
-                worths,
-                units);
-        marks.places(spots.ofTheDay()).hours(spots.hours(lakes.shoreWind(event.knownLake())));
-        marks.shore(MapMarks.way(lakes.shoreWind(event.knownLake()).places()));
-        marks.beads(beads(event, plan));
+        SpotMarks spots = worths.marks(key, event, plan.day(), units);
+        marks.places(spots.ofTheDay());
+        spots.putHours(marks);
+        marks.beads(MapMarks.beads(plan.stops().stream()
+                .map(s -> event.spot(s.spotId()).orElseThrow())
+                .toList()));
         if (!plan.stops().isEmpty()) {
             routes(event, plan, runs, legs, marks);
         }
@@ -99,26 +86,5 @@ class RouteMarks {
             half -= metres;
         }
         return way.getLast();
-    }
-
-    /** One for each spot, with the numbers of its stops; its id is the number of its first stop, from 0. */
-    private static List<MapMarks.Bead> beads(EventData event, Plan plan) {
-        Map<String, String> numbers = new LinkedHashMap<>();
-        Map<String, Integer> first = new LinkedHashMap<>();
-        for (int i = 0; i < plan.stops().size(); i++) {
-            String spot = plan.stops().get(i).spotId();
-            numbers.merge(spot, Integer.toString(i + 1), (a, b) -> a + "·" + b);
-            first.putIfAbsent(spot, i);
-        }
-        List<MapMarks.Bead> beads = new ArrayList<>();
-        numbers.forEach((id, words) -> {
-            Spot spot = event.spot(id).orElseThrow();
-            beads.add(new MapMarks.Bead(
-                    String.valueOf(first.get(id)),
-                    spot.position().lat(),
-                    spot.position().lon(),
-                    words));
-        });
-        return beads;
     }
 }

@@ -11,7 +11,6 @@ import java.util.stream.IntStream;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
-import lochan.core.lake.ShoreWind;
 import lochan.core.lake.SpotType;
 import lochan.core.model.evidence.Bin;
 import lochan.core.model.ranking.Ranking;
@@ -28,9 +27,10 @@ import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.lake.DayMarks;
-import lochan.web.lake.Lakes;
 import lochan.web.lake.MapMarks;
+import lochan.web.lake.MapMarksBuilder;
 import lochan.web.lake.SpotMarks;
+import lochan.web.lake.SpotWorths;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.DayModels;
 import lochan.web.shared.Dates;
@@ -61,7 +61,7 @@ class RankingsController {
     private final Accounts accounts;
     private final DayModels dayModels;
     private final RankingValues values;
-    private final Lakes lakes;
+    private final SpotWorths worths;
     private final DayMarks dayMarks;
 
     RankingsController(
@@ -69,10 +69,10 @@ class RankingsController {
             Accounts accounts,
             DayModels dayModels,
             RankingValues values,
-            Lakes lakes,
+            SpotWorths worths,
             DayMarks dayMarks) {
         this.dayMarks = dayMarks;
-        this.lakes = lakes;
+        this.worths = worths;
         this.values = values;
         this.dayModels = dayModels;
         this.events = events;
@@ -129,14 +129,10 @@ class RankingsController {
         if (event.lake() == null || dayModel.cells().isEmpty()) {
             return null;
         }
-        SpotMarks spots = SpotMarks.of(event, dayModel, allowed, units);
-        ShoreWind shore = lakes.shoreWind(event.lake());
-        return MapMarks.of(event, units)
-                .places(spots.at(bin))
-                .hours(spots.hours(shore))
-                .shore(MapMarks.way(shore.places()))
-                .build()
-                .json();
+        SpotMarks spots = worths.marks(event, dayModel, allowed, units);
+        MapMarksBuilder marks = MapMarks.of(event, units).places(spots.at(bin));
+        spots.putHours(marks);
+        return marks.build().json();
     }
 
     /** The values of rows, as far as they are computed: null until then. */

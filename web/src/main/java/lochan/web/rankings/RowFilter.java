@@ -1,5 +1,6 @@
 package lochan.web.rankings;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
@@ -48,7 +49,7 @@ record RowFilter(String lure, String pattern, String zone) {
     record Choices(List<Presentation> lures, Map<String, String> patterns, Zone[] zones) {
 
         static Choices of(EventData event, DayModel model) {
-            Map<String, String> patterns = new java.util.LinkedHashMap<>();
+            Map<String, String> patterns = new LinkedHashMap<>();
             model.cells().stream()
                     .map(model::pattern)
                     .distinct()

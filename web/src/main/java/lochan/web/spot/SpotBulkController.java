@@ -3,6 +3,7 @@ package lochan.web.spot;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -122,7 +123,7 @@ class SpotBulkController {
         List<Spot> gone = new ArrayList<>();
         List<Spot> kept = new ArrayList<>();
         chosen.stream()
-                .sorted(java.util.Comparator.comparing(s -> !used.contains(s.id())))
+                .sorted(Comparator.comparing(s -> !used.contains(s.id())))
                 .forEach(s -> {
                     Spot same = near(kept, s);
                     if (same == null || used.contains(s.id())) {

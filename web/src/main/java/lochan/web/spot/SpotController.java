@@ -23,9 +23,7 @@ import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.lake.MapMarks;
-import lochan.web.lake.SpotMarks;
 import lochan.web.lake.SpotWorths;
-import lochan.web.modelling.DayModels;
 import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Undo;
@@ -48,7 +46,6 @@ class SpotController {
     private final EventBook events;
     private final Accounts accounts;
     private final MapPlaces mapPlaces;
-    private final DayModels dayModels;
 
     SpotController(
             Spots spots,
@@ -56,10 +53,8 @@ class SpotController {
             EventBook events,
             Accounts accounts,
             MapPlaces mapPlaces,
-            DayModels dayModels,
             SpotWorths worths) {
         this.worths = worths;
-        this.dayModels = dayModels;
         this.mapPlaces = mapPlaces;
         this.events = events;
         this.spots = spots;
@@ -85,15 +80,16 @@ class SpotController {
             return null;
         }
         Units units = accounts.units(key.accountId());
-        boolean practised = !event.stops().isEmpty() && !event.presentations().isEmpty();
-        SpotMarks spotMarks = SpotMarks.of(event, practised ? dayModels.of(key, event, 1) : null, worths, units);
-        return MapMarks.of(event, units).places(spotMarks.ofTheDay()).build().json();
+        return MapMarks.of(event, units)
+                .places(worths.marks(key, event, 1, units).ofTheDay())
+                .build()
+                .json();
     }
 
     @GetMapping("/events/{eventId}/spots")
     String list(EventKey key, Model model) {
         EventData known = events.event(key);
-        EventData event = known.onLevelOf(spots.today(known));
+        EventData event = known.onLevelOf(spots.now());
         return Views.show(
                 "spot/spots",
                 model,
@@ -111,8 +107,7 @@ class SpotController {
 
     /** By how much the water stands above the level that depths are kept at, m: what is typed are today's. */
     private double above(EventKey key) {
-        EventData event = events.event(key);
-        return event.aboveReferenceM(spots.today(event));
+        return events.event(key).aboveReferenceM(spots.now());
     }
 
     /** @param position where a place was tapped on the map; null: nowhere */

@@ -70,8 +70,8 @@ final class SpotForm {
         Double depth = place.depthM();
         if (depth != null) {
             form.put("zone", Zone.at(depth))
-                    .put("depthMinM", units.typedDepth(Math.max(0, depth + aboveReferenceM - 1)))
-                    .put("depthMaxM", units.typedDepth(depth + aboveReferenceM + 1));
+                    .put("depthMinM", units.typedDepth(Math.max(0, depth + aboveReferenceM - MapPlace.FISHED_AROUND_M)))
+                    .put("depthMaxM", units.typedDepth(depth + aboveReferenceM + MapPlace.FISHED_AROUND_M));
         }
         if (place.spotType() != null) {
             form.put("spotType", SpotType.words(place.spotType()));

@@ -1,7 +1,7 @@
 package lochan.web.spot;
 
 import java.time.Clock;
-import java.time.LocalDate;
+import java.time.Instant;
 import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
@@ -37,9 +37,8 @@ public class Spots implements EventPart {
         repository.add(key, event.spots());
     }
 
-    /** The date at the lake. */
-    LocalDate today(EventData event) {
-        return LocalDate.ofInstant(clock.instant(), event.timeZone());
+    Instant now() {
+        return clock.instant();
     }
 
     public List<Spot> all(EventKey key) {

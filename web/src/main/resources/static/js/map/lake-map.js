@@ -109,7 +109,7 @@ export class LakeMap {
     this.redraw();
   }
 
-  /** @param shown `{places, waypoints, candidates, glyphs, ramps, routes, beads, way, boat, chosen, wind, washes}`, each where there is any */
+  /** @param shown `{places, waypoints, candidates, glyphs, ramps, routes, beads, way, boat, chosen, wind}`, each where there is any */
   show(shown) {
     this.shown = shown;
     this.drawSoon();

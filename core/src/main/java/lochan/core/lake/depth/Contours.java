@@ -2,8 +2,10 @@ package lochan.core.lake.depth;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * Lines of one depth by marching squares (Lorensen and Cline 1987, in two dimensions): corners are the middles of cells, lines are placed
@@ -130,7 +132,7 @@ public final class Contours {
         Map<Long, Long> left = new HashMap<>(next);
         List<double[][]> lines = new ArrayList<>();
         // Open lines begin where nothing leads to.
-        java.util.Set<Long> ends = new java.util.HashSet<>(next.values());
+        Set<Long> ends = new HashSet<>(next.values());
         next.keySet().stream().filter(k -> !ends.contains(k)).sorted().forEach(k -> lines.add(follow(k, left)));
         next.keySet().stream().sorted().filter(left::containsKey).forEach(k -> {
             if (left.containsKey(k)) {

@@ -3,6 +3,7 @@ package lochan.core.lake.depth;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.DoubleStream;
 import lochan.core.event.Position;
 import lochan.core.lake.Lake;
 
@@ -65,7 +66,7 @@ public final class LakeRaster {
         }
     }
 
-    private static java.util.stream.DoubleStream crossings(List<Position> ring, double lat) {
+    private static DoubleStream crossings(List<Position> ring, double lat) {
         double[] found = new double[ring.size()];
         int n = 0;
         for (int i = 0; i < ring.size(); i++) {

@@ -22,6 +22,8 @@ public record MapPlace(@Nullable Double depthM, @Nullable String spotType) {
 
     /** Structure this near is what was marked, m. */
     private static final double NEAR_M = 60;
+    /** How far above and below its depth a place is fished, m. */
+    public static final double FISHED_AROUND_M = 1;
 
     private static final Map<LakeCover.Kind, String> COVERS = Map.of(
             LakeCover.Kind.TIMBER, "standing-timber",
@@ -58,7 +60,9 @@ public record MapPlace(@Nullable Double depthM, @Nullable String spotType) {
     public Spot fill(Spot spot, boolean isTypeKnown) {
         SpotBuilder filled = SpotBuilder.builder(spot);
         if (depthM != null && spot.depthMinM() == null && spot.depthMaxM() == null) {
-            filled.depthMinM(Math.max(0, depthM - 1)).depthMaxM(depthM + 1).zone(Zone.at(depthM));
+            filled.depthMinM(Math.max(0, depthM - FISHED_AROUND_M))
+                    .depthMaxM(depthM + FISHED_AROUND_M)
+                    .zone(Zone.at(depthM));
         }
         if (spotType != null && !isTypeKnown) {
             filled.spotType(spotType);

@@ -18,8 +18,7 @@ final class LevelTrends {
         if (noted != null || event.lake() == null) {
             return noted;
         }
-        Double rise =
-                event.lake().levels().risePerDayM(time.atZone(event.timeZone()).toLocalDate());
+        Double rise = event.lake().levels().risePerDayM(event.dateAt(time));
         if (rise == null) {
             return null;
         }

@@ -83,8 +83,7 @@ public final class Situations {
                         .orElse(latest(Conditions::visibilityM).orElse(null)));
         ClarityTrend clarity = seenHere(spot, c -> c.signs().clarityTrend())
                 .orElse(latest(c -> c.signs().clarityTrend()).orElse(null));
-        Spot now = spot.deeperBy(
-                event.aboveReferenceM(time.atZone(event.timeZone()).toLocalDate()));
+        Spot now = spot.deeperBy(event.aboveReferenceM(time));
         Double depth = Stream.of(now.depthMaxM(), now.depthMinM())
                 .filter(Objects::nonNull)
                 .findFirst()
