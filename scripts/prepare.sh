@@ -95,7 +95,8 @@ need_command_line() {
     need_package maven mvn "it builds Lochan"
     packed "$jar" -pl cli -am
   fi
-  run=("$java" "${jvm[@]}") program=$jar
+  # The first run leaves behind which classes it needed, so that later ones start sooner; where that cannot be written, all runs as well.
+  run=("$java" "${jvm[@]}" -Xlog:disable -Xlog:all=off -XX:+AutoCreateSharedArchive "-XX:SharedArchiveFile=${jar%.jar}.jsa") program=$jar
 }
 
 build() {

@@ -11,7 +11,7 @@ import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.search.DayPlanner;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
 import lochan.core.model.rate.Cell;
@@ -26,6 +26,7 @@ final class BenchDay {
     static final Assumptions.Planning PLANNING = Assumptions.DEFAULTS.planning();
 
     private static final int ENDLESS = 20_000;
+    private static final Duration LAST_LOOK = Duration.ofMillis(150);
 
     final EventData event;
     final ScenarioSet scenarios;
@@ -72,9 +73,9 @@ final class BenchDay {
         return new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(Strategy.BALANCED), seed).plan(rounds, i -> true);
     }
 
-    /** What it finds in a time; the last look is taken after it. */
+    /** What it finds in a time, its last look included: it is told to end a little before. */
     List<PlanStop> planned(Duration time, long seed) {
-        long end = System.nanoTime() + time.toNanos();
+        long end = System.nanoTime() + time.toNanos() - Math.min(time.toNanos() / 4, LAST_LOOK.toNanos());
         return new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(Strategy.BALANCED), seed).plan(ENDLESS, i -> System.nanoTime() < end);
     }
 

@@ -14,7 +14,7 @@ import lochan.core.live.Today;
 import lochan.core.lake.Runs;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.FittedDayModel;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;

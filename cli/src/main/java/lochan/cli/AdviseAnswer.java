@@ -29,7 +29,7 @@ import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.search.DayPlanner;
 import lochan.core.planning.valuation.Strategy;
 import lochan.eventformat.EventFileException;
@@ -246,7 +246,11 @@ final class AdviseAnswer {
                     .put("leaveAt", text(found.best().leaveAt()))
                     .put("gainGrams", found.best().gainGrams());
         }
-        node.put("leaveBy", found.leaveBy() == null ? null : text(found.leaveBy()));
+        node.put(
+                "leaveBy", found.leaveBy() == null ? null : text(found.leaveBy().at()));
+        if (found.leaveBy() != null && found.leaveBy().forShelter()) {
+            node.put("shelter", found.leaveBy().to().id());
+        }
         Outlook outlook = ahead.outlook();
         node.putObject("projected")
                 .put("p10", outlook.p10Grams())

@@ -1,19 +1,21 @@
 package lochan.cli;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.function.IntPredicate;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
+import lochan.core.planning.runs.Departures;
 import lochan.core.planning.search.DayPlanner;
+import lochan.core.planning.valuation.PlanValue;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
 import tools.jackson.databind.node.ArrayNode;
@@ -23,9 +25,16 @@ import tools.jackson.databind.node.ObjectNode;
 /** The answer of {@code plan}: the day's plan by a strategy, what it is worth, and what to do when its main pattern dies. */
 final class PlanAnswer {
 
+    private static final double NANOS = 1e9;
     private static final int SCENARIOS = 400;
-    private static final int VALUED_SCENARIOS = 4_000;
-    private static final int SIMULATED_DAYS = 100_000;
+    /** Enough for a backup's value to 2 %: it is a rung, not a projection. */
+    private static final int BACKUP_SCENARIOS = 200;
+
+    private static final double SEARCH_SHARE = 0.7;
+    private static final double BACKUP_SECONDS = 0.9;
+    private static final int VALUED_SCENARIOS = 2_000;
+    /** Their mean is then off by about 6 g, a fifth of an ounce. */
+    private static final int SIMULATED_DAYS = 40_000;
     /** So many rounds are asked for as a slow machine does in its time: the same seed then gives the same plan on all others. */
     private static final double ROUNDS_PER_SECOND = 41;
 
@@ -41,23 +50,32 @@ final class PlanAnswer {
         this.seed = seed;
     }
 
-    /** @param goOn asked before each round; false ends the search with what it has */
-    ObjectNode json(Strategy strategy, double seconds, IntPredicate goOn) {
+    /**
+     * The search has two thirds of the time; backups, and what the plan is worth, are computed side by side in the rest of it and a second.
+     *
+     * @param begin {@link System#nanoTime} when the command began
+     */
+    ObjectNode json(Strategy strategy, double seconds, long begin) {
         ScenarioSet scenarios = new ScenarioSet(model, SCENARIOS, seed);
+        long searched = begin + (long) (SEARCH_SHARE * seconds * NANOS);
         List<PlanStop> stops = new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(strategy), seed)
-                .plan(Math.max(2, (int) (seconds * ROUNDS_PER_SECOND)), goOn);
+                .plan(Math.max(2, (int) (seconds * ROUNDS_PER_SECOND)), i -> i == 0 || System.nanoTime() < searched);
+        CompletableFuture<PlanValue> value = CompletableFuture.supplyAsync(
+                () -> new PlanValuer(new ScenarioSet(model, VALUED_SCENARIOS, seed)).value(stops, SIMULATED_DAYS));
+        long inTime = begin + (long) ((seconds + BACKUP_SECONDS) * NANOS);
+        Backups.Ladder ladder = Backups.within(
+                () -> System.nanoTime() < inTime,
+                scenarios.only(IntStream.range(0, BACKUP_SCENARIOS).toArray()),
+                runs,
+                stops,
+                seed,
+                Math.max(2, (int) (seconds * BACKUP_ROUNDS_PER_SECOND)));
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         addStops(node.putArray("stops"), stops);
         node.put("leaveBy", stops.isEmpty() ? null : time(leaveBy(stops.getLast())));
-        node.set(
-                "value",
-                ValueAnswer.json(
-                        new PlanValuer(new ScenarioSet(model, VALUED_SCENARIOS, seed)).value(stops, SIMULATED_DAYS),
-                        model));
+        node.set("value", ValueAnswer.json(value.join(), model));
         ArrayNode backups = node.putArray("backups");
-        for (Backups.Backup b : Backups.of(
-                        scenarios, runs, stops, seed, Math.max(2, (int) (seconds * BACKUP_ROUNDS_PER_SECOND)))
-                .backups()) {
+        for (Backups.Backup b : ladder.backups()) {
             ObjectNode backup = backups.addObject()
                     .put("spotType", b.pattern().spotType())
                     .put("presentation", b.pattern().presentationId())
@@ -76,11 +94,9 @@ final class PlanAnswer {
     private Instant leaveBy(PlanStop last) {
         EventData event = model.event();
         Assumptions.Planning planning = model.assumptions().planning();
-        return runs.leaveBy(
-                        event.spot(last.spotId()).orElseThrow().position(),
-                        event.checkInAt(),
-                        event.day(model.day()).checkIn(),
-                        Duration.ofMinutes(planning.checkInMarginMinutes()))
+        return new Departures(event, model.day(), planning, runs)
+                .from(event.spot(last.spotId()).orElseThrow().position(), last.arrive())
+                .map(Departures.LeaveBy::at)
                 .orElse(last.leave())
                 .truncatedTo(ChronoUnit.MINUTES);
     }

@@ -7,7 +7,7 @@ import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.model.size.SizeModel;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.search.AddedValue;
 import lochan.core.planning.valuation.TwoHourValue;
 import tools.jackson.databind.node.ArrayNode;

@@ -81,6 +81,7 @@ public record Assumptions(
                     .straightRunFactor(1.25)
                     .roughWindMps(6.7)
                     .exposedFetchM(1000)
+                    .afterLightningMinutes(30)
                     .priceOfMoving(1.1)
                     .restOfDay(0.5)
                     .build())
@@ -272,6 +273,7 @@ public record Assumptions(
      * @param straightRunFactor    route on the water over the straight line when no lake is known
      * @param roughWindMps         wind from which open water counts as rough for the boat, m/s: 15 mph, a fresh chop on a small boat
      * @param exposedFetchM        open water upwind from which a spot is open to the wind, m: enough for waves to build
+     * @param afterLightningMinutes how long after hours of lightning the boat stays ashore
      * @param priceOfMoving        how many times better than staying the best move has to be ({@code model.md} §10)
      * @param restOfDay            share of the best cell's hour that stands for each hour left of the day
      */
@@ -284,6 +286,7 @@ public record Assumptions(
             double straightRunFactor,
             double roughWindMps,
             double exposedFetchM,
+            int afterLightningMinutes,
             double priceOfMoving,
             double restOfDay) {}
 

@@ -360,6 +360,7 @@ public final class EventFileReader {
                 f.number("roughMps", 0.5, 60),
                 f.number("setUpMinutes", 0, 120),
                 f.numberOrNull("maxWindMps", 1, 40),
+                f.numberOrNull("maxRunWindMps", 1, 40),
                 f.numberOrNull("fuelLitres", 0, MUCH),
                 f.numberOrNull("litresPerKm", 0, MUCH),
                 f.entered("runMps"));
@@ -380,6 +381,7 @@ public final class EventFileReader {
                 .depthMaxM(f.numberOrNull("depthMaxM", -MUCH, MUCH))
                 .crowdRisk(f.has("crowdRisk") ? f.number("crowdRisk", -MUCH, MUCH) : missingCrowdRisk(f))
                 .stock(f.choice("stock", Stock.class))
+                .shelter(Boolean.TRUE.equals(f.truthOrNull("shelter")))
                 .symbol(f.shortTextOrNull("symbol", 60))
                 .entered(f.entered("depthMaxM"))
                 .build();

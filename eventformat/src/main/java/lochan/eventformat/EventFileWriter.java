@@ -230,6 +230,9 @@ public final class EventFileWriter {
         if (boat.maxWindMps() != null) {
             number(node, "maxWindMps", boat.maxWindMps());
         }
+        if (boat.maxRunWindMps() != null) {
+            number(node, "maxRunWindMps", boat.maxRunWindMps());
+        }
         number(node, "fuelLitres", boat.fuelLitres());
         number(node, "litresPerKm", boat.litresPerKm());
         someOf(node, "runs", runs, (r, i) -> {
@@ -263,6 +266,9 @@ public final class EventFileWriter {
         number(node, "depthMaxM", spot.depthMaxM());
         number(node, "crowdRisk", spot.crowdRisk());
         code(node, "stock", spot.stock());
+        if (spot.shelter()) {
+            node.put("shelter", true);
+        }
         if (spot.symbol() != null) {
             node.put("symbol", spot.symbol());
         }

@@ -19,7 +19,7 @@ import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayNumbers;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Units;
 import org.jspecify.annotations.Nullable;
@@ -133,6 +133,12 @@ public final class PackWriter {
         table(node.putArray("millis"), all, runs.calm(), r -> r.time().toMillis());
         table(node.putArray("roughMetres"), all, runs.rough(), Runs.Run::metres);
         table(node.putArray("roughMillis"), all, runs.rough(), r -> r.time().toMillis());
+        ArrayNode lees = node.putArray("lee");
+        runs.inLee().forEach((from, lee) -> {
+            ObjectNode one = lees.addObject().put("from", from);
+            table(one.putArray("metres"), all, lee, Runs.Run::metres);
+            table(one.putArray("millis"), all, lee, r -> r.time().toMillis());
+        });
         return node;
     }
 

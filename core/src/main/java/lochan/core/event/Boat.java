@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param roughMps      running speed on rough water, m/s
  * @param setUpMinutes minutes from arriving at a spot to the first cast
  * @param maxWindMps   wind from which it cannot be held on a spot open to the wind, m/s; null: not watched
+ * @param maxRunWindMps wind from which it does not run across open water, m/s; null: not watched
  * @param fuelLitres    fuel on board; null: not watched
  * @param litresPerKm   fuel used; null: not watched
  * @param entered       quantities as they were typed, by field name
@@ -21,6 +22,7 @@ public record Boat(
         double roughMps,
         double setUpMinutes,
         @Nullable Double maxWindMps,
+        @Nullable Double maxRunWindMps,
         @Nullable Double fuelLitres,
         @Nullable Double litresPerKm,
         Map<String, String> entered) {
@@ -37,13 +39,14 @@ public record Boat(
             double setUpMinutes,
             @Nullable Double fuelLitres,
             @Nullable Double litresPerKm) {
-        this(runMps, roughMps, setUpMinutes, null, fuelLitres, litresPerKm, Map.of());
+        this(runMps, roughMps, setUpMinutes, null, null, fuelLitres, litresPerKm, Map.of());
     }
 
     /** The same with other speeds, which nobody typed. */
     public Boat atSpeeds(double calmMps, double otherRoughMps) {
         Map<String, String> typed = new HashMap<>(entered);
         typed.keySet().removeAll(List.of("runMps", "roughMps"));
-        return new Boat(calmMps, otherRoughMps, setUpMinutes, maxWindMps, fuelLitres, litresPerKm, typed);
+        return new Boat(
+                calmMps, otherRoughMps, setUpMinutes, maxWindMps, maxRunWindMps, fuelLitres, litresPerKm, typed);
     }
 }

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param bodies    pieces of water that do not touch
  * @param slowZones where the boat may not run at its own speed
- * @param offLimits where the event's rules let nobody fish; runs may cross it
+ * @param offLimits where the event's rules let nobody fish; runs go round it
  * @param covers    timber, grass and docks
  * @param levels    how high the water stood
  * @param depthsFile the file that its depths are in; null: none is named

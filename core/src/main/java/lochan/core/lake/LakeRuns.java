@@ -18,8 +18,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * The quickest runs on the water: shortest paths on the visibility graph of the shore's corners (Lozano-Pérez and Wesley 1979), which are
  * exact where the speed is one; through slow zones by points set along their outlines, no more than {@value #ZONE_SPACING_M} m apart or
- * {@value #MOST_ZONE_POINTS} in all. Corners are passed {@value #OFF_SHORE_M} m off the shore, so that no run touches land. Safe for use
- * by several threads.
+ * {@value #MOST_ZONE_POINTS} in all. Corners are passed {@value #OFF_SHORE_M} m off the shore, so that no run touches land. Runs go round water
+ * off limits, and round what else is closed to them. Safe for use by several threads.
  */
 public final class LakeRuns implements Runs {
 
@@ -37,6 +37,7 @@ public final class LakeRuns implements Runs {
     private final LocalPlane plane;
     private final Edges shores;
     private final List<Zone> zones;
+    private final List<Closed> closed;
     /** Corners and points of zones, then nothing else: places are joined to them when asked for. */
     private final List<Node> nodes = new ArrayList<>();
 
@@ -51,6 +52,18 @@ public final class LakeRuns implements Runs {
 
         Zone(List<List<Point>> rings, double mps) {
             this(rings, new Edges(rings), mps);
+        }
+    }
+
+    /**
+     * Water that no run crosses.
+     *
+     * @param opens whether a place within may be left, and reached, straight on: a launch in water where nobody may fish
+     */
+    private record Closed(List<List<Point>> rings, Edges edges, boolean opens) {
+
+        Closed(List<List<Point>> rings, boolean opens) {
+            this(rings, new Edges(rings), opens);
         }
     }
 
@@ -75,12 +88,19 @@ public final class LakeRuns implements Runs {
     /**
      * A place with its quickest ways to every node.
      *
+     * @param around  closed water that it does not lie in
      * @param seconds to each node, infinite when there is none
      * @param last    node before each on the way; −1: straight from the place
      */
-    private record Place(Point at, double[] direct, double[] seconds, int[] last) {}
+    private record Place(Point at, List<Closed> around, double[] direct, double[] seconds, int[] last) {}
 
+    /** Runs around what is off limits. */
     public LakeRuns(Lake lake, Boat boat) {
+        this(lake, boat, List.of());
+    }
+
+    /** @param open water that the boat does not enter either, open to the wind; a place in it has no runs */
+    public LakeRuns(Lake lake, Boat boat, List<Lake.Body> open) {
         this.boat = boat;
         this.plane = new LocalPlane(lake.bodies().getFirst().shore().getFirst());
         List<List<Point>> rings = lake.bodies().stream()
@@ -92,16 +112,45 @@ public final class LakeRuns implements Runs {
                 .filter(z -> z.mps() < boat.runMps())
                 .map(z -> new Zone(z.rings().stream().map(this::points).toList(), z.mps()))
                 .toList();
+        this.closed = Stream.concat(
+                        lake.offLimits().stream()
+                                .flatMap(o -> o.areas().stream())
+                                .map(a -> new Closed(rings(a), true)),
+                        open.stream().map(a -> new Closed(rings(a), false)))
+                .toList();
         rings.forEach(this::addCorners);
+        closed.forEach(c -> c.rings().forEach(this::addCorners));
         addZonePoints();
         this.seconds = join();
+    }
+
+    private List<List<Point>> rings(Lake.Body body) {
+        return body.rings().stream().map(this::points).toList();
+    }
+
+    /** Whether a run may turn there: water that is not closed. */
+    private boolean isFree(Point p) {
+        return shores.holds(p) && closed.stream().noneMatch(c -> c.edges().holds(p));
+    }
+
+    /** Whether a line meets a shore or the edge of closed water. */
+    private boolean meets(Point a, Point b, List<Closed> around) {
+        if (shores.meets(a, b)) {
+            return true;
+        }
+        for (Closed c : around) {
+            if (c.edges().meets(a, b)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private List<Point> points(List<Position> ring) {
         return ring.stream().distinct().map(plane::point).toList();
     }
 
-    /** The corners where land juts into the water. */
+    /** The corners where land, or closed water, juts into the water. */
     private void addCorners(List<Point> ring) {
         for (int i = 0; i < ring.size(); i++) {
             Point at = ring.get(i);
@@ -110,7 +159,7 @@ public final class LakeRuns implements Runs {
             Point in = unit(at.minus(before));
             Point out = unit(after.minus(at));
             if (Math.abs(in.cross(out)) > STRAIGHT) {
-                // From the corner's land outwards: against the sum of the ways to its neighbours.
+                // From the corner's land, or closed water, outwards: against the sum of the ways to its neighbours.
                 Point away = unit(new Point(in.x() - out.x(), in.y() - out.y()));
                 offShore(at, away).ifPresent(p -> nodes.add(new Node(p, before, after)));
             }
@@ -125,7 +174,7 @@ public final class LakeRuns implements Runs {
     private Optional<Point> offShore(Point corner, Point away) {
         for (double off = OFF_SHORE_M; off >= LEAST_OFF_SHORE_M; off /= 4) {
             Point p = corner.plus(away, off);
-            if (shores.holds(p) && !shores.meets(corner.plus(away, off / 100), p)) {
+            if (isFree(p) && !meets(corner.plus(away, off / 100), p, closed)) {
                 return Optional.of(p);
             }
         }
@@ -161,7 +210,7 @@ public final class LakeRuns implements Runs {
 
     private Optional<Point> outside(Zone zone, Point on, Point across) {
         return Stream.of(on.plus(across, OFF_SHORE_M), on.plus(across, -OFF_SHORE_M))
-                .filter(p -> !zone.edges().holds(p) && shores.holds(p))
+                .filter(p -> !zone.edges().holds(p) && isFree(p))
                 .findFirst();
     }
 
@@ -179,7 +228,7 @@ public final class LakeRuns implements Runs {
             for (int j = 0; j < i; j++) {
                 Node a = nodes.get(i);
                 Node b = nodes.get(j);
-                boolean joined = a.maySupport(b.at()) && b.maySupport(a.at()) && !shores.meets(a.at(), b.at());
+                boolean joined = a.maySupport(b.at()) && b.maySupport(a.at()) && !meets(a.at(), b.at(), closed);
                 table[i][j] = joined ? secondsAlong(a.at(), b.at()) : Double.POSITIVE_INFINITY;
                 table[j][i] = table[i][j];
             }
@@ -241,7 +290,9 @@ public final class LakeRuns implements Runs {
     }
 
     private Optional<Way> way(Place from, Place to) {
-        double best = shores.meets(from.at(), to.at()) ? Double.POSITIVE_INFINITY : secondsAlong(from.at(), to.at());
+        List<Closed> between =
+                from.around().stream().filter(to.around()::contains).toList();
+        double best = meets(from.at(), to.at(), between) ? Double.POSITIVE_INFINITY : secondsAlong(from.at(), to.at());
         int via = -1;
         for (int i = 0; i < nodes.size(); i++) {
             double time = from.seconds()[i] + to.direct()[i];
@@ -272,7 +323,10 @@ public final class LakeRuns implements Runs {
     }
 
     private Optional<Place> place(Position position) {
-        return places.computeIfAbsent(position, p -> onWater(plane.point(p)).map(this::spread));
+        return places.computeIfAbsent(position, p -> onWater(plane.point(p))
+                .filter(at ->
+                        closed.stream().allMatch(c -> c.opens() || !c.edges().holds(at)))
+                .map(this::spread));
     }
 
     /** The point itself, or the nearest water to one on land. */
@@ -298,11 +352,12 @@ public final class LakeRuns implements Runs {
 
     /** Dijkstra's algorithm from a place over all nodes. */
     private Place spread(Point at) {
+        List<Closed> around = closed.stream().filter(c -> !c.edges().holds(at)).toList();
         int n = nodes.size();
         double[] direct = new double[n];
         for (int i = 0; i < n; i++) {
             Node node = nodes.get(i);
-            direct[i] = node.maySupport(at) && !shores.meets(at, node.at())
+            direct[i] = node.maySupport(at) && !meets(at, node.at(), around)
                     ? secondsAlong(at, node.at())
                     : Double.POSITIVE_INFINITY;
         }
@@ -319,7 +374,7 @@ public final class LakeRuns implements Runs {
                 }
             }
         }
-        return new Place(at, direct, time, last);
+        return new Place(at, around, direct, time, last);
     }
 
     private static int nearest(double[] time, boolean[] done) {

@@ -33,10 +33,12 @@ public interface Runs {
 
     /** Time from leaving one spot to the first cast at another, no set-up time when they are one place; empty when there is no run. */
     default Optional<Duration> runAndSetUp(Position from, Position to) {
-        return between(from, to)
-                .map(r -> r.time().compareTo(SAME_PLACE) < 0
-                        ? Duration.ZERO
-                        : r.time().plus(setUpTime()));
+        return between(from, to).map(this::withSetUp);
+    }
+
+    /** Time of a run with set-up time; none where it does not leave the place. */
+    default Duration withSetUp(Run run) {
+        return run.time().compareTo(SAME_PLACE) < 0 ? Duration.ZERO : run.time().plus(setUpTime());
     }
 
     /** The runs of a boat on a lake; straight ones when none is known. */

@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param depthMaxM  deepest water fished, m at the lake's reference level; null: unknown
  * @param crowdRisk  chance that another boat got there first, 0 to 1
  * @param stock      how fast it is fished down
+ * @param shelter    whether the boat can wait there, ashore or under cover, for the end of lightning: the angler says so
  * @param symbol     sign that a plotter had for it, kept for the way back; null: none
  * @param entered    quantities as they were typed, by field name
  */
@@ -33,6 +34,7 @@ public record Spot(
         @Nullable Double depthMaxM,
         double crowdRisk,
         Stock stock,
+        boolean shelter,
         @Nullable String symbol,
         Map<String, String> entered) {
 

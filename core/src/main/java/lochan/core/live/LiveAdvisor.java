@@ -11,7 +11,7 @@ import lochan.core.model.scenario.DayModel;
 import lochan.core.model.size.KeeperWeight;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import org.jspecify.annotations.Nullable;
 
 /** All that is said while a competition day is fished. The heavy parts are kept from one asking to the next. Safe for several threads. */

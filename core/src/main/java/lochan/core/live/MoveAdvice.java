@@ -19,7 +19,9 @@ import lochan.core.lake.Spot;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.size.Survival;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
+import lochan.core.planning.runs.Departures;
+import lochan.core.planning.runs.LightningHours;
 import lochan.core.planning.valuation.BestFish;
 import lochan.core.quantity.Hours;
 import org.jspecify.annotations.Nullable;
@@ -54,12 +56,11 @@ public final class MoveAdvice {
     private final ExpectedBites expected;
     /** Of all cells that were asked for so far; null before the first asking. */
     private @Nullable DayLearner learner;
-    /** Ways on the lake take long to find: each is found once. */
-    private final Map<Way, Optional<Duration>> ways = new HashMap<>();
 
-    private final Map<Position, Optional<Instant>> lastLeaving = new HashMap<>();
+    private final Map<Last, Optional<Departures.LeaveBy>> lastLeaving = new HashMap<>();
+    private final Departures departures;
 
-    private record Way(boolean rough, Position from, Position to) {}
+    private record Last(Position from, LightningHours.@Nullable Span next) {}
 
     public MoveAdvice(DayModel model, DayRuns runs) {
         this.model = model;
@@ -70,6 +71,7 @@ public final class MoveAdvice {
         this.all = model.cells();
         this.cells = all.stream().filter(model::isOpen).toList();
         this.expected = new ExpectedBites(model);
+        this.departures = new Departures(event, model.day(), model.assumptions().planning(), runs);
     }
 
     /**
@@ -102,14 +104,14 @@ public final class MoveAdvice {
      * @param stay      worth of the next hour here, g; null: nothing is fished
      * @param stayUntil how long to stay if nothing bites, at the latest the time to run home; null: nothing is fished
      * @param best      the best move; null: nothing can be reached
-     * @param leaveBy when to leave for check-in from here at the latest; null: there is no way by water
+     * @param leaveBy when to leave here at the latest, for check-in or for a shelter; null: there is no way by water
      * @param lesson what the day has taught that weighs most in this; null: nothing that does
      */
     public record Answer(
             @Nullable Double stay,
             @Nullable Instant stayUntil,
             @Nullable Move best,
-            @Nullable Instant leaveBy,
+            Departures.@Nullable LeaveBy leaveBy,
             @Nullable Lesson lesson) {
 
         /** Whether to go now. */
@@ -143,7 +145,8 @@ public final class MoveAdvice {
     /** Asks. */
     public Answer ask(State s) {
         Position here = s.place(event);
-        Instant leaveBy = lastLeaving(here).orElse(null);
+        Departures.LeaveBy leave = lastLeaving(here, s.now()).orElse(null);
+        Instant leaveBy = leave == null ? null : leave.at();
         DayLearner.Beliefs beliefs = learner(s).of(s.today());
         BestFish bag = new BestFish(
                 event.rules().countingFish(),
@@ -154,14 +157,14 @@ public final class MoveAdvice {
         Comparison now = computed(s.now(), s, bag, beliefs, here);
         Lesson lesson = lesson(now, s, beliefs);
         if (now.best == null) {
-            return new Answer(now.stay, now.stay == null ? null : leaveBy, null, leaveBy, lesson);
+            return new Answer(now.stay, now.stay == null ? null : leaveBy, null, leave, lesson);
         }
         if (now.stay == null || now.best.gain > now.stay) {
             return new Answer(
                     now.stay,
                     now.stay == null ? null : s.now(),
                     new Move(now.best.cell, s.now(), now.best.gain),
-                    leaveBy,
+                    leave,
                     lesson);
         }
         Instant last = leaveBy == null ? s.now() : leaveBy;
@@ -170,10 +173,10 @@ public final class MoveAdvice {
             later = s.fishing() == null ? later : later.fishedOn(s.fishing(), t.minus(ASKED), t);
             Comparison then = computed(t, s, bag, later, here);
             if (then.best != null && (then.stay == null || then.best.gain > then.stay)) {
-                return new Answer(now.stay, t, new Move(now.best.cell, t, now.best.gain), leaveBy, lesson);
+                return new Answer(now.stay, t, new Move(now.best.cell, t, now.best.gain), leave, lesson);
             }
         }
-        return new Answer(now.stay, leaveBy, new Move(now.best.cell, last, now.best.gain), leaveBy, lesson);
+        return new Answer(now.stay, leaveBy, new Move(now.best.cell, last, now.best.gain), leave, lesson);
     }
 
     /** Of all cells of the model and what was fished besides. */
@@ -286,7 +289,8 @@ public final class MoveAdvice {
 
     private double[] background(Option leading, DayLearner.Beliefs beliefs) {
         Position there = model.spot(leading.cell.spotId()).position();
-        Instant last = lastLeaving(there).orElse(leading.end);
+        Instant last = runs.leaveBy(there, event.checkInAt(), day.checkIn().minus(margin))
+                .orElse(leading.end);
         double hoursLeft = Math.max(0, Hours.between(leading.end, last));
         double share = model.assumptions().planning().restOfDay();
         return added(new double[Survival.weights()], share * leading.bites * hoursLeft, beliefs.landed(leading.cell));
@@ -306,13 +310,14 @@ public final class MoveAdvice {
         boolean sameSpot = s.fishing() != null && s.fishing().spotId().equals(cell.spotId());
         Duration way =
                 sameSpot ? Duration.ZERO : way(now, here, spot.position()).orElse(null);
-        Instant last = lastLeaving(spot.position()).orElse(null);
-        if (way == null || last == null) {
+        if (way == null) {
             return Optional.empty();
         }
         Instant from = now.plus(way).isBefore(day.start()) ? day.start() : now.plus(way);
+        Instant last =
+                lastLeaving(spot.position(), now).map(Departures.LeaveBy::at).orElse(from);
         Instant to = from.plus(HOUR).isAfter(last) ? last : from.plus(HOUR);
-        if (!to.isAfter(from) || isInLightning(from, to)) {
+        if (!to.isAfter(from)) {
             return Optional.empty();
         }
         double share = (double) HOUR.toMillis() / HOUR.plus(way).toMillis();
@@ -320,18 +325,13 @@ public final class MoveAdvice {
         return Optional.of(new Option(cell, bites, from, to, share, 0));
     }
 
-    /** The way from a place to another with set-up time, found once; empty: there is none by water. */
+    /** The way from a place to another with set-up time; empty: there is none that the boat takes. */
     public Optional<Duration> way(Instant leaving, Position from, Position to) {
-        return ways.computeIfAbsent(
-                new Way(runs.isRough(leaving), from, to), w -> runs.at(leaving).runAndSetUp(from, to));
+        return runs.runAndSetUp(from, to, leaving);
     }
 
-    private Optional<Instant> lastLeaving(Position from) {
-        return lastLeaving.computeIfAbsent(from, p -> runs.leaveBy(p, event.checkInAt(), day.checkIn(), margin));
-    }
-
-    private boolean isInLightning(Instant from, Instant to) {
-        return event.forecast().stream()
-                .anyMatch(f -> Boolean.TRUE.equals(f.lightning()) && f.from().isBefore(to) && f.to().isAfter(from));
+    private Optional<Departures.LeaveBy> lastLeaving(Position from, Instant now) {
+        return lastLeaving.computeIfAbsent(
+                new Last(from, departures.lightning(now).orElse(null)), l -> departures.from(from, now));
     }
 }

@@ -19,7 +19,7 @@ import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.valuation.DrawnDays;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Quantile;

@@ -27,7 +27,7 @@ import lochan.core.model.rate.Cell;
 import lochan.core.model.rate.GammaRate;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.size.KeeperWeight;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.practice.ForecastPeriod;
 import org.junit.jupiter.api.Test;
 
@@ -176,7 +176,7 @@ class MoveAdviceTest {
         if (!found.go()) {
             assertThat(found.stayUntil()).isAfter(at("08:00"));
             assertThat(Duration.between(at("08:00"), found.best().leaveAt()).toMinutes() % 15 == 0
-                            || found.best().leaveAt().equals(found.leaveBy()))
+                            || found.best().leaveAt().equals(found.leaveBy().at()))
                     .isTrue();
         }
     }
@@ -193,12 +193,11 @@ class MoveAdviceTest {
     void leaveByIsCheckInLessTheRoughRunAndTheMargin() {
         MoveAdvice.Answer found = ask(EVENT, "09:00", fished("08:00", "09:00"));
         Duration run = DayRuns.of(EVENT, A.planning())
-                .at(at("09:00"))
-                .between(EVENT.spot("grass-1").orElseThrow().position(), Sample.LAUNCH)
+                .between(EVENT.spot("grass-1").orElseThrow().position(), Sample.LAUNCH, at("09:00"))
                 .orElseThrow()
                 .time();
         double slower = EVENT.boat().runMps() / EVENT.boat().roughMps();
-        assertThat(Duration.between(found.leaveBy(), at("15:00")).toMillis() / 60_000.0)
+        assertThat(Duration.between(found.leaveBy().at(), at("15:00")).toMillis() / 60_000.0)
                 .isCloseTo(15 + run.toMillis() / 60_000.0 * slower, within(0.02));
         MoveAdvice.Answer late = ask(EVENT, "14:50", fished("14:00", "14:50"));
         assertThat(late.best()).isNull();

@@ -17,8 +17,10 @@ import org.jspecify.annotations.Nullable;
  */
 public record Alarm(String id, Kind kind, String words) {
 
-    /** Minutes before leaving for check-in, the last first. */
+    /** Minutes before leaving for check-in or a shelter, the last first. */
     private static final List<Integer> MINUTES_BEFORE_LEAVING = List.of(0, 10, 20);
+
+    private static final List<Integer> MINUTES_BEFORE_LIGHTNING = List.of(15, 30);
 
     /** After that long a time that has passed is no news. */
     private static final Duration NEWS = Duration.ofMinutes(15);
@@ -27,7 +29,8 @@ public record Alarm(String id, Kind kind, String words) {
 
     /** What alarms are about. */
     public enum Kind implements Coded {
-        LEAVE("leave", "Leave for check-in"),
+        LIGHTNING("lightning", "Lightning coming"),
+        LEAVE("leave", "Time to leave"),
         STOP("stop", "Next stop"),
         TRIGGER("trigger", "Trigger fired"),
         FISH("fish", "Come back to a fish"),
@@ -63,20 +66,25 @@ public record Alarm(String id, Kind kind, String words) {
     /**
      * What the day holds to ring for.
      *
-     * @param leaveBy  when to leave for check-in; null: not known
+     * @param leaveBy  when to leave at the latest; null: not known
+     * @param leaveFor the shelter to leave for before lightning; null: check-in
      * @param next     when to leave for the plan's next stop; null: none
+     * @param lightning when lightning hours begin, and what to do before
      * @param fired    triggers that have fired, in words
      * @param fish     known fish to come back to
      * @param livewell what to look at in the livewell; null: nothing is due
      */
     public record Day(
             @Nullable Instant leaveBy,
+            @Nullable String leaveFor,
             @Nullable Timed next,
+            List<Timed> lightning,
             List<String> fired,
             List<Timed> fish,
             @Nullable String livewell) {
 
         public Day {
+            lightning = List.copyOf(lightning);
             fired = List.copyOf(fired);
             fish = List.copyOf(fish);
         }
@@ -85,7 +93,15 @@ public record Alarm(String id, Kind kind, String words) {
     /** What rings at a time: what has just come, of the minutes before leaving the last only. */
     public static List<Alarm> due(Day day, Instant now, ZoneId zone) {
         List<Alarm> due = new ArrayList<>();
+        for (Timed storm : day.lightning()) {
+            MINUTES_BEFORE_LIGHTNING.stream()
+                    .filter(m -> isNews(storm.at().minusSeconds(60L * m), now))
+                    .findFirst()
+                    .ifPresent(m ->
+                            due.add(new Alarm("lightning " + storm.id() + " " + m, Kind.LIGHTNING, storm.words())));
+        }
         Instant leave = day.leaveBy();
+        String leaveFor = day.leaveFor() == null ? "check-in" : day.leaveFor();
         if (leave != null) {
             MINUTES_BEFORE_LEAVING.stream()
                     .filter(m -> isNews(leave.minusSeconds(60L * m), now))
@@ -94,8 +110,8 @@ public record Alarm(String id, Kind kind, String words) {
                             "leave " + leave + " " + m,
                             Kind.LEAVE,
                             m == 0
-                                    ? "Leave for check-in now."
-                                    : "Leave for check-in by " + Times.clock(leave, zone) + ": in " + m
+                                    ? "Leave for " + leaveFor + " now."
+                                    : "Leave for " + leaveFor + " by " + Times.clock(leave, zone) + ": in " + m
                                             + " minutes.")));
         }
         if (day.next() != null && isNews(day.next().at(), now)) {

@@ -144,9 +144,14 @@ public record BagView(
      * What the view is made for.
      *
      * @param day       number of the day shown
-     * @param leaveBy when to leave for check-in from here; null: not known
+     * @param leaveBy  when to leave here at the latest; null: not known
+     * @param leaveFor the shelter to leave for before lightning; null: check-in
      */
-    public record Moment(int day, Instant now, @Nullable Instant leaveBy) {}
+    public record Moment(
+            int day,
+            Instant now,
+            @Nullable Instant leaveBy,
+            @Nullable String leaveFor) {}
 
     public static BagView of(BagLog log, Names names, Moment moment, Units units) {
         Event event = log.event();
@@ -249,12 +254,13 @@ public record BagView(
         Duration toCheckIn = Duration.between(now, day.checkIn());
         boolean open = !now.isBefore(day.start()) && now.isBefore(day.checkIn());
         Duration left = moment.leaveBy() == null ? toCheckIn : Duration.between(now, moment.leaveBy());
+        String leaveFor =
+                "Leave for " + (moment.leaveFor() == null ? "check-in" : moment.leaveFor() + ", lightning comes,");
         String leave = moment.leaveBy() == null || !open
                 ? null
                 : left.toMinutes() < 1
-                        ? "Leave for check-in now."
-                        : "Leave for check-in by " + Times.clock(moment.leaveBy(), zone) + ", in " + Times.span(left)
-                                + ".";
+                        ? leaveFor + " now."
+                        : leaveFor + " by " + Times.clock(moment.leaveBy(), zone) + ", in " + Times.span(left) + ".";
         return new Hours(
                 open, toCheckIn.isNegative() ? null : Times.span(toCheckIn), leave, open ? urgency(left) : "calm");
     }

@@ -107,6 +107,7 @@ public final class AdviceModule {
         return new JsObject()
                 .put("now", Double.valueOf((double) s.now().toEpochMilli()))
                 .put("cautions", s.cautions())
+                .put("lightning", s.lightning(), AdviceModule::timed)
                 .put("stay", of(s.stay()))
                 .putSome("due", s.due(), d -> new JsObject()
                         .put("id", d.id())
@@ -153,6 +154,7 @@ public final class AdviceModule {
                         .put("best", cell(s.best()))
                         .put("leaveAt", s.leaveAt())
                         .put("next", s.next())
+                        .put("leaveFor", s.leaveFor())
                         .put("departure", of(s.departure()))
                         .put("asOf", s.asOf())
                         .put("ahead", of(s.ahead()));
@@ -163,9 +165,11 @@ public final class AdviceModule {
     }
 
     private static @Nullable JsObject of(Alarm.@Nullable Timed t) {
-        return t == null
-                ? null
-                : new JsObject().put("id", t.id()).put("at", t.at()).put("words", t.words());
+        return t == null ? null : timed(t);
+    }
+
+    private static JsObject timed(Alarm.Timed t) {
+        return new JsObject().put("id", t.id()).put("at", t.at()).put("words", t.words());
     }
 
     private static @Nullable JsObject of(@Nullable DayAhead a) {

@@ -86,15 +86,16 @@ public final class BoatModule {
      * A day of the log in words.
      *
      * @param day       its number; 0: the one that {@code now} belongs to
-     * @param leaveBy when to leave for check-in; NaN: not known
+     * @param leaveBy  when to leave at the latest; NaN: not known
+     * @param leaveFor the shelter to leave for; null: check-in
      */
     @JSExport
-    public static JSObject view(JSObject log, int day, double now, double leaveBy) {
+    public static JSObject view(JSObject log, int day, double now, double leaveBy, @Nullable String leaveFor) {
         JsFields f = new JsFields(log);
-        return view(replay(f), f, day, now, leaveBy).done();
+        return view(replay(f), f, day, now, leaveBy, leaveFor).done();
     }
 
-    private static JsObject view(BagLog log, Fields f, int day, double now, double leaveBy) {
+    private static JsObject view(BagLog log, Fields f, int day, double now, double leaveBy, @Nullable String leaveFor) {
         Instant at = Instant.ofEpochMilli((long) now);
         return of(BagView.of(
                 log,
@@ -102,7 +103,8 @@ public final class BoatModule {
                 new BagView.Moment(
                         day == 0 ? log.event().dayOf(at) : day,
                         at,
-                        Double.isNaN(leaveBy) ? null : Instant.ofEpochMilli((long) leaveBy)),
+                        Double.isNaN(leaveBy) ? null : Instant.ofEpochMilli((long) leaveBy),
+                        leaveFor),
                 EventJson.units(f.needed("units", f::object))));
     }
 
@@ -189,11 +191,12 @@ public final class BoatModule {
     /**
      * Makes an entry from a form's fields, judged by the log as it stands.
      *
-     * @param leaveBy as for {@link #view}
+     * @param leaveBy, leaveFor as for {@link #view}
      * @return {@code {entry, row, view}} with its row and the view of the log it was added to, or {@code {errors: [{field, message}]}}
      */
     @JSExport
-    public static JSObject entry(JSObject log, JSObject fields, String id, double at, double leaveBy) {
+    public static JSObject entry(
+            JSObject log, JSObject fields, String id, double at, double leaveBy, @Nullable String leaveFor) {
         JsFields f = new JsFields(log);
         BagLog known = replay(f);
         Form form = new Form(new JsFields(fields).all(), EventJson.units(f.needed("units", f::object)));
@@ -206,7 +209,7 @@ public final class BoatModule {
         return new JsObject()
                 .put("entry", LogJson.of(entry.orElseThrow()))
                 .put("row", row(known.rows().getLast(), byLength(known)))
-                .put("view", view(known, f, 0, at, leaveBy))
+                .put("view", view(known, f, 0, at, leaveBy, leaveFor))
                 .done();
     }
 
@@ -331,8 +334,8 @@ public final class BoatModule {
     /**
      * What to ring for.
      *
-     * @param day {@code {leaveBy, next: {id, at, words}, fired: [words], fish: [{id, at, words}], livewell}}, each but the lists null where
-     *            it is not known
+     * @param day {@code {leaveBy, leaveFor, next: {id, at, words}, lightning: [{id, at, words}], fired: [words], fish: [{id, at, words}],
+     *            livewell}}, each but the lists null where it is not known; {@code leaveFor} is null for check-in
      * @return {@code [{id, kind, words}]}
      */
     @JSExport
@@ -342,7 +345,9 @@ public final class BoatModule {
         Fields next = f.object("next");
         Alarm.Day of = new Alarm.Day(
                 f.time("leaveBy"),
+                f.text("leaveFor"),
                 next == null ? null : timed(next),
+                f.list("lightning", BoatModule::timed),
                 f.texts("fired"),
                 f.list("fish", BoatModule::timed),
                 f.text("livewell"));

@@ -149,6 +149,7 @@ public final class EventJson {
                 f.needed("roughMps", f::number),
                 f.needed("setUpMinutes", f::number),
                 f.number("maxWindMps"),
+                f.number("maxRunWindMps"),
                 f.number("fuelLitres"),
                 f.number("litresPerKm"),
                 Map.of());
@@ -191,6 +192,7 @@ public final class EventJson {
                 .depthMaxM(f.number("depthMaxM"))
                 .crowdRisk(f.needed("crowdRisk", f::number))
                 .stock(f.code(Stock.class, "stock"))
+                .shelter(Boolean.TRUE.equals(f.truth("shelter")))
                 .entered(Map.of())
                 .build();
     }

@@ -14,7 +14,7 @@ import lochan.core.lake.Runs;
 import lochan.core.live.Effort;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.quantity.Units;
 import lochan.offline.json.Fields;
 
@@ -107,7 +107,18 @@ public record Pack(
                         setUp,
                         f.numbers("roughMetres"),
                         f.numbers("roughMillis"),
-                        once(() -> Runs.of(event.lake(), DayRuns.inRoughWater(event.boat()), a))));
+                        once(() -> Runs.of(event.lake(), DayRuns.inRoughWater(event.boat()), a))),
+                from -> lee(
+                        f, places, setUp, from, once(() -> DayRuns.inLee(event.knownLake(), event.boat(), from, a))));
+    }
+
+    /** Those in the lee of a wind, as they were taken along; else found here. */
+    private static Runs lee(Fields f, List<Position> places, Duration setUp, double from, Supplier<Runs> found) {
+        return f.list("lee", x -> x).stream()
+                .filter(l -> l.needed("from", l::number) == from)
+                .findFirst()
+                .<Runs>map(l -> new PackRuns(places, setUp, l.numbers("metres"), l.numbers("millis"), found))
+                .orElseGet(() -> found.get());
     }
 
     private static <T> Supplier<T> once(Supplier<T> make) {

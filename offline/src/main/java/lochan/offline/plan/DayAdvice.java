@@ -12,6 +12,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.live.LiveAdvisor;
 import lochan.core.live.MoveAdvice;
 import lochan.core.plan.PlanStop;
+import lochan.offline.alarm.Alarm;
 import lochan.offline.pack.Pack;
 import org.jspecify.annotations.Nullable;
 
@@ -66,13 +67,21 @@ public final class DayAdvice {
                     .filter(Objects::nonNull)
                     .forEach(words -> cautions.add("Before you start, your rules say no: " + words));
         }
+        List<Alarm.Timed> lightning = List.of();
         if (!over) {
             cautions.addAll(Hazards.of(event, number, now, pack.units()));
+            lightning = Hazards.lightning(
+                    event,
+                    number,
+                    pack.runs(),
+                    now,
+                    standing(log, now, position).place(event));
         }
         boolean fished = !over && !now.isBefore(hours.start()) && event.rules().format() != Format.LIMIT_LENGTH;
         return new PlanScreen(
                 now,
                 cautions,
+                lightning,
                 fished && day != null && advisor != null
                         ? stayOrMove(day, advisor, standing(log, now, position))
                         : null,
@@ -128,7 +137,7 @@ public final class DayAdvice {
         Position from = standing(log, now, position).place(pack.event());
         return pack.event()
                 .spot(spotId)
-                .flatMap(s -> pack.runs().at(now).route(from, s.position()))
+                .flatMap(s -> pack.runs().route(from, s.position(), now))
                 .orElse(List.of());
     }
 }

@@ -140,8 +140,7 @@ final class DayMap {
 
     private @Nullable String run(Position from, Position to, Instant now, Units units) {
         return pack.runs()
-                .at(now)
-                .between(from, to)
+                .between(from, to, now)
                 .map(r -> r.time().compareTo(Runs.SAME_PLACE) < 0
                         ? "You are there"
                         : units.distance(r.metres()) + ", "
@@ -161,7 +160,7 @@ final class DayMap {
                 .toList();
         for (int i = 1; i < stops.size() && !rest.isEmpty(); i++) {
             if (!stops.get(i).equals(stops.get(i - 1))) {
-                pack.runs().at(now).route(stops.get(i - 1), stops.get(i)).ifPresent(all::addAll);
+                pack.runs().route(stops.get(i - 1), stops.get(i), now).ifPresent(all::addAll);
             }
         }
         return all;

@@ -2,6 +2,7 @@ package lochan.offline.plan;
 
 import java.time.Instant;
 import java.util.List;
+import lochan.offline.alarm.Alarm;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -9,16 +10,19 @@ import org.jspecify.annotations.Nullable;
  *
  * @param now      that time
  * @param cautions what the angler's forecast and rules say against going on as planned
+ * @param lightning when lightning hours that are to come begin, and what to do before
  * @param stay     whether to stay or move; null where there is no advice
  * @param due      known fish to come back to; null once the day is over
  */
 public record PlanScreen(
         Instant now,
         List<String> cautions,
+        List<Alarm.Timed> lightning,
         @Nullable StayOrMove stay,
         @Nullable List<FishWords.Due> due) {
 
     public PlanScreen {
         cautions = List.copyOf(cautions);
+        lightning = List.copyOf(lightning);
     }
 }

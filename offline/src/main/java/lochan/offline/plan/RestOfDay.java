@@ -10,7 +10,7 @@ import lochan.core.live.Outlooks;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.search.DayPlanner;
 import lochan.core.planning.search.DayStart;
 import lochan.core.planning.valuation.PlanValuer;

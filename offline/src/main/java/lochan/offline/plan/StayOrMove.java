@@ -16,6 +16,7 @@ import lochan.core.live.Today;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.plan.PlanStop;
+import lochan.core.planning.runs.Departures;
 import lochan.core.quantity.Units;
 import lochan.offline.alarm.Alarm;
 import lochan.offline.bag.Times;
@@ -33,7 +34,8 @@ import org.jspecify.annotations.Nullable;
  * @param moveGrams what the best move's hour adds, g; null: none can be reached
  * @param tone    {@code go} or {@code stay}
  * @param best    the best move's spot and presentation, as the form sends them; null: none
- * @param leaveAt when to leave for check-in at the latest; null: there is no way by water
+ * @param leaveAt when to leave here at the latest; null: there is no way by water
+ * @param leaveFor the shelter to leave for before lightning; null: check-in
  * @param next    the plan's next stop, and when to leave for it, in words; null: none
  * @param departure when to leave for it; null: it is here, or there is none
  * @param ahead   how the day is likely to end; null while it is computed
@@ -50,6 +52,7 @@ public record StayOrMove(
         String tone,
         @Nullable Cell best,
         @Nullable Instant leaveAt,
+        @Nullable String leaveFor,
         @Nullable String next,
         Alarm.@Nullable Timed departure,
         String asOf,
@@ -99,7 +102,11 @@ public record StayOrMove(
                 .moveGrams(found.best() == null ? null : found.best().gainGrams())
                 .tone(found.go() ? "go" : "stay")
                 .best(found.best() == null ? null : found.best().cell())
-                .leaveAt(found.leaveBy())
+                .leaveAt(found.leaveBy() == null ? null : found.leaveBy().at())
+                .leaveFor(
+                        found.leaveBy() != null && found.leaveBy().forShelter()
+                                ? RunWords.destination(found.leaveBy(), now.event())
+                                : null)
                 .next(next == null ? null : words(next, now))
                 .departure(departure(next, now))
                 .asOf(now.clock(standing.now()))
@@ -108,6 +115,10 @@ public record StayOrMove(
     }
 
     private static String act(MoveAdvice.Answer found, Now now) {
+        Departures.LeaveBy leave = found.leaveBy();
+        if (leave != null && leave.forShelter() && !now.standing().now().isBefore(leave.at())) {
+            return "Lightning: be ashore at " + RunWords.destination(leave, now.event()) + ".";
+        }
         if (found.best() == null) {
             return now.standing().fishing() == null
                     ? "No other spot can be reached in time."
@@ -117,7 +128,7 @@ public record StayOrMove(
         if (found.go()) {
             return "Go: " + move + ".";
         }
-        boolean asLongAsMayBe = found.best().leaveAt().equals(found.leaveBy())
+        boolean asLongAsMayBe = (leave != null && found.best().leaveAt().equals(leave.at()))
                 || !found.best().leaveAt().isBefore(now.event().day(now.day()).checkIn());
         return "Stay."
                 + (asLongAsMayBe

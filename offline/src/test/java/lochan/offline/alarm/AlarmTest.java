@@ -30,7 +30,9 @@ class AlarmTest {
     void ofADayEachRingsOnceAtItsTime() {
         Alarm.Day day = new Alarm.Day(
                 LEAVE,
+                null,
                 new Alarm.Timed("10:25", Instant.parse("2027-06-05T16:19:00Z"), "Sill Ledge, Carolina rig"),
+                List.of(new Alarm.Timed("storm", Instant.parse("2027-06-05T19:00:00Z"), "Be ashore by 13:00.")),
                 List.of(),
                 List.of(new Alarm.Timed("big", Instant.parse("2027-06-05T17:15:00Z"), "Old Boathouse")),
                 null);
@@ -38,20 +40,38 @@ class AlarmTest {
                 .containsExactly(
                         "10:19 Leave for the next stop: Sill Ledge, Carolina rig",
                         "11:15 Come back to Old Boathouse.",
+                        "12:30 Be ashore by 13:00.",
+                        "12:45 Be ashore by 13:00.",
                         "14:21 Leave for check-in by 14:41: in 20 minutes.",
                         "14:31 Leave for check-in by 14:41: in 10 minutes.",
                         "14:41 Leave for check-in now.");
     }
 
     @Test
+    void beforeLightningTheShelterIsWhatItLeavesFor() {
+        Alarm.Day day = new Alarm.Day(LEAVE, "Old Boathouse", null, List.of(), List.of(), List.of(), null);
+        assertThat(rung(day)).last().isEqualTo("14:41 Leave for Old Boathouse now.");
+    }
+
+    @Test
     void whatIsLongPastRingsNoMoreAndTheLivewellEachHour() {
-        assertThat(Alarm.due(new Alarm.Day(LEAVE, null, List.of(), List.of(), null), LEAVE.plusSeconds(3600), ZONE))
+        assertThat(Alarm.due(
+                        new Alarm.Day(LEAVE, null, null, List.of(), List.of(), List.of(), null),
+                        LEAVE.plusSeconds(3600),
+                        ZONE))
                 .isEmpty();
         assertThat(rung(new Alarm.Day(
-                        null, null, List.of("Harth Grass looks dead."), List.of(), "Check the livewell.")))
+                        null,
+                        null,
+                        null,
+                        List.of(),
+                        List.of("Harth Grass looks dead."),
+                        List.of(),
+                        "Check the livewell.")))
                 .filteredOn(w -> w.contains("livewell"))
                 .hasSize(9);
-        assertThat(rung(new Alarm.Day(null, null, List.of("Harth Grass looks dead."), List.of(), null)))
+        assertThat(rung(new Alarm.Day(
+                        null, null, null, List.of(), List.of("Harth Grass looks dead."), List.of(), null)))
                 .containsExactly("08:41 Harth Grass looks dead.");
     }
 }

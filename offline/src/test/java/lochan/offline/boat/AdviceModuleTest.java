@@ -29,7 +29,7 @@ import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;

@@ -16,7 +16,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.live.Effort;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileReader;
 import lochan.offline.pack.Pack;

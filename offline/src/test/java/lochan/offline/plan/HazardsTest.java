@@ -9,8 +9,10 @@ import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import lochan.core.Assumptions;
 import lochan.core.event.Boat;
 import lochan.core.eventdata.EventData;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileReader;
@@ -43,8 +45,17 @@ class HazardsTest {
     }
 
     private static List<String> told(Boat boat, String now, ForecastPeriod... parts) {
+        EventData with = with(boat, parts);
+        List<String> words = new ArrayList<>();
+        Hazards.lightning(with, 1, DayRuns.of(with, Assumptions.DEFAULTS.planning()), at(now), with.launch())
+                .forEach(t -> words.add(t.words()));
+        words.addAll(Hazards.of(with, 1, at(now), Units.USUAL));
+        return words;
+    }
+
+    private static EventData with(Boat boat, ForecastPeriod... parts) {
         EventData e = event;
-        EventData with = EventData.builder(e.event(), boat)
+        return EventData.builder(e.event(), boat)
                 .runs(e.runs())
                 .lake(e.lake())
                 .spots(e.spots())
@@ -56,7 +67,6 @@ class HazardsTest {
                 .competition(e.competition())
                 .notebook(e.notebook())
                 .build();
-        return new ArrayList<>(Hazards.of(with, 1, at(now), Units.USUAL));
     }
 
     @Test
@@ -69,7 +79,9 @@ class HazardsTest {
                         part("10:00", "11:00", 18, false),
                         part("13:00", "14:00", 5, true)))
                 .satisfiesExactly(
-                        l -> assertThat(l).startsWith("Lightning in your forecast 12:00 to 14:00: no run then."),
+                        l -> assertThat(l)
+                                .startsWith(
+                                        "Lightning in your forecast, ashore 12:00 to 14:30: wait at the launch, leave here by"),
                         w -> assertThat(w).startsWith("Wind up to 18 mph in your forecast 08:00 to 11:00:"),
                         w -> assertThat(w).startsWith("Wind up to 20 mph in your forecast 12:00 to 13:00:"));
     }
@@ -83,7 +95,7 @@ class HazardsTest {
 
     @Test
     void aBoatThatTakesLessWindIsWarnedSooner() {
-        Boat light = new Boat(18, 9, 4, 8 * MPH, null, null, Map.of());
+        Boat light = new Boat(18, 9, 4, 8 * MPH, null, null, null, Map.of());
         ForecastPeriod breeze = part("08:00", "12:00", 10, false);
         assertThat(told(Boat.USUAL, "06:30", breeze)).isEmpty();
         assertThat(told(light, "06:30", breeze)).singleElement().asString().contains("Wind up to 10 mph");

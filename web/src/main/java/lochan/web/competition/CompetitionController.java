@@ -1,17 +1,27 @@
 package lochan.web.competition;
 
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import lochan.core.Assumptions;
 import lochan.core.competition.BagLog;
 import lochan.core.eventdata.EventData;
+import lochan.core.plan.Plan;
+import lochan.core.planning.edits.PlanCheck;
+import lochan.core.planning.runs.DayRuns;
+import lochan.core.quantity.Units;
 import lochan.offline.bag.BagView;
 import lochan.offline.bag.FormEntry;
 import lochan.offline.bag.Names;
 import lochan.offline.form.Form;
+import lochan.offline.plan.Hazards;
+import lochan.offline.plan.RunWords;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
+import lochan.web.lake.Lakes;
 import lochan.web.shared.Views;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -27,11 +37,13 @@ class CompetitionController {
     private final CompetitionLog log;
     private final EventBook events;
     private final Accounts accounts;
+    private final Lakes lakes;
 
-    CompetitionController(CompetitionLog log, EventBook events, Accounts accounts) {
+    CompetitionController(CompetitionLog log, EventBook events, Accounts accounts, Lakes lakes) {
         this.log = log;
         this.events = events;
         this.accounts = accounts;
+        this.lakes = lakes;
     }
 
     @GetMapping("/events/{eventId}/competition")
@@ -47,11 +59,34 @@ class CompetitionController {
         BagView bag = BagView.of(
                 BagLog.replay(event.event(), log.shown(event.competition())),
                 Names.in(event),
-                new BagView.Moment(shown, now, null),
+                new BagView.Moment(shown, now, null, null),
                 accounts.units(key.accountId()));
-        CompetitionView view =
-                new CompetitionView(event, form, bag, UUID.randomUUID().toString());
+        CompetitionView view = new CompetitionView(
+                event,
+                form,
+                bag,
+                cautions(event, shown, now, accounts.units(key.accountId())),
+                UUID.randomUUID().toString());
         return Views.show("competition/competition", model, view);
+    }
+
+    private List<String> cautions(EventData event, int day, Instant now, Units units) {
+        if (!now.isBefore(event.day(day).checkIn())) {
+            return List.of();
+        }
+        DayRuns runs = lakes.dayRuns(event);
+        List<String> words = new ArrayList<>();
+        Hazards.lightning(event, day, runs, now, event.launch()).forEach(l -> words.add(l.words()));
+        Plan plan =
+                new Plan(day, null, event.planOf(day)).at(id -> event.spot(id).isPresent());
+        if (PlanCheck.check(event, plan).isEmpty()) {
+            PlanCheck.legs(event, plan, Assumptions.DEFAULTS.planning(), runs).stream()
+                    .flatMap(l -> l.waits().stream())
+                    .filter(w -> w.until().isAfter(now))
+                    .forEach(w -> words.add("Your plan: " + RunWords.wait(w, event) + "."));
+        }
+        words.addAll(Hazards.of(event, day, now, units));
+        return words;
     }
 
     /**

@@ -11,7 +11,7 @@ import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.review.DayReview;
 import lochan.web.eventbook.EventKey;
 import lochan.web.lake.Lakes;

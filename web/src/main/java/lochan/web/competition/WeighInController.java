@@ -89,7 +89,7 @@ class WeighInController {
         BagView view = BagView.of(
                 BagLog.replay(event.event(), log.shown(event.competition())),
                 Names.in(event),
-                new BagView.Moment(shown, log.now(), null),
+                new BagView.Moment(shown, log.now(), null, null),
                 units);
         boolean over = !log.now().isBefore(event.day(shown).checkIn());
         WeighInViewBuilder page = WeighInViewBuilder.builder().data(event);

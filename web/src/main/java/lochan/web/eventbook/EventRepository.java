@@ -199,6 +199,7 @@ class EventRepository {
                 e.getRoughMps(),
                 e.getSetUpMinutes(),
                 e.getMaxWindMps(),
+                e.getMaxRunWindMps(),
                 e.getFuelLitres(),
                 e.getLitresPerKm(),
                 JsonText.map(e.getBoatEntered()));
@@ -313,6 +314,7 @@ class EventRepository {
                 .setRoughMps(boat.roughMps())
                 .setSetUpMinutes(boat.setUpMinutes())
                 .setMaxWindMps(boat.maxWindMps())
+                .setMaxRunWindMps(boat.maxRunWindMps())
                 .setFuelLitres(boat.fuelLitres())
                 .setLitresPerKm(boat.litresPerKm())
                 .setBoatEntered(JsonText.of(boat.entered()));

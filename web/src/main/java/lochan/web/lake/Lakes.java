@@ -15,7 +15,7 @@ import lochan.core.lake.ShoreWind;
 import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.structure.Candidate;
 import lochan.core.lake.structure.StructureFinder;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.eventformat.LakeText;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventPart;
@@ -50,6 +50,8 @@ public class Lakes implements EventPart {
 
     private record RunsKey(Lake lake, Boat boat) {}
 
+    private record LeeKey(Lake lake, Boat boat, double fromDeg) {}
+
     private record Sought(String checksum, StructureFinder.Filter wanted) {}
 
     private final LakeRepository lakeRepository;
@@ -57,6 +59,8 @@ public class Lakes implements EventPart {
     private final Cache<String, Lake> lakes =
             Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Cache<RunsKey, Runs> runs =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<LeeKey, Runs> lees =
             Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Cache<Lake, ShoreWind> winds =
             Caffeine.newBuilder().maximumSize(KEPT).build();
@@ -145,7 +149,10 @@ public class Lakes implements EventPart {
                 event,
                 Assumptions.DEFAULTS.planning(),
                 runs(event),
-                runs(event.lake(), DayRuns.inRoughWater(event.boat())));
+                runs(event.lake(), DayRuns.inRoughWater(event.boat())),
+                from -> lees.get(
+                        new LeeKey(event.knownLake(), event.boat(), from),
+                        k -> DayRuns.inLee(k.lake(), k.boat(), k.fromDeg(), Assumptions.DEFAULTS.planning())));
     }
 
     /** What tells the depths of an event from others; empty where none are known. */

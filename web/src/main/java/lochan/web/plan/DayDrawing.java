@@ -16,6 +16,7 @@ import lochan.core.planning.edits.PlanCheck;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
+import lochan.offline.plan.RunWords;
 import lochan.web.shared.Dates;
 import org.jspecify.annotations.Nullable;
 
@@ -23,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * The day as a line of beads along the clock: where everything lies in a drawing {@value #WIDTH} wide.
  *
  * @param minutes length of the day
+ * @param waits   ashore for the end of lightning
  * @param dark    stretches before sunrise and after sunset
  * @param light   when there is light, in words
  */
@@ -31,6 +33,7 @@ public record DayDrawing(
         long minutes,
         List<Bead> beads,
         List<Way> ways,
+        List<Ashore> waits,
         List<Tick> ticks,
         List<Sky> skies,
         List<Stretch> dark,
@@ -71,6 +74,9 @@ public record DayDrawing(
      * @param late whether there is too little time for it
      */
     record Way(double from, double to, boolean late) {}
+
+    /** A wait ashore. */
+    record Ashore(double x, double width, String label) {}
 
     /** An hour of the clock. */
     public record Tick(double x, String label) {}
@@ -122,7 +128,12 @@ public record DayDrawing(
         return DayDrawingBuilder.builder()
                 .minutes(Duration.between(day.start(), day.checkIn()).toMinutes())
                 .beads(beads)
-                .ways(ways(legs, plan, scale, day))
+                .ways(ways(legs, scale))
+                .waits(legs.stream()
+                        .flatMap(l -> l.waits().stream())
+                        .map(w -> new Ashore(
+                                scale.x(w.arrive()), scale.x(w.until()) - scale.x(w.arrive()), RunWords.wait(w, event)))
+                        .toList())
                 .ticks(ticks)
                 .skies(event.forecast().stream()
                         .filter(f -> f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start()))
@@ -165,12 +176,11 @@ public record DayDrawing(
                 .build();
     }
 
-    private static List<Way> ways(List<PlanCheck.Leg> legs, Plan plan, Scale scale, CompetitionDay day) {
+    private static List<Way> ways(List<PlanCheck.Leg> legs, Scale scale) {
         List<Way> ways = new ArrayList<>();
-        for (int i = 0; i < legs.size(); i++) {
-            Instant from = i == 0 ? day.start() : plan.stops().get(i - 1).leave();
-            PlanCheck.Leg leg = legs.get(i);
-            if (leg.reachable()) {
+        for (PlanCheck.Leg leg : legs) {
+            Instant from = leg.passage().leaving();
+            if (leg.needed() != null) {
                 ways.add(new Way(scale.x(from), scale.x(from.plus(leg.needed())), !leg.fits()));
             }
         }

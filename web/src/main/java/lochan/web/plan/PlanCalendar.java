@@ -8,6 +8,8 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
+import lochan.core.planning.runs.Passages;
+import lochan.offline.plan.RunWords;
 import lochan.web.eventbook.EventKey;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VAlarm;
@@ -32,10 +34,18 @@ final class PlanCalendar {
 
     /**
      * @param id        of the plan, so that a calendar read again replaces its entries
+     * @param waits   ashore, on the plan's runs
      * @param leaveBy null: not known
      * @param stamp     when the calendar is made
      */
-    static String of(EventKey key, long id, EventData event, Plan plan, @Nullable Instant leaveBy, Instant stamp) {
+    static String of(
+            EventKey key,
+            long id,
+            EventData event,
+            Plan plan,
+            List<Passages.Wait> waits,
+            @Nullable Instant leaveBy,
+            Instant stamp) {
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Lochan//Plan//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
@@ -47,6 +57,14 @@ final class PlanCalendar {
             String summary = (i + 1) + ". " + spot.name() + ": "
                     + event.presentation(s.presentationId()).orElseThrow().name();
             calendar.add(entry(summary, s.arrive(), s.leave(), spot.position(), uid(key, id, "stop-" + (i + 1))));
+        }
+        for (Passages.Wait w : waits) {
+            calendar.add(entry(
+                    RunWords.wait(w, event),
+                    w.arrive(),
+                    w.until(),
+                    w.at().position(),
+                    uid(key, id, "wait-" + w.arrive().getEpochSecond())));
         }
         if (leaveBy != null) {
             Instant checkIn = event.day(plan.day()).checkIn();

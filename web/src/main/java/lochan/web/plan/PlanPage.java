@@ -21,8 +21,9 @@ import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.edits.PlanCheck;
+import lochan.core.planning.runs.DayRuns;
+import lochan.core.planning.runs.Departures;
 import lochan.core.planning.valuation.Calibration;
 import lochan.core.planning.valuation.FishVisits;
 import lochan.core.planning.valuation.PlanValue;
@@ -33,6 +34,7 @@ import lochan.offline.plan.BankWords;
 import lochan.offline.plan.FishWords;
 import lochan.offline.plan.PatternWords;
 import lochan.offline.plan.PlanWords;
+import lochan.offline.plan.RunWords;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
@@ -120,9 +122,9 @@ public class PlanPage {
             Form form = typed == null ? new Form(units) : typed;
             Calibration calibration = projections.calibration(key.accountId());
             page.form(form);
-            page.stops(rows(kept, event, form));
             List<Violation> violations = PlanCheck.check(event, kept);
             violations.forEach(v -> form.error(v.field(), v.message()));
+            page.stops(rows(kept, event, form, violations.isEmpty() ? computation.legs(event, kept) : List.of()));
             if (violations.isEmpty()) {
                 day(key, event, shown, kept, units, page);
                 if (!kept.stops().isEmpty() && PlanValuation.values(event)) {
@@ -196,9 +198,11 @@ public class PlanPage {
             boolean locked,
             String name,
             @Nullable String bank,
+            @Nullable String waiting,
             List<String> errors) {}
 
-    private static List<Row> rows(Plan plan, EventData event, Form form) {
+    /** @param legs of the plan; none where it makes no sense */
+    private static List<Row> rows(Plan plan, EventData event, Form form, List<PlanCheck.Leg> legs) {
         ZoneId zone = event.timeZone();
         return IntStream.range(0, plan.stops().size())
                 .mapToObj(i -> {
@@ -218,6 +222,9 @@ public class PlanPage {
                                     s.arrive(),
                                     s.leave(),
                                     PlanValuation.ASSUMPTIONS.bank()),
+                            legs.isEmpty()
+                                    ? null
+                                    : RunWords.waits(legs.get(i), event).orElse(null),
                             form.allErrors().entrySet().stream()
                                     .filter(e -> e.getKey().startsWith(at))
                                     .flatMap(e -> e.getValue().stream())
@@ -230,30 +237,51 @@ public class PlanPage {
         return form.has(name) ? form.value(name) : stored;
     }
 
-    /** A run as the page shows it. */
-    record LegRow(String to, String distance, long minutes, long shortMinutes, boolean reachable) {}
+    /**
+     * A run as the page shows it.
+     *
+     * @param time    with the wait that it has; null: it cannot be
+     * @param note    where it waits, or that it keeps to the lee; null: neither
+     * @param trouble what is wrong, short; null: nothing
+     */
+    record LegRow(
+            String to,
+            String distance,
+            @Nullable String time,
+            @Nullable String note,
+            @Nullable String trouble) {
+
+        static LegRow of(PlanCheck.Leg leg, EventData event, Units units) {
+            String lee = leg.inLee() ? "in the lee" : null;
+            return new LegRow(
+                    RunWords.place(leg.to(), event),
+                    leg.run() != null
+                            ? units.distance(leg.run().metres())
+                            : leg.wind() ? "no way in the lee" : "no way by water",
+                    leg.needed() != null ? leg.needed().plusSeconds(59).toMinutes() + " min" : null,
+                    RunWords.waits(leg, event).orElse(lee),
+                    leg.inLightning()
+                            ? "lightning"
+                            : leg.shortMinutes() > 0 ? leg.shortMinutes() + " min short" : null);
+        }
+    }
 
     private void day(EventKey key, EventData event, StoredPlan shown, Plan plan, Units units, PlanViewBuilder page) {
         DayRuns runs = lakes.dayRuns(event);
         List<PlanCheck.Leg> legs = computation.legs(event, plan);
         CompetitionDay day = event.day(plan.day());
         ZoneId zone = event.timeZone();
-        List<LegRow> rows = legs.stream()
-                .map(l -> new LegRow(
-                        event.spot(l.to()).map(Spot::name).orElse("check-in"),
-                        l.run() != null ? units.distance(l.run().metres()) : "no way by water",
-                        l.needed() != null ? l.needed().plusSeconds(59).toMinutes() : 0,
-                        l.shortMinutes(),
-                        l.reachable()))
-                .toList();
         page.line(DayDrawing.of(event, plan, legs, units));
-        page.legs(rows);
-        page.late(late(legs, event));
-        page.runsWords((event.lake() == null
-                        ? "Straight lines × "
-                                + PlanValuation.ASSUMPTIONS.planning().straightRunFactor()
-                        : "Quickest routes on the water, slow zones at their speed")
-                + ", at running speed, in hours of rough wind at the rough-water speed; set-up time included.");
+        page.legs(legs.stream().map(l -> LegRow.of(l, event, units)).toList());
+        page.late(RunWords.troubles(event, plan, legs, PlanValuation.ASSUMPTIONS.planning()));
+        page.waitHome(RunWords.waits(legs.getLast(), event).orElse(null));
+        page.runsWords(
+                (event.lake() == null
+                                ? "Straight lines × "
+                                        + PlanValuation.ASSUMPTIONS.planning().straightRunFactor()
+                                : "Quickest routes on the water, slow zones at their speed")
+                        + ", at running speed, in hours of rough wind at the rough-water speed; set-up time included. In more wind than the"
+                        + " boat takes runs keep to the lee; in lightning hours, and 30 minutes after, the boat waits ashore or at a shelter.");
         page.closed(PlanCheck.offLimits(event, plan).stream().map(Spot::name).toList());
         page.margin(PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes());
         page.hours(Dates.clock(day.start(), zone) + " to " + Dates.clock(day.checkIn(), zone));
@@ -264,8 +292,9 @@ public class PlanPage {
         if (!plan.stops().isEmpty()) {
             PlanStop last = plan.stops().getLast();
             leaveBy(event, plan, runs)
-                    .ifPresent(t -> page.leaveBy("Leave " + PlanWords.spot(last.spotId(), event) + " for check-in by "
-                            + Dates.clock(t, zone)));
+                    .ifPresent(l -> page.leaveBy("Leave " + PlanWords.spot(last.spotId(), event) + " for "
+                            + RunWords.destination(l, event) + " by " + Dates.clock(l.at(), zone)
+                            + (l.forShelter() ? ": lightning comes" : "")));
             page.ladder(backups.state(key, shown.id(), event, plan)
                     .map(BackgroundComputation.State::result)
                     .map(l -> ladder(l, event))
@@ -274,29 +303,15 @@ public class PlanPage {
     }
 
     /** When to leave the last stop at the latest; empty without stops, or where there is no way home. */
-    static Optional<Instant> leaveBy(EventData event, Plan plan, DayRuns runs) {
+    static Optional<Departures.LeaveBy> leaveBy(EventData event, Plan plan, DayRuns runs) {
         return plan.stops().isEmpty()
                 ? Optional.empty()
-                : runs.leaveBy(
-                        event.spot(plan.stops().getLast().spotId())
-                                .orElseThrow()
-                                .position(),
-                        event.checkInAt(),
-                        event.day(plan.day()).checkIn(),
-                        Duration.ofMinutes(PlanValuation.ASSUMPTIONS.planning().checkInMarginMinutes()));
-    }
-
-    /** The runs for which there is too little time, or no way, in words. */
-    static List<String> late(List<PlanCheck.Leg> legs, EventData event) {
-        return legs.stream()
-                .filter(l -> !l.fits())
-                .map(l -> {
-                    String to = event.spot(l.to()).map(Spot::name).orElse("check-in");
-                    return l.reachable()
-                            ? "the run to " + to + " is " + l.shortMinutes() + " min short"
-                            : "there is no way by water to " + to;
-                })
-                .toList();
+                : new Departures(event, plan.day(), PlanValuation.ASSUMPTIONS.planning(), runs)
+                        .from(
+                                event.spot(plan.stops().getLast().spotId())
+                                        .orElseThrow()
+                                        .position(),
+                                plan.stops().getLast().arrive());
     }
 
     /** The rungs in short: one line each. */

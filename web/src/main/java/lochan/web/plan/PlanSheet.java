@@ -13,20 +13,23 @@ import lochan.core.lake.Spot;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.edits.PlanCheck;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
 import lochan.offline.plan.PatternWords;
 import lochan.offline.plan.PlanWords;
+import lochan.offline.plan.RunWords;
 import lochan.web.shared.Dates;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A plan as it is printed: everything in words.
  *
- * @param late     runs for which there is too little time
+ * @param leaveBy  what to leave for at the end, and by when; empty: nothing is known
+ * @param late     what is wrong with its runs and stops
+ * @param waitHome where to wait on the way home; null: nowhere
  * @param triggers when to leave the main pattern, and for what
  * @param computed whether backups were computed for the plan as it stands
  * @param lightning whether the forecast has any
@@ -42,6 +45,7 @@ record PlanSheet(
         List<Row> rows,
         String leaveBy,
         List<String> late,
+        @Nullable String waitHome,
         List<String> triggers,
         boolean computed,
         boolean lightning) {
@@ -49,9 +53,18 @@ record PlanSheet(
     /**
      * A stop.
      *
-     * @param run to it
+     * @param run  to it
+     * @param waiting where to wait on the way to it; null: nowhere
      */
-    record Row(int number, String times, String spot, String position, String depth, String presentation, String run) {}
+    record Row(
+            int number,
+            String times,
+            String spot,
+            String position,
+            String depth,
+            String presentation,
+            String run,
+            @Nullable String waiting) {}
 
     /** @param ladder null: not computed */
     static PlanSheet of(EventData event, Plan plan, DayRuns runs, Backups.@Nullable Ladder ladder, Units units) {
@@ -65,7 +78,9 @@ record PlanSheet(
             rows.add(row(rows.size() + 1, s, leg, event, units));
         }
         String leaveBy = PlanPage.leaveBy(event, plan, runs)
-                .map(t -> Dates.clock(t, zone))
+                .map(l -> "LEAVE FOR "
+                        + RunWords.destination(l, event).toUpperCase(Locale.ROOT)
+                        + " BY " + Dates.clock(l.at(), zone) + (l.forShelter() ? ": LIGHTNING" : ""))
                 .orElse("");
         List<ForecastPeriod> sky = event.forecast().stream()
                 .filter(f -> f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start()))
@@ -84,7 +99,8 @@ record PlanSheet(
                 .forecast(sky.stream().map(f -> sky(f, day, zone, units)).toList())
                 .rows(rows)
                 .leaveBy(leaveBy)
-                .late(PlanPage.late(legs, event))
+                .late(RunWords.troubles(event, plan, legs, PlanValuation.ASSUMPTIONS.planning()))
+                .waitHome(RunWords.waits(legs.getLast(), event).orElse(null))
                 .triggers(
                         ladder == null
                                 ? List.of()
@@ -110,17 +126,22 @@ record PlanSheet(
                 degreesAndMinutes(spot.position()),
                 depth,
                 event.presentation(s.presentationId()).orElseThrow().name(),
-                way(leg, units));
+                way(leg, units),
+                RunWords.waits(leg, event).orElse(null));
     }
 
     private static String way(PlanCheck.Leg leg, Units units) {
-        if (leg.run() == null || leg.needed() == null) {
+        if (leg.run() == null) {
             return "no way by water";
+        }
+        if (leg.needed() == null) {
+            return "lightning before you are ashore";
         }
         return leg.needed().isZero()
                 ? "stay"
                 : "run " + units.distance(leg.run().metres()) + ", "
-                        + leg.needed().plusSeconds(59).toMinutes() + " min";
+                        + leg.needed().plusSeconds(59).toMinutes() + " min"
+                        + (leg.waits().isEmpty() ? "" : " with the wait") + (leg.inLee() ? ", in the lee" : "");
     }
 
     private static String sky(ForecastPeriod f, CompetitionDay day, ZoneId zone, Units units) {

@@ -32,6 +32,7 @@ record PlanView(
         @Nullable String dayName,
         @Nullable String map,
         @Nullable String leaveBy,
+        @Nullable String waitHome,
         @Nullable List<String> ladder,
         @Nullable PlanValue value,
         @Nullable String valueWords,

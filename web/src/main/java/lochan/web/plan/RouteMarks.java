@@ -1,13 +1,15 @@
 package lochan.web.plan;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
+import lochan.core.lake.Runs;
 import lochan.core.plan.Plan;
-import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.edits.PlanCheck;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.quantity.Units;
 import lochan.web.eventbook.EventKey;
 import lochan.web.lake.MapMarks;
@@ -41,32 +43,37 @@ class RouteMarks {
                 .map(s -> event.spot(s.spotId()).orElseThrow())
                 .toList()));
         if (!plan.stops().isEmpty()) {
-            routes(event, plan, runs, legs, marks);
+            routes(runs, legs, marks);
         }
         return marks.build().json();
     }
 
-    private static void routes(
-            EventData event, Plan plan, DayRuns runs, List<PlanCheck.Leg> legs, MapMarksBuilder marks) {
+    private static void routes(DayRuns runs, List<PlanCheck.Leg> legs, MapMarksBuilder marks) {
         List<MapMarks.Route> routes = new ArrayList<>();
         List<MapMarks.Leg> words = new ArrayList<>();
-        List<PlanCheck.Passage> passages = PlanCheck.passages(event, plan);
-        for (int i = 0; i < passages.size(); i++) {
-            PlanCheck.Passage p = passages.get(i);
-            Optional<List<Position>> way =
-                    runs.at(p.leaving()).route(p.start(), p.end()).filter(w -> w.size() > 1);
-            if (way.isPresent()) {
-                routes.add(new MapMarks.Route(MapMarks.way(way.get()), runs.isRough(p.leaving())));
-                PlanCheck.Leg leg = legs.get(i);
-                if (leg.needed() != null) {
-                    String late = leg.shortMinutes() > 0 ? ", " + leg.shortMinutes() + " short" : "";
-                    words.add(new MapMarks.Leg(
-                            leg.needed().plusSeconds(59).toMinutes() + " min" + late,
-                            MapMarks.way(List.of(middle(way.get())))));
+        for (PlanCheck.Leg leg : legs) {
+            for (PlanCheck.Passage p : leg.runs()) {
+                Optional<List<Position>> way =
+                        runs.route(p.start(), p.end(), p.leaving()).filter(w -> w.size() > 1);
+                way.ifPresent(w -> routes.add(new MapMarks.Route(MapMarks.way(w), runs.isRough(p.leaving()))));
+                if (way.isPresent() && leg.needed() != null) {
+                    words.add(new MapMarks.Leg(words(leg, p, runs), MapMarks.way(List.of(middle(way.get())))));
                 }
             }
         }
         marks.routes(routes).legs(words);
+    }
+
+    /** Minutes of a run; of one that is the whole way to a stop with set-up time, and what is missing. */
+    private static String words(PlanCheck.Leg leg, PlanCheck.Passage run, DayRuns runs) {
+        Duration time = leg.waits().isEmpty()
+                ? leg.needed()
+                : runs.between(run.start(), run.end(), run.leaving())
+                        .map(Runs.Run::time)
+                        .orElse(null);
+        return (time == null ? "" : time.plusSeconds(59).toMinutes() + " min")
+                + (leg.inLee() ? ", in the lee" : "")
+                + (leg.shortMinutes() > 0 ? ", " + leg.shortMinutes() + " short" : "");
     }
 
     /** The place half way along. */

@@ -19,6 +19,7 @@ import lochan.core.planning.valuation.WhatIf;
 import lochan.core.quantity.Units;
 import lochan.offline.plan.PatternWords;
 import lochan.offline.plan.PlanWords;
+import lochan.offline.plan.RunWords;
 import lochan.web.eventbook.EventKey;
 
 /**
@@ -105,7 +106,11 @@ record Supposition(
                 .limit(PlanWords.chance(value.chanceOfLimit()))
                 .targetWords(units.weight(target))
                 .targetChance(value.chanceOfTarget() == null ? "" : PlanWords.chance(value.chanceOfTarget()))
-                .late(PlanPage.late(computation.legs(what.on(event), plan), event))
+                .late(RunWords.troubles(
+                        what.on(event),
+                        plan,
+                        computation.legs(what.on(event), plan),
+                        PlanValuation.ASSUMPTIONS.planning()))
                 .something(something)
                 .build();
     }

@@ -11,11 +11,14 @@ import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
-import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.edits.PlanCheck;
+import lochan.core.planning.runs.DayRuns;
+import lochan.core.planning.runs.Departures;
+import lochan.core.planning.runs.Passages;
 import lochan.core.quantity.Units;
 import lochan.eventformat.gpx.GpxRoute;
 import lochan.offline.plan.PlanWords;
+import lochan.offline.plan.RunWords;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
@@ -101,18 +104,26 @@ class TakeAlongController {
         List<GpxRoute.Point> way = new ArrayList<>();
         way.add(new GpxRoute.Point(
                 event.launch(), "Launch", event.day(plan.day()).start(), null));
-        List<PlanCheck.Passage> passages = PlanCheck.passages(event, plan);
-        for (int i = 0; i < passages.size(); i++) {
-            PlanCheck.Passage p = passages.get(i);
-            runs.at(p.leaving())
-                    .route(p.start(), p.end())
-                    .filter(r -> r.size() > 2)
-                    .ifPresent(r -> r.subList(1, r.size() - 1).forEach(b -> way.add(GpxRoute.Point.bend(b))));
+        List<PlanCheck.Leg> legs = PlanCheck.legs(event, plan, PlanValuation.ASSUMPTIONS.planning(), runs);
+        for (int i = 0; i < legs.size(); i++) {
+            PlanCheck.Leg leg = legs.get(i);
+            List<PlanCheck.Passage> parts = leg.runs();
+            for (int k = 0; k < parts.size(); k++) {
+                PlanCheck.Passage p = parts.get(k);
+                runs.route(p.start(), p.end(), p.leaving())
+                        .filter(r -> r.size() > 2)
+                        .ifPresent(r -> r.subList(1, r.size() - 1).forEach(b -> way.add(GpxRoute.Point.bend(b))));
+                if (k < leg.waits().size()) {
+                    Passages.Wait w = leg.waits().get(k);
+                    way.add(new GpxRoute.Point(p.end(), RunWords.wait(w, event), w.arrive(), null));
+                }
+            }
+            Position there = leg.passage().end();
             way.add(
                     i < plan.stops().size()
-                            ? stop(i + 1, plan.stops().get(i), p.end(), event)
+                            ? stop(i + 1, plan.stops().get(i), there, event)
                             : new GpxRoute.Point(
-                                    p.end(), "Check-in", event.day(plan.day()).checkIn(), null));
+                                    there, "Check-in", event.day(plan.day()).checkIn(), null));
         }
         return way;
     }
@@ -136,7 +147,12 @@ class TakeAlongController {
                                 plan,
                                 event,
                                 kept,
+                                PlanCheck.legs(event, kept, PlanValuation.ASSUMPTIONS.planning(), lakes.dayRuns(event))
+                                        .stream()
+                                        .flatMap(l -> l.waits().stream())
+                                        .toList(),
                                 PlanPage.leaveBy(event, kept, lakes.dayRuns(event))
+                                        .map(Departures.LeaveBy::at)
                                         .orElse(null),
                                 clock.instant())
                         .getBytes(StandardCharsets.UTF_8));

@@ -12,7 +12,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.search.DayPlanner;
 import lochan.core.planning.search.NextCheck;
 import lochan.core.planning.valuation.Strategy;

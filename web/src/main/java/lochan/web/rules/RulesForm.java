@@ -213,6 +213,12 @@ final class RulesForm {
                         boat.entered(),
                         QuantityText::mps,
                         units.typedSpeed(boat.maxWindMps()))
+                .put(
+                        "maxRunWindMps",
+                        boat.maxRunWindMps(),
+                        boat.entered(),
+                        QuantityText::mps,
+                        units.typedSpeed(boat.maxRunWindMps()))
                 .put("setUpMinutes", plain(boat.setUpMinutes()));
     }
 
@@ -413,19 +419,14 @@ final class RulesForm {
     private static Boat boat(Form form, Boat before) {
         Double run = form.quantity("runMps", QuantityText::mps);
         Double rough = form.quantity("roughMps", QuantityText::mps);
-        Double wind = form.quantity("maxWindMps", QuantityText::mps);
+        Double wind = windLimit(form, "maxWindMps");
+        Double runWind = windLimit(form, "maxRunWindMps");
         Double settle = form.number("setUpMinutes");
         if (run != null && !(run >= 0.5 && run <= 60)) {
             form.error("runMps", "The running speed is " + form.value("runMps") + ": expected 1 to 134 mph.");
         }
         if (rough != null && !(rough >= 0.5 && rough <= 60)) {
             form.error("roughMps", "The rough-water speed is " + form.value("roughMps") + ": expected 1 to 134 mph.");
-        }
-        if (wind != null && !(wind >= 1 && wind <= 40)) {
-            form.error(
-                    "maxWindMps",
-                    "The wind that the boat takes is " + form.value("maxWindMps")
-                            + ": expected 3 to 89 mph, or nothing.");
         }
         if (settle != null && !(settle >= 0 && settle <= 120)) {
             form.error(
@@ -436,8 +437,19 @@ final class RulesForm {
                 rough == null ? before.roughMps() : rough,
                 settle == null ? before.setUpMinutes() : settle,
                 wind,
+                runWind,
                 before.fuelLitres(),
                 before.litresPerKm(),
-                form.entered("runMps", "roughMps", "maxWindMps"));
+                form.entered("runMps", "roughMps", "maxWindMps", "maxRunWindMps"));
+    }
+
+    private static @Nullable Double windLimit(Form form, String field) {
+        Double wind = form.quantity(field, QuantityText::mps);
+        if (wind != null && !(wind >= 1 && wind <= 40)) {
+            form.error(
+                    field,
+                    "The wind that the boat takes is " + form.value(field) + ": expected 3 to 89 mph, or nothing.");
+        }
+        return wind;
     }
 }

@@ -38,7 +38,8 @@ final class SpotForm {
                 .put("spotType", SpotType.words(spot.spotType()))
                 .put("zone", spot.zone().code())
                 .put("stock", spot.stock().code())
-                .put("crowdRisk", Math.round(PERCENT * spot.crowdRisk()));
+                .put("crowdRisk", Math.round(PERCENT * spot.crowdRisk()))
+                .put("shelter", spot.shelter() ? "on" : "");
         form.put(
                 "depthMinM",
                 spot.depthMinM(),
@@ -108,6 +109,7 @@ final class SpotForm {
                 .depthMaxM(max)
                 .crowdRisk(percent == null ? 0 : percent / PERCENT)
                 .stock(stock)
+                .shelter(form.has("shelter"))
                 .symbol(before == null ? null : before.symbol())
                 .entered(form.entered())
                 .build();

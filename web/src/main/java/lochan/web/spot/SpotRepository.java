@@ -119,6 +119,7 @@ class SpotRepository {
                 .setDepthMaxM(spot.depthMaxM())
                 .setCrowdRisk(spot.crowdRisk())
                 .setStock(spot.stock().code())
+                .setShelter(spot.shelter())
                 .setSymbol(spot.symbol())
                 .setEntered(JsonText.of(spot.entered()));
     }
@@ -135,6 +136,7 @@ class SpotRepository {
                 .depthMaxM(r.getDepthMaxM())
                 .crowdRisk(r.getCrowdRisk())
                 .stock(Coded.get(Stock.class, r.getStock()))
+                .shelter(r.getShelter())
                 .symbol(r.getSymbol())
                 .entered(JsonText.map(r.getEntered()))
                 .build();

@@ -112,6 +112,11 @@ class BoatApp {
     return Date.parse(this.kept.plan?.stay?.leaveAt);
   }
 
+  /** The shelter to leave for; null: check-in. */
+  get leaveFor() {
+    return this.kept.plan?.stay?.leaveFor ?? null;
+  }
+
   /** Keeps what is seen of a log: it holds for a second while nothing is logged. */
   see(log, at, view) {
     this.seen = { of: this.whatIsSeen(log), at, view };
@@ -125,7 +130,7 @@ class BoatApp {
   viewOf(log) {
     const now = this.now();
     if (this.seen?.of !== this.whatIsSeen(log) || now - this.seen.at > SECOND)
-      this.see(log, now, rules.view(log, 0, now, this.leaveAt));
+      this.see(log, now, rules.view(log, 0, now, this.leaveAt, this.leaveFor));
     return this.seen.view;
   }
 
@@ -142,9 +147,11 @@ class BoatApp {
 
   /** What there is to ring for now, but what is silenced. */
   alarms() {
-    const { stay, due } = this.kept.plan ?? {};
+    const { stay, due, lightning } = this.kept.plan ?? {};
     const day = {
       leaveBy: stay?.leaveAt,
+      leaveFor: this.leaveFor,
+      lightning: lightning ?? [],
       next: stay?.departure,
       fired: (stay?.ahead?.fired ?? []).map((one) => `${one.what} Switch to ${one.backup}.`),
       fish: (due ?? []).map(({ id, at, place }) => ({ id, at, words: place })),
@@ -225,7 +232,7 @@ class BoatApp {
     try {
       // What the phone keeps is read while the rules judge.
       const change = this.change((kept) => made?.entry && keepEntry(kept, made));
-      made = rules.entry(known, fields, freshCode(globalThis.crypto), now, this.leaveAt);
+      made = rules.entry(known, fields, freshCode(globalThis.crypto), now, this.leaveAt, this.leaveFor);
       await change;
     } finally {
       this.keeping = false;
@@ -465,7 +472,7 @@ class BoatApp {
   async take(log, sent, said) {
     const ahead = log.now - deviceTime();
     const rows = rules.rows(log);
-    const lines = new Map(rules.view(log, 0, log.now, NaN).lines.map((line) => [line.id, line]));
+    const lines = new Map(rules.view(log, 0, log.now, NaN, null).lines.map((line) => [line.id, line]));
     await this.change((kept) => {
       answered(kept, sent, said, rows, lines);
       Object.assign(kept, { log, ahead, token: log.token });
@@ -810,7 +817,7 @@ class BoatApp {
   /** Tries the rules with a fish that nobody caught, so that the first one does not wait for code that has never run. */
   rehearse() {
     if (this.kept.log)
-      rules.entry(this.known(), { type: 'catch', weight: '1-0', length: '12' }, 'none', this.now(), NaN);
+      rules.entry(this.known(), { type: 'catch', weight: '1-0', length: '12' }, 'none', this.now(), NaN, null);
   }
 
   tick() {

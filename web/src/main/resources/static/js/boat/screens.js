@@ -496,7 +496,8 @@ function planScreen(app) {
     return html`<section class="sheet">
       <p>No advice is on this phone yet: it comes with the next signal.</p>
     </section>`;
-  return html`${plan.cautions.map((words) => html`<div class="note trouble">${words}</div>`)}
+  return html`${(plan.lightning ?? []).map(({ words }) => html`<div class="note trouble" role="alert"><strong>${words}</strong></div>`)}
+  ${plan.cautions.map((words) => html`<div class="note trouble">${words}</div>`)}
     ${plan.stay ? stayOrMove(app, plan) : nothing} ${plan.stay ? projection(app, plan.stay) : nothing}
     ${
       plan.stay || plan.due

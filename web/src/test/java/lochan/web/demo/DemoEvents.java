@@ -155,7 +155,7 @@ public final class DemoEvents {
                 .until(at("2027-06-05T09:40"))
                 .fished(plan.stops())
                 .log();
-        return EventData.builder(event, new Boat(20, 12, 4, 8.5, null, null, Map.of()))
+        return EventData.builder(event, new Boat(20, 12, 4, 8.5, 13.4, null, null, Map.of()))
                 .lake(new DemoLake(DemoWorld.spots()).lake())
                 .spots(DemoWorld.spots())
                 .presentations(DemoWorld.PRESENTATIONS)

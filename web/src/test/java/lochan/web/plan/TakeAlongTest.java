@@ -140,7 +140,8 @@ class TakeAlongTest {
                         "42° 37.747' N 116° 53.006' W",
                         "8–12 ft",
                         "Carolina rig",
-                        "run 2.1 mi, 8 min"))
+                        "run 2.1 mi, 8 min",
+                        i == 9 ? "Wait at the launch 12:50 to 14:30: lightning" : null))
                 .toList();
         PlanSheet sheet = PlanSheetBuilder.builder()
                 .event("Open")
@@ -150,7 +151,7 @@ class TakeAlongTest {
                 .light("")
                 .forecast(List.of())
                 .rows(rows)
-                .leaveBy("14:37")
+                .leaveBy("LEAVE FOR CHECK-IN BY 14:37")
                 .late(List.of("run to check-in 3 min short"))
                 .triggers(List.of("No bite by 07:50 at Reed <Corner> & Bank: go."))
                 .computed(true)
@@ -178,6 +179,7 @@ class TakeAlongTest {
             assertThat(new PDFTextStripper().getText(pdf))
                     .contains("A long name of a spot 24")
                     .contains("Reed <Corner> & Bank")
+                    .contains("Wait at the launch 12:50 to 14:30: lightning")
                     .contains("Lightning is in the forecast");
         }
     }

@@ -16,9 +16,11 @@ import lochan.core.model.scenario.CellScenarios;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
+import lochan.core.planning.runs.Departures;
+import lochan.core.planning.runs.Passages;
+import lochan.core.planning.runs.RunTable;
 import lochan.core.planning.search.DayPlanner;
-import lochan.core.planning.search.DayTours;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Schedule;
 import lochan.core.planning.valuation.Strategy;
@@ -35,13 +37,17 @@ public final class Backups {
     private static final int FAILING_SHARE = 4;
     private static final int MOST_TRIED = 8;
     private static final int MOST = 4;
+    private static final int MOST_LEADING = 3;
     private static final Duration STEP = Duration.ofMinutes(10);
     private static final int MOST_BITES = 6;
 
     private final ScenarioSet all;
     private final PlanValuer valuer;
     private final DayModel model;
-    private final DayTours.RunTable runs;
+    private final RunTable runs;
+    private final Passages passages;
+    private final Departures departures;
+    private final long lastMillis;
     private final List<PlanStop> main;
     private final long seed;
     private final int rounds;
@@ -76,13 +82,26 @@ public final class Backups {
     }
 
     private final BooleanSupplier goOn;
+    private final BooleanSupplier inTime;
 
-    private Backups(ScenarioSet all, DayRuns runs, List<PlanStop> main, long seed, int rounds, BooleanSupplier goOn) {
+    private Backups(
+            ScenarioSet all,
+            DayRuns runs,
+            List<PlanStop> main,
+            long seed,
+            int rounds,
+            BooleanSupplier goOn,
+            BooleanSupplier inTime) {
         this.goOn = goOn;
+        this.inTime = inTime;
         this.all = all;
         this.valuer = new PlanValuer(all);
         this.model = all.model();
-        this.runs = new DayTours.RunTable(model, runs);
+        this.runs = new RunTable(model.event(), runs);
+        this.passages = new Passages(model.event(), model.assumptions().planning(), this.runs, Instant.EPOCH, 1);
+        this.departures =
+                new Departures(model.event(), model.day(), model.assumptions().planning(), runs);
+        this.lastMillis = model.event().day(model.day()).checkIn().toEpochMilli();
         this.main = main;
         this.seed = seed;
         this.rounds = rounds;
@@ -107,12 +126,25 @@ public final class Backups {
             ScenarioSet scenarios, DayRuns runs, List<PlanStop> main, long seed, int rounds, BooleanSupplier goOn) {
         return main.isEmpty()
                 ? new Ladder(null, List.of())
-                : new Backups(scenarios, runs, main, seed, rounds, goOn).ranked();
+                : new Backups(scenarios, runs, main, seed, rounds, goOn, () -> true).ranked();
+    }
+
+    /**
+     * As many as there is time for, one at least where there is any.
+     *
+     * @param inTime asked before each pattern; those that come too late are left out
+     */
+    public static Ladder within(
+            BooleanSupplier inTime, ScenarioSet scenarios, DayRuns runs, List<PlanStop> main, long seed, int rounds) {
+        return main.isEmpty()
+                ? new Ladder(null, List.of())
+                : new Backups(scenarios, runs, main, seed, rounds, () -> true, inTime).ranked();
     }
 
     /** A backup's stops when it is gone to from a spot at a time, as long as the day allows; none where there is no way or no time. */
     public static List<PlanStop> goneTo(Backup backup, String here, Instant at, ScenarioSet scenarios, DayRuns runs) {
-        return new Backups(scenarios, runs, List.of(), scenarios.seed(), 1, () -> true).from(here, at, backup.stops());
+        return new Backups(scenarios, runs, List.of(), scenarios.seed(), 1, () -> true, () -> true)
+                .from(here, at, backup.stops());
     }
 
     private Ladder ranked() {
@@ -131,7 +163,10 @@ public final class Backups {
                 .toList();
         return new Ladder(
                 group,
-                others.stream()
+                IntStream.range(0, others.size())
+                        .parallel()
+                        .filter(i -> i == 0 || inTime.getAsBoolean())
+                        .mapToObj(others::get)
                         .map(p -> {
                             List<PlanStop> stops =
                                     best(failing, c -> model.pattern(c).equals(p));
@@ -143,22 +178,36 @@ public final class Backups {
                         .toList());
     }
 
+    /** What the best plan without a pattern of the plan is worth. */
+    private record Without(int pattern, double grams) {}
+
     /** The pattern of the plan that the day loses most without. */
     private Pattern mainPattern() {
-        List<Pattern> used = main.stream().map(this::pattern).distinct().toList();
+        // Those that the plan as it stands loses most without: one of them is what the day loses most without.
+        List<Pattern> used = main.stream()
+                .map(this::pattern)
+                .distinct()
+                .sorted(Comparator.comparingDouble(p -> valuer.formula(
+                        main.stream().filter(s -> !pattern(s).equals(p)).toList())))
+                .limit(MOST_LEADING)
+                .toList();
         return used.size() == 1
                 ? used.getFirst()
-                : used.stream()
-                        .min(Comparator.comparingDouble(p ->
-                                valuer.formula(best(all, c -> !model.pattern(c).equals(p)))))
-                        .orElseThrow();
+                : used.get(IntStream.range(0, used.size())
+                        .boxed()
+                        .parallel()
+                        .map(i -> new Without(i, valuer.formula(best(all, c -> !model.pattern(c)
+                                .equals(used.get(i))))))
+                        .min(Comparator.comparingDouble(Without::grams).thenComparingInt(Without::pattern))
+                        .orElseThrow()
+                        .pattern());
     }
 
     private List<PlanStop> best(ScenarioSet scenarios, Predicate<Cell> usable) {
         if (!goOn.getAsBoolean()) {
             throw new CancellationException();
         }
-        return new DayPlanner(scenarios, runs, new DayPlanner.Wishes(Strategy.BALANCED, List.of(), usable), seed)
+        return DayPlanner.rough(scenarios, runs, new DayPlanner.Wishes(Strategy.BALANCED, List.of(), usable), seed)
                 .plan(rounds, i -> true);
     }
 
@@ -256,31 +305,37 @@ public final class Backups {
         return weight == 0 ? 0 : sum / weight;
     }
 
-    /** The stops of a backup gone to at a time, one after the other as long as the day allows; the last for all that is left. */
+    /**
+     * The stops of a backup gone to at a time, one after the other as long as the day, and lightning that comes, allow; the last for all that is left.
+     */
     private List<PlanStop> from(String here, Instant time, List<PlanStop> backup) {
-        Instant backBy = model.event()
-                .day(model.day())
-                .checkIn()
-                .minus(Duration.ofMinutes(model.assumptions().planning().checkInMarginMinutes()));
         List<PlanStop> stops = new ArrayList<>();
         int place = runs.place(here);
-        Instant now = time;
+        long now = time.toEpochMilli();
         for (PlanStop b : backup) {
             int there = runs.place(b.spotId());
-            Instant arrive = now.plusMillis(runs.millis(now)[place][there]);
-            Instant latest = backBy.minusMillis(runs.home(backBy)[there]);
-            Instant leave = arrive.plus(Duration.between(b.arrive(), b.leave()));
-            now = leave.isAfter(latest) ? latest : leave;
-            if (!now.isAfter(arrive)) {
+            long arrive = passages.begin(place, now, there, now, 0, null);
+            long latest = departures
+                    .from(model.spot(b.spotId()).position(), Instant.ofEpochMilli(Math.min(arrive, lastMillis)))
+                    .map(l -> l.at().toEpochMilli())
+                    .orElse(0L);
+            long leave = Math.min(
+                    latest, arrive + Duration.between(b.arrive(), b.leave()).toMillis());
+            if (leave <= arrive) {
                 break;
             }
-            stops.add(new PlanStop(b.spotId(), b.presentationId(), arrive, now));
+            stops.add(new PlanStop(
+                    b.spotId(), b.presentationId(), Instant.ofEpochMilli(arrive), Instant.ofEpochMilli(leave)));
+            now = leave;
             place = there;
         }
         if (!stops.isEmpty()) {
             PlanStop last = stops.removeLast();
-            stops.add(new PlanStop(
-                    last.spotId(), last.presentationId(), last.arrive(), backBy.minusMillis(runs.home(backBy)[place])));
+            Instant until = departures
+                    .from(model.spot(last.spotId()).position(), last.arrive())
+                    .map(Departures.LeaveBy::at)
+                    .orElse(last.leave());
+            stops.add(last.during(last.arrive(), until));
         }
         return stops;
     }

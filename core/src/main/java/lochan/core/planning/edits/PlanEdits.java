@@ -13,6 +13,9 @@ import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
+import lochan.core.planning.runs.DayRuns;
+import lochan.core.planning.runs.Passages;
+import lochan.core.planning.runs.RunTable;
 
 /**
  * Changes of a plan by hand. Each gives a new list of stops in which what comes after the change is put off as far as the runs need and no
@@ -28,6 +31,8 @@ public final class PlanEdits {
     private final Assumptions.Planning planning;
     private final Duration grid;
     private final Duration shortest;
+    private final RunTable table;
+    private final Passages passages;
 
     public PlanEdits(EventData event, int day, Assumptions.Planning planning, DayRuns runs) {
         this.event = event;
@@ -37,6 +42,8 @@ public final class PlanEdits {
         this.planning = planning;
         this.grid = Duration.ofMinutes(planning.gridMinutes());
         this.shortest = Duration.ofMinutes(planning.minDwellMinutes());
+        this.table = new RunTable(event, runs);
+        this.passages = Passages.onGrid(event, planning, table, this.day.start());
     }
 
     /** A stop with exactly these values in the place of one; those after it are put off as they must be. */
@@ -49,7 +56,7 @@ public final class PlanEdits {
     /** A stop begun at another time, as early as the run to it allows, as long as before. */
     public List<PlanStop> startedAt(List<PlanStop> stops, int index, Instant arrive) {
         PlanStop stop = stops.get(index);
-        Instant earliest = earliest(stops, index, stop.spotId());
+        Instant earliest = earliest(stops, index, stop.spotId(), length(stop));
         Instant from = arrive.isBefore(earliest) ? earliest : onGrid(arrive);
         return replaced(stops, index, stop.during(from, from.plus(length(stop))));
     }
@@ -93,7 +100,7 @@ public final class PlanEdits {
         List<List<PlanStop>> tries = new ArrayList<>();
         for (int at = 0; at <= stops.size(); at++) {
             List<PlanStop> more = new ArrayList<>(stops);
-            Instant from = earliest(stops, at, spotId);
+            Instant from = earliest(stops, at, spotId, length);
             more.add(at, new PlanStop(spotId, presentationId, from, from.plus(length)));
             tries.add(putOff(more, at + 1));
         }
@@ -103,10 +110,12 @@ public final class PlanEdits {
                 .orElse(tries.getLast());
     }
 
-    /** Whether the boat reaches every stop in time, none overlap, and it is back with the margin in hand. */
+    /** Whether the boat reaches every stop in time, none overlap, it is ashore in lightning hours, and back with the margin in hand. */
     public boolean canBeKept(List<PlanStop> stops) {
         Plan plan = new Plan(dayNumber, null, stops);
         return PlanCheck.check(event, plan).isEmpty()
+                && stops.stream().noneMatch(s -> PlanCheck.lightningAt(event, s, planning)
+                        .isPresent())
                 && PlanCheck.legs(event, plan, planning, runs).stream().allMatch(PlanCheck.Leg::fits);
     }
 
@@ -123,7 +132,7 @@ public final class PlanEdits {
         List<PlanStop> changed = new ArrayList<>(stops);
         for (int i = first; i < changed.size(); i++) {
             PlanStop s = changed.get(i);
-            Instant from = earliest(changed, i, s.spotId());
+            Instant from = earliest(changed, i, s.spotId(), length(s));
             if (!s.locked() && (closeUp || s.arrive().isBefore(from))) {
                 changed.set(i, s.during(from, from.plus(length(s))));
             }
@@ -138,7 +147,7 @@ public final class PlanEdits {
             PlanStop s = stops.get(i);
             if (s.locked() && !before.locked()) {
                 Optional<Duration> run =
-                        runs.at(before.leave()).runAndSetUp(position(before.spotId()), position(s.spotId()));
+                        runs.runAndSetUp(position(before.spotId()), position(s.spotId()), before.leave());
                 Instant latest = run.map(s.arrive()::minus).orElse(before.leave());
                 if (latest.isBefore(before.leave())
                         && !latest.isBefore(before.arrive().plus(shortest))) {
@@ -149,13 +158,22 @@ public final class PlanEdits {
         return stops;
     }
 
-    /** The first time of the grid at which a spot can be fished after the stops before an index. */
-    private Instant earliest(List<PlanStop> stops, int index, String spotId) {
+    /**
+     * The first time of the grid at which a spot can be fished for a time after the stops before an index: after lightning where it would come between, and
+     * after the run alone where nothing leads ashore.
+     */
+    private Instant earliest(List<PlanStop> stops, int index, String spotId, Duration stay) {
         Instant left = index == 0 ? day.start() : stops.get(index - 1).leave();
-        Position here =
+        int here =
+                index == 0 ? RunTable.BEGIN : table.place(stops.get(index - 1).spotId());
+        int there = table.place(spotId);
+        long begin = passages.begin(here, left.toEpochMilli(), there, left.toEpochMilli(), stay.toMillis(), null);
+        if (begin != Passages.NEVER) {
+            return Instant.ofEpochMilli(begin);
+        }
+        Position from =
                 index == 0 ? event.launch() : position(stops.get(index - 1).spotId());
-        return onGrid(
-                left.plus(runs.at(left).runAndSetUp(here, position(spotId)).orElse(Duration.ZERO)));
+        return onGrid(left.plus(runs.runAndSetUp(from, position(spotId), left).orElse(Duration.ZERO)));
     }
 
     private Position position(String spotId) {

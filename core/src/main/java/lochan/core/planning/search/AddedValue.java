@@ -14,7 +14,8 @@ import lochan.core.model.rate.Pattern;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
+import lochan.core.planning.runs.RunTable;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
 
@@ -29,7 +30,7 @@ public final class AddedValue {
     private final ScenarioSet scenarios;
     private final DayModel model;
     private final DayRuns runs;
-    private final DayTours.RunTable table;
+    private final RunTable table;
     private final long seed;
     private final int rounds;
     private final IntPredicate goOn;
@@ -44,7 +45,7 @@ public final class AddedValue {
         this.scenarios = scenarios;
         this.model = scenarios.model();
         this.runs = runs;
-        this.table = new DayTours.RunTable(model, runs);
+        this.table = new RunTable(model.event(), runs);
         this.seed = seed;
         this.rounds = rounds;
         this.valuer = new PlanValuer(scenarios);

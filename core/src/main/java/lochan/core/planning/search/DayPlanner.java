@@ -13,7 +13,8 @@ import lochan.core.model.evidence.Bin;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
+import lochan.core.planning.runs.RunTable;
 import lochan.core.planning.valuation.FishVisits;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Schedule;
@@ -30,14 +31,17 @@ public final class DayPlanner {
     private static final int LOOK_FACTOR = 3;
     private static final int SEARCHED_SCENARIOS = 32;
     private static final int POLISHED_SCENARIOS = 160;
+    private static final int ROUGHLY_POLISHED_SCENARIOS = 48;
     /** Cells looked at, the best by an hour there: a plan has room for few. */
     private static final int CANDIDATES = 48;
 
     private final ScenarioSet scenarios;
-    private final DayTours.RunTable runs;
+    private final RunTable runs;
     private final Wishes wishes;
     private final DayStart begin;
     private final long seed;
+    /** Scenarios on which the best tours are made better. */
+    private final int polished;
 
     /**
      * What the angler wants.
@@ -64,24 +68,41 @@ public final class DayPlanner {
     }
 
     public DayPlanner(ScenarioSet scenarios, DayRuns runs, Wishes wishes, long seed) {
-        this(scenarios, new DayTours.RunTable(scenarios.model(), runs), wishes, seed);
+        this(scenarios, new RunTable(scenarios.model().event(), runs), wishes, seed);
     }
 
     /** Plans what is left of a day. */
     public DayPlanner(ScenarioSet scenarios, DayRuns runs, DayStart begin, Wishes wishes, long seed) {
-        this(scenarios, new DayTours.RunTable(scenarios.model(), runs, begin.from()), begin, wishes, seed);
+        this(
+                scenarios,
+                new RunTable(scenarios.model().event(), runs, begin.from()),
+                begin,
+                wishes,
+                seed,
+                POLISHED_SCENARIOS);
     }
 
-    public DayPlanner(ScenarioSet scenarios, DayTours.RunTable runs, Wishes wishes, long seed) {
-        this(scenarios, runs, DayStart.of(scenarios.model()), wishes, seed);
+    public DayPlanner(ScenarioSet scenarios, RunTable runs, Wishes wishes, long seed) {
+        this(scenarios, runs, wishes, seed, POLISHED_SCENARIOS);
     }
 
-    private DayPlanner(ScenarioSet scenarios, DayTours.RunTable runs, DayStart begin, Wishes wishes, long seed) {
+    /** One whose plans are made better on few scenarios: good enough to compare days with each other. */
+    public static DayPlanner rough(ScenarioSet scenarios, RunTable runs, Wishes wishes, long seed) {
+        return new DayPlanner(scenarios, runs, wishes, seed, ROUGHLY_POLISHED_SCENARIOS);
+    }
+
+    private DayPlanner(ScenarioSet scenarios, RunTable runs, Wishes wishes, long seed, int polishedScenarios) {
+        this(scenarios, runs, DayStart.of(scenarios.model()), wishes, seed, polishedScenarios);
+    }
+
+    private DayPlanner(
+            ScenarioSet scenarios, RunTable runs, DayStart begin, Wishes wishes, long seed, int polishedScenarios) {
         this.begin = begin;
         this.scenarios = scenarios;
         this.runs = runs;
         this.wishes = wishes;
         this.seed = seed;
+        this.polished = polishedScenarios;
     }
 
     /**
@@ -126,9 +147,9 @@ public final class DayPlanner {
 
     /** The tours that a worker found, one for each look. */
     private List<List<Visit>> searched(Candidates candidates, long workerSeed, int rounds, IntPredicate goOn) {
-        DayTours few = tours(
-                candidates, candidates.cells().size() <= DayTours.FEW_CELLS ? POLISHED_SCENARIOS : SEARCHED_SCENARIOS);
-        DayTours more = tours(candidates, POLISHED_SCENARIOS);
+        DayTours few =
+                tours(candidates, candidates.cells().size() <= DayTours.FEW_CELLS ? polished : SEARCHED_SCENARIOS);
+        DayTours more = tours(candidates, polished);
         TourSearch search = new TourSearch(few, few.given(), workerSeed);
         Set<List<Visit>> rough = new LinkedHashSet<>();
         List<List<Visit>> found = new ArrayList<>();
@@ -138,7 +159,9 @@ public final class DayPlanner {
             search.rounds(look - before, i -> goOn.test(before + i));
             done = look;
             if (rough.add(search.best().tour())) {
-                found.add(TourSearch.polished(more, search.best().tour(), seed).tour());
+                int last = done;
+                found.add(TourSearch.polished(more, search.best().tour(), seed, () -> goOn.test(last))
+                        .tour());
             }
         }
         return found;

@@ -4,32 +4,27 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import lochan.core.Assumptions;
-import lochan.core.Lookup;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Event;
-import lochan.core.event.Position;
-import lochan.core.lake.Runs;
 import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.CellScenarios;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.Passages;
+import lochan.core.planning.runs.RunTable;
 import lochan.core.planning.valuation.FishVisits;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
-import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.Hours;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A competition day as tours: items are cells that may be fished, then stops that are locked as they stand. A step is one of the grid's.
- * A stop begins on the grid, after the run and set-up time; no stop lies in hours marked for lightning; the boat is back by check-in less the
+ * A stop begins on the grid, after the run and set-up time; in lightning hours the boat is ashore or at a shelter; it is back by check-in less the
  * margin.
  */
 public final class DayTours implements Tours {
@@ -40,31 +35,29 @@ public final class DayTours implements Tours {
     /** With so few, rounds are quick: more scenarios are looked at and every tour is improved. */
     static final int FEW_CELLS = 12;
 
-    private static final long UNREACHABLE = Long.MAX_VALUE / 4;
-
     private final PlanValuer valuer;
     private final List<Cell> cells;
     private final List<PlanStop> locked;
     private final Strategy strategy;
     private final int scenarios;
     private final @Nullable Double targetGrams;
-    private final Instant start;
+    /** Epoch ms, as all times. */
+    private final long start;
+
     private final long grid;
     private final long backBy;
     private final int shortest;
     private final int[] stays;
     private final long[] binEnds;
-    private final long[][] lightning;
     private final int[] placeOf;
     private final CellScenarios[] drawn;
     private final PlanValuer.Fishing fishing = new PlanValuer.Fishing(64);
-    private final RunTable table;
-    private final long[][] windy;
+    private final Passages passages;
     private final double[] promises;
     private final FishVisits fishVisits;
 
-    /** Tours are asked for what is left of them and then what they are worth: the times of the last one are kept. */
-    private List<Visit> timed = List.of();
+    /** Tours are asked for what is left of them and then what they are worth: the times of the last one are kept from the one to the other. */
+    private @Nullable List<Visit> timed;
 
     private long @Nullable [] times = {};
 
@@ -94,37 +87,26 @@ public final class DayTours implements Tours {
         this.strategy = strategy;
         this.scenarios = Math.min(scenarios, set.count());
         this.targetGrams = event.rules().targetGrams();
-        this.start = begin.at();
+        this.start = begin.at().toEpochMilli();
         this.grid = Duration.ofMinutes(planning.gridMinutes()).toMillis();
-        this.backBy = millis(day.checkIn())
+        this.backBy = day.checkIn().toEpochMilli()
                 - Duration.ofMinutes(planning.checkInMarginMinutes()).toMillis();
         this.shortest = planning.minDwellMinutes() / planning.gridMinutes();
         this.stays = Arrays.stream(STAYS_MINUTES)
                 .map(m -> Math.max(shortest, m / planning.gridMinutes()))
                 .distinct()
                 .toArray();
-        this.binEnds = model.bins().stream().mapToLong(b -> millis(b.end())).toArray();
-        this.lightning = model.event().forecast().stream()
-                .filter(f -> Boolean.TRUE.equals(f.lightning()))
-                .map(f -> new long[] {millis(f.from()), millis(f.to())})
-                .toArray(long[][]::new);
+        this.binEnds =
+                model.bins().stream().mapToLong(b -> b.end().toEpochMilli()).toArray();
         this.placeOf = new int[items()];
         this.drawn = new CellScenarios[items()];
         for (int i = 0; i < placeOf.length; i++) {
             placeOf[i] = table.place(cell(i).spotId());
             drawn[i] = set.cell(cell(i));
         }
-        this.table = table;
-        this.windy = model.event().forecast().stream()
-                .filter(f -> table.isRough(f))
-                .map(f -> new long[] {millis(f.from()), millis(f.to())})
-                .toArray(long[][]::new);
+        this.passages = Passages.onGrid(model.event(), planning, table, begin.at());
         this.promises = promises.clone();
         this.fishVisits = FishVisits.of(model);
-    }
-
-    private long millis(Instant time) {
-        return Duration.between(start, time).toMillis();
     }
 
     private Cell cell(int item) {
@@ -156,8 +138,8 @@ public final class DayTours implements Tours {
     }
 
     @Override
-    public boolean mayJoin(int item, List<Visit> tour) {
-        return tour.stream().filter(v -> v.item() == item).count() < (isFixed(item) ? 1 : MOST_VISITS_OF_ONE);
+    public int mostVisits(int item) {
+        return isFixed(item) ? 1 : MOST_VISITS_OF_ONE;
     }
 
     @Override
@@ -184,15 +166,17 @@ public final class DayTours implements Tours {
 
     @Override
     public double slack(List<Visit> tour) {
+        timed = null;
         long[] at = times(tour);
         if (at == null) {
             return -1;
         }
-        long last = tour.isEmpty() ? 0 : at[at.length - 1];
-        long back = tour.isEmpty()
-                ? 0
-                : last + table.home(isRough(last))[placeOf[tour.getLast().item()]];
-        return (double) (backBy - back) / grid;
+        return tour.isEmpty() ? (double) (backBy - start) / grid : left(tour, at);
+    }
+
+    private double left(List<Visit> tour, long[] at) {
+        long back = passages.home(placeOf[tour.getLast().item()], at[at.length - 1], null);
+        return back == Passages.NEVER ? -1 : (double) (backBy - back) / grid;
     }
 
     @Override
@@ -213,8 +197,8 @@ public final class DayTours implements Tours {
                 fishVisits.add(
                         fishing.visits(fishVisits.count()),
                         cell(item).spotId(),
-                        start.plusMillis(from),
-                        start.plusMillis(leave));
+                        Instant.ofEpochMilli(from),
+                        Instant.ofEpochMilli(leave));
             }
             for (int bin = 0; bin < binEnds.length && from < leave; bin++) {
                 if (from < binEnds[bin] || bin == binEnds.length - 1) {
@@ -226,7 +210,7 @@ public final class DayTours implements Tours {
         }
     }
 
-    /** Arrival and leaving of each visit by turns, ms after the start; null when they cannot be. */
+    /** Arrival and leaving of each visit by turns, null when they cannot be. */
     private long @Nullable [] times(List<Visit> tour) {
         if (tour != timed) {
             times = computed(tour);
@@ -239,52 +223,32 @@ public final class DayTours implements Tours {
         return Objects.requireNonNull(times(tour), "the tour does not fit");
     }
 
-    private boolean isRough(long time) {
-        for (long[] period : windy) {
-            if (time >= period[0] && time < period[1]) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     private long @Nullable [] computed(List<Visit> tour) {
         long[] at = new long[2 * tour.size()];
-        long time = 0;
-        int here = 0;
+        long time = start;
+        int here = RunTable.BEGIN;
         for (int i = 0; i < tour.size(); i++) {
             Visit v = tour.get(i);
-            long there = time + table.millis(isRough(time))[here][placeOf[v.item()]];
-            if (there >= UNREACHABLE) {
-                return null;
-            }
+            int there = placeOf[v.item()];
             if (isFixed(v.item())) {
                 PlanStop stop = locked.get(v.item() - cells.size());
-                at[2 * i] = millis(stop.arrive());
-                at[2 * i + 1] = millis(stop.leave());
-                if (there > at[2 * i]) {
+                at[2 * i] = stop.arrive().toEpochMilli();
+                at[2 * i + 1] = stop.leave().toEpochMilli();
+                if (passages.begin(here, time, there, at[2 * i], at[2 * i + 1] - at[2 * i], null) > at[2 * i]) {
                     return null;
                 }
             } else {
-                at[2 * i] = afterLightning(Math.ceilDiv(there, grid) * grid, v.stay() * grid);
-                at[2 * i + 1] = at[2 * i] + v.stay() * grid;
-            }
-            time = at[2 * i + 1];
-            here = placeOf[v.item()];
-        }
-        return at;
-    }
-
-    private long afterLightning(long arrive, long stay) {
-        long from = arrive;
-        for (int again = 0; again <= lightning.length; again++) {
-            for (long[] period : lightning) {
-                if (from < period[1] && from + stay > period[0]) {
-                    from = Math.ceilDiv(period[1], grid) * grid;
+                long stay = v.stay() * grid;
+                at[2 * i] = passages.begin(here, time, there, time, stay, null);
+                at[2 * i + 1] = at[2 * i] + stay;
+                if (at[2 * i] == Passages.NEVER) {
+                    return null;
                 }
             }
+            time = at[2 * i + 1];
+            here = there;
         }
-        return from;
+        return at;
     }
 
     /** A tour as stops of a plan; neighbouring visits of one cell are one stop. */
@@ -296,8 +260,8 @@ public final class DayTours implements Tours {
             PlanStop stop = new PlanStop(
                     cell.spotId(),
                     cell.presentationId(),
-                    start.plusMillis(at[2 * i]),
-                    start.plusMillis(at[2 * i + 1]),
+                    Instant.ofEpochMilli(at[2 * i]),
+                    Instant.ofEpochMilli(at[2 * i + 1]),
                     isFixed(tour.get(i).item()));
             boolean same = i > 0
                     && cell.equals(cell(tour.get(i - 1).item()))
@@ -352,86 +316,5 @@ public final class DayTours implements Tours {
                 .mapToDouble(tours::value)
                 .max()
                 .orElse(0);
-    }
-
-    /** Runs with set-up time between where the day begins and spots, ms, on calm and on rough water. */
-    public static final class RunTable {
-
-        private final DayRuns runs;
-        /** Number of each spot; 0 is where the day begins. */
-        private final Map<String, Integer> places = new HashMap<>();
-
-        private final Ways calm;
-        private final Ways rough;
-
-        /**
-         * @param millis from place to place
-         * @param home   from each place to check-in, without set-up time
-         */
-        private record Ways(long[][] millis, long[] home) {
-
-            static Ways of(List<Position> positions, Position checkInAt, Runs runs) {
-                int n = positions.size();
-                long[][] millis = new long[n][n];
-                long[] home = new long[n];
-                for (int i = 0; i < n; i++) {
-                    for (int j = 0; j < n; j++) {
-                        millis[i][j] = positions.get(i).equals(positions.get(j))
-                                ? 0
-                                : runs.runAndSetUp(positions.get(i), positions.get(j))
-                                        .map(Duration::toMillis)
-                                        .orElse(UNREACHABLE);
-                    }
-                    home[i] = runs.between(positions.get(i), checkInAt)
-                            .map(r -> r.time().toMillis())
-                            .orElse(UNREACHABLE);
-                }
-                return new Ways(millis, home);
-            }
-        }
-
-        public RunTable(DayModel model, DayRuns runs) {
-            this(model, runs, model.event().launch());
-        }
-
-        public RunTable(DayModel model, DayRuns runs, Position from) {
-            Event event = model.event().event();
-            List<Position> positions = new ArrayList<>(List.of(from));
-            model.event().spots().forEach(s -> {
-                places.put(s.id(), positions.size());
-                positions.add(s.position());
-            });
-            CompetitionDay day = event.day(model.day());
-            boolean everRough = model.event().forecast().stream()
-                    .anyMatch(f ->
-                            runs.isRough(f.from()) && f.from().isBefore(day.checkIn()) && f.to().isAfter(day.start()));
-            this.runs = runs;
-            this.calm = Ways.of(positions, event.checkInAt(), runs.calm());
-            this.rough = everRough ? Ways.of(positions, event.checkInAt(), runs.rough()) : calm;
-        }
-
-        public int place(String spot) {
-            return Lookup.of(places, spot);
-        }
-
-        boolean isRough(ForecastPeriod period) {
-            return runs.isRough(period.from());
-        }
-
-        public long[][] millis(Instant leaving) {
-            return millis(runs.isRough(leaving));
-        }
-
-        public long[] home(Instant leaving) {
-            return home(runs.isRough(leaving));
-        }
-
-        private long[][] millis(boolean onRough) {
-            return onRough ? rough.millis() : calm.millis();
-        }
-
-        private long[] home(boolean onRough) {
-            return onRough ? rough.home() : calm.home();
-        }
     }
 }

@@ -1,5 +1,6 @@
 package lochan.core.planning.search;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /** A problem of choosing what to visit, in which order and how long, within a budget of time. */
@@ -17,14 +18,31 @@ public interface Tours {
     /** Whether the item's visit is a given: it is neither taken out nor changed. */
     boolean isFixed(int item);
 
-    /** Whether the item may stand in a tour with the others that are there. */
-    boolean mayJoin(int item, List<Visit> tour);
+    /** How often an item may be visited in a tour. */
+    int mostVisits(int item);
 
     /** What is left of the budget, in steps of time or parts of them; below 0 for a tour that breaks it or any rule. */
     double slack(List<Visit> tour);
 
+    /**
+     * What is left with one more visit.
+     *
+     * @param slack what is left of the tour
+     * @param at    before which of its visits
+     */
+    default double slackWith(List<Visit> tour, double slack, int at, Visit visit) {
+        List<Visit> with = new ArrayList<>(tour);
+        with.add(at, visit);
+        return slack(with);
+    }
+
     /** What a tour within the budget is worth; more is better. */
     double value(List<Visit> tour);
+
+    /** Whether a value is so dear to compute that it is kept, to be looked up when its tour comes up again. */
+    default boolean isDear() {
+        return true;
+    }
 
     /** A tour of a round that lies farther below the best than this share of it is not improved: less than 1 where a value is dear to compute. */
     default double near() {

@@ -12,7 +12,7 @@ import lochan.core.model.scenario.CellScenarios;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.valuation.FishVisits;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Schedule;

@@ -16,6 +16,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.lake.Runs;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
+import lochan.core.planning.runs.DayRuns;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;

@@ -18,7 +18,7 @@ import lochan.core.model.rate.GammaRate;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.valuation.Strategy;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;

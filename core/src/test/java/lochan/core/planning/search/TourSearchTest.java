@@ -3,12 +3,18 @@ package lochan.core.planning.search;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class TourSearchTest {
@@ -29,7 +35,8 @@ class TourSearchTest {
     private static double enumerated(Orienteering o, List<Visit> tour, double best) {
         double most = Math.max(best, o.value(tour));
         for (int item = 0; item < o.items(); item++) {
-            if (o.mayJoin(item, tour)) {
+            int of = item;
+            if (tour.stream().noneMatch(v -> v.item() == of)) {
                 List<Visit> more = new ArrayList<>(tour);
                 more.add(new Visit(item, 0));
                 if (o.slack(more) >= 0) {
@@ -50,6 +57,31 @@ class TourSearchTest {
 
         assertThat(found.value()).isEqualTo(enumerated(o, List.of(), 0));
         assertThat(o.length(found.tour())).isLessThanOrEqualTo(22);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "5, 10", "10, 15", "15, 45", "20, 65", "25, 90", "30, 110", "35, 135", "40, 155", "46, 175", "50, 190",
+        "55, 205", "60, 225", "65, 240", "70, 260", "73, 265", "75, 270", "80, 280", "85, 285"
+    })
+    void reachesTheBestKnownScores(double budget, double best) throws IOException {
+        // Tsiligirides (1984), problem set 1: x, y and score of start, end and the other nodes.
+        List<Orienteering.Node> nodes;
+        try (InputStream in = Objects.requireNonNull(getClass().getResourceAsStream("/tsiligirides-1.txt"))) {
+            nodes = new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .map(l -> Arrays.stream(l.split(" "))
+                            .mapToDouble(Double::parseDouble)
+                            .toArray())
+                    .map(n -> new Orienteering.Node(n[0], n[1], n[2]))
+                    .toList();
+        }
+        Orienteering problem = new Orienteering(budget, nodes);
+
+        TourSearch.Result found = TourSearch.best(problem, 1, 4000, i -> true);
+
+        assertThat(found.value()).isEqualTo(best);
+        assertThat(problem.length(found.tour())).isLessThanOrEqualTo(budget + 1e-9);
     }
 
     @Test

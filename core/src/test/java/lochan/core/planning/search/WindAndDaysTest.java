@@ -24,8 +24,8 @@ import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.edits.PlanCheck;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.valuation.PlanValue;
 import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
@@ -51,7 +51,7 @@ class WindAndDaysTest {
                 new Position(42.65, -116.899),
                 new Position(42.55, -116.899));
         Lake lake = new Lake(List.of(new Lake.Body(shore, List.of())), List.of());
-        Boat boat = new Boat(18, 6, 4, maxWindMps, null, null, Map.of());
+        Boat boat = new Boat(18, 6, 4, maxWindMps, null, null, null, Map.of());
         ForecastPeriod afternoon =
                 new ForecastPeriod(at("06-05T12:00"), at("06-05T18:00"), mps, fromDeg, null, null, null, null);
         return EventData.builder(CALM.event(), boat)
@@ -77,9 +77,8 @@ class WindAndDaysTest {
         DayRuns runs = DayRuns.of(event, ASSUMPTIONS.planning());
         Position north = event.spot("grass-3").orElseThrow().position();
         Duration morning =
-                runs.at(START).between(Sample.LAUNCH, north).orElseThrow().time();
-        Duration afternoon = runs.at(at("06-05T13:00"))
-                .between(Sample.LAUNCH, north)
+                runs.between(Sample.LAUNCH, north, START).orElseThrow().time();
+        Duration afternoon = runs.between(Sample.LAUNCH, north, at("06-05T13:00"))
                 .orElseThrow()
                 .time();
 
@@ -87,8 +86,7 @@ class WindAndDaysTest {
         List<PlanStop> stops = planned(set(event, 1), runs);
         assertThat(PlanCheck.legs(event, new Plan(1, null, stops), ASSUMPTIONS.planning(), runs))
                 .allMatch(PlanCheck.Leg::fits);
-        Instant leaveBy = runs.leaveBy(north, Sample.LAUNCH, at("06-05T15:00"), Duration.ofMinutes(15))
-                .orElseThrow();
+        Instant leaveBy = runs.leaveBy(north, Sample.LAUNCH, at("06-05T14:45")).orElseThrow();
         assertThat(leaveBy).isEqualTo(at("06-05T14:45").minus(afternoon));
     }
 

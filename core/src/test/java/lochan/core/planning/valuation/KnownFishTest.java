@@ -19,7 +19,7 @@ import lochan.core.notebook.KnownFish.Reaction;
 import lochan.core.notebook.KnownFishBuilder;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.edits.DayRuns;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.search.DayPlanner;
 import lochan.core.planning.search.TwoDays;
 import org.junit.jupiter.api.Tag;

@@ -27,9 +27,9 @@ import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.edits.DayRuns;
 import lochan.core.planning.edits.PlanCheck;
 import lochan.core.planning.edits.PlanEdits;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.search.AddedValue;
 import lochan.core.planning.search.DayPlanner;
 import org.junit.jupiter.api.Tag;
@@ -168,8 +168,8 @@ class PlanningTest {
     @Test
     void aRunHalfASecondShortDoesNotFit() {
         EventData event = Sample.practiced(5, 1);
-        Duration needed = RUNS.at(at("06-05T06:00"))
-                .runAndSetUp(Sample.LAUNCH, event.spot("grass-3").orElseThrow().position())
+        Duration needed = RUNS.runAndSetUp(
+                        Sample.LAUNCH, event.spot("grass-3").orElseThrow().position(), at("06-05T06:00"))
                 .orElseThrow();
         PlanEdits edits = new PlanEdits(event, 1, Assumptions.DEFAULTS.planning(), RUNS);
         List<PlanStop> justFits =
