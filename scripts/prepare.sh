@@ -91,7 +91,7 @@ need_program() {
 # Sets $run and $program for a command on a file: it needs neither the pages nor a database.
 need_command_line() {
   local jar=$here/cli/target/lochan-cli.jar
-  if [ ! -f "$jar" ] || [ -n "$(find "$here/pom.xml" "$here"/{core,eventformat,cli}/{pom.xml,src/main} -newer "$jar" -print -quit)" ]; then
+  if [ ! -f "$jar" ] || [ -n "$(find "$here/pom.xml" "$here"/{core,eventformat,instruments,cli}/{pom.xml,src/main} -newer "$jar" -print -quit)" ]; then
     need_package maven mvn "it builds Lochan"
     packed "$jar" -pl cli -am
   fi

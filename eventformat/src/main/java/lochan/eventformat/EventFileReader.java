@@ -589,15 +589,22 @@ public final class EventFileReader {
     }
 
     private static ForecastPeriod forecast(JsonFields f) {
+        ForecastPeriod.Origin origin = f.choiceOrNull("origin", ForecastPeriod.Origin.class);
         ForecastPeriod period = new ForecastPeriod(
                 f.time("from"),
                 f.time("to"),
                 f.numberOrNull("windMps", 0, 100),
+                f.numberOrNull("gustMps", 0, 100),
                 f.numberOrNull("windFromDeg", 0, 360),
                 f.choiceOrNull("sky", Sky.class),
+                f.numberOrNull("rainMm", 0, 500),
+                f.numberOrNull("thunderChance", 0, 1),
+                f.numberOrNull("airTempC", -60, 60),
+                f.numberOrNull("pressureHpa", 850, 1100),
                 f.numberOrNull("waterTempC", -5, 50),
                 f.numberOrNull("visibilityM", 0.01, 100),
-                f.truthOrNull("lightning"));
+                f.truthOrNull("lightning"),
+                origin == null ? ForecastPeriod.Origin.TYPED : origin);
         if (!period.to().isAfter(period.from())) {
             f.problem("to", "the period ends before it begins, expected a time after its start");
         }

@@ -382,11 +382,19 @@ public final class EventFileWriter {
         time(node, "from", period.from());
         time(node, "to", period.to());
         number(node, "windMps", period.windMps());
+        some(node, "gustMps", period.gustMps());
         number(node, "windFromDeg", period.windFromDeg());
         code(node, "sky", period.sky());
+        some(node, "rainMm", period.rainMm());
+        some(node, "thunderChance", period.thunderChance());
+        some(node, "airTempC", period.airTempC());
+        some(node, "pressureHpa", period.pressureHpa());
         number(node, "waterTempC", period.waterTempC());
         number(node, "visibilityM", period.visibilityM());
         node.put("lightning", period.lightning());
+        if (period.origin() != ForecastPeriod.Origin.TYPED) {
+            code(node, "origin", period.origin());
+        }
         return withUnknown(node, pointer);
     }
 

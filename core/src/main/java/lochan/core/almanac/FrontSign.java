@@ -32,10 +32,14 @@ public final class FrontSign {
      * @param stops    practice with its conditions
      * @param forecast what it said of the wind
      * @param north    whether the place lies north of the equator
-     * @return empty when fewer than two directions of the wind are known in the time before
+     * @return by the pressure of hourly weather where there is some; else empty when fewer than two directions of the wind are known in the time before
      */
     public static Optional<Boolean> at(
             Instant time, List<PracticeStop> stops, List<ForecastPeriod> forecast, boolean north) {
+        Optional<Boolean> measured = byPressure(time, forecast);
+        if (measured.isPresent()) {
+            return measured;
+        }
         List<Reading> readings = new ArrayList<>();
         for (PracticeStop s : stops) {
             add(readings, s.start(), s.conditions().signs().windFromDeg(), s.conditions(), time);
@@ -49,6 +53,11 @@ public final class FrontSign {
         readings.sort(Comparator.comparing(Reading::at));
         Reading last = readings.getLast();
         return Optional.of(readings.stream().anyMatch(r -> turned(r, last, north) && !warmer(r, last)));
+    }
+
+    /** What the pressure of hourly weather says; empty where too little of it is known. */
+    public static Optional<Boolean> byPressure(Instant time, List<ForecastPeriod> weather) {
+        return PressureFront.at(time, weather);
     }
 
     private static void add(

@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import lochan.core.Assumptions;
+import lochan.core.almanac.FrontSign;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.Conditions;
@@ -95,7 +96,7 @@ public record Bin(
                 .clarityTrend(first(noted, Signs::clarityTrend))
                 .levelTrend(LevelTrends.of(first(noted, Signs::levelTrend), event, time))
                 .current(first(noted, Signs::current))
-                .recentFront(first(noted, Signs::recentFront))
+                .recentFront(FrontSign.byPressure(time, event.forecast()).orElse(first(noted, Signs::recentFront)))
                 .build();
         return new Conditions(
                 forecast.waterTempC(),

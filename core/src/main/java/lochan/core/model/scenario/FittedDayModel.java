@@ -21,6 +21,7 @@ import lochan.core.lake.Spot;
 import lochan.core.lures.advice.LureAdvice;
 import lochan.core.model.evidence.Bin;
 import lochan.core.model.evidence.FishStanding;
+import lochan.core.model.evidence.ObservedWeather;
 import lochan.core.model.evidence.Situations;
 import lochan.core.model.evidence.Slice;
 import lochan.core.model.rate.BiteRates;
@@ -86,7 +87,7 @@ public final class FittedDayModel implements DayModel {
      */
     public FittedDayModel(EventData event, int day, Assumptions assumptions, Map<Pattern, Double> strengths) {
         this.strengths = Map.copyOf(strengths);
-        this.event = CompetitionStops.before(event, day);
+        this.event = ObservedWeather.filled(CompetitionStops.before(event, day));
         this.day = day;
         this.assumptions = assumptions;
         this.bins = List.copyOf(Bin.ofDay(event, day, assumptions));

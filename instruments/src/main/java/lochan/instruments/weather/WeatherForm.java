@@ -1,0 +1,16 @@
+package lochan.instruments.weather;
+
+import java.time.ZoneId;
+import tools.jackson.databind.JsonNode;
+
+/** A form in which a service answers; each is known by the shape of its answers. */
+interface WeatherForm {
+
+    /** What it is called on the page. */
+    String name();
+
+    boolean fits(JsonNode answer);
+
+    /** @param zone of times that say none */
+    void read(JsonNode answer, ZoneId zone, Hours into) throws WeatherFileException;
+}
