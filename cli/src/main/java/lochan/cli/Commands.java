@@ -215,6 +215,36 @@ final class Commands implements Runnable {
                         i -> i == 0 || System.nanoTime() < deadline)));
     }
 
+    @Command(
+            name = "stand-ins",
+            description = "a made-up weather service, a boat's instruments or a scale, on loopback, until it is ended")
+    int standIns(
+            @Parameters(paramLabel = "WHAT", description = "weather, nmea or scale") String what,
+            @Option(names = "--event", description = "an event file: whose day is driven, whose fish are weighed")
+                    String event,
+            @Option(names = "--port", description = "default 10112, 10110 and 10111; 0: any that is free") Integer port,
+            @Option(
+                            names = "--speed",
+                            defaultValue = "1",
+                            description = "how much faster than the clock the boat drives")
+                    double speed)
+            throws UsageException, IOException {
+        StandIns standIns = new StandIns(out);
+        if (!List.of("weather", "nmea", "scale").contains(what)) {
+            throw new UsageException(what + " is no stand-in: expected weather, nmea or scale");
+        }
+        if (what.equals("weather")) {
+            return standIns.weather(port == null ? StandIns.WEATHER_PORT : port);
+        }
+        if (event == null) {
+            throw new UsageException("--event is missing: name an event file");
+        }
+        return what.equals("nmea")
+                ? standIns.nmea(
+                        read(event), port == null ? StandIns.NMEA_PORT : port, within("--speed", speed, 0.1, 1000))
+                : standIns.scale(read(event), port == null ? StandIns.SCALE_PORT : port);
+    }
+
     @Command(name = "runs", description = "the quickest runs on the water between launch, check-in and spots")
     int runs(@Mixin EventArgument file) throws UsageException {
         return print(RunsAnswer.json(file.read()));

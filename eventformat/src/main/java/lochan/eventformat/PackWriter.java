@@ -2,6 +2,7 @@ package lochan.eventformat;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -74,6 +75,9 @@ public final class PackWriter {
             // Cells as DepthCells has them, in Base64.
             node.set("depths", LakeShapes.depths(depths.grid()).put("cells", depths.bytes()));
         }
+        EventFileWriter.some(node, "waterC", lastWaterC(event));
+        ArrayNode deep = node.putArray("deepSpots");
+        event.spots().stream().filter(Spot::isDeep).map(Spot::id).forEach(deep::add);
         node.set("runs", runs(event, runs));
         ArrayNode list = node.putArray("days");
         for (Day day : days) {
@@ -82,6 +86,15 @@ public final class PackWriter {
             one.set("ladder", day.ladder() == null ? null : ladder(day.ladder(), event));
         }
         return node;
+    }
+
+    /** As it was last logged. */
+    private static @Nullable Double lastWaterC(EventData event) {
+        return event.stops().stream()
+                .filter(s -> s.conditions().waterTempC() != null)
+                .max(Comparator.comparing(PracticeStop::start))
+                .map(s -> s.conditions().waterTempC())
+                .orElse(null);
     }
 
     /** What practice brought at each spot. */

@@ -70,7 +70,19 @@ public class Server {
             Tls tls,
             String dbUrl,
             String dbUser,
-            String dbPassword) {
+            String dbPassword,
+            Outside outside) {
+
+        /** What lies outside: the boat's instruments, its scale, and whether weather is asked for inside the own network. */
+        record Outside(String nmea, String scale, boolean weatherInside) {
+
+            static Outside of(Map<String, String> environment) {
+                return new Outside(
+                        environment.getOrDefault("LOCHAN_NMEA", ""),
+                        environment.getOrDefault("LOCHAN_SCALE", ""),
+                        environment.getOrDefault("LOCHAN_WEATHER_INSIDE", "").equals("yes"));
+            }
+        }
 
         static Wishes of(boolean demo, Map<String, String> environment) {
             String port = environment.getOrDefault("LOCHAN_PORT", Integer.toString(USUAL_PORT));
@@ -88,6 +100,7 @@ public class Server {
                     .dbUrl(environment.get("LOCHAN_DB_URL"))
                     .dbUser(environment.getOrDefault("LOCHAN_DB_USER", "lochan"))
                     .dbPassword(environment.getOrDefault("LOCHAN_DB_PASSWORD", ""))
+                    .outside(Outside.of(environment))
                     .build();
         }
 
@@ -202,6 +215,9 @@ public class Server {
 
     /** Starts everything and tells the address. */
     static ApplicationContext start(Wishes wishes, Ending ending, PrintStream out) {
+        if (wishes.demo()) {
+            System.setProperty("lochan.weather.stand-in", "yes");
+        }
         if (wishes.dbUrl() != null) {
             checkDatabase(wishes);
             return ending.ends(run(wishes, wishes.dbUrl(), wishes.dbUser(), wishes.dbPassword(), out));
@@ -282,6 +298,9 @@ public class Server {
                 password,
                 "lochan.demo",
                 wishes.demo()));
+        settings.put("lochan.nmea", wishes.outside().nmea());
+        settings.put("lochan.scale", wishes.outside().scale());
+        settings.put("lochan.weather.inside", wishes.outside().weatherInside());
         String code = wishes.demo() ? null : setupCode();
         if (code != null) {
             settings.put("lochan.setup-code", code);

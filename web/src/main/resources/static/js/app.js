@@ -1,5 +1,6 @@
 // What all pages do: each part looks for its own elements and leaves pages without them alone.
 import { finishSignOut, keepForOneAccount, watchSignOut } from './sign-out.js';
+import { watchInstruments } from './instruments.js';
 import { watchWork } from './work.js';
 
 /** Counts the minutes since a stop began. */
@@ -83,6 +84,26 @@ function offerValues() {
   }
 }
 
+const READ = 'lochan-read';
+
+/** What is to be minded is open until it was read, on whatever page. */
+function foldRead() {
+  let read;
+  try {
+    read = JSON.parse(localStorage.getItem(READ) ?? '[]');
+  } catch {
+    read = [];
+  }
+  for (const one of document.querySelectorAll('[data-minded]')) {
+    one.open = !read.includes(one.dataset.minded);
+    one.addEventListener('toggle', () => {
+      if (one.open || read.includes(one.dataset.minded)) return;
+      read.push(one.dataset.minded);
+      localStorage.setItem(READ, JSON.stringify(read));
+    });
+  }
+}
+
 /** On a narrow window the station one is at may lie outside the row. */
 function showStation() {
   document.querySelector('.stations [aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
@@ -93,8 +114,10 @@ document.addEventListener('exchanged', watchChoices);
 finishSignOut();
 keepForOneAccount();
 watchSignOut();
+foldRead();
 showStation();
 watchWork();
+watchInstruments();
 runClocks();
 offerPositions();
 offerValues();

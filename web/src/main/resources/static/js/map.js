@@ -183,6 +183,9 @@ function watchMapPage() {
     depthScale(page, map, marks);
     alike(page, map);
     chosen(page, root, map, marks, goTo);
+    document.addEventListener('boat', ({ detail: boat }) =>
+      show(map, { boat: typeof boat?.lat === 'number' ? { lat: boat.lat, lon: boat.lon } : null }),
+    );
   });
 }
 

@@ -393,7 +393,7 @@ class ServerTest {
                 .isEqualTo(
                         new Output(
                                 2,
-                                "lochan: unknown command dance: expected one of demo, serve, import, export, rank, value, plan, route, bag, advise, runs, lures, structure, track.\n"));
+                                "lochan: unknown command dance: expected one of demo, serve, import, export, stand-ins, rank, value, plan, route, bag, advise, runs, lures, structure, track.\n"));
         assertThat(shell(START + " demo --fast", Map.of()).text())
                 .contains("demo takes no options")
                 .hasLineCount(1);

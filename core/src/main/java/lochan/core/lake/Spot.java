@@ -39,9 +39,16 @@ public record Spot(
         Map<String, String> entered) {
 
     public static final double USUAL_RADIUS_M = 60;
+    /** A fish from below may not be able to go down again, m: 25 ft. */
+    private static final double DEEP_M = 7.6;
 
     public Spot {
         entered = Map.copyOf(entered);
+    }
+
+    /** Whether fish are brought up from deep water there. */
+    public boolean isDeep() {
+        return depthMaxM != null && depthMaxM >= DEEP_M;
     }
 
     /** The same with another chance that a boat got there first. */

@@ -107,6 +107,7 @@ public final class AdviceModule {
         return new JsObject()
                 .put("now", Double.valueOf((double) s.now().toEpochMilli()))
                 .put("cautions", s.cautions())
+                .put("minded", s.minded(), BoatModule::of)
                 .put("lightning", s.lightning(), AdviceModule::timed)
                 .put("stay", of(s.stay()))
                 .putSome("due", s.due(), d -> new JsObject()

@@ -27,6 +27,7 @@ import lochan.offline.bag.Words;
 import lochan.offline.form.Form;
 import lochan.offline.json.Fields;
 import lochan.offline.pack.EventJson;
+import lochan.offline.plan.Caution;
 import lochan.offline.practice.PracticeChange;
 import lochan.offline.practice.PracticeLog;
 import lochan.offline.practice.PracticeScreen;
@@ -213,6 +214,13 @@ public final class BoatModule {
                 .done();
     }
 
+    /** A weight as it is typed into a form, in the units of the log. */
+    @JSExport
+    public static String typedWeight(JSObject log, double grams) {
+        JsFields f = new JsFields(log);
+        return EventJson.units(f.needed("units", f::object)).typedWeight(Double.valueOf(grams));
+    }
+
     private static JsObject errors(Form form) {
         return new JsObject()
                 .put(
@@ -361,6 +369,18 @@ public final class BoatModule {
 
     private static Alarm.Timed timed(Fields f) {
         return new Alarm.Timed(f.needed("id", f::text), f.needed("at", f::time), f.needed("words", f::text));
+    }
+
+    static JsObject of(Caution c) {
+        return new JsObject().put("id", c.id()).put("title", c.title()).put("words", c.words());
+    }
+
+    /** What to mind with a fish, and with one from deep water, which is the last: {@code [{id, title, words}]}. */
+    @JSExport
+    public static JSObject fishCautions() {
+        List<Caution> all = new ArrayList<>(Caution.FISH);
+        all.add(Caution.DEEP);
+        return JsObject.listOf(all, BoatModule::of);
     }
 
     /** What alarms are about: {@code [{code, words}]}. */

@@ -17,6 +17,7 @@ import lochan.core.planning.backups.Backups;
 import lochan.core.planning.runs.DayRuns;
 import lochan.core.quantity.Units;
 import lochan.offline.json.Fields;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a phone takes along of an event: enough to advise, plan and show the lake without a signal.
@@ -28,6 +29,7 @@ import lochan.offline.json.Fields;
  * @param effort how much the phone computes
  * @param fished  by spot, what practice brought; spots that were not fished are left out
  * @param notAllowed what the angler's rules say against presentations, by their ids
+ * @param waterC water temperature as it was last logged at home, °C; null: nobody logged it
  * @param days   by number; days that practice says nothing of are left out
  */
 public record Pack(
@@ -38,6 +40,7 @@ public record Pack(
         Effort effort,
         Map<String, Fished> fished,
         Map<String, String> notAllowed,
+        @Nullable Double waterC,
         Map<Integer, Day> days) {
 
     /** What practice brought at a spot. */
@@ -66,6 +69,7 @@ public record Pack(
                 effort(f.needed("effort", f::object)),
                 fished(f),
                 f.needed("notAllowed", f::object).all(),
+                f.number("waterC"),
                 days);
     }
 

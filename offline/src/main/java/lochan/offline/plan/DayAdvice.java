@@ -81,11 +81,18 @@ public final class DayAdvice {
         return new PlanScreen(
                 now,
                 cautions,
+                minded(now),
                 lightning,
                 fished && day != null && advisor != null
                         ? stayOrMove(day, advisor, standing(log, now, position))
                         : null,
                 over ? null : FishWords.due(event, now, hours.checkIn(), pack.units()));
+    }
+
+    private List<Caution> minded(Instant now) {
+        Double water = pack.waterC() == null ? Caution.lastWaterC(pack.event(), now) : pack.waterC();
+        Caution cold = Caution.cold(water, pack.units());
+        return cold == null ? List.of() : List.of(cold);
     }
 
     private MoveAdvice.State standing(List<Entry> log, Instant now, @Nullable Position position) {

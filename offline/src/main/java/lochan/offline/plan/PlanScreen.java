@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param now      that time
  * @param cautions what the angler's forecast and rules say against going on as planned
+ * @param minded   what to mind, until it was read
  * @param lightning when lightning hours that are to come begin, and what to do before
  * @param stay     whether to stay or move; null where there is no advice
  * @param due      known fish to come back to; null once the day is over
@@ -17,12 +18,14 @@ import org.jspecify.annotations.Nullable;
 public record PlanScreen(
         Instant now,
         List<String> cautions,
+        List<Caution> minded,
         List<Alarm.Timed> lightning,
         @Nullable StayOrMove stay,
         @Nullable List<FishWords.Due> due) {
 
     public PlanScreen {
         cautions = List.copyOf(cautions);
+        minded = List.copyOf(minded);
         lightning = List.copyOf(lightning);
     }
 }

@@ -88,6 +88,7 @@ class AdviceModuleTest {
                         EFFORT,
                         Map.of(),
                         Map.of(),
+                        null,
                         Map.of(1, new Pack.Day(model, ladder))),
                 1);
         here.ready();

@@ -17,6 +17,7 @@ import lochan.core.live.Effort;
 import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.planning.backups.Backups;
 import lochan.core.planning.runs.DayRuns;
+import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileReader;
 import lochan.offline.pack.Pack;
@@ -40,6 +41,10 @@ class DayAdviceTest {
     }
 
     private static DayAdvice of(Map<String, String> notAllowed) {
+        return of(event, notAllowed);
+    }
+
+    private static DayAdvice of(EventData event, Map<String, String> notAllowed) {
         FittedDayModel model = new FittedDayModel(event, 1, Assumptions.DEFAULTS);
         return new DayAdvice(
                 new Pack(
@@ -50,6 +55,7 @@ class DayAdviceTest {
                         new Effort(200, 60, 12, 1, 1),
                         Map.of("harth-grass", new Pack.Fished(95, 7)),
                         notAllowed,
+                        12.0,
                         Map.of(1, new Pack.Day(model, new Backups.Ladder(null, List.of())))),
                 1);
     }
@@ -130,5 +136,32 @@ class DayAdviceTest {
         assertThat(way.getLast().metresTo(map.places().getLast().position())).isLessThan(101);
         MapScreen forbidden = of(Map.of(nearest.lure(), "banned.")).map(List.of(), at("09:40"), boat);
         assertThat(forbidden.places().getFirst().lure()).isNotEqualTo(nearest.lure());
+    }
+
+    @Test
+    void lightningThatComesSaysWhereToWaitAndIsWhatTheBoatLeavesFor() {
+        EventData stormy = event.toBuilder()
+                .forecast(List.of(new ForecastPeriod(at("10:00"), at("11:00"), null, null, null, null, null, true)))
+                .build();
+
+        PlanScreen screen = of(stormy, Map.of()).screen(until(at("09:40")), at("09:40"), null);
+
+        assertThat(screen.lightning()).singleElement().satisfies(l -> {
+            assertThat(l.at()).isEqualTo(at("10:00"));
+            assertThat(l.words())
+                    .contains("ashore 10:00 to 11:30: wait at ", ", leave here by 09:", "Thunder heard sooner");
+        });
+        assertThat(screen.stay().leaveFor()).isEqualTo("the launch");
+        assertThat(screen.stay().leaveAt()).isBetween(at("09:41"), at("10:00"));
+        PlanScreen late = of(stormy, Map.of()).screen(until(at("09:59")), at("09:59"), null);
+        assertThat(late.stay().act()).isEqualTo("Lightning: be ashore at the launch.");
+    }
+
+    @Test
+    void coldWaterIsSaidByWhatWasLogged() {
+        assertThat(screen("09:40").minded()).singleElement().satisfies(c -> {
+            assertThat(c.title()).isEqualTo("Cold water, 54 °F");
+            assertThat(c.words()).contains("Life jacket");
+        });
     }
 }

@@ -88,7 +88,7 @@ class HazardsTest {
 
     @Test
     void whatIsOverOrOutsideTheDayIsNotTold() {
-        assertThat(told(Boat.USUAL, "11:00", part("08:00", "11:00", 25, true), part("18:00", "20:00", 30, true)))
+        assertThat(told(Boat.USUAL, "11:30", part("08:00", "11:00", 25, true), part("18:00", "20:00", 30, true)))
                 .isEmpty();
         assertThat(told(Boat.USUAL, "10:59", part("08:00", "11:00", 25, true))).hasSize(2);
     }

@@ -20,6 +20,8 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.gear.Tackles;
 import lochan.web.lake.DepthSources;
+import lochan.web.weather.StandInWeather;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.io.ClassPathResource;
@@ -43,6 +45,7 @@ class DemoLoader implements SmartInitializingSingleton {
     private final EventBook book;
     private final DepthSources depths;
     private final Tackles tackles;
+    private final ObjectProvider<StandInWeather> weather;
     private final TransactionTemplate transaction;
 
     DemoLoader(
@@ -51,7 +54,9 @@ class DemoLoader implements SmartInitializingSingleton {
             EventBook book,
             DepthSources depths,
             Tackles tackles,
+            ObjectProvider<StandInWeather> weather,
             TransactionTemplate transaction) {
+        this.weather = weather;
         this.tackles = tackles;
         this.depths = depths;
         this.accounts = accounts;
@@ -70,6 +75,8 @@ class DemoLoader implements SmartInitializingSingleton {
                 loadTackle(demo);
                 loadDepths(events.all(demo.accountId()).getFirst());
             }
+            // At a port of its own in each start.
+            weather.ifAvailable(w -> w.tell(events.all(demo.accountId()).getFirst()));
         });
     }
 

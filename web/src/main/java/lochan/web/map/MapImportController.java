@@ -3,6 +3,7 @@ package lochan.web.map;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -27,6 +28,7 @@ import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
+import lochan.web.instruments.Instruments;
 import lochan.web.lake.DepthSources;
 import lochan.web.lake.LakeZip;
 import lochan.web.lake.Lakes;
@@ -48,14 +50,23 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class MapImportController {
 
     private static final int LONGEST_NAME = 200;
+    private static final String INSTRUMENTS = "instruments.nmea";
 
     private final MapUploads uploads;
     private final Lakes lakes;
     private final DepthSources depths;
+    private final Instruments instruments;
     private final EventBook events;
     private final Accounts accounts;
 
-    MapImportController(MapUploads uploads, Lakes lakes, DepthSources depths, EventBook events, Accounts accounts) {
+    MapImportController(
+            MapUploads uploads,
+            Lakes lakes,
+            DepthSources depths,
+            Instruments instruments,
+            EventBook events,
+            Accounts accounts) {
+        this.instruments = instruments;
         this.uploads = uploads;
         this.lakes = lakes;
         this.depths = depths;
@@ -80,6 +91,17 @@ class MapImportController {
                     "trouble", "“" + name + "” was not imported; nothing was changed: " + e.getMessage() + ".");
             return "redirect:/events/" + key.eventId() + "/map";
         }
+    }
+
+    /** Looks at the depths that the boat's instruments measured, as at any log. */
+    @PostMapping("/events/{eventId}/map/soundings")
+    String soundings(EventKey key, RedirectAttributes flash) {
+        if (instruments.soundings() == 0) {
+            flash.addFlashAttribute("trouble", "The boat's instruments have measured no depth yet.");
+            return "redirect:/events/" + key.eventId() + "/map";
+        }
+        uploads.put(key, new MapUploads.Upload(INSTRUMENTS, instruments.log().getBytes(StandardCharsets.US_ASCII)));
+        return "redirect:/events/" + key.eventId() + "/map/import";
     }
 
     private static String name(MultipartFile file) {
@@ -262,6 +284,11 @@ class MapImportController {
             MapFile file = MapFiles.read(upload.name(), upload.content(), projection(form));
             keep(key, result(reading(key, event, file, form), upload, event), upload.name(), flash);
             uploads.drop(key);
+            if (upload.name().equals(INSTRUMENTS)) {
+                instruments.forget((int) new String(upload.content(), StandardCharsets.US_ASCII)
+                        .lines()
+                        .count());
+            }
         } catch (MapFileException | BadGridException e) {
             flash.addFlashAttribute(
                     "trouble",

@@ -31,6 +31,7 @@ import lochan.core.planning.valuation.Strategy;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.offline.plan.BankWords;
+import lochan.offline.plan.Caution;
 import lochan.offline.plan.FishWords;
 import lochan.offline.plan.PatternWords;
 import lochan.offline.plan.PlanWords;
@@ -119,6 +120,7 @@ public class PlanPage {
                     .map(GearCheck::words)
                     .toList());
             visits(key, event, kept, units, page);
+            page.minded(Caution.ofPlan(event, kept, units));
             Form form = typed == null ? new Form(units) : typed;
             Calibration calibration = projections.calibration(key.accountId());
             page.form(form);

@@ -6,6 +6,7 @@ import java.util.Map;
 import lochan.core.eventdata.EventData;
 import lochan.core.planning.valuation.PlanValue;
 import lochan.offline.form.Form;
+import lochan.offline.plan.Caution;
 import lochan.web.modelling.BackgroundComputation;
 import org.jspecify.annotations.Nullable;
 
@@ -33,6 +34,7 @@ record PlanView(
         @Nullable String map,
         @Nullable String leaveBy,
         @Nullable String waitHome,
+        @Nullable List<Caution> minded,
         @Nullable List<String> ladder,
         @Nullable PlanValue value,
         @Nullable String valueWords,

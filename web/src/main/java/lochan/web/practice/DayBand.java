@@ -12,7 +12,9 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
+import lochan.core.model.evidence.ObservedWeather;
 import lochan.core.practice.Bite;
+import lochan.core.practice.Conditions;
 import lochan.core.practice.FishSize;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
@@ -108,7 +110,7 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
                 t = t.plus(Duration.ofHours(1))) {
             hours.add(new Tick(x.applyAsDouble(t), Dates.clock(t, zone)));
         }
-        return new DayBand(pieces, weather(stops, x, units), hours);
+        return new DayBand(pieces, weather(stops, event, x, units), hours);
     }
 
     private static String words(PracticeStop s, EventData event, Units units) {
@@ -128,13 +130,13 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
     }
 
     /** Stops of the same temperature, wind and sky make one piece. */
-    private static List<Weather> weather(List<PracticeStop> stops, ToDoubleFunction<Instant> x, Units units) {
+    private static List<Weather> weather(
+            List<PracticeStop> stops, EventData event, ToDoubleFunction<Instant> x, Units units) {
         List<Weather> pieces = new ArrayList<>();
         int from = 0;
         for (int i = 1; i <= stops.size(); i++) {
-            List<String> words = ConditionWords.sky(stops.get(from).conditions(), units);
-            if (i == stops.size()
-                    || !words.equals(ConditionWords.sky(stops.get(i).conditions(), units))) {
+            List<String> words = sky(stops.get(from), event, units);
+            if (i == stops.size() || !words.equals(sky(stops.get(i), event, units))) {
                 double start = x.applyAsDouble(stops.get(from).start());
                 double width =
                         Math.max(LEAST_WIDTH, x.applyAsDouble(stops.get(i - 1).end()) - start);
@@ -145,6 +147,16 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
             }
         }
         return pieces;
+    }
+
+    /** What was logged, and what the weather of files and services adds, marked as theirs. */
+    private static List<String> sky(PracticeStop stop, EventData event, Units units) {
+        List<String> words = new ArrayList<>(ConditionWords.sky(stop.conditions(), units));
+        Conditions added = ObservedWeather.added(stop, event);
+        if (added != null) {
+            ConditionWords.sky(added, units).forEach(w -> words.add(w + " (weather record)"));
+        }
+        return words;
     }
 
     private static String fitting(List<String> words, double width) {

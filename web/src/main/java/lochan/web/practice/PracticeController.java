@@ -16,6 +16,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
+import lochan.core.model.evidence.ObservedWeather;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.Conditions;
@@ -113,7 +114,9 @@ class PracticeController {
                 open.bites().reversed().stream().map(b -> row(b, event, units)).toList());
         List<Bite> all = stops.stream().flatMap(s -> s.stop().bites().stream()).toList();
         page.retrieves(lastRetrieves(all));
+        Conditions added = ObservedWeather.added(open.stop(), event);
         page.conditionWords(ConditionWords.of(open.stop().conditions(), units));
+        page.recordWords(added == null ? null : ConditionWords.of(added, units));
         if (!pad.has("outcome")) {
             pad.put(
                     "how",

@@ -32,4 +32,5 @@ record PracticeView(
         @Nullable List<PracticeController.BiteRow> openBites,
         @Nullable List<String> retrieves,
         @Nullable String conditionWords,
+        @Nullable String recordWords,
         @Nullable String noteWords) {}

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import lochan.core.Coded;
 import lochan.core.practice.ForecastPeriod;
+import lochan.core.practice.ForecastPeriodBuilder;
 import lochan.core.practice.Sky;
 import lochan.web.eventbook.EventKey;
 import org.jooq.Condition;
@@ -15,7 +16,7 @@ import org.jooq.TableRecord;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 
-/** Forecasts of events: the one that holds, and the one before it. */
+/** The weather of events: what holds, and what was there before it. */
 @Repository
 class ForecastRepository {
 
@@ -27,19 +28,25 @@ class ForecastRepository {
 
     List<ForecastPeriod> current(EventKey key) {
         return db.selectFrom(FORECAST_PERIOD)
-                .where(FORECAST_PERIOD.EVENT_ID.eq(key.eventId()))
-                .and(FORECAST_PERIOD.ACCOUNT_ID.eq(key.accountId()))
+                .where(ofForecast(key))
                 .and(FORECAST_PERIOD.REPLACED_AT.isNull())
-                .orderBy(FORECAST_PERIOD.ORDINAL)
-                .fetch(r -> new ForecastPeriod(
-                        r.getFromAt(),
-                        r.getToAt(),
-                        r.getWindMps(),
-                        r.getWindFromDeg(),
-                        Coded.getOrNull(Sky.class, r.getSky()),
-                        r.getWaterTempC(),
-                        r.getVisibilityM(),
-                        r.getLightning()));
+                .orderBy(FORECAST_PERIOD.FROM_AT, FORECAST_PERIOD.ORDINAL)
+                .fetch(r -> ForecastPeriodBuilder.builder()
+                        .from(r.getFromAt())
+                        .to(r.getToAt())
+                        .windMps(r.getWindMps())
+                        .gustMps(r.getGustMps())
+                        .windFromDeg(r.getWindFromDeg())
+                        .sky(Coded.getOrNull(Sky.class, r.getSky()))
+                        .rainMm(r.getRainMm())
+                        .thunderChance(r.getThunderChance())
+                        .airTempC(r.getAirTempC())
+                        .pressureHpa(r.getPressureHpa())
+                        .waterTempC(r.getWaterTempC())
+                        .visibilityM(r.getVisibilityM())
+                        .lightning(r.getLightning())
+                        .origin(Coded.get(ForecastPeriod.Origin.class, r.getOrigin()))
+                        .build());
     }
 
     private static Condition ofForecast(EventKey key) {
@@ -57,6 +64,18 @@ class ForecastRepository {
                 .where(ofForecast(key))
                 .execute();
         add(key, forecast);
+    }
+
+    /** Puts hours of a service in the place of those that it, or a file, gave for the same time; what was there before is not kept. */
+    void refresh(EventKey key, List<ForecastPeriod> hours) {
+        db.deleteFrom(FORECAST_PERIOD)
+                .where(ofForecast(key))
+                .and(FORECAST_PERIOD.REPLACED_AT.isNull())
+                .and(FORECAST_PERIOD.ORIGIN.ne(ForecastPeriod.Origin.TYPED.code()))
+                .and(FORECAST_PERIOD.FROM_AT.lt(hours.getLast().to()))
+                .and(FORECAST_PERIOD.TO_AT.gt(hours.getFirst().from()))
+                .execute();
+        add(key, hours);
     }
 
     /** Swaps the forecast with the one before it. */
@@ -85,11 +104,17 @@ class ForecastRepository {
                     .setFromAt(f.from())
                     .setToAt(f.to())
                     .setWindMps(f.windMps())
+                    .setGustMps(f.gustMps())
                     .setWindFromDeg(f.windFromDeg())
                     .setSky(f.sky() == null ? null : f.sky().code())
+                    .setRainMm(f.rainMm())
+                    .setThunderChance(f.thunderChance())
+                    .setAirTempC(f.airTempC())
+                    .setPressureHpa(f.pressureHpa())
                     .setWaterTempC(f.waterTempC())
                     .setVisibilityM(f.visibilityM())
-                    .setLightning(f.lightning()));
+                    .setLightning(f.lightning())
+                    .setOrigin(f.origin().code()));
         }
         db.batchInsert(rows).execute();
     }

@@ -1,30 +1,37 @@
 package lochan.web.weather;
 
 import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.ForecastPeriod;
+import lochan.core.practice.ForecastPeriodBuilder;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
-/** The weather forecast of an event, as the angler typed it or a file brought it. */
+/** The weather of an event, as the angler typed it, a file brought it or a service told it. What was typed goes before the rest. */
 @Service
 @Order(EventPart.REST)
 public class Forecasts implements EventPart {
 
     private final ForecastRepository repository;
+    private final WeatherFetcher fetcher;
     private final Clock clock;
 
-    Forecasts(ForecastRepository repository, Clock clock) {
+    Forecasts(ForecastRepository repository, WeatherFetcher fetcher, Clock clock) {
         this.repository = repository;
+        this.fetcher = fetcher;
         this.clock = clock;
     }
 
     @Override
     public void read(EventKey key, EventData.Builder event) {
+        fetcher.lookedAt(key);
         event.forecast(forecast(key));
     }
 
@@ -34,13 +41,74 @@ public class Forecasts implements EventPart {
         repository.add(key, event.forecast());
     }
 
+    /** What holds, in order of time, none overlapping. */
     public List<ForecastPeriod> forecast(EventKey key) {
+        List<ForecastPeriod> all = repository.current(key);
+        List<ForecastPeriod> typed = all.stream()
+                .filter(f -> f.origin() == ForecastPeriod.Origin.TYPED)
+                .toList();
+        if (typed.size() == all.size()) {
+            return typed;
+        }
+        List<ForecastPeriod> merged = new ArrayList<>(typed);
+        all.stream()
+                .filter(f -> f.origin() != ForecastPeriod.Origin.TYPED)
+                .forEach(f -> merged.addAll(without(f, typed)));
+        merged.sort(Comparator.comparing(ForecastPeriod::from));
+        return List.copyOf(merged);
+    }
+
+    /** What of an hour the typed parts leave. */
+    private static List<ForecastPeriod> without(ForecastPeriod hour, List<ForecastPeriod> typed) {
+        List<ForecastPeriod> left = new ArrayList<>();
+        Instant from = hour.from();
+        for (ForecastPeriod t : typed) {
+            if (t.overlaps(hour)) {
+                if (t.from().isAfter(from)) {
+                    left.add(ForecastPeriodBuilder.builder(hour)
+                            .from(from)
+                            .to(t.from())
+                            .build());
+                }
+                from = t.to().isAfter(from) ? t.to() : from;
+            }
+        }
+        if (from.isBefore(hour.to())) {
+            left.add(ForecastPeriodBuilder.builder(hour).from(from).build());
+        }
+        return left;
+    }
+
+    /** As it is stored, typed rows and hours that lie under them too. */
+    List<ForecastPeriod> stored(EventKey key) {
         return repository.current(key);
     }
 
     @EventWrite
     public void replace(EventKey key, List<ForecastPeriod> forecast) {
         repository.replace(key, forecast, clock.instant());
+    }
+
+    /** Takes hours of a file, in the place of those that there are for the same time. */
+    @EventWrite
+    void take(EventKey key, List<ForecastPeriod> hours) {
+        List<ForecastPeriod> all = new ArrayList<>(hours);
+        repository.current(key).stream()
+                .filter(f -> f.origin() == ForecastPeriod.Origin.TYPED
+                        || hours.stream().noneMatch(f::overlaps))
+                .forEach(all::add);
+        repository.replace(key, all, clock.instant());
+    }
+
+    /** Removes all hours that were not typed. */
+    @EventWrite
+    void removeHours(EventKey key) {
+        repository.replace(
+                key,
+                repository.current(key).stream()
+                        .filter(f -> f.origin() == ForecastPeriod.Origin.TYPED)
+                        .toList(),
+                clock.instant());
     }
 
     /** Brings back the forecast before this one; a second time this one again. */

@@ -5,6 +5,7 @@ import { finishSignOut, keepForOneAccount, signOut, watchSignOut } from '../sign
 import * as rules from './bag.js';
 import { Bell } from './bell.js';
 import { Compass } from './compass.js';
+import { Scale } from './scale.js';
 import { cellsOf } from '../map/depths.js';
 import { LakeMap } from '../map/lake-map.js';
 import { bytesOf, keptLayers } from '../map/page.js';
@@ -38,7 +39,13 @@ class BoatApp {
     this.awake = new Awake();
     this.bell = new Bell();
     this.compass = new Compass();
+    this.scale = new Scale(
+      (weighing) => this.weighed(weighing),
+      () => this.draw(),
+    );
+    this.weighedBy = null;
     this.alarmKinds = rules.alarmKinds();
+    this.fishCautions = rules.fishCautions();
     this.thumb = window.matchMedia('(pointer: coarse)').matches;
     this.canSpeak = 'speechSynthesis' in window;
     this.Ear = window.SpeechRecognition ?? window.webkitSpeechRecognition;
@@ -248,6 +255,7 @@ class BoatApp {
     this.see({ ...known, entries: [...known.entries, entry] }, now, view);
     element.querySelectorAll('input[type=text], input[type=number]').forEach((input) => (input.value = ''));
     element.querySelectorAll('input[type=checkbox]').forEach((input) => (input.checked = false));
+    if (form === 'fish') this.weighedBy = null;
     element.closest('details')?.removeAttribute('open');
     this.draw();
     if (told) this.announce(told);
@@ -814,6 +822,15 @@ class BoatApp {
     field.value = key === 'back' ? field.value.slice(0, -1) : field.value + key;
   }
 
+  /** Fills a weight of the scale into the fish form; it is logged by the angler alone. */
+  weighed({ grams, from }) {
+    const field = document.querySelector('.measures input[name=weight]');
+    if (!field) return;
+    field.value = rules.typedWeight(this.known(), grams);
+    this.weighedBy = { from, at: this.clockOf(this.now()) };
+    this.draw();
+  }
+
   /** Tries the rules with a fish that nobody caught, so that the first one does not wait for code that has never run. */
   rehearse() {
     if (this.kept.log)
@@ -828,6 +845,7 @@ class BoatApp {
   }
 
   watch() {
+    this.scale.watch();
     document.addEventListener('pointerdown', () => this.bell.wake(), { once: true });
     const changes = new EventSource(`${this.root}/changes`);
     changes.addEventListener('log', () => this.send());

@@ -16,6 +16,28 @@ export function clock({ waits, track }, time) {
   >`;
 }
 
+const READ = 'lochan-read';
+
+/** What was read of what is to be minded. */
+function read() {
+  try {
+    return JSON.parse(localStorage.getItem(READ) ?? '[]');
+  } catch {
+    return [];
+  }
+}
+
+/** Something to mind: open until it was read, then folded to its title. */
+export function minded({ id, title, words }) {
+  const seen = ({ target }) => {
+    if (!target.open && !read().includes(id)) localStorage.setItem(READ, JSON.stringify([...read(), id]));
+  };
+  return html`<details class="minded" data-minded=${id} ?open=${!read().includes(id)} @toggle=${seen}>
+    <summary>${title}</summary>
+    <p>${words}</p>
+  </details>`;
+}
+
 /** How bites are lost. */
 export const LOSSES = {
   'jumped-off': 'jumped off',

@@ -1,7 +1,7 @@
 // The screens of the boat's app, drawn from the view of the rules' module. Nothing is computed here.
 import { html, nothing, repeat } from '/assets/lit-html.js';
 import { mapScreen } from './map-screen.js';
-import { clock, LOSSES, problems } from './parts.js';
+import { clock, LOSSES, minded, problems } from './parts.js';
 import { practiceHead, practiceScreen } from './practice-screen.js';
 
 /** Screens by the names of their buttons. */
@@ -190,9 +190,16 @@ function balance(app) {
   </section>`;
 }
 
+/** How to handle a fish, and one from the deep water that is fished. */
+function fishMinded(app) {
+  const deep = app.taken?.pack.deepSpots?.includes(app.kept.plan?.stay?.cell?.spotId);
+  return (deep ? app.fishCautions : app.fishCautions.slice(0, -1)).map(minded);
+}
+
 function logScreen(app) {
   const { view } = app;
   return html`${told(view)} ${view.pair ? balance(app) : fishForm(app)} ${fishing(app)} ${entries(app)} ${weighIn(app)}
+    ${fishMinded(app)}
     <p class="caution">
       These are the rules you typed; the director's sheet and the officers decide, possession rules first. A fish hooked
       deep: cut the line. Warm livewell: cool it, give it air. Life jacket on and lanyard clipped whenever the big motor
@@ -245,6 +252,21 @@ function fishForm(app) {
           ${app.byLength || app.byBalance ? nothing : textField('weight', 'Weight', '3-4')}
           ${textField('length', 'Length', '14 1/2')}
         </div>
+        ${
+          app.weighedBy
+            ? html`<p class="hint" role="status" data-weighed>
+                Weight from the ${app.weighedBy.from}, ${app.weighedBy.at}: check it, then log the fish.
+              </p>`
+            : nothing
+        }
+        ${app.scale.words ? html`<p class="hint" role="status">${app.scale.words}</p>` : nothing}
+        ${
+          app.scale.hasBluetooth && !app.byLength && !app.byBalance
+            ? html`<button type="button" class="plain" @click=${() => app.scale.connect()}>
+                Connect a Bluetooth scale
+              </button>`
+            : nothing
+        }
         ${
           app.thumb
             ? html`<div class="keypad" aria-hidden="true" @click=${(e) => app.typed(e.target.dataset.key)}>
@@ -497,7 +519,7 @@ function planScreen(app) {
       <p>No advice is on this phone yet: it comes with the next signal.</p>
     </section>`;
   return html`${(plan.lightning ?? []).map(({ words }) => html`<div class="note trouble" role="alert"><strong>${words}</strong></div>`)}
-  ${plan.cautions.map((words) => html`<div class="note trouble">${words}</div>`)}
+    ${plan.cautions.map((words) => html`<div class="note trouble">${words}</div>`)} ${(plan.minded ?? []).map(minded)}
     ${plan.stay ? stayOrMove(app, plan) : nothing} ${plan.stay ? projection(app, plan.stay) : nothing}
     ${
       plan.stay || plan.due

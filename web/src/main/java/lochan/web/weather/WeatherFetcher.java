@@ -1,0 +1,222 @@
+package lochan.web.weather;
+
+import jakarta.annotation.PreDestroy;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.ConnectException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.net.http.HttpTimeoutException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import lochan.core.event.Event;
+import lochan.core.practice.ForecastPeriod;
+import lochan.instruments.weather.WeatherFileException;
+import lochan.instruments.weather.WeatherReading;
+import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.Events;
+import lochan.web.shared.NotThereException;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+
+/**
+ * Asks weather services at their intervals, beside the pages: no page ever waits for one. An event is asked for from when it is first looked at until the day
+ * after its last one. An answer that is late, too large or not to be read leaves the last good one as it was.
+ */
+@Component
+class WeatherFetcher {
+
+    private static final Logger LOG = LoggerFactory.getLogger(WeatherFetcher.class);
+    private static final Duration CONNECT = Duration.ofSeconds(5);
+    private static final Duration ANSWER = Duration.ofSeconds(15);
+    private static final int AT_A_TIME = 4;
+    private static final int MOST_WATCHED = 2000;
+    private static final int LONGEST_TROUBLE = 500;
+
+    private final WeatherSources sources;
+    private final Events events;
+    private final Clock clock;
+    private final boolean allowInside;
+    private volatile @Nullable String standIn;
+    /** Events that were looked at, and those that are asked for now. */
+    private final Map<EventKey, Instant> watched = new ConcurrentHashMap<>();
+
+    private final Set<EventKey> asking = ConcurrentHashMap.newKeySet();
+    private final Semaphore room = new Semaphore(AT_A_TIME);
+    private final ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor();
+    private final HttpClient client = HttpClient.newBuilder()
+            .connectTimeout(CONNECT)
+            .followRedirects(HttpClient.Redirect.NEVER)
+            .executor(threads)
+            .build();
+
+    WeatherFetcher(
+            WeatherSources sources,
+            Events events,
+            Clock clock,
+            @Value("${lochan.weather.inside:false}") boolean allowInside) {
+        this.sources = sources;
+        this.events = events;
+        this.clock = clock;
+        this.allowInside = allowInside;
+    }
+
+    /** Remembers that somebody looks at an event: its weather is asked for from now on. */
+    void lookedAt(EventKey key) {
+        if (watched.size() < MOST_WATCHED) {
+            watched.putIfAbsent(key, Instant.MIN);
+        }
+    }
+
+    /** Looks at once, and not at the next turn. */
+    void lookNow(EventKey key) {
+        watched.put(key, Instant.MIN);
+        turn();
+    }
+
+    @Scheduled(initialDelayString = "PT5S", fixedDelayString = "PT20S")
+    void turn() {
+        Instant now = clock.instant();
+        watched.forEach((key, next) -> {
+            if (!now.isBefore(next) && asking.add(key)) {
+                threads.execute(() -> {
+                    try {
+                        watched.put(key, asked(key, now));
+                    } catch (NotThereException e) {
+                        watched.remove(key);
+                    } catch (RuntimeException e) {
+                        LOG.warn("the weather of an event could not be kept: {}", e.getMessage());
+                        watched.put(key, now.plus(Duration.ofMinutes(WeatherSource.LEAST_MINUTES)));
+                    } finally {
+                        asking.remove(key);
+                    }
+                });
+            }
+        });
+    }
+
+    /** Asks where it is due; gives when to look again. */
+    private Instant asked(EventKey key, Instant now) {
+        WeatherSource source = sources.find(key).orElse(null);
+        if (source == null || !source.isDue(now)) {
+            return now.plus(Duration.ofMinutes(1));
+        }
+        Event event = events.event(key);
+        ZoneId zone = event.timeZone();
+        Instant over =
+                event.days().getLast().date().plusDays(2).atStartOfDay(zone).toInstant();
+        if (now.isAfter(over)) {
+            return over.plus(Duration.ofDays(365));
+        }
+        room.acquireUninterruptibly();
+        try {
+            WeatherReading read = answer(event, source, zone);
+            sources.tried(
+                    key,
+                    new WeatherSource(
+                            source.address(),
+                            source.everyMinutes(),
+                            read.form(),
+                            read.hours().size(),
+                            read.leftOut(),
+                            now,
+                            now,
+                            null),
+                    read.hours());
+        } catch (OutsideAddress.RefusedException | IOException | WeatherFileException | InterruptedException e) {
+            String trouble = words(e);
+            sources.tried(
+                    key,
+                    new WeatherSource(
+                            source.address(),
+                            source.everyMinutes(),
+                            source.form(),
+                            source.hours(),
+                            source.leftOut(),
+                            now,
+                            source.answeredAt(),
+                            trouble.substring(0, Math.min(trouble.length(), LONGEST_TROUBLE))),
+                    List.of());
+        } finally {
+            room.release();
+        }
+        return now.plus(Duration.ofMinutes(1));
+    }
+
+    private static String words(Exception e) {
+        return switch (e) {
+            case OutsideAddress.RefusedException r -> String.valueOf(r.getMessage());
+            case WeatherFileException w -> "its answer cannot be used: " + w.getMessage();
+            case HttpTimeoutException t -> "no answer within " + ANSWER.toSeconds() + " seconds";
+            case ConnectException c -> "it cannot be reached";
+            default -> "it broke off: " + e;
+        };
+    }
+
+    private WeatherReading answer(Event event, WeatherSource source, ZoneId zone)
+            throws OutsideAddress.RefusedException, IOException, WeatherFileException, InterruptedException {
+        String filled = source.address()
+                .replace(
+                        "{lat}",
+                        String.format(Locale.ROOT, "%.4f", event.launch().lat()))
+                .replace(
+                        "{lon}",
+                        String.format(Locale.ROOT, "%.4f", event.launch().lon()));
+        URI address = OutsideAddress.check(filled, allowsInside(filled));
+        HttpResponse<InputStream> response = client.send(
+                HttpRequest.newBuilder(address)
+                        .timeout(ANSWER)
+                        .header("Accept", "application/geo+json, application/json, text/csv")
+                        .header("User-Agent", "Lochan")
+                        .build(),
+                HttpResponse.BodyHandlers.ofInputStream());
+        try (InputStream body = response.body()) {
+            if (response.statusCode() != 200) {
+                throw new IOException("it answered " + response.statusCode());
+            }
+            Future<byte[]> bytes = threads.submit(() -> body.readNBytes(WeatherReading.MOST_BYTES + 1));
+            return WeatherReading.read(
+                    bytes.get(ANSWER.toSeconds(), TimeUnit.SECONDS), zone, ForecastPeriod.Origin.SERVICE);
+        } catch (TimeoutException e) {
+            throw new HttpTimeoutException("the answer did not end");
+        } catch (ExecutionException e) {
+            throw new IOException("the connection ended", e);
+        }
+    }
+
+    /** Whether an address inside the own network may be asked: where that is allowed, and at the demo's own service. */
+    boolean allowsInside(String address) {
+        return allowInside || (standIn != null && address.startsWith(standIn + "/"));
+    }
+
+    /** Lets the demo's own service be asked. */
+    void allow(String address) {
+        standIn = address;
+    }
+
+    @PreDestroy
+    void close() {
+        client.shutdownNow();
+        threads.shutdownNow();
+    }
+}
