@@ -61,6 +61,8 @@ public final class BoatReadings {
     private int elsewhere;
     private final Deque<String> kept = new ArrayDeque<>();
     private int soundings;
+    /** When a depth with the transducer's offset last came. */
+    private @Nullable Instant withOffset;
 
     /** What is fresh at a time; null what is not. */
     public record Now(
@@ -115,8 +117,13 @@ public final class BoatReadings {
                 put(Kind.SPEED, vtg.getSpeedKmh() / KMH_PER_MPS, 0, FASTEST_MPS, at);
                 put(Kind.COURSE, vtg.getTrueCourse(), 0, 360, at);
             }
-            case DPTSentence dpt -> depth(dpt.getDepth() + Math.max(0, dpt.getOffset()), sentence, at);
-            case DBTSentence dbt -> depth(dbt.getDepth(), sentence, at);
+            case DPTSentence dpt -> {
+                depth(dpt.getDepth() + Math.max(0, dpt.getOffset()), sentence, at);
+                withOffset = at;
+            }
+            // Below the transducer alone: what is told with its offset goes before.
+            case DBTSentence dbt
+            when withOffset == null || !isFresh(withOffset, at) -> depth(dbt.getDepth(), sentence, at);
             case MTWSentence mtw -> put(Kind.WATER, mtw.getTemperature(), -2, 45, at);
             case MWDSentence mwd -> {
                 put(Kind.WIND, mwd.getWindSpeed(), 0, STRONGEST_WIND_MPS, at);

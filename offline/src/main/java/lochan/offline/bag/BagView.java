@@ -255,7 +255,7 @@ public record BagView(
         boolean open = !now.isBefore(day.start()) && now.isBefore(day.checkIn());
         Duration left = moment.leaveBy() == null ? toCheckIn : Duration.between(now, moment.leaveBy());
         String leaveFor =
-                "Leave for " + (moment.leaveFor() == null ? "check-in" : moment.leaveFor() + ", lightning comes,");
+                moment.leaveFor() == null ? "Leave for check-in" : "Lightning: leave for " + moment.leaveFor();
         String leave = moment.leaveBy() == null || !open
                 ? null
                 : left.toMinutes() < 1

@@ -65,7 +65,7 @@ public final class Hazards {
 
     private static String words(
             LightningHours.Span span, EventData event, Departures departures, Instant now, Position here) {
-        String hours = "Lightning in your forecast, ashore " + RunWords.span(span, event);
+        String hours = "Lightning hours " + RunWords.span(span, event);
         boolean next = departures.lightning(now).filter(span::equals).isPresent();
         Departures.LeaveBy leave = next
                 ? departures
@@ -74,12 +74,12 @@ public final class Hazards {
                         .orElse(null)
                 : null;
         String where = leave == null ? "" : ": wait at " + RunWords.destination(leave, event);
-        String by = leave == null
+        String by = leave == null || leave.to().position().equals(here)
                 ? "."
                 : leave.at().isAfter(now)
                         ? ", leave here by " + Times.clock(leave.at(), event.timeZone()) + "."
                         : ", go there now.";
-        return hours + where + by + " Thunder heard sooner: go ashore then.";
+        return hours + where + by + " Thunder sooner: ashore at once.";
     }
 
     private record Span(Instant from, Instant to) {

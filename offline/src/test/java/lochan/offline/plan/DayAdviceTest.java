@@ -149,7 +149,7 @@ class DayAdviceTest {
         assertThat(screen.lightning()).singleElement().satisfies(l -> {
             assertThat(l.at()).isEqualTo(at("10:00"));
             assertThat(l.words())
-                    .contains("ashore 10:00 to 11:30: wait at ", ", leave here by 09:", "Thunder heard sooner");
+                    .contains("Lightning hours 10:00 to 11:30: wait at ", ", leave here by 09:", "Thunder sooner");
         });
         assertThat(screen.stay().leaveFor()).isEqualTo("the launch");
         assertThat(screen.stay().leaveAt()).isBetween(at("09:41"), at("10:00"));

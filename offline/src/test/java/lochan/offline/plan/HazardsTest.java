@@ -80,8 +80,7 @@ class HazardsTest {
                         part("13:00", "14:00", 5, true)))
                 .satisfiesExactly(
                         l -> assertThat(l)
-                                .startsWith(
-                                        "Lightning in your forecast, ashore 12:00 to 14:30: wait at the launch, leave here by"),
+                                .startsWith("Lightning hours 12:00 to 14:30: wait at the launch. Thunder sooner"),
                         w -> assertThat(w).startsWith("Wind up to 18 mph in your forecast 08:00 to 11:00:"),
                         w -> assertThat(w).startsWith("Wind up to 20 mph in your forecast 12:00 to 13:00:"));
     }

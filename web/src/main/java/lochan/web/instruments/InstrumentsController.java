@@ -64,7 +64,7 @@ class InstrumentsController {
      *
      * @param words all of it in one line, or how it goes with them
      * @param water, wind, windFrom, position as they are typed
-     * @param soundings kept and not taken yet, in words; null: none
+     * @param soundings what can be imported, in words; null: nothing
      */
     record Boat(
             boolean well,
@@ -108,7 +108,7 @@ class InstrumentsController {
                 units.typedSpeed(now.windMps()),
                 now.windFromDeg() == null ? "" : DirectionText.words(now.windFromDeg()),
                 at == null ? "" : PositionText.typed(at),
-                instruments.soundings() == 0 ? null : Count.of(instruments.soundings(), "sounding"));
+                instruments.soundings() == 0 ? null : "Import " + Count.of(instruments.soundings(), "sounding"));
     }
 
     private @Nullable Scale scale() {

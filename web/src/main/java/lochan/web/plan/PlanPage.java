@@ -260,7 +260,10 @@ public class PlanPage {
                     leg.run() != null
                             ? units.distance(leg.run().metres())
                             : leg.wind() ? "no way in the lee" : "no way by water",
-                    leg.needed() != null ? leg.needed().plusSeconds(59).toMinutes() + " min" : null,
+                    leg.needed() != null
+                            ? leg.needed().plusSeconds(59).toMinutes() + " min"
+                                    + (leg.waits().isEmpty() ? "" : " with the wait")
+                            : null,
                     RunWords.waits(leg, event).orElse(lee),
                     leg.inLightning()
                             ? "lightning"
@@ -304,7 +307,7 @@ public class PlanPage {
         }
     }
 
-    /** When to leave the last stop at the latest; empty without stops, or where there is no way home. */
+    /** When to leave the last stop at the latest; empty without stops, where there is no way home, or when it lies in lightning hours. */
     static Optional<Departures.LeaveBy> leaveBy(EventData event, Plan plan, DayRuns runs) {
         return plan.stops().isEmpty()
                 ? Optional.empty()
@@ -313,7 +316,8 @@ public class PlanPage {
                                 event.spot(plan.stops().getLast().spotId())
                                         .orElseThrow()
                                         .position(),
-                                plan.stops().getLast().arrive());
+                                plan.stops().getLast().arrive())
+                        .filter(l -> !l.at().isBefore(plan.stops().getLast().arrive()));
     }
 
     /** The rungs in short: one line each. */

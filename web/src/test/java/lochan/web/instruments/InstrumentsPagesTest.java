@@ -70,7 +70,7 @@ class InstrumentsPagesTest {
                     t = t.plusSeconds(10)) {
                 day.sentences(t).forEach(boat::line);
             }
-            assertThat(until(angler, "/instruments/now", "\"soundings\":\"2"))
+            assertThat(until(angler, "/instruments/now", "\"soundings\":\"Import 12"))
                     .contains("\"well\":true")
                     .contains("depth ")
                     .contains("\"water\":\"")

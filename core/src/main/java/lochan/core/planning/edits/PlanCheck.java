@@ -164,12 +164,14 @@ public final class PlanCheck {
 
     /**
      * The runs of a plan without violations: from the launch to each stop, set-up time included, and back to check-in with the margin
-     * in hand. A stop that itself lies in lightning hours is judged apart ({@link #lightningAt}), the runs to it and from it as if it did not.
+     * in hand. A stop that itself lies in lightning hours is judged apart ({@link #lightningAt}), a run into them or out of them as if there were none.
      */
     public static List<Leg> legs(EventData event, Plan plan, Assumptions.Planning planning, DayRuns runs) {
         Instant backBy = event.day(plan.day()).checkIn().minus(Duration.ofMinutes(planning.checkInMarginMinutes()));
         RunTable table = new RunTable(event, runs);
         Passages ways = new Passages(event, planning, table, Instant.EPOCH, 1);
+        Passages plain = new Passages(event.toBuilder().forecast(List.of()).build(), planning, table, Instant.EPOCH, 1);
+        LightningHours lightning = LightningHours.of(event.forecast(), planning);
         List<Leg> legs = new ArrayList<>();
         for (Passage p : passages(event, plan)) {
             PlanStop stop =
@@ -177,8 +179,14 @@ public final class PlanCheck {
             int from = legs.isEmpty() ? RunTable.BEGIN : table.place(p.from());
             long leaving = p.leaving().toEpochMilli();
             List<Passages.Wait> waits = new ArrayList<>();
+            boolean inLightning = (!legs.isEmpty() && lightning.holds(p.leaving()))
+                    || (stop != null && lightning.holds(stop.arrive()));
             long there;
-            if (stop == null) {
+            if (inLightning) {
+                there = stop == null
+                        ? plain.home(from, leaving, null)
+                        : plain.begin(from, leaving, table.place(p.to()), leaving, 0, null);
+            } else if (stop == null) {
                 there = ways.home(from, leaving, waits);
             } else {
                 Instant clear = lightningAt(event, stop, planning)

@@ -43,6 +43,11 @@ public record LightningHours(List<Span> spans) {
         return new LightningHours(spans);
     }
 
+    /** Whether a time lies in one, its beginning not counted: until then a boat may be under way. */
+    public boolean holds(Instant time) {
+        return spans.stream().anyMatch(s -> time.isAfter(s.from) && time.isBefore(s.to));
+    }
+
     /** The first that some of [from, to) lies in. */
     public Optional<Span> within(Instant from, Instant to) {
         return spans.stream().filter(s -> s.overlaps(from, to)).findFirst();

@@ -272,6 +272,11 @@ class StormPlansTest {
         assertThat(home(event, inTime, runs).waits())
                 .as("check-in is where it waits")
                 .isEmpty();
+        PlanStop within = through.during(at("06-05T09:10"), at("06-05T09:40"));
+        assertThat(PlanCheck.lightningAt(event, within, PLANNING)).isPresent();
+        assertThat(PlanCheck.legs(event, new Plan(1, null, List.of(within)), PLANNING, runs))
+                .as("told of the stop alone")
+                .allMatch(PlanCheck.Leg::fits);
     }
 
     private static PlanCheck.Leg home(EventData event, PlanStop stop, DayRuns runs) {
