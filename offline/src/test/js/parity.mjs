@@ -5,11 +5,12 @@ import { pathToFileURL } from 'node:url';
 
 const bag = await import(pathToFileURL(process.argv[2]));
 const LEAVE_MILLIS = 25 * 60_000;
+const SHELTER = 'the launch';
 
 function answer({ log, practice, form, day, now, id, at }) {
   if (practice) return { made: bag.practiceChange(log, practice, form, id, at) };
-  if (form) return bag.entry(log, form, id, at, at + LEAVE_MILLIS);
-  return { rows: bag.rows(log), view: bag.view(log, day, now, now + LEAVE_MILLIS) };
+  if (form) return bag.entry(log, form, id, at, at + LEAVE_MILLIS, SHELTER);
+  return { rows: bag.rows(log), view: bag.view(log, day, now, now + LEAVE_MILLIS, SHELTER) };
 }
 
 for await (const line of readline.createInterface({ input: process.stdin }))

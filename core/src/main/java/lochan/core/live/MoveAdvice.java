@@ -9,6 +9,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import lochan.core.competition.Bag;
 import lochan.core.competition.Fish;
@@ -148,12 +149,7 @@ public final class MoveAdvice {
         Departures.LeaveBy leave = lastLeaving(here, s.now()).orElse(null);
         Instant leaveBy = leave == null ? null : leave.at();
         DayLearner.Beliefs beliefs = learner(s).of(s.today());
-        BestFish bag = new BestFish(
-                event.rules().countingFish(),
-                s.bag().fish().stream()
-                        .map(Fish::grams)
-                        .filter(java.util.Objects::nonNull)
-                        .toList());
+        BestFish bag = bestFish(s);
         Comparison now = computed(s.now(), s, bag, beliefs, here);
         Lesson lesson = lesson(now, s, beliefs);
         if (now.best == null) {
@@ -177,6 +173,31 @@ public final class MoveAdvice {
             }
         }
         return new Answer(now.stay, leaveBy, new Move(now.best.cell, last, now.best.gain), leave, lesson);
+    }
+
+    /**
+     * What the next hour at a cell is worth as things stand, as {@link Answer} has it of the best: going on here as it is, a move with its price paid.
+     *
+     * @return empty when it cannot be reached, or there is no time left there
+     */
+    public OptionalDouble gain(State s, Cell cell) {
+        DayLearner.Beliefs beliefs = learner(s).of(s.today());
+        Comparison now = computed(s.now(), s, bestFish(s), beliefs, s.place(event));
+        double price =
+                cell.equals(s.fishing()) ? 1 : model.assumptions().planning().priceOfMoving();
+        return now.options.stream()
+                .filter(o -> o.cell.equals(cell))
+                .mapToDouble(o -> now.worth(o, o.bites, beliefs.landed(o.cell)) / price)
+                .findFirst();
+    }
+
+    private BestFish bestFish(State s) {
+        return new BestFish(
+                event.rules().countingFish(),
+                s.bag().fish().stream()
+                        .map(Fish::grams)
+                        .filter(java.util.Objects::nonNull)
+                        .toList());
     }
 
     /** Of all cells of the model and what was fished besides. */

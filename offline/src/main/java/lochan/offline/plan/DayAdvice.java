@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import lochan.core.Assumptions;
 import lochan.core.competition.Entry;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Format;
@@ -69,6 +70,7 @@ public final class DayAdvice {
         }
         List<Alarm.Timed> lightning = List.of();
         if (!over) {
+            cautions.addAll(RunWords.waits(event, number, pack.runs(), now, Assumptions.DEFAULTS.planning()));
             cautions.addAll(Hazards.of(event, number, now, pack.units()));
             lightning = Hazards.lightning(
                     event,

@@ -1,5 +1,6 @@
 package lochan.offline.plan;
 
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,6 +12,7 @@ import lochan.core.lake.Spot;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.edits.PlanCheck;
+import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.runs.Departures;
 import lochan.core.planning.runs.LightningHours;
 import lochan.core.planning.runs.Passages;
@@ -43,6 +45,20 @@ public final class RunWords {
         return leg.waits().isEmpty()
                 ? Optional.empty()
                 : Optional.of(leg.waits().stream().map(w -> wait(w, event)).collect(Collectors.joining("; ")));
+    }
+
+    /** Where the plan of a day waits for the end of lightning that is not over, as "Your plan: Wait at the launch 12:50 to 14:30: lightning."; none: nowhere. */
+    public static List<String> waits(
+            EventData event, int day, DayRuns runs, Instant now, Assumptions.Planning planning) {
+        Plan plan =
+                new Plan(day, null, event.planOf(day)).at(id -> event.spot(id).isPresent());
+        return PlanCheck.check(event, plan).isEmpty()
+                ? PlanCheck.legs(event, plan, planning, runs).stream()
+                        .flatMap(l -> l.waits().stream())
+                        .filter(w -> w.until().isAfter(now))
+                        .map(w -> "Your plan: " + wait(w, event) + ".")
+                        .toList()
+                : List.of();
     }
 
     /** What is wrong with the runs of a plan and with its stops in lightning, in the order of the day. */

@@ -234,7 +234,7 @@ class BoatModuleTest {
     }
 
     private static BagView.Moment moment(Instant now) {
-        return new BagView.Moment(1, now, now.plus(Duration.ofMinutes(25)), null);
+        return new BagView.Moment(1, now, now.plus(Duration.ofMinutes(25)), "the launch");
     }
 
     @ParameterizedTest

@@ -15,6 +15,8 @@ import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
 import lochan.core.live.Effort;
 import lochan.core.model.scenario.FittedDayModel;
+import lochan.core.plan.Plan;
+import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
 import lochan.core.planning.runs.DayRuns;
 import lochan.core.practice.ForecastPeriod;
@@ -151,6 +153,16 @@ class DayAdviceTest {
             assertThat(l.words())
                     .contains("Lightning hours 10:00 to 11:30: wait at ", ", leave here by 09:", "Thunder sooner");
         });
+        assertThat(screen.cautions()).noneMatch(c -> c.startsWith("Your plan: "));
+        PlanStop early = event.planOf(1).getFirst();
+        EventData waiting = stormy.toBuilder()
+                .plans(List.of(new Plan(
+                        1,
+                        null,
+                        List.of(early.during(at("06:10"), at("09:30")), early.during(at("12:00"), at("13:00"))))))
+                .build();
+        assertThat(of(waiting, Map.of()).screen(List.of(), at("09:00"), null).cautions())
+                .anyMatch(c -> c.matches("Your plan: Wait at the launch 09:\\d\\d to 11:30: lightning\\."));
         assertThat(screen.stay().leaveFor()).isEqualTo("the launch");
         assertThat(screen.stay().leaveAt()).isBetween(at("09:41"), at("10:00"));
         PlanScreen late = of(stormy, Map.of()).screen(until(at("09:59")), at("09:59"), null);

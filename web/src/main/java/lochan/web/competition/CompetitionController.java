@@ -8,8 +8,6 @@ import java.util.UUID;
 import lochan.core.Assumptions;
 import lochan.core.competition.BagLog;
 import lochan.core.eventdata.EventData;
-import lochan.core.plan.Plan;
-import lochan.core.planning.edits.PlanCheck;
 import lochan.core.planning.runs.DayRuns;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.BagView;
@@ -77,14 +75,7 @@ class CompetitionController {
         DayRuns runs = lakes.dayRuns(event);
         List<String> words = new ArrayList<>();
         Hazards.lightning(event, day, runs, now, event.launch()).forEach(l -> words.add(l.words()));
-        Plan plan =
-                new Plan(day, null, event.planOf(day)).at(id -> event.spot(id).isPresent());
-        if (PlanCheck.check(event, plan).isEmpty()) {
-            PlanCheck.legs(event, plan, Assumptions.DEFAULTS.planning(), runs).stream()
-                    .flatMap(l -> l.waits().stream())
-                    .filter(w -> w.until().isAfter(now))
-                    .forEach(w -> words.add("Your plan: " + RunWords.wait(w, event) + "."));
-        }
+        words.addAll(RunWords.waits(event, day, runs, now, Assumptions.DEFAULTS.planning()));
         words.addAll(Hazards.of(event, day, now, units));
         return words;
     }

@@ -260,10 +260,7 @@ public class PlanPage {
                     leg.run() != null
                             ? units.distance(leg.run().metres())
                             : leg.wind() ? "no way in the lee" : "no way by water",
-                    leg.needed() != null
-                            ? leg.needed().plusSeconds(59).toMinutes() + " min"
-                                    + (leg.waits().isEmpty() ? "" : " with the wait")
-                            : null,
+                    leg.needed() != null ? leg.needed().plusSeconds(59).toMinutes() + " min" : null,
                     RunWords.waits(leg, event).orElse(lee),
                     leg.inLightning()
                             ? "lightning"

@@ -1,0 +1,204 @@
+package lochan.core.rehearsal;
+
+import static lochan.core.Sample.at;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import lochan.core.Assumptions;
+import lochan.core.Sample;
+import lochan.core.competition.Entry;
+import lochan.core.eventdata.EventData;
+import lochan.core.lake.Runs;
+import lochan.core.live.Effort;
+import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.FittedDayModel;
+import lochan.core.model.scenario.ScenarioSet;
+import lochan.core.plan.PlanStop;
+import lochan.core.planning.runs.DayRuns;
+import lochan.core.planning.runs.Shelter;
+import lochan.core.planning.valuation.PlanValue;
+import lochan.core.planning.valuation.PlanValuer;
+import lochan.core.practice.ForecastPeriod;
+import org.junit.jupiter.api.Test;
+
+class RehearsalTest {
+
+    private static final int DAYS = 2000;
+    /** Days that others play too, who think longer. */
+    private static final int OTHERS = 16;
+
+    private static final EventData EVENT = Sample.practiced(5, 3);
+    private static final FittedDayModel MODEL = new FittedDayModel(EVENT, 1, Assumptions.DEFAULTS);
+    private static final DayRuns RUNS = DayRuns.always(Runs.straight(EVENT.boat(), Assumptions.DEFAULTS.planning()));
+    private static final ScenarioSet TRUTH = new ScenarioSet(MODEL, DAYS, 5);
+    private static final Cell GRASS = new Cell("grass-1", "walker");
+    private static final List<PlanStop> PLAN = List.of(
+            new PlanStop("grass-1", "walker", at("06-05T06:20"), at("06-05T08:30")),
+            new PlanStop("ledge-1", "swim-jig", at("06-05T08:50"), at("06-05T11:00")),
+            new PlanStop("grass-1", "swim-jig", at("06-05T11:15"), at("06-05T12:00")),
+            new PlanStop("grass-3", "walker", at("06-05T12:15"), at("06-05T14:30")));
+
+    private static Rehearsal day(int scenario) {
+        return new Rehearsal(MODEL, EVENT, RUNS, new HiddenDay(TRUTH, scenario, scenario));
+    }
+
+    @Test
+    void aPlanPlayedBlindlyComesToItsProjection() {
+        PlanValue projected = new PlanValuer(TRUTH).value(PLAN, 20 * DAYS);
+        double sum = 0;
+        double squares = 0;
+        int limits = 0;
+        for (int j = 0; j < DAYS; j++) {
+            Rehearsal played = day(j).played(PLAN);
+            double grams = played.countedGrams();
+            sum += grams;
+            squares += grams * grams;
+            limits += played.bag().isFull() ? 1 : 0;
+        }
+        double mean = sum / DAYS;
+        double error = Math.sqrt((squares / DAYS - mean * mean) / DAYS);
+        assertThat(Math.abs(mean - projected.simulatedGrams()))
+                .as(mean + " g played, " + projected.simulatedGrams() + " g projected")
+                .isLessThan(3 * Math.hypot(error, projected.standardError()));
+        double chance = projected.chanceOfLimit();
+        assertThat(Math.abs(limits / (double) DAYS - chance))
+                .isLessThan(3.5 * Math.sqrt(chance * (1 - chance) / DAYS) + 0.01);
+    }
+
+    private static List<Entry> fished(Rehearsal day, Cell cell, int pieces, int minutes) {
+        day.go(cell);
+        for (int i = 0; i < pieces; i++) {
+            day.fish(Duration.ofMinutes(minutes));
+        }
+        return day.entries().stream().filter(e -> !(e instanceof Entry.Fishing)).toList();
+    }
+
+    /** The same seed, the same day, in whatever pieces it is fished; and a spot keeps its fish until somebody comes. */
+    @Test
+    void fishAreWhereTheyAreHoweverTheDayIsPlayed() {
+        int same = 0;
+        for (int j = 0; j < 40; j++) {
+            List<Double> atOnce = grams(fished(day(j), GRASS, 1, 120));
+            assertThat(grams(fished(day(j), GRASS, 8, 15))).isEqualTo(atOnce);
+            Rehearsal later = day(j);
+            fished(later, new Cell("ledge-1", "swim-jig"), 2, 30);
+            List<Double> after = grams(fished(later, GRASS, 8, 15));
+            if (!atOnce.isEmpty() && after.containsAll(atOnce.subList(0, 1))) {
+                same++;
+            }
+        }
+        assertThat(same)
+                .as("days on which the first fish of the grass is the same an hour later")
+                .isGreaterThan(20);
+    }
+
+    private static List<Double> grams(List<Entry> entries) {
+        List<Double> grams = new ArrayList<>();
+        for (Entry e : entries) {
+            grams.add(e instanceof Entry.Catch c ? c.grams() : Double.valueOf(0));
+        }
+        return grams;
+    }
+
+    @Test
+    void theBoatIsAshoreInTheLightningThatReallyComes() {
+        EventData stormy = EVENT.toBuilder()
+                .forecast(List.of(
+                        new ForecastPeriod(at("06-05T07:00"), at("06-05T08:00"), null, null, null, null, null, true)))
+                .build();
+        Rehearsal day = new Rehearsal(MODEL, stormy, RUNS, new HiddenDay(TRUTH, 1, 1));
+        day.go(GRASS);
+        day.fish(Duration.ofHours(2));
+        assertThat(day.now()).as("fishing ends with the lightning").isEqualTo(at("06-05T07:00"));
+        assertThat(day.fish(Duration.ofMinutes(15))).contains(Rehearsal.Refusal.LIGHTNING);
+        assertThat(day.go(new Cell("grass-3", "walker"))).contains(Rehearsal.Refusal.LIGHTNING);
+        day.shelter(Shelter.of(stormy).getFirst());
+        assertThat(day.now()).isEqualTo(at("06-05T08:30"));
+        assertThat(day.go(GRASS)).isEmpty();
+        assertThat(day.fish(Duration.ofMinutes(15))).isEmpty();
+    }
+
+    @Test
+    void whoIsLatePaysByTheRulesAndAfterwardsNothingGoesOn() {
+        Rehearsal day = day(7);
+        day.go(GRASS);
+        day.fish(Duration.ofHours(4));
+        double bag = day.bag().weighedGrams();
+        day.waitUntil(at("06-05T15:04"));
+        assertThat(day.home()).isEmpty();
+        double late = Duration.between(at("06-05T15:00"), day.now()).toMillis() / 60_000.0;
+        assertThat(late).isBetween(4.0, 9.0);
+        assertThat(day.countedGrams()).isLessThan(bag).isGreaterThanOrEqualTo(0);
+        assertThat(day.home()).contains(Rehearsal.Refusal.OVER);
+        assertThat(day.go(GRASS)).contains(Rehearsal.Refusal.OVER);
+        assertThat(day.fish(Duration.ofMinutes(5))).contains(Rehearsal.Refusal.OVER);
+    }
+
+    @Test
+    void whoDoesWhatIsAdvisedIsBackInTimeAndNothingCostsHim() {
+        Players players = new Players(MODEL, RUNS);
+        double advised = 0;
+        double again = 0;
+        double idle = 0;
+        for (int j = 0; j < OTHERS; j++) {
+            Rehearsal day = players.advised(day(j));
+            assertThat(day.now()).as("day " + j).isBetween(at("06-05T13:00"), at("06-05T14:46"));
+            assertThat(Costs.of(day.choices(), MODEL, RUNS)).as("day " + j).isEmpty();
+            advised += day.countedGrams() / OTHERS;
+            Rehearsal planner = players.planningAgain(day(j), new Effort(60, 24, 12, 1, j));
+            assertThat(planner.now()).as("day " + j).isBetween(at("06-05T13:00"), at("06-05T14:46"));
+            again += planner.countedGrams() / OTHERS;
+            Rehearsal stays = day(j);
+            stays.go(new Cell("point-1", "walker"));
+            stays.fish(Duration.ofHours(8));
+            stays.home();
+            idle += stays.countedGrams() / OTHERS;
+        }
+        assertThat(advised).as("advised, against one spot all day").isGreaterThan(idle);
+        assertThat(again).as("planned again, against one spot all day").isGreaterThan(idle);
+    }
+
+    @Test
+    void stayingWhereNothingBitesCostsAndSaysWhereItWasBetter() {
+        Rehearsal day = day(11);
+        Cell poor = new Cell("point-1", "walker");
+        day.go(poor);
+        for (int i = 0; i < 12; i++) {
+            day.fish(Duration.ofMinutes(15));
+        }
+        List<Costs.Cost> costs = Costs.of(day.choices(), MODEL, RUNS);
+        assertThat(costs).isNotEmpty();
+        assertThat(costs.getFirst().chosen()).isEqualTo(poor);
+        assertThat(costs.getFirst().better()).isNotEqualTo(poor);
+        assertThat(costs.getFirst().grams()).isGreaterThan(50);
+        assertThat(costs)
+                .isSortedAccordingTo(
+                        java.util.Comparator.comparingDouble(Costs.Cost::grams).reversed());
+    }
+
+    @Test
+    void othersAreAshoreToo() {
+        EventData stormy = EVENT.toBuilder()
+                .forecast(List.of(
+                        new ForecastPeriod(at("06-05T09:00"), at("06-05T10:00"), null, null, null, null, null, true)))
+                .build();
+        FittedDayModel model = new FittedDayModel(stormy, 1, Assumptions.DEFAULTS);
+        DayRuns runs = DayRuns.of(stormy, Assumptions.DEFAULTS.planning());
+        ScenarioSet truth = new ScenarioSet(model, 40, 2);
+        Players players = new Players(model, runs);
+        for (int j = 0; j < 10; j++) {
+            for (Rehearsal day : List.of(
+                    players.advised(new Rehearsal(model, stormy, runs, new HiddenDay(truth, j, j))),
+                    players.planningAgain(
+                            new Rehearsal(model, stormy, runs, new HiddenDay(truth, j, j)),
+                            new Effort(100, 40, 12, 1, j)))) {
+                assertThat(day.entries())
+                        .as("day " + j)
+                        .noneMatch(e -> e.at().isAfter(at("06-05T09:00")) && e.at().isBefore(at("06-05T10:30")));
+                assertThat(day.now()).isBefore(at("06-05T14:46"));
+            }
+        }
+    }
+}
