@@ -14,7 +14,10 @@ import lochan.web.eventbook.EventWrite;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
-/** The weather of an event, as the angler typed it, a file brought it or a service told it. What was typed goes before the rest. */
+/**
+ * The weather of an event, as the angler typed it, a file brought it or a service told it. What was typed goes before the rest, but for lightning: what any of
+ * them says of it holds.
+ */
 @Service
 @Order(EventPart.REST)
 public class Forecasts implements EventPart {
@@ -50,12 +53,36 @@ public class Forecasts implements EventPart {
         if (typed.size() == all.size()) {
             return typed;
         }
-        List<ForecastPeriod> merged = new ArrayList<>(typed);
-        all.stream()
+        List<ForecastPeriod> others = all.stream()
                 .filter(f -> f.origin() != ForecastPeriod.Origin.TYPED)
-                .forEach(f -> merged.addAll(without(f, typed)));
+                .toList();
+        List<ForecastPeriod> storms =
+                others.stream().filter(f -> Boolean.TRUE.equals(f.lightning())).toList();
+        List<ForecastPeriod> merged = new ArrayList<>();
+        typed.forEach(t -> merged.addAll(withLightning(t, storms)));
+        others.forEach(f -> merged.addAll(without(f, typed)));
         merged.sort(Comparator.comparing(ForecastPeriod::from));
         return List.copyOf(merged);
+    }
+
+    /** A typed part with the lightning that others tell of in it: there it is theirs, with what was typed of the rest. */
+    private static List<ForecastPeriod> withLightning(ForecastPeriod typed, List<ForecastPeriod> storms) {
+        if (Boolean.TRUE.equals(typed.lightning())) {
+            return List.of(typed);
+        }
+        List<ForecastPeriod> parts = new ArrayList<>(without(typed, storms));
+        for (ForecastPeriod storm : storms) {
+            if (storm.overlaps(typed)) {
+                parts.add(ForecastPeriodBuilder.builder(typed)
+                        .from(storm.from().isAfter(typed.from()) ? storm.from() : typed.from())
+                        .to(storm.to().isBefore(typed.to()) ? storm.to() : typed.to())
+                        .thunderChance(storm.thunderChance())
+                        .lightning(true)
+                        .origin(storm.origin())
+                        .build());
+            }
+        }
+        return parts;
     }
 
     /** What of an hour the typed parts leave. */

@@ -112,7 +112,9 @@ class ForecastPagesTest {
                 .contains("\"origin\": \"file\"")
                 .as("the hour that the typed row begins in ends there")
                 .containsPattern("\"from\": \"2027-06-05T06:00:00[^}]*\"to\": \"2027-06-05T06:30:00")
-                .doesNotContain("\"thunderChance\": 0.45");
+                .as("lightning holds, whoever tells of it")
+                .containsPattern(
+                        "\"from\": \"2027-06-05T07:00:00[^}]*\"to\": \"2027-06-05T08:00:00[^}]*\"thunderChance\": 0.45[^}]*\"lightning\": true");
         assertThat(angler.upload(event + "/practice/forecast/file", "file", "no.csv", new byte[] {65})
                         .text())
                 .contains("“no.csv” was not imported; nothing was changed");
