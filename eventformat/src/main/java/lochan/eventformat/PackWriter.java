@@ -1,8 +1,8 @@
 package lochan.eventformat;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -75,7 +75,7 @@ public final class PackWriter {
             // Cells as DepthCells has them, in Base64.
             node.set("depths", LakeShapes.depths(depths.grid()).put("cells", depths.bytes()));
         }
-        EventFileWriter.some(node, "waterC", lastWaterC(event));
+        EventFileWriter.some(node, "waterC", event.lastWaterC(Instant.MAX).orElse(null));
         ArrayNode deep = node.putArray("deepSpots");
         event.spots().stream().filter(Spot::isDeep).map(Spot::id).forEach(deep::add);
         node.set("runs", runs(event, runs));
@@ -86,15 +86,6 @@ public final class PackWriter {
             one.set("ladder", day.ladder() == null ? null : ladder(day.ladder(), event));
         }
         return node;
-    }
-
-    /** As it was last logged. */
-    private static @Nullable Double lastWaterC(EventData event) {
-        return event.stops().stream()
-                .filter(s -> s.conditions().waterTempC() != null)
-                .max(Comparator.comparing(PracticeStop::start))
-                .map(s -> s.conditions().waterTempC())
-                .orElse(null);
     }
 
     /** What practice brought at each spot. */

@@ -5,6 +5,7 @@ import static java.util.Objects.requireNonNull;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -118,6 +119,14 @@ public record EventData(
 
     public EventData withNotebook(Notebook other) {
         return toBuilder().notebook(other).build();
+    }
+
+    /** The water temperature that was last logged before a time, °C; empty: nobody logged one. */
+    public Optional<Double> lastWaterC(Instant before) {
+        return stops.stream()
+                .filter(s -> s.conditions().waterTempC() != null && s.start().isBefore(before))
+                .max(Comparator.comparing(PracticeStop::start))
+                .map(s -> s.conditions().waterTempC());
     }
 
     public ZoneId timeZone() {

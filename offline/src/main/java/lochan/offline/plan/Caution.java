@@ -2,12 +2,10 @@ package lochan.offline.plan;
 
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.practice.ForecastPeriod;
-import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Units;
 import org.jspecify.annotations.Nullable;
 
@@ -83,14 +81,10 @@ public record Caution(String id, String title, String words) {
 
     /** The water temperature that was last logged before a time, else the one typed in the forecast; null: none. */
     public static @Nullable Double lastWaterC(EventData event, Instant before) {
-        return event.stops().stream()
-                .filter(s -> s.conditions().waterTempC() != null && s.start().isBefore(before))
-                .max(Comparator.comparing(PracticeStop::start))
-                .map(s -> s.conditions().waterTempC())
-                .orElseGet(() -> event.forecast().stream()
-                        .filter(f -> f.waterTempC() != null && f.to().isAfter(before))
-                        .findFirst()
-                        .map(ForecastPeriod::waterTempC)
-                        .orElse(null));
+        return event.lastWaterC(before).orElseGet(() -> event.forecast().stream()
+                .filter(f -> f.waterTempC() != null && f.to().isAfter(before))
+                .findFirst()
+                .map(ForecastPeriod::waterTempC)
+                .orElse(null));
     }
 }
