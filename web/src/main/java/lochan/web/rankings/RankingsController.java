@@ -13,6 +13,7 @@ import lochan.core.eventdata.CompetitionStops;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.SpotType;
 import lochan.core.model.evidence.Bin;
+import lochan.core.model.evidence.ObservedWeather;
 import lochan.core.model.ranking.Ranking;
 import lochan.core.model.ranking.RankingRow;
 import lochan.core.model.rate.BiteRates;
@@ -23,6 +24,7 @@ import lochan.core.planning.search.AddedValue;
 import lochan.core.practice.PracticeStop;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
+import lochan.offline.practice.ConditionWords;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
@@ -266,8 +268,17 @@ class RankingsController {
                 .orElse(0);
     }
 
-    /** The slices of one stop. */
-    record StopEvidence(PracticeStop stop, boolean competition, String date, List<SliceRow> slices) {}
+    /**
+     * A stop with its slices.
+     *
+     * @param weather conditions that nobody logged and that the weather of files and services filled in, in words; null: none
+     */
+    record StopEvidence(
+            PracticeStop stop,
+            boolean competition,
+            String date,
+            @Nullable String weather,
+            List<SliceRow> slices) {}
 
     record SliceRow(String time, Ranking.Evidence evidence) {}
 
@@ -299,7 +310,7 @@ class RankingsController {
         page.marks(dayMarks.of(event, event.spot(spot).orElseThrow(), accounts.units(key.accountId())));
         page.presentation(event.presentation(presentation).orElseThrow());
         page.spotType(SpotType.words(row.pattern().spotType()));
-        page.stops(stops(rankings.evidence(cell), event.timeZone()));
+        page.stops(stops(rankings.evidence(cell), event, accounts.units(key.accountId())));
         page.effective(rates.evidence(cell));
         page.lakeMean(rates.lakeMean());
         page.presentationMean(rates.presentationMean(presentation));
@@ -317,7 +328,8 @@ class RankingsController {
         return Views.show("rankings/evidence", model, page.build(), DayChoice.of(dayModel, bin));
     }
 
-    private static List<StopEvidence> stops(List<Ranking.Evidence> evidence, ZoneId zone) {
+    private static List<StopEvidence> stops(List<Ranking.Evidence> evidence, EventData event, Units units) {
+        ZoneId zone = event.timeZone();
         return evidence.stream()
                 .map(e -> e.slice().stop())
                 .distinct()
@@ -325,11 +337,21 @@ class RankingsController {
                         stop,
                         CompetitionStops.isOne(stop),
                         Dates.longDay(stop.start().atZone(zone).toLocalDate()),
+                        weather(stop, event, units),
                         evidence.stream()
                                 .filter(e -> e.slice().stop().equals(stop))
                                 .map(e -> new SliceRow(time(e, zone), e))
                                 .toList()))
                 .toList();
+    }
+
+    private static @Nullable String weather(PracticeStop filled, EventData event, Units units) {
+        return event.stops().stream()
+                .filter(s -> s.id().equals(filled.id()))
+                .findFirst()
+                .map(s -> ObservedWeather.added(s, event))
+                .map(c -> ConditionWords.of(c, units))
+                .orElse(null);
     }
 
     private static String time(Ranking.Evidence evidence, ZoneId zone) {
