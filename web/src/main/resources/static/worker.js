@@ -20,6 +20,7 @@ const PARTS = [
   '/js/boat/bag.js',
   '/js/boat/bell.js',
   '/js/boat/compass.js',
+  '/js/boat/day-app.js',
   '/js/boat/scale.js',
   '/js/map/depths.js',
   '/js/map/ink.js',

@@ -6,9 +6,7 @@ import * as rules from './bag.js';
 import { Bell } from './bell.js';
 import { Compass } from './compass.js';
 import { Scale } from './scale.js';
-import { cellsOf } from '../map/depths.js';
-import { LakeMap } from '../map/lake-map.js';
-import { bytesOf, keptLayers } from '../map/page.js';
+import { DayApp, ago } from './day-app.js';
 import { answered, decision, freshCode, joined, taken } from './outbox.js';
 import { screen } from './screens.js';
 import { Store } from './store.js';
@@ -20,21 +18,16 @@ const TICK_MILLIS = 15_000;
 const ADVICE_MILLIS = 2 * 60_000;
 const PATIENCE_MILLIS = 8000;
 const PACK_PATIENCE_MILLIS = 60_000;
-const SECOND = 1000;
 const MINUTE = 60_000;
 /** Slower, a boat's way is not its heading. */
 const SLOW_MPS = 0.7;
 const AT_ONCE = 200;
 
-class BoatApp {
+class BoatApp extends DayApp {
   constructor(root, store, kept) {
-    this.root = root;
-    this.desk = root.replace('/boat/', '/events/');
+    super(root, root.replace('/boat/', '/events/'), kept);
     this.store = store;
-    this.kept = kept;
     this.heard = new Set();
-    this.screen = 'log';
-    this.adviser = new Adviser();
     this.track = new Track(root, store);
     this.awake = new Awake();
     this.bell = new Bell();
@@ -45,31 +38,9 @@ class BoatApp {
     );
     this.weighedBy = null;
     this.alarmKinds = rules.alarmKinds();
-    this.fishCautions = rules.fishCautions();
     this.thumb = window.matchMedia('(pointer: coarse)').matches;
-    this.canSpeak = 'speechSynthesis' in window;
     this.Ear = window.SpeechRecognition ?? window.webkitSpeechRecognition;
     this.canLocate = window.isSecureContext && 'geolocation' in navigator;
-  }
-
-  get event() {
-    return this.kept.log.event;
-  }
-
-  get names() {
-    return this.kept.log.names;
-  }
-
-  get byLength() {
-    return this.event.format === 'limit-length';
-  }
-
-  get byBalance() {
-    return Boolean(this.event.scoring?.balanceOnly);
-  }
-
-  get isDark() {
-    return document.documentElement.classList.contains('dark');
   }
 
   now() {
@@ -106,65 +77,20 @@ class BoatApp {
     this.show('log');
   }
 
-  /** What the angler's rules say against presentations, by their ids. */
-  get notAllowed() {
-    return this.taken?.pack.notAllowed ?? {};
-  }
-
   async change(how) {
     this.kept = await this.store.change(this.root, how);
-  }
-
-  get leaveAt() {
-    return Date.parse(this.kept.plan?.stay?.leaveAt);
-  }
-
-  /** The shelter to leave for; null: check-in. */
-  get leaveFor() {
-    return this.kept.plan?.stay?.leaveFor ?? null;
-  }
-
-  /** Keeps what is seen of a log: it holds for a second while nothing is logged. */
-  see(log, at, view) {
-    this.seen = { of: this.whatIsSeen(log), at, view };
-  }
-
-  whatIsSeen(log) {
-    return [log.now, log.entries.length, log.entries.at(-1)?.id, this.leaveAt].join(' ');
-  }
-
-  /** The day of a log in words. */
-  viewOf(log) {
-    const now = this.now();
-    if (this.seen?.of !== this.whatIsSeen(log) || now - this.seen.at > SECOND)
-      this.see(log, now, rules.view(log, 0, now, this.leaveAt, this.leaveFor));
-    return this.seen.view;
   }
 
   draw() {
     this.view = this.kept.log && this.viewOf(this.known());
     // Beside the competition's log only the date is asked of practice.
     if (this.kept.log && !(this.practice && this.mode === 'competition')) this.practice = this.practiceView();
-    if (this.view) this.ringing = this.alarms().filter(({ id }) => !this.kept.rung.includes(id));
+    if (this.view)
+      this.ringing = this.alarms().filter(({ id, kind }) => this.bell.rings(kind) && !this.kept.rung.includes(id));
     render(screen(this), document.getElementById('app'));
     this.drawLake();
     this.ring();
     document.title = `${this.view ? this.event.name : 'On the water'} · Lochan`;
-  }
-
-  /** What there is to ring for now, but what is silenced. */
-  alarms() {
-    const { stay, due, lightning } = this.kept.plan ?? {};
-    const day = {
-      leaveBy: stay?.leaveAt,
-      leaveFor: this.leaveFor,
-      lightning: lightning ?? [],
-      next: stay?.departure,
-      fired: (stay?.ahead?.fired ?? []).map((one) => `${one.what} Switch to ${one.backup}.`),
-      fish: (due ?? []).map(({ id, at, place }) => ({ id, at, words: place })),
-      livewell: this.view.livewell?.look,
-    };
-    return rules.alarms(this.kept.log, day, this.now()).filter(({ kind }) => this.bell.rings(kind));
   }
 
   /** Rings for what has come since; it stays on the screen until it is seen. */
@@ -192,37 +118,9 @@ class BoatApp {
     this.draw();
   }
 
-  show(name) {
-    this.screen = name;
-    this.errors = null;
-    this.draw();
-    window.scrollTo(0, 0);
-    document.getElementById('main').focus({ preventScroll: true });
-    this.askMap().catch(() => {});
-  }
-
   /** How old what is known here of others is. */
   age() {
     return this.kept.log ? `as of ${this.clockOf(this.kept.log.now)}${ago(this.now() - this.kept.log.now)}` : '';
-  }
-
-  planAge() {
-    return ago(this.now() - this.kept.plan.now);
-  }
-
-  /** How old what was taken along is; empty: nothing was. */
-  packAge() {
-    return this.taken ? `${this.clockOf(this.taken.at)}${ago(this.now() - this.taken.at)}` : '';
-  }
-
-  clockOf(millis) {
-    const { timeZone } = this.event;
-    if (this.clock?.timeZone !== timeZone)
-      this.clock = {
-        timeZone,
-        format: new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }),
-      };
-    return this.clock.format.format(millis);
   }
 
   /** Makes an entry of a form, keeps it, shows what follows from it, sends it. */
@@ -356,22 +254,6 @@ class BoatApp {
     }
     await this.log({ what: 'start', spot, presentation }, 'start of the stop');
     window.scrollTo(0, 0);
-  }
-
-  announce(told) {
-    window.scrollTo(0, 0);
-    navigator.vibrate?.(told.tone === 'keep' ? 60 : [60, 60, 60]);
-    if (this.aloud && this.canSpeak) {
-      window.speechSynthesis.cancel();
-      window.speechSynthesis.speak(new SpeechSynthesisUtterance(told.act));
-    }
-  }
-
-  /** Opens or closes what corrects an entry: one at a time. */
-  correct(id, open) {
-    if (open === (this.correcting === id)) return;
-    this.correcting = open ? id : null;
-    this.draw();
   }
 
   async forget(list, item) {
@@ -553,152 +435,16 @@ class BoatApp {
     this.draw();
   }
 
-  async usePack() {
-    await this.adviser.ask('take', { pack: this.taken.pack });
-    this.drawn = false;
-    this.askMap().catch(() => {});
-    await this.askPlan();
-  }
-
-  /** What is asked of the adviser: the log and where the boat is. */
-  standing() {
-    const { lat = NaN, lon = NaN } = this.position ?? {};
-    const { entries } = this.known();
-    return { log: { entries }, now: this.now(), lat: Number(lat), lon: Number(lon) };
-  }
-
-  /** The Plan screen for where the boat is; how the day is likely to end takes longer the first time. */
-  async askPlan() {
-    if (!this.taken || !this.kept.log) return;
-    await this.keepPlan(await this.adviser.ask('plan', this.standing()));
-    if (this.drawn || !this.kept.plan.stay) return;
-    this.drawn = true;
-    await this.adviser.ask('ready', this.standing());
-    await this.keepPlan(await this.adviser.ask('plan', this.standing()));
-  }
-
-  async keepPlan(plan) {
-    await this.change((kept) => (kept.plan = plan));
-    this.draw();
-  }
-
-  /** The lake of what was taken along, made once for each. */
-  sheet() {
-    const { pack } = this.taken;
-    if (this.drawn?.pack !== pack) {
-      const { lake, event, spots, waypoints } = pack.data;
-      const { launch, checkInAt } = event;
-      const elsewhere = checkInAt.lat !== launch.lat || checkInAt.lon !== launch.lon;
-      this.marks = {
-        waypoints: waypoints.map(({ id, lat, lon, note }) => ({ id, lat, lon, words: note ?? '' })),
-        ramps: [{ ...launch, letter: 'L' }, ...(elsewhere ? [{ ...checkInAt, letter: 'C' }] : [])],
-      };
-      this.drawn = {
-        pack,
-        sheet: {
-          lake,
-          places: [launch, checkInAt, ...spots],
-          unit: pack.units.depth === 'ft' ? { code: 'ft', metres: 0.3048 } : { code: 'm', metres: 1 },
-          depths: pack.depths && { ...pack.depths, cells: cellsOf(bytesOf(pack.depths.cells)) },
-        },
-      };
-    }
-    return this.drawn.sheet;
-  }
-
-  /** What the map shows for where the boat is. */
-  async askMap() {
-    if (!this.taken || !this.kept.log || this.screen !== 'map') return;
-    this.map = await this.adviser.ask('map', this.standing());
-    this.way = this.target ? await this.adviser.ask('way', { ...this.standing(), spot: this.target }) : null;
-    this.draw();
-  }
-
-  drawLake() {
-    const canvas = document.querySelector('canvas[data-lake]');
-    if (!canvas || !this.taken || !this.map) return;
-    if (this.lake?.canvas !== canvas) {
-      this.lake = new LakeMap(canvas, { chosen: (id) => this.choose(id) }, this.lake);
-      this.lake.layers = keptLayers();
-    }
-    this.lake.take(this.sheet());
-    const { places, route, beads } = this.map;
-    this.lake.show({
-      places,
-      routes: route.length > 1 ? [{ way: route.flatMap(({ lat, lon }) => [lat, lon]) }] : [],
-      beads,
-      ...this.marks,
-      way: this.way,
-      boat: this.position,
-      chosen: this.chosen,
-    });
-  }
-
-  choose(id) {
-    this.chosen = id;
-    this.draw();
-    document.querySelector('[data-place]')?.scrollIntoView({ block: 'end' });
-  }
-
-  /** Shows the way to a spot, or no longer. */
-  async goThere(id) {
-    this.target = this.target === id ? null : id;
-    await this.askMap();
-  }
-
   /** Shows where the boat is; follows it from now on. */
   showBoat() {
     if (this.position) this.lake.centre({ lat: Number(this.position.lat), lon: Number(this.position.lon) });
     else this.follow();
   }
 
-  /** Notes what is picked in a choice, so that it can be judged before it is taken. */
-  pick(id, value) {
-    this.picked = { ...this.picked, [id]: value };
-    this.draw();
-  }
-
   /** Starts a stop at a spot of the map. */
   async startAt(spot, presentation) {
     if (await this.log({ what: 'start', spot, presentation: presentation ?? '' }, 'start of the stop'))
       this.show('log');
-  }
-
-  /** Looks for the best way to fish what is left of the day. */
-  async planRest() {
-    this.errors = null;
-    this.done = null;
-    this.rest = { running: true };
-    this.draw();
-    try {
-      this.rest = await this.adviser.ask('rest', this.standing());
-    } catch {
-      this.rest = { failed: true };
-    }
-    this.draw();
-  }
-
-  dropRest() {
-    this.rest = null;
-    this.draw();
-  }
-
-  async takeRest() {
-    const before = this.planOfDay()?.stops ?? [];
-    await this.changePlan(this.rest.plan);
-    this.rest = null;
-    this.done = { words: 'Your plan now has the new rest of the day.', before };
-    this.draw();
-  }
-
-  async undoRest() {
-    const { before } = this.done;
-    this.done = null;
-    await this.changePlan(before);
-  }
-
-  planOfDay() {
-    return this.taken.pack.data.plans.find(({ day }) => day === this.view.day);
   }
 
   /** Changes the plan of the day here, and then at the server. */
@@ -758,21 +504,6 @@ class BoatApp {
     navigator.geolocation.clearWatch(this.following);
     this.following = null;
     this.position = null;
-    this.draw();
-  }
-
-  get aloud() {
-    return localStorage.getItem('lochan-aloud') === 'on';
-  }
-
-  toggleAloud() {
-    localStorage.setItem('lochan-aloud', this.aloud ? 'off' : 'on');
-    this.draw();
-  }
-
-  toggleTheme() {
-    localStorage.setItem('lochan-theme', this.isDark ? 'light' : 'dark');
-    document.documentElement.classList.toggle('dark');
     this.draw();
   }
 
@@ -863,34 +594,6 @@ class BoatApp {
   }
 }
 
-/** Advice, computed beside the page: questions are answered one after the other. */
-class Adviser {
-  constructor() {
-    this.asked = new Map();
-    this.count = 0;
-  }
-
-  start() {
-    this.worker = new Worker('/js/boat/adviser.js', { type: 'module' });
-    this.worker.addEventListener('message', ({ data: { id, said, error } }) => {
-      const { resolve, reject } = this.asked.get(id);
-      this.asked.delete(id);
-      if (error) reject(new Error(error));
-      else resolve(said);
-    });
-  }
-
-  ask(what, of) {
-    if (!this.worker) this.start();
-    this.count += 1;
-    const id = this.count;
-    return new Promise((resolve, reject) => {
-      this.asked.set(id, { resolve, reject });
-      this.worker.postMessage({ id, what, ...of });
-    });
-  }
-}
-
 /** Keeps an entry that was made, until it is sent, with what was said of it. */
 function keepEntry(kept, { entry, row, view }) {
   kept.unsent.push(entry);
@@ -906,13 +609,6 @@ function onceSeen(then) {
 /** The device's time, ms of the epoch: it runs on evenly when its clock is set. */
 function deviceTime() {
   return performance.timeOrigin + performance.now();
-}
-
-/** As ", 3 min ago"; nothing within the minute. */
-function ago(millis) {
-  const minutes = Math.floor(millis / MINUTE);
-  if (minutes < 1) return '';
-  return minutes < 60 ? `, ${minutes} min ago` : `, ${Math.floor(minutes / 60)} h ${minutes % 60} min ago`;
 }
 
 /** The phone keeps the app where it may: with TLS, or on the machine itself. */
