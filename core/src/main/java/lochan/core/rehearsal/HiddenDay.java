@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntToDoubleFunction;
 import lochan.core.Assumptions;
 import lochan.core.Randoms;
 import lochan.core.event.Species;
@@ -21,6 +22,7 @@ import lochan.core.model.size.StandardWeight;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.valuation.FishVisits;
 import lochan.core.planning.valuation.Schedule;
+import lochan.core.quantity.Hours;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
 import org.jspecify.annotations.Nullable;
@@ -122,6 +124,39 @@ public final class HiddenDay {
         }
         bites.addAll(known(cell, from, to));
         return bites;
+    }
+
+    /** Bites per hour of all lines at a cell before any was caught, on average over the hours of the day. */
+    public double perHour(Cell cell) {
+        CellScenarios rates = truth.cell(cell);
+        return overTheDay(model, bin -> rates.bitesPerHour(scenario, bin));
+    }
+
+    /** The same as it is expected by what is known of the day. */
+    public static double expectedPerHour(DayModel known, Cell cell) {
+        return overTheDay(
+                known,
+                bin -> known.rate(cell, bin).mean()
+                        * known.ofTheHour(cell.spotId(), bin)
+                        * known.strength(known.pattern(cell))
+                        * known.event().anglers());
+    }
+
+    private static double overTheDay(DayModel model, IntToDoubleFunction perHour) {
+        double bites = 0;
+        double hours = 0;
+        for (int i = 0; i < model.bins().size(); i++) {
+            double h = Hours.between(
+                    model.bins().get(i).start(), model.bins().get(i).end());
+            bites += h * perHour.applyAsDouble(i);
+            hours += h;
+        }
+        return bites / hours;
+    }
+
+    /** Whether another boat got to a spot first. */
+    public boolean isOccupied(String spotId) {
+        return truth.isOccupied(spotId, scenario);
     }
 
     private Instant end(int bin) {

@@ -2,6 +2,7 @@ package lochan.core.rehearsal;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import lochan.core.event.Position;
@@ -129,16 +130,23 @@ public final class Players {
             return day.isOver();
         }
         if (leave.forShelter()) {
-            day.shelter(leave.to());
+            if (day.shelter(leave.to()).isPresent()) {
+                day.waitUntil(day.now().plus(QUARTER));
+            }
         } else {
             end(day);
         }
         return true;
     }
 
-    private static void end(Rehearsal day) {
-        if (day.home().isPresent()) {
-            throw new IllegalStateException("there is no way home");
+    /** Runs to check-in, as soon as there is a run that the boat takes. */
+    private void end(Rehearsal day) {
+        Instant last = event.day(model.day()).checkIn().plus(Duration.ofDays(1));
+        while (day.home().isPresent()) {
+            if (day.now().isAfter(last)) {
+                throw new IllegalStateException("there is no way home");
+            }
+            day.waitUntil(day.now().plus(QUARTER));
         }
     }
 
@@ -149,9 +157,11 @@ public final class Players {
         }
         if (refusal.get() == Rehearsal.Refusal.LIGHTNING) {
             Shelter nearest = Shelter.of(event).stream()
-                    .min(java.util.Comparator.comparingDouble(s -> s.position().metresTo(place(day))))
+                    .min(Comparator.comparingDouble(s -> s.position().metresTo(place(day))))
                     .orElseThrow();
-            day.shelter(nearest);
+            if (day.shelter(nearest).isPresent()) {
+                day.waitUntil(day.now().plus(QUARTER));
+            }
         } else {
             end(day);
         }

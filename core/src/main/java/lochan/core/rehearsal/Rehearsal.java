@@ -33,6 +33,11 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Rehearsal {
 
+    /** Lightning that is as near is waited for ashore. */
+    private static final Duration SOON = Duration.ofHours(1);
+
+    private static final Duration WAIT = Duration.ofMinutes(15);
+
     private final EventData actual;
     private final int day;
     private final CompetitionDay hours;
@@ -42,6 +47,7 @@ public final class Rehearsal {
     private final Event event;
     private final List<Entry> entries = new ArrayList<>();
     private final List<Choice> choices = new ArrayList<>();
+    private final List<Caught> caught = new ArrayList<>();
     private final BagLog log;
     private Instant now;
     private Position place;
@@ -66,8 +72,20 @@ public final class Rehearsal {
         /** Nothing was gone to yet. */
         NOWHERE,
         /** Lightning: the boat has to be ashore. */
-        LIGHTNING
+        LIGHTNING,
+        /** It is past the time of check-in: only the way back is left. */
+        LATE,
+        /** There is no such spot, lure or shelter. */
+        UNKNOWN
     }
+
+    /**
+     * Lightning that came while the boat was on the water.
+     *
+     * @param at   when it began
+     * @param time that the boat was out in it
+     */
+    public record Caught(Instant at, Duration time) {}
 
     /**
      * @param model  what is known of the day
@@ -117,6 +135,53 @@ public final class Rehearsal {
         return List.copyOf(choices);
     }
 
+    /** Where the boat is. */
+    public Position place() {
+        return place;
+    }
+
+    /** Lightning on the water, in its order. */
+    public List<Caught> caught() {
+        return List.copyOf(caught);
+    }
+
+    /** The event's rules as the rehearsal keeps its log by them. */
+    public Event event() {
+        return event;
+    }
+
+    /** How long the run to check-in takes from here; empty: there is no way by water. */
+    public Optional<Duration> wayHome() {
+        return wayTo(actual.checkInAt());
+    }
+
+    /** How long the run to a place takes from here. */
+    public Optional<Duration> wayTo(Position there) {
+        return runs.between(place, there, now).map(r -> r.time());
+    }
+
+    /** Does what was decided. */
+    public Optional<Refusal> take(Step step) {
+        return switch (step) {
+            case Step.Go g
+            when actual.spot(g.cell().spotId()).isEmpty()
+                    || actual.presentation(g.cell().presentationId()).isEmpty() -> Optional.of(Refusal.UNKNOWN);
+            case Step.Go g -> go(g.cell());
+            case Step.Fish f -> fish(Duration.ofMinutes(f.minutes()));
+            case Step.Ashore a ->
+                Shelter.of(actual).stream()
+                        .filter(s -> s.id().equals(a.shelter()))
+                        .findFirst()
+                        .map(this::shelter)
+                        .orElse(Optional.of(Refusal.UNKNOWN));
+            case Step.Wait w -> {
+                waitUntil(now.plus(Duration.ofMinutes(w.minutes())));
+                yield back == null ? Optional.empty() : Optional.of(Refusal.OVER);
+            }
+            case Step.Home h -> home();
+        };
+    }
+
     public Bag bag() {
         return log.bag(day);
     }
@@ -138,11 +203,11 @@ public final class Rehearsal {
         if (back != null || way == null) {
             return Optional.of(back != null ? Refusal.OVER : Refusal.NO_WAY);
         }
-        if (!way.isZero() && lightning.within(now, now.plus(way)).isPresent()) {
-            return Optional.of(Refusal.LIGHTNING);
+        if (isLate() || lightning(now).isPresent()) {
+            return Optional.of(isLate() ? Refusal.LATE : Refusal.LIGHTNING);
         }
         MoveAdvice.State before = state();
-        now = now.plus(way);
+        run(way);
         choices.add(new Choice(before, cell, now));
         place = there;
         fishing = cell;
@@ -150,18 +215,33 @@ public final class Rehearsal {
         return Optional.empty();
     }
 
-    /** Fishes where the boat is for a while, until lightning comes at the latest. */
+    /** Whether the time of check-in is past. */
+    public boolean isLate() {
+        return !now.isBefore(hours.checkIn());
+    }
+
+    /** The boat is under way for a time, whatever the sky does. */
+    private void run(Duration way) {
+        Instant there = now.plus(way);
+        lightning.within(now, there).ifPresent(s -> {
+            Instant from = s.from().isAfter(now) ? s.from() : now;
+            Instant to = s.to().isBefore(there) ? s.to() : there;
+            caught.add(new Caught(from, Duration.between(from, to)));
+        });
+        now = there;
+    }
+
+    /** Fishes where the boat is for a while, until lightning comes or fishing ends at the latest. */
     public Optional<Refusal> fish(Duration time) {
         Cell cell = fishing;
         if (back != null || cell == null) {
             return Optional.of(back != null ? Refusal.OVER : Refusal.NOWHERE);
         }
-        Instant end = now.plus(time);
-        LightningHours.Span storm = lightning.within(now, end).orElse(null);
-        if (storm != null && !storm.from().isAfter(now)) {
-            return Optional.of(Refusal.LIGHTNING);
+        if (isLate() || lightning(now).isPresent()) {
+            return Optional.of(isLate() ? Refusal.LATE : Refusal.LIGHTNING);
         }
-        Instant to = storm == null ? end : storm.from();
+        Instant end = now.plus(time).isAfter(hours.checkIn()) ? hours.checkIn() : now.plus(time);
+        Instant to = lightning.within(now, end).map(LightningHours.Span::from).orElse(end);
         choices.add(new Choice(state(), cell, to));
         for (HiddenDay.Bitten b : hidden.fish(cell, now, to)) {
             HiddenDay.Landed fish = b.landed();
@@ -183,18 +263,23 @@ public final class Rehearsal {
         return Optional.empty();
     }
 
-    /** Runs to a shelter and waits there for the end of the lightning that is or comes; does nothing else where none is near. */
+    /** Runs to a shelter and waits there: until the lightning is over that is or comes within the hour, else a quarter of an hour. */
     public Optional<Refusal> shelter(Shelter at) {
-        Duration way = back == null
-                ? runs.between(place, at.position(), now).map(r -> r.time()).orElse(null)
-                : Duration.ZERO;
+        Duration way = back == null ? wayTo(at.position()).orElse(null) : Duration.ZERO;
         if (back != null || way == null) {
             return Optional.of(back != null ? Refusal.OVER : Refusal.NO_WAY);
         }
-        now = now.plus(way);
+        run(way);
         place = at.position();
+        if (fishing != null) {
+            add(new Entry.Fishing(id(), now, null, null));
+        }
         fishing = null;
-        lightning.endingAfter(now).ifPresent(s -> now = s.to());
+        now = lightning
+                .endingAfter(now)
+                .filter(s -> s.from().isBefore(now.plus(SOON)))
+                .map(LightningHours.Span::to)
+                .orElse(now.plus(WAIT));
         return Optional.empty();
     }
 
@@ -207,17 +292,15 @@ public final class Rehearsal {
 
     /** Runs to check-in: the day is over. */
     public Optional<Refusal> home() {
-        Duration way = back == null
-                ? runs.between(place, actual.checkInAt(), now)
-                        .map(r -> r.time())
-                        .orElse(null)
-                : Duration.ZERO;
+        Duration way = back == null ? wayHome().orElse(null) : Duration.ZERO;
         if (back != null || way == null) {
             return Optional.of(back != null ? Refusal.OVER : Refusal.NO_WAY);
         }
-        now = now.plus(way);
+        run(way);
+        place = actual.checkInAt();
+        fishing = null;
         back = now;
-        double late = Math.max(0, Duration.between(hours.checkIn(), now).toMillis() / 60_000.0);
+        double late = lateMinutes();
         add(EntryOfficialBuilder.builder()
                 .id(id())
                 .at(now)
@@ -225,6 +308,11 @@ public final class Rehearsal {
                 .lateMinutes(late == 0 ? null : Double.valueOf(late))
                 .build());
         return Optional.empty();
+    }
+
+    /** Minutes past check-in; 0: in time. */
+    public double lateMinutes() {
+        return Math.max(0, Duration.between(hours.checkIn(), now).toMillis() / 60_000.0);
     }
 
     /** What the day counts, penalties off, g; the bag while it goes on. */
@@ -247,7 +335,9 @@ public final class Rehearsal {
                 waitUntil(stop.leave());
             }
         }
-        home();
+        for (Instant last = hours.checkIn().plus(Duration.ofDays(1)); home().isPresent() && now.isBefore(last); ) {
+            waitUntil(now.plus(WAIT));
+        }
         return this;
     }
 

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import lochan.core.Assumptions;
 import lochan.core.Sample;
@@ -121,6 +123,92 @@ class RehearsalTest {
     }
 
     @Test
+    void whoIsUnderWayWhenLightningComesIsCaughtInIt() {
+        EventData stormy = EVENT.toBuilder()
+                .forecast(List.of(
+                        new ForecastPeriod(at("06-05T06:05"), at("06-05T08:00"), null, null, null, null, null, true)))
+                .build();
+        Rehearsal day = new Rehearsal(MODEL, stormy, RUNS, new HiddenDay(TRUTH, 1, 1));
+        assertThat(day.take(new Step.Go(new Cell("ledge-1", "swim-jig")))).isEmpty();
+        assertThat(day.caught()).hasSize(1);
+        assertThat(day.caught().getFirst().at()).isEqualTo(at("06-05T06:05"));
+        assertThat(day.caught().getFirst().at().plus(day.caught().getFirst().time()))
+                .isEqualTo(day.now());
+        assertThat(day.take(new Step.Fish(15))).contains(Rehearsal.Refusal.LIGHTNING);
+        assertThat(day.take(new Step.Ashore(Shelter.LAUNCH))).isEmpty();
+        assertThat(day.caught()).hasSize(2);
+        assertThat(day.now()).isEqualTo(at("06-05T08:30"));
+        assertThat(day.take(new Step.Ashore(Shelter.LAUNCH)))
+                .as("there is none any more")
+                .isEmpty();
+        assertThat(day.now()).isEqualTo(at("06-05T08:45"));
+        assertThat(day.take(new Step.Ashore("nowhere"))).contains(Rehearsal.Refusal.UNKNOWN);
+        assertThat(day.take(new Step.Go(new Cell("ledge-1", "nothing")))).contains(Rehearsal.Refusal.UNKNOWN);
+        assertThat(day.take(new Step.Home())).isEmpty();
+    }
+
+    /** The last hour is the angler's own: he stays until check-in, and fishes no minute more. */
+    @Test
+    void fishingEndsAtCheckIn() {
+        Rehearsal day = day(3);
+        day.take(new Step.Go(GRASS));
+        day.take(new Step.Fish(24 * 60));
+        assertThat(day.now()).isEqualTo(at("06-05T15:00"));
+        assertThat(day.take(new Step.Fish(15))).contains(Rehearsal.Refusal.LATE);
+        assertThat(day.take(new Step.Go(GRASS))).contains(Rehearsal.Refusal.LATE);
+        assertThat(day.entries())
+                .filteredOn(e -> e instanceof Entry.Catch)
+                .isNotEmpty()
+                .allMatch(e -> !e.at().isAfter(at("06-05T15:00")));
+    }
+
+    @Test
+    void aDayPlayedAgainStepByStepIsTheSameAndItsEndStandsBesideTheOthers() {
+        RehearsedDay rehearsed = new RehearsedDay(MODEL, RUNS, MODEL, RUNS, PLAN, 77);
+        List<Step> steps = new ArrayList<>(List.of(new Step.Go(new Cell("point-1", "walker"))));
+        steps.addAll(Collections.nCopies(16, new Step.Fish(15)));
+        steps.addAll(List.of(new Step.Go(GRASS), new Step.Fish(60), new Step.Wait(15), new Step.Home()));
+        Rehearsal you = rehearsed.after(steps);
+        assertThat(rehearsed.after(steps).entries()).isEqualTo(you.entries());
+        List<Integer> told = new ArrayList<>();
+        Outcome outcome = Outcome.of(rehearsed, you, new Effort(60, 24, 12, 1, 77), told::add);
+        assertThat(told).containsExactly(1, 2, 3);
+        assertThat(outcome.you().grams()).isEqualTo(you.countedGrams());
+        assertThat(outcome.you().back()).isEqualTo(you.now());
+        assertThat(outcome.plan().grams())
+                .isEqualTo(rehearsed.begin().played(PLAN).countedGrams());
+        assertThat(outcome.costs().getFirst().chosen()).isEqualTo(new Cell("point-1", "walker"));
+        assertThat(outcome.places())
+                .isSortedAccordingTo(
+                        Comparator.comparingDouble(Outcome.Place::bites).reversed())
+                .filteredOn(Outcome.Place::fished)
+                .extracting(Outcome.Place::cell)
+                .containsExactlyInAnyOrder(new Cell("point-1", "walker"), GRASS);
+        assertThat(outcome.places()).extracting(Outcome.Place::cell).contains(Cell.of(PLAN.get(1)));
+    }
+
+    /** Over many days what is true is what was expected. */
+    @Test
+    void whatIsTrueOfASpotIsOnAverageWhatWasExpected() {
+        double expected = HiddenDay.expectedPerHour(MODEL, GRASS);
+        double crowd = 0;
+        double sum = 0;
+        for (int j = 0; j < DAYS; j++) {
+            HiddenDay hidden = new HiddenDay(TRUTH, j, j);
+            boolean occupied = hidden.isOccupied(GRASS.spotId());
+            crowd += occupied ? 1.0 / DAYS : 0;
+            sum += hidden.perHour(GRASS)
+                    / (occupied ? Assumptions.DEFAULTS.day().crowdedFactor() : 1)
+                    / DAYS;
+        }
+        assertThat(sum / expected).isBetween(0.93, 1.07);
+        assertThat(crowd)
+                .isBetween(
+                        MODEL.spot("grass-1").crowdRisk() - 0.04,
+                        MODEL.spot("grass-1").crowdRisk() + 0.04);
+    }
+
+    @Test
     void whoIsLatePaysByTheRulesAndAfterwardsNothingGoesOn() {
         Rehearsal day = day(7);
         day.go(GRASS);
@@ -175,7 +263,7 @@ class RehearsalTest {
         assertThat(costs.getFirst().grams()).isGreaterThan(50);
         assertThat(costs)
                 .isSortedAccordingTo(
-                        java.util.Comparator.comparingDouble(Costs.Cost::grams).reversed());
+                        Comparator.comparingDouble(Costs.Cost::grams).reversed());
     }
 
     @Test

@@ -126,16 +126,30 @@ public final class ScenarioSet {
         for (int i = 0; i < visits.length; i++) {
             KnownFish known = fish.get(i).fish();
             double[] own = draws.normals("fish/" + known.id());
-            double[] first = draws.normals("first/" + known.spotId());
-            double crowdRisk = model.spot(known.spotId()).crowdRisk();
+            boolean[] occupied = occupied(model.spot(known.spotId()));
             for (int j = 0; j < count; j++) {
-                boolean occupied = STANDARD.cumulativeProbability(first[j]) < crowdRisk;
                 double needed = Math.ceil(Math.log(STANDARD.survivalProbability(own[j]))
                         / Math.log1p(-fish.get(i).chance()));
-                visits[i][j] = occupied ? Integer.MAX_VALUE : (int) Math.max(1, needed);
+                visits[i][j] = occupied[j] ? Integer.MAX_VALUE : (int) Math.max(1, needed);
             }
         }
         return visits;
+    }
+
+    /** Where another boat got to a spot first, by scenario of the whole set. */
+    private boolean[] occupied(Spot spot) {
+        double[] first = draws.normals("first/" + spot.id());
+        boolean[] occupied = new boolean[first.length];
+        for (int j = 0; j < occupied.length; j++) {
+            occupied[j] = STANDARD.cumulativeProbability(first[j]) < spot.crowdRisk();
+        }
+        return occupied;
+    }
+
+    /** Whether another boat got to a spot first. */
+    public boolean isOccupied(String spotId, int scenario) {
+        int inAll = which == null ? scenario : which[scenario];
+        return all == null ? occupied(model.spot(spotId))[inAll] : all.isOccupied(spotId, inAll);
     }
 
     /** Whether anything was fished before the day. */
@@ -217,16 +231,15 @@ public final class ScenarioSet {
     private double[] rateFactors(Spot spot, Pattern pattern) {
         Assumptions.DayEffect a = model.assumptions().day();
         double[] z = dayScores(spot.zone(), pattern);
-        double[] first = draws.normals("first/" + spot.id());
+        boolean[] occupied = occupied(spot);
         int lines = model.event().anglers();
         double strength = model.strength(pattern);
         double[] factors = new double[count];
         for (int j = 0; j < count; j++) {
-            boolean occupied = STANDARD.cumulativeProbability(first[j]) < spot.crowdRisk();
             factors[j] = lines
                     * strength
                     * Math.exp(a.sd() * z[j] - a.sd() * a.sd() / 2)
-                    * (occupied ? a.crowdedFactor() : 1);
+                    * (occupied[j] ? a.crowdedFactor() : 1);
         }
         return factors;
     }
