@@ -44,7 +44,11 @@ public final class PackWriter {
      */
     public record Day(int number, DayNumbers numbers, Backups.@Nullable Ladder ladder) {}
 
-    /** @param notAllowed what the angler's rules say against presentations, by their ids */
+    /**
+     * All but the depths, which are added apart.
+     *
+     * @param notAllowed what the angler's rules say against presentations, by their ids
+     */
     public static ObjectNode of(
             EventData event,
             Units units,
@@ -52,8 +56,7 @@ public final class PackWriter {
             double factor,
             Effort effort,
             List<Day> days,
-            Map<String, String> notAllowed,
-            @Nullable DepthCells depths) {
+            Map<String, String> notAllowed) {
         ObjectNode node = object().put("factor", factor);
         node.set("units", units(units));
         node.putObject("effort")
@@ -71,10 +74,6 @@ public final class PackWriter {
         node.set("data", data);
         notAllowed.forEach(node.putObject("notAllowed")::put);
         node.set("fished", fished(event));
-        if (depths != null) {
-            // Cells as DepthCells has them, in Base64.
-            node.set("depths", LakeShapes.depths(depths.grid()).put("cells", depths.bytes()));
-        }
         EventFileWriter.some(node, "waterC", event.lastWaterC(Instant.MAX).orElse(null));
         ArrayNode deep = node.putArray("deepSpots");
         event.spots().stream().filter(Spot::isDeep).map(Spot::id).forEach(deep::add);
@@ -86,6 +85,11 @@ public final class PackWriter {
             one.set("ladder", day.ladder() == null ? null : ladder(day.ladder(), event));
         }
         return node;
+    }
+
+    /** Puts the depths of the lake into a pack: cells as {@link DepthCells} has them, in Base64. */
+    public static void addDepths(ObjectNode pack, DepthCells depths) {
+        pack.set("depths", LakeShapes.depths(depths.grid()).put("cells", depths.bytes()));
     }
 
     /** What practice brought at each spot. */

@@ -99,8 +99,7 @@ class AdviceModuleTest {
                 0.9,
                 EFFORT,
                 List.of(new PackWriter.Day(1, model.numbers(), ladder)),
-                Map.of(),
-                null);
+                Map.of());
         CompetitionDay day = event.day(1);
         try (NodeModule phone = NodeModule.start("advice.js", "adviser.mjs")) {
             ObjectNode first = JSON.createObjectNode();
@@ -192,8 +191,7 @@ class AdviceModuleTest {
                             1,
                             EFFORT,
                             List.of(new PackWriter.Day(1, model.numbers(), new Backups.Ladder(null, List.of()))),
-                            Map.of(),
-                            null)
+                            Map.of())
                     .toString()
                     .getBytes(StandardCharsets.UTF_8));
         }

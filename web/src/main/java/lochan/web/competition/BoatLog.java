@@ -1,7 +1,9 @@
 package lochan.web.competition;
 
+import java.time.Instant;
 import java.util.List;
 import lochan.core.competition.Entry;
+import lochan.core.event.Event;
 import lochan.core.eventdata.EventData;
 import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileWriter;
@@ -12,7 +14,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What the page in the boat must know to keep the bag by itself: event, log, names, units, and the time at the server. */
 @Component
-class BoatLog {
+public class BoatLog {
 
     private final CompetitionLog log;
 
@@ -22,12 +24,16 @@ class BoatLog {
 
     /** @param event its outline will do */
     ObjectNode node(EventData event, List<Entry> entries, Units units) {
-        ObjectNode node = EventFileWriter.log(event.event(), log.shown(entries));
+        return node(event.event(), Names.in(event), log.shown(entries), units, log.now());
+    }
+
+    /** @param now the time that it is known at */
+    public ObjectNode node(Event event, Names names, List<Entry> entries, Units units, Instant now) {
+        ObjectNode node = EventFileWriter.log(event, entries);
         node.set("units", PackWriter.units(units));
-        Names names = Names.in(event);
         ObjectNode called = node.putObject("names");
         names.spots().forEach(called.putObject("spots")::put);
         names.presentations().forEach(called.putObject("presentations")::put);
-        return node.put("now", log.now().toEpochMilli());
+        return node.put("now", now.toEpochMilli());
     }
 }

@@ -5,20 +5,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import lochan.core.eventdata.EventData;
-import lochan.core.lake.depth.DepthCells;
-import lochan.core.live.Effort;
-import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileReader;
 import lochan.eventformat.JsonLimits;
 import lochan.eventformat.PackWriter;
 import lochan.offline.pack.Pack;
-import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
-import lochan.web.gear.Decks;
-import lochan.web.lake.Lakes;
-import lochan.web.modelling.Budgets;
 import lochan.web.modelling.DayModels;
 import lochan.web.plan.PlanBackups;
 import lochan.web.plan.Plans;
@@ -31,6 +24,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What the boat's app takes along to advise without a signal, and the plan that it brings back. */
 @RestController
@@ -38,36 +32,27 @@ class BoatPackController {
 
     private final CompetitionLog log;
     private final EventBook events;
-    private final Accounts accounts;
     private final DayModels dayModels;
-    private final Lakes lakes;
     private final PlanBackups backups;
     private final Projections projections;
-    private final Decks decks;
     private final Plans plans;
-    private final Budgets budgets;
+    private final BoatPacks packs;
 
     BoatPackController(
             CompetitionLog log,
             EventBook events,
-            Accounts accounts,
             DayModels dayModels,
-            Lakes lakes,
             PlanBackups backups,
             Projections projections,
-            Decks decks,
             Plans plans,
-            Budgets budgets) {
+            BoatPacks packs) {
         this.log = log;
         this.events = events;
-        this.accounts = accounts;
         this.dayModels = dayModels;
-        this.lakes = lakes;
         this.backups = backups;
         this.projections = projections;
-        this.decks = decks;
         this.plans = plans;
-        this.budgets = budgets;
+        this.packs = packs;
     }
 
     /**
@@ -77,34 +62,21 @@ class BoatPackController {
     @GetMapping(path = "/boat/{eventId}/pack", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> pack(EventKey key) {
         EventData known = events.event(key);
-        double above = known.aboveReferenceM(log.now());
-        EventData event = known.onLevelOf(log.now());
-        Units units = accounts.units(key.accountId());
-        Budgets.Boat boat = budgets.boat();
-        List<PackWriter.Day> days = IntStream.rangeClosed(1, event.days().size())
-                .filter(day -> log.now().isBefore(event.day(day).checkIn()))
+        List<PackWriter.Day> days = IntStream.rangeClosed(1, known.days().size())
+                .filter(day -> log.now().isBefore(known.day(day).checkIn()))
                 .mapToObj(day -> new PackWriter.Day(
                         day,
                         dayModels.of(key, known, day).numbers(),
                         backups.ofDay(key, known, day).orElse(null)))
                 .toList();
-        String pack = PackWriter.of(
-                        event,
-                        units,
-                        lakes.dayRuns(known),
-                        projections.calibration(key.accountId()).factor(),
-                        new Effort(
-                                boat.outlook(),
-                                boat.weighed(),
-                                boat.rest().scenarios(),
-                                boat.rest().rounds(),
-                                Budgets.SEED),
-                        days,
-                        decks.notAllowed(key, known),
-                        lakes.depthsForPhone(key)
-                                .map(grid -> new DepthCells(grid, above))
-                                .orElse(null))
-                .toString();
+        ObjectNode node = packs.of(
+                key,
+                known,
+                log.now(),
+                days,
+                projections.calibration(key.accountId()).factor());
+        packs.addDepths(node, key, known, log.now());
+        String pack = node.toString();
         return ResponseEntity.ok()
                 .eTag(DigestUtils.md5DigestAsHex(pack.getBytes(StandardCharsets.UTF_8)))
                 .body(pack);

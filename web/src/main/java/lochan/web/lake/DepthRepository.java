@@ -11,6 +11,7 @@ import java.util.Optional;
 import lochan.core.lake.depth.DepthGrid;
 import lochan.web.db.tables.records.DepthGridRecord;
 import lochan.web.eventbook.EventKey;
+import lochan.web.shared.Deflated;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;

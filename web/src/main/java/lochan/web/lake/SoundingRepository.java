@@ -9,6 +9,7 @@ import java.util.List;
 import lochan.core.event.Position;
 import lochan.core.lake.sounding.Sounding;
 import lochan.web.eventbook.EventKey;
+import lochan.web.shared.Deflated;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;

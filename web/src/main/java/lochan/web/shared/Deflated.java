@@ -1,4 +1,4 @@
-package lochan.web.lake;
+package lochan.web.shared;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -7,17 +7,17 @@ import java.io.UncheckedIOException;
 import java.util.zip.DeflaterOutputStream;
 import java.util.zip.InflaterOutputStream;
 
-/** Bytes as they are kept: deflated. */
-final class Deflated {
+/** Bytes as they are kept where they are many: deflated. */
+public final class Deflated {
 
     private Deflated() {}
 
-    static byte[] packed(byte[] bytes) {
+    public static byte[] packed(byte[] bytes) {
         ByteArrayOutputStream packed = new ByteArrayOutputStream();
         return written(packed, new DeflaterOutputStream(packed), bytes);
     }
 
-    static byte[] unpacked(byte[] packed) {
+    public static byte[] unpacked(byte[] packed) {
         ByteArrayOutputStream all = new ByteArrayOutputStream(4 * packed.length);
         return written(all, new InflaterOutputStream(all), packed);
     }
