@@ -81,10 +81,11 @@ class RankingsPagesTest {
 
     /** Values come from many plans, in the background. */
     private static Visitor.Answer computed(Visitor angler, String path) {
-        org.awaitility.Awaitility.await()
+        return org.awaitility.Awaitility.await()
                 .atMost(java.time.Duration.ofMinutes(2))
-                .until(() -> angler.get(path).page().select("[data-again]").isEmpty());
-        return angler.get(path);
+                .until(
+                        () -> angler.get(path),
+                        page -> page.page().select("[data-again]").isEmpty());
     }
 
     @Test
