@@ -75,6 +75,18 @@ class OwnershipTest {
                 "5",
                 "gone",
                 "true"));
+        owner.post(
+                event + "/plan/edit",
+                Map.of(
+                        "plan", plan,
+                        "op", "add",
+                        "add/spot", "reed-corner",
+                        "add/presentation", "swim-jig",
+                        "add/minutes", "60"));
+        known.put(
+                "rehearsal",
+                owner.post(event + "/plan/rehearsals", "plan", plan).path().replaceAll(".*rehearsal=", ""));
+        known.put("shown", "true");
         known.put("split", "bank:blown");
         known.put("in", "false");
         known.put("rung", "0");
@@ -107,7 +119,8 @@ class OwnershipTest {
                 .replace("/boat/{eventId}", SampleEvents.boat(event));
         if (route.startsWith("GET")) {
             List<String> query = parameters.entrySet().stream()
-                    .filter(e -> List.of("spot", "presentation", "plan", "stop", "bite", "waypoint", "fish")
+                    .filter(e -> List.of(
+                                    "spot", "presentation", "plan", "stop", "bite", "waypoint", "fish", "rehearsal")
                             .contains(e.getKey()))
                     .map(e -> e.getKey() + "=" + e.getValue())
                     .toList();
@@ -197,6 +210,17 @@ class OwnershipTest {
                 "POST /events/{eventId}/plan/backups",
                 "POST /events/{eventId}/plan/backups/keep",
                 "POST /events/{eventId}/plan/restore",
+                "POST /events/{eventId}/plan/rehearsals",
+                "GET /events/{eventId}/plan/rehearsals/played",
+                "POST /events/{eventId}/plan/rehearsals/played",
+                "POST /events/{eventId}/plan/rehearsals/again",
+                "POST /events/{eventId}/plan/rehearsals/delete",
+                "POST /events/{eventId}/plan/rehearsals/restore",
+                "GET /boat/{eventId}/rehearsal",
+                "GET /boat/{eventId}/rehearsal/pack",
+                "GET /boat/{eventId}/rehearsal/state",
+                "POST /boat/{eventId}/rehearsal/step",
+                "POST /boat/{eventId}/rehearsal/advice",
                 "GET /events/{eventId}/rankings/evidence",
                 "GET /events/{eventId}/tackle",
                 "GET /events/{eventId}/tackle/advice",

@@ -53,7 +53,7 @@ public record Outcome(
      */
     public record Played(double grams, int fish, Instant back, double lateMinutes) {
 
-        static Played of(Rehearsal day) {
+        public static Played of(Rehearsal day) {
             return new Played(day.countedGrams(), day.bag().fish().size(), day.now(), day.lateMinutes());
         }
     }

@@ -37,6 +37,8 @@ class BoatApp extends DayApp {
       () => this.draw(),
     );
     this.weighedBy = null;
+    this.wayWords = 'Go here';
+    this.startsFirst = false;
     this.alarmKinds = rules.alarmKinds();
     this.thumb = window.matchMedia('(pointer: coarse)').matches;
     this.Ear = window.SpeechRecognition ?? window.webkitSpeechRecognition;
@@ -439,6 +441,15 @@ class BoatApp extends DayApp {
   showBoat() {
     if (this.position) this.lake.centre({ lat: Number(this.position.lat), lon: Number(this.position.lon) });
     else this.follow();
+  }
+
+  /** What the map offers to do at a spot; null: nothing. */
+  get startWords() {
+    return this.mode === 'practice' ? 'Start here' : null;
+  }
+
+  get adviceRestsOn() {
+    return `Worked out on this phone, from what it took along at ${this.packAge()}.`;
   }
 
   /** Starts a stop at a spot of the map. */

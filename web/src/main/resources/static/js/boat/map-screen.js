@@ -83,14 +83,21 @@ function place(app, { id, name, kind, best, fished, run, caution, stones, lure }
     <p>${fished}. <span class="faint">Evidence: ${stones} of 5 stones.</span></p>
     <p>${run ?? 'The map shows no way by water from here.'}</p>
     <div class="row-line">
-      <button type="button" class="act" aria-pressed=${app.target === id} @click=${() => app.goThere(id)}>
-        ${app.target === id ? 'Stop showing the way' : 'Go here'}
-      </button>
       ${
-        app.mode === 'practice'
-          ? html`<button type="button" @click=${() => app.startAt(id, lure)}>Start here</button>`
+        app.startWords
+          ? html`<button type="button" class=${app.startsFirst ? 'act' : ''} @click=${() => app.startAt(id, lure)}>
+              ${app.startWords}
+            </button>`
           : nothing
       }
+      <button
+        type="button"
+        class=${app.startsFirst ? '' : 'act'}
+        aria-pressed=${app.target === id}
+        @click=${() => app.goThere(id)}
+      >
+        ${app.target === id ? 'Stop showing the way' : app.wayWords}
+      </button>
     </div>
   </section>`;
 }

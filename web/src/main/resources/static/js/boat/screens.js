@@ -16,14 +16,14 @@ export function screen(app) {
       ${bar(app)}`;
   const practising = app.mode === 'practice';
   const log = practising ? practiceScreen : logScreen;
-  const drawn = { log, bag: bagScreen, map: mapScreen, plan: planScreen }[app.screen];
+  const drawn = { log, bag: bagScreen, map: mapScreen, plan: planScreen, ...app.own }[app.screen];
   return html`${practising ? practiceHead(app) : head(app)}
     <main id="main" class="page boat" tabindex="-1">
       <h1 class="sr-only">${SCREENS[app.screen]}</h1>
       ${unsent(app)} ${app.trouble ? html`<div class="note trouble" role="alert">${app.trouble}</div>` : nothing}
       ${ringing(app)}
       <div class="grid gap-2" data-clashes>${clashes(app)}</div>
-      ${drawn(app)} ${foot(app)}
+      ${drawn(app)} ${(app.own?.foot ?? foot)(app)}
     </main>
     ${bar(app)}`;
 }
@@ -31,7 +31,7 @@ export function screen(app) {
 function waitingRoom(app) {
   return app.trouble
     ? html`<section class="sheet grid gap-3">
-        <h1>Nothing of this event is on this phone</h1>
+        <h1>${app.own ? 'This rehearsal cannot be shown' : 'Nothing of this event is on this phone'}</h1>
         <p role="alert">${app.trouble}</p>
         <p><a class="button" href="/events">All events</a></p>
       </section>`
@@ -343,7 +343,7 @@ function fishing(app) {
   </section>`;
 }
 
-function entries(app) {
+export function entries(app) {
   const { view } = app;
   return html`<section class="sheet" aria-labelledby="log">
     <h2 id="log">Log of day ${view.day}</h2>
@@ -512,7 +512,7 @@ function results(view) {
       </section>`;
 }
 
-function planScreen(app) {
+export function planScreen(app) {
   const { plan } = app.kept;
   if (!plan)
     return html`<section class="sheet">
@@ -527,7 +527,7 @@ function planScreen(app) {
         : html`<section class="sheet"><p>Outside competition hours there is no advice.</p></section>`
     }
     ${plan.due ? comeBack(app, plan.due) : nothing}
-    <p class="hint">Worked out on this phone, from what it took along at ${app.packAge()}.</p>`;
+    <p class="hint">${app.adviceRestsOn}</p>`;
 }
 
 function asOf(app, time) {
@@ -657,9 +657,13 @@ function comeBack(app, due) {
           </li>`,
       )}
     </ul>
-    <div>
-      <a class="button" href="${app.desk}/tackle/fish">${due.length === 0 ? 'Add known fish' : 'Log try'}</a>
-    </div>
+    ${
+      app.own
+        ? nothing
+        : html`<div>
+            <a class="button" href="${app.desk}/tackle/fish">${due.length === 0 ? 'Add known fish' : 'Log try'}</a>
+          </div>`
+    }
   </section>`;
 }
 
