@@ -147,7 +147,7 @@ class BoatRehearsalController {
         return node.toString();
     }
 
-    /** What came of the last step, and the ids of its entries. */
+    /** What came of the last step, and the ids of its bites and fish. */
     private static void told(StoredRehearsal of, Rehearsal day, Rehearsals.Opened opened, ObjectNode node) {
         List<Step> steps = of.steps();
         if (!steps.isEmpty()) {

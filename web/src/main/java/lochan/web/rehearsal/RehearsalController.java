@@ -159,7 +159,8 @@ class RehearsalController {
         int drawn = number.isBlank()
                 ? RandomGenerator.getDefault().nextInt(1, Rehearsals.MOST_NUMBER + 1)
                 : Integer.parseInt(number.strip());
-        return play(key, rehearsals.begin(key, event, stored, drawn, advice));
+        return play(
+                key, rehearsals.begin(key, stored.plan(), drawn, advice, rehearsals.draw(key, event, stored, drawn)));
     }
 
     private static @Nullable String wrong(String number) {

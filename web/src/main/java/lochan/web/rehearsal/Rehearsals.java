@@ -20,6 +20,7 @@ import lochan.eventformat.PackWriter;
 import lochan.offline.pack.Pack;
 import lochan.web.competition.BoatPacks;
 import lochan.web.eventbook.EventKey;
+import lochan.web.eventbook.EventWrite;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.DayModels;
 import lochan.web.plan.PlanBackups;
@@ -38,6 +39,8 @@ class Rehearsals {
     static final int MOST_NUMBER = 99_999;
 
     private static final int KEPT = 6;
+    /** A rehearsal's days are the model's own. */
+    private static final double UNCALIBRATED = 1;
 
     private final RehearsalRepository repository;
     private final DayModels dayModels;
@@ -62,8 +65,8 @@ class Rehearsals {
      */
     record Opened(ObjectNode pack, Pack known, RehearsedDay day) {}
 
-    /** Draws a day around a plan and begins it. */
-    long begin(EventKey key, EventData event, StoredPlan stored, int number, boolean advice) {
+    /** Draws a day around a plan. It takes a second: the event is not held for it. */
+    RehearsalRepository.Basis draw(EventKey key, EventData event, StoredPlan stored, int number) {
         Plan plan = PlanPage.kept(stored.plan(), event);
         EventData known =
                 event.toBuilder().plans(List.of(plan)).competition(List.of()).build();
@@ -76,26 +79,19 @@ class Rehearsals {
         FittedDayModel model = dayModels.of(key, event, plan.day());
         FittedDayModel itsModel = new FittedDayModel(
                 event.toBuilder().forecast(actual.forecast()).build(), plan.day(), Assumptions.DEFAULTS);
-        return repository.add(
-                key,
-                plan.day(),
-                plan.name(),
-                number,
-                advice,
-                clock.instant(),
-                new RehearsalRepository.Basis(
-                        packs.of(
-                                key,
-                                known,
-                                clock.instant(),
-                                List.of(new PackWriter.Day(plan.day(), model.numbers(), ladder)),
-                                1),
-                        packs.of(
-                                key,
-                                actual,
-                                clock.instant(),
-                                List.of(new PackWriter.Day(plan.day(), itsModel.numbers(), ladder)),
-                                1)));
+        return new RehearsalRepository.Basis(
+                pack(key, known, plan.day(), model, ladder), pack(key, actual, plan.day(), itsModel, ladder));
+    }
+
+    private ObjectNode pack(EventKey key, EventData event, int day, FittedDayModel model, Backups.Ladder ladder) {
+        return packs.of(
+                key, event, clock.instant(), List.of(new PackWriter.Day(day, model.numbers(), ladder)), UNCALIBRATED);
+    }
+
+    /** Begins a day that was drawn. */
+    @EventWrite
+    long begin(EventKey key, Plan plan, int number, boolean advice, RehearsalRepository.Basis basis) {
+        return repository.add(key, plan.day(), plan.name(), number, advice, clock.instant(), basis);
     }
 
     StoredRehearsal stored(EventKey key, long id) {
@@ -107,6 +103,7 @@ class Rehearsals {
     }
 
     /** The same day from its beginning. */
+    @EventWrite
     long again(EventKey key, long id) {
         return repository.addAgain(key, stored(key, id), clock.instant());
     }
@@ -143,6 +140,7 @@ class Rehearsals {
     record Taken(Optional<Rehearsal.Refusal> refusal, boolean stale) {}
 
     /** @param before steps that were taken when it was decided */
+    @EventWrite
     Taken take(EventKey key, StoredRehearsal of, Step step, int before) {
         if (of.steps().size() != before) {
             return new Taken(Optional.empty(), true);
@@ -157,20 +155,24 @@ class Rehearsals {
         return new Taken(Optional.empty(), !repository.take(key, of.id(), steps, before));
     }
 
+    @EventWrite
     void showAdvice(EventKey key, StoredRehearsal of, boolean shown) {
         repository.showAdvice(key, of.id(), shown);
     }
 
+    @EventWrite
     void end(EventKey key, long id, Outcome outcome) {
         repository.end(key, id, outcome);
     }
 
+    @EventWrite
     void delete(EventKey key, long id) {
         if (!repository.setDeleted(key, stored(key, id).id(), clock.instant())) {
             throw new NotThereException();
         }
     }
 
+    @EventWrite
     void restore(EventKey key, long id) {
         if (!repository.setDeleted(key, id, null)) {
             throw new NotThereException();

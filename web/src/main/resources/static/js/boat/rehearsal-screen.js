@@ -54,6 +54,7 @@ function ended(app) {
 /** What there is to do where the boat is. */
 function here(app) {
   const { state } = app;
+  const leaving = app.view.hours.tone !== 'calm';
   const step = (words, what, classes = '', off = false) =>
     html`<button type="button" class=${classes} ?disabled=${app.busy || off} @click=${() => app.step(what)}>
       ${words}
@@ -69,7 +70,7 @@ function here(app) {
     ${
       state.fishing && !state.lightning && !state.late
         ? html`<div class="outcomes">
-            ${step('Fish 15 minutes', { what: 'fish', minutes: 15 }, 'act wide')}
+            ${step('Fish 15 minutes', { what: 'fish', minutes: 15 }, leaving ? 'wide' : 'act wide')}
             ${step('Fish 30 minutes', { what: 'fish', minutes: 30 }, 'wide')}
           </div>`
         : nothing
@@ -80,7 +81,7 @@ function here(app) {
         : html`<p>Your boat takes no run to check-in in this wind.</p>
             ${step('Wait 15 minutes', { what: 'wait', minutes: 15 })}`
     }
-    <details ?open=${state.lightning}>
+    <details ?open=${state.lightning || (leaving && app.leaveFor !== null)}>
       <summary>Wait ashore</summary>
       <div class="row-line">
         ${state.shelters.map(({ id, name, run }) =>
@@ -92,9 +93,9 @@ function here(app) {
 }
 
 /** The run to check-in ends the day: it is one tap only when it is time. */
-function home({ state, view }, step) {
+function home({ state, view, leaveFor }, step) {
   const run = step(`Run to check-in, ${state.home}`, { what: 'home' }, 'act');
-  return state.late || view.hours.tone !== 'calm'
+  return state.late || (view.hours.tone !== 'calm' && leaveFor === null)
     ? html`<div>${run}</div>`
     : html`<details>
         <summary>Back to check-in, ${state.home} run</summary>

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
@@ -130,7 +131,16 @@ class RehearsalPagesTest {
         assertThat(fishedForTwoHours(begin(" 4711 "))).isEqualTo(fished);
         assertThat(fishedForTwoHours(begin("4712"))).isNotEqualTo(fished);
 
-        angler.post(event + "/practice/forecast", "day", "1", "1/windMps", "30", "1/lightning", "on");
+        assertThat(angler.post(
+                                event + "/practice/forecast",
+                                Map.of(
+                                        "day", "1",
+                                        "0/from", "06:00",
+                                        "0/to", "15:00",
+                                        "0/wind", "30",
+                                        "0/lightning", "on"))
+                        .status())
+                .isEqualTo(200);
         angler.post(event + "/spots/delete", "spot", "harth-grass");
         String again = angler.post(event + "/plan/rehearsals/again", "rehearsal", first)
                 .path()
