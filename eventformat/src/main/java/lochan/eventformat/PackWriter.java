@@ -92,6 +92,12 @@ public final class PackWriter {
         pack.set("depths", LakeShapes.depths(depths.grid()).put("cells", depths.bytes()));
     }
 
+    /** Puts the forecast of an event into a pack that was made with another. */
+    public static void setForecast(ObjectNode pack, EventData event) {
+        ((ObjectNode) pack.path("data"))
+                .set("forecast", EventFileWriter.day(event).path("forecast"));
+    }
+
     /** What practice brought at each spot. */
     private static ArrayNode fished(EventData event) {
         ArrayNode list = JsonNodeFactory.instance.arrayNode();

@@ -21,6 +21,9 @@ public final class ActualWeather {
     private static final double SHIFT_SD_QUARTERS = 2.5;
     private static final int MOST_QUARTERS = 6;
     private static final Duration QUARTER = Duration.ofMinutes(15);
+    /** No weather comes earlier or later than this. */
+    static final Duration MOST_SHIFT = QUARTER.multipliedBy(MOST_QUARTERS);
+
     private static final double LN_WIND_SD = 0.2;
     private static final double TURN_SD_DEG = 20;
     private static final double CIRCLE = 360;

@@ -4,11 +4,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import lochan.core.live.MoveAdvice;
 import lochan.core.model.rate.Cell;
-import lochan.core.model.scenario.DayModel;
-import lochan.core.planning.runs.DayRuns;
 import lochan.core.quantity.Hours;
 
 /** What choices of a rehearsal cost by what could be known when they were made: what an hour elsewhere was worth more, for as long as it was not gone to. */
@@ -28,10 +28,13 @@ public final class Costs {
     public record Cost(Instant from, Instant to, Cell chosen, Cell better, double grams) {}
 
     /** Those that cost most first. */
-    public static List<Cost> of(List<Rehearsal.Choice> choices, DayModel model, DayRuns runs) {
-        MoveAdvice advice = new MoveAdvice(model, runs);
+    public static List<Cost> of(List<Rehearsal.Choice> choices, DayKnowledge known) {
+        Map<Integer, MoveAdvice> advices = new HashMap<>();
         List<Cost> costs = new ArrayList<>();
         for (Rehearsal.Choice c : choices) {
+            Instant then = c.state().now();
+            MoveAdvice advice =
+                    advices.computeIfAbsent(known.storms(then), n -> new MoveAdvice(known.at(then), known.runs()));
             MoveAdvice.Move best = advice.ask(c.state()).best();
             double chosen = advice.gain(c.state(), c.next()).orElse(0);
             if (best != null && best.gainGrams() > chosen) {

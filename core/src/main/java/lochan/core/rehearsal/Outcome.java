@@ -76,8 +76,7 @@ public record Outcome(
      * @param played told after each of them, with how many have
      */
     public static Outcome of(RehearsedDay day, Rehearsal you, Effort effort, Consumer<Integer> played) {
-        DayModel known = day.known();
-        Players players = new Players(known, day.knownRuns());
+        Players players = new Players(day.known());
         Rehearsal plan = day.begin().played(day.plan());
         played.accept(1);
         Rehearsal advised = players.advised(day.begin());
@@ -89,18 +88,19 @@ public record Outcome(
                 Played.of(plan),
                 Played.of(advised),
                 Played.of(again),
-                Costs.of(you.choices(), known, day.knownRuns()),
+                Costs.of(you.choices(), day.known()),
                 places(day, you),
                 you.caught());
     }
 
     private static List<Place> places(RehearsedDay day, Rehearsal you) {
         HiddenDay hidden = day.hidden();
+        DayModel known = day.known().atFirst();
         Set<Cell> fished = new LinkedHashSet<>();
         you.choices().forEach(c -> fished.add(c.next()));
         Set<Cell> shown = new LinkedHashSet<>(fished);
-        day.known().cells().stream()
-                .filter(day.known()::isOpen)
+        known.cells().stream()
+                .filter(known::isOpen)
                 .sorted(Comparator.comparingDouble(hidden::perHour).reversed())
                 .limit(BEST)
                 .forEach(shown::add);
@@ -110,7 +110,7 @@ public record Outcome(
                 .map(c -> new Place(
                         c,
                         hidden.perHour(c),
-                        HiddenDay.expectedPerHour(day.known(), c),
+                        HiddenDay.expectedPerHour(known, c),
                         hidden.isOccupied(c.spotId()),
                         fished.contains(c)))
                 .sorted(Comparator.comparingDouble(Place::bites).reversed())

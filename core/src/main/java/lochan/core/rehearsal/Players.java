@@ -3,7 +3,9 @@ package lochan.core.rehearsal;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import lochan.core.event.Position;
 import lochan.core.eventdata.EventData;
@@ -14,7 +16,6 @@ import lochan.core.model.rate.Cell;
 import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
-import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.runs.Departures;
 import lochan.core.planning.runs.Shelter;
 import lochan.core.planning.search.DayPlanner;
@@ -27,25 +28,35 @@ public final class Players {
     private static final Duration QUARTER = Duration.ofMinutes(15);
     private static final Duration HOUR = Duration.ofHours(1);
 
-    private final DayModel model;
+    private final DayKnowledge known;
     private final EventData event;
-    private final DayRuns runs;
-    private final Departures departures;
+    private final Instant checkIn;
+    private final Map<Integer, MoveAdvice> advices = new HashMap<>();
+    private final Map<Integer, Departures> departures = new HashMap<>();
 
-    /** @param runs by the forecast */
-    public Players(DayModel model, DayRuns runs) {
-        this.model = model;
-        this.event = model.event();
-        this.runs = runs;
-        this.departures = new Departures(event, model.day(), model.assumptions().planning(), runs);
+    public Players(DayKnowledge known) {
+        this.known = known;
+        this.event = known.atFirst().event();
+        this.checkIn = event.day(known.atFirst().day()).checkIn();
+    }
+
+    private MoveAdvice advice(Instant now) {
+        return advices.computeIfAbsent(known.storms(now), n -> new MoveAdvice(known.at(now), known.runs()));
+    }
+
+    private Departures departures(Instant now) {
+        return departures.computeIfAbsent(known.storms(now), n -> {
+            DayModel model = known.at(now);
+            return new Departures(
+                    model.event(), model.day(), model.assumptions().planning(), known.runs());
+        });
     }
 
     /** Asks the move advice every quarter of an hour and does what it says. */
     public Rehearsal advised(Rehearsal day) {
-        MoveAdvice advice = new MoveAdvice(model, runs);
         while (!day.isOver()) {
             if (!leaves(day)) {
-                MoveAdvice.Answer answer = advice.ask(day.state());
+                MoveAdvice.Answer answer = advice(day.now()).ask(day.state());
                 Cell best = answer.best() == null ? null : answer.best().cell();
                 if (best == null && day.fishing() == null) {
                     end(day);
@@ -81,9 +92,10 @@ public final class Players {
 
     private List<PlanStop> rest(Rehearsal day, Effort effort) {
         MoveAdvice.State state = day.state();
+        DayModel model = known.at(day.now());
         ScenarioSet likely = Outlooks.likely(model, state.today(), effort.weighed(), effort.scenarios(), effort.seed());
         DayStart begin = DayStart.now(model, state.now(), state.place(event), state.bag());
-        return new DayPlanner(likely, runs, begin, DayPlanner.Wishes.of(Strategy.BALANCED), effort.seed())
+        return new DayPlanner(likely, known.runs(), begin, DayPlanner.Wishes.of(Strategy.BALANCED), effort.seed())
                 .plan(effort.rounds(), round -> true);
     }
 
@@ -112,7 +124,7 @@ public final class Players {
 
     /** So long as may still be fished here. */
     private Duration untilLeaving(Rehearsal day, Duration wanted) {
-        Duration left = departures
+        Duration left = departures(day.now())
                 .from(place(day), day.now())
                 .map(l -> Duration.between(day.now(), l.at()))
                 .orElse(wanted);
@@ -125,7 +137,8 @@ public final class Players {
 
     /** Leaves for check-in or a shelter when it is time; says whether it did. */
     private boolean leaves(Rehearsal day) {
-        Departures.LeaveBy leave = departures.from(place(day), day.now()).orElse(null);
+        Departures.LeaveBy leave =
+                departures(day.now()).from(place(day), day.now()).orElse(null);
         if (leave == null || day.now().isBefore(leave.at())) {
             return day.isOver();
         }
@@ -141,7 +154,7 @@ public final class Players {
 
     /** Runs to check-in, as soon as there is a run that the boat takes. */
     private void end(Rehearsal day) {
-        Instant last = event.day(model.day()).checkIn().plus(Duration.ofDays(1));
+        Instant last = checkIn.plus(Duration.ofDays(1));
         while (day.home().isPresent()) {
             if (day.now().isAfter(last)) {
                 throw new IllegalStateException("there is no way home");

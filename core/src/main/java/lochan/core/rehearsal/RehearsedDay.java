@@ -13,8 +13,7 @@ public final class RehearsedDay {
     /** Scenarios that the true one is drawn among. */
     private static final int SCENARIOS = 256;
 
-    private final DayModel known;
-    private final DayRuns knownRuns;
+    private final DayKnowledge known;
     private final DayModel actual;
     private final DayRuns actualRuns;
     private final List<PlanStop> plan;
@@ -32,8 +31,7 @@ public final class RehearsedDay {
      */
     public RehearsedDay(
             DayModel known, DayRuns knownRuns, DayModel actual, DayRuns actualRuns, List<PlanStop> plan, long seed) {
-        this.known = known;
-        this.knownRuns = knownRuns;
+        this.known = new DayKnowledge(known, knownRuns, actual.event().forecast());
         this.actual = actual;
         this.actualRuns = actualRuns;
         this.plan = List.copyOf(plan);
@@ -42,12 +40,8 @@ public final class RehearsedDay {
         this.scenario = Math.floorMod(seed, SCENARIOS);
     }
 
-    public DayModel known() {
+    public DayKnowledge known() {
         return known;
-    }
-
-    public DayRuns knownRuns() {
-        return knownRuns;
     }
 
     public List<PlanStop> plan() {

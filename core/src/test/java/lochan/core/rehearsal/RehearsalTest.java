@@ -19,6 +19,7 @@ import lochan.core.model.scenario.FittedDayModel;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.runs.DayRuns;
+import lochan.core.planning.runs.LightningHours;
 import lochan.core.planning.runs.Shelter;
 import lochan.core.planning.valuation.PlanValue;
 import lochan.core.planning.valuation.PlanValuer;
@@ -34,6 +35,7 @@ class RehearsalTest {
     private static final EventData EVENT = Sample.practiced(5, 3);
     private static final FittedDayModel MODEL = new FittedDayModel(EVENT, 1, Assumptions.DEFAULTS);
     private static final DayRuns RUNS = DayRuns.always(Runs.straight(EVENT.boat(), Assumptions.DEFAULTS.planning()));
+    private static final DayKnowledge KNOWN = new DayKnowledge(MODEL, RUNS, EVENT.forecast());
     private static final ScenarioSet TRUTH = new ScenarioSet(MODEL, DAYS, 5);
     private static final Cell GRASS = new Cell("grass-1", "walker");
     private static final List<PlanStop> PLAN = List.of(
@@ -226,14 +228,14 @@ class RehearsalTest {
 
     @Test
     void whoDoesWhatIsAdvisedIsBackInTimeAndNothingCostsHim() {
-        Players players = new Players(MODEL, RUNS);
+        Players players = new Players(KNOWN);
         double advised = 0;
         double again = 0;
         double idle = 0;
         for (int j = 0; j < OTHERS; j++) {
             Rehearsal day = players.advised(day(j));
             assertThat(day.now()).as("day " + j).isBetween(at("06-05T13:00"), at("06-05T14:46"));
-            assertThat(Costs.of(day.choices(), MODEL, RUNS)).as("day " + j).isEmpty();
+            assertThat(Costs.of(day.choices(), KNOWN)).as("day " + j).isEmpty();
             advised += day.countedGrams() / OTHERS;
             Rehearsal planner = players.planningAgain(day(j), new Effort(60, 24, 12, 1, j));
             assertThat(planner.now()).as("day " + j).isBetween(at("06-05T13:00"), at("06-05T14:46"));
@@ -256,7 +258,7 @@ class RehearsalTest {
         for (int i = 0; i < 12; i++) {
             day.fish(Duration.ofMinutes(15));
         }
-        List<Costs.Cost> costs = Costs.of(day.choices(), MODEL, RUNS);
+        List<Costs.Cost> costs = Costs.of(day.choices(), KNOWN);
         assertThat(costs).isNotEmpty();
         assertThat(costs.getFirst().chosen()).isEqualTo(poor);
         assertThat(costs.getFirst().better()).isNotEqualTo(poor);
@@ -275,7 +277,7 @@ class RehearsalTest {
         FittedDayModel model = new FittedDayModel(stormy, 1, Assumptions.DEFAULTS);
         DayRuns runs = DayRuns.of(stormy, Assumptions.DEFAULTS.planning());
         ScenarioSet truth = new ScenarioSet(model, 40, 2);
-        Players players = new Players(model, runs);
+        Players players = new Players(new DayKnowledge(model, runs, stormy.forecast()));
         for (int j = 0; j < 10; j++) {
             for (Rehearsal day : List.of(
                     players.advised(new Rehearsal(model, stormy, runs, new HiddenDay(truth, j, j))),
@@ -287,6 +289,60 @@ class RehearsalTest {
                         .noneMatch(e -> e.at().isAfter(at("06-05T09:00")) && e.at().isBefore(at("06-05T10:30")));
                 assertThat(day.now()).isBefore(at("06-05T14:46"));
             }
+        }
+    }
+
+    private static ForecastPeriod lightning(String from, String to) {
+        return new ForecastPeriod(at("06-05T" + from), at("06-05T" + to), null, null, null, null, null, true);
+    }
+
+    /** The storm of the morning comes early, the one of the afternoon is still to come: who heard it knows when it is over. */
+    @Test
+    void aStormThatHasComeIsTheOneThatWasForecast() {
+        List<ForecastPeriod> forecast = List.of(
+                new ForecastPeriod(at("06-05T06:00"), at("06-05T09:30"), null, null, null, null, null, null),
+                lightning("09:30", "10:30"),
+                new ForecastPeriod(at("06-05T10:30"), at("06-05T13:30"), null, null, null, null, null, null),
+                lightning("13:30", "14:00"));
+        EventData stormy = EVENT.toBuilder().forecast(forecast).build();
+        FittedDayModel model = new FittedDayModel(stormy, 1, Assumptions.DEFAULTS);
+        List<ForecastPeriod> actual = List.of(lightning("08:15", "09:15"), lightning("12:15", "12:45"));
+        DayKnowledge known = new DayKnowledge(model, RUNS, actual);
+        assertThat(known.at(at("06-05T08:14"))).isSameAs(model);
+        assertThat(storms(known, "08:15"))
+                .containsExactly(span("08:15", "09:15"), span("13:30", "14:00"))
+                .isEqualTo(storms(known, "11:00"));
+        assertThat(storms(known, "12:30")).containsExactly(span("08:15", "09:15"), span("12:15", "12:45"));
+        assertThat(known.at(at("06-05T12:30")).rate(GRASS, 3)).isEqualTo(model.rate(GRASS, 3));
+
+        Rehearsal day = new Players(known)
+                .advised(new Rehearsal(
+                        model, stormy.toBuilder().forecast(actual).build(), RUNS, new HiddenDay(TRUTH, 1, 1)));
+        assertThat(day.entries())
+                .as("it is fished when the storm has gone, in hours that were forecast with it")
+                .anyMatch(e -> e instanceof Entry.Fishing f
+                        && f.spotId() != null
+                        && e.at().isAfter(at("06-05T09:30"))
+                        && e.at().isBefore(at("06-05T10:30")));
+    }
+
+    private static LightningHours.Span span(String from, String to) {
+        return new LightningHours.Span(at("06-05T" + from), at("06-05T" + to));
+    }
+
+    private static List<LightningHours.Span> storms(DayKnowledge known, String time) {
+        return LightningHours.storms(known.at(at("06-05T" + time)).event().forecast());
+    }
+
+    /** A storm may last beyond what the forecast speaks of. */
+    @Test
+    void aStormPastTheForecastsEndIsKnownToItsEnd() {
+        EventData stormy =
+                EVENT.toBuilder().forecast(List.of(lightning("13:00", "14:00"))).build();
+        FittedDayModel model = new FittedDayModel(stormy, 1, Assumptions.DEFAULTS);
+        for (String from : List.of("13:30", "14:15")) {
+            DayKnowledge known = new DayKnowledge(model, RUNS, List.of(lightning(from, "15:00")));
+            assertThat(storms(known, from)).containsExactly(span(from, "15:00"));
         }
     }
 }

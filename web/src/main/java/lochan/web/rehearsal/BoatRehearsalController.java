@@ -10,6 +10,7 @@ import lochan.core.rehearsal.Rehearsal;
 import lochan.core.rehearsal.Step;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.JsonLimits;
+import lochan.eventformat.PackWriter;
 import lochan.offline.bag.Names;
 import lochan.offline.bag.Times;
 import lochan.offline.plan.PlanWords;
@@ -58,11 +59,15 @@ class BoatRehearsalController {
         return "boat/rehearsal";
     }
 
-    /** What was known when it began, and the lake's depths, as the boat's app takes them along. */
+    /** What is known of the day, with storms that have come, and the lake's depths, as the boat's app takes them along. */
     @GetMapping(path = "/boat/{eventId}/rehearsal/pack", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> pack(EventKey key, @RequestParam long rehearsal) {
-        ObjectNode pack =
-                rehearsals.opened(key, rehearsals.stored(key, rehearsal)).pack().deepCopy();
+        StoredRehearsal of = rehearsals.stored(key, rehearsal);
+        Rehearsals.Opened opened = rehearsals.opened(key, of);
+        ObjectNode pack = opened.pack().deepCopy();
+        PackWriter.setForecast(
+                pack,
+                opened.day().known().at(opened.day().after(of.steps()).now()).event());
         packs.addDepths(pack, key, events.event(key), rehearsals.now());
         return ResponseEntity.ok(pack.toString());
     }
@@ -120,6 +125,7 @@ class BoatRehearsalController {
                 .put("advice", of.advice())
                 .put("over", day.isOver())
                 .put("late", day.isLate())
+                .put("storms", opened.day().known().storms(day.now()))
                 .put("lightning", day.lightning(day.now()).isPresent())
                 .put("weather", RehearsalWords.weather(actual, day.now(), units))
                 .put("counted", units.weight(day.countedGrams()))

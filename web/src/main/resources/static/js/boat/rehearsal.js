@@ -75,8 +75,20 @@ class RehearsalApp extends DayApp {
     this.refusal = state.refusal;
     this.kept.log = state.log;
     this.position = { lat: state.lat, lon: state.lon };
+    const known = !this.taken || this.taken.storms === state.storms;
+    if (!known) this.kept.plan = null;
     this.draw();
+    if (!known) await this.takeAlong();
     await this.askAll();
+  }
+
+  /** What is known of the day; a storm that came changes it. */
+  async takeAlong() {
+    const pack = await this.ask(`pack?rehearsal=${this.id}`);
+    if (this.taken) pack.data.plans = this.taken.pack.data.plans;
+    this.taken = { pack, at: this.now(), storms: this.state.storms };
+    this.isReady = false;
+    await this.adviser.ask('take', { pack });
   }
 
   async askAll() {
@@ -201,9 +213,8 @@ class RehearsalApp extends DayApp {
   async open() {
     try {
       await this.take(await this.ask(`state?rehearsal=${this.id}`));
-      const pack = await this.ask(`pack?rehearsal=${this.id}`);
-      this.taken = { pack, at: this.now() };
-      await this.usePack();
+      await this.takeAlong();
+      await this.askAll();
     } catch (error) {
       this.trouble = error.name === 'Error' ? error.message : AWAY;
       this.draw();

@@ -86,6 +86,7 @@ class RehearsalWalkTest extends Walk {
         looksRight("Rehearsal");
         page.getByRole(AriaRole.BUTTON, named("Run there with")).click();
         assertThat(page.locator("[data-told]")).containsText("At " + spot.split(",")[0].substring(0, 4));
+        assertThat(page.locator(".boat-head")).not().containsText("Lightning");
         screen("Plan");
         assertThat(page.locator("main")).containsText("Move advice is hidden in this rehearsal.");
         assertThat(page.locator("#next-hour")).hasCount(0);

@@ -13,6 +13,7 @@ import lochan.core.model.rate.LandingChance;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.size.SizeModel;
 import lochan.core.model.size.SpeciesMix;
+import lochan.core.practice.ForecastPeriod;
 
 /** What is known of one competition day: rates by bin, landing chances, sizes and species. Scenarios, plans and advice are made of this. */
 public interface DayModel {
@@ -72,6 +73,9 @@ public interface DayModel {
 
     /** The cells that plans and advice choose among. */
     List<Cell> cells();
+
+    /** The same with lightning at other times. The wind of the forecast has to be the same. */
+    DayModel withLightning(List<ForecastPeriod> forecast);
 
     /** Whether a cell's spot may be fished by the event's rules. */
     default boolean isOpen(Cell cell) {

@@ -39,6 +39,7 @@ import lochan.core.model.splits.Split;
 import lochan.core.model.splits.Splits;
 import lochan.core.notebook.KnownFish;
 import lochan.core.notebook.Notebook;
+import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Lure;
@@ -125,6 +126,11 @@ public final class FittedDayModel implements DayModel {
     @Override
     public EventData event() {
         return event;
+    }
+
+    @Override
+    public DayModel withLightning(List<ForecastPeriod> forecast) {
+        return new RestoredDayModel(event.toBuilder().forecast(forecast).build(), day, assumptions, numbers());
     }
 
     @Override

@@ -15,6 +15,7 @@ import lochan.core.model.rate.LandingChance;
 import lochan.core.model.rate.Pattern;
 import lochan.core.model.size.SizeModel;
 import lochan.core.model.size.SpeciesMix;
+import lochan.core.practice.ForecastPeriod;
 
 /** A day's model made of its numbers: it answers as the model did that they are of. */
 public final class RestoredDayModel implements DayModel {
@@ -41,6 +42,11 @@ public final class RestoredDayModel implements DayModel {
     @Override
     public EventData event() {
         return event;
+    }
+
+    @Override
+    public DayModel withLightning(List<ForecastPeriod> forecast) {
+        return new RestoredDayModel(event.toBuilder().forecast(forecast).build(), day, assumptions, numbers);
     }
 
     @Override

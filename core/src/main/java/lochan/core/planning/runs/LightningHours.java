@@ -29,7 +29,15 @@ public record LightningHours(List<Span> spans) {
     }
 
     public static LightningHours of(List<ForecastPeriod> forecast, Assumptions.Planning planning) {
-        Duration after = Duration.ofMinutes(planning.afterLightningMinutes());
+        return of(forecast, Duration.ofMinutes(planning.afterLightningMinutes()));
+    }
+
+    /** The lightning itself, without the half hour after. */
+    public static List<Span> storms(List<ForecastPeriod> forecast) {
+        return of(forecast, Duration.ZERO).spans;
+    }
+
+    private static LightningHours of(List<ForecastPeriod> forecast, Duration after) {
         List<Span> spans = new ArrayList<>();
         forecast.stream()
                 .filter(f -> Boolean.TRUE.equals(f.lightning()))
