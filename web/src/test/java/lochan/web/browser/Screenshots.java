@@ -4,6 +4,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import java.util.List;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
@@ -61,12 +62,11 @@ class Screenshots {
                 .click();
         page.locator("ol > li.sheet").first().waitFor();
         shoot(page, "backups");
+        rehearse(page, event);
         page.navigate(event + "/tackle");
         shoot(page, "rods");
         page.navigate(event + "/tackle/advice?spot=sill-ledge&at=10:30");
         shoot(page, "advice");
-        page.navigate(event + "/tackle/path?spot=split-point&lure=medium-crankbait");
-        shoot(page, "cast");
         setClock(page, "After the weigh-in");
         page.navigate(address + "/events");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(FINISHED))
@@ -75,6 +75,39 @@ class Screenshots {
         page.navigate(page.url().replaceAll("/rules$", "") + "/competition/review");
         page.locator("#scores").waitFor();
         shoot(page, "weigh-in");
+    }
+
+    /** A day of three spots, and what came of it beside the others. */
+    private void rehearse(Page page, String event) {
+        page.navigate(event + "/plan");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Rehearse this day"))
+                .click();
+        page.getByLabel("Day number").fill("4");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Begin"))
+                .click();
+        for (String spot : List.of("harth-grass", "sill-ledge", "kestle-docks")) {
+            page.getByLabel("Spot").selectOption(spot);
+            step(page, "Go there");
+            for (int halfHours = 0; halfHours < 5; halfHours++) {
+                step(page, "Fish 30 minutes");
+            }
+        }
+        page.locator("summary", new Page.LocatorOptions().setHasText("Back to check-in"))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Run to check-in"))
+                .click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("See how it went"))
+                .click();
+        page.locator("#bags").waitFor(new Locator.WaitForOptions().setTimeout(COMPUTED_MILLIS));
+        shoot(page, "rehearsal");
+    }
+
+    /** A step of a rehearsal, and the hour after it. */
+    private static void step(Page page, String button) {
+        String before = page.locator(".day-clock").textContent();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button))
+                .click();
+        page.waitForCondition(() -> !page.locator(".day-clock").textContent().equals(before));
     }
 
     private static void screen(Page page, String name) {
