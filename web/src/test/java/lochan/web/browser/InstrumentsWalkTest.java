@@ -8,21 +8,19 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
-import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.Map;
 import lochan.core.eventdata.EventData;
-import lochan.eventformat.EventFileReader;
 import lochan.instruments.standin.DrivenDay;
 import lochan.instruments.standin.LineServer;
 import lochan.instruments.standin.WeighedFish;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
+import lochan.web.testing.SampleEvents;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
-import org.springframework.core.io.ClassPathResource;
 
 /** A stormy day of the demo with the boat's instruments and a scale. */
 @Tag("slow")
@@ -36,10 +34,7 @@ class InstrumentsWalkTest extends Walk {
 
     @Test
     void theBoatIsOnTheMapAWeightComesIntoTheFormAndAPlanWaitsForTheStorm() throws Exception {
-        EventData event;
-        try (InputStream in = new ClassPathResource("demo/two-arms-open.event.json").getInputStream()) {
-            event = EventFileReader.read(in).data();
-        }
+        EventData event = SampleEvents.demo();
         DrivenDay day = new DrivenDay(event, 1);
         try (LineServer boat = new LineServer(0);
                 LineServer scale = new LineServer(0);

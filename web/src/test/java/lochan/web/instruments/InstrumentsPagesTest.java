@@ -3,13 +3,11 @@ package lochan.web.instruments;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.OutputStream;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import lochan.core.eventdata.EventData;
-import lochan.eventformat.EventFileReader;
 import lochan.instruments.standin.DrivenDay;
 import lochan.instruments.standin.LineServer;
 import lochan.instruments.standin.WeighedFish;
@@ -19,7 +17,6 @@ import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.springframework.core.io.ClassPathResource;
 
 /** The boat's instruments and a scale by their stand-ins, on the pages. */
 @ExtendWith(TestServers.class)
@@ -44,10 +41,7 @@ class InstrumentsPagesTest {
 
     @Test
     void whatTheySayIsShownItsDepthsAreImportedAndWhatStopsIsTold() throws Exception {
-        EventData event;
-        try (InputStream in = new ClassPathResource("demo/two-arms-open.event.json").getInputStream()) {
-            event = EventFileReader.read(in).data();
-        }
+        EventData event = SampleEvents.demo();
         DrivenDay day = new DrivenDay(event, 1);
         try (LineServer boat = new LineServer(0);
                 LineServer scale = new LineServer(0);

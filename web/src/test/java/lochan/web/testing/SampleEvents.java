@@ -1,11 +1,15 @@
 package lochan.web.testing;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import lochan.core.eventdata.EventData;
+import lochan.eventformat.EventFileException;
+import lochan.eventformat.EventFileReader;
 
 /** Fields of forms as an angler fills them in, and the small event they make. */
 public final class SampleEvents {
@@ -35,11 +39,20 @@ public final class SampleEvents {
 
     /** The demo's event once more as one of the angler's own, so that no other test has a hand in it. */
     public static String demoAgain(Visitor angler) {
+        angler.get("/events");
+        return "/events/"
+                + angler.upload("/events/import", "file", "again.event.json", demoFile())
+                        .numberAfter("events");
+    }
+
+    /** The demo's event as its file has it. */
+    public static EventData demo() throws EventFileException, IOException {
+        return EventFileReader.read(new ByteArrayInputStream(demoFile())).data();
+    }
+
+    private static byte[] demoFile() {
         try (InputStream in = SampleEvents.class.getResourceAsStream("/demo/two-arms-open.event.json")) {
-            angler.get("/events");
-            return "/events/"
-                    + angler.upload("/events/import", "file", "again.event.json", in.readAllBytes())
-                            .numberAfter("events");
+            return in.readAllBytes();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
