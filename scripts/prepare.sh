@@ -95,8 +95,16 @@ need_command_line() {
     need_package maven mvn "it builds Lochan"
     packed "$jar" -pl cli -am
   fi
-  # The first run leaves behind which classes it needed, so that later ones start sooner; where that cannot be written, all runs as well.
-  run=("$java" "${jvm[@]}" -Xlog:disable -Xlog:all=off -XX:+AutoCreateSharedArchive "-XX:SharedArchiveFile=${jar%.jar}.jsa") program=$jar
+  run=("$java" "${jvm[@]}" -Xlog:disable -Xlog:all=off) program=$jar
+  # A plan of the demo tells the JVM its classes beforehand, which halves every later start. Where that cannot be kept all runs as well, only slower.
+  local classes=${jar%.jar}.aot made
+  if [ "$jar" -nt "$classes" ] && made=$(mktemp "$classes.XXXXXX" 2>/dev/null); then
+    say "making ready for quick starts …"
+    "${run[@]}" "-XX:AOTCacheOutput=$made" -jar "$jar" plan "$here/web/src/main/resources/demo/two-arms-open.event.json" --seconds 1 >/dev/null 2>&1 </dev/null || true
+    rm -f "$made.config"
+    mv "$made" "$classes"
+  fi
+  run+=("-XX:AOTCache=$classes")
 }
 
 build() {

@@ -60,6 +60,7 @@ final class Commands implements Runnable {
 
     private static final int LEAST_SIMULATED_DAYS = 100_000;
 
+    private final long started = System.nanoTime();
     private final InputStream in;
     private final PrintStream out;
 
@@ -161,7 +162,7 @@ final class Commands implements Runnable {
         within("--seconds", seconds, 0, MOST_SECONDS);
         FittedDayModel model =
                 new FittedDayModel(event, within("--day", day, 1, event.days().size()), Assumptions.DEFAULTS);
-        return print(new PlanAnswer(model, seed).json(strategy, seconds, begin));
+        return print(new PlanAnswer(model, seed).json(strategy, seconds, begin, started));
     }
 
     @Command(name = "bag", description = "replays the competition log: a row for each entry")
