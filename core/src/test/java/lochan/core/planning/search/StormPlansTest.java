@@ -38,7 +38,7 @@ import org.junit.jupiter.api.Test;
 class StormPlansTest {
 
     private static final Assumptions.Planning PLANNING = Assumptions.DEFAULTS.planning();
-    private static final int DAYS = Boolean.getBoolean("lochan.long") ? 2000 : 400;
+    private static final int DAYS = 2000;
     private static final double LIMIT_MPS = 10;
     /** How far outlines of open water may be off, m: two of its cells. */
     private static final double OUTLINE_M = 120;
