@@ -84,6 +84,7 @@ public record Assumptions(
                     .afterLightningMinutes(30)
                     .priceOfMoving(1.1)
                     .restOfDay(0.5)
+                    .restOfDayInCosts(1.5)
                     .build())
             .together(AssumptionsJointRatesBuilder.builder()
                     .lake(0.10)
@@ -276,6 +277,7 @@ public record Assumptions(
      * @param afterLightningMinutes how long after hours of lightning the boat stays ashore
      * @param priceOfMoving        how many times better than staying the best move has to be ({@code model.md} §10)
      * @param restOfDay            share of the best cell's hour that stands for each hour left of the day
+     * @param restOfDayInCosts     the same where it is judged what a choice of a rehearsed day cost: fitted so that all of them cost what was lost
      */
     @RecordBuilder
     public record Planning(
@@ -288,7 +290,8 @@ public record Assumptions(
             double exposedFetchM,
             int afterLightningMinutes,
             double priceOfMoving,
-            double restOfDay) {}
+            double restOfDay,
+            double restOfDayInCosts) {}
 
     /**
      * Variances of ln bite rates before any evidence: what two cells share is what bites at one teach of the other. Fitted with the 1.1 of moving on

@@ -55,6 +55,7 @@ public final class MoveAdvice {
     private final List<Cell> cells;
 
     private final ExpectedBites expected;
+    private final double restOfDay;
     /** Of all cells that were asked for so far; null before the first asking. */
     private @Nullable DayLearner learner;
 
@@ -64,7 +65,13 @@ public final class MoveAdvice {
     private record Last(Position from, LightningHours.@Nullable Span next) {}
 
     public MoveAdvice(DayModel model, DayRuns runs) {
+        this(model, runs, model.assumptions().planning().restOfDay());
+    }
+
+    /** @param restOfDay share of the best cell's hour that stands for each hour left of the day */
+    public MoveAdvice(DayModel model, DayRuns runs, double restOfDay) {
         this.model = model;
+        this.restOfDay = restOfDay;
         this.event = model.event();
         this.day = event.day(model.day());
         this.runs = runs;
@@ -313,8 +320,8 @@ public final class MoveAdvice {
         Instant last = runs.leaveBy(there, event.checkInAt(), day.checkIn().minus(margin))
                 .orElse(leading.end);
         double hoursLeft = Math.max(0, Hours.between(leading.end, last));
-        double share = model.assumptions().planning().restOfDay();
-        return added(new double[Survival.weights()], share * leading.bites * hoursLeft, beliefs.landed(leading.cell));
+        return added(
+                new double[Survival.weights()], restOfDay * leading.bites * hoursLeft, beliefs.landed(leading.cell));
     }
 
     private static double[] added(double[] to, double bites, double[] landed) {

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.Consumer;
 import lochan.core.live.Effort;
@@ -97,7 +98,10 @@ public record Outcome(
         HiddenDay hidden = day.hidden();
         DayModel known = day.known().atFirst();
         Set<Cell> fished = new LinkedHashSet<>();
-        you.choices().forEach(c -> fished.add(c.next()));
+        you.choices().stream()
+                .map(Rehearsal.Choice::next)
+                .filter(Objects::nonNull)
+                .forEach(fished::add);
         Set<Cell> shown = new LinkedHashSet<>(fished);
         known.cells().stream()
                 .filter(known::isOpen)

@@ -58,10 +58,11 @@ public final class Rehearsal {
      * A choice that was made: to go somewhere, or to fish on.
      *
      * @param state as things stood
-     * @param next  where it was fished then
-     * @param until when the next choice came
+     * @param next  where it was fished then; null: nowhere
+     * @param until when the next choice came; check-in where the day was ended
+     * @param ends  whether it ended the day
      */
-    public record Choice(MoveAdvice.State state, Cell next, Instant until) {}
+    public record Choice(MoveAdvice.State state, @Nullable Cell next, Instant until, boolean ends) {}
 
     /** Why something cannot be done; nothing happened. */
     public enum Refusal {
@@ -130,7 +131,7 @@ public final class Rehearsal {
         return List.copyOf(entries);
     }
 
-    /** Every choice between where to fish, in their order. */
+    /** Every choice of where to fish, or not to, in their order. */
     public List<Choice> choices() {
         return List.copyOf(choices);
     }
@@ -174,9 +175,12 @@ public final class Rehearsal {
                         .findFirst()
                         .map(this::shelter)
                         .orElse(Optional.of(Refusal.UNKNOWN));
+            case Step.Wait w when back != null -> Optional.of(Refusal.OVER);
             case Step.Wait w -> {
+                MoveAdvice.State before = state();
                 waitUntil(now.plus(Duration.ofMinutes(w.minutes())));
-                yield back == null ? Optional.empty() : Optional.of(Refusal.OVER);
+                choices.add(new Choice(before, null, now, false));
+                yield Optional.empty();
             }
             case Step.Home h -> home();
         };
@@ -208,7 +212,7 @@ public final class Rehearsal {
         }
         MoveAdvice.State before = state();
         run(way);
-        choices.add(new Choice(before, cell, now));
+        choices.add(new Choice(before, cell, now, false));
         place = there;
         fishing = cell;
         add(new Entry.Fishing(id(), now, cell.spotId(), cell.presentationId()));
@@ -242,7 +246,7 @@ public final class Rehearsal {
         }
         Instant end = now.plus(time).isAfter(hours.checkIn()) ? hours.checkIn() : now.plus(time);
         Instant to = lightning.within(now, end).map(LightningHours.Span::from).orElse(end);
-        choices.add(new Choice(state(), cell, to));
+        choices.add(new Choice(state(), cell, to, false));
         for (HiddenDay.Bitten b : hidden.fish(cell, now, to)) {
             HiddenDay.Landed fish = b.landed();
             add(
@@ -269,6 +273,7 @@ public final class Rehearsal {
         if (back != null || way == null) {
             return Optional.of(back != null ? Refusal.OVER : Refusal.NO_WAY);
         }
+        MoveAdvice.State before = state();
         run(way);
         place = at.position();
         if (fishing != null) {
@@ -280,6 +285,7 @@ public final class Rehearsal {
                 .filter(s -> s.from().isBefore(now.plus(SOON)))
                 .map(LightningHours.Span::to)
                 .orElse(now.plus(WAIT));
+        choices.add(new Choice(before, null, now, false));
         return Optional.empty();
     }
 
@@ -296,6 +302,7 @@ public final class Rehearsal {
         if (back != null || way == null) {
             return Optional.of(back != null ? Refusal.OVER : Refusal.NO_WAY);
         }
+        choices.add(new Choice(state(), null, hours.checkIn(), true));
         run(way);
         place = actual.checkInAt();
         fishing = null;

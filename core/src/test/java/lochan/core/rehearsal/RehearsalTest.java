@@ -179,7 +179,10 @@ class RehearsalTest {
         assertThat(outcome.you().back()).isEqualTo(you.now());
         assertThat(outcome.plan().grams())
                 .isEqualTo(rehearsed.begin().played(PLAN).countedGrams());
-        assertThat(outcome.costs().getFirst().chosen()).isEqualTo(new Cell("point-1", "walker"));
+        assertThat(outcome.costs())
+                .extracting(Costs.Cost::chosen)
+                .as("the poor point, the wait, and going home at noon")
+                .contains(new Cell("point-1", "walker"), (Cell) null);
         assertThat(outcome.places())
                 .isSortedAccordingTo(
                         Comparator.comparingDouble(Outcome.Place::bites).reversed())
@@ -266,6 +269,52 @@ class RehearsalTest {
         assertThat(costs)
                 .isSortedAccordingTo(
                         Comparator.comparingDouble(Costs.Cost::grams).reversed());
+    }
+
+    /** The costs of single choices are told in sentences and added up: their sum has to be what such a day loses. */
+    @Test
+    void choicesCostTogetherWhatIsLostBesideTheAdvice() {
+        Players players = new Players(KNOWN);
+        Cell poor = new Cell("point-1", "walker");
+        double[] lost = new double[2];
+        double[] cost = new double[2];
+        for (int j = 0; j < 60; j++) {
+            double advised = players.advised(day(j)).countedGrams();
+            Rehearsal stays = day(j);
+            fished(stays, poor, 34, 15);
+            Rehearsal leaves = day(j);
+            fished(leaves, poor, 4, 15);
+            List<Rehearsal> days = List.of(stays, leaves);
+            for (int i = 0; i < days.size(); i++) {
+                days.get(i).home();
+                lost[i] += advised - days.get(i).countedGrams();
+                cost[i] += Costs.of(days.get(i).choices(), KNOWN).stream()
+                        .mapToDouble(Costs.Cost::grams)
+                        .sum();
+            }
+        }
+        assertThat(cost[0] / lost[0]).as("staying where it is poor").isBetween(0.75, 1.35);
+        assertThat(cost[1] / lost[1]).as("going home in the morning").isBetween(0.75, 1.35);
+    }
+
+    /** Ashore for lightning is no time given away. */
+    @Test
+    void waitingForAStormCostsNothing() {
+        EventData stormy =
+                EVENT.toBuilder().forecast(List.of(lightning("07:00", "08:00"))).build();
+        FittedDayModel model = new FittedDayModel(stormy, 1, Assumptions.DEFAULTS);
+        DayKnowledge known = new DayKnowledge(model, RUNS, stormy.forecast());
+        Rehearsal day = new Rehearsal(model, stormy, RUNS, new HiddenDay(TRUTH, 2, 2));
+        Shelter launch = Shelter.of(stormy).getFirst();
+        day.waitUntil(at("06-05T06:55"));
+        day.shelter(launch);
+        assertThat(day.now()).isEqualTo(at("06-05T08:30"));
+        assertThat(Costs.of(day.choices(), known)).isEmpty();
+        day.shelter(launch);
+        assertThat(Costs.of(day.choices(), known))
+                .as("when it has gone")
+                .singleElement()
+                .satisfies(c -> assertThat(c.chosen()).isNull());
     }
 
     @Test

@@ -127,8 +127,9 @@ final class RehearsalWords {
 
     /** What a choice cost. */
     static String cost(Costs.Cost cost, EventData event, Units units) {
-        return clock(cost.from(), event) + " to " + clock(cost.to(), event) + " at "
-                + PlanWords.cell(cost.chosen(), event) + ": " + PlanWords.cell(cost.better(), event) + " was worth "
+        return clock(cost.from(), event) + " to " + clock(cost.to(), event)
+                + (cost.chosen() == null ? " not fishing" : " at " + PlanWords.cell(cost.chosen(), event)) + ": "
+                + PlanWords.cell(cost.better(), event) + " was worth "
                 + weight(cost.grams(), units) + " more.";
     }
 
