@@ -25,6 +25,12 @@ export class Scale {
     this.changed = changed;
     this.words = null;
     this.last = null;
+    // Once each, however often the same scale is connected.
+    this.wentAway = () => this.say('The Bluetooth scale went away: connect it again.');
+    this.weighed = ({ target }) => {
+      const grams = gramsOf(target.value);
+      if (grams !== null) this.tell({ grams, from: 'Bluetooth scale' });
+    };
   }
 
   get hasBluetooth() {
@@ -65,16 +71,11 @@ export class Scale {
   async connect() {
     try {
       const device = await navigator.bluetooth.requestDevice({ filters: [{ services: [WEIGHT_SCALE_SERVICE] }] });
-      device.addEventListener('gattserverdisconnected', () =>
-        this.say('The Bluetooth scale went away: connect it again.'),
-      );
+      device.addEventListener('gattserverdisconnected', this.wentAway);
       const server = await device.gatt.connect();
       const service = await server.getPrimaryService(WEIGHT_SCALE_SERVICE);
       const weight = await service.getCharacteristic(WEIGHT_MEASUREMENT);
-      weight.addEventListener('characteristicvaluechanged', ({ target }) => {
-        const grams = gramsOf(target.value);
-        if (grams !== null) this.tell({ grams, from: 'Bluetooth scale' });
-      });
+      weight.addEventListener('characteristicvaluechanged', this.weighed);
       await weight.startNotifications();
       this.say('Bluetooth scale connected.');
     } catch (error) {
