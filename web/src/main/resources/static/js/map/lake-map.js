@@ -12,12 +12,12 @@ const REACH = 30;
 /** Signs nearer to each other than this are one with a number, px. */
 const TOGETHER = 20;
 const LABELS_FROM = 2;
-/** Room around what is seen that is drawn too, as a share of it: the map can be pushed so far before it is drawn anew. */
+/** Room around what is seen that is drawn too, as a share of it: the map can be pushed so far before it is drawn again. */
 const AROUND = 0.3;
 /** Signs of the wind on the banks are no nearer to each other, px. */
 const BANKS_APART = 22;
 const STILL_MILLIS = 90;
-/** A picture that is drawn faster than this is drawn anew each time, ms. */
+/** A picture that is drawn faster than this is drawn again each time, ms. */
 const QUICK_MILLIS = 9;
 const METRES_PER_DEGREE = 111195;
 const SCALE_PX = 110;
@@ -242,7 +242,7 @@ export class LakeMap {
     this.drawScale(to, width, height);
   }
 
-  /** The lake itself: a picture made before is pushed along while the map moves, and made anew when it stands still. */
+  /** The lake itself: a picture made before is pushed along while the map moves, and made again when it stands still. */
   drawBase(to, width, height, ratio) {
     const { k, x, y } = this.transform;
     const theme = ink('paper');

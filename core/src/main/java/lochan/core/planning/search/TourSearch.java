@@ -51,7 +51,7 @@ public final class TourSearch {
     /** The best since the search last began from nothing. */
     private Result leader;
 
-    private boolean anew;
+    private boolean fromNothing;
     /** How often the tolerance fell to nothing since the leader was found. */
     private int inVain;
 
@@ -126,15 +126,15 @@ public final class TourSearch {
     }
 
     private void round() {
-        Result begin = done < STARTS || anew ? found(given) : found(ruined(current.tour()));
+        Result begin = done < STARTS || fromNothing ? found(given) : found(ruined(current.tour()));
         Result next = recreated(begin);
         next = done < STARTS || next.value() >= leader.value() - tours.near() * Math.abs(leader.value())
                 ? improved(next, null)
                 : next;
-        if (anew) {
+        if (fromNothing) {
             leader = next;
             current = next;
-            anew = false;
+            fromNothing = false;
         }
         if (next.isBetterThan(leader)) {
             leader = next;
@@ -151,8 +151,8 @@ public final class TourSearch {
             current = leader;
         } else if (done % COOLING_ROUNDS == 0) {
             current = leader;
-            anew = ++inVain > PATIENCE;
-            inVain = anew ? 0 : inVain;
+            fromNothing = ++inVain > PATIENCE;
+            inVain = fromNothing ? 0 : inVain;
         }
     }
 
