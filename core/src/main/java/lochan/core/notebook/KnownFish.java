@@ -9,6 +9,7 @@ import java.util.Map;
 import lochan.core.Assumptions;
 import lochan.core.Coded;
 import lochan.core.event.Species;
+import lochan.core.quantity.Instants;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -115,27 +116,19 @@ public record KnownFish(
     public boolean isOpen(Instant arrive, Instant leave, int leastMinutes, ZoneId zone) {
         Instant opens = from == null
                 ? arrive
-                : later(
+                : Instants.later(
                         arrive,
                         from.atDate(arrive.atZone(zone).toLocalDate())
                                 .atZone(zone)
                                 .toInstant());
         Instant closes = to == null
                 ? leave
-                : earlier(
+                : Instants.earlier(
                         leave,
                         to.atDate(arrive.atZone(zone).toLocalDate())
                                 .atZone(zone)
                                 .toInstant());
         return !opens.plusSeconds(60L * leastMinutes).isAfter(closes);
-    }
-
-    private static Instant later(Instant a, Instant b) {
-        return a.isAfter(b) ? a : b;
-    }
-
-    private static Instant earlier(Instant a, Instant b) {
-        return a.isBefore(b) ? a : b;
     }
 
     /** Whether it is time to come back. */

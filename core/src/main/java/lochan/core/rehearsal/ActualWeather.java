@@ -43,9 +43,7 @@ public final class ActualWeather {
         double storm = random.nextDouble();
         List<ForecastPeriod> actual = new ArrayList<>();
         for (ForecastPeriod f : forecast) {
-            actual.add(ForecastPeriodBuilder.builder(f)
-                    .from(f.from().plus(shift))
-                    .to(f.to().plus(shift))
+            actual.add(ForecastPeriodBuilder.builder(f.during(f.from().plus(shift), f.to().plus(shift)))
                     .windMps(times(f.windMps(), wind))
                     .gustMps(times(f.gustMps(), wind))
                     .windFromDeg(f.windFromDeg() == null ? null : turned(f.windFromDeg() + turn))
@@ -85,13 +83,11 @@ public final class ActualWeather {
                 .orElseThrow();
         ForecastPeriod first = actual.getFirst();
         if (first.from().isAfter(begins)) {
-            actual.set(0, ForecastPeriodBuilder.builder(first).from(begins).build());
+            actual.set(0, first.during(begins, first.to()));
         }
         ForecastPeriod last = actual.getLast();
         if (last.to().isBefore(ends)) {
-            actual.set(
-                    actual.size() - 1,
-                    ForecastPeriodBuilder.builder(last).to(ends).build());
+            actual.set(actual.size() - 1, last.during(last.from(), ends));
         }
         return actual;
     }

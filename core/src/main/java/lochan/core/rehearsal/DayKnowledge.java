@@ -14,6 +14,7 @@ import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.runs.LightningHours;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.ForecastPeriodBuilder;
+import lochan.core.quantity.Instants;
 
 /**
  * What can be known of a rehearsed day while it goes: the forecast, but a storm that has come is known with its end, and is the one that was forecast about that
@@ -78,20 +79,19 @@ public final class DayKnowledge {
         }
         forecast.stream().max(Comparator.comparing(ForecastPeriod::to)).ifPresent(last -> there.stream()
                 .filter(s -> s.to().isAfter(last.to()))
-                .forEach(s ->
-                        known.add(part(last, s.from().isAfter(last.to()) ? s.from() : last.to(), s.to(), lightning))));
+                .forEach(s -> known.add(part(last, Instants.later(s.from(), last.to()), s.to(), lightning))));
         return model.withLightning(known);
     }
 
     private static ForecastPeriod part(
             ForecastPeriod period, Instant from, Instant to, List<LightningHours.Span> lightning) {
-        boolean held = Boolean.TRUE.equals(period.lightning());
+        ForecastPeriod part = period.during(from, to);
         boolean holds = lightning.stream().anyMatch(s -> s.overlaps(from, to));
-        return ForecastPeriodBuilder.builder(period)
-                .from(from)
-                .to(to)
-                .lightning(holds == held ? period.lightning() : Boolean.valueOf(holds))
-                .thunderChance(holds == held ? period.thunderChance() : null)
-                .build();
+        return holds == Boolean.TRUE.equals(period.lightning())
+                ? part
+                : ForecastPeriodBuilder.builder(part)
+                        .lightning(holds)
+                        .thunderChance(null)
+                        .build();
     }
 }

@@ -23,6 +23,7 @@ import lochan.core.plan.PlanStop;
 import lochan.core.planning.valuation.FishVisits;
 import lochan.core.planning.valuation.Schedule;
 import lochan.core.quantity.Hours;
+import lochan.core.quantity.Instants;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
 import org.jspecify.annotations.Nullable;
@@ -110,13 +111,13 @@ public final class HiddenDay {
         Instant now = from;
         for (Schedule.Segment s : Schedule.segments(
                 List.of(new PlanStop(cell.spotId(), cell.presentationId(), from, to)), model.bins())) {
-            Instant end = earlier(to, end(s.bin()));
+            Instant end = Instants.earlier(to, end(s.bin()));
             double perHour = rates.bitesPerHour(scenario, s.bin());
             double after = place.undiminished + perHour * s.hours();
             while (place.next <= rates.bites(after)) {
                 double hours = (rates.undiminished(place.next) - place.undiminished) / perHour;
                 Instant at = now.plus(Duration.ofMillis((long) (3_600_000 * Math.max(0, hours))));
-                bites.add(new Bitten(cell, earlier(at, end), landed(place, rates)));
+                bites.add(new Bitten(cell, Instants.earlier(at, end), landed(place, rates)));
                 place.next += place.exponential.sample();
             }
             place.undiminished = after;
@@ -162,10 +163,6 @@ public final class HiddenDay {
     private Instant end(int bin) {
         List<Bin> bins = model.bins();
         return bin == bins.size() - 1 ? Instant.MAX : bins.get(bin).end();
-    }
-
-    private static Instant earlier(Instant a, Instant b) {
-        return a.isBefore(b) ? a : b;
     }
 
     /** Every bite draws as much, landed or not: the next one is the same. */

@@ -25,6 +25,7 @@ import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.runs.LightningHours;
 import lochan.core.planning.runs.Shelter;
 import lochan.core.practice.Outcome;
+import lochan.core.quantity.Instants;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -203,12 +204,16 @@ public final class Rehearsal {
     /** Runs to a spot and sets up there, or changes the lure where the boat is. */
     public Optional<Refusal> go(Cell cell) {
         Position there = actual.spot(cell.spotId()).orElseThrow().position();
-        Duration way = back == null ? runs.runAndSetUp(place, there, now).orElse(null) : Duration.ZERO;
-        if (back != null || way == null) {
-            return Optional.of(back != null ? Refusal.OVER : Refusal.NO_WAY);
+        if (back != null) {
+            return Optional.of(Refusal.OVER);
         }
-        if (isLate() || lightning(now).isPresent()) {
-            return Optional.of(isLate() ? Refusal.LATE : Refusal.LIGHTNING);
+        Duration way = runs.runAndSetUp(place, there, now).orElse(null);
+        if (way == null) {
+            return Optional.of(Refusal.NO_WAY);
+        }
+        Optional<Refusal> ashore = ashore();
+        if (ashore.isPresent()) {
+            return ashore;
         }
         MoveAdvice.State before = state();
         run(way);
@@ -217,6 +222,14 @@ public final class Rehearsal {
         fishing = cell;
         add(new Entry.Fishing(id(), now, cell.spotId(), cell.presentationId()));
         return Optional.empty();
+    }
+
+    /** Why the boat may only go ashore or home; empty: it may fish. */
+    private Optional<Refusal> ashore() {
+        if (isLate()) {
+            return Optional.of(Refusal.LATE);
+        }
+        return lightning(now).map(s -> Refusal.LIGHTNING);
     }
 
     /** Whether the time of check-in is past. */
@@ -228,8 +241,8 @@ public final class Rehearsal {
     private void run(Duration way) {
         Instant there = now.plus(way);
         lightning.within(now, there).ifPresent(s -> {
-            Instant from = s.from().isAfter(now) ? s.from() : now;
-            Instant to = s.to().isBefore(there) ? s.to() : there;
+            Instant from = Instants.later(s.from(), now);
+            Instant to = Instants.earlier(s.to(), there);
             caught.add(new Caught(from, Duration.between(from, to)));
         });
         now = there;
@@ -237,14 +250,18 @@ public final class Rehearsal {
 
     /** Fishes where the boat is for a while, until lightning comes or fishing ends at the latest. */
     public Optional<Refusal> fish(Duration time) {
+        if (back != null) {
+            return Optional.of(Refusal.OVER);
+        }
         Cell cell = fishing;
-        if (back != null || cell == null) {
-            return Optional.of(back != null ? Refusal.OVER : Refusal.NOWHERE);
+        if (cell == null) {
+            return Optional.of(Refusal.NOWHERE);
         }
-        if (isLate() || lightning(now).isPresent()) {
-            return Optional.of(isLate() ? Refusal.LATE : Refusal.LIGHTNING);
+        Optional<Refusal> ashore = ashore();
+        if (ashore.isPresent()) {
+            return ashore;
         }
-        Instant end = now.plus(time).isAfter(hours.checkIn()) ? hours.checkIn() : now.plus(time);
+        Instant end = Instants.earlier(now.plus(time), hours.checkIn());
         Instant to = lightning.within(now, end).map(LightningHours.Span::from).orElse(end);
         choices.add(new Choice(state(), cell, to, false));
         for (HiddenDay.Bitten b : hidden.fish(cell, now, to)) {
@@ -269,9 +286,12 @@ public final class Rehearsal {
 
     /** Runs to a shelter and waits there: until the lightning is over that is or comes within the hour, else a quarter of an hour. */
     public Optional<Refusal> shelter(Shelter at) {
-        Duration way = back == null ? wayTo(at.position()).orElse(null) : Duration.ZERO;
-        if (back != null || way == null) {
-            return Optional.of(back != null ? Refusal.OVER : Refusal.NO_WAY);
+        if (back != null) {
+            return Optional.of(Refusal.OVER);
+        }
+        Duration way = wayTo(at.position()).orElse(null);
+        if (way == null) {
+            return Optional.of(Refusal.NO_WAY);
         }
         MoveAdvice.State before = state();
         run(way);
@@ -298,9 +318,12 @@ public final class Rehearsal {
 
     /** Runs to check-in: the day is over. */
     public Optional<Refusal> home() {
-        Duration way = back == null ? wayHome().orElse(null) : Duration.ZERO;
-        if (back != null || way == null) {
-            return Optional.of(back != null ? Refusal.OVER : Refusal.NO_WAY);
+        if (back != null) {
+            return Optional.of(Refusal.OVER);
+        }
+        Duration way = wayHome().orElse(null);
+        if (way == null) {
+            return Optional.of(Refusal.NO_WAY);
         }
         choices.add(new Choice(state(), null, hours.checkIn(), true));
         run(way);

@@ -14,50 +14,43 @@ import tools.jackson.databind.JsonNode;
 /** A JSON object read by its fields, as the phone reads what it took along. */
 record NodeFields(JsonNode node) implements Fields {
 
-    private @Nullable JsonNode value(String name) {
-        JsonNode value = node.path(name);
-        return value.isMissingNode() || value.isNull() ? null : value;
+    private <T> @Nullable T value(String name, Function<JsonNode, T> as) {
+        return has(name) ? as.apply(node.path(name)) : null;
     }
 
     @Override
     public boolean has(String name) {
-        return value(name) != null;
+        return node.hasNonNull(name);
     }
 
     @Override
     public @Nullable String text(String name) {
-        JsonNode value = value(name);
-        return value == null ? null : value.asString();
+        return value(name, JsonNode::asString);
     }
 
     @Override
     public @Nullable Double number(String name) {
-        JsonNode value = value(name);
-        return value == null ? null : value.asDouble();
+        return value(name, JsonNode::asDouble);
     }
 
     @Override
     public @Nullable Integer whole(String name) {
-        JsonNode value = value(name);
-        return value == null ? null : value.asInt();
+        return value(name, JsonNode::asInt);
     }
 
     @Override
     public @Nullable Boolean truth(String name) {
-        JsonNode value = value(name);
-        return value == null ? null : value.asBoolean();
+        return value(name, JsonNode::asBoolean);
     }
 
     @Override
     public @Nullable Instant time(String name) {
-        String text = text(name);
-        return text == null ? null : OffsetDateTime.parse(text).toInstant();
+        return value(name, v -> OffsetDateTime.parse(v.asString()).toInstant());
     }
 
     @Override
     public @Nullable Fields object(String name) {
-        JsonNode value = value(name);
-        return value == null ? null : new NodeFields(value);
+        return value(name, NodeFields::new);
     }
 
     @Override

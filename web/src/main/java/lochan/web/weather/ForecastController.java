@@ -12,6 +12,7 @@ import java.util.Map;
 import lochan.core.event.Event;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Sky;
+import lochan.core.quantity.Units;
 import lochan.instruments.weather.WeatherFileException;
 import lochan.instruments.weather.WeatherReading;
 import lochan.offline.bag.Times;
@@ -93,6 +94,7 @@ class ForecastController {
 
     private String page(EventKey key, Event event, int day, Form form, Model model) {
         LocalDate date = date(event, day);
+        Units units = accounts.units(key.accountId());
         WeatherSource source = sources.find(key).orElse(null);
         if (source != null && !form.has("address")) {
             form.put("address", source.address()).put("everyMinutes", source.everyMinutes());
@@ -110,7 +112,7 @@ class ForecastController {
                         forecasts.stored(key).stream()
                                 .filter(f -> f.origin() != ForecastPeriod.Origin.TYPED
                                         && ForecastForm.isOn(f, date, event.timeZone()))
-                                .map(f -> HourRow.of(f, event.timeZone(), accounts.units(key.accountId())))
+                                .map(f -> HourRow.of(f, event.timeZone(), units))
                                 .toList(),
                         source,
                         source == null ? null : gone(source)));

@@ -8,6 +8,7 @@ import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.ForecastPeriodBuilder;
+import lochan.core.quantity.Instants;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
@@ -73,9 +74,8 @@ public class Forecasts implements EventPart {
         List<ForecastPeriod> parts = new ArrayList<>(without(typed, storms));
         for (ForecastPeriod storm : storms) {
             if (storm.overlaps(typed)) {
-                parts.add(ForecastPeriodBuilder.builder(typed)
-                        .from(storm.from().isAfter(typed.from()) ? storm.from() : typed.from())
-                        .to(storm.to().isBefore(typed.to()) ? storm.to() : typed.to())
+                parts.add(ForecastPeriodBuilder.builder(typed.during(
+                                Instants.later(storm.from(), typed.from()), Instants.earlier(storm.to(), typed.to())))
                         .thunderChance(storm.thunderChance())
                         .lightning(true)
                         .origin(storm.origin())
@@ -92,16 +92,13 @@ public class Forecasts implements EventPart {
         for (ForecastPeriod t : typed) {
             if (t.overlaps(hour)) {
                 if (t.from().isAfter(from)) {
-                    left.add(ForecastPeriodBuilder.builder(hour)
-                            .from(from)
-                            .to(t.from())
-                            .build());
+                    left.add(hour.during(from, t.from()));
                 }
-                from = t.to().isAfter(from) ? t.to() : from;
+                from = Instants.later(t.to(), from);
             }
         }
         if (from.isBefore(hour.to())) {
-            left.add(ForecastPeriodBuilder.builder(hour).from(from).build());
+            left.add(hour.during(from, hour.to()));
         }
         return left;
     }

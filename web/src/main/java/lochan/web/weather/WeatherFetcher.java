@@ -131,31 +131,12 @@ class WeatherFetcher {
         room.acquireUninterruptibly();
         try {
             WeatherReading read = answer(event, source, zone);
-            sources.tried(
-                    key,
-                    new WeatherSource(
-                            source.address(),
-                            source.everyMinutes(),
-                            read.form(),
-                            read.hours().size(),
-                            read.leftOut(),
-                            now,
-                            now,
-                            null),
-                    read.hours());
+            sources.tried(key, source.answered(read, now), read.hours());
         } catch (OutsideAddress.RefusedException | IOException | WeatherFileException | InterruptedException e) {
             String trouble = words(e);
             sources.tried(
                     key,
-                    new WeatherSource(
-                            source.address(),
-                            source.everyMinutes(),
-                            source.form(),
-                            source.hours(),
-                            source.leftOut(),
-                            now,
-                            source.answeredAt(),
-                            trouble.substring(0, Math.min(trouble.length(), LONGEST_TROUBLE))),
+                    source.failed(trouble.substring(0, Math.min(trouble.length(), LONGEST_TROUBLE)), now),
                     List.of());
         } finally {
             room.release();

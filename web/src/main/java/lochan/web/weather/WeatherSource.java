@@ -2,6 +2,7 @@ package lochan.web.weather;
 
 import java.time.Duration;
 import java.time.Instant;
+import lochan.instruments.weather.WeatherReading;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,6 +31,16 @@ record WeatherSource(
 
     static WeatherSource fresh(String address, int everyMinutes) {
         return new WeatherSource(address, everyMinutes, null, null, null, null, null, null);
+    }
+
+    WeatherSource answered(WeatherReading read, Instant now) {
+        return new WeatherSource(
+                address, everyMinutes, read.form(), read.hours().size(), read.leftOut(), now, now, null);
+    }
+
+    /** The last good answer stays. */
+    WeatherSource failed(String why, Instant now) {
+        return new WeatherSource(address, everyMinutes, form, hours, leftOut, now, answeredAt, why);
     }
 
     /** Whether it is time to ask: after the interval, and sooner after a failure. */

@@ -7,6 +7,7 @@ import lochan.core.model.evidence.Bin;
 import lochan.core.model.rate.Cell;
 import lochan.core.plan.PlanStop;
 import lochan.core.quantity.Hours;
+import lochan.core.quantity.Instants;
 
 /** A plan's stops cut where bins change, so that each segment has one rate and lies in one hour of the day. */
 public final class Schedule {
@@ -27,23 +28,15 @@ public final class Schedule {
             for (int i = 0; i < bins.size(); i++) {
                 Instant from = i == 0
                         ? stop.arrive()
-                        : later(stop.arrive(), bins.get(i).start());
+                        : Instants.later(stop.arrive(), bins.get(i).start());
                 Instant to = i == bins.size() - 1
                         ? stop.leave()
-                        : earlier(stop.leave(), bins.get(i).end());
+                        : Instants.earlier(stop.leave(), bins.get(i).end());
                 if (to.isAfter(from)) {
                     segments.add(new Segment(cell, i, Hours.between(from, to)));
                 }
             }
         }
         return segments;
-    }
-
-    private static Instant later(Instant a, Instant b) {
-        return a.isAfter(b) ? a : b;
-    }
-
-    private static Instant earlier(Instant a, Instant b) {
-        return a.isBefore(b) ? a : b;
     }
 }
