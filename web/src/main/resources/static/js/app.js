@@ -1,6 +1,7 @@
 // What all pages do: each part looks for its own elements and leaves pages without them alone.
 import { finishSignOut, keepForOneAccount, watchSignOut } from './sign-out.js';
 import { watchInstruments } from './instruments.js';
+import { isRead, noteRead } from './minded.js';
 import { watchWork } from './work.js';
 
 /** Counts the minutes since a stop began. */
@@ -84,22 +85,13 @@ function offerValues() {
   }
 }
 
-const READ = 'lochan-read';
-
 /** What is to be minded is open until it was read, on whatever page. */
 function foldRead() {
-  let read;
-  try {
-    read = JSON.parse(localStorage.getItem(READ) ?? '[]');
-  } catch {
-    read = [];
-  }
   for (const one of document.querySelectorAll('[data-minded]')) {
-    one.open = !read.includes(one.dataset.minded);
+    const id = one.dataset.minded;
+    one.open = !isRead(id);
     one.addEventListener('toggle', () => {
-      if (one.open || read.includes(one.dataset.minded)) return;
-      read.push(one.dataset.minded);
-      localStorage.setItem(READ, JSON.stringify(read));
+      if (!one.open) noteRead(id);
     });
   }
 }

@@ -1,10 +1,14 @@
 // What the boat's instruments say, on pages that have a place for it.
 const EVERY_MILLIS = 2000;
+const PATIENCE_MILLIS = 2000;
 
 /** Asks once; null when there is no answer. */
 export async function readInstruments() {
   try {
-    const answer = await fetch('/instruments/now', { headers: { Accept: 'application/json' } });
+    const answer = await fetch('/instruments/now', {
+      headers: { Accept: 'application/json' },
+      signal: AbortSignal.timeout(PATIENCE_MILLIS),
+    });
     return answer.ok && !answer.redirected ? await answer.json() : null;
   } catch {
     return null;

@@ -1,5 +1,6 @@
 // What the screens of the boat's app share.
 import { html, nothing } from '/assets/lit-html.js';
+import { isRead, noteRead } from '../minded.js';
 
 /** What is wrong with what was typed or asked in a form. */
 export function problems({ errors }, form) {
@@ -16,23 +17,12 @@ export function clock({ waits, track }, time) {
   >`;
 }
 
-const READ = 'lochan-read';
-
-/** What was read of what is to be minded. */
-function read() {
-  try {
-    return JSON.parse(localStorage.getItem(READ) ?? '[]');
-  } catch {
-    return [];
-  }
-}
-
 /** Something to mind: open until it was read, then folded to its title. */
 export function minded({ id, title, words }) {
   const seen = ({ target }) => {
-    if (!target.open && !read().includes(id)) localStorage.setItem(READ, JSON.stringify([...read(), id]));
+    if (!target.open) noteRead(id);
   };
-  return html`<details class="minded" data-minded=${id} ?open=${!read().includes(id)} @toggle=${seen}>
+  return html`<details class="minded" data-minded=${id} ?open=${!isRead(id)} @toggle=${seen}>
     <summary>${title}</summary>
     <p>${words}</p>
   </details>`;

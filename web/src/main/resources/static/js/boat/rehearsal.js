@@ -78,8 +78,8 @@ class RehearsalApp extends DayApp {
     const known = !this.taken || this.taken.storms === state.storms;
     if (!known) this.kept.plan = null;
     this.draw();
-    if (!known) await this.takeAlong();
-    await this.askAll();
+    if (known) await this.askAll();
+    else await this.takeAlong();
   }
 
   /** What is known of the day; a storm that came changes it. */
@@ -87,8 +87,7 @@ class RehearsalApp extends DayApp {
     const pack = await this.ask(`pack?rehearsal=${this.id}`);
     if (this.taken) pack.data.plans = this.taken.pack.data.plans;
     this.taken = { pack, at: this.now(), storms: this.state.storms };
-    this.isReady = false;
-    await this.adviser.ask('take', { pack });
+    await this.usePack();
   }
 
   async askAll() {
@@ -214,7 +213,6 @@ class RehearsalApp extends DayApp {
     try {
       await this.take(await this.ask(`state?rehearsal=${this.id}`));
       await this.takeAlong();
-      await this.askAll();
     } catch (error) {
       this.trouble = error.name === 'Error' ? error.message : AWAY;
       this.draw();

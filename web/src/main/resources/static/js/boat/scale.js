@@ -1,4 +1,6 @@
 // Weights from a scale: one that the server reads, or one with Bluetooth's Weight Scale Service. They fill the fish form and log nothing.
+import { readInstruments } from '../instruments.js';
+
 const WEIGHT_SCALE_SERVICE = 0x181d;
 const WEIGHT_MEASUREMENT = 0x2a9d;
 const GRAMS_PER_UNIT = { si: 5, pounds: 4.5359237 };
@@ -6,8 +8,6 @@ const IMPERIAL = 1;
 /** A measurement that failed is sent as this. */
 const NO_WEIGHT = 0xffff;
 const EVERY_MILLIS = 2000;
-/** A weighing that is older when the form first asks belongs to another fish. */
-const NEWS_MILLIS = 2000;
 
 /** Grams of a Weight Measurement (a DataView), as Bluetooth's specification has it; null where it failed or is none. */
 export function gramsOf(measurement) {
@@ -47,13 +47,7 @@ export class Scale {
   watch() {
     const timer = setInterval(async () => {
       if (document.hidden || !navigator.onLine) return;
-      let live = null;
-      try {
-        const answer = await fetch('/instruments/now', { signal: AbortSignal.timeout(NEWS_MILLIS) });
-        if (answer.ok && !answer.redirected) live = await answer.json();
-      } catch {
-        return;
-      }
+      const live = await readInstruments();
       if (!live) return;
       if (!live.scale) {
         clearInterval(timer);
