@@ -77,6 +77,8 @@ public final class PackWriter {
         EventFileWriter.some(node, "waterC", event.lastWaterC(Instant.MAX).orElse(null));
         ArrayNode deep = node.putArray("deepSpots");
         event.spots().stream().filter(Spot::isDeep).map(Spot::id).forEach(deep::add);
+        ArrayNode closed = node.putArray("offLimits");
+        event.spots().stream().filter(event::offLimits).map(Spot::id).forEach(closed::add);
         node.set("runs", runs(event, runs));
         ArrayNode list = node.putArray("days");
         for (Day day : days) {
@@ -191,6 +193,9 @@ public final class PackWriter {
             EventFileWriter.some(one, "strength", n.strengths().get(p));
             ofPatterns.add(one);
         }
+        ArrayNode lures = node.putArray("lures");
+        n.presentationMeans().forEach((lure, mean) -> numbers(lures.addObject().put("lure", lure), "perHour", mean));
+        numbers(node, "lakePerHour", n.lakeMeans());
         ArrayNode cells = node.putArray("cells");
         for (Cell c : n.cells()) {
             ObjectNode one = cells.addObject().put("spot", c.spotId()).put("lure", c.presentationId());

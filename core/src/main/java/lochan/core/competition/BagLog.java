@@ -13,6 +13,7 @@ import lochan.core.Lookup;
 import lochan.core.Violation;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
+import lochan.core.practice.Outcome;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,6 +32,9 @@ public final class BagLog {
     private final Set<String> voided = new HashSet<>();
     /** Catches that their void took out of the livewell, and may bring back. */
     private final Set<String> droppedByVoid = new HashSet<>();
+
+    /** What counts of them, by the id of the bite. */
+    private final Map<String, List<Entry.Loss>> losses = new HashMap<>();
 
     private final Catches catches = new Catches();
     private final Set<Entry.Balance> balances = new LinkedHashSet<>();
@@ -86,12 +90,26 @@ public final class BagLog {
         return livewell(day).bag();
     }
 
-    /** The entries of a day that are not void, in the order written. */
+    /** Returns the entries of a day that are not void, in the order written; a bite says how its fish was lost as the last entry about it does. */
     public List<Entry> valid(int day) {
         return rows.stream()
                 .filter(r -> r.day() == day && !isVoided(r.entry().id()))
-                .map(BagRow::entry)
+                .map(r -> completed(r.entry()))
                 .toList();
+    }
+
+    /** Returns a bite with what a later {@link Entry.Loss} says of it; any other entry as it is. */
+    public Entry completed(Entry entry) {
+        List<Entry.Loss> of = losses.getOrDefault(entry.id(), List.of());
+        return entry instanceof Entry.Bite b && !of.isEmpty()
+                ? new Entry.Bite(
+                        b.id(),
+                        b.at(),
+                        b.spotId(),
+                        b.presentationId(),
+                        b.outcome(),
+                        of.getLast().way())
+                : entry;
     }
 
     /** A fish as the log knows it now, kept or not. */
@@ -117,6 +135,7 @@ public final class BagLog {
             case Entry.Official o -> refusal(o);
             case Entry.ScaleCheck s -> refusal(s);
             case Entry.LivewellReading w -> refusal(w);
+            case Entry.Loss l -> refusal(l);
             case Entry.Bite s -> Optional.empty();
             case Entry.Fishing f -> Optional.empty();
         };
@@ -198,6 +217,15 @@ public final class BagLog {
         return notACatch("catch", entry.catchId()).or(() -> measures(entry.grams(), entry.mm()));
     }
 
+    private Optional<Violation> refusal(Entry.Loss entry) {
+        boolean lost = entries.get(entry.entryId()) instanceof Entry.Bite b
+                && b.outcome() != Outcome.SHAKEN
+                && !voided.contains(b.id());
+        return lost
+                ? Optional.empty()
+                : violation("entry", "The log has no lost or missed fish " + entry.entryId() + " before this entry.");
+    }
+
     private Optional<Violation> refusal(Entry.Void entry) {
         Entry target = entries.get(entry.entryId());
         if (target == null) {
@@ -263,8 +291,13 @@ public final class BagLog {
                 catches.put(new CatchRecord(c, day, scale.now()));
                 yield row(entry, day, livewell(day).take(c.id()), c.id());
             }
-            case Entry.Void _, Entry.Balance _, Entry.Died _, Entry.Correct _, Entry.Official _, Entry.ScaleCheck _ ->
-                counted(entry);
+            case Entry.Void _,
+                    Entry.Balance _,
+                    Entry.Died _,
+                    Entry.Correct _,
+                    Entry.Official _,
+                    Entry.ScaleCheck _,
+                    Entry.Loss _ -> counted(entry);
             case Entry.Bite _, Entry.LivewellReading _, Entry.Fishing _ -> row(entry, day(entry), null, null);
         };
     }
@@ -297,6 +330,14 @@ public final class BagLog {
                 count(Lookup.of(entries, v.entryId()), !counts);
             }
             case Entry.Catch c -> countCatch(c.id(), counts);
+            case Entry.Loss l -> {
+                List<Entry.Loss> of = losses.computeIfAbsent(l.entryId(), b -> new ArrayList<>());
+                if (counts) {
+                    of.add(l);
+                } else {
+                    of.remove(l);
+                }
+            }
             case Entry.Bite s -> {}
             case Entry.LivewellReading w -> {}
             case Entry.Fishing f -> {}

@@ -158,6 +158,15 @@ public sealed interface Entry {
         }
     }
 
+    /** Says how the fish of an earlier {@link Bite} was lost: the bite counts once, with this way. */
+    record Loss(String id, Instant at, String entryId, LossWay way) implements Entry {
+
+        @Override
+        public String about() {
+            return entryId;
+        }
+    }
+
     /** What is fished from then on; both null: nothing, the boat is under way. */
     record Fishing(
             String id,

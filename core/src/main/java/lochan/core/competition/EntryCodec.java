@@ -13,6 +13,7 @@ import lochan.core.competition.Entry.Correct;
 import lochan.core.competition.Entry.Died;
 import lochan.core.competition.Entry.Fishing;
 import lochan.core.competition.Entry.LivewellReading;
+import lochan.core.competition.Entry.Loss;
 import lochan.core.competition.Entry.Official;
 import lochan.core.competition.Entry.ScaleCheck;
 import lochan.core.competition.Entry.Void;
@@ -96,6 +97,14 @@ public final class EntryCodec {
                             f.presentation(Bite::presentationId),
                             f.choice("outcome", Outcome.class, Bite::outcome),
                             f.choiceOrNull("lossWay", LossWay.class, Bite::lossWay))),
+            new Kind<>(
+                    "loss",
+                    Loss.class,
+                    f -> new Loss(
+                            f.id(),
+                            f.at(),
+                            f.entry("entry", Loss::entryId),
+                            f.choice("lossWay", LossWay.class, Loss::way))),
             new Kind<>(
                     "fishing",
                     Fishing.class,

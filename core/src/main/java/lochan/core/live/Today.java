@@ -73,6 +73,7 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
                 case Entry.ScaleCheck s -> {}
                 case Entry.LivewellReading w -> {}
                 case Entry.Fishing f -> {}
+                case Entry.Loss l -> {}
             }
         }
         return bites;

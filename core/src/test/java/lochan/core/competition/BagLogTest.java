@@ -15,6 +15,8 @@ import lochan.core.event.Rules;
 import lochan.core.event.Scoring;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
+import lochan.core.practice.LossWay;
+import lochan.core.practice.Outcome;
 import org.junit.jupiter.api.Test;
 
 class BagLogTest {
@@ -35,6 +37,22 @@ class BagLogTest {
 
     private static Verdict last(BagLog log) {
         return log.rows().getLast().verdict();
+    }
+
+    /** The second tap completes the first entry: one fish is lost, and the log knows how. */
+    @Test
+    void sayingHowAFishWasLostCompletesItsEntry() {
+        Entry.Bite lost = new Entry.Bite("b", at("06-05T07:00"), "s", "p", Outcome.LOST);
+        Entry.Loss how = new Entry.Loss("h", at("06-05T07:01"), "b", LossWay.JUMPED_OFF);
+        BagLog log = BagLog.replay(TWO_FISH, List.of(lost, how));
+
+        assertThat(log.valid(1))
+                .filteredOn(Entry.Bite.class::isInstance)
+                .containsExactly(new Entry.Bite("b", lost.at(), "s", "p", Outcome.LOST, LossWay.JUMPED_OFF));
+        assertThat(log.append(new Entry.Void("v", at("06-05T07:02"), "h"))).isEmpty();
+        assertThat(log.valid(1)).contains(lost);
+        assertThat(log.append(new Entry.Loss("x", at("06-05T07:03"), "h", LossWay.JUMPED_OFF)))
+                .hasValueSatisfying(v -> assertThat(v.field()).isEqualTo("entry"));
     }
 
     @Test

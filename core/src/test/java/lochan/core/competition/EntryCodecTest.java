@@ -51,6 +51,7 @@ class EntryCodecTest {
             new Entry.ScaleCheck("k", AT, 500, 505),
             new Entry.LivewellReading("w", AT, 24.5),
             new Entry.Bite("x", AT, "s", "p", Outcome.LOST, LossWay.PULLED_OUT),
+            new Entry.Loss("y", AT, "x", LossWay.JUMPED_OFF),
             new Entry.Fishing("f", AT, "s", "p"));
 
     /** What is written, held by name. */

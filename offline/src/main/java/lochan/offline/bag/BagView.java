@@ -17,12 +17,14 @@ import lochan.core.competition.BagRow;
 import lochan.core.competition.Entry;
 import lochan.core.competition.EventResult;
 import lochan.core.competition.Fish;
+import lochan.core.competition.FishedStretch;
 import lochan.core.competition.LivewellCare;
 import lochan.core.competition.TagNames;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
 import lochan.core.event.TieBreak;
+import lochan.core.practice.Outcome;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import org.jspecify.annotations.Nullable;
@@ -39,6 +41,8 @@ import org.jspecify.annotations.Nullable;
  * @param needs   what a new fish must beat; null: there is room
  * @param told    the decision on the last entry; null: it brought none
  * @param last    the entry that undo takes back; null: none
+ * @param fishing what is fished now; null: nothing
+ * @param unexplained the last entry, where it is a fish lost or missed and the log doesn't say how; null else
  * @param pair    two fish for the balance; null: nothing waits
  * @param slots    fish of the bag, the best first, and the room left
  * @param lines   entries of the day, the last first
@@ -58,6 +62,8 @@ public record BagView(
         @Nullable String needs,
         @Nullable Words told,
         @Nullable Last last,
+        @Nullable Fished fishing,
+        @Nullable Unexplained unexplained,
         @Nullable Pair pair,
         List<Slot> slots,
         List<Line> lines,
@@ -94,6 +100,33 @@ public record BagView(
 
     /** The entry that undo takes back, and what it said. */
     public record Last(String id, String what) {}
+
+    /** A spot and a lure by their ids, and both in words. */
+    public record Fished(String spot, String presentation, String words) {
+
+        static @Nullable Fished at(BagLog log, Moment moment, Names names) {
+            FishedStretch now = FishedStretch.at(log, moment.day(), moment.now());
+            return now == null
+                    ? null
+                    : new Fished(now.spotId(), now.presentationId(), names.of(now.spotId(), now.presentationId()));
+        }
+    }
+
+    /**
+     * A bite that was not landed.
+     *
+     * @param outcome as the log has it
+     */
+    public record Unexplained(String id, String outcome) {
+
+        static @Nullable Unexplained of(Entry entry) {
+            return entry instanceof Entry.Bite b
+                            && b.lossWay() == null
+                            && (b.outcome() == Outcome.LOST || b.outcome() == Outcome.MISSED)
+                    ? new Unexplained(b.id(), b.outcome().code())
+                    : null;
+        }
+    }
 
     /**
      * A place in the slots.
@@ -161,6 +194,7 @@ public record BagView(
         List<Line> lines = new ArrayList<>();
         Words told = null;
         Last last = null;
+        Unexplained unexplained = null;
         for (BagRow row : log.rows()) {
             remember(row, seen);
             Words words = row.verdict() == null ? null : Words.of(row, seen::get, event, units);
@@ -169,6 +203,9 @@ public record BagView(
                 Line line = line(row, log, bag, words, seen::get, names, zone, units);
                 last = line.mayVoid() && !(row.entry() instanceof Entry.Void) ? new Last(line.id(), line.what()) : last;
                 lines.add(line);
+                if (!line.voided() && !(row.entry() instanceof Entry.Void)) {
+                    unexplained = Unexplained.of(log.completed(row.entry()));
+                }
             }
             row.bag().fish().forEach(f -> seen.put(f.id(), f));
         }
@@ -187,6 +224,8 @@ public record BagView(
                 .needs(sums.needs() == null ? null : words.apply(sums.needs()))
                 .told(told)
                 .last(last)
+                .fishing(Fished.at(log, moment, names))
+                .unexplained(unexplained)
                 .pair(pair(bag))
                 .slots(slots(bag, event, words, care))
                 .lines(lines.reversed())
@@ -226,7 +265,7 @@ public record BagView(
             Names names,
             ZoneId zone,
             Units units) {
-        Entry entry = row.entry();
+        Entry entry = log.completed(row.entry());
         String id = entry.id();
         boolean inLivewell = row.bag().fish().stream().anyMatch(f -> f.id().equals(id));
         return new Line(

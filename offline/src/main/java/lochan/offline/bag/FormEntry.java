@@ -84,6 +84,7 @@ public final class FormEntry {
             case "livewell" -> livewell();
             case "fishing" -> fishing();
             case "bite" -> bite();
+            case "loss" -> loss();
             default -> {
                 form.error("type", "“" + type + "” is no kind of entry: load the page again.");
                 yield null;
@@ -150,6 +151,14 @@ public final class FormEntry {
                 orNull("presentation"),
                 form.choice("outcome", Outcome.class),
                 form.choice("lossWay", LossWay.class));
+    }
+
+    private @Nullable Entry loss() {
+        LossWay way = form.choice("lossWay", LossWay.class);
+        if (way == null) {
+            form.error("lossWay", "Choose how the fish was lost.");
+        }
+        return way == null ? null : new Entry.Loss(code, at, form.value("entry"), way);
     }
 
     private void place() {

@@ -145,6 +145,7 @@ public record Words(String act, String why, String tone) {
             case Entry.LivewellReading w -> "Livewell " + units.temperature(w.celsius());
             case Entry.Fishing f ->
                 f.spotId() == null ? "Under way" : "Fishing " + names.of(f.spotId(), f.presentationId());
+            case Entry.Loss l -> "Lost: " + l.way().words();
             case Entry.Bite s ->
                 "Bite " + (s.outcome() == null ? "" : s.outcome().code())
                         + (s.lossWay() == null ? "" : ", " + s.lossWay().words());

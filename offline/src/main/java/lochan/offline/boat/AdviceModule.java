@@ -110,6 +110,7 @@ public final class AdviceModule {
                 .put("minded", s.minded(), BoatModule::of)
                 .put("lightning", s.lightning(), AdviceModule::timed)
                 .put("stay", of(s.stay()))
+                .put("quiet", s.quiet())
                 .putSome("due", s.due(), d -> new JsObject()
                         .put("id", d.id())
                         .put("place", d.place())

@@ -126,6 +126,21 @@ public final class BoatModule {
                                 : new JsObject()
                                         .put("id", v.last().id())
                                         .put("what", v.last().what()))
+                .put(
+                        "fishing",
+                        v.fishing() == null
+                                ? null
+                                : new JsObject()
+                                        .put("spot", v.fishing().spot())
+                                        .put("presentation", v.fishing().presentation())
+                                        .put("words", v.fishing().words()))
+                .put(
+                        "unexplained",
+                        v.unexplained() == null
+                                ? null
+                                : new JsObject()
+                                        .put("id", v.unexplained().id())
+                                        .put("outcome", v.unexplained().outcome()))
                 .put("pair", of(v.pair()))
                 .put("slots", v.slots(), BoatModule::of)
                 .put("lines", v.lines(), BoatModule::of)

@@ -50,6 +50,8 @@ final class DayJson {
                 strengths.put(pattern, p.needed("strength", p::number));
             }
         }
+        Map<String, double[]> lures = new HashMap<>();
+        f.list("lures", l -> lures.put(l.needed("lure", l::text), l.numbers("perHour")));
         List<Cell> cells = new ArrayList<>();
         Map<Cell, List<BiteRates.Evidence>> evidence = new HashMap<>();
         for (Fields c : f.list("cells", x -> x)) {
@@ -72,6 +74,8 @@ final class DayJson {
                 .bins(bins(f.numbers("bins"), f.numbers("sunrise"), day, event))
                 .cells(cells)
                 .patternMeans(means)
+                .presentationMeans(lures)
+                .lakeMeans(f.numbers("lakePerHour"))
                 .evidence(evidence)
                 .landing(landing)
                 .mix(new SpeciesMix.Numbers(whole(f.numbers("landed")), landed))

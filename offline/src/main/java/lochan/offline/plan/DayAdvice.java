@@ -79,16 +79,33 @@ public final class DayAdvice {
                     now,
                     standing(log, now, position).place(event));
         }
-        boolean fished = !over && !now.isBefore(hours.start()) && event.rules().format() != Format.LIMIT_LENGTH;
+        StayOrMove stay = null;
+        String quiet = quiet(now, hours);
+        if (quiet == null && day != null && advisor != null) {
+            stay = stayOrMove(day, advisor, standing(log, now, position));
+        }
         return new PlanScreen(
                 now,
                 cautions,
                 minded(now),
                 lightning,
-                fished && day != null && advisor != null
-                        ? stayOrMove(day, advisor, standing(log, now, position))
-                        : null,
+                stay,
+                quiet,
                 over ? null : FishWords.due(event, now, hours.checkIn(), pack.units()));
+    }
+
+    /** Why there is no advice; null: there is. */
+    private @Nullable String quiet(Instant now, CompetitionDay hours) {
+        if (now.isBefore(hours.start())) {
+            return "Move advice starts with competition hours.";
+        }
+        if (!now.isBefore(hours.checkIn())) {
+            return "The day is over. Move advice is for competition hours.";
+        }
+        if (pack.event().rules().format() == Format.LIMIT_LENGTH) {
+            return "There's no move advice for length events yet.";
+        }
+        return day == null ? "Add a spot and a lure to this event to get move advice." : null;
     }
 
     private List<Caution> minded(Instant now) {

@@ -55,7 +55,9 @@ final class DayMap {
                 best.values().stream().mapToDouble(SpotWorth.Best::grams).max().orElse(0);
         record Near(MapScreen.Place place, double metres) {}
         List<MapScreen.Place> places = event.spots().stream()
-                .map(s -> new Near(place(s, best.get(s.id()), most, from, standing), from.metresTo(s.position())))
+                .map(s -> new Near(
+                        place(s, event.offLimits(s) ? null : best.get(s.id()), most, from, standing),
+                        from.metresTo(s.position())))
                 .sorted(Comparator.comparingDouble(Near::metres))
                 .map(Near::place)
                 .toList();

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param minded   what to mind, until it was read
  * @param lightning when lightning hours that are to come begin, and what to do before
  * @param stay     whether to stay or move; null where there is no advice
+ * @param quiet    why there is no advice; null where there is
  * @param due      known fish to come back to; null once the day is over
  */
 public record PlanScreen(
@@ -21,6 +22,7 @@ public record PlanScreen(
         List<Caution> minded,
         List<Alarm.Timed> lightning,
         @Nullable StayOrMove stay,
+        @Nullable String quiet,
         @Nullable List<FishWords.Due> due) {
 
     public PlanScreen {

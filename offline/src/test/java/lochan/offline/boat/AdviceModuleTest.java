@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -26,13 +27,17 @@ import lochan.core.lake.Spot;
 import lochan.core.lake.SpotBuilder;
 import lochan.core.live.Effort;
 import lochan.core.model.rate.Cell;
+import lochan.core.model.scenario.DayModel;
 import lochan.core.model.scenario.FittedDayModel;
+import lochan.core.model.scenario.RestoredDayModel;
+import lochan.core.notebook.Notebook;
 import lochan.core.plan.PlanStop;
 import lochan.core.planning.backups.Backups;
 import lochan.core.planning.runs.DayRuns;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.Outcome;
 import lochan.core.practice.PracticeStop;
+import lochan.core.practice.PracticeStopBuilder;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.PresentationTime;
 import lochan.core.quantity.Units;
@@ -41,6 +46,7 @@ import lochan.eventformat.EventFileWriter;
 import lochan.eventformat.PackWriter;
 import lochan.offline.pack.Pack;
 import lochan.offline.plan.DayAdvice;
+import lochan.offline.plan.PlanScreen;
 import lochan.offline.plan.RestOfDay;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Tag;
@@ -71,11 +77,49 @@ class AdviceModuleTest {
     @ParameterizedTest
     @ValueSource(strings = {"two-arms-open", "may-opener", "long-light", "two-day-autumn"})
     void saysTheSame(String name) throws Exception {
-        EventData event;
-        try (InputStream in = Files.newInputStream(Path.of("../web/src/main/resources/demo/" + name + ".event.json"))) {
-            event = EventFileReader.read(in).data();
+        EventData event = demo(name);
+        saysTheSame(event, new FittedDayModel(event, 1, Assumptions.DEFAULTS), ASKINGS, name);
+    }
+
+    /** Events as they begin: some spots and lures, hardly any practice, or none. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 2, 3})
+    void advisesOnAnEventFromNothing(int stops) throws Exception {
+        EventData demo = demo("two-arms-open");
+        Random random = new Random(stops);
+        List<Spot> spots = new ArrayList<>(demo.spots());
+        List<Presentation> lures = new ArrayList<>(demo.presentations());
+        Collections.shuffle(spots, random);
+        Collections.shuffle(lures, random);
+        spots = spots.subList(0, 1 + stops);
+        lures = lures.subList(0, 1 + stops);
+        List<PracticeStop> practice = new ArrayList<>();
+        for (PracticeStop stop : demo.stops().subList(0, stops)) {
+            practice.add(PracticeStopBuilder.builder(stop)
+                    .spotId(spots.getFirst().id())
+                    .presentations(List.of(new PresentationTime(lures.getFirst().id(), null)))
+                    .bites(List.of())
+                    .build());
         }
+        EventData event = demo.toBuilder()
+                .spots(spots)
+                .presentations(lures)
+                .stops(practice)
+                .plans(List.of())
+                .notebook(Notebook.EMPTY)
+                .competition(List.of())
+                .build();
         FittedDayModel model = new FittedDayModel(event, 1, Assumptions.DEFAULTS);
+        saysTheSame(event, new RestoredDayModel(event, 1, Assumptions.DEFAULTS, model.numbers()), 20, "from nothing");
+    }
+
+    private static EventData demo(String name) throws Exception {
+        try (InputStream in = Files.newInputStream(Path.of("../web/src/main/resources/demo/" + name + ".event.json"))) {
+            return EventFileReader.read(in).data();
+        }
+    }
+
+    private static void saysTheSame(EventData event, DayModel model, int askings, String name) throws Exception {
         DayRuns runs = DayRuns.of(event, Assumptions.DEFAULTS.planning());
         List<PlanStop> plan = event.planOf(1);
         Backups.Ladder ladder = ladder(model, plan);
@@ -98,7 +142,7 @@ class AdviceModuleTest {
                 runs,
                 0.9,
                 EFFORT,
-                List.of(new PackWriter.Day(1, model.numbers(), ladder)),
+                List.of(new PackWriter.Day(1, new FittedDayModel(event, 1, Assumptions.DEFAULTS).numbers(), ladder)),
                 Map.of());
         CompetitionDay day = event.day(1);
         try (NodeModule phone = NodeModule.start("advice.js", "adviser.mjs")) {
@@ -106,12 +150,14 @@ class AdviceModuleTest {
             first.set("pack", pack);
             phone.say(first.put("now", day.start().toEpochMilli()));
             Random random = new Random(name.hashCode());
-            for (int i = 0; i < ASKINGS; i++) {
+            for (int i = 0; i < askings; i++) {
                 Instant now = time(day, random);
-                List<Entry> log = log(event, model.cells(), now, random);
+                List<Entry> log = log(event, now, random);
                 Position at = random.nextBoolean() ? null : near(event, random);
                 String which = name + " " + i + " at " + now;
-                same(phone.say(question(event, log, now, at)), JSON.valueToTree(here.screen(log, now, at)), which);
+                PlanScreen screen = here.screen(log, now, at);
+                assertThat(screen.stay()).as(which).isNotNull();
+                same(phone.say(question(event, log, now, at)), JSON.valueToTree(screen), which);
                 if (i % REST_EVERY == 0) {
                     same(
                             phone.say(question(event, log, now, at).put("rest", true)),
@@ -133,7 +179,7 @@ class AdviceModuleTest {
     }
 
     /** A trigger at each stop of a plan, of the kind that fires. */
-    private static Backups.Ladder ladder(FittedDayModel model, List<PlanStop> plan) {
+    private static Backups.Ladder ladder(DayModel model, List<PlanStop> plan) {
         if (plan.isEmpty()) {
             return new Backups.Ladder(null, List.of());
         }
@@ -154,11 +200,7 @@ class AdviceModuleTest {
     /** An event as large as they come is taken along in 1.5 MB. */
     @Test
     void aLargeEventIsTakenAlongToo() throws Exception {
-        EventData event;
-        try (InputStream in =
-                Files.newInputStream(Path.of("../web/src/main/resources/demo/two-arms-open.event.json"))) {
-            event = EventFileReader.read(in).data();
-        }
+        EventData event = demo("two-arms-open");
         Random random = new Random(1);
         List<Spot> spots = new ArrayList<>(event.spots());
         while (spots.size() < 200) {
@@ -210,8 +252,11 @@ class AdviceModuleTest {
         return new Position(spot.lat() + 0.004 * random.nextGaussian(), spot.lon() + 0.004 * random.nextGaussian());
     }
 
-    /** A day fished until now: cells of the model for an hour or so each, bites and fish among them. */
-    private static List<Entry> log(EventData event, List<Cell> cells, Instant now, Random random) {
+    /** A day fished until now: any spot with any lure for an hour or so each, tried in practice or not, bites and fish among them. */
+    private static List<Entry> log(EventData event, Instant now, Random random) {
+        List<Cell> cells = event.spots().stream()
+                .flatMap(s -> event.presentations().stream().map(p -> new Cell(s.id(), p.id())))
+                .toList();
         List<Entry> entries = new ArrayList<>();
         BagLog log = new BagLog(event.event());
         Instant at = event.day(1).start().plusSeconds(random.nextInt(3600));

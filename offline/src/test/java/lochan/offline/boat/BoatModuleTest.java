@@ -34,6 +34,7 @@ import lochan.core.event.Scoring;
 import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.event.TieBreak;
+import lochan.core.practice.LossWay;
 import lochan.core.practice.Outcome;
 import lochan.core.quantity.Units;
 import lochan.eventformat.BagRows;
@@ -195,6 +196,9 @@ class BoatModuleTest {
             case 5 -> new Entry.ScaleCheck(id, at, 1000, 980 + 40 * random.nextDouble());
             case 6 -> new Entry.Bite(id, at, "s1", "jig", Outcome.LOST);
             case 7 -> new Entry.Fishing(id, at, random.nextBoolean() ? "s1" : null, "jig");
+            case 9 ->
+                new Entry.Loss(
+                        id, at, before.isEmpty() ? "none" : before.getLast().id(), LossWay.JUMPED_OFF);
             case 8 -> new Entry.LivewellReading(id, at, 15 + 15 * random.nextDouble());
             default ->
                 EntryCatchBuilder.builder()

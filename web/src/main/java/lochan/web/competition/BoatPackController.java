@@ -1,9 +1,11 @@
 package lochan.web.competition;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import lochan.core.Intake;
 import lochan.core.eventdata.EventData;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileReader;
@@ -16,6 +18,8 @@ import lochan.web.modelling.DayModels;
 import lochan.web.plan.PlanBackups;
 import lochan.web.plan.Plans;
 import lochan.web.plan.Projections;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.DigestUtils;
@@ -29,6 +33,12 @@ import tools.jackson.databind.node.ObjectNode;
 /** What the boat's app takes along to advise without a signal, and the plan that it brings back. */
 @RestController
 class BoatPackController {
+
+    private static final Logger LOG = LoggerFactory.getLogger(BoatPackController.class);
+    /** Reports in one request; the rest is left out. */
+    private static final int MOST_FAULTS = 20;
+
+    private static final int LONGEST_FAULT = 2000;
 
     private final CompetitionLog log;
     private final EventBook events;
@@ -99,6 +109,35 @@ class BoatPackController {
         } catch (EventFileException e) {
             return refused("The spots or presentations have changed: plan the rest of the day again.");
         }
+    }
+
+    /** Writes what failed on a phone into the server's log: {@code {"faults": [{"at", "error", "entries"}]}}. */
+    @PostMapping("/boat/{eventId}/faults")
+    ResponseEntity<Map<String, String>> faults(EventKey key, @RequestBody String body) {
+        try {
+            int left = MOST_FAULTS;
+            for (JsonNode one : JsonLimits.read(body).path("faults")) {
+                if (left-- == 0) {
+                    break;
+                }
+                LOG.warn(
+                        "Move advice failed on a phone, account {}, event {}, {} entries, at {}: {}",
+                        key.accountId(),
+                        key.eventId(),
+                        one.path("entries").asInt(0),
+                        Instant.ofEpochMilli(one.path("at").asLong(0)),
+                        line(one.path("error").asString("")));
+            }
+            return ResponseEntity.ok(Map.of());
+        } catch (EventFileException e) {
+            return ResponseEntity.badRequest().body(Map.of("message", "This report isn't valid. Nothing was saved."));
+        }
+    }
+
+    /** One line of the log, whatever a phone sent. */
+    private static String line(String text) {
+        String plain = Intake.text(text).replaceAll("\\s+", " ");
+        return plain.substring(0, Math.min(plain.length(), LONGEST_FAULT));
     }
 
     private static ResponseEntity<Map<String, String>> refused(String message) {

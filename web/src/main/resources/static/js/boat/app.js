@@ -28,6 +28,7 @@ class BoatApp extends DayApp {
     super(root, root.replace('/boat/', '/events/'), kept);
     this.store = store;
     this.heard = new Set();
+    this.allowed = new Set();
     this.track = new Track(root, store);
     this.awake = new Awake();
     this.bell = new Bell();
@@ -125,13 +126,45 @@ class BoatApp extends DayApp {
     return this.kept.log ? `as of ${this.clockOf(this.kept.log.now)}${ago(this.now() - this.kept.log.now)}` : '';
   }
 
+  /** Asks before a spot off limits is fished; the answer holds for this spot until the page is left. */
+  mayStart(spot, start) {
+    if (!this.offLimits(spot) || this.allowed.has(spot)) return true;
+    this.asking = {
+      words: `${this.names.spots[spot]} is off limits by your rules. Start there anyway?`,
+      yes: () => {
+        this.asking = null;
+        this.allowed.add(spot);
+        start();
+      },
+    };
+    this.draw();
+    return false;
+  }
+
+  dropQuestion() {
+    this.asking = null;
+    this.draw();
+  }
+
+  /** Keeps what is known of advice that failed; it is sent to the server's log with the next signal. */
+  async reportFault() {
+    const fault = this.adviceFailed;
+    await this.change((kept) => kept.faults.push(fault));
+    this.reported = fault;
+    this.draw();
+    this.send();
+  }
+
   /** Makes an entry of a form, keeps it, shows what follows from it, sends it. */
   async submit(event, form) {
     event.preventDefault();
+    const target = event.target;
+    const spot = form === 'start' ? new FormData(target).get('spot') : null;
+    if (!this.mayStart(spot, () => target.requestSubmit())) return;
     // A second tap on the same fish, before it has been kept.
     if (this.keeping) return;
     this.keeping = true;
-    const element = event.target;
+    const element = target;
     const fields = Object.fromEntries(new FormData(element));
     const known = this.known();
     const now = this.now();
@@ -160,7 +193,7 @@ class BoatApp extends DayApp {
     this.draw();
     if (told) this.announce(told);
     onceSeen(() => {
-      this.askPlan().catch(() => {});
+      this.askPlan();
       this.send();
     });
   }
@@ -254,6 +287,7 @@ class BoatApp extends DayApp {
       const { lat, lon } = this.position;
       if (!(await this.log({ what: 'spot', spot, name, position: `${lat}, ${lon}` }, name))) return;
     }
+    if (!this.mayStart(spot, () => target.requestSubmit(submitter))) return;
     await this.log({ what: 'start', spot, presentation }, 'start of the stop');
     window.scrollTo(0, 0);
   }
@@ -285,6 +319,7 @@ class BoatApp extends DayApp {
           !(await this.exchange()) ||
           !(await this.exchangePractice()) ||
           !(await this.sendPlans()) ||
+          !(await this.sendFaults()) ||
           !(await this.sendTrack())
         )
           return;
@@ -384,6 +419,15 @@ class BoatApp extends DayApp {
     return true;
   }
 
+  /** What failed here, for the server's log. */
+  async sendFaults() {
+    const { faults, token } = this.kept;
+    if (token === null || faults.length === 0) return true;
+    if (!this.isMine(await this.fetch('faults', this.posting(JSON.stringify({ faults }))))) return false;
+    await this.change((kept) => (kept.faults = kept.faults.slice(faults.length)));
+    return true;
+  }
+
   /** Where the boat was while it was recorded. */
   async sendTrack() {
     if (this.kept.token === null) return true;
@@ -454,6 +498,7 @@ class BoatApp extends DayApp {
 
   /** Starts a stop at a spot of the map. */
   async startAt(spot, presentation) {
+    if (!this.mayStart(spot, () => this.startAt(spot, presentation))) return;
     if (await this.log({ what: 'start', spot, presentation: presentation ?? '' }, 'start of the stop'))
       this.show('log');
   }
@@ -487,8 +532,8 @@ class BoatApp extends DayApp {
           this.position.heading = String(Math.round(coords.heading));
         if (first) {
           this.draw();
-          this.askPlan().catch(() => {});
-          this.askMap().catch(() => {});
+          this.askPlan();
+          this.askMap();
         }
         this.drawLake();
       },
@@ -582,8 +627,8 @@ class BoatApp extends DayApp {
   tick() {
     if (this.kept.log) this.practice = this.practiceView();
     this.draw();
-    if (this.now() - (this.kept.plan?.now ?? 0) >= ADVICE_MILLIS) this.askPlan().catch(() => {});
-    this.askMap().catch(() => {});
+    if (this.now() - (this.kept.plan?.now ?? 0) >= ADVICE_MILLIS) this.askPlan();
+    this.askMap();
   }
 
   watch() {

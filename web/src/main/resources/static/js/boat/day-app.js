@@ -44,6 +44,11 @@ export class DayApp {
     return this.taken?.pack.notAllowed ?? {};
   }
 
+  /** Whether the angler's rules put a spot off limits. */
+  offLimits(spot) {
+    return this.taken?.pack.offLimits?.includes(spot) ?? false;
+  }
+
   get leaveAt() {
     return Date.parse(this.kept.plan?.stay?.leaveAt);
   }
@@ -91,7 +96,7 @@ export class DayApp {
     this.draw();
     window.scrollTo(0, 0);
     document.getElementById('main').focus({ preventScroll: true });
-    this.askMap().catch(() => {});
+    this.askMap();
   }
 
   planAge() {
@@ -130,10 +135,29 @@ export class DayApp {
   }
 
   async usePack() {
-    await this.adviser.ask('take', { pack: this.taken.pack });
-    this.isReady = false;
-    this.askMap().catch(() => {});
+    await this.advised(async () => {
+      this.isReady = false;
+      await this.adviser.take(this.taken.pack);
+    });
+    this.askMap();
     await this.askPlan();
+  }
+
+  /** Does something with the adviser; where that fails it says so, and the log goes on. */
+  async advised(ask) {
+    try {
+      await ask();
+      if (!this.adviceFailed) return;
+      this.adviceFailed = null;
+    } catch (error) {
+      const { entries } = this.kept.log ?? { entries: [] };
+      this.adviceFailed = {
+        at: Math.round(this.now()),
+        error: String(error.message ?? error),
+        entries: entries.length,
+      };
+    }
+    this.draw();
   }
 
   /** What is asked of the adviser: the log and where the boat is. */
@@ -146,11 +170,13 @@ export class DayApp {
   /** The Plan screen for where the boat is; how the day is likely to end takes longer the first time. */
   async askPlan() {
     if (!this.taken || !this.kept.log) return;
-    await this.keepPlan(await this.adviser.ask('plan', this.standing()));
-    if (this.isReady || !this.kept.plan.stay) return;
-    this.isReady = true;
-    await this.adviser.ask('ready', this.standing());
-    await this.keepPlan(await this.adviser.ask('plan', this.standing()));
+    await this.advised(async () => {
+      await this.keepPlan(await this.adviser.ask('plan', this.standing()));
+      if (this.isReady || !this.kept.plan.stay) return;
+      this.isReady = true;
+      await this.adviser.ask('ready', this.standing());
+      await this.keepPlan(await this.adviser.ask('plan', this.standing()));
+    });
   }
 
   async keepPlan(plan) {
@@ -185,8 +211,10 @@ export class DayApp {
   /** What the map shows for where the boat is. */
   async askMap() {
     if (!this.taken || !this.kept.log || this.screen !== 'map') return;
-    this.map = await this.adviser.ask('map', this.standing());
-    this.way = this.target ? await this.adviser.ask('way', { ...this.standing(), spot: this.target }) : null;
+    await this.advised(async () => {
+      this.map = await this.adviser.ask('map', this.standing());
+      this.way = this.target ? await this.adviser.ask('way', { ...this.standing(), spot: this.target }) : null;
+    });
     this.draw();
   }
 
@@ -236,8 +264,9 @@ export class DayApp {
     this.draw();
     try {
       this.rest = await this.adviser.ask('rest', this.standing());
-    } catch {
+    } catch (error) {
       this.rest = { failed: true };
+      await this.advised(() => Promise.reject(error));
     }
     this.draw();
   }
@@ -281,7 +310,7 @@ export class DayApp {
   }
 }
 
-/** Advice, computed beside the page: questions are answered one after the other. */
+/** Advice, computed beside the page: questions are answered one after the other. A worker that breaks is replaced, and given the pack again. */
 class Adviser {
   constructor() {
     this.asked = new Map();
@@ -296,10 +325,29 @@ class Adviser {
       if (error) reject(new Error(error));
       else resolve(said);
     });
+    this.worker.addEventListener('error', ({ message }) => this.broke(message ?? 'The adviser did not load.'));
+    if (this.pack) this.post('take', { pack: this.pack }).catch(() => {});
+  }
+
+  broke(message) {
+    this.worker.terminate();
+    this.worker = null;
+    const waiting = [...this.asked.values()];
+    this.asked.clear();
+    waiting.forEach(({ reject }) => reject(new Error(message)));
+  }
+
+  take(pack) {
+    this.pack = pack;
+    return this.ask('take', { pack });
   }
 
   ask(what, of) {
     if (!this.worker) this.start();
+    return this.post(what, of);
+  }
+
+  post(what, of) {
     this.count += 1;
     const id = this.count;
     return new Promise((resolve, reject) => {

@@ -43,10 +43,11 @@ export function mapScreen(app) {
         ${repeat(
           app.map?.places ?? [],
           ({ id }) => id,
-          ({ id, name, run }) =>
+          ({ id, name, run, caution }) =>
             html`<li>
               <button type="button" aria-pressed=${id === app.chosen} @click=${() => app.choose(id)}>
-                <strong>${name}</strong> <span class="faint">${run ?? 'no way by water'}</span>
+                <strong>${name}</strong> <span class="faint">${run ?? 'no route by water'}</span>
+                ${caution ? html`<span class="flag">off limits</span>` : nothing}
               </button>
             </li>`,
         )}
@@ -76,6 +77,7 @@ function layers(app) {
 }
 
 function place(app, { id, name, kind, best, fished, run, caution, stones, lure }) {
+  const main = caution ? '' : 'act';
   return html`<section class="sheet place grid gap-1" aria-labelledby="place" data-place=${id}>
     <h2 id="place">${name} <span class="font-normal faint">${kind}</span></h2>
     ${caution ? html`<p class="note trouble">${caution}</p>` : nothing}
@@ -85,14 +87,14 @@ function place(app, { id, name, kind, best, fished, run, caution, stones, lure }
     <div class="row-line">
       ${
         app.startWords
-          ? html`<button type="button" class=${app.startsFirst ? 'act' : ''} @click=${() => app.startAt(id, lure)}>
+          ? html`<button type="button" class=${app.startsFirst ? main : ''} @click=${() => app.startAt(id, lure)}>
               ${app.startWords}
             </button>`
           : nothing
       }
       <button
         type="button"
-        class=${app.startsFirst ? '' : 'act'}
+        class=${app.startsFirst ? '' : main}
         aria-pressed=${app.target === id}
         @click=${() => app.goThere(id)}
       >

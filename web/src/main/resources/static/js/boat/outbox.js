@@ -9,11 +9,12 @@ const TYPES_OF_VERSION_1 = { strike: 'bite', 'well-water': 'livewell' };
  * practice: its last days, as the server has them; unsent: entries of the competition log that the server does not have, in order; told: what
  * was said of each; changes: of practice, that it does not have; plans: stops of days planned again that it does not have;
  * undo: what takes the last change back; refused: what it did not take;
- * clashes: what reads differently now; rung: alarms that were seen.
+ * faults: reports of advice that failed, that it does not have; clashes: what reads differently now; rung: alarms that were seen.
  */
 export function nothing() {
   const unread = { log: null, ahead: 0, token: null, plan: null, practice: { places: [], stops: [] } };
-  return { ...unread, unsent: [], told: {}, changes: [], plans: [], undo: null, refused: [], clashes: [], rung: [] };
+  const queues = { unsent: [], changes: [], plans: [], faults: [] };
+  return { ...unread, ...queues, told: {}, undo: null, refused: [], clashes: [], rung: [] };
 }
 
 /** An id for an entry: 128 random bits, which pages without TLS can make too. */

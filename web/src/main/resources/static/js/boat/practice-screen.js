@@ -47,7 +47,7 @@ function lures(app, kind, checked) {
 /** Where the next stop may start: at the nearest spot with one tap, at any other, or where no spot is yet. */
 function startHere(app) {
   const { practice } = app;
-  const [nearest] = practice.spots;
+  const nearest = practice.spots.find(({ id }) => !app.offLimits(id));
   return html`<section class="sheet grid gap-3" aria-labelledby="start">
     <h2 id="start">${practice.open ? 'Move on' : 'Start a stop'}</h2>
     ${practice.open ? nothing : problems(app, 'practice')}
@@ -65,7 +65,10 @@ function startHere(app) {
           <label for="other">${nearest?.away ? 'Other spot' : 'Where'}</label>
           <select id="other" name="other">
             ${practice.spots.map(
-              ({ id, name, away }) => html`<option value=${id}>${name}${away ? `, ${away}` : ''}</option>`,
+              ({ id, name, away }) =>
+                html`<option value=${id}>
+                  ${app.offLimits(id) ? '✕ ' : ''}${name}${away ? `, ${away}` : ''}${app.offLimits(id) ? ' (off limits)' : ''}
+                </option>`,
             )}
           </select>
         </div>

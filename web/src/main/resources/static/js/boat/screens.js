@@ -21,7 +21,7 @@ export function screen(app) {
     <main id="main" class="page boat" tabindex="-1">
       <h1 class="sr-only">${SCREENS[app.screen]}</h1>
       ${unsent(app)} ${app.trouble ? html`<div class="note trouble" role="alert">${app.trouble}</div>` : nothing}
-      ${ringing(app)}
+      ${ringing(app)} ${asked(app)}
       <div class="grid gap-2" data-clashes>${clashes(app)}</div>
       ${drawn(app)} ${(app.own?.foot ?? foot)(app)}
     </main>
@@ -92,6 +92,16 @@ function ringing(app) {
           ${more.length > 0 ? `Seen, ${more.length} more` : 'Seen'}
         </button>
       </div>`
+    : nothing;
+}
+
+/** A question that has to be answered first. */
+function asked(app) {
+  return app.asking
+    ? notice(app.asking.words, [
+        ['Start anyway', app.asking.yes],
+        ['Cancel', () => app.dropQuestion()],
+      ])
     : nothing;
 }
 
@@ -192,7 +202,7 @@ function balance(app) {
 
 /** How to handle a fish, and one from the deep water that is fished. */
 function fishMinded(app) {
-  const deep = app.taken?.pack.deepSpots?.includes(app.kept.plan?.stay?.cell?.spotId);
+  const deep = app.taken?.pack.deepSpots?.includes(app.view.fishing?.spot);
   return (deep ? app.fishCautions : app.fishCautions.slice(0, -1)).map(minded);
 }
 
@@ -222,7 +232,7 @@ function logScreen(app) {
 
 function fishForm(app) {
   const { view, event } = app;
-  const here = app.kept.plan?.stay?.cell;
+  const here = view.fishing;
   return html`<section class="sheet pad" aria-labelledby="log-fish">
     <h2 id="log-fish">
       Fish
@@ -292,8 +302,8 @@ function fishForm(app) {
                   ? nothing
                   : choice('tag', 'tag', 'Tag', Object.fromEntries(view.tags.map((t) => [t, t])), null, 'next free one')
               }
-              ${choice('spot', 'spot', 'Spot', app.names.spots, here?.spotId, 'not noted')}
-              ${lureChoice(app, 'presentation', 'Lure', here?.presentationId, 'not noted')}
+              ${choice('spot', 'spot', 'Spot', spotNames(app), here?.spot, 'not noted')}
+              ${lureChoice(app, 'presentation', 'Lure', here?.presentation, 'not noted')}
             </div>
           </div>
         </details>`,
@@ -301,46 +311,75 @@ function fishForm(app) {
   </section>`;
 }
 
-/** What is fished now, and the bites that brought no fish. */
+/** What is fished now, and the bites that brought no fish: by the log alone, so that it works without advice. */
 function fishing(app) {
-  const stay = app.kept.plan?.stay;
-  if (!stay) return nothing;
-  const here = stay.cell ? { spot: stay.cell.spotId, presentation: stay.cell.presentationId } : null;
+  const { view, names } = app;
+  const missing = [
+    Object.keys(names.spots).length === 0 ? 'a spot' : null,
+    Object.keys(names.presentations).length === 0 ? 'a lure' : null,
+  ].filter(Boolean);
+  if (missing.length > 0)
+    return html`<section class="sheet" aria-labelledby="fishing">
+      <h2 id="fishing">Where are you fishing?</h2>
+      <p>
+        This event has no ${missing.map((one) => one.slice(2)).join(' and no ')} yet. Add ${missing.join(' and ')} at
+        the desk to log where you fish. You can log fish without.
+      </p>
+    </section>`;
+  const here = view.fishing && { spot: view.fishing.spot, presentation: view.fishing.presentation };
   const bite = (outcome, words) =>
     entryForm(app, outcome, 'bite', { ...here, outcome }, html`<button>${words}</button>`, '');
-  const lost = (lossWay, words) =>
-    entryForm(
-      app,
-      lossWay,
-      'bite',
-      { ...here, outcome: lossWay === 'short-bite' ? 'missed' : 'lost', lossWay },
-      html`<button class="small">${words}</button>`,
-      '',
-    );
-  const next = stay.cell ?? stay.best;
+  const best = app.kept.plan?.stay?.best;
+  const next = here ?? (best && { spot: best.spotId, presentation: best.presentationId });
   return html`<section class="sheet grid gap-3" aria-labelledby="fishing">
-    <h2 id="fishing">${stay.fishing ? `Fishing now: ${stay.fishing}` : 'Where do you fish?'}</h2>
+    <h2 id="fishing">${here ? `Fishing now: ${view.fishing.words}` : 'Where are you fishing?'}</h2>
     ${
       here
         ? html`<div class="row-line">
-              ${bite('missed', 'Log missed bite')} ${bite('lost', 'Log lost fish')}
-              ${entryForm(app, 'stop', 'fishing', {}, html`<button>Stop fishing here</button>`, '')}
-            </div>
-            <div class="row-line" role="group" aria-label="Lost how">
-              <span class="faint">Lost how:</span> ${Object.entries(LOSSES).map(([way, words]) => lost(way, words))}
-            </div>`
+            ${bite('missed', 'Log missed bite')} ${bite('lost', 'Log lost fish')}
+            ${entryForm(app, 'stop', 'fishing', {}, html`<button>Stop fishing here</button>`, '')}
+          </div>`
         : nothing
     }
+    ${howLost(app, view.unexplained)}
     ${entryForm(
       app,
       'start',
       'fishing',
       {},
-      html`${choice('now-spot', 'spot', 'Fishing now at', app.names.spots, next?.spotId)}
-        ${lureChoice(app, 'now-presentation', 'With', next?.presentationId)}<button>Start here</button>`,
+      html`${choice('now-spot', 'spot', 'Fishing now at', spotNames(app), next?.spot)}
+        ${lureChoice(app, 'now-presentation', 'With', next?.presentation)}<button>Start here</button>`,
       'row-line',
     )}
   </section>`;
+}
+
+/** Asks how the fish that was just logged was lost; the answer completes that entry. */
+function howLost(app, unexplained) {
+  if (!unexplained) return nothing;
+  const ways = Object.entries(LOSSES).filter(([way]) => unexplained.outcome === 'lost' || way === 'short-bite');
+  return html`<div class="row-line" role="group" aria-label="How was it lost?">
+    <span class="faint">${unexplained.outcome === 'lost' ? 'How was it lost?' : 'Was it a short bite?'}</span>
+    ${ways.map(([lossWay, words]) =>
+      entryForm(
+        app,
+        lossWay,
+        'loss',
+        { entry: unexplained.id, lossWay },
+        html`<button class="small">${words}</button>`,
+        '',
+      ),
+    )}
+  </div>`;
+}
+
+/** Names of spots by their ids; those off limits say so. */
+function spotNames(app) {
+  const marked = Object.entries(app.names.spots).map(([id, name]) => [
+    id,
+    app.offLimits(id) ? `✕ ${name} (off limits)` : name,
+  ]);
+  return Object.fromEntries(marked);
 }
 
 export function entries(app) {
@@ -514,20 +553,35 @@ function results(view) {
 
 export function planScreen(app) {
   const { plan } = app.kept;
+  if (app.adviceFailed && !plan) return adviceTrouble(app);
   if (!plan)
     return html`<section class="sheet">
-      <p>No advice is on this phone yet: it comes with the next signal.</p>
+      <p>No advice on this phone yet. It downloads when you have a signal.</p>
     </section>`;
   return html`${(plan.lightning ?? []).map(({ words }) => html`<div class="note trouble" role="alert"><strong>${words}</strong></div>`)}
     ${plan.cautions.map((words) => html`<div class="note trouble">${words}</div>`)} ${(plan.minded ?? []).map(minded)}
-    ${plan.stay ? stayOrMove(app, plan) : nothing} ${plan.stay ? projection(app, plan.stay) : nothing}
-    ${
-      plan.stay || plan.due
-        ? nothing
-        : html`<section class="sheet"><p>Outside competition hours there is no advice.</p></section>`
-    }
-    ${plan.due ? comeBack(app, plan.due) : nothing}
+    ${app.adviceFailed ? adviceTrouble(app) : advice(app, plan)} ${plan.due ? comeBack(app, plan.due) : nothing}
     <p class="hint">${app.adviceRestsOn}</p>`;
+}
+
+function advice(app, plan) {
+  if (plan.stay) return html`${stayOrMove(app, plan)} ${projection(app, plan.stay)}`;
+  return plan.quiet ? html`<section class="sheet"><p>${plan.quiet}</p></section>` : nothing;
+}
+
+/** Says that advice fails, and offers to send what failed. */
+export function adviceTrouble(app) {
+  return html`<section class="sheet note trouble grid gap-3" role="alert" data-advice-failed>
+    <p>
+      <strong>Move advice isn't working.</strong> Your log is safe, and logging still works. Lochan tries again after
+      each entry.
+    </p>
+    ${
+      app.reported === app.adviceFailed
+        ? html`<p role="status">Report saved. It goes to the server's log when you have a signal.</p>`
+        : html`<div><button type="button" @click=${() => app.reportFault()}>Send a report</button></div>`
+    }
+  </section>`;
 }
 
 function asOf(app, time) {
@@ -543,7 +597,7 @@ function stayOrMove(app, { stay }) {
     ${stay.leaveAt ? nothing : html`<p>The map shows no way by water from here to check-in.</p>`}
     ${stay.next ? html`<p>${stay.next}</p>` : nothing}
     ${stay.fishing ? html`<p>Fishing now: <strong>${stay.fishing}</strong></p>` : nothing}
-    <p class="hint">From practice, today's bites and fish, and your bag. You decide.</p>
+    <p class="hint">Based on practice, today's bites and your bag. Your call.</p>
   </section>`;
 }
 

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
+import lochan.core.lake.Spot;
 import lochan.core.model.evidence.Bin;
 import lochan.core.model.rate.BiteRates;
 import lochan.core.model.rate.Cell;
@@ -21,7 +22,9 @@ import lochan.core.model.size.SpeciesMix;
  *
  * @param bins         of the day
  * @param cells        that plans and advice choose among
- * @param patternMeans m_ap of the cells' patterns, bites per angler-hour, one for each bin
+ * @param patternMeans m_ap of the cells' patterns, and of those that differ from their presentation's mean, bites per angler-hour, one for each bin
+ * @param presentationMeans m_p of every presentation of the event, the same
+ * @param lakeMeans    m₀, the same: of a presentation that the event did not have yet
  * @param evidence     what practice weighs for a cell, one for each bin; cells without any are left out
  * @param landing      by presentation
  * @param mix          landed fish by species
@@ -37,6 +40,8 @@ public record DayNumbers(
         List<Bin> bins,
         List<Cell> cells,
         Map<Pattern, double[]> patternMeans,
+        Map<String, double[]> presentationMeans,
+        double[] lakeMeans,
         Map<Cell, List<BiteRates.Evidence>> evidence,
         Map<String, LandingChance> landing,
         SpeciesMix.Numbers mix,
@@ -53,9 +58,20 @@ public record DayNumbers(
         knownFish = List.copyOf(knownFish);
     }
 
+    /** Returns the mean of a pattern by bins; never tried, it is its presentation's, and of a new presentation the lake's ({@code model.md} §2). */
+    double[] mean(Pattern pattern) {
+        double[] own = patternMeans.get(pattern);
+        return own == null ? presentationMeans.getOrDefault(pattern.presentationId(), lakeMeans) : own;
+    }
+
     static DayNumbers of(FittedDayModel model, Map<Pattern, Double> strengths) {
         int bins = model.bins().size();
-        List<Cell> cells = model.cells();
+        List<Cell> cells = model.cells().isEmpty() ? model.pairs() : model.cells();
+        Map<String, double[]> ofPresentations = new LinkedHashMap<>();
+        model.event()
+                .presentations()
+                .forEach(p -> ofPresentations.put(
+                        p.id(), byBin(bins, bin -> model.rates(bin).presentationMean(p.id()))));
         Map<Pattern, double[]> means = new LinkedHashMap<>();
         Map<Cell, List<BiteRates.Evidence>> evidence = new LinkedHashMap<>();
         for (Cell cell : cells) {
@@ -69,12 +85,23 @@ public record DayNumbers(
                 evidence.put(cell, own);
             }
         }
+        for (Spot spot : model.event().spots()) {
+            ofPresentations.forEach((id, mean) -> {
+                Pattern pattern = new Pattern(spot.spotType(), id);
+                double[] own = byBin(bins, bin -> model.rates(bin).patternMean(pattern));
+                if (!Arrays.equals(own, mean)) {
+                    means.putIfAbsent(pattern, own);
+                }
+            });
+        }
         Map<String, LandingChance> landing = new LinkedHashMap<>();
         model.event().presentations().forEach(p -> landing.put(p.id(), model.landing(p.id())));
         return DayNumbersBuilder.builder()
                 .bins(model.bins())
                 .cells(cells)
                 .patternMeans(means)
+                .presentationMeans(ofPresentations)
+                .lakeMeans(byBin(bins, bin -> model.rates(bin).lakeMean()))
                 .evidence(evidence)
                 .landing(landing)
                 .mix(model.mix().numbers())

@@ -337,6 +337,13 @@ public final class FittedDayModel implements DayModel {
         return cells;
     }
 
+    /** Returns every spot with every presentation, in the order of the event: what there is to choose from where practice has tried nothing. */
+    List<Cell> pairs() {
+        return event.spots().stream()
+                .flatMap(s -> event.presentations().stream().map(p -> new Cell(s.id(), p.id())))
+                .toList();
+    }
+
     private boolean isForKnownFish(Spot spot, String presentationId) {
         return knownFish.stream()
                 .map(KnownFishChance::fish)

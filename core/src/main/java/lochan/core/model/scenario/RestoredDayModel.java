@@ -87,7 +87,7 @@ public final class RestoredDayModel implements DayModel {
     @Override
     public GammaRate rate(Cell cell, int bin) {
         double[] finer = numbers.finer().get(cell.spotId());
-        double mean = Lookup.of(numbers.patternMeans(), pattern(cell))[bin] * (finer == null ? 1 : finer[bin]);
+        double mean = numbers.mean(pattern(cell))[bin] * (finer == null ? 1 : finer[bin]);
         return BiteRates.rate(evidence(cell, bin), mean, assumptions.biteRate());
     }
 
