@@ -53,6 +53,15 @@ jvm=(-XX:+UseSerialGC -XX:MaxMetaspaceSize=160m -XX:ReservedCodeCacheSize=64m -X
 small=(-Xmx256m -Xss512k -XX:MaxDirectMemorySize=32m -XX:+ExitOnOutOfMemoryError)
 export MALLOC_ARENA_MAX=2
 
+# stop_database HOME: ends the private database that a start left behind in a data folder.
+stop_database() {
+  local file=$1/mariadb.pid left
+  [ -f "$file" ] || return 0
+  left=$(cat "$file")
+  kill "$left" 2>/dev/null || true
+  for _ in $(seq 100); do kill -0 "$left" 2>/dev/null || return 0; sleep 0.1; done
+}
+
 # keep_running COMMAND …: runs the application, passes on what tells it to end, and starts it again when it broke down: out of memory (3) or
 # ended by the system (SIGABRT, SIGKILL, SIGSEGV). One that breaks down again and again within a minute is given up.
 keep_running() {
@@ -70,8 +79,11 @@ keep_running() {
     [ -z "$ended" ] || exit "$code"
     case $code in 3|134|137|139) ;; *) exit "$code" ;; esac
     [ $((SECONDS - began)) -lt 60 ] && quick=$((quick + 1)) || quick=0
-    [ "$quick" -lt 3 ] || stop 1 "Lochan broke down three times within a minute of its start (status $code): what stands above says why."
-    say "Lochan broke down (status $code) and is started again; nothing that was acknowledged is lost."
+    if [ "$quick" -ge 3 ]; then
+      [ -z "${LOCHAN_HOME:-}" ] || stop_database "$LOCHAN_HOME"
+      stop 1 "Lochan crashed three times within a minute of its start (status $code). See the messages above. Its database is stopped."
+    fi
+    say "Lochan crashed (status $code) and is starting again; nothing that was acknowledged is lost."
   done
 }
 
@@ -130,7 +142,7 @@ packed() {
 # Lays the program out as plain jars and lets a start on throw-away data tell the JVM its classes beforehand, which halves every later
 # start. Without it all runs as well, only slower: what fails here is no failure.
 lay_out() {
-  local jar=$1 app=$2 home left
+  local jar=$1 app=$2 home
   say "making ready for quick starts …"
   rm -rf "$app"
   "$java" -Djarmode=tools -jar "$jar" extract --destination "$app" >/dev/null 2>&1 || { rm -rf "$app"; return 0; }
@@ -139,10 +151,6 @@ lay_out() {
   env -u LOCHAN_DB_URL LOCHAN_HOME="$home" LOCHAN_PORT=0 LOCHAN_BIND=127.0.0.1 "$java" "${jvm[@]}" "${small[@]}" "-XX:AOTCacheOutput=$app/lochan.aot" \
     -Dspring.context.exit=onRefresh -jar "$app/lochan.jar" serve >/dev/null 2>&1 </dev/null || true
   # That start ends at once and leaves its database behind.
-  if [ -f "$home/mariadb.pid" ]; then
-    left=$(cat "$home/mariadb.pid")
-    kill "$left" 2>/dev/null || true
-    for _ in $(seq 100); do kill -0 "$left" 2>/dev/null || break; sleep 0.1; done
-  fi
+  stop_database "$home"
   rm -rf "$home" "$app/lochan.aot.config"
 }

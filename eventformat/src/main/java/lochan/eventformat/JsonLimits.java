@@ -52,7 +52,7 @@ public final class JsonLimits {
      *
      * @throws EventFileException when it is none, or too large
      */
-    static JsonNode read(InputStream in) throws EventFileException {
+    public static JsonNode read(InputStream in) throws EventFileException {
         try {
             return READER.readTree(in);
         } catch (JacksonException | NumberFormatException e) {

@@ -22,20 +22,39 @@ final class Dbf {
 
     private final ByteBuffer bytes;
     private final Charset charset;
+    private final int count;
+    private final int header;
+    private final int length;
     private final List<Column> columns = new ArrayList<>();
 
     private Dbf(byte[] file, Charset charset) {
         this.bytes = ByteBuffer.wrap(file).order(ByteOrder.LITTLE_ENDIAN);
         this.charset = charset;
+        this.count = bytes.getInt(4);
+        this.header = Short.toUnsignedInt(bytes.getShort(8));
+        this.length = Short.toUnsignedInt(bytes.getShort(10));
+        int from = 1;
+        for (int at = HEADER; at < header && bytes.get(at) != END_OF_FIELDS; at += FIELD) {
+            int width = Byte.toUnsignedInt(bytes.get(at + 16));
+            columns.add(new Column(text(at, NAME), from, width));
+            from += width;
+        }
+        if (from > length) {
+            throw new IllegalArgumentException("columns of " + from + " bytes in records of " + length);
+        }
     }
 
     /** @param codePage what the .cpg file beside it says; empty: nothing */
-    static List<Map<String, String>> read(byte[] file, String codePage) throws MapFileException {
+    static Dbf of(byte[] file, String codePage) throws MapFileException {
         try {
-            return new Dbf(file, charset(codePage)).rows();
+            return new Dbf(file, charset(codePage));
         } catch (IndexOutOfBoundsException | IllegalArgumentException e) {
-            throw new MapFileException("the table (.dbf) of the shapefile was cut off or is none: pack it again");
+            throw cutOff();
         }
+    }
+
+    private static MapFileException cutOff() {
+        return new MapFileException("the table (.dbf) of the shapefile was cut off or is none: pack it again");
     }
 
     private static Charset charset(String codePage) {
@@ -46,25 +65,19 @@ final class Dbf {
         return USUAL;
     }
 
-    private List<Map<String, String>> rows() {
-        int count = bytes.getInt(4);
-        int header = Short.toUnsignedInt(bytes.getShort(8));
-        int length = Short.toUnsignedInt(bytes.getShort(10));
-        int from = 1;
-        for (int at = HEADER; at < header && bytes.get(at) != END_OF_FIELDS; at += FIELD) {
-            int width = Byte.toUnsignedInt(bytes.get(at + 16));
-            columns.add(new Column(text(at, NAME), from, width));
-            from += width;
+    /** The texts of a row by their columns; none where the table has no such row. */
+    Map<String, String> row(int i, Meter meter) throws MapFileException {
+        long at = header + (long) i * length;
+        if (i >= count || at + length > bytes.limit()) {
+            return Map.of();
         }
-        List<Map<String, String>> rows = new ArrayList<>();
-        for (int i = 0; i < count && header + (long) i * length < bytes.limit(); i++) {
-            Map<String, String> row = new LinkedHashMap<>();
-            for (Column c : columns) {
-                row.put(c.name(), text(header + i * length + c.from(), c.length()));
-            }
-            rows.add(row);
+        Map<String, String> row = new LinkedHashMap<>();
+        for (Column c : columns) {
+            String text = text((int) at + c.from(), c.length());
+            meter.property(c.name(), text);
+            row.put(c.name(), text);
         }
-        return rows;
+        return row;
     }
 
     private String text(int at, int length) {

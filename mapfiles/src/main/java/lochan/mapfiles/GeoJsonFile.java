@@ -1,5 +1,7 @@
 package lochan.mapfiles;
 
+import java.io.IOException;
+import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -13,14 +15,17 @@ import tools.jackson.databind.JsonNode;
 final class GeoJsonFile {
 
     private final List<MapFile.Shape> shapes = new ArrayList<>();
+    private final Meter meter = new Meter();
 
     private GeoJsonFile() {}
 
-    static MapFile read(String text) throws MapFileException {
-        try {
-            GeoJsonFile file = new GeoJsonFile();
-            file.feature(JsonLimits.read(text), "");
-            return new MapFile.Drawing("GeoJSON", Projection.DEGREES.name(), file.shapes);
+    static MapFile read(Source file) throws MapFileException {
+        try (InputStream in = file.open()) {
+            GeoJsonFile drawing = new GeoJsonFile();
+            drawing.feature(JsonLimits.read(in), "");
+            return new MapFile.Drawing("GeoJSON", Projection.DEGREES.name(), drawing.shapes);
+        } catch (IOException e) {
+            throw MapFiles.gone();
         } catch (EventFileException e) {
             throw new MapFileException("the GeoJSON " + e.problems().getFirst().toString());
         }
@@ -84,11 +89,16 @@ final class GeoJsonFile {
         }
     }
 
-    private void add(MapFile.Shape.Kind kind, List<List<Position>> parts, Map<String, String> properties) {
+    private void add(MapFile.Shape.Kind kind, List<List<Position>> parts, Map<String, String> properties)
+            throws MapFileException {
+        meter.take(Meter.SHAPE);
+        for (Map.Entry<String, String> p : properties.entrySet()) {
+            meter.property(p.getKey(), p.getValue());
+        }
         shapes.add(new MapFile.Shape(kind, parts, properties));
     }
 
-    private static List<List<Position>> parts(JsonNode lines, String pointer) throws MapFileException {
+    private List<List<Position>> parts(JsonNode lines, String pointer) throws MapFileException {
         List<List<Position>> parts = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             parts.add(places(lines.get(i), pointer + "/" + i));
@@ -96,7 +106,9 @@ final class GeoJsonFile {
         return parts;
     }
 
-    private static List<Position> places(JsonNode line, String pointer) throws MapFileException {
+    private List<Position> places(JsonNode line, String pointer) throws MapFileException {
+        meter.take(Meter.SHAPE);
+        meter.places(line.size());
         List<Position> places = new ArrayList<>();
         for (int i = 0; i < line.size(); i++) {
             places.add(place(line.get(i), pointer + "/" + i));

@@ -1,12 +1,14 @@
 package lochan.mapfiles;
 
+import java.awt.Rectangle;
 import java.awt.image.Raster;
 import java.awt.image.RenderedImage;
-import java.nio.ByteBuffer;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.logging.Level;
-import java.util.logging.Logger;
+import java.nio.file.Path;
+import lochan.core.lake.depth.CellMeans;
 import org.apache.sis.coverage.grid.GridCoverage;
+import org.apache.sis.coverage.grid.GridExtent;
 import org.apache.sis.coverage.grid.GridGeometry;
 import org.apache.sis.coverage.grid.PixelInCell;
 import org.apache.sis.referencing.operation.matrix.AffineTransforms2D;
@@ -25,10 +27,13 @@ import org.opengis.util.FactoryException;
 /** Depths or heights from a GeoTIFF, its first image and first band. */
 final class GeoTiff {
 
-    private static final int MOST_CELLS = 25_000_000;
+    /** Cells per side that are kept of it. */
+    private static final int MOST_PER_SIDE = 2000;
+    /** That are decoded at once. */
+    private static final int CELLS_AT_ONCE = 1_000_000;
+
     private static final int TIFF = 42;
     private static final int BIG_TIFF = 43;
-    private static final Logger TOLD = Logger.getLogger("org.apache.sis");
 
     private GeoTiff() {}
 
@@ -42,11 +47,15 @@ final class GeoTiff {
     }
 
     /** @param projection said by hand; null: as the file tells */
-    static MapFile read(byte[] file, @Nullable Projection projection) throws MapFileException {
-        // What it finds odd in a file it also throws, or it does not matter.
-        TOLD.setLevel(Level.SEVERE);
-        try (DataStore store = new GeoTiffStoreProvider().open(new StorageConnector(ByteBuffer.wrap(file)))) {
-            return cells(first(store).read(null, null), projection);
+    static MapFile read(Path file, @Nullable Projection projection) throws MapFileException {
+        Projection.quiet();
+        try {
+            TiffHeader header = TiffHeader.read(file);
+            try (DataStore store = new GeoTiffStoreProvider().open(new StorageConnector(file))) {
+                return cells(first(store), header, projection);
+            }
+        } catch (IOException e) {
+            throw MapFiles.gone();
         } catch (DataStoreException | RuntimeException e) {
             throw new MapFileException("the GeoTIFF cannot be read ("
                     + String.valueOf(e.getMessage()).lines().findFirst().orElse("no reason is told")
@@ -66,8 +75,9 @@ final class GeoTiff {
         throw new MapFileException("the GeoTIFF has no image: save it again");
     }
 
-    private static MapFile cells(GridCoverage coverage, @Nullable Projection said) throws MapFileException {
-        GridGeometry geometry = coverage.getGridGeometry();
+    private static MapFile cells(GridCoverageResource resource, TiffHeader header, @Nullable Projection said)
+            throws MapFileException, DataStoreException {
+        GridGeometry geometry = resource.getGridGeometry();
         if (!geometry.isDefined(GridGeometry.GRID_TO_CRS)) {
             throw new MapFileException("the TIFF does not say where it lies: save it as GeoTIFF, with its coordinates");
         }
@@ -75,25 +85,56 @@ final class GeoTiff {
         if (place.getShearX() != 0 || place.getShearY() != 0) {
             throw new MapFileException("the GeoTIFF is turned: save it with north up");
         }
-        GridCoverage numbers = coverage.forConvertedValues(true);
-        RenderedImage image = numbers.render(null);
-        int columns = image.getWidth();
-        int rows = image.getHeight();
-        if ((long) columns * rows > MOST_CELLS) {
-            throw new MapFileException("the GeoTIFF has " + columns + " × " + rows + " cells: at most "
-                    + MOST_CELLS / 1_000_000 + " million are read; cut out this lake, or make its cells larger");
+        CellMeans means = CellMeans.of((int) header.columns(), (int) header.rows(), MOST_PER_SIDE);
+        // A part that is packed together is unpacked once, not once for each of its rows.
+        long atOnce = Math.max(1, CELLS_AT_ONCE / header.columns());
+        long rows = Math.ceilDiv(atOnce, header.chunkRows()) * header.chunkRows();
+        for (long from = 0; from < header.rows(); from += rows) {
+            long to = Math.min(header.rows(), from + rows) - 1;
+            read(resource, geometry, from, to, means);
         }
-        float[] values = new float[columns * rows];
-        Raster raster = image.getData();
-        raster.getSamples(raster.getMinX(), raster.getMinY(), columns, rows, 0, values);
         return new MapFile.Cells(
-                "GeoTIFF",
+                "GeoTIFF" + MapFiles.averaged(means.by()),
                 said == null ? projection(geometry) : said,
-                columns,
-                rows,
-                new MapFile.Cells.Frame(
-                        place.getTranslateX(), place.getTranslateY(), place.getScaleX(), -place.getScaleY()),
-                values);
+                means.columns(),
+                means.rows(),
+                frame(place, means.by()),
+                means.values());
+    }
+
+    private static void read(GridCoverageResource resource, GridGeometry geometry, long from, long to, CellMeans means)
+            throws DataStoreException {
+        GridExtent all = geometry.getExtent();
+        long[] low = {all.getLow(0), all.getLow(1) + from};
+        long[] high = {all.getHigh(0), all.getLow(1) + to};
+        GridGeometry wanted =
+                geometry.derive().subgrid(new GridExtent(null, low, high, true)).build();
+        GridCoverage numbers = resource.read(wanted, 0).forConvertedValues(true);
+        RenderedImage image = numbers.render(new GridExtent(null, low, high, true));
+        int columns = image.getWidth();
+        float[] row = new float[columns];
+        int tileRows = Math.max(1, image.getTileHeight());
+        for (int y = 0; y < image.getHeight(); y += tileRows) {
+            int high1 = Math.min(image.getHeight(), y + tileRows);
+            Raster raster = image.getData(new Rectangle(image.getMinX(), image.getMinY() + y, columns, high1 - y));
+            for (int r = 0; r < raster.getHeight(); r++) {
+                raster.getSamples(raster.getMinX(), raster.getMinY() + r, columns, 1, 0, row);
+                for (float value : row) {
+                    means.add(value);
+                }
+            }
+        }
+    }
+
+    /** The middle of the first averaged cell lies between the middles of its cells. */
+    private static MapFile.Cells.Frame frame(java.awt.geom.AffineTransform place, int by) {
+        double across = place.getScaleX();
+        double down = -place.getScaleY();
+        return new MapFile.Cells.Frame(
+                place.getTranslateX() + (by - 1) / 2.0 * across,
+                place.getTranslateY() - (by - 1) / 2.0 * down,
+                by * across,
+                by * down);
     }
 
     private static Matrix matrix(GridGeometry geometry) throws MapFileException {

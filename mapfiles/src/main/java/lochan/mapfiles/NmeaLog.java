@@ -1,13 +1,15 @@
 package lochan.mapfiles;
 
+import java.io.IOException;
+import java.io.Reader;
+import java.io.UncheckedIOException;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
-import java.util.ArrayList;
-import java.util.List;
 import lochan.core.event.Position;
+import lochan.eventformat.BoundedLines;
 import net.sf.marineapi.nmea.parser.DataNotAvailableException;
 import net.sf.marineapi.nmea.parser.SentenceFactory;
 import net.sf.marineapi.nmea.parser.UnsupportedSentenceException;
@@ -32,7 +34,7 @@ final class NmeaLog {
 
     private static final int CENTURY = 2000;
 
-    private final List<MapFile.Reading> readings = new ArrayList<>();
+    private final Readings readings = new Readings();
     private @Nullable Position fix;
     private int sinceFix;
     private @Nullable LocalDate date;
@@ -48,14 +50,18 @@ final class NmeaLog {
                 >= 3;
     }
 
-    static MapFile read(String text) throws MapFileException {
+    static MapFile read(Source file) throws MapFileException {
         NmeaLog log = new NmeaLog();
-        text.lines().forEach(log::line);
+        try (Reader reader = MapFiles.reader(file)) {
+            new BoundedLines(reader).forEachRemaining(log::line);
+        } catch (IOException | UncheckedIOException e) {
+            throw new MapFileException("the log cannot be read (" + e.getMessage() + "): record it again");
+        }
         if (log.readings.isEmpty()) {
             throw new MapFileException(
                     "the log has no depth with a position: expected GGA, RMC or GLL with DBT or DPT; switch both on where it is recorded");
         }
-        return new MapFile.Readings("NMEA 0183 log", log.readings, MapFile.Unit.METRES);
+        return new MapFile.Readings("NMEA 0183 log" + log.readings.thinned(), log.readings.kept(), MapFile.Unit.METRES);
     }
 
     private void line(String line) {

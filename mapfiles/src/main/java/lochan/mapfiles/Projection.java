@@ -1,7 +1,15 @@
 package lochan.mapfiles;
 
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import lochan.core.Intake;
 import lochan.core.event.Position;
 import org.apache.sis.referencing.CRS;
 import org.apache.sis.referencing.CommonCRS;
@@ -24,6 +32,9 @@ public final class Projection {
     private static final Pattern CODE = Pattern.compile("(?i)\\s*(?:EPSG:\\s*)?(\\d{4,5})\\s*");
     private static final Pattern UTM = Pattern.compile("(?i)\\s*(?:UTM\\s*)?(\\d{1,2})\\s*([NS])\\s*");
     private static final int MOST_ZONES = 60;
+    private static final int LONGEST_SHOWN = 120;
+    private static final int PATIENCE_SECONDS = 20;
+    private static final Logger LIBRARY = Logger.getLogger("org.apache.sis");
     private static final String WEB_MERCATOR = "EPSG:3857";
     private static final Pattern OLD_DATUM =
             Pattern.compile("(?i).*(1927|NAD27|ED50|European.*1950|OSGB|Tokyo|Pulkovo|AGD).*", Pattern.DOTALL);
@@ -49,12 +60,35 @@ public final class Projection {
      * @throws MapFileException when it cannot be read
      */
     public static Projection ofText(String wkt) throws MapFileException {
+        quiet();
+        ProjectionText.check(wkt);
         try {
-            return of(CRS.fromWKT(wkt));
+            return inTime(() -> of(CRS.fromWKT(wkt)));
         } catch (FactoryException | IllegalArgumentException e) {
             throw new MapFileException("its coordinate system cannot be read (" + firstLine(e)
                     + "): choose it by hand, or save the file in longitude and latitude (EPSG:4326)");
         }
+    }
+
+    private static Projection inTime(Callable<Projection> made) throws FactoryException, MapFileException {
+        FutureTask<Projection> task = new FutureTask<>(made);
+        Thread.ofVirtual().start(task);
+        try {
+            return task.get(PATIENCE_SECONDS, TimeUnit.SECONDS);
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof FactoryException f) {
+                throw f;
+            }
+            throw new IllegalArgumentException(String.valueOf(e.getCause()), e);
+        } catch (TimeoutException | InterruptedException e) {
+            task.cancel(true);
+            throw new MapFileException("its coordinate system takes too long to read. Choose it by hand");
+        }
+    }
+
+    /** What the library finds odd in a file it also throws, or it does not matter; it would repeat what the file says. */
+    static void quiet() {
+        LIBRARY.setLevel(Level.OFF);
     }
 
     /**
@@ -82,8 +116,8 @@ public final class Projection {
             epsg = "EPSG:" + code.group(1);
         } else {
             throw new MapFileException(
-                    "“" + text
-                            + "” is no coordinate system: write it as “UTM 15N”, “EPSG:26915”, “web mercator” or “degrees”, or paste the text of the .prj file");
+                    "“" + shown(text)
+                            + "” isn't a coordinate system. Examples: UTM 15N, EPSG:26915, web mercator, degrees, or the text of the .prj file");
         }
         try {
             return of(CRS.forCode(epsg));
@@ -108,7 +142,7 @@ public final class Projection {
         CoordinateReferenceSystem east = AbstractCRS.castOrCopy(flat).forConvention(AxesConvention.DISPLAY_ORIENTED);
         CoordinateReferenceSystem degrees =
                 AbstractCRS.castOrCopy(geographic(east)).forConvention(AxesConvention.NORMALIZED);
-        String name = flat.getName().getCode();
+        String name = shown(flat.getName().getCode());
         MathTransform to = CRS.findOperation(east, degrees, null).getMathTransform();
         if (to.isIdentity()) {
             return DEGREES;
@@ -131,7 +165,13 @@ public final class Projection {
     }
 
     private static String firstLine(Exception e) {
-        return String.valueOf(e.getMessage()).lines().findFirst().orElse("");
+        return shown(String.valueOf(e.getMessage()).lines().findFirst().orElse(""));
+    }
+
+    /** A text of a file as it may stand in a sentence. */
+    private static String shown(String text) {
+        String plain = Intake.text(text).replaceAll("\\s+", " ").strip();
+        return plain.length() <= LONGEST_SHOWN ? plain : plain.substring(0, LONGEST_SHOWN) + "…";
     }
 
     /** What they are called. */

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import lochan.core.Bounds;
 import lochan.core.event.Position;
 import org.jspecify.annotations.Nullable;
 
@@ -25,18 +26,17 @@ final class Shapefile {
     /** Kinds with heights are ten above the plain ones, with measures twenty. */
     private static final int WITH_HEIGHTS = 10;
 
-    static final int MOST_PLACES = 2_000_000;
-
     private final ByteBuffer bytes;
     private final Projection projection;
     private final List<MapFile.Shape> shapes = new ArrayList<>();
-    private final List<Map<String, String>> rows;
-    private int places;
+    private final @Nullable Dbf table;
+    private final Meter meter;
 
-    private Shapefile(byte[] shp, Projection projection, List<Map<String, String>> rows) {
+    private Shapefile(byte[] shp, Projection projection, @Nullable Dbf table, Meter meter) {
         this.bytes = ByteBuffer.wrap(shp);
         this.projection = projection;
-        this.rows = rows;
+        this.table = table;
+        this.meter = meter;
     }
 
     /**
@@ -44,33 +44,25 @@ final class Shapefile {
      *
      * @param projection said by hand; null: as the .prj file tells
      */
-    static MapFile read(Map<String, byte[]> files, String shp, @Nullable Projection projection)
-            throws MapFileException {
+    static MapFile read(Zip zip, String shp, @Nullable Projection projection) throws MapFileException {
         String stem = shp.substring(0, shp.length() - ".shp".length());
-        byte[] prj = files.get(stem + ".prj");
-        Projection told = projection;
-        if (told == null && prj != null) {
-            told = Projection.ofText(new String(prj, StandardCharsets.UTF_8));
-        }
+        Projection told = projection == null ? MapFiles.projection(zip, shp) : projection;
+        Map<String, byte[]> files = zip.bytes(
+                name -> name.equals(shp) || name.equals(stem + ".dbf") || name.equals(stem + ".cpg"),
+                Bounds.workBytes() / 3);
         byte[] dbf = files.get(stem + ".dbf");
         String codePage = new String(files.getOrDefault(stem + ".cpg", new byte[0]), StandardCharsets.US_ASCII);
+        byte[] shapes = files.getOrDefault(shp, new byte[0]);
         Shapefile file = new Shapefile(
-                required(files, shp),
+                shapes,
                 told == null ? Projection.DEGREES : told,
-                dbf == null ? List.of() : Dbf.read(dbf, codePage));
+                dbf == null ? null : Dbf.of(dbf, codePage),
+                new Meter());
         if (told == null && !file.looksLikeDegrees()) {
             return new MapFile.Drawing("shapefile", null, List.of());
         }
         file.read();
         return new MapFile.Drawing("shapefile", file.projection.name(), file.shapes);
-    }
-
-    private static byte[] required(Map<String, byte[]> files, String name) throws MapFileException {
-        byte[] file = files.get(name);
-        if (file == null) {
-            throw new MapFileException("the zip has no " + name);
-        }
-        return file;
     }
 
     private boolean looksLikeDegrees() throws MapFileException {
@@ -101,7 +93,8 @@ final class Shapefile {
                 if (length < 4) {
                     throw cutOff();
                 }
-                record(at + 8, i < rows.size() ? rows.get(i) : Map.of());
+                meter.take(Meter.SHAPE);
+                record(at + 8, table == null ? Map.of() : table.row(i, meter));
                 at += 8 + length;
             }
         } catch (IndexOutOfBoundsException e) {
@@ -143,6 +136,7 @@ final class Shapefile {
         if (count < 0 || all < 0 || count > all) {
             throw cutOff();
         }
+        meter.take((long) Meter.SHAPE * count);
         List<List<Position>> parts = new ArrayList<>();
         int first = at + 44 + 4 * count;
         for (int i = 0; i < count; i++) {
@@ -154,11 +148,7 @@ final class Shapefile {
     }
 
     private List<Position> places(int at, int count) throws MapFileException {
-        places += count;
-        if (count < 0 || places > MOST_PLACES) {
-            throw new MapFileException(
-                    "the shapefile has more than " + MOST_PLACES + " places: cut out this lake and save it again");
-        }
+        meter.places(count);
         List<Position> found = new ArrayList<>(count);
         for (int i = 0; i < count; i++) {
             found.add(place(at + 16 * i));

@@ -1,6 +1,7 @@
 package lochan.mapfiles;
 
-import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -19,9 +20,13 @@ import org.jspecify.annotations.Nullable;
 /** KML 2.2 and GPX 1.1: shapes of placemarks, of waypoints, tracks and routes; track points with a depth are soundings. */
 final class XmlDrawing {
 
+    private static final int LONGEST_TEXT = 20_000;
+    private static final int LONGEST_PLACE = 200;
+
     private final XMLStreamReader xml;
     private final List<MapFile.Shape> shapes = new ArrayList<>();
-    private final List<MapFile.Reading> readings = new ArrayList<>();
+    private final Readings readings = new Readings();
+    private final Meter meter = new Meter();
     private MapFile.@Nullable Unit unit;
     private Map<String, String> properties = new LinkedHashMap<>();
     private List<Position> line = new ArrayList<>();
@@ -37,12 +42,14 @@ final class XmlDrawing {
         this.xml = xml;
     }
 
-    static MapFile read(byte[] file) throws MapFileException {
-        try {
-            XMLStreamReader xml = SafeXml.reader(new ByteArrayInputStream(file));
+    static MapFile read(Source file) throws MapFileException {
+        try (InputStream in = file.open()) {
+            XMLStreamReader xml = SafeXml.reader(in);
             XmlDrawing drawing = new XmlDrawing(xml);
             drawing.walk();
             return drawing.file();
+        } catch (IOException e) {
+            throw MapFiles.gone();
         } catch (XMLStreamException e) {
             String where =
                     e.getLocation() == null ? "" : " at line " + e.getLocation().getLineNumber();
@@ -52,7 +59,7 @@ final class XmlDrawing {
 
     private MapFile file() throws MapFileException {
         if (!readings.isEmpty()) {
-            return new MapFile.Readings("GPX with depths", readings, unit);
+            return new MapFile.Readings("GPX with depths" + readings.thinned(), readings.kept(), unit);
         }
         if (shapes.isEmpty()) {
             throw new MapFileException("the file draws nothing: expected points, lines or areas");
@@ -84,10 +91,12 @@ final class XmlDrawing {
     private void begin(String name) throws XMLStreamException, MapFileException {
         switch (name) {
             case "Placemark", "trk", "rte" -> {
+                meter.take(Meter.SHAPE);
                 properties = new LinkedHashMap<>();
                 line = new ArrayList<>();
             }
             case "wpt" -> {
+                meter.take(Meter.SHAPE);
                 properties = new LinkedHashMap<>();
                 beginPoint();
             }
@@ -95,7 +104,9 @@ final class XmlDrawing {
             case "trkseg" -> line = new ArrayList<>();
             case "name", "desc", "description", "sym", "type", "cmt" -> {
                 if (point == null || !properties.containsKey(name)) {
-                    properties.putIfAbsent(name, text());
+                    String text = text();
+                    meter.property(name, text);
+                    properties.putIfAbsent(name, text);
                 }
             }
             case "SimpleData", "Data" -> field = xml.getAttributeValue(null, "name");
@@ -106,7 +117,7 @@ final class XmlDrawing {
                 kind = MapFile.Shape.Kind.AREA;
                 rings = new ArrayList<>();
             }
-            case "coordinates" -> coordinates(text());
+            case "coordinates" -> coordinates();
             case "time" -> time(text());
             default -> {
                 if (point != null && name.toLowerCase(Locale.ROOT).contains("depth")) {
@@ -119,17 +130,45 @@ final class XmlDrawing {
         }
     }
 
-    private String text() throws XMLStreamException {
-        return xml.getElementText().strip();
+    /** The text of an element, not of what stands in it. */
+    private String text() throws XMLStreamException, MapFileException {
+        StringBuilder text = new StringBuilder();
+        pieces(piece -> {
+            if (text.length() + piece.length() > LONGEST_TEXT) {
+                throw new MapFileException("line " + xml.getLocation().getLineNumber() + " has a text of more than "
+                        + LONGEST_TEXT + " characters: shorten it");
+            }
+            text.append(piece);
+        });
+        return text.toString().strip();
     }
 
-    private void put(String text) {
+    private interface Piece {
+
+        void take(String text) throws MapFileException;
+    }
+
+    /** The text of an element as it comes in, in pieces. */
+    private void pieces(Piece piece) throws XMLStreamException, MapFileException {
+        for (int depth = 1; depth > 0; ) {
+            switch (xml.next()) {
+                case XMLStreamConstants.START_ELEMENT -> depth++;
+                case XMLStreamConstants.END_ELEMENT -> depth--;
+                case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA -> piece.take(xml.getText());
+                default -> {}
+            }
+        }
+    }
+
+    private void put(String text) throws MapFileException {
         if (field != null) {
+            meter.property(field, text);
             properties.put(field, text);
         }
     }
 
     private void beginPoint() throws MapFileException {
+        meter.places(1);
         try {
             point = new Position(
                     Double.parseDouble(xml.getAttributeValue(null, "lat")),
@@ -192,21 +231,43 @@ final class XmlDrawing {
         point = null;
     }
 
-    private void coordinates(String text) throws MapFileException {
+    private void coordinates() throws XMLStreamException, MapFileException {
         List<Position> places = new ArrayList<>();
-        for (String place : text.split("\\s+")) {
-            String[] numbers = place.split(",");
-            try {
-                places.add(new Position(Double.parseDouble(numbers[1]), Double.parseDouble(numbers[0])));
-            } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
-                throw new MapFileException("line " + xml.getLocation().getLineNumber() + " has “" + place
-                        + "”: expected longitude,latitude in degrees");
+        StringBuilder rest = new StringBuilder();
+        pieces(piece -> {
+            rest.append(piece);
+            int from = 0;
+            for (int at = 0; at < rest.length(); at++) {
+                if (Character.isWhitespace(rest.charAt(at))) {
+                    place(rest.substring(from, at), places);
+                    from = at + 1;
+                }
             }
-        }
+            rest.delete(0, from);
+            if (rest.length() > LONGEST_PLACE) {
+                place(rest.substring(0, LONGEST_PLACE), places);
+            }
+        });
+        place(rest.toString(), places);
         if (kind == MapFile.Shape.Kind.AREA) {
             rings.add(places);
         } else {
+            meter.take(Meter.SHAPE);
             shapes.add(new MapFile.Shape(kind, List.of(places), properties));
+        }
+    }
+
+    private void place(String place, List<Position> places) throws MapFileException {
+        if (place.isEmpty()) {
+            return;
+        }
+        meter.places(1);
+        String[] numbers = place.split(",", 4);
+        try {
+            places.add(new Position(Double.parseDouble(numbers[1]), Double.parseDouble(numbers[0])));
+        } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
+            throw new MapFileException("line " + xml.getLocation().getLineNumber() + " has “" + place
+                    + "”: expected longitude,latitude in degrees");
         }
     }
 }

@@ -25,10 +25,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 class MapFilesTest {
 
     private static MapFile read(String name, String text) throws MapFileException {
-        return MapFiles.read(name, text.getBytes(UTF_8), null);
+        return MapFiles.read(Source.of(name, text.getBytes(UTF_8)), null);
     }
 
-    private static byte[] zip(Map<String, byte[]> files) {
+    static byte[] zip(Map<String, byte[]> files) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(out)) {
             for (Map.Entry<String, byte[]> f : files.entrySet()) {
@@ -47,7 +47,9 @@ class MapFilesTest {
         String grid = "ncols 3\nnrows 2\nxllcorner 500000\nyllcorner 4400000\ncellsize 10\nNODATA_value -9999\n"
                 + "490 480 -9999\n470 460 505\n";
         MapFile.Cells cells = (MapFile.Cells) MapFiles.read(
-                "lake.asc", zip(Map.of("lake.asc", grid.getBytes(UTF_8), "lake.prj", utm15().getBytes(UTF_8))), null);
+                Source.of(
+                        "lake.asc", zip(Map.of("lake.asc", grid.getBytes(UTF_8), "lake.prj", utm15().getBytes(UTF_8)))),
+                null);
 
         DepthGrid depths = GridToDegrees.of(cells, v -> (500 - v) * MapFile.Unit.FEET.metres());
 
@@ -70,7 +72,7 @@ class MapFilesTest {
         assertThatThrownBy(() -> GridToDegrees.of(cells, v -> v)).hasMessageContaining("choose it");
     }
 
-    private static String utm15() {
+    static String utm15() {
         return "PROJCS[\"WGS_1984_UTM_Zone_15N\",GEOGCS[\"GCS_WGS_1984\",DATUM[\"D_WGS_1984\",SPHEROID[\"WGS_1984\",6378137,298.257223563]],"
                 + "PRIMEM[\"Greenwich\",0],UNIT[\"Degree\",0.0174532925199433]],PROJECTION[\"Transverse_Mercator\"],"
                 + "PARAMETER[\"False_Easting\",500000],PARAMETER[\"False_Northing\",0],PARAMETER[\"Central_Meridian\",-93],"
@@ -80,7 +82,8 @@ class MapFilesTest {
     @Test
     void aGeoTiffHasItsValuesAndItsPlace() throws MapFileException, BadGridException {
         MapFile.Cells cells = (MapFile.Cells) MapFiles.read(
-                "lake.tif", Tiff.of(2, 2, new float[] {1, 2, 3, -9999}, 500_000, 4_400_000, 30, 32615), null);
+                Source.of("lake.tif", Tiff.of(2, 2, new float[] {1, 2, 3, -9999}, 500_000, 4_400_000, 30, 32615)),
+                null);
 
         assertThat(cells.format()).isEqualTo("GeoTIFF");
         assertThat(cells.values()).containsExactly(1, 2, 3, Float.NaN);
@@ -94,7 +97,7 @@ class MapFilesTest {
 
     @Test
     void aShapefileInFeetComesWithItsTable() throws MapFileException {
-        MapFile.Drawing drawing = (MapFile.Drawing) MapFiles.read("lines.zip", zip(shapefile()), null);
+        MapFile.Drawing drawing = (MapFile.Drawing) MapFiles.read(Source.of("lines.zip", zip(shapefile())), null);
 
         assertThat(drawing.shapes()).hasSize(1);
         MapFile.Shape line = drawing.shapes().getFirst();
@@ -110,14 +113,14 @@ class MapFilesTest {
         Map<String, byte[]> files = shapefile();
         files.remove("lines.prj");
 
-        MapFile untold = MapFiles.read("lines.zip", zip(files), null);
-        MapFile told = MapFiles.read("lines.zip", zip(files), Projection.typed("UTM 15N"));
+        MapFile untold = MapFiles.read(Source.of("lines.zip", zip(files)), null);
+        MapFile told = MapFiles.read(Source.of("lines.zip", zip(files)), Projection.typed("UTM 15N"));
 
         assertThat(untold.coordinates()).isNull();
         assertThat(((MapFile.Drawing) told).shapes()).hasSize(1);
     }
 
-    private static Map<String, byte[]> shapefile() {
+    static Map<String, byte[]> shapefile() {
         ByteBuffer shp = ByteBuffer.allocate(100 + 8 + 44 + 4 + 32);
         shp.putInt(0, 9994).putInt(24, shp.capacity() / 2);
         shp.order(ByteOrder.LITTLE_ENDIAN).putInt(28, 1000).putInt(32, 3);

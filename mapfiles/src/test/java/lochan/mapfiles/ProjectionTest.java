@@ -103,7 +103,7 @@ class ProjectionTest {
     void whatIsNoCoordinateSystemIsSaidWithHowToWriteOne() {
         assertThatThrownBy(() -> Projection.typed("state plane"))
                 .isInstanceOf(MapFileException.class)
-                .hasMessageContaining("“UTM 15N”");
+                .hasMessageContaining("UTM 15N");
         assertThatThrownBy(() -> Projection.ofText("PROJCS[\"cut"))
                 .isInstanceOf(MapFileException.class)
                 .hasMessageContaining("choose it by hand");

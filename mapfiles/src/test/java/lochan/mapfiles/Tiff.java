@@ -1,11 +1,16 @@
 package lochan.mapfiles;
 
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.util.zip.DeflaterOutputStream;
 
 /** Writes a GeoTIFF 1.0 of floats, one strip, no compression. */
 final class Tiff {
 
+    private static final int PIXELS = 1000;
     private static final int SHORT = 3;
     private static final int LONG = 4;
     private static final int DOUBLE = 12;
@@ -20,10 +25,39 @@ final class Tiff {
         return new Tiff().made(columns, rows, values, west, north, cell, epsg);
     }
 
+    /** Cells of one depth, deflated in one strip. */
+    static byte[] deflated(int columns, int rows, float value) {
+        ByteArrayOutputStream packed = new ByteArrayOutputStream();
+        ByteBuffer row = ByteBuffer.allocate(4 * columns).order(ByteOrder.LITTLE_ENDIAN);
+        for (int i = 0; i < columns; i++) {
+            row.putFloat(value);
+        }
+        try (DeflaterOutputStream out = new DeflaterOutputStream(packed)) {
+            for (int i = 0; i < rows; i++) {
+                out.write(row.array());
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        byte[] head = of(1, 1, new float[] {1}, 500_000, 4_400_000, 1, 32615);
+        ByteBuffer file = ByteBuffer.allocate(head.length + packed.size()).order(ByteOrder.LITTLE_ENDIAN);
+        file.put(head, 0, PIXELS).put(PIXELS, packed.toByteArray());
+        for (int at = 10; at < 10 + 12 * 13; at += 12) {
+            switch (Short.toUnsignedInt(file.getShort(at))) {
+                case 256 -> file.putInt(at + 8, columns);
+                case 257, 278 -> file.putInt(at + 8, rows);
+                case 259 -> file.putInt(at + 8, 8);
+                case 279 -> file.putInt(at + 8, packed.size());
+                default -> {}
+            }
+        }
+        return file.array();
+    }
+
     private byte[] made(int columns, int rows, float[] values, double west, double north, double cell, int epsg) {
         int entries = 13;
         int data = 8 + 2 + 12 * entries + 4;
-        int pixels = 1000;
+        int pixels = PIXELS;
         out.put(0, (byte) 'I').put(1, (byte) 'I').putShort(2, (short) 42).putInt(4, 8);
         out.putShort(8, (short) entries);
         entry = 10;

@@ -218,6 +218,7 @@ public class Server {
         if (wishes.demo()) {
             System.setProperty("lochan.weather.stand-in", "yes");
         }
+        Temporary.in(wishes.home());
         if (wishes.dbUrl() != null) {
             checkDatabase(wishes);
             return ending.ends(run(wishes, wishes.dbUrl(), wishes.dbUser(), wishes.dbPassword(), out));

@@ -12,6 +12,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
+import lochan.core.Bounds;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -28,7 +29,7 @@ class BodyLimitFilter extends OncePerRequestFilter {
 
     static final int AFTER_SECURITY = 0;
     /** A day of 1000 entries that were made without a signal takes a quarter of it. */
-    static final int MOST_BYTES = 1_000_000;
+    private static final int MOST_BYTES = (int) Bounds.FORM_BYTES;
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {

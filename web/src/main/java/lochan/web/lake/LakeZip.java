@@ -8,10 +8,10 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.util.BitSet;
-import java.util.Map;
 import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import lochan.core.Bounds;
 import lochan.core.lake.Lake;
 import lochan.core.lake.depth.BadGridException;
 import lochan.core.lake.depth.DepthGrid;
@@ -20,6 +20,7 @@ import lochan.eventformat.BoundedLines;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.LakeText;
 import lochan.mapfiles.MapFileException;
+import lochan.mapfiles.Source;
 import lochan.mapfiles.Zip;
 import org.jspecify.annotations.Nullable;
 
@@ -67,26 +68,29 @@ public final class LakeZip {
     }
 
     /** The lake of a file; empty when it is none that {@link #write} made. */
-    public static Optional<Content> read(byte[] file) {
+    public static Optional<Content> read(Source file) {
         try {
-            Map<String, byte[]> files = Zip.files(file);
-            if (!files.containsKey(LAKE)) {
+            Zip zip = Zip.of(file);
+            if (!zip.names().contains(LAKE)) {
                 return Optional.empty();
             }
-            Lake lake = LakeText.fromGeoJson(new ByteArrayInputStream(files.get(LAKE)));
-            return Optional.of(new Content(lake, files.containsKey(DEPTHS) ? depths(files) : null));
+            Lake lake = LakeText.fromGeoJson(new ByteArrayInputStream(bytes(zip, LAKE)));
+            return Optional.of(new Content(lake, zip.names().contains(DEPTHS) ? depths(zip) : null));
         } catch (MapFileException | IllegalArgumentException | EventFileException | BadGridException e) {
             return Optional.empty();
         }
     }
 
-    private static DepthGrid depths(Map<String, byte[]> files) throws BadGridException {
-        DepthGrid grid = grid(files.getOrDefault(DEPTHS, new byte[0]));
-        byte[] guessed = files.get(GUESSED);
-        if (guessed == null) {
+    private static byte[] bytes(Zip zip, String name) throws MapFileException {
+        return zip.bytes(name::equals, Bounds.workBytes()).getOrDefault(name, new byte[0]);
+    }
+
+    private static DepthGrid depths(Zip zip) throws BadGridException, MapFileException {
+        DepthGrid grid = grid(bytes(zip, DEPTHS));
+        if (!zip.names().contains(GUESSED)) {
             return grid;
         }
-        DepthGrid doubts = grid(guessed);
+        DepthGrid doubts = grid(bytes(zip, GUESSED));
         BitSet cells = new BitSet();
         for (int i = 0; i < Math.min(grid.size(), doubts.size()); i++) {
             cells.set(i, doubts.depth(i) > 0);

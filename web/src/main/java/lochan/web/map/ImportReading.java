@@ -319,6 +319,10 @@ final class ImportReading {
                         .filter(p -> p.size() > 2)
                         .forEach(p -> bodies.add(new Lake.Body(p, List.of())));
             }
+            if (bodies.size() > Rings.MOST) {
+                throw new BadGridException("it has more than " + Rings.MOST
+                        + " pieces of water: cut out this lake, or save its shores as one area");
+            }
         }
         if (bodies.isEmpty()) {
             throw new BadGridException("no shape of it has an area: draw the shore as a polygon or a closed line");

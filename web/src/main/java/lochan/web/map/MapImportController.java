@@ -1,9 +1,10 @@
 package lochan.web.map;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -11,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Lake;
 import lochan.core.lake.depth.BadGridException;
@@ -77,16 +79,15 @@ class MapImportController {
     @PostMapping("/events/{eventId}/map/import")
     String send(EventKey key, @RequestParam MultipartFile file, RedirectAttributes flash) throws IOException {
         String name = name(file);
-        Optional<LakeZip.Content> whole = LakeZip.read(file.getBytes());
-        if (whole.isPresent()) {
-            uploads.put(key, new MapUploads.Upload(name, file.getBytes()));
+        MapUploads.Upload upload = uploads.put(key, name, file);
+        if (LakeZip.read(upload.source()).isPresent()) {
             return "redirect:/events/" + key.eventId() + "/map/import/lake";
         }
         try {
-            MapFiles.read(name, file.getBytes(), null);
-            uploads.put(key, new MapUploads.Upload(name, file.getBytes()));
+            MapFiles.read(upload.source(), null);
             return "redirect:/events/" + key.eventId() + "/map/import";
         } catch (MapFileException e) {
+            uploads.drop(key);
             flash.addFlashAttribute(
                     "trouble", "“" + name + "” was not imported; nothing was changed: " + e.getMessage() + ".");
             return "redirect:/events/" + key.eventId() + "/map";
@@ -95,12 +96,12 @@ class MapImportController {
 
     /** Looks at the depths that the boat's instruments measured, as at any log. */
     @PostMapping("/events/{eventId}/map/soundings")
-    String soundings(EventKey key, RedirectAttributes flash) {
+    String soundings(EventKey key, RedirectAttributes flash) throws IOException {
         if (instruments.soundings() == 0) {
             flash.addFlashAttribute("trouble", "The boat's instruments have measured no depth yet.");
             return "redirect:/events/" + key.eventId() + "/map";
         }
-        uploads.put(key, new MapUploads.Upload(INSTRUMENTS, instruments.log().getBytes(StandardCharsets.US_ASCII)));
+        uploads.put(key, INSTRUMENTS, instruments.log().getBytes(StandardCharsets.US_ASCII));
         return "redirect:/events/" + key.eventId() + "/map/import";
     }
 
@@ -149,7 +150,7 @@ class MapImportController {
         String sheet = null;
         MapFile file;
         try {
-            file = MapFiles.read(upload.name(), upload.content(), projection(form));
+            file = MapFiles.read(upload.source(), projection(form));
         } catch (MapFileException e) {
             trouble = e.getMessage();
             file = again(upload);
@@ -212,7 +213,7 @@ class MapImportController {
     record WholeView(String name, List<String> facts, String sheet) {}
 
     private LakeZip.Content whole(EventKey key) {
-        return uploads.of(key).flatMap(u -> LakeZip.read(u.content())).orElseThrow(NotThereException::new);
+        return uploads.of(key).flatMap(u -> LakeZip.read(u.source())).orElseThrow(NotThereException::new);
     }
 
     @PostMapping("/events/{eventId}/map/import/lake")
@@ -237,7 +238,7 @@ class MapImportController {
     /** The file with the coordinates it tells itself. */
     private static MapFile again(MapUploads.Upload upload) {
         try {
-            return MapFiles.read(upload.name(), upload.content(), null);
+            return MapFiles.read(upload.source(), null);
         } catch (MapFileException e) {
             // It was read when it was sent.
             throw new IllegalStateException(e);
@@ -266,29 +267,31 @@ class MapImportController {
                 || !upload.name().toLowerCase(Locale.ROOT).endsWith("json")) {
             return reading.result();
         }
-        try {
-            Lake lake = LakeText.fromGeoJson(new ByteArrayInputStream(upload.content()));
+        try (InputStream in = upload.source().open()) {
+            Lake lake = LakeText.fromGeoJson(in);
             return new ImportReading.Result.OfLake(
                     event.lake() == null ? lake : lake.withLevels(event.lake().levels()));
+        } catch (IOException e) {
+            throw new BadGridException("the file cannot be read any more: choose it again");
         } catch (EventFileException e) {
             throw new BadGridException(e.problems().getFirst().toString());
         }
     }
 
     @PostMapping("/events/{eventId}/map/import/take")
-    String keep(EventKey key, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
+    String keep(EventKey key, @RequestParam Map<String, String> fields, RedirectAttributes flash) throws IOException {
         EventData event = events.event(key);
         MapUploads.Upload upload = uploads.of(key).orElseThrow(NotThereException::new);
         Form form = new Form(new HashMap<>(fields), accounts.units(key.accountId()));
         try {
-            MapFile file = MapFiles.read(upload.name(), upload.content(), projection(form));
+            MapFile file = MapFiles.read(upload.source(), projection(form));
             keep(key, result(reading(key, event, file, form), upload, event), upload.name(), flash);
-            uploads.drop(key);
             if (upload.name().equals(INSTRUMENTS)) {
-                instruments.forget((int) new String(upload.content(), StandardCharsets.US_ASCII)
-                        .lines()
-                        .count());
+                try (Stream<String> lines = Files.lines(upload.file(), StandardCharsets.US_ASCII)) {
+                    instruments.forget((int) lines.count());
+                }
             }
+            uploads.drop(key);
         } catch (MapFileException | BadGridException e) {
             flash.addFlashAttribute(
                     "trouble",

@@ -16,6 +16,8 @@ public final class EsriGrid {
 
     /** Cells per side at the most. */
     public static final int MOST_CELLS_PER_SIDE = 2000;
+    /** Of a file whose cells are averaged until they are no more than that. */
+    private static final int MOST_READ_PER_SIDE = 20_000;
 
     private static final double DEEPEST_M = 2000;
     private static final double HIGHEST_M = 9000;
@@ -40,9 +42,21 @@ public final class EsriGrid {
         record AsTheyStand() implements Values {}
     }
 
+    /**
+     * A grid as its file has it.
+     *
+     * @param by how many cells of the file, along each side, were averaged to one; 1: none
+     */
+    public record Thinned(DepthGrid grid, int by) {}
+
     /** @param degrees whether coordinates are degrees; null: as the cell size looks */
     public static DepthGrid read(Iterator<String> lines, @Nullable Boolean degrees) throws BadGridException {
         return read(lines, degrees, new Values.Untold());
+    }
+
+    /** Reads values as they stand in a file, row by row; of a grid with more than 2000 cells along a side several are averaged to one. */
+    public static Thinned readThinned(Iterator<String> lines, @Nullable Boolean degrees) throws BadGridException {
+        return read(lines, degrees, new Values.AsTheyStand(), MOST_READ_PER_SIDE);
     }
 
     /**
@@ -51,6 +65,11 @@ public final class EsriGrid {
      * @throws BadGridException in one line, for a file that is none, lies outside the world, or has no water
      */
     public static DepthGrid read(Iterator<String> lines, @Nullable Boolean degrees, Values values)
+            throws BadGridException {
+        return read(lines, degrees, values, MOST_CELLS_PER_SIDE).grid();
+    }
+
+    private static Thinned read(Iterator<String> lines, @Nullable Boolean degrees, Values values, int most)
             throws BadGridException {
         Map<String, Double> header = new HashMap<>();
         String line = lines.hasNext() ? lines.next() : null;
@@ -67,8 +86,8 @@ public final class EsriGrid {
             line = lines.hasNext() ? lines.next() : null;
             number++;
         }
-        int columns = count(header, "ncols");
-        int rows = count(header, "nrows");
+        int columns = count(header, "ncols", most);
+        int rows = count(header, "nrows", most);
         double cellSize = needed(header, "cellsize");
         if (!(cellSize > 0) || !Double.isFinite(cellSize)) {
             throw new BadGridException("cellsize is " + cellSize + ", expected more than 0");
@@ -79,14 +98,14 @@ public final class EsriGrid {
         boolean asTheyStand = values instanceof Values.AsTheyStand;
         checkWorld(inDegrees, west, south, west + columns * cellSize, south + rows * cellSize);
         double noData = header.getOrDefault("nodata_value", USUAL_NODATA);
-        float[] depths = new float[columns * rows];
-        int filled = 0;
+        CellMeans means = CellMeans.of(columns, rows, MOST_CELLS_PER_SIDE);
+        long filled = 0;
         int negative = 0;
         int positive = 0;
         for (; line != null; line = lines.hasNext() ? lines.next() : null, number++) {
             StringTokenizer words = new StringTokenizer(line);
             while (words.hasMoreTokens()) {
-                if (filled == depths.length) {
+                if (filled == (long) columns * rows) {
                     throw new BadGridException("line " + number + ": more than the " + columns + " × " + rows
                             + " depths the header tells of");
                 }
@@ -94,17 +113,23 @@ public final class EsriGrid {
                 negative += depth < 0 ? 1 : 0;
                 positive += depth > 0 ? 1 : 0;
                 // What lies above the surface is land.
-                depths[filled++] = depth < 0 && !asTheyStand ? Float.NaN : depth;
+                means.add(depth < 0 && !asTheyStand ? Float.NaN : depth);
+                filled++;
             }
         }
-        if (filled < depths.length) {
+        if (filled < (long) columns * rows) {
             throw new BadGridException(
-                    "the rows end after " + filled + " of " + depths.length + " depths: the file was cut off");
+                    "the rows end after " + filled + " of " + (long) columns * rows + " depths: the file was cut off");
         }
         if (!asTheyStand) {
             checkWater(negative, positive, values);
         }
-        return new DepthGrid(columns, rows, west, south, cellSize, inDegrees, depths);
+        // Averaged cells begin in the north-west, and may reach beyond the south.
+        double south0 = south + rows * cellSize - means.rows() * means.by() * cellSize;
+        return new Thinned(
+                new DepthGrid(
+                        means.columns(), means.rows(), west, south0, means.by() * cellSize, inDegrees, means.values()),
+                means.by());
     }
 
     /** A grid of depths to the centimetre, as {@link #read} takes it. */
@@ -187,11 +212,10 @@ public final class EsriGrid {
         return header.get(name);
     }
 
-    private static int count(Map<String, Double> header, String name) throws BadGridException {
+    private static int count(Map<String, Double> header, String name, int most) throws BadGridException {
         double value = needed(header, name);
-        if (value != Math.rint(value) || !(value >= 1 && value <= MOST_CELLS_PER_SIDE)) {
-            throw new BadGridException(
-                    name + " is " + value + ", expected a whole number from 1 to " + MOST_CELLS_PER_SIDE);
+        if (value != Math.rint(value) || !(value >= 1 && value <= most)) {
+            throw new BadGridException(name + " is " + value + ", expected a whole number from 1 to " + most);
         }
         return (int) value;
     }
