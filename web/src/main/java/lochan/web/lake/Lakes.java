@@ -175,7 +175,12 @@ public class Lakes implements EventPart {
     }
 
     private DepthGrid survey(EventKey key, String sum) {
-        return thinned.get(sum, s -> grid(key, s).thinned(SURVEY_CELLS));
+        return thinned.get(sum, s -> survey(grid(key, s)));
+    }
+
+    /** Depths in cells that are large enough to be drawn and searched in a moment. */
+    public static DepthGrid survey(DepthGrid grid) {
+        return grid.thinned(SURVEY_CELLS);
     }
 
     /** The depths as a phone takes them along; empty where none are known. */

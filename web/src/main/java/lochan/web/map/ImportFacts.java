@@ -3,12 +3,18 @@ package lochan.web.map;
 import static java.util.Objects.requireNonNull;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import lochan.core.lake.Lake;
 import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.sounding.SoundingCleaner;
+import lochan.core.lake.structure.Candidate;
+import lochan.core.lake.structure.StructureFinder;
 import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
+import lochan.web.lake.Lakes;
 import lochan.web.shared.Dates;
 import org.jspecify.annotations.Nullable;
 
@@ -19,8 +25,12 @@ final class ImportFacts {
 
     private ImportFacts() {}
 
-    /** @param depths that come of it; null: none do */
-    static List<String> of(ImportReading.Result result, @Nullable DepthGrid depths, Units units) {
+    /**
+     * @param depths that come of it; null: none do
+     * @param before depths that are known now; null: none are
+     */
+    static List<String> of(
+            ImportReading.Result result, @Nullable DepthGrid depths, @Nullable DepthGrid before, Units units) {
         List<String> facts = new ArrayList<>();
         switch (result) {
             case ImportReading.Result.OfLake lake -> shores(lake.lake(), facts);
@@ -30,7 +40,10 @@ final class ImportFacts {
                     facts.add("The shore is where its depths end.");
                 }
             }
-            case ImportReading.Result.OfSoundings s -> soundings(s, requireNonNull(depths), units, facts);
+            case ImportReading.Result.OfSoundings s -> {
+                soundings(s, requireNonNull(depths), units, facts);
+                beside(before, requireNonNull(depths), units, facts);
+            }
             case ImportReading.Result.OfCover c -> facts.add(Count.of(c.pieces(), "piece") + " of cover.");
         }
         return facts;
@@ -80,6 +93,32 @@ final class ImportFacts {
         if (s.takenOn() != null) {
             facts.add("Taken on " + Dates.day(s.takenOn()) + ".");
         }
-        grid(depths, units, facts);
+    }
+
+    /** What a refinement changes: cells and structure, before and after. */
+    private static void beside(@Nullable DepthGrid before, DepthGrid after, Units units, List<String> facts) {
+        if (before == null) {
+            grid(after, units, facts);
+            return;
+        }
+        facts.add("Cells: " + cells(before, units) + " before, " + cells(after, units) + " after.");
+        Map<Candidate.Kind, Long> had = structure(before);
+        Map<Candidate.Kind, Long> has = structure(after);
+        String changes = Arrays.stream(Candidate.Kind.values())
+                .filter(k -> had.containsKey(k) || has.containsKey(k))
+                .map(k -> k.code() + "s" + " " + had.getOrDefault(k, 0L) + " → " + has.getOrDefault(k, 0L))
+                .collect(Collectors.joining(", "));
+        if (!changes.isEmpty()) {
+            facts.add("Structure, before → after: " + changes + ".");
+        }
+    }
+
+    private static String cells(DepthGrid grid, Units units) {
+        return grid.columns() + " × " + grid.rows() + " of " + units.reach(grid.stepM());
+    }
+
+    private static Map<Candidate.Kind, Long> structure(DepthGrid grid) {
+        return StructureFinder.find(Lakes.survey(grid), StructureFinder.Filter.USUAL).stream()
+                .collect(Collectors.groupingBy(Candidate::kind, Collectors.counting()));
     }
 }

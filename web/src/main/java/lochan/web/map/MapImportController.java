@@ -163,7 +163,7 @@ class MapImportController {
             if (trouble == null) {
                 ImportReading.Result result = result(reading, upload, event);
                 DepthGrid made = reading.depths(result);
-                facts.addAll(ImportFacts.of(result, made, units));
+                facts.addAll(ImportFacts.of(result, made, lakes.depths(key).orElse(null), units));
                 sheet = ImportSheet.of(result, made, event, units);
             }
         } catch (MapFileException | BadGridException e) {

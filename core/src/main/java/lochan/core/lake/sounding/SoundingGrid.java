@@ -5,6 +5,7 @@ import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import lochan.core.Median;
 import lochan.core.event.Position;
 import lochan.core.lake.Lake;
@@ -25,7 +26,7 @@ import org.tinfour.standard.IncrementalTin;
 public final class SoundingGrid {
 
     /** More cells than this for each sounding would only be guessed finer. */
-    private static final double CELLS_A_SOUNDING = 40;
+    static final double CELLS_A_SOUNDING = 40;
 
     private static final int FEWEST_CELLS = 150;
     /** The shore is told at places this far apart at least, m. */
@@ -58,7 +59,7 @@ public final class SoundingGrid {
      * The depths of a lake from soundings, with what is guessed.
      *
      * @param cleaned at the lake's reference level
-     * @param map     depths that were known before, which hold where no sounding is near; null: none were
+     * @param map     depths that were known before, which hold where no sounding is near, in cells no larger than theirs; null: none were
      * @throws BadGridException when none of them lies on the lake
      */
     public static DepthGrid of(Lake lake, List<Sounding> cleaned, @Nullable DepthGrid map, SoundingRules rules)
@@ -70,11 +71,16 @@ public final class SoundingGrid {
                     "none of the " + cleaned.size()
                             + " soundings lies on the lake: check that both are of the same lake and in longitude and latitude");
         }
-        return grid.of(lake, means, map);
+        if (map == null) {
+            return grid.of(lake, means, null);
+        }
+        List<Sounding> onLake =
+                cleaned.stream().filter(s -> lake.holds(s.position())).toList();
+        return MapRefinement.of(lake, onLake.isEmpty() ? cleaned : onLake, map, rules, () -> grid.of(lake, means, map));
     }
 
     /** The soundings of one cell together. */
-    private static final class Mean {
+    static final class Mean {
         private double x;
         private double y;
         private double depth;
@@ -145,18 +151,19 @@ public final class SoundingGrid {
         return depth >= 0 ? (float) depth : 0;
     }
 
-    /** Places along a ring. */
     private void addShore(List<Position> ring, List<Vertex> vertices) {
+        along(ring, water.heightM(), p -> vertices.add(new Vertex(x(p), y(p), 0, vertices.size())));
+    }
+
+    /** Gives places along a ring, as far apart as cells are high. */
+    static void along(List<Position> ring, double cellM, Consumer<Position> to) {
         for (int i = 0; i < ring.size(); i++) {
             Position a = ring.get(i);
             Position b = ring.get((i + 1) % ring.size());
-            double ax = x(a);
-            double ay = y(a);
-            double length = Math.hypot(x(b) - ax, y(b) - ay);
-            int parts = Math.max(1, (int) Math.ceil(length / Math.max(water.heightM(), SHORE_M)));
+            int parts = Math.max(1, (int) Math.ceil(a.metresTo(b) / Math.max(cellM, SHORE_M)));
             for (int k = 0; k < parts; k++) {
                 double share = (double) k / parts;
-                vertices.add(new Vertex(ax + share * (x(b) - ax), ay + share * (y(b) - ay), 0, vertices.size()));
+                to.accept(new Position(a.lat() + share * (b.lat() - a.lat()), a.lon() + share * (b.lon() - a.lon())));
             }
         }
     }

@@ -175,7 +175,8 @@ class SoundingsTest {
         int sounded = refined.cellAt(WEST + 1000 / EAST_M, SOUTH + 600 / Position.METRES_PER_DEGREE);
         int mapped = refined.cellAt(WEST + 1000 / EAST_M, SOUTH + 1500 / Position.METRES_PER_DEGREE);
         assertThat(refined.depth(sounded)).isCloseTo((float) truth(1000, 600), within(0.3f));
-        assertThat(refined.depth(mapped)).isCloseTo(map.depth(mapped), within(0.1f));
+        int before = map.cellAt(refined.x(mapped), refined.y(mapped));
+        assertThat(refined.depth(mapped)).isCloseTo(map.depth(before), within(0.1f));
         assertThat(refined.guessed().cardinality()).as("the map is no guess").isZero();
     }
 
@@ -186,5 +187,36 @@ class SoundingsTest {
         assertThatThrownBy(() -> SoundingGrid.of(square(), elsewhere, null, RULES))
                 .isInstanceOf(BadGridException.class)
                 .hasMessageContaining("same lake");
+    }
+
+    /** A strip of soundings on a map of small cells: humps elsewhere stay, cells are no larger than they were. */
+    @Test
+    void aRefinementNeverLosesResolution() throws BadGridException {
+        int cells = 400;
+        double cell = SIDE_M / cells / Position.METRES_PER_DEGREE;
+        float[] depths = new float[cells * cells];
+        for (int i = 0; i < depths.length; i++) {
+            boolean hump = i % cells % 40 == 20 && i / cells % 40 == 20;
+            depths[i] = hump ? 2 : 6;
+        }
+        DepthGrid map = new DepthGrid(cells, cells, WEST, SOUTH, cell, true, depths);
+        List<Sounding> strip = new ArrayList<>();
+        for (int i = 0; i < 600; i++) {
+            strip.add(new Sounding(at(900 + i % 30, 900 + i / 30.0 * 5), 4));
+        }
+
+        DepthGrid refined = SoundingGrid.of(square(), strip, map, SoundingRules.USUAL);
+
+        assertThat(refined.cellSize()).isLessThanOrEqualTo(map.cellSize());
+        Position sounded = strip.get(300).position();
+        assertThat(refined.depth(refined.cellAt(sounded.lon(), sounded.lat()))).isCloseTo(4, within(0.1f));
+        for (int i = 20 * cells + 20; i < map.size(); i += 40) {
+            Position p = new Position(map.y(i), map.x(i));
+            boolean far = strip.stream().noneMatch(s -> s.position().metresTo(p) < 70);
+            if (far && square().holds(p)) {
+                int there = refined.cellAt(p.lon(), p.lat());
+                assertThat(refined.depth(there)).as("cell %d", i).isCloseTo(map.depth(i), within(0.7f));
+            }
+        }
     }
 }
