@@ -32,7 +32,7 @@ public final class KmlSpots {
                 place(xml, s.name(), SpotType.words(s.spotType()), s.position());
             }
             for (Waypoint w : seen) {
-                place(xml, w.note().isEmpty() ? "waypoint" : w.note(), "waypoint", w.position());
+                place(xml, w.name(), "waypoint", w.position());
             }
             xml.writeEndDocument();
             xml.close();

@@ -26,9 +26,9 @@ public record Waypoint(
         Position position,
         @Nullable String spotId,
         Sighting fish,
-        Double waterDepthM,
-        Bottom bottom,
-        String note,
+        @Nullable Double waterDepthM,
+        @Nullable Bottom bottom,
+        @Nullable String note,
         Map<String, String> entered) {
 
     public static final int LONGEST_NOTE = 200;
@@ -53,6 +53,11 @@ public record Waypoint(
 
     public Waypoint {
         entered = Map.copyOf(entered);
+    }
+
+    /** Returns what it is called where a name is needed: its note, or "waypoint". */
+    public String name() {
+        return note == null || note.isBlank() ? "waypoint" : note;
     }
 
     /** The same as a note on a spot. */

@@ -124,11 +124,10 @@ public final class GpxWaypoints {
     }
 
     private static WayPoint point(lochan.core.lake.Waypoint seen) {
-        String note = seen.note().isEmpty() ? "waypoint" : Intake.text(seen.note());
         return WayPoint.builder()
                 .lat(seen.position().lat())
                 .lon(seen.position().lon())
-                .name(note)
+                .name(Intake.text(seen.name()))
                 .time(seen.at())
                 .build();
     }

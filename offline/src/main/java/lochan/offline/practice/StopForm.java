@@ -28,6 +28,7 @@ import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
+import lochan.offline.bag.Times;
 import lochan.offline.form.Form;
 import lochan.offline.spot.SightingForm;
 import org.jspecify.annotations.Nullable;
@@ -36,6 +37,8 @@ import org.jspecify.annotations.Nullable;
 public final class StopForm {
 
     private static final int LONGEST_WORDS = 80;
+    /** A longer stay at one spot is more often a wrong time than a long stay. */
+    private static final Duration USUAL = Duration.ofHours(6);
 
     private StopForm() {}
 
@@ -46,6 +49,8 @@ public final class StopForm {
                 .put("date", stop.start().atZone(zone).toLocalDate())
                 .put("start", clock(stop.start(), zone))
                 .put("end", stop.end() == null ? "" : clock(stop.end(), zone))
+                .put("endDate", endDate(stop, zone))
+                .put("longStop", isLong(stop.start(), stop.end()) ? "on" : "")
                 .put("anglers", stop.anglers())
                 .put("idleMinutes", stop.idleMinutes() == 0 ? "" : minutes(stop.idleMinutes()))
                 .put("follows", stop.follows())
@@ -89,6 +94,20 @@ public final class StopForm {
                 .put("baitSeen", signs.baitSeen());
     }
 
+    /** The date a stop ends on; empty: the one it started on. */
+    private static String endDate(PracticeStop stop, ZoneId zone) {
+        if (stop.end() == null) {
+            return "";
+        }
+        LocalDate ends = stop.end().atZone(zone).toLocalDate();
+        return ends.equals(stop.start().atZone(zone).toLocalDate()) ? "" : ends.toString();
+    }
+
+    /** Whether a stop is so long that its times are asked about. */
+    private static boolean isLong(Instant start, @Nullable Instant end) {
+        return end != null && Duration.between(start, end).compareTo(USUAL) > 0;
+    }
+
     private static String minutes(double minutes) {
         return BigDecimal.valueOf(minutes).stripTrailingZeros().toPlainString();
     }
@@ -106,6 +125,7 @@ public final class StopForm {
         LocalDate date = form.date("date");
         LocalTime from = form.time("start");
         LocalTime to = form.time("end");
+        LocalDate endDate = form.has("endDate") ? form.date("endDate") : date;
         Integer anglers = form.whole("anglers");
         Integer follows = form.whole("follows");
         Integer bycatch = form.whole("bycatch");
@@ -145,14 +165,18 @@ public final class StopForm {
             return Optional.empty();
         }
         Instant start = date.atTime(from).atZone(zone).toInstant();
-        Instant end = to == null
+        Instant end = to == null || endDate == null
                 ? null
-                : (to.isBefore(from) ? date.plusDays(1) : date)
-                        .atTime(to)
-                        .atZone(zone)
-                        .toInstant();
+                : endDate.atTime(to).atZone(zone).toInstant();
         if (end != null && !end.isAfter(start)) {
-            form.error("end", "The stop ends when it starts: give a later time.");
+            form.error(
+                    "end",
+                    "The stop ends before it starts. Enter a later end, or the end date if you fished past midnight.");
+        } else if (isLong(start, end) && !form.has("longStop")) {
+            form.error(
+                    "end",
+                    "This stop lasts " + Times.span(Duration.between(start, end))
+                            + ". Check its times, or confirm that it was longer than 6 hours.");
         }
         if (end != null
                 && idle != null
@@ -164,7 +188,7 @@ public final class StopForm {
         }
         if (bites.stream()
                 .anyMatch(b -> b.at() != null && (b.at().isBefore(start) || (end != null && b.at().isAfter(end))))) {
-            form.error("start", "A bite lies outside these times: change the bite's time first, or widen the stop.");
+            form.error("start", "One bite is outside these times. Change its time or extend the stop.");
         }
         return form.ok()
                 ? Optional.of(PracticeStopBuilder.builder()

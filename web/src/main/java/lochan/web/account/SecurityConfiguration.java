@@ -33,7 +33,7 @@ class SecurityConfiguration {
             "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self'; "
                     + "connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
     private static final String PERMISSIONS =
-            "geolocation=(self), screen-wake-lock=(self), accelerometer=(self), bluetooth=(self), camera=(), display-capture=(), "
+            "geolocation=(self), screen-wake-lock=(self), accelerometer=(self), camera=(), display-capture=(), "
                     + "gyroscope=(self), hid=(), magnetometer=(self), microphone=(self), midi=(), payment=(), serial=(), usb=()";
     /** What is the same for everybody: it is given out without a look at the session, also while the records cannot be reached. */
     static final List<String> PUBLIC_FOLDERS = List.of("/assets/", "/js/", "/schema/");

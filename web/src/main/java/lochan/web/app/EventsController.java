@@ -8,6 +8,7 @@ import java.io.OutputStream;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
@@ -84,9 +85,22 @@ class EventsController {
         return page(angler, List.of(), null, model);
     }
 
+    /** An event that can be restored, and until when. */
+    record DeletedRow(long id, String name, String until) {}
+
+    private List<DeletedRow> deleted(long account) {
+        return events.deleted(account).stream()
+                .map(d -> new DeletedRow(
+                        d.id(),
+                        d.name(),
+                        Dates.day(LocalDate.ofInstant(d.at().plus(Events.DELETED_KEPT), ZoneOffset.UTC))))
+                .toList();
+    }
+
     /** @param problems what is wrong with the file fileName, which was not imported */
     record EventsView(
             List<Row> events,
+            List<DeletedRow> deleted,
             List<Problem> problems,
             @Nullable String fileName) {}
 
@@ -103,7 +117,7 @@ class EventsController {
                         bites.getOrDefault(h.key().eventId(), 0)))
                 .sorted(Comparator.comparing(Row::over).thenComparing(r -> Math.abs(r.daysToGo())))
                 .toList();
-        return Views.show("app/events", model, new EventsView(rows, problems, fileName));
+        return Views.show("app/events", model, new EventsView(rows, deleted(account), problems, fileName));
     }
 
     /** What comes next before the first competition day. */

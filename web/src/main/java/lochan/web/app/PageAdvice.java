@@ -1,5 +1,6 @@
 package lochan.web.app;
 
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.LocalDateTime;
@@ -65,7 +66,9 @@ class PageAdvice {
     @Nullable
     EventHead eventHead(Authentication who, HttpServletRequest request) {
         Object variables = request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
-        boolean known = variables instanceof Map<?, ?> path
+        // What is sent on an open stream has no page around it, and its event may be gone meanwhile.
+        boolean known = request.getDispatcherType() != DispatcherType.ASYNC
+                && variables instanceof Map<?, ?> path
                 && path.get("eventId") instanceof String id
                 && id.matches("\\d{1,18}")
                 && !request.getServletPath().equals("/events/" + id + "/restore");

@@ -74,9 +74,7 @@ class BoatController {
         } catch (EventFileException e) {
             return ResponseEntity.badRequest().body("{\"error\": \"The entries are no JSON: open the app again.\"}");
         }
-        for (JsonNode one : sent) {
-            take(key, event, one, refused, moved);
-        }
+        take(key, event, sent, refused, moved);
         ObjectNode answer = JsonNodeFactory.instance.objectNode();
         answer.set("refused", refused);
         answer.set("moved", moved);
@@ -90,20 +88,34 @@ class BoatController {
                 .put("account", key.accountId());
     }
 
-    private void take(EventKey key, EventData event, JsonNode one, ArrayNode refused, ArrayNode moved) {
-        String id = one.path("id").asString("");
-        try {
-            List<String> changed = new ArrayList<>();
-            Entry entry = entry(event, one, changed);
-            Optional<String> refusal = log.append(key, entry).map(Violation::message);
-            refusal.ifPresent(message -> refused.addObject().put("id", id).put("message", message));
-            if (refusal.isEmpty() && !changed.isEmpty()) {
-                moved.addObject().put("id", id).put("message", String.join(" ", changed));
+    /** An entry that can be read, and what had to be changed for it. */
+    private record Readable(Entry entry, String changed) {}
+
+    private void take(EventKey key, EventData event, JsonNode sent, ArrayNode refused, ArrayNode moved) {
+        List<Readable> readable = new ArrayList<>();
+        for (JsonNode one : sent) {
+            try {
+                List<String> changed = new ArrayList<>();
+                Entry entry = entry(event, one, changed);
+                readable.add(new Readable(entry, String.join(" ", changed)));
+            } catch (EventFileException e) {
+                refused.addObject()
+                        .put("id", one.path("id").asString(""))
+                        .put("message", e.problems().getFirst().toString());
             }
-        } catch (EventFileException e) {
-            refused.addObject()
-                    .put("id", id)
-                    .put("message", e.problems().getFirst().toString());
+        }
+        List<Optional<Violation>> refusals =
+                log.append(key, readable.stream().map(Readable::entry).toList());
+        for (int i = 0; i < readable.size(); i++) {
+            String id = readable.get(i).entry().id();
+            String changed = readable.get(i).changed();
+            if (refusals.get(i).isPresent()) {
+                refused.addObject()
+                        .put("id", id)
+                        .put("message", refusals.get(i).get().message());
+            } else if (!changed.isEmpty()) {
+                moved.addObject().put("id", id).put("message", changed);
+            }
         }
     }
 

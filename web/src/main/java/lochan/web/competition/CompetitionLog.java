@@ -5,12 +5,17 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import lochan.core.Violation;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.Entry;
+import lochan.core.competition.EntryCodec;
+import lochan.core.competition.EntryFields;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Event;
 import lochan.core.eventdata.EventData;
@@ -20,6 +25,7 @@ import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
 import lochan.web.eventbook.Events;
 import lochan.web.shared.Dates;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
@@ -27,6 +33,9 @@ import org.springframework.stereotype.Service;
 @Service
 @Order(EventPart.REST)
 public class CompetitionLog implements EventPart {
+
+    /** A day has some dozens, a hard one a few hundred. */
+    private static final int MOST_ENTRIES = 20_000;
 
     private static final int DAYS_AROUND = 1;
     private static final Duration RECENT = Duration.ofDays(2);
@@ -120,26 +129,75 @@ public class CompetitionLog implements EventPart {
         return now().minusSeconds(Math.clamp(seconds, 0, Duration.ofDays(1).toSeconds()));
     }
 
-    /**
-     * Adds an entry, judged by the log as it stands. An entry of an id that is there already was acknowledged before: nothing is added.
-     *
-     * @return what forbids it
-     */
+    /** Adds an entry, as {@link #append(EventKey, List)} does. */
     @EventWrite
     Optional<Violation> append(EventKey key, Entry entry) {
+        return append(key, List.of(entry)).getFirst();
+    }
+
+    /**
+     * Adds entries in their order, each judged by the log before it, which is replayed once. An entry that is there already was acknowledged
+     * before: it is not added again.
+     *
+     * @return what forbids each, in the same order; empty where it stands
+     */
+    @EventWrite
+    List<Optional<Violation>> append(EventKey key, List<Entry> sent) {
         List<Entry> entries = repository.all(key);
-        if (entries.stream().anyMatch(e -> e.id().equals(entry.id()))) {
-            return Optional.empty();
+        boolean hidden = shown(entries).size() < entries.size();
+        Map<String, Entry> known = new HashMap<>();
+        entries.forEach(e -> known.put(e.id(), e));
+        BagLog log = BagLog.replay(events.event(key), entries);
+        List<Entry> added = new ArrayList<>();
+        List<Optional<Violation>> refusals = new ArrayList<>();
+        for (Entry entry : sent) {
+            Optional<Violation> refusal = refusal(entry, known, hidden, log);
+            refusals.add(refusal);
+            if (refusal.isEmpty() && known.putIfAbsent(entry.id(), entry) == null) {
+                added.add(entry);
+            }
         }
-        if (shown(entries).size() < entries.size()) {
+        repository.add(key, added);
+        return refusals;
+    }
+
+    private static Optional<Violation> refusal(Entry entry, Map<String, Entry> known, boolean hidden, BagLog log) {
+        Entry there = known.get(entry.id());
+        if (there != null) {
+            return content(there).equals(content(entry))
+                    ? Optional.empty()
+                    : Optional.of(new Violation(
+                            "id", "Another phone already logged a different entry with this id. Log this one again."));
+        }
+        if (hidden) {
             return Optional.of(new Violation(
                     "id", "The demo's clock stands before entries of this log: set it to a later time first."));
         }
-        Event event = events.event(key);
-        Optional<Violation> refusal = BagLog.replay(event, entries).append(entry);
-        if (refusal.isEmpty()) {
-            repository.add(key, List.of(entry));
+        if (known.size() >= MOST_ENTRIES) {
+            return Optional.of(new Violation(
+                    "id", "This log has " + MOST_ENTRIES + " entries, the most there can be. Nothing was saved."));
         }
-        return refusal;
+        return log.append(entry);
+    }
+
+    /** What an entry says, but for its time: one that a phone cannot have meant was replaced when it arrived. */
+    private static Map<String, Object> content(Entry entry) {
+        Map<String, Object> content = new HashMap<>();
+        EntryCodec.write(entry, new EntryFields.ByType() {
+            @Override
+            public <T> @Nullable T get(String name, Class<T> type) {
+                return null;
+            }
+
+            @Override
+            public <T> void set(String name, Class<T> type, @Nullable T value) {
+                if (value != null) {
+                    content.put(name, value);
+                }
+            }
+        });
+        content.put("type", EntryCodec.kind(entry).type());
+        content.remove("at");
+        return content;
     }
 }

@@ -99,6 +99,14 @@ class EventRepository {
         return new CompetitionDay(r.getDate(), r.getStartAt(), r.getCheckInAt());
     }
 
+    List<Events.Deleted> deleted(long accountId, Instant since) {
+        return db.selectFrom(EVENT)
+                .where(EVENT.ACCOUNT_ID.eq(accountId))
+                .and(EVENT.DELETED_AT.ge(since))
+                .orderBy(EVENT.DELETED_AT.desc())
+                .fetch(r -> new Events.Deleted(r.getId(), r.getName(), r.getDeletedAt()));
+    }
+
     /** Events that were deleted before a time. */
     List<EventKey> deletedBefore(Instant time) {
         return db.select(EVENT.ACCOUNT_ID, EVENT.ID)
@@ -279,7 +287,8 @@ class EventRepository {
                                         .setMetres(r.metres())
                                         .setMps(r.mps())
                                         .setWindMps(r.windMps()))
-                                .onDuplicateKeyIgnore())
+                                .onDuplicateKeyUpdate()
+                                .set(BOAT_RUN.MPS, BOAT_RUN.MPS))
                         .toList())
                 .execute();
     }

@@ -2,6 +2,7 @@ package lochan.web.eventbook;
 
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,7 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Events {
 
     /** How long a deleted event can be brought back. */
-    static final Duration DELETED_KEPT = Duration.ofDays(30);
+    public static final Duration DELETED_KEPT = Duration.ofDays(30);
 
     private final EventRepository repository;
     private final Removals removals;
@@ -123,6 +124,14 @@ public class Events {
     public void update(EventKey key, Event event, Boat boat) {
         repository.update(key, event);
         repository.updateBoat(key, boat);
+    }
+
+    /** An event that was deleted and can be restored. */
+    public record Deleted(long id, String name, Instant at) {}
+
+    /** Deleted events of an account that can be restored, the one deleted last first. */
+    public List<Deleted> deleted(long accountId) {
+        return repository.deleted(accountId, clock.instant().minus(DELETED_KEPT));
     }
 
     @EventWrite

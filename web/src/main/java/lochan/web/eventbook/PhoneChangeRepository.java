@@ -2,6 +2,7 @@ package lochan.web.eventbook;
 
 import static lochan.web.db.Tables.PHONE_CHANGE;
 
+import lochan.web.shared.Inserts;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 
@@ -17,12 +18,9 @@ class PhoneChangeRepository {
 
     /** Notes that a change is taken; false when it was before. */
     boolean takes(EventKey key, String id) {
-        return db.insertInto(PHONE_CHANGE)
-                        .set(PHONE_CHANGE.EVENT_ID, key.eventId())
-                        .set(PHONE_CHANGE.ACCOUNT_ID, key.accountId())
-                        .set(PHONE_CHANGE.CODE, id)
-                        .onDuplicateKeyIgnore()
-                        .execute()
-                == 1;
+        return Inserts.once(db.insertInto(PHONE_CHANGE)
+                .set(PHONE_CHANGE.EVENT_ID, key.eventId())
+                .set(PHONE_CHANGE.ACCOUNT_ID, key.accountId())
+                .set(PHONE_CHANGE.CODE, id));
     }
 }

@@ -25,6 +25,7 @@ import lochan.web.db.tables.records.KnownFishRecord;
 import lochan.web.db.tables.records.KnownFishTryRecord;
 import lochan.web.db.tables.records.TrialRoundRecord;
 import lochan.web.eventbook.EventKey;
+import lochan.web.shared.Inserts;
 import lochan.web.shared.JsonText;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -235,7 +236,7 @@ class NotebookRepository {
                         .fetchSingle()
                         .value1()
                 + 1;
-        db.insertInto(KNOWN_FISH_TRY)
+        Inserts.once(db.insertInto(KNOWN_FISH_TRY)
                 .set(db.newRecord(KNOWN_FISH_TRY)
                         .setEventId(key.eventId())
                         .setAccountId(key.accountId())
@@ -244,9 +245,7 @@ class NotebookRepository {
                         .setCode(code)
                         .setAt(t.at())
                         .setReaction(t.reaction().code())
-                        .setPresentationCode(t.presentationId()))
-                .onDuplicateKeyIgnore()
-                .execute();
+                        .setPresentationCode(t.presentationId())));
     }
 
     /** Takes a try back or brings it again. */
@@ -283,7 +282,7 @@ class NotebookRepository {
     }
 
     void add(EventKey key, Trial t) {
-        db.insertInto(TRIAL)
+        Inserts.once(db.insertInto(TRIAL)
                 .set(db.newRecord(TRIAL)
                         .setEventId(key.eventId())
                         .setAccountId(key.accountId())
@@ -291,9 +290,7 @@ class NotebookRepository {
                         .setCode(t.id())
                         .setSubject(t.of().code())
                         .setFirstWay(t.first())
-                        .setSecondWay(t.second()))
-                .onDuplicateKeyIgnore()
-                .execute();
+                        .setSecondWay(t.second())));
         for (int i = 0; i < t.rounds().size(); i++) {
             addRound(key, t.id(), "r" + i, t.rounds().get(i));
         }
@@ -308,7 +305,7 @@ class NotebookRepository {
                         .fetchSingle()
                         .value1()
                 + 1;
-        db.insertInto(TRIAL_ROUND)
+        Inserts.once(db.insertInto(TRIAL_ROUND)
                 .set(db.newRecord(TRIAL_ROUND)
                         .setEventId(key.eventId())
                         .setAccountId(key.accountId())
@@ -319,9 +316,7 @@ class NotebookRepository {
                         .setOfFirst(r.ofFirst())
                         .setMinutes(r.minutes())
                         .setBites(r.bites())
-                        .setLanded(r.landed()))
-                .onDuplicateKeyIgnore()
-                .execute();
+                        .setLanded(r.landed())));
     }
 
     boolean setRoundDeleted(EventKey key, String trial, String code, @Nullable Instant at) {
@@ -348,7 +343,7 @@ class NotebookRepository {
     }
 
     void add(EventKey key, SetupChange c) {
-        db.insertInto(SETUP_CHANGE)
+        Inserts.once(db.insertInto(SETUP_CHANGE)
                 .set(db.newRecord(SETUP_CHANGE)
                         .setEventId(key.eventId())
                         .setAccountId(key.accountId())
@@ -357,9 +352,7 @@ class NotebookRepository {
                         .setPresentationCode(c.presentationId())
                         .setAt(c.at())
                         .setWhat(c.what())
-                        .setHooks(c.hooks() == null ? null : c.hooks().code()))
-                .onDuplicateKeyIgnore()
-                .execute();
+                        .setHooks(c.hooks() == null ? null : c.hooks().code())));
     }
 
     void setCarried(EventKey key, List<CarriedRate> carried) {

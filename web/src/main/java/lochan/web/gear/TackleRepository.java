@@ -26,6 +26,7 @@ import lochan.core.tackle.RodBuilder;
 import lochan.eventformat.TackleFile;
 import lochan.web.db.tables.records.BoxItemRecord;
 import lochan.web.db.tables.records.RodRecord;
+import lochan.web.shared.Inserts;
 import lochan.web.shared.JsonText;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -251,7 +252,7 @@ class TackleRepository {
 
     /** Adds one, once for its code. */
     void add(long accountId, LureObservation o) {
-        db.insertInto(LURE_OBSERVATION)
+        Inserts.once(db.insertInto(LURE_OBSERVATION)
                 .set(db.newRecord(LURE_OBSERVATION)
                         .setAccountId(accountId)
                         .setOrdinal(next(
@@ -264,9 +265,7 @@ class TackleRepository {
                         .setCastM(o.castM())
                         .setGrams(o.grams())
                         .setLineKind(o.line().kind().code())
-                        .setLineKg(o.line().strengthKg()))
-                .onDuplicateKeyIgnore()
-                .execute();
+                        .setLineKg(o.line().strengthKg())));
     }
 
     Map<Rule, Double> weights(long accountId) {

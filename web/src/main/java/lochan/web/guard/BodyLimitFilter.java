@@ -12,9 +12,9 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import lochan.core.Bounds;
 import org.springframework.core.annotation.Order;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -28,8 +28,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class BodyLimitFilter extends OncePerRequestFilter {
 
     static final int AFTER_SECURITY = 0;
-    /** A day of 1000 entries that were made without a signal takes a quarter of it. */
-    private static final int MOST_BYTES = (int) Bounds.FORM_BYTES;
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
@@ -46,14 +44,10 @@ class BodyLimitFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        byte[] body = request.getContentLengthLong() > MOST_BYTES
-                ? null
-                : request.getInputStream().readNBytes(MOST_BYTES + 1);
-        if (body == null || body.length > MOST_BYTES) {
-            response.sendError(HttpStatus.CONTENT_TOO_LARGE.value());
-            return;
+        byte[] body = Bodies.read(request, response, Bounds.FORM_BYTES, Duration.ofSeconds(Bounds.FORM_SECONDS));
+        if (body != null) {
+            chain.doFilter(new Held(request, body), response);
         }
-        chain.doFilter(new Held(request, body), response);
     }
 
     /** A request whose body is here already. */

@@ -4,6 +4,7 @@ import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
 import java.util.Map;
 import java.util.stream.Stream;
 import lochan.core.Lookup;
@@ -28,30 +29,26 @@ class ErrorPages implements ErrorController {
     record ErrorView(int status, String title, String words) {}
 
     private static final Map<Integer, ErrorView> KNOWN = Map.of(
-            400,
-                    new ErrorView(
-                            400,
-                            "This could not be read",
-                            "The address or the form is not valid. Go back, load the page again and repeat the step."),
+            400, new ErrorView(400, "That request wasn't valid", "Go back, reload the page and try again."),
             403,
                     new ErrorView(
                             403,
-                            "The page was too old",
-                            "Load the page again and repeat the step; what was saved before is kept."),
-            404, new ErrorView(404, "This is not here", "It may have been deleted, or it belongs to somebody else."),
+                            "This page is out of date",
+                            "Reload it and try again. Everything saved earlier is still here."),
+            404, new ErrorView(404, "Page not found", "It was deleted, or it belongs to another account."),
             413,
                     new ErrorView(
                             413,
                             "The file is too large",
                             "An event file has at most 20 MB, a grid of depths or a track at most 50 MB."),
+            408, new ErrorView(408, "That took too long", "The connection is too slow. Nothing was saved. Try again."),
             429, new ErrorView(429, "Too many tries", "Wait a while and try again."));
     private static final ErrorView AWAY = new ErrorView(
             503,
-            "The records cannot be reached",
-            "Lochan's database does not answer, or its disk is full. Nothing was done; what was saved before is kept. Try again in a moment. "
-                    + "If it goes on, see the terminal of Lochan and the backup section of its README.");
+            "Database unavailable",
+            "The database isn't answering, or its disk is full. Nothing was saved. Try again in a moment. If it persists, see the server log and “Backup” in the README.");
     private static final ErrorView BUSY =
-            new ErrorView(503, "Lochan is busy", "Too many requests at once. Nothing was done: try again in a moment.");
+            new ErrorView(503, "Lochan is busy", "Nothing was saved. Try again in a moment.");
 
     @RequestMapping("/error")
     String error(HttpServletRequest request, HttpServletResponse response, Model model) {
@@ -67,11 +64,11 @@ class ErrorPages implements ErrorController {
         if (causes(failure).anyMatch(DataIntegrityViolationException.class::isInstance)) {
             return Lookup.of(KNOWN, HttpStatus.BAD_REQUEST.value());
         }
+        if (status == AWAY.status() || isFullPool(failure)) {
+            return BUSY;
+        }
         if (isOfRecords(failure)) {
             return AWAY;
-        }
-        if (status == AWAY.status()) {
-            return BUSY;
         }
         return KNOWN.getOrDefault(
                 status,
@@ -83,6 +80,11 @@ class ErrorPages implements ErrorController {
 
     private static Stream<Throwable> causes(Throwable failure) {
         return Stream.iterate(failure, t -> t != null, Throwable::getCause);
+    }
+
+    /** All connections are in use: the database itself answers. */
+    private static boolean isFullPool(Throwable failure) {
+        return causes(failure).anyMatch(t -> t instanceof SQLTransientConnectionException && t.getCause() == null);
     }
 
     private static boolean isOfRecords(Throwable failure) {

@@ -7,6 +7,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.BitSet;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.Optional;
 import lochan.core.lake.depth.DepthGrid;
 import lochan.web.db.tables.records.DepthGridRecord;
@@ -35,7 +36,9 @@ class DepthRepository {
         /** As a file of the map gave them. */
         MAP("map"),
         /** All that is known, with soundings in them. */
-        ALL("all");
+        ALL("all"),
+        /** Those of the map before the last import, for undo. */
+        FORMER("former");
 
         private final String code;
 
@@ -81,6 +84,25 @@ class DepthRepository {
                         r.getGuessed() == null ? new BitSet() : BitSet.valueOf(Deflated.unpacked(r.getGuessed()))));
     }
 
+    /** Puts one layer in the place of another, as it is; where there is none, none is left. */
+    void move(EventKey key, Layer from, Layer to) {
+        db.deleteFrom(DEPTH_GRID).where(in(key, to)).execute();
+        db.update(DEPTH_GRID)
+                .set(DEPTH_GRID.LAYER, to.code)
+                .where(in(key, from))
+                .execute();
+    }
+
+    /** Copies one layer to another. */
+    void copy(EventKey key, Layer from, Layer to) {
+        db.deleteFrom(DEPTH_GRID).where(in(key, to)).execute();
+        db.selectFrom(DEPTH_GRID).where(in(key, from)).fetchOptional().ifPresent(r -> {
+            DepthGridRecord copy = db.newRecord(DEPTH_GRID, r);
+            copy.setLayer(to.code);
+            copy.insert();
+        });
+    }
+
     /** @param grid null leaves none */
     void put(EventKey key, Layer layer, @Nullable DepthGrid grid, String source) {
         db.deleteFrom(DEPTH_GRID).where(in(key, layer)).execute();
@@ -113,10 +135,11 @@ class DepthRepository {
                 .where(DEPTH_GRID.ACCOUNT_ID.eq(key.accountId()))
                 .and(DEPTH_GRID.CHECKSUM.eq(checksum))
                 .and(DEPTH_GRID.EVENT_ID.ne(key.eventId()))
+                .and(DEPTH_GRID.LAYER.eq(Layer.ALL.code))
                 .limit(1)
                 .fetchOptional()
                 .ifPresent(r -> {
-                    for (Layer layer : Layer.values()) {
+                    for (Layer layer : List.of(Layer.MAP, Layer.ALL)) {
                         DepthGridRecord copy = db.newRecord(DEPTH_GRID, r);
                         copy.setEventId(key.eventId());
                         copy.setLayer(layer.code);

@@ -62,6 +62,39 @@ public class DepthSources {
     }
 
     /**
+     * Replaces the lake, its depths or both by what an import gives. What was there is kept for undo.
+     *
+     * @param lake   null: as it is
+     * @param grid   depths of its map; null: as they are
+     * @param source the file
+     * @throws BadGridException when what comes of it cannot be stored or computed on; nothing is changed then
+     */
+    @EventWrite
+    public void replace(EventKey key, @Nullable Lake lake, @Nullable DepthGrid grid, String source)
+            throws BadGridException {
+        MapTrial.of(lake == null ? lakes.lake(key) : lake, grid);
+        lakes.keepFormer(key, clock.instant());
+        depths.copy(key, DepthRepository.Layer.MAP, DepthRepository.Layer.FORMER);
+        if (lake != null) {
+            lakes.putLake(key, lake);
+        }
+        if (grid != null) {
+            depths.put(key, DepthRepository.Layer.MAP, grid, source);
+        }
+        again(key);
+    }
+
+    /** Takes back the lake and the depths that the last import replaced. */
+    @EventWrite
+    public void undoReplace(EventKey key) {
+        if (!lakes.takeFormer(key)) {
+            throw new NotThereException();
+        }
+        depths.move(key, DepthRepository.Layer.FORMER, DepthRepository.Layer.MAP);
+        again(key);
+    }
+
+    /**
      * Keeps soundings.
      *
      * @param soundings cleaned, at the lake's reference level

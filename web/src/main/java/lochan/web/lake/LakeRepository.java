@@ -1,11 +1,14 @@
 package lochan.web.lake;
 
+import static lochan.web.db.Tables.FORMER_LAKE;
 import static lochan.web.db.Tables.LAKE;
 
+import java.time.Instant;
 import java.util.Optional;
 import lochan.web.eventbook.EventKey;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Record1;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -23,6 +26,38 @@ class LakeRepository {
 
     Optional<String> geoJson(EventKey key) {
         return db.select(LAKE.GEO_JSON).from(LAKE).where(in(key)).fetchOptional(LAKE.GEO_JSON);
+    }
+
+    /** Keeps the lake as it is now, for undo. */
+    void keepFormer(EventKey key, Instant now) {
+        db.deleteFrom(FORMER_LAKE).where(former(key)).execute();
+        db.insertInto(FORMER_LAKE)
+                .set(FORMER_LAKE.EVENT_ID, key.eventId())
+                .set(FORMER_LAKE.ACCOUNT_ID, key.accountId())
+                .set(FORMER_LAKE.GEO_JSON, geoJson(key).orElse(null))
+                .set(FORMER_LAKE.REPLACED_AT, now)
+                .execute();
+    }
+
+    /** Takes the former lake back in the place of the one there is; false: none was kept. */
+    boolean takeFormer(EventKey key) {
+        Record1<String> former = db.select(FORMER_LAKE.GEO_JSON)
+                .from(FORMER_LAKE)
+                .where(former(key))
+                .fetchOne();
+        if (former == null) {
+            return false;
+        }
+        db.deleteFrom(LAKE).where(in(key)).execute();
+        if (former.value1() != null) {
+            put(key, former.value1());
+        }
+        db.deleteFrom(FORMER_LAKE).where(former(key)).execute();
+        return true;
+    }
+
+    private static Condition former(EventKey key) {
+        return FORMER_LAKE.EVENT_ID.eq(key.eventId()).and(FORMER_LAKE.ACCOUNT_ID.eq(key.accountId()));
     }
 
     void put(EventKey key, String geoJson) {

@@ -2,6 +2,7 @@ package lochan.web.lake;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Instant;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -125,6 +126,14 @@ public class Lakes implements EventPart {
         if (lake != null) {
             lakeRepository.put(key, LakeText.of(lake));
         }
+    }
+
+    void keepFormer(EventKey key, Instant now) {
+        lakeRepository.keepFormer(key, now);
+    }
+
+    boolean takeFormer(EventKey key) {
+        return lakeRepository.takeFormer(key);
     }
 
     /** The runs of an event's boat on its lake. */

@@ -219,13 +219,30 @@ class MapImportController {
     @PostMapping("/events/{eventId}/map/import/lake")
     String keepLake(EventKey key, RedirectAttributes flash) {
         LakeZip.Content content = whole(key);
-        lakes.putLake(key, content.lake());
-        depths.keepMap(
-                key,
-                content.depths(),
-                uploads.of(key).map(MapUploads.Upload::name).orElse(""));
+        String name = uploads.of(key).map(MapUploads.Upload::name).orElse("");
+        try {
+            depths.replace(key, content.lake(), content.depths(), name);
+            offerUndo(key, flash, "Lake imported with its depths.");
+        } catch (BadGridException e) {
+            flash.addFlashAttribute("trouble", notImported(name, e));
+        }
         uploads.drop(key);
-        flash.addFlashAttribute("notice", "Lake imported with its depths.");
+        return "redirect:/events/" + key.eventId() + "/map";
+    }
+
+    private static String notImported(String name, Exception why) {
+        return "“" + name + "” was not imported; nothing was changed: " + why.getMessage() + ".";
+    }
+
+    private static void offerUndo(EventKey key, RedirectAttributes flash, String done) {
+        Undo.offer(flash, done, "/events/" + key.eventId() + "/map/import/undo");
+    }
+
+    /** Takes back the lake and depths that the last import replaced. */
+    @PostMapping("/events/{eventId}/map/import/undo")
+    String undo(EventKey key, RedirectAttributes flash) {
+        depths.undoReplace(key);
+        flash.addFlashAttribute("notice", "Lake restored.");
         return "redirect:/events/" + key.eventId() + "/map";
     }
 
@@ -304,21 +321,16 @@ class MapImportController {
             throws BadGridException {
         switch (result) {
             case ImportReading.Result.OfLake l -> {
-                lakes.putLake(key, l.lake());
-                depths.again(key);
-                flash.addFlashAttribute("notice", "Lake imported. Runs now follow the water.");
+                depths.replace(key, l.lake(), null, name);
+                offerUndo(key, flash, "Lake imported. Runs now follow the water.");
             }
             case ImportReading.Result.OfCover c -> {
-                lakes.putLake(key, c.lake());
-                flash.addFlashAttribute("notice", "Cover imported.");
+                depths.replace(key, c.lake(), null, name);
+                offerUndo(key, flash, "Cover imported.");
             }
             case ImportReading.Result.OfDepths d -> {
-                if (d.shore() != null) {
-                    lakes.putLake(key, d.shore());
-                }
-                depths.keepMap(key, d.grid(), name);
-                flash.addFlashAttribute(
-                        "notice", d.grid().columns() + " × " + d.grid().rows() + " depths taken.");
+                depths.replace(key, d.shore(), d.grid(), name);
+                offerUndo(key, flash, d.grid().columns() + " × " + d.grid().rows() + " depths imported.");
             }
             case ImportReading.Result.OfSoundings s -> keepSoundings(key, s, name, flash);
         }
@@ -363,7 +375,7 @@ class MapImportController {
     @PostMapping("/events/{eventId}/map/soundings/restore")
     String restoreSoundings(EventKey key, @RequestParam String survey, RedirectAttributes flash) {
         depths.restoreSurvey(key, survey);
-        flash.addFlashAttribute("notice", "The soundings are back.");
+        flash.addFlashAttribute("notice", "Soundings restored.");
         return "redirect:/events/" + key.eventId() + "/map";
     }
 }

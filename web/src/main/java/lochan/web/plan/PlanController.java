@@ -69,6 +69,15 @@ class PlanController {
         return Math.clamp(day, 1, event.days().size());
     }
 
+    /** Marks the plan that the boat app shows for its day. */
+    @PostMapping("/events/{eventId}/plan/follow")
+    String follow(EventKey key, @RequestParam long plan, RedirectAttributes flash) {
+        plans.follow(key, plan);
+        int day = plans.stored(key, plan).plan().day();
+        flash.addFlashAttribute("notice", "The boat app now shows this plan for day " + day + ".");
+        return show(key, plan);
+    }
+
     /** A plan of its own with the same stops, on the same day or at the same times of another. */
     @PostMapping("/events/{eventId}/plan/copy")
     String copy(
@@ -87,7 +96,7 @@ class PlanController {
                 key,
                 new Plan(
                         to,
-                        fitting(name),
+                        plans.freeName(key, to, fitting(name)),
                         of.stops().stream()
                                 .map(s -> s.during(
                                         s.arrive().plus(ahead), s.leave().plus(ahead)))
@@ -188,13 +197,15 @@ class PlanController {
                     key,
                     of,
                     "optimised",
-                    of.plan().name() == null ? name : of.plan().name(),
+                    of.plan().name() == null
+                            ? plans.freeName(key, of.plan().day(), name)
+                            : of.plan().name(),
                     f.stops())) {
                 flash.addFlashAttribute("trouble", "The plan was changed in another window. Nothing was changed here.");
             }
             return show(key, plan);
         }
-        String kept = fitting(name);
+        String kept = plans.freeName(key, of.plan().day(), fitting(name));
         long id = plans.add(key, new Plan(of.plan().day(), kept, f.stops()));
         List<Long> made = new ArrayList<>(List.of(id));
         if (f.next() != null) {

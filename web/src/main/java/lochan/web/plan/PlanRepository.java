@@ -65,6 +65,7 @@ class PlanRepository {
                 .orderBy(PLAN.ORDINAL)
                 .fetch(r -> new StoredPlan(
                         r.getId(),
+                        r.getFollowedAt(),
                         new Plan(r.getDay(), r.getName(), stops.getOrDefault(r.getId(), List.of())),
                         change(changes.get(r.getId()), r.getChangesDone()),
                         change(changes.get(r.getId()), r.getChangesDone() + 1)));
@@ -88,6 +89,14 @@ class PlanRepository {
 
     private static List<PlanStop> stops(String json) {
         return JSON.readValue(json, new TypeReference<List<PlanStop>>() {});
+    }
+
+    void follow(EventKey key, long id, Instant now) {
+        db.update(PLAN)
+                .set(PLAN.FOLLOWED_AT, now)
+                .where(in(key))
+                .and(PLAN.ID.eq(id))
+                .execute();
     }
 
     long add(EventKey key, Plan plan) {

@@ -3,6 +3,7 @@ package lochan.web.plan;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import lochan.core.eventdata.EventData;
 import lochan.core.planning.valuation.PlanValue;
 import lochan.offline.form.Form;
@@ -15,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 record PlanView(
         EventData data,
         List<StoredPlan> plans,
+        Set<Long> followed,
         @Nullable StoredPlan shown,
         Map<String, String> strategies,
         String allStrategies,

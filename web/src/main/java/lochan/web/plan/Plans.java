@@ -1,9 +1,12 @@
 package lochan.web.plan;
 
 import java.time.Clock;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Stream;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
@@ -34,13 +37,47 @@ public class Plans implements EventPart {
     @Override
     public void read(EventKey key, EventData.Builder event) {
         Set<String> spots = event.spotIds();
-        event.plans(all(key).stream().map(p -> p.at(spots::contains)).toList());
+        // The plan that is followed comes first of its day, here and in the event's file.
+        event.plans(followedFirst(stored(key)).stream()
+                .map(p -> p.plan().at(spots::contains))
+                .toList());
     }
 
     @Override
     @EventWrite
     public void write(EventKey key, EventData event) {
-        add(key, event.plans());
+        Set<Integer> days = new HashSet<>();
+        for (Plan plan : event.plans()) {
+            long id = repository.add(key, plan);
+            if (!plan.stops().isEmpty() && days.add(plan.day())) {
+                repository.follow(key, id, clock.instant());
+            }
+        }
+    }
+
+    private static List<StoredPlan> followedFirst(List<StoredPlan> plans) {
+        return Stream.concat(
+                        plans.stream()
+                                .filter(p -> p.equals(followed(plans, p.plan().day()))),
+                        plans.stream()
+                                .filter(p -> !p.equals(followed(plans, p.plan().day()))))
+                .toList();
+    }
+
+    /** The plan of a day that is followed: the one marked last, else the newest with stops; null: none has any. */
+    static @Nullable StoredPlan followed(List<StoredPlan> plans, int day) {
+        return plans.stream()
+                .filter(p -> p.plan().day() == day && !p.plan().stops().isEmpty())
+                .max(Comparator.comparing(StoredPlan::followedAt, Comparator.nullsFirst(Comparator.naturalOrder()))
+                        .thenComparing(StoredPlan::id))
+                .orElse(null);
+    }
+
+    /** Marks the plan that its day is fished by. */
+    @EventWrite
+    void follow(EventKey key, long id) {
+        stored(key, id);
+        repository.follow(key, id, clock.instant());
     }
 
     public List<Plan> all(EventKey key) {
@@ -63,13 +100,21 @@ public class Plans implements EventPart {
                 .orElseThrow(NotThereException::new);
     }
 
-    /** The plan that a day is fished by: its first with stops; null: none. */
+    /** The plan that a day is fished by; null: none. */
     @Nullable
     StoredPlan ofDay(EventKey key, int day) {
-        return repository.all(key).stream()
-                .filter(p -> p.plan().day() == day && !p.plan().stops().isEmpty())
-                .findFirst()
-                .orElse(null);
+        return followed(repository.all(key), day);
+    }
+
+    /** A name that no plan of its day has yet: "Balanced", then "Balanced 2". */
+    String freeName(EventKey key, int day, String name) {
+        Set<String> taken = new HashSet<>();
+        all(key).stream().filter(p -> p.day() == day).map(Plan::name).forEach(taken::add);
+        String free = name;
+        for (int n = 2; taken.contains(free); n++) {
+            free = name + " " + n;
+        }
+        return free;
     }
 
     /**

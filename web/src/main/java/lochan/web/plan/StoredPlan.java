@@ -1,5 +1,6 @@
 package lochan.web.plan;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import lochan.core.plan.Plan;
@@ -9,11 +10,16 @@ import org.jspecify.annotations.Nullable;
 /**
  * A plan with its record's id.
  *
+ * @param followedAt when it was marked as the one to follow; null: never
  * @param last    the change that made it as it is; null: it is as it was begun, or all changes are undone
  * @param undone  the change that was undone last and may be done again; null: none
  */
 public record StoredPlan(
-        long id, Plan plan, @Nullable Change last, @Nullable Change undone) {
+        long id,
+        @Nullable Instant followedAt,
+        Plan plan,
+        @Nullable Change last,
+        @Nullable Change undone) {
 
     /** Tells the plan as it stands from every other state of it. */
     public int revision() {

@@ -12,6 +12,7 @@ enum LogColumn implements Coded {
     SPOT("spot", Kind.TEXT, Of.STOP, "Spot", "place", "location", "where"),
     START("start", Kind.TIME, Of.STOP, "Start", "from", "start time", "began", "time in"),
     END("end", Kind.TIME, Of.STOP, "End", "to", "until", "end time", "ended", "time out"),
+    END_DATE("endDate", Kind.DATE, Of.STOP, "End date"),
     MINUTES("minutes", Kind.TEXT, Of.STOP, "Minutes fished", "minutes", "min", "duration"),
     POSITION("position", Kind.TEXT, Of.STOP, "Position", "coordinates", "lat lon", "gps"),
     SPOT_TYPE("spotType", Kind.TEXT, Of.STOP, "Spot type", "structure", "cover", "kind of place"),

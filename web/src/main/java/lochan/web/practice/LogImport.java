@@ -2,6 +2,7 @@ package lochan.web.practice;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
@@ -222,6 +223,8 @@ final class LogImport {
             form.put(LogColumn.SPOT.code(), spot.id());
         }
         putFished(group, form);
+        // The table that is looked at before anything is saved shows how long each was.
+        form.put("longStop", "on");
         putEnd(form);
         Optional<PracticeStop> stop = StopForm.read(
                 form, options.batch() + stops.size(), List.of(), List.copyOf(presentations.values()), zone());
@@ -337,9 +340,13 @@ final class LogImport {
                     LogColumn.MINUTES.code(),
                     "“" + form.value(LogColumn.MINUTES.code()) + "” is no number of minutes: type it as 45.");
         } else if (start != null) {
-            form.put(
-                    LogColumn.END.code(),
-                    start.plusMinutes(Long.parseLong(minutes.group(1))).toString());
+            long fished = Long.parseLong(minutes.group(1));
+            LocalTime end = start.plusMinutes(fished);
+            form.put(LogColumn.END.code(), end.toString());
+            LocalDate date = form.date(LogColumn.DATE.code());
+            if (date != null && end.isBefore(start)) {
+                form.put(LogColumn.END_DATE.code(), date.plusDays(1));
+            }
         }
     }
 

@@ -1,5 +1,6 @@
 package lochan.web.practice;
 
+import java.io.Serializable;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -193,6 +194,13 @@ class PracticeController {
                 ConditionWords.of(b.notes(), units));
     }
 
+    /** A stop at a spot off limits, which is asked about before it is logged. */
+    public record StartQuestion(String spot, String name, List<String> presentations, String code)
+            implements Serializable {
+
+        private static final long serialVersionUID = 1L;
+    }
+
     @PostMapping("/events/{eventId}/practice/start")
     String start(
             EventKey key,
@@ -201,8 +209,9 @@ class PracticeController {
             @RequestParam String code,
             @RequestParam(defaultValue = "1") int anglers,
             @RequestParam(defaultValue = "0") long ago,
+            @RequestParam(defaultValue = "false") boolean anyway,
             RedirectAttributes flash) {
-        EventData event = events.outline(key);
+        EventData event = events.event(key);
         List<String> known = presentation == null
                 ? List.of()
                 : presentation.stream()
@@ -211,6 +220,10 @@ class PracticeController {
                         .toList();
         if (event.spot(spot).isEmpty()) {
             flash.addFlashAttribute("trouble", "Choose the spot first.");
+        } else if (!anyway && event.offLimits(event.spot(spot).orElseThrow())) {
+            flash.addFlashAttribute(
+                    "asksStart",
+                    new StartQuestion(spot, event.spot(spot).orElseThrow().name(), known, code));
         } else if (isCode(code)) {
             practice.start(key, code, spot, known, Math.clamp(anglers, 1, 2), practice.ago(ago));
         }

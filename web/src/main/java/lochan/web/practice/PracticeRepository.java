@@ -43,6 +43,7 @@ import lochan.web.db.tables.records.BiteRecord;
 import lochan.web.db.tables.records.StopRecord;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventRevisions;
+import lochan.web.shared.Inserts;
 import lochan.web.shared.JsonText;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -413,15 +414,13 @@ class PracticeRepository {
     void addBite(EventKey key, String stopCode, LoggedBite bite) {
         touch(key, STOP.CODE.eq(stopCode));
         int next = next(BITE, BITE.ORDINAL, biteIn(key).and(BITE.STOP_CODE.eq(stopCode)));
-        db.insertInto(BITE)
+        Inserts.once(db.insertInto(BITE)
                 .set(filled(bite.bite())
                         .setEventId(key.eventId())
                         .setAccountId(key.accountId())
                         .setStopCode(stopCode)
                         .setOrdinal(next)
-                        .setCode(bite.code()))
-                .onDuplicateKeyIgnore()
-                .execute();
+                        .setCode(bite.code())));
     }
 
     void updateBite(EventKey key, LoggedBite bite) {

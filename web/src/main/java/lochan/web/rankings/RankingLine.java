@@ -29,6 +29,7 @@ record RankingLine(
         String presentation,
         int stones,
         boolean untried,
+        boolean offLimits,
         boolean sizeUnknown,
         String rate,
         String interval,
@@ -74,6 +75,7 @@ record RankingLine(
                         .name())
                 .stones(r.stones())
                 .untried(r.isUntried())
+                .offLimits(event.offLimits(event.spot(r.cell().spotId()).orElseThrow()))
                 .sizeUnknown(r.isSizeUnknown())
                 .rate(tenth(r.bites().mean()))
                 .interval(tenth(r.bites().p10()) + " – " + tenth(r.bites().p90()))

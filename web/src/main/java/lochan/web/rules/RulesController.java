@@ -140,7 +140,7 @@ class RulesController {
     @PostMapping("/events/{eventId}/restore")
     String restore(@AuthenticationPrincipal Angler angler, @PathVariable long eventId, RedirectAttributes flash) {
         events.restore(new EventKey(angler.accountId(), eventId));
-        flash.addFlashAttribute("notice", "The event is back.");
+        flash.addFlashAttribute("notice", "Event restored.");
         return "redirect:/events";
     }
 

@@ -67,7 +67,8 @@ class WaypointRepository {
                                         .setAccountId(key.accountId())
                                         .setOrdinal(next + i)
                                         .setCode(waypoints.get(i).id()))
-                                .onDuplicateKeyIgnore())
+                                .onDuplicateKeyUpdate()
+                                .set(WAYPOINT.CODE, WAYPOINT.CODE))
                         .toList())
                 .execute();
     }

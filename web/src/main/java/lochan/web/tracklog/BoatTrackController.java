@@ -1,10 +1,13 @@
 package lochan.web.tracklog;
 
-import java.time.DateTimeException;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
+import lochan.core.Intake;
 import lochan.core.event.Position;
 import lochan.core.practice.track.Fix;
+import lochan.eventformat.EventFileException;
+import lochan.eventformat.JsonLimits;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventWrite;
@@ -14,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
+import tools.jackson.databind.JsonNode;
 
 /** Takes the track that a phone recorded: it is made stops of at the desk, like a plotter's. */
 @RestController
@@ -21,6 +25,8 @@ class BoatTrackController {
 
     /** In one request. */
     private static final int MOST_FIXES = 5000;
+
+    private static final double MOST_MILLIS = 1e14;
 
     private final PhoneFixRepository repository;
     private final EventBook events;
@@ -30,30 +36,51 @@ class BoatTrackController {
         this.events = events;
     }
 
-    /**
-     * What a phone sends.
-     *
-     * @param fixes each as ms of the epoch, latitude, longitude
-     */
-    record Sent(List<double[]> fixes) {}
-
-    /** Takes fixes, each once. */
+    /** Takes fixes, each once: {@code {"fixes": [[ms of the epoch, latitude, longitude]]}}. */
     @PostMapping("/boat/{eventId}/track")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @EventWrite
-    public void take(EventKey key, @RequestBody Sent sent) {
+    public void take(EventKey key, @RequestBody String body) {
         events.outline(key);
-        if (sent.fixes().size() > MOST_FIXES) {
+        JsonNode sent;
+        try {
+            sent = JsonLimits.read(body).path("fixes");
+        } catch (EventFileException e) {
+            throw bad();
+        }
+        if (!sent.isArray()) {
+            throw bad();
+        }
+        if (sent.size() > MOST_FIXES) {
             throw new ResponseStatusException(HttpStatus.CONTENT_TOO_LARGE);
         }
-        repository.add(key, sent.fixes().stream().map(BoatTrackController::fix).toList());
+        List<Fix> fixes = new ArrayList<>();
+        sent.forEach(one -> fixes.add(fix(one)));
+        repository.add(key, fixes);
     }
 
-    private static Fix fix(double[] f) {
-        try {
-            return new Fix(Instant.ofEpochMilli((long) f[0]), new Position(f[1], f[2]));
-        } catch (DateTimeException | IllegalArgumentException | ArrayIndexOutOfBoundsException e) {
-            throw new ResponseStatusException(HttpStatus.BAD_REQUEST, "a fix is no time, latitude and longitude", e);
+    private static Fix fix(JsonNode f) {
+        if (f.size() != 3
+                || !f.get(0).isNumber()
+                || !f.get(1).isNumber()
+                || !f.get(2).isNumber()) {
+            throw bad();
         }
+        double millis = f.get(0).asDouble(Double.NaN);
+        double lat = f.get(1).asDouble(Double.NaN);
+        double lon = f.get(2).asDouble(Double.NaN);
+        if (!(Math.abs(millis) < MOST_MILLIS) || !(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180)) {
+            throw bad();
+        }
+        Instant at = Instant.ofEpochMilli((long) millis);
+        if (!Intake.isTime(at)) {
+            throw bad();
+        }
+        return new Fix(at, new Position(lat, lon));
+    }
+
+    private static ResponseStatusException bad() {
+        return new ResponseStatusException(
+                HttpStatus.BAD_REQUEST, "Every fix must be a time, a latitude and a longitude. Nothing was saved.");
     }
 }

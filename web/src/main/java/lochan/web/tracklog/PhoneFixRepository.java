@@ -35,7 +35,7 @@ class PhoneFixRepository {
                         fix.position().lat(),
                         fix.position().lon());
             }
-            insert.onDuplicateKeyIgnore().execute();
+            insert.onDuplicateKeyUpdate().set(PHONE_FIX.AT, PHONE_FIX.AT).execute();
         }
     }
 

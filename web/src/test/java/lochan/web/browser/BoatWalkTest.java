@@ -281,7 +281,7 @@ class BoatWalkTest extends Walk {
         enter(app, app.account());
         page.waitForCondition(() -> !keepsApp(SampleEvents.boat(path)));
         page.navigate(app.address() + SampleEvents.boat(path));
-        assertThat(page.locator("h1")).hasText("This is not here");
+        assertThat(page.locator("h1")).hasText("Page not found");
         assertThat((String) page.evaluate(ALL_KEPT))
                 .contains("\"grams\"")
                 .doesNotContain("Secret open")

@@ -128,10 +128,10 @@ class GuardTest {
                 Visitor.Answer page = CompletableFuture.supplyAsync(() -> angler.get(event + "/spots"))
                         .get(SOON.toSeconds(), java.util.concurrent.TimeUnit.SECONDS);
                 assertThat(page.status()).isEqualTo(503);
-                assertThat(page.texts("h1")).containsExactly("The records cannot be reached");
+                assertThat(page.texts("h1")).containsExactly("Database unavailable");
                 assertThat(page.body()).doesNotContain("Exception", "java.");
                 assertThat(angler.post("/sign-in", "name", "x", "password", "y").texts("h1"))
-                        .containsExactly("The records cannot be reached");
+                        .containsExactly("Database unavailable");
             } finally {
                 signal("CONT", database);
             }
@@ -148,7 +148,7 @@ class GuardTest {
             String event = SampleEvents.event(angler, "Damaged");
             app.bean(DSLContext.class).execute("RENAME TABLE event TO event_gone");
 
-            assertThat(angler.get(event + "/plan").texts("h1")).containsExactly("The records cannot be reached");
+            assertThat(angler.get(event + "/plan").texts("h1")).containsExactly("Database unavailable");
             assertThat(angler.get("/settings").status())
                     .as("what does not need it goes on")
                     .isEqualTo(200);
@@ -158,11 +158,11 @@ class GuardTest {
     @Test
     void whatIsNotThereAndWhatIsNoNumberGetThePlainPage(RunningApp app) {
         Visitor angler = app.angler();
-        assertThat(angler.get("/events/999999/plan").texts("h1")).containsExactly("This is not here");
-        assertThat(angler.get("/nothing").texts("h1")).containsExactly("This is not here");
+        assertThat(angler.get("/events/999999/plan").texts("h1")).containsExactly("Page not found");
+        assertThat(angler.get("/nothing").texts("h1")).containsExactly("Page not found");
         assertThat(angler.get(SampleEvents.event(angler, "Senseless") + "/plan?plan=abc")
                         .texts("h1"))
-                .containsExactly("This could not be read");
+                .containsExactly("That request wasn't valid");
         assertThat(angler.get("/events").header("Permissions-Policy"))
                 .contains("geolocation=(self)")
                 .contains("camera=()");

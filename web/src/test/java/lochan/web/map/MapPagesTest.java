@@ -334,7 +334,7 @@ class MapPagesTest {
                 "{} | expected points, lines, polygons",
                 "[1, 2 | have no latitude, longitude and depth",
                 "{\"type\": \"FeatureCollection\", \"features\": [}] | GeoJSON",
-                "ncols 2001 | ncols is 2001.0",
+                "ncols 20001 | ncols is 20001.0",
                 "hello | none of the files read here"
             })
     void whatIsNoLakeIsRefusedAndChangesNothing(String content, String message, RunningApp app) {

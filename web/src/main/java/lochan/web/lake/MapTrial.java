@@ -1,0 +1,100 @@
+package lochan.web.lake;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import lochan.core.Assumptions;
+import lochan.core.Violation;
+import lochan.core.event.Boat;
+import lochan.core.event.Position;
+import lochan.core.lake.Lake;
+import lochan.core.lake.Runs;
+import lochan.core.lake.ShoreWind;
+import lochan.core.lake.depth.BadGridException;
+import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.structure.StructureFinder;
+import lochan.eventformat.LakeText;
+import org.jspecify.annotations.Nullable;
+
+/** Tries out what an import gives before it replaces anything: it is stored, read back and computed on once. */
+final class MapTrial {
+
+    private static final double LEAST_ACROSS_M = 20;
+    private static final double MOST_ACROSS_M = 300_000;
+    private static final double LEAST_CELL_M = 0.2;
+    private static final double MOST_CELL_M = 5000;
+    private static final double NORTHMOST = 85;
+
+    private MapTrial() {}
+
+    /** @throws BadGridException in one line, for what no lake is like or what cannot be stored */
+    static void of(@Nullable Lake lake, @Nullable DepthGrid grid) throws BadGridException {
+        try {
+            if (grid != null) {
+                size(grid);
+                StructureFinder.find(Lakes.survey(grid), StructureFinder.Filter.USUAL);
+            }
+            if (lake != null) {
+                size(lake);
+                stored(lake);
+                computed(lake);
+            }
+        } catch (IllegalArgumentException | IllegalStateException | ArithmeticException e) {
+            throw new BadGridException("what comes of it can't be stored or computed on ("
+                    + String.valueOf(e.getMessage()).lines().findFirst().orElse("") + ")");
+        }
+    }
+
+    private static void size(DepthGrid grid) throws BadGridException {
+        if (!(grid.stepM() >= LEAST_CELL_M) || !(grid.stepM() <= MOST_CELL_M)) {
+            throw new BadGridException(String.format(
+                    Locale.ROOT,
+                    "its cells are %.2g m wide: a lake's are from 0.2 m to 5 km. Check the cell size and the coordinate system",
+                    grid.stepM()));
+        }
+    }
+
+    private static void size(Lake lake) throws BadGridException {
+        List<Position> shore =
+                lake.bodies().stream().flatMap(b -> b.shore().stream()).toList();
+        if (shore.isEmpty()) {
+            throw new BadGridException("it has no water");
+        }
+        double south = edge(shore.stream().map(Position::lat), false);
+        double north = edge(shore.stream().map(Position::lat), true);
+        double west = edge(shore.stream().map(Position::lon), false);
+        double east = edge(shore.stream().map(Position::lon), true);
+        double up = (north - south) * Position.METRES_PER_DEGREE;
+        double across = (east - west) * Position.metresPerDegreeEast((south + north) / 2);
+        double larger = Math.max(up, across);
+        if (!(larger >= LEAST_ACROSS_M && larger <= MOST_ACROSS_M) || north > NORTHMOST || south < -NORTHMOST) {
+            throw new BadGridException(String.format(
+                    Locale.ROOT,
+                    "the lake would be %.3g km across: expected 20 m to 300 km. Check the file's coordinate system",
+                    larger / 1000));
+        }
+    }
+
+    private static double edge(Stream<Double> numbers, boolean greatest) {
+        Stream<Double> sorted = numbers.sorted();
+        return greatest
+                ? sorted.reduce((a, b) -> b).orElseThrow()
+                : sorted.findFirst().orElseThrow();
+    }
+
+    private static void stored(Lake lake) throws BadGridException {
+        List<Violation> wrong = lake.check();
+        if (!wrong.isEmpty()) {
+            throw new BadGridException(wrong.getFirst().message());
+        }
+        LakeText.read(LakeText.of(lake));
+    }
+
+    /** As Spots, Rankings and Plan do. */
+    private static void computed(Lake lake) {
+        Position middle = lake.bodies().getFirst().shore().getFirst();
+        Assumptions a = Assumptions.DEFAULTS;
+        new ShoreWind(lake, a.bank()).side(middle, 5.0, 180.0);
+        Runs.of(lake, Boat.USUAL, a.planning()).between(middle, middle);
+    }
+}
