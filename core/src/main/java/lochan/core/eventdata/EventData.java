@@ -24,6 +24,7 @@ import lochan.core.lake.Waypoint;
 import lochan.core.notebook.Notebook;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
+import lochan.core.practice.Bite;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.PracticeStop;
 import lochan.core.practice.Presentation;
@@ -185,6 +186,14 @@ public record EventData(
             throw new IllegalStateException("the event has no lake");
         }
         return lake;
+    }
+
+    /** Whether a fish of practice was guessed and then weighed: until then nothing is known of how the angler guesses. */
+    public boolean hasWeighedGuess() {
+        return stops.stream()
+                .flatMap(s -> s.bites().stream())
+                .map(Bite::size)
+                .anyMatch(s -> s != null && s.grams() != null && s.guessGrams() != null);
     }
 
     /** Whether the event's rules put a spot off limits. */

@@ -173,6 +173,7 @@ public final class StopForm {
                     "end",
                     "The stop ends before it starts. Enter a later end, or the end date if you fished past midnight.");
         } else if (isLong(start, end) && !form.has("longStop")) {
+            form.put("asksLong", "on");
             form.error(
                     "end",
                     "This stop lasts " + Times.span(Duration.between(start, end))

@@ -1,6 +1,8 @@
 package lochan.web.eventbook;
 
 import java.util.List;
+import lochan.core.event.Boat;
+import lochan.core.event.Event;
 import lochan.core.eventdata.EventData;
 import lochan.eventformat.EventFile;
 import lochan.web.shared.Kept;
@@ -57,6 +59,22 @@ public class EventBook {
     @Transactional(readOnly = true)
     public EventFile file(EventKey key) {
         return new EventFile(event(key), events.extras(key));
+    }
+
+    /** What is meant for days that move, as "2 plans". */
+    @Transactional(readOnly = true)
+    public List<String> onDays(EventKey key, DayMoves moves) {
+        return parts.stream()
+                .map(p -> p.onDays(key, moves))
+                .filter(words -> !words.isEmpty())
+                .toList();
+    }
+
+    /** Changes rules and boat, and moves what is meant for days that move. */
+    @EventWrite
+    public void update(EventKey key, Event event, Boat boat, DayMoves moves) {
+        events.update(key, event, boat);
+        parts.forEach(p -> p.move(key, moves));
     }
 
     /** Adds an event whole. */

@@ -22,6 +22,14 @@ public interface EventPart {
         return event;
     }
 
+    /** What of this part is meant for days that move, as "2 plans"; empty: nothing. */
+    default String onDays(EventKey key, DayMoves moves) {
+        return "";
+    }
+
+    /** Moves what is meant for days that move. */
+    default void move(EventKey key, DayMoves moves) {}
+
     /** Keeps this part of an event that was just made. */
     void write(EventKey key, EventData event);
 }

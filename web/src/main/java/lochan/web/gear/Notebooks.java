@@ -7,9 +7,11 @@ import java.util.List;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.CarriedRate;
 import lochan.core.notebook.KnownFish;
+import lochan.core.notebook.KnownFishBuilder;
 import lochan.core.notebook.Notebook;
 import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
+import lochan.web.eventbook.DayMoves;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
@@ -57,6 +59,30 @@ public class Notebooks implements EventPart {
     /** As it was kept; the sheets that rules go by are not in it. */
     public Notebook notebook(EventKey key) {
         return repository.notebook(key);
+    }
+
+    @Override
+    public String onDays(EventKey key, DayMoves moves) {
+        int fish = (int) notebook(key).fish().stream()
+                .filter(f -> f.nextVisit() != null && moves.at(f.nextVisit()).isPresent())
+                .count();
+        return fish == 0 ? "" : "the time to go back to " + fish + " known fish";
+    }
+
+    @Override
+    @EventWrite
+    public void move(EventKey key, DayMoves moves) {
+        for (KnownFish f : notebook(key).fish()) {
+            Instant visit = f.nextVisit();
+            if (visit != null) {
+                moves.at(visit)
+                        .ifPresent(by -> repository.put(
+                                key,
+                                KnownFishBuilder.builder(f)
+                                        .nextVisit(moves.shifted(visit, by))
+                                        .build()));
+            }
+        }
     }
 
     /** Adds a whole one to a new event. */

@@ -136,6 +136,15 @@ class PlanRepository {
         db.batchInsert(rows).execute();
     }
 
+    /** Puts the stops of a plan on another date. Changes before it are forgotten: they were of the date that is gone. */
+    void moved(EventKey key, StoredPlan plan, List<PlanStop> stops) {
+        db.deleteFrom(PLAN_CHANGE)
+                .where(PLAN_CHANGE.PLAN_ID.eq(plan.id()))
+                .and(PLAN_CHANGE.ACCOUNT_ID.eq(key.accountId()))
+                .execute();
+        put(key, plan.id(), plan.plan().name(), stops, 0);
+    }
+
     /** Puts other stops into a plan and keeps the change; changes that were undone are forgotten. */
     void change(EventKey key, StoredPlan plan, String words, @Nullable String name, List<PlanStop> stops) {
         int ordinal = plan.last() == null ? 1 : plan.last().ordinal() + 1;

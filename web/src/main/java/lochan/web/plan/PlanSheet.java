@@ -140,8 +140,11 @@ record PlanSheet(
         return leg.needed().isZero()
                 ? "stay"
                 : "run " + units.distance(leg.run().metres()) + ", "
-                        + leg.needed().plusSeconds(59).toMinutes() + " min"
-                        + (leg.waits().isEmpty() ? "" : " with the wait") + (leg.inLee() ? ", in the lee" : "");
+                        + (leg.waits().isEmpty() ? leg.needed() : leg.run().time())
+                                .plusSeconds(59)
+                                .toMinutes()
+                        + " min" + (leg.waits().isEmpty() ? "" : ", with a wait ashore")
+                        + (leg.inLee() ? ", in the lee" : "");
     }
 
     private static String sky(ForecastPeriod f, CompetitionDay day, ZoneId zone, Units units) {

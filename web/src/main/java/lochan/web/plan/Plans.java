@@ -10,6 +10,8 @@ import java.util.stream.Stream;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
+import lochan.core.quantity.Count;
+import lochan.web.eventbook.DayMoves;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
@@ -78,6 +80,33 @@ public class Plans implements EventPart {
     void follow(EventKey key, long id) {
         stored(key, id);
         repository.follow(key, id, clock.instant());
+    }
+
+    @Override
+    public String onDays(EventKey key, DayMoves moves) {
+        long plans = moving(key, moves).size();
+        return plans == 0 ? "" : Count.of((int) plans, "plan");
+    }
+
+    private List<StoredPlan> moving(EventKey key, DayMoves moves) {
+        return stored(key).stream()
+                .filter(p -> !p.plan().stops().isEmpty()
+                        && moves.ofDay(p.plan().day()).isPresent())
+                .toList();
+    }
+
+    @Override
+    @EventWrite
+    public void move(EventKey key, DayMoves moves) {
+        for (StoredPlan p : moving(key, moves)) {
+            DayMoves.Move by = moves.ofDay(p.plan().day()).orElseThrow();
+            repository.moved(
+                    key,
+                    p,
+                    p.plan().stops().stream()
+                            .map(s -> s.during(moves.shifted(s.arrive(), by), moves.shifted(s.leave(), by)))
+                            .toList());
+        }
     }
 
     public List<Plan> all(EventKey key) {

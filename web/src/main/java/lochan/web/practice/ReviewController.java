@@ -97,10 +97,15 @@ class ReviewController {
                             String.format(
                                     Locale.ROOT, "%+d%%", Math.round(100 * (g.guessGrams() / g.scaleGrams() - 1)))))
                     .toList());
-            page.bias(String.format(
-                    Locale.ROOT,
-                    "%+d%%",
-                    Math.round(100 * Math.expm1(review.guessBias().mean()))));
+            // Until a fish was guessed and weighed it is no finding, but what the model begins with.
+            page.bias(
+                    event.hasWeighedGuess()
+                            ? String.format(
+                                    Locale.ROOT,
+                                    "%+d%%",
+                                    Math.round(
+                                            100 * Math.expm1(review.guessBias().mean())))
+                            : null);
         }
         return Views.show("practice/review", model, page.build());
     }

@@ -26,6 +26,6 @@ record EvidenceView(
         double patternMean,
         String landedWords,
         String seen,
-        SizeModel.Predictive bias,
+        SizeModel.@Nullable Predictive bias,
         List<String> why,
         List<String> others) {}

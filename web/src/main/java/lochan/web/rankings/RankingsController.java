@@ -320,7 +320,7 @@ class RankingsController {
                 String.format(Locale.ROOT, "%.1f of %.1f bites", landing.alpha(), landing.alpha() + landing.beta()));
         page.seen(Count.of(row.stops(), "stop") + ", " + Count.of(row.bitesSeen(), "bite") + ", " + row.sized()
                 + " with a size");
-        page.bias(dayModel.sizes().guessBias());
+        page.bias(event.hasWeighedGuess() ? dayModel.sizes().guessBias() : null);
         page.why(Why.of(row, dayModel, bin, found(job), lakeKeeper(rankings.rows()), accounts.units(key.accountId())));
         page.others(rankings.otherSpotsOfPattern(cell).stream()
                 .map(s -> event.spot(s).orElseThrow().name())

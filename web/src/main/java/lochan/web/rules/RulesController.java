@@ -6,8 +6,10 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import lochan.core.event.Boat;
 import lochan.core.event.BoatRun;
+import lochan.core.event.Event;
 import lochan.core.event.Species;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
@@ -15,9 +17,12 @@ import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
 import lochan.web.account.Angler;
 import lochan.web.competition.CompetitionLog;
+import lochan.web.eventbook.DayMoves;
+import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.practice.Practice;
+import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
 import org.jspecify.annotations.Nullable;
@@ -37,13 +42,21 @@ class RulesController {
     private static final double SLOWEST_MPS = 0.5;
     private static final double FASTEST_MPS = 60;
 
+    private final EventBook book;
     private final Events events;
     private final Accounts accounts;
     private final Practice practice;
     private final CompetitionLog competition;
     private final Clock clock;
 
-    RulesController(Events events, Accounts accounts, Practice practice, CompetitionLog competition, Clock clock) {
+    RulesController(
+            EventBook book,
+            Events events,
+            Accounts accounts,
+            Practice practice,
+            CompetitionLog competition,
+            Clock clock) {
+        this.book = book;
         this.practice = practice;
         this.competition = competition;
         this.events = events;
@@ -100,9 +113,26 @@ class RulesController {
         if (!form.ok()) {
             return page(form, speeds(key, form.units()), model);
         }
-        events.update(key, read.orElseThrow().event(), read.orElseThrow().boat());
+        Event after = read.orElseThrow().event();
+        DayMoves moves = DayMoves.of(events.event(key), after);
+        List<String> meant = moves.moves().isEmpty() ? List.of() : book.onDays(key, moves);
+        if (!meant.isEmpty() && !form.has("move")) {
+            return page(form, speeds(key, form.units()), question(moves, meant), model);
+        }
+        boolean leave = form.value("move").equals("no");
+        book.update(key, after, read.orElseThrow().boat(), leave ? new DayMoves(List.of(), moves.zone()) : moves);
         flash.addFlashAttribute("notice", "Event saved.");
         return "redirect:/events/" + key.eventId() + "/rules";
+    }
+
+    /** As "Day 1 moves from Wed 22 Dec to Wed 1 Dec. Move 2 plans and the forecast with it?". */
+    private static String question(DayMoves moves, List<String> meant) {
+        String days = moves.moves().stream()
+                .map(m -> "Day " + m.day() + " moves from " + Dates.day(m.from()) + " to " + Dates.day(m.to()) + ".")
+                .collect(Collectors.joining(" "));
+        String last = meant.getLast();
+        String what = meant.size() == 1 ? last : String.join(", ", meant.subList(0, meant.size() - 1)) + " and " + last;
+        return days + " Move " + what + " with " + (moves.moves().size() == 1 ? "it?" : "them?");
     }
 
     private @Nullable BoatSpeeds speeds(EventKey key, Units units) {
@@ -144,16 +174,24 @@ class RulesController {
         return "redirect:/events";
     }
 
-    /** @param speeds what tracks say of the boat; null where there are none */
+    /**
+     * @param speeds   what tracks say of the boat; null where there are none
+     * @param question what is asked before days move; null: nothing
+     */
     record RulesView(
             Form form,
             int dayRows,
             int practiceRows,
             Species[] species,
             List<String> zones,
-            @Nullable BoatSpeeds speeds) {}
+            @Nullable BoatSpeeds speeds,
+            @Nullable String question) {}
 
     private static String page(Form form, @Nullable BoatSpeeds speeds, Model model) {
+        return page(form, speeds, null, model);
+    }
+
+    private static String page(Form form, @Nullable BoatSpeeds speeds, @Nullable String question, Model model) {
         return Views.show(
                 "rules/rules",
                 model,
@@ -166,6 +204,7 @@ class RulesController {
                                 .filter(z -> z.contains("/") && !z.startsWith("Etc/") && !z.startsWith("System"))
                                 .sorted()
                                 .toList(),
-                        speeds));
+                        speeds,
+                        question));
     }
 }

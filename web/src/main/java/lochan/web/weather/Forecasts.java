@@ -9,6 +9,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.ForecastPeriodBuilder;
 import lochan.core.quantity.Instants;
+import lochan.web.eventbook.DayMoves;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventPart;
 import lochan.web.eventbook.EventWrite;
@@ -43,6 +44,28 @@ public class Forecasts implements EventPart {
     @EventWrite
     public void write(EventKey key, EventData event) {
         repository.add(key, event.forecast());
+    }
+
+    @Override
+    public String onDays(EventKey key, DayMoves moves) {
+        return repository.current(key).stream().anyMatch(f -> moves.at(f.from()).isPresent()) ? "the forecast" : "";
+    }
+
+    @Override
+    @EventWrite
+    public void move(EventKey key, DayMoves moves) {
+        List<ForecastPeriod> all = repository.current(key);
+        List<ForecastPeriod> moved = all.stream()
+                .map(f -> moves.at(f.from())
+                        .map(by -> ForecastPeriodBuilder.builder(f)
+                                .from(moves.shifted(f.from(), by))
+                                .to(moves.shifted(f.to(), by))
+                                .build())
+                        .orElse(f))
+                .toList();
+        if (!moved.equals(all)) {
+            repository.replace(key, moved, clock.instant());
+        }
     }
 
     /** What holds, in order of time, none overlapping. */

@@ -107,7 +107,7 @@ class MapPagesTest {
 
         Visitor.Answer taken = keep(angler, event, "depths.asc", depths());
 
-        assertThat(taken.text()).contains("60 × 60 depths taken.");
+        assertThat(taken.text()).contains("60 × 60 depths imported.");
         assertThat(marks(taken)).contains("\"kind\":\"hump\"");
         assertThat(angler.get(event + "/map/band?from=0&to=30").body()).contains("acres");
         Visitor.Answer humps = angler.get(event + "/map?kind=hump");
@@ -280,7 +280,7 @@ class MapPagesTest {
 
         Visitor.Answer taken = angler.post(event + "/map/import/take", looked.form("form[action$=/map/import/take]"));
 
-        assertThat(taken.text()).contains("depths taken");
+        assertThat(taken.text()).contains("depths imported");
         assertThat(angler.get(event + "/map?kind=hump").texts("tbody tr"))
                 .singleElement()
                 .asString()
@@ -425,7 +425,7 @@ class MapPagesTest {
                                 "surface",
                                 "1212")
                         .text())
-                .contains("3 × 3 depths taken.");
+                .contains("3 × 3 depths imported.");
     }
 
     /** Stored by an older version, or damaged. */
@@ -451,5 +451,41 @@ class MapPagesTest {
         }
         assertThat(angler.get(event + "/map").texts(".note.trouble"))
                 .containsExactly("The lake that is stored cannot be read: import its outline again.");
+    }
+
+    /** What no lake is like, or cannot be read back, replaces nothing; what replaces something can be taken back. */
+    @Test
+    void anImportIsTriedOutBeforeItReplacesALakeAndCanBeUndone(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.event(angler, "Kept water");
+        keep(angler, event, "lake.geojson", LAKE);
+        String before = angler.get(event + "/export").body().replaceAll("(?s).*\"lake\"", "");
+        String tiny = "ncols 2\nnrows 2\nxllcorner -116.9\nyllcorner 42.6\ncellsize 1e-12\n3 4\n5 6\n";
+        look(angler, event, "tiny.asc", tiny);
+        String world =
+                "{\"type\": \"Polygon\", \"coordinates\": [[[-180, -90], [180, -90], [180, 90], [-180, 90], [-180, -90]]]}";
+
+        assertThat(angler.post(
+                                event + "/map/import/take",
+                                "use",
+                                "cells",
+                                "unit",
+                                "metres",
+                                "values",
+                                "depths",
+                                "shore",
+                                "on")
+                        .text())
+                .contains("not imported; nothing was changed");
+        assertThat(keep(angler, event, "world.geojson", world).text()).contains("not imported; nothing was changed");
+        assertThat(angler.get(event + "/export").body().replaceAll("(?s).*\"lake\"", ""))
+                .isEqualTo(before);
+
+        assertThat(keep(angler, event, "other.geojson", LAKE.replace("42.6", "42.7"))
+                        .text())
+                .contains("Lake imported");
+        assertThat(angler.post(event + "/map/import/undo").text()).contains("Lake restored.");
+        assertThat(angler.get(event + "/export").body().replaceAll("(?s).*\"lake\"", ""))
+                .isEqualTo(before);
     }
 }

@@ -156,7 +156,7 @@ class PlanPagesTest {
         added(angler, event, plan, 60);
 
         assertThat(set(angler, event, plan, "06:00", "15:00").text())
-                .contains("This plan cannot be kept: the run to Reed Corner is")
+                .contains("This plan doesn’t work: the run to Reed Corner is")
                 .contains("min short");
     }
 

@@ -2,6 +2,7 @@ package lochan.web.practice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
@@ -110,11 +111,32 @@ class PracticePagesTest {
         assertThat(refused.page().select(".log li")).isEmpty();
     }
 
+    @Test
+    void aStopPastMidnightHasItsEndDateAndALongOneIsConfirmed(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.event(angler, "Night");
+        Map<String, String> night = SampleEvents.stop("reed-corner");
+        night.putAll(Map.of("start", "23:00", "end", "01:00"));
+        assertThat(angler.post(event + "/practice/stops/new", night).status()).isEqualTo(422);
+
+        night.put("endDate", LocalDate.parse(night.get("date")).plusDays(1).toString());
+        assertThat(angler.post(event + "/practice/stops/new", night).status()).isEqualTo(200);
+
+        Map<String, String> day = SampleEvents.stop("reed-corner");
+        day.putAll(Map.of("start", "07:00", "end", "14:00"));
+        Visitor.Answer asked = angler.post(event + "/practice/stops/new", day);
+        assertThat(asked.text()).contains("Yes, this stop was longer than 6 hours");
+        day.put("longStop", "on");
+        assertThat(angler.post(event + "/practice/stops/new", day).status()).isEqualTo(200);
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             value = {
-                "end | 07:00 | The stop ends when it starts",
+                "end | 07:00 | The stop ends before it starts",
+                "end | 06:30 | The stop ends before it starts",
+                "end | 13:30 | This stop lasts 6 h 30 min",
                 "start | 7 o'clock | is no time",
                 "date | June | is no date",
                 "anglers | 3 | expected 1 or 2",

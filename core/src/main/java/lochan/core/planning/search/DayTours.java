@@ -31,6 +31,11 @@ public final class DayTours implements Tours {
 
     private static final int[] STAYS_MINUTES = {15, 30, 60, 120};
     private static final int MOST_VISITS_OF_ONE = 2;
+    /** Shorter, a lure was hardly tried. */
+    private static final long HASTY_MILLIS = Duration.ofMinutes(30).toMillis();
+    /** A change of lure after less than that must be worth half a hundredth of the day. */
+    private static final double WORTH_A_CHANGE = 0.995;
+
     private static final double NEAR = 0.02;
     /** With so few, rounds are quick: more scenarios are looked at and every tour is improved. */
     static final int FEW_CELLS = 12;
@@ -249,6 +254,44 @@ public final class DayTours implements Tours {
             here = there;
         }
         return at;
+    }
+
+    /** The same tour without changes of lure at one spot, before either was fished for long, that are worth next to nothing: nobody fishes like that. */
+    List<Visit> calmed(List<Visit> tour) {
+        List<Visit> calm = tour;
+        for (int i = 1; i < calm.size(); i++) {
+            Visit before = calm.get(i - 1);
+            Visit after = calm.get(i);
+            boolean isHasty = !isFixed(before.item())
+                    && !isFixed(after.item())
+                    && placeOf[before.item()] == placeOf[after.item()]
+                    && before.item() != after.item()
+                    && Math.min(before.stay(), after.stay()) * grid < HASTY_MILLIS;
+            if (isHasty) {
+                List<Visit> one = best(joined(calm, i, before.item()), joined(calm, i, after.item()));
+                if (slack(one) >= 0 && value(one) >= WORTH_A_CHANGE * valueOf(calm)) {
+                    calm = one;
+                    i--;
+                }
+            }
+        }
+        return calm;
+    }
+
+    private double valueOf(List<Visit> tour) {
+        return slack(tour) >= 0 ? value(tour) : 0;
+    }
+
+    private List<Visit> best(List<Visit> a, List<Visit> b) {
+        return valueOf(a) >= valueOf(b) ? a : b;
+    }
+
+    private static List<Visit> joined(List<Visit> tour, int at, int item) {
+        List<Visit> joined = new ArrayList<>(tour);
+        joined.set(
+                at - 1, new Visit(item, tour.get(at - 1).stay() + tour.get(at).stay()));
+        joined.remove(at);
+        return joined;
     }
 
     /** A tour as stops of a plan; neighbouring visits of one cell are one stop. */
