@@ -135,8 +135,10 @@ public final class DayPlanner {
                 .flatMap(List::stream)
                 .toList();
         DayTours all = tours(candidates, scenarios.count());
-        return all.stops(all.calmed(
-                found.stream().max(Comparator.comparingDouble(all::value)).orElseThrow()));
+        return all.stops(found.stream()
+                .map(all::calmed)
+                .max(Comparator.comparingDouble(all::value))
+                .orElseThrow());
     }
 
     /** Whether the locked stops can all be kept. */

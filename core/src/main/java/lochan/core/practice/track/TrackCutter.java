@@ -24,8 +24,14 @@ public final class TrackCutter {
     private static final double LEAST_FAST_SECONDS = 60;
     /** A faster move this long ends a stop however short it is: another place, m. */
     private static final double ANOTHER_PLACE_M = 150;
-    /** How far from its middle a stop may reach, m. */
-    private static final double PLACE_RADIUS_M = 200;
+    /** How far from its middle a stop may reach, m: a drift of twenty minutes goes half a kilometre. */
+    private static final double PLACE_RADIUS_M = 350;
+    /** Shorter breaks of a stop are none. */
+    private static final Duration LONGEST_PAUSE = Duration.ofMinutes(3);
+    /** Middles as near as this are one place, m. */
+    private static final double ONE_PLACE_M = 60;
+    /** Of a bank that is fished to and fro, how far apart the pauses may lie, m. */
+    private static final double TO_AND_FRO_M = 150;
 
     private static final double WINDOW_SECONDS = 30;
     private static final double EDGE_SECONDS = 6;
@@ -59,7 +65,67 @@ public final class TrackCutter {
             piece.add(fix);
         }
         cutter.cut(piece);
+        cutter.joinStops();
         return new Track(cutter.stops, cutter.runs, cutter.gaps);
+    }
+
+    /**
+     * Joins stops at one place that less than three minutes lie between: a boat that works along a bank, to and fro, is at one place however it
+     * pauses. Another place is one it does not come back to, or a spot of its own.
+     */
+    private void joinStops() {
+        List<Track.Stop> joined = new ArrayList<>();
+        for (Track.Stop stop : stops) {
+            Track.Stop now = stop;
+            boolean again = true;
+            while (again) {
+                Track.Stop last = joined.isEmpty() ? null : joined.getLast();
+                Track.Stop before = joined.size() < 2 ? null : joined.get(joined.size() - 2);
+                if (last != null && follows(last, now) && isSamePlace(last, now, ONE_PLACE_M)) {
+                    joined.removeLast();
+                    now = joined(last, now);
+                } else if (last != null
+                        && before != null
+                        && follows(before, last)
+                        && follows(last, now)
+                        && isSamePlace(before, last, TO_AND_FRO_M)
+                        && isSamePlace(before, now, ONE_PLACE_M)) {
+                    joined.removeLast();
+                    joined.removeLast();
+                    now = joined(joined(before, last), now);
+                } else {
+                    again = false;
+                }
+            }
+            joined.add(now);
+        }
+        stops.clear();
+        stops.addAll(joined);
+        runs.removeIf(r -> stops.stream()
+                .anyMatch(s -> r.start().isAfter(s.start()) && r.end().isBefore(s.end())));
+    }
+
+    private boolean follows(Track.Stop a, Track.Stop b) {
+        return Duration.between(a.end(), b.start()).compareTo(LONGEST_PAUSE) < 0
+                && gaps.stream()
+                        .noneMatch(g -> !g.start().isBefore(a.end()) && !g.end().isAfter(b.start()));
+    }
+
+    private static boolean isSamePlace(Track.Stop a, Track.Stop b, double withinM) {
+        boolean otherSpot =
+                a.spotId() != null && b.spotId() != null && !a.spotId().equals(b.spotId());
+        return !otherSpot && a.centre().metresTo(b.centre()) <= withinM;
+    }
+
+    private Track.Stop joined(Track.Stop a, Track.Stop b) {
+        double longA = Duration.between(a.start(), a.end()).toMillis();
+        double longB = Duration.between(b.start(), b.end()).toMillis();
+        double share = longA / (longA + longB);
+        Position centre = new Position(
+                share * a.centre().lat() + (1 - share) * b.centre().lat(),
+                share * a.centre().lon() + (1 - share) * b.centre().lon());
+        Spot spot = Stays.spot(centre, spots);
+        return new Track.Stop(a.start(), b.end(), centre, spot == null ? a.spotId() : spot.id());
     }
 
     private static List<Fix> withoutSlips(List<Fix> fixes) {
@@ -153,6 +219,10 @@ public final class TrackCutter {
         for (int i = from; i <= to; i++) {
             int count = i - start;
             if (count > 0 && Math.hypot(piece.x[i] - sumX / count, piece.y[i] - sumY / count) > PLACE_RADIUS_M) {
+                // What is left is too short for a stop of its own: it belongs to this one.
+                if (piece.seconds[to] - piece.seconds[i] < LEAST_STOP.toSeconds()) {
+                    break;
+                }
                 addStop(piece, start, i - 1);
                 start = i;
                 sumX = 0;

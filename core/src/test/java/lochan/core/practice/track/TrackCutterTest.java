@@ -100,6 +100,22 @@ class TrackCutterTest {
             return this;
         }
 
+        /** Pauses at the ends of a piece of bank by turns, going along it between. */
+        Day toAndFro(double metres, int minutes, double mps) {
+            double from = y;
+            for (int i = 0; i < 6; i++) {
+                lie(minutes);
+                if (i < 5) {
+                    run(x, i % 2 == 0 ? from + metres : from, mps);
+                }
+            }
+            return this;
+        }
+
+        Day drift(int minutes, double mps) {
+            return run(x + 60 * minutes * mps * 0.6, y + 60 * minutes * mps * 0.8, mps);
+        }
+
         Day run(double toX, double toY, double mps) {
             double metres = Math.hypot(toX - x, toY - y);
             int seconds = (int) Math.ceil(metres / mps);
@@ -117,6 +133,42 @@ class TrackCutterTest {
             second += seconds;
             return this;
         }
+    }
+
+    /** Each kind of stay, with fixes each second or each five. */
+    @ParameterizedTest
+    @MethodSource("thirty")
+    void everyKindOfStayIsOneStopOfItsTime(int seed) {
+        Random random = new Random(100 + seed);
+        Day day = new Day(seed, 3, seed % 2 == 0 ? 1 : 5).run(2000, 0, 15);
+        int kind = seed % 5;
+        Instant start = day.now();
+        switch (kind) {
+            case 0 -> day.lie(15 + random.nextInt(30));
+            case 1 -> day.toAndFro(80, 5 + random.nextInt(4), 0.9 + 0.5 * random.nextDouble());
+            case 2 -> day.drift(15 + random.nextInt(10), 0.2 + 0.2 * random.nextDouble());
+            case 3 ->
+                day.lie(12 + random.nextInt(10))
+                        .run(day.x, 110 + random.nextInt(50), 3.5)
+                        .lie(12);
+            default -> day.lie(8).silence(60 + random.nextInt(40)).lie(8);
+        }
+        Instant end = day.now();
+        day.run(5000, 3000, 14);
+
+        Track track = TrackCutter.cut(day.fixes, List.of());
+
+        assertThat(track.stops()).as("kind %d", kind).hasSize(kind == 3 ? 2 : 1);
+        assertThat(Duration.between(start, track.stops().getFirst().start()).abs())
+                .as("start of kind %d", kind)
+                .isLessThanOrEqualTo(Duration.ofSeconds(60));
+        assertThat(Duration.between(end, track.stops().getLast().end()).abs())
+                .as("end of kind %d", kind)
+                .isLessThanOrEqualTo(Duration.ofSeconds(60));
+    }
+
+    static IntStream thirty() {
+        return IntStream.range(0, 30);
     }
 
     static IntStream seeds() {
