@@ -1,5 +1,7 @@
 package lochan.core;
 
+import java.util.Map;
+
 /**
  * How much may come in from outside, whatever way it comes. Everything that reads a request, a file or an answer of a service takes its bounds
  * from here, before it allocates anything for it.
@@ -25,6 +27,19 @@ public final class Bounds {
 
     public static final int ANSWER_SECONDS = 15;
 
+    /** Of one event: a lake fished for years has some hundred spots, a season some thousand stops. */
+    private static final Map<String, Integer> OF_A_LIST = Map.of(
+            "spots", 2_000,
+            "presentations", 300,
+            "waypoints", 20_000,
+            "stops", 10_000,
+            "plans", 200,
+            "forecast", 5_000,
+            "competition", 20_000,
+            "runs", 20_000);
+
+    private static final int OF_ANOTHER_LIST = 20_000;
+
     /** Beyond the first bytes, what is unpacked may be so many times what was packed: grids that are mostly land come near it. */
     private static final int UNPACKED_TIMES = 200;
 
@@ -42,6 +57,11 @@ public final class Bounds {
     /** Returns how many things of a size may be held while a file is read, and no more than a number. */
     public static int most(int bytesEach, int most) {
         return (int) Math.min(most, workBytes() / bytesEach);
+    }
+
+    /** Returns how many elements a list of an event's file may have, by its name there. */
+    public static int ofList(String name) {
+        return OF_A_LIST.getOrDefault(name, OF_ANOTHER_LIST);
     }
 
     /** Returns how many bytes may come out of so many packed ones. */

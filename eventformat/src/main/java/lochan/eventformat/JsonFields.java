@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BiFunction;
+import lochan.core.Bounds;
 import lochan.core.Coded;
 import lochan.core.Intake;
 import lochan.core.Violation;
@@ -351,6 +352,11 @@ final class JsonFields {
     <T> List<T> list(String name, @Nullable String idField, BiFunction<JsonFields, Integer, T> read) {
         List<T> list = new ArrayList<>();
         Map<String, Integer> ids = new HashMap<>();
+        int most = Bounds.ofList(name);
+        if (node.path(name).size() > most) {
+            problem(name, "has " + node.path(name).size() + " elements, expected at most " + most);
+            return list;
+        }
         elements(name).forEach((i, value) -> {
             String id = idField == null || !value.isObject()
                     ? null

@@ -9,6 +9,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import lochan.core.Bounds;
 import lochan.core.lake.depth.BadGridException;
@@ -22,6 +23,10 @@ public final class MapFiles {
 
     private static final int LOOKED_AT = 4096;
     private static final int LONGEST_PROJECTION = 20_000;
+
+    /** Ends of the names of files that a zip may hold alone; a shapefile comes with others. */
+    public static final List<String> ENDINGS =
+            List.of("asc", "txt", "tif", "tiff", "geojson", "json", "kml", "gpx", "csv", "nmea", "log");
 
     private MapFiles() {}
 
@@ -107,7 +112,7 @@ public final class MapFiles {
             }
         }
         for (String name : zip.names()) {
-            if (name.matches(".*\\.(asc|txt|tif|tiff|geojson|json|kml|gpx|csv|nmea|log)")) {
+            if (ENDINGS.contains(name.substring(name.lastIndexOf('.') + 1))) {
                 Projection told = projection == null ? projection(zip, name) : projection;
                 return withCopy(copy -> {
                     zip.unpack(name, copy);

@@ -9,9 +9,11 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import lochan.core.Coded;
 import lochan.core.quantity.Units;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.interceptor.TransactionAspectSupport;
 
 /** The accounts and what each has chosen. */
 @Service
@@ -81,7 +83,14 @@ public class Accounts {
         if (!repository.takeInvitation(Secrets.hash(Secrets.plain(code)), clock.instant())) {
             return new Registration(null, Refusal.CODE);
         }
-        return new Registration(new Angler(repository.add(name.strip(), encoder.encode(password)), name.strip()), null);
+        try {
+            long id = repository.add(name.strip(), encoder.encode(password));
+            return new Registration(new Angler(id, name.strip()), null);
+        } catch (DuplicateKeyException e) {
+            // Another took the name meanwhile: the code stays good.
+            TransactionAspectSupport.currentTransactionStatus().setRollbackOnly();
+            return new Registration(null, Refusal.NAME);
+        }
     }
 
     /** @param angler null when refused */

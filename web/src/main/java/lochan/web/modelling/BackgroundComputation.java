@@ -206,7 +206,7 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
         turn.lock();
         try {
             // What nobody waits for any more is not begun.
-            R found = jobs.getIfPresent(key) == job && job.isWanted() ? task.compute(job) : null;
+            R found = jobs.getIfPresent(key) == job && (isAskedFor() || job.isWanted()) ? task.compute(job) : null;
             end(key, job, found);
         } catch (CancellationException e) {
             end(key, job, null);
@@ -219,11 +219,18 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
         }
     }
 
-    /** What was stopped by somebody keeps what it told so far; what was given up half-way is not what was asked for. */
+    /** Whether the angler asked for it: on a slow machine too it gives what it has found, however long nobody looks. */
+    private boolean isAskedFor() {
+        return patience.compareTo(ASKED_FOR) >= 0;
+    }
+
+    /** What was stopped keeps what it told so far; what was begun for a page alone and given up half-way is forgotten. */
     private void end(K key, Job<R> job, @Nullable R found) {
-        if (job.abandoned || (found == null && !job.stopped)) {
+        boolean keeps = isAskedFor() && found != null;
+        if ((job.abandoned && !keeps) || (found == null && !job.stopped)) {
             jobs.asMap().remove(key, job);
         } else {
+            job.stopped |= job.abandoned;
             job.result = found == null ? job.result : found;
             job.finished = true;
         }

@@ -5,6 +5,8 @@ import java.net.InetAddress;
 import java.net.URI;
 import java.net.URISyntaxException;
 import java.net.UnknownHostException;
+import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
 
 /** An address outside of the network that the server itself stands in: nobody may look at what lies inside through it. */
 final class OutsideAddress {
@@ -57,6 +59,10 @@ final class OutsideAddress {
 
     static boolean isInside(InetAddress address) {
         byte[] bytes = address.getAddress();
+        byte[] within = within(bytes);
+        if (within != null) {
+            return isInside(within);
+        }
         int first = bytes[0] & 0xff;
         int second = bytes[1] & 0xff;
         boolean uniqueLocal = address instanceof Inet6Address && (first & 0xfe) == 0xfc;
@@ -70,5 +76,31 @@ final class OutsideAddress {
                 || uniqueLocal
                 || shared
                 || reserved;
+    }
+
+    private static boolean isInside(byte[] v4) {
+        try {
+            return isInside(InetAddress.getByAddress(v4));
+        } catch (UnknownHostException e) {
+            return true;
+        }
+    }
+
+    /** The address of version 4 that one of version 6 leads to: by translation (64:ff9b::/96), by 6to4 (2002::/16), or written as its end (::a.b.c.d); null: none. */
+    private static byte @Nullable [] within(byte[] v6) {
+        if (v6.length != 16) {
+            return null;
+        }
+        if (v6[0] == 0x20 && v6[1] == 0x02) {
+            return Arrays.copyOfRange(v6, 2, 6);
+        }
+        boolean translated = v6[0] == 0 && v6[1] == 0x64 && (v6[2] & 0xff) == 0xff && (v6[3] & 0xff) == 0x9b;
+        boolean zeros = true;
+        for (int i = translated ? 4 : 0; i < 12; i++) {
+            zeros &= v6[i] == 0;
+        }
+        boolean isOwn = v6[12] == 0 && v6[13] == 0 && v6[14] == 0;
+        // A translator's own prefix may hold more than zeros between.
+        return translated || (zeros && !isOwn) ? Arrays.copyOfRange(v6, 12, 16) : null;
     }
 }

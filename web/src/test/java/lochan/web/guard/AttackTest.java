@@ -3,6 +3,7 @@ package lochan.web.guard;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.sun.net.httpserver.HttpServer;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
@@ -15,6 +16,9 @@ import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import lochan.core.Bounds;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
@@ -174,5 +178,46 @@ class AttackTest {
         }
         assertThat(JsonMapper.builder().build().readTree(angler.get(log).body()).path("entries"))
                 .hasSize(2000);
+    }
+
+    /** Whatever takes something in refuses more than it may be, and what unpacks to far more than it is long. */
+    @Tag("slow")
+    @Test
+    void everyDoorHasItsBounds(RunningApp app) throws IOException {
+        Visitor angler = app.angler();
+        String event = SampleEvents.practisedEvent(angler, "Doors");
+        byte[] bomb = bomb();
+        String body = "{\"x\": \"" + "x".repeat((int) Bounds.FORM_BYTES) + "\"}";
+        List<Doors.Door> doors = Doors.of(app);
+        assertThat(doors).hasSizeGreaterThan(80);
+        for (Doors.Door door : doors) {
+            String path = door.path().replace("{eventId}", event.replaceAll("\\D", ""));
+            angler.get(event + "/spots");
+            int status =
+                    switch (door.takes()) {
+                        case FILE ->
+                            angler.upload(path, "file", "bomb.zip", bomb).status();
+                        case JSON -> angler.postJson(path, body).status();
+                        case FORM -> angler.post(path, "x", body).status();
+                    };
+            assertThat(status).as(path).isLessThan(500);
+            if (door.takes() != Doors.Takes.FILE) {
+                assertThat(status).as(path).isEqualTo(413);
+            }
+        }
+        assertThat(angler.get(event + "/spots").status()).isEqualTo(200);
+    }
+
+    private static byte[] bomb() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            zip.putNextEntry(new ZipEntry("lake.asc"));
+            zip.write("ncols 2\nnrows 2\nxllcorner 0\nyllcorner 0\ncellsize 1\n".getBytes(StandardCharsets.UTF_8));
+            byte[] spaces = " ".repeat(1_000_000).getBytes(StandardCharsets.UTF_8);
+            for (int i = 0; i < 100; i++) {
+                zip.write(spaces);
+            }
+        }
+        return out.toByteArray();
     }
 }

@@ -2,7 +2,10 @@ package lochan.web.guard;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -12,6 +15,9 @@ import java.util.Map;
 import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import lochan.mapfiles.MapFiles;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
@@ -61,6 +67,7 @@ class FuzzTest {
     private String event;
     private String eventFile;
     private List<String> pages;
+    private List<Doors.Door> doors;
 
     @Test
     void spoiltInputHarmsNothing() {
@@ -89,7 +96,11 @@ class FuzzTest {
                     this::track,
                     this::sheet,
                     this::entries,
-                    this::form);
+                    this::form,
+                    this::anyDoor,
+                    this::anyFile);
+            doors = Doors.of(app);
+            assertThat(files().keySet()).as("a sample of each kind of file").containsAll(MapFiles.ENDINGS);
             for (int i = 0; i < INPUTS; i++) {
                 angler.get("/events");
                 tried(kinds.get(i % kinds.size()));
@@ -236,6 +247,74 @@ class FuzzTest {
                 "entries " + start(new String(input, StandardCharsets.UTF_8)),
                 () -> angler.postJson(SampleEvents.boat(event) + "/log", new String(input, StandardCharsets.UTF_8)));
         look(event, List.of("/events/{eventId}/competition", "/events/{eventId}/export"));
+    }
+
+    /** Whatever takes something of an event in, with something spoilt of the kind it takes. */
+    private void anyDoor() {
+        Doors.Door door = doors.get(random.nextInt(doors.size()));
+        String path = door.path().replace("{eventId}", event.replaceAll("\\D", ""));
+        switch (door.takes()) {
+            case FILE -> {
+                List<String> samples = List.copyOf(files().values());
+                byte[] input = mutations.spoilt(samples.get(random.nextInt(samples.size())));
+                sound("file at " + path, () -> angler.upload(path, "file", "spoilt.file", input));
+            }
+            case JSON -> {
+                String body = new String(mutations.spoilt(ENTRIES), StandardCharsets.UTF_8);
+                sound("body at " + path, () -> angler.postJson(path, body));
+            }
+            case FORM -> {
+                Map<String, String> fields = new LinkedHashMap<>();
+                door.fields().forEach(f -> fields.put(f, mutations.nastyField()));
+                fields.putIfAbsent("code", "d" + random.nextInt(1_000_000));
+                sound("form at " + path + " " + fields.keySet(), () -> angler.post(path, fields));
+            }
+        }
+        look(event, some());
+    }
+
+    /** A map's file of any kind that is read, and any of them in a zip. */
+    private void anyFile() {
+        List<String> kinds = List.copyOf(files().keySet());
+        String kind = kinds.get(random.nextInt(kinds.size()));
+        byte[] input = mutations.spoilt(files().get(kind));
+        boolean zipped = random.nextBoolean();
+        byte[] sent = zipped ? zip("spoilt." + kind, input) : input;
+        sound(kind, () -> angler.upload(event + "/map/import", "file", "spoilt." + (zipped ? "zip" : kind), sent));
+        sound(kind + " looked at", () -> angler.get(event + "/map/import"));
+    }
+
+    private static byte[] zip(String name, byte[] content) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            zip.putNextEntry(new ZipEntry(name));
+            zip.write(content);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toByteArray();
+    }
+
+    private static Map<String, String> files() {
+        String kml =
+                "<kml><Placemark><name>Reed</name><LineString><coordinates>-116.9,42.62 -116.91,42.63</coordinates></LineString></Placemark></kml>";
+        String table = "lat,lon,depth\n42.62,-116.9,4\n42.63,-116.91,5\n";
+        String nmea =
+                "$GPGGA,070000,4237.2,N,11654.0,W,1,8,1,0,M,0,M,,*4D\n$SDDPT,4.2,0.3*5A\n$SDDBT,13.7,f,4.2,M,2.3,F*32\n";
+        String tiff = "II*\0\10\0\0\0\1\0\0\1\3\0\1\0\0\0\4\0\0\0\0\0\0\0";
+        Map<String, String> files = new LinkedHashMap<>();
+        files.put("asc", GRID);
+        files.put("txt", GRID);
+        files.put("tif", tiff);
+        files.put("tiff", tiff);
+        files.put("geojson", LAKE);
+        files.put("json", LINES);
+        files.put("kml", kml);
+        files.put("gpx", WAYPOINTS);
+        files.put("csv", table);
+        files.put("nmea", nmea);
+        files.put("log", nmea);
+        return files;
     }
 
     private void form() {

@@ -92,6 +92,21 @@ public final class Regions {
         return Math.hypot((east - west + 1) * grid.widthM(), (south - north + 1) * grid.heightM());
     }
 
+    /** The cell of a part that lies farthest from what is not of it; of equal ones the one nearest to its middle. */
+    public static int inmost(DepthGrid grid, int[] part) {
+        boolean[] isIn = new boolean[grid.size()];
+        for (int cell : part) {
+            isIn[cell] = true;
+        }
+        float[] inward = metresTo(grid, i -> !isIn[i]);
+        float most = 0;
+        for (int cell : part) {
+            most = Math.max(most, inward[cell]);
+        }
+        float deep = 0.9f * most;
+        return middle(grid, Arrays.stream(part).filter(c -> inward[c] >= deep).toArray());
+    }
+
     /** The cell of a part that is nearest to the middle of the part. */
     public static int middle(DepthGrid grid, int[] part) {
         double column = Arrays.stream(part).map(grid::column).average().orElseThrow();

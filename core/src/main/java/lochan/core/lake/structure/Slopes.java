@@ -5,16 +5,13 @@ import java.util.List;
 import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.depth.Regions;
 
-/** What the steepness of the bottom shows: ledges, bluffs and flats. */
+/** What the steepness of the bottom shows: ledges and bluffs. */
 final class Slopes {
 
     /** Metres down for each metre along: a steep strip, and what is still level. */
     private static final double STEEP = 0.15;
 
     private static final double LEVEL = 0.06;
-    private static final double FLAT = 0.02;
-    /** A flat is level over this length: on fine grids the sonar's noise alone is steeper from cell to cell, m. */
-    private static final double FLAT_OVER_M = 20;
 
     private static final double BLUFF = 0.30;
     /** A ledge is a strip of this length at least, m, with its shelf within so far uphill for most of it. */
@@ -27,7 +24,6 @@ final class Slopes {
 
     private static final double BLUFF_LENGTH_M = 60;
     private static final double BLUFF_WITHIN_M = 25;
-    private static final double FLAT_AREA_M2 = 10_000;
 
     private final DepthGrid grid;
     private final float[] toShore;
@@ -107,15 +103,5 @@ final class Slopes {
             }
         }
         return bluffs;
-    }
-
-    /** Large level water within a band of depths. */
-    List<int[]> flats(double shallowestM, double deepestM) {
-        int least = (int) Math.ceil(FLAT_AREA_M2 / grid.cellAreaM2());
-        float[] level = new Means(grid).steepness(FLAT_OVER_M);
-        return Regions.of(
-                grid,
-                i -> level[i] <= FLAT && grid.depth(i) >= shallowestM && grid.depth(i) <= deepestM,
-                Math.max(4, least));
     }
 }

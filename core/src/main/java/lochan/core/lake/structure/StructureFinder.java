@@ -1,6 +1,7 @@
 package lochan.core.lake.structure;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -187,16 +188,19 @@ public final class StructureFinder {
         }
         double from = wanted.shallowestM() == null ? USUAL_FLAT_SHALLOWEST_M : wanted.shallowestM();
         double to = wanted.deepestM() == null ? USUAL_FLAT_DEEPEST_M : wanted.deepestM();
-        for (int[] flat : slopes.flats(from, to)) {
+        for (int[] flat : Flats.of(grid, from, to)) {
+            double[] depths = Arrays.stream(flat).mapToDouble(grid::depth).toArray();
             add(
                     Kind.FLAT,
-                    Regions.middle(grid, flat),
+                    Regions.inmost(grid, flat),
                     null,
                     null,
                     flat.length * grid.cellAreaM2(),
                     words(
                             "level over %.1f ha between %.1f and %.1f m",
-                            flat.length * grid.cellAreaM2() / 10_000, from, to));
+                            flat.length * grid.cellAreaM2() / 10_000,
+                            Arrays.stream(depths).min().orElseThrow(),
+                            Arrays.stream(depths).max().orElseThrow()));
         }
     }
 

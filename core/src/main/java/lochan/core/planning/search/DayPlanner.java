@@ -158,7 +158,8 @@ public final class DayPlanner {
         int done = 0;
         for (int look = 1; look <= done(rounds); look *= LOOK_FACTOR) {
             int before = done;
-            search.rounds(look - before, i -> goOn.test(before + i));
+            // However little time there is, there is a plan: the first round is always done.
+            search.rounds(look - before, i -> before + i == 0 || goOn.test(before + i));
             done = look;
             if (rough.add(search.best().tour())) {
                 int last = done;

@@ -207,4 +207,35 @@ class StructureFinderTest {
                 .first()
                 .satisfies(f -> assertThat(f.areaM2()).isGreaterThan(1_000_000));
     }
+
+    /** A shelf of 4 km that falls by 7 m, depths to the decimetre, with three flats in it: each is told, none is the shelf. */
+    @Test
+    void eachFlatOnAGentleShelfIsOneOfItsOwn() {
+        double[][] flats = {{1200, 1000, 2.8, 310}, {2600, 2400, 4.6, 250}, {900, 3000, 5.8, 220}};
+        DepthGrid grid = Terrain.of(500, 8, (x, y) -> {
+            if (x < 60 || y < 60 || x > 3940 || y > 3940) {
+                return -1;
+            }
+            double depth = 0.6 + 7 * (0.3 * x + 0.7 * y) / 4000;
+            for (double[] f : flats) {
+                double away = Math.hypot(x - f[0], y - f[1]) - f[3];
+                double share = Math.clamp(away / 150, 0, 1);
+                depth = share * depth + (1 - share) * f[2];
+            }
+            return Math.round(10 * depth) / 10.0;
+        });
+
+        List<Candidate> found = StructureFinder.find(grid, StructureFinder.Filter.USUAL).stream()
+                .filter(c -> c.kind() == Candidate.Kind.FLAT)
+                .toList();
+
+        for (double[] f : flats) {
+            double hectares = Math.PI * f[3] * f[3];
+            assertThat(found).as("the flat at %.1f m", f[2]).anySatisfy(c -> {
+                assertThat(c.depthM()).isCloseTo(f[2], within(0.2));
+                assertThat(c.areaM2()).isBetween(0.6 * hectares, 1.8 * hectares);
+            });
+        }
+        assertThat(found).allSatisfy(c -> assertThat(c.areaM2()).isLessThan(1_000_000));
+    }
 }

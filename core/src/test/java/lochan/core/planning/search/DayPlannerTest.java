@@ -173,6 +173,16 @@ class DayPlannerTest {
         assertThat(planner.plan(3 * MOST_ROUNDS - 1, i -> true)).isEqualTo(stops);
     }
 
+    /** On a slow machine the time may be over before the search has begun. */
+    @Test
+    void aSearchWithoutTimeStillGivesAPlan() {
+        EventData event = Sample.practiced(5, 1);
+
+        assertThat(new DayPlanner(set(event), DayRuns.always(runs(event)), DayPlanner.Wishes.of(Strategy.BALANCED), 1)
+                        .plan(ROUNDS, i -> false))
+                .isNotEmpty();
+    }
+
     @Test
     void aSearchToldToStopGivesWhatItHas() {
         EventData event = Sample.practiced(5, 3);
