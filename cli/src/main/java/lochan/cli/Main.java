@@ -4,11 +4,15 @@ import java.io.InputStream;
 import java.io.PrintStream;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import lochan.core.Intake;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine;
 
 /** Computation on event files: JSON on standard output, messages on standard error; exit 0, or 2 with one line for a bad file or option. */
 public final class Main {
+
+    /** What is wrong may quote a file. */
+    private static final int LONGEST_MESSAGE = 1000;
 
     private static final int BAD_INPUT = 2;
 
@@ -39,11 +43,11 @@ public final class Main {
     }
 
     private static int told(PrintStream err, @Nullable String message) {
-        err.println("lochan: "
-                + String.valueOf(message)
-                        .lines()
-                        .findFirst()
-                        .orElse("the command is not understood: lochan --help lists what there is"));
+        String line = Intake.text(String.valueOf(message))
+                .lines()
+                .findFirst()
+                .orElse("the command is not understood: lochan --help lists what there is");
+        err.println("lochan: " + (line.length() <= LONGEST_MESSAGE ? line : line.substring(0, LONGEST_MESSAGE) + " …"));
         return BAD_INPUT;
     }
 }

@@ -218,15 +218,16 @@ public class Server {
         if (wishes.demo()) {
             System.setProperty("lochan.weather.stand-in", "yes");
         }
-        Temporary.in(wishes.home());
         if (wishes.dbUrl() != null) {
             checkDatabase(wishes);
+            Temporary.in(wishes.home(), wishes.port());
             return ending.ends(run(wishes, wishes.dbUrl(), wishes.dbUser(), wishes.dbPassword(), out));
         }
         checkPort(wishes);
         PrivateMariaDb db = PrivateMariaDb.in(wishes.home(), true);
         try {
             ending.ends(db);
+            Temporary.in(wishes.home(), wishes.port());
             db.start();
             return ending.ends(run(wishes, db.url(), db.user(), db.password(), out));
         } catch (RuntimeException e) {

@@ -11,13 +11,17 @@ import java.util.stream.Stream;
 /** The folder of what is in hand for a while, uploads above all. An end without warning leaves some behind: it is emptied at the next start. */
 final class Temporary {
 
-    private static final String FOLDER = "temporary";
+    private static final String FOLDER = "temporary-";
 
     private Temporary() {}
 
-    /** Makes it the folder of temporary files, and empty. */
-    static void in(Path home) {
-        Path folder = home.resolve(FOLDER).toAbsolutePath();
+    /**
+     * Makes it the folder of temporary files, and empty.
+     *
+     * @param port no other process of this machine answers at it, so that none uses the folder
+     */
+    static void in(Path home, int port) {
+        Path folder = home.resolve(FOLDER + port).toAbsolutePath();
         try {
             sweep(folder);
             Files.createDirectories(folder);

@@ -223,7 +223,7 @@ public final class BagLog {
                 && !voided.contains(b.id());
         return lost
                 ? Optional.empty()
-                : violation("entry", "The log has no lost or missed fish " + entry.entryId() + " before this entry.");
+                : violation("entry", "There is no lost fish " + entry.entryId() + " before this entry.");
     }
 
     private Optional<Violation> refusal(Entry.Void entry) {

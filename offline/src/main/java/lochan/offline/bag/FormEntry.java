@@ -163,10 +163,10 @@ public final class FormEntry {
 
     private void place() {
         if (form.has("spot") && !names.spots().containsKey(form.value("spot"))) {
-            form.error("spot", "There is no such spot here: choose one of the list.");
+            form.error("spot", "Choose a spot from the list.");
         }
         if (form.has("presentation") && !names.presentations().containsKey(form.value("presentation"))) {
-            form.error("presentation", "There is no such presentation here: choose one of the list.");
+            form.error("presentation", "Choose a lure from the list.");
         }
     }
 
@@ -175,15 +175,15 @@ public final class FormEntry {
     }
 
     private @Nullable Entry scaleCheck() {
-        form.need("known", "The known weight is missing: type what the check weight weighs.");
-        form.need("reads", "The reading is missing: type what the scale shows for it.");
+        form.need("known", "Enter the known weight.");
+        form.need("reads", "Enter what the scale shows.");
         Double known = form.quantity("known", QuantityText::grams);
         Double reads = form.quantity("reads", QuantityText::grams);
         return known == null || reads == null ? null : new Entry.ScaleCheck(code, at, known, reads);
     }
 
     private @Nullable Entry livewell() {
-        form.need("livewell", "The temperature is missing: type what the thermometer in the livewell shows.");
+        form.need("livewell", "Enter the livewell temperature.");
         Double celsius = form.quantity("livewell", QuantityText::celsius);
         return celsius == null ? null : new Entry.LivewellReading(code, at, celsius);
     }

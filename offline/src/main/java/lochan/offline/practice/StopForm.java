@@ -169,15 +169,13 @@ public final class StopForm {
                 ? null
                 : endDate.atTime(to).atZone(zone).toInstant();
         if (end != null && !end.isAfter(start)) {
-            form.error(
-                    "end",
-                    "The stop ends before it starts. Enter a later end, or the end date if you fished past midnight.");
+            form.error("end", "The stop ends before it starts. Enter a later end, or its date.");
         } else if (isLong(start, end) && !form.has("longStop")) {
             form.put("asksLong", "on");
             form.error(
                     "end",
                     "This stop lasts " + Times.span(Duration.between(start, end))
-                            + ". Check its times, or confirm that it was longer than 6 hours.");
+                            + ". Check its times, or confirm it.");
         }
         if (end != null
                 && idle != null

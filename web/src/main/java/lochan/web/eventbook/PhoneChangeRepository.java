@@ -21,6 +21,6 @@ class PhoneChangeRepository {
         return Inserts.once(db.insertInto(PHONE_CHANGE)
                 .set(PHONE_CHANGE.EVENT_ID, key.eventId())
                 .set(PHONE_CHANGE.ACCOUNT_ID, key.accountId())
-                .set(PHONE_CHANGE.CODE, id));
+                .set(PHONE_CHANGE.CODE, id)::execute);
     }
 }

@@ -245,7 +245,7 @@ class NotebookRepository {
                         .setCode(code)
                         .setAt(t.at())
                         .setReaction(t.reaction().code())
-                        .setPresentationCode(t.presentationId())));
+                        .setPresentationCode(t.presentationId()))::execute);
     }
 
     /** Takes a try back or brings it again. */
@@ -290,7 +290,7 @@ class NotebookRepository {
                         .setCode(t.id())
                         .setSubject(t.of().code())
                         .setFirstWay(t.first())
-                        .setSecondWay(t.second())));
+                        .setSecondWay(t.second()))::execute);
         for (int i = 0; i < t.rounds().size(); i++) {
             addRound(key, t.id(), "r" + i, t.rounds().get(i));
         }
@@ -316,7 +316,7 @@ class NotebookRepository {
                         .setOfFirst(r.ofFirst())
                         .setMinutes(r.minutes())
                         .setBites(r.bites())
-                        .setLanded(r.landed())));
+                        .setLanded(r.landed()))::execute);
     }
 
     boolean setRoundDeleted(EventKey key, String trial, String code, @Nullable Instant at) {
@@ -352,7 +352,7 @@ class NotebookRepository {
                         .setPresentationCode(c.presentationId())
                         .setAt(c.at())
                         .setWhat(c.what())
-                        .setHooks(c.hooks() == null ? null : c.hooks().code())));
+                        .setHooks(c.hooks() == null ? null : c.hooks().code()))::execute);
     }
 
     void setCarried(EventKey key, List<CarriedRate> carried) {

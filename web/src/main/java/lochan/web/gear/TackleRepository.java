@@ -265,7 +265,7 @@ class TackleRepository {
                         .setCastM(o.castM())
                         .setGrams(o.grams())
                         .setLineKind(o.line().kind().code())
-                        .setLineKg(o.line().strengthKg())));
+                        .setLineKg(o.line().strengthKg()))::execute);
     }
 
     Map<Rule, Double> weights(long accountId) {

@@ -128,10 +128,12 @@ public class Lakes implements EventPart {
         }
     }
 
+    @EventWrite
     void keepFormer(EventKey key, Instant now) {
         lakeRepository.keepFormer(key, now);
     }
 
+    @EventWrite
     boolean takeFormer(EventKey key) {
         return lakeRepository.takeFormer(key);
     }

@@ -26,7 +26,7 @@ class MapUploads {
             .maximumSize(MOST)
             .expireAfterWrite(KEPT)
             .executor(Runnable::run)
-            .removalListener((@Nullable EventKey key, @Nullable Upload gone, RemovalCause cause) -> forget(gone))
+            .removalListener(MapUploads::forget)
             .build();
 
     /** @param name of the file */
@@ -63,7 +63,7 @@ class MapUploads {
         return Files.createTempFile("lochan-upload", ".part");
     }
 
-    private static void forget(@Nullable Upload upload) {
+    private static void forget(@Nullable EventKey key, @Nullable Upload upload, RemovalCause why) {
         if (upload != null) {
             upload.file().toFile().delete();
         }

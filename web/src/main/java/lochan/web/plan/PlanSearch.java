@@ -101,8 +101,10 @@ class PlanSearch {
         return work.state(new OfPlan(key, plan), basis(event, day));
     }
 
+    /** A new forecast, which a service may bring at any moment, takes nothing away that was found by the one before. */
     private static List<Object> basis(EventData e, int day) {
-        return List.of(day, DayModels.basis(e, day), PlanValuation.dayBefore(e, day));
+        EventData anyWeather = e.toBuilder().forecast(List.of()).build();
+        return List.of(day, DayModels.basis(anyWeather, day), PlanValuation.dayBefore(e, day));
     }
 
     void begin(EventKey key, long id, EventData event, Plan plan, Request wanted) {

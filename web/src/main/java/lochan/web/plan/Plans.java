@@ -85,7 +85,7 @@ public class Plans implements EventPart {
     @Override
     public String onDays(EventKey key, DayMoves moves) {
         long plans = moving(key, moves).size();
-        return plans == 0 ? "" : Count.of((int) plans, "plan");
+        return plans == 0 ? "" : Count.of(plans, "plan");
     }
 
     private List<StoredPlan> moving(EventKey key, DayMoves moves) {

@@ -420,7 +420,7 @@ class PracticeRepository {
                         .setAccountId(key.accountId())
                         .setStopCode(stopCode)
                         .setOrdinal(next)
-                        .setCode(bite.code())));
+                        .setCode(bite.code()))::execute);
     }
 
     void updateBite(EventKey key, LoggedBite bite) {

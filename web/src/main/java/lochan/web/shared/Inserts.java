@@ -1,6 +1,5 @@
 package lochan.web.shared;
 
-import org.jooq.Insert;
 import org.springframework.dao.DuplicateKeyException;
 
 /** Rows that are added once, whoever sends them how often. The database's own way of passing over duplicates would pass over wrong values too. */
@@ -9,9 +8,9 @@ public final class Inserts {
     private Inserts() {}
 
     /** Adds a row; false: one of its key is there already, and stays as it is. */
-    public static boolean once(Insert<?> insert) {
+    public static boolean once(Runnable insert) {
         try {
-            insert.execute();
+            insert.run();
             return true;
         } catch (DuplicateKeyException e) {
             return false;

@@ -138,6 +138,8 @@ class BoatApp extends DayApp {
       },
     };
     this.draw();
+    // The question stands at the top, wherever the answer was tapped for.
+    window.scrollTo(0, 0);
     return false;
   }
 

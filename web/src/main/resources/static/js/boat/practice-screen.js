@@ -281,14 +281,13 @@ function changeStop(app, { id, time, spot, fields }) {
       { stop: id },
       fields,
       html`${picked('spot', 'Spot', app.names.spots, fields.spot, '')} ${typed('start', 'Start', fields.start ?? '')}
-      ${typed('end', 'End', fields.end ?? '')}
-      ${fields.endDate ? typed('endDate', 'End date', fields.endDate) : nothing}
-      <label class="check"
-        ><input type="checkbox" name="longStop" ?checked=${Boolean(fields.longStop)} />Longer than 6 hours</label
-      >
-      ${typed('follows', 'Follows', fields.follows ?? '')}
-      ${typed('bycatch', 'Bycatch', fields.bycatch ?? '')}
-      ${typed('idleMinutes', 'Minutes not fished', fields.idleMinutes ?? '')}`,
+        ${typed('end', 'End', fields.end ?? '')}
+        ${fields.endDate ? typed('endDate', 'End date', fields.endDate) : nothing}
+        <label class="check"
+          ><input type="checkbox" name="longStop" ?checked=${Boolean(fields.longStop)} />Longer than 6 hours</label
+        >
+        ${typed('follows', 'Follows', fields.follows ?? '')} ${typed('bycatch', 'Bycatch', fields.bycatch ?? '')}
+        ${typed('idleMinutes', 'Minutes not fished', fields.idleMinutes ?? '')}`,
       remove,
     )}
   </details>`;

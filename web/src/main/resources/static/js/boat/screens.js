@@ -576,12 +576,14 @@ export function adviceTrouble(app) {
       <strong>Move advice isn't working.</strong> Your log is safe, and logging still works. Lochan tries again after
       each entry.
     </p>
-    ${
-      app.reported === app.adviceFailed
-        ? html`<p role="status">Report saved. It goes to the server's log when you have a signal.</p>`
-        : html`<div><button type="button" @click=${() => app.reportFault()}>Send a report</button></div>`
-    }
+    ${app.reportFault ? report(app) : nothing}
   </section>`;
+}
+
+function report(app) {
+  return app.reported === app.adviceFailed
+    ? html`<p role="status">Report saved. It goes to the server's log when you have a signal.</p>`
+    : html`<div><button type="button" @click=${() => app.reportFault()}>Send a report</button></div>`;
 }
 
 function asOf(app, time) {

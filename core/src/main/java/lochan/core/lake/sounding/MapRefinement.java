@@ -207,7 +207,9 @@ final class MapRefinement {
     }
 
     private Position position(int i) {
-        return new Position(north - (i / columns + 0.5) * cell, west + (i % columns + 0.5) * cell);
+        int row = i / columns;
+        int column = i % columns;
+        return new Position(north - (row + 0.5) * cell, west + (column + 0.5) * cell);
     }
 
     private DepthGrid grid(float[] depths) {
