@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.ByteArrayOutputStream;
 import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class CommandLineTest {
 
@@ -178,5 +181,26 @@ class CommandLineTest {
 
     private double grams() {
         return Double.parseDouble(out.toString().replaceAll("(?s).*\"formulaGrams\" : ([0-9.]+).*", "$1"));
+    }
+
+    /** Every command that reads a file refuses what no file is like, in one line. */
+    @ParameterizedTest
+    @ValueSource(strings = {"rank", "value", "plan", "bag", "advise", "route", "runs", "track", "lures", "structure"})
+    void everyReaderHasItsBounds(String command, @TempDir Path folder) throws Exception {
+        Map<String, byte[]> hostile = Map.of(
+                "nested", "[".repeat(100_000).getBytes(StandardCharsets.US_ASCII),
+                "long", " ".repeat(25_000_000).getBytes(StandardCharsets.US_ASCII),
+                "number", ("{\"lochan\": " + "9".repeat(100_000) + "}").getBytes(StandardCharsets.US_ASCII),
+                "binary", new byte[1_000_000],
+                "grid",
+                        "ncols 1999999999\nnrows 1999999999\nxllcorner 0\nyllcorner 0\ncellsize 1\n1"
+                                .getBytes(StandardCharsets.US_ASCII));
+        for (Map.Entry<String, byte[]> h : hostile.entrySet()) {
+            Path file = Files.write(folder.resolve(h.getKey()), h.getValue());
+
+            assertThat(run(command, file.toString())).as(h.getKey()).isEqualTo(2);
+            assertThat(err.toString()).as(h.getKey()).startsWith("lochan: ").hasLineCount(1);
+            assertThat(err.size()).as(h.getKey()).isLessThan(2000);
+        }
     }
 }

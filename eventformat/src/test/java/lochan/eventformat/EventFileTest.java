@@ -1,6 +1,7 @@
 package lochan.eventformat;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import com.networknt.schema.InputFormat;
@@ -14,6 +15,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
+import lochan.core.Bounds;
 import lochan.core.competition.Entry;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.FishPosition;
@@ -440,5 +442,22 @@ class EventFileTest {
                 .anyMatch(p -> p.contains("the stop lasts longer than a day"));
         assertThat(problems(json.replaceFirst("(\"practice\": \\[\\s*\")2027", "$1+99999")))
                 .anyMatch(p -> p.contains("expected a date"));
+    }
+
+    /** A file of 30,000 spots once had no answer within a minute. */
+    @ParameterizedTest
+    @ValueSource(strings = {"spots", "stops", "competition"})
+    void refusesMoreThanAnEventHas(String list) throws Exception {
+        int most = Bounds.ofList(list);
+        String many = "{}" + ",{}".repeat(most);
+        String json = """
+                {"lochan": 2, "event": {"name": "Many", "timeZone": "America/Boise", "format": "limit-weight", "limit": 5,
+                 "species": [{"code": "largemouth"}], "days": [{"date": "2027-05-29", "start": "2027-05-29T06:00:00-06:00", "checkIn": "2027-05-29T15:00:00-06:00"}],
+                 "launch": {"lat": 42.61, "lon": -116.95}}, "%s": [%s]}""".formatted(list, many);
+
+        assertThatThrownBy(() -> read(json))
+                .isInstanceOf(EventFileException.class)
+                .hasMessageContaining("/" + list)
+                .hasMessageContaining("at most " + most);
     }
 }

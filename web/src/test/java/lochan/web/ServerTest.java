@@ -314,11 +314,11 @@ class ServerTest {
                 + "/n; [ $n -lt 2 ] && exit 3; exit 7";
         Output again = shell(". " + PREPARE + "; keep_running " + folder + "/twice", Map.of("twice", twice));
         assertThat(again.exit()).isEqualTo(7);
-        assertThat(again.text()).hasLineCount(2).contains("Lochan broke down (status 3) and is started again");
+        assertThat(again.text()).hasLineCount(2).contains("Lochan crashed (status 3) and is starting again");
 
         Output ever = shell(". " + PREPARE + "; keep_running " + folder + "/ever", Map.of("ever", "exit 134"));
         assertThat(ever.exit()).isEqualTo(1);
-        assertThat(ever.text()).contains("broke down three times within a minute of its start (status 134)");
+        assertThat(ever.text()).contains("crashed three times within a minute of its start (status 134)");
         assertThat(shell("grep -c ExitOnOutOfMemoryError " + PREPARE, Map.of())
                         .text()
                         .strip())

@@ -64,8 +64,11 @@ abstract class Walk {
     Visitor signIn(RunningApp app, Size size) {
         page = Browser.window(size);
         page.onConsoleMessage(m -> {
-            // A form with something wrong in it is answered with 422, which the browser notes.
-            if (m.type().equals("error") && !m.text().contains("status of 422")) {
+            // A form with something wrong in it is answered with 422, which the browser notes, as it does a lost
+            // signal.
+            if (m.type().equals("error")
+                    && !m.text().contains("status of 422")
+                    && !m.text().contains("ERR_INTERNET_DISCONNECTED")) {
                 complaints.add(m.text());
             }
         });

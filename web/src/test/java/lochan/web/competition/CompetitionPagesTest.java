@@ -316,7 +316,7 @@ class CompetitionPagesTest {
                                 "outcome",
                                 "lost")
                         .text())
-                .contains("There is no such spot here");
+                .contains("Choose a spot from the list");
 
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
     }

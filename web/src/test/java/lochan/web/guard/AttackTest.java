@@ -101,6 +101,19 @@ class AttackTest {
         assertThat(angler.get(event + "/spots/kml").body()).contains("<name>waypoint</name>");
     }
 
+    /** A name that turns the direction of writing, or breaks a line, is plain wherever it goes out. */
+    @Test
+    void exportedNamesAreOnePlainLine(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.event(angler, "Turned \u202e names");
+        Map<String, String> spot = new HashMap<>(SampleEvents.spot("Reed \u202egpj.exe\u2066"));
+        angler.post(event + "/spots/new", spot);
+
+        for (String file : List.of("/spots/gpx", "/spots/kml", "/spots/geojson", "/export")) {
+            assertThat(angler.get(event + file).body()).as(file).doesNotContain("\u202e", "\u2066");
+        }
+    }
+
     /** A phone and a laptop, or five taps, in one session: each is answered for what it did. */
     @Test
     void postsOfOneSessionAtOnceAreAllAnswered(RunningApp app) {

@@ -155,9 +155,12 @@ class PlanPagesTest {
         String plan = id(angler.post(event + "/plan/new", "day", "1"));
         added(angler, event, plan, 60);
 
-        assertThat(set(angler, event, plan, "06:00", "15:00").text())
+        Visitor.Answer late = set(angler, event, plan, "06:00", "15:00");
+        assertThat(late.text())
                 .contains("This plan doesn’t work: the run to Reed Corner is")
                 .contains("min short");
+        assertThat(late.texts("[data-forecast]")).as("no projection of it").containsExactly("–");
+        assertThat(late.texts("[data-cost]")).as("no weight beside it").noneMatch(t -> t.contains(" oz"));
     }
 
     /** The rules may lose a day when no plan is made for it. */
@@ -395,5 +398,39 @@ class PlanPagesTest {
                     .as("round " + i)
                     .isEqualTo(1);
         }
+    }
+
+    /** The boat app shows the plan that is marked, else the newest; names differ. */
+    @Test
+    void aPlanIsFollowedWhenItIsMarkedOrNewest(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.practisedEvent(angler, "Followed");
+        String first = id(angler.post(event + "/plan/new", "day", "1"));
+        angler.post(
+                event + "/plan/edit",
+                Map.of(
+                        "plan",
+                        first,
+                        "op",
+                        "add",
+                        "add/spot",
+                        "reed-corner",
+                        "add/presentation",
+                        "swim-jig",
+                        "add/minutes",
+                        "60"));
+        angler.post(event + "/plan/edit", Map.of("plan", first, "op", "name", "name", "Dawn"));
+        angler.post(event + "/plan/copy", "plan", first, "day", "1");
+        Visitor.Answer copied = angler.post(event + "/plan/copy", "plan", first, "day", "1");
+        assertThat(copied.texts(".tabs a")).anyMatch(t -> t.contains("Copy of Dawn 2") && t.contains("followed"));
+
+        Visitor.Answer followed = angler.post(event + "/plan/follow", "plan", first);
+        assertThat(followed.text()).contains("The boat app now shows this plan for day 1.");
+        assertThat(followed.texts(".tabs a:contains(followed)"))
+                .singleElement()
+                .asString()
+                .contains("Dawn");
+        assertThat(angler.get(SampleEvents.boat(event) + "/pack").body())
+                .contains("\"plans\":[{\"day\":1,\"name\":\"Dawn\"");
     }
 }

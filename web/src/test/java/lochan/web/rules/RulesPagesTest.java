@@ -175,4 +175,55 @@ class RulesPagesTest {
         assertThat(angler.post(event + "/restore").status()).isEqualTo(404);
         assertThat(angler.post(recent + "/restore").status()).isEqualTo(200);
     }
+
+    /** Plans and the forecast move with their day, after one question. */
+    @Test
+    void whatIsMeantForADayMovesWithIt(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.practisedEvent(angler, "Moved Open");
+        String plan = angler.post(event + "/plan/new", "day", "1").path().replaceAll(".*plan=(\\d+).*", "$1");
+        angler.post(
+                event + "/plan/edit",
+                Map.of(
+                        "plan",
+                        plan,
+                        "op",
+                        "add",
+                        "add/spot",
+                        "reed-corner",
+                        "add/presentation",
+                        "swim-jig",
+                        "add/minutes",
+                        "60"));
+        angler.post(
+                event + "/practice/forecast",
+                Map.of(
+                        "day",
+                        "1",
+                        "0/from",
+                        "06:00",
+                        "0/to",
+                        "12:00",
+                        "0/wind",
+                        "8",
+                        "0/windFrom",
+                        "sw",
+                        "0/sky",
+                        "cloudy"));
+        Map<String, String> moved = SampleEvents.form("Moved Open");
+        moved.put("days/0/date", "2027-06-12");
+
+        Visitor.Answer asked = angler.post(event + "/rules", moved);
+        assertThat(asked.text())
+                .contains("Day 1 moves from Sat 5 June to Sat 12 June. Move 1 plan and the forecast with it?");
+        assertThat(angler.get(event + "/export").body()).contains("\"2027-06-05\"");
+
+        moved.put("move", "yes");
+        assertThat(angler.post(event + "/rules", moved).text()).contains("Event saved.");
+        String file = angler.get(event + "/export").body();
+        assertThat(file.substring(file.indexOf("\"forecast\"")))
+                .contains("2027-06-12T")
+                .doesNotContain("2027-06-05T");
+        assertThat(angler.get(event + "/plan").text()).doesNotContain("min short", "doesn’t work");
+    }
 }

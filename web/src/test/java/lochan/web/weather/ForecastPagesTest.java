@@ -180,6 +180,9 @@ class ForecastPagesTest {
                 "[fe80::1]",
                 "[fd12:3456::1]",
                 "[::ffff:10.0.0.1]",
+                "[64:ff9b::7f00:1]",
+                "[2002:7f00:1::]",
+                "[::127.0.0.1]",
                 "224.0.0.1"
             })
     void addressesInsideAreNotAsked(String host) {
