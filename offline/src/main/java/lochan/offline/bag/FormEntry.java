@@ -44,9 +44,7 @@ public final class FormEntry {
      */
     public static Optional<Entry> read(Form form, Event event, Names names, String code, Instant at) {
         if (code.isBlank() || code.length() > LONGEST_CODE || code.chars().anyMatch(Character::isISOControl)) {
-            form.error(
-                    "code",
-                    "The entry has no id of 1 to 64 characters: load the page again and log the fish once more.");
+            form.error("code", "This page is out of date. Reload it.");
         }
         Entry entry = new FormEntry(form, event, names, code, at).entry(form.value("type"));
         return form.ok() ? Optional.ofNullable(entry) : Optional.empty();
@@ -86,7 +84,7 @@ public final class FormEntry {
             case "bite" -> bite();
             case "loss" -> loss();
             default -> {
-                form.error("type", "“" + type + "” is no kind of entry: load the page again.");
+                form.error("type", "This page is out of date. Reload it.");
                 yield null;
             }
         };
@@ -102,7 +100,7 @@ public final class FormEntry {
         String typed = typed();
         if ((typed != null && typed.length() > EntryCodec.LONGEST_ENTERED)
                 || form.value("tag").length() > EntryCodec.LONGEST_TAG) {
-            form.error("weight", "That is too long: type a weight as 3-4.");
+            form.error("weight", "That's too long. Example: 3-4");
         }
         return EntryCatchBuilder.builder()
                 .id(code)

@@ -182,8 +182,7 @@ public final class StopForm {
                 && idle * 60_000 > Duration.between(start, end).toMillis()) {
             form.error(
                     "idleMinutes",
-                    "The minutes not fished are " + form.value("idleMinutes")
-                            + ", but the stop is shorter: correct one of them.");
+                    "The minutes not fished are " + form.value("idleMinutes") + ", but the stop is shorter.");
         }
         if (bites.stream()
                 .anyMatch(b -> b.at() != null && (b.at().isBefore(start) || (end != null && b.at().isAfter(end))))) {
