@@ -16,8 +16,6 @@ public final class Bounds {
     public static final long PUBLIC_FORM_BYTES = 16_000;
     /** From the first byte of a form to its last. */
     public static final int FORM_SECONDS = 30;
-    /** From the first byte of an uploaded file to its last: two megabits a second. */
-    public static final int UPLOAD_SECONDS = 300;
     /** Of all files that a zip unpacks to. */
     public static final long UNPACKED_BYTES = 200_000_000;
 

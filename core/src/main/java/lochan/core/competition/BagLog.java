@@ -123,7 +123,8 @@ public final class BagLog {
 
     private Optional<Violation> refusal(Entry entry) {
         if (entries.containsKey(entry.id())) {
-            return violation("id", "The log already has an entry " + entry.id() + ".");
+            return violation(
+                    "id", "The log already has an entry " + entry.id() + ": every entry needs an id of its own.");
         }
         return switch (entry) {
             case Entry.Catch c -> refusal(c);
@@ -179,7 +180,8 @@ public final class BagLog {
                 ? Optional.empty()
                 : violation(
                         "readGrams",
-                        "The scale reads " + s.readGrams() + " g for " + s.knownGrams() + " g. Check both weights.");
+                        "The scale reads " + s.readGrams() + " g for " + s.knownGrams()
+                                + " g: a scale that far off is broken, or one of the two is mistyped.");
     }
 
     private static Optional<Violation> refusal(Entry.LivewellReading w) {
@@ -197,7 +199,7 @@ public final class BagLog {
             return unknown;
         }
         if (entry.heavier().equals(entry.lighter())) {
-            return violation("lighter", "Choose two fish.");
+            return violation("lighter", "A fish cannot be weighed against itself: name two fish.");
         }
         if (order().balanceSaid(entry.lighter(), entry.heavier())) {
             return violation(
@@ -234,7 +236,8 @@ public final class BagLog {
             return violation("entry", "The entry " + entry.entryId() + " is void already.");
         }
         if (target instanceof Entry.Void undone && entries.get(undone.entryId()) instanceof Entry.Void) {
-            return violation("entry", "The entry " + target.id() + " brought an entry back. Void that entry.");
+            return violation(
+                    "entry", "The entry " + target.id() + " brought an entry back: void that entry itself instead.");
         }
         if (target instanceof Entry.Void undone
                 && entries.get(undone.entryId()) instanceof Entry.Catch fish

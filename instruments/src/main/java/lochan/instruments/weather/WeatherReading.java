@@ -3,6 +3,7 @@ package lochan.instruments.weather;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
 import java.util.List;
+import lochan.core.Bounds;
 import lochan.core.practice.ForecastPeriod;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.JsonLimits;
@@ -18,7 +19,7 @@ import tools.jackson.databind.JsonNode;
 public record WeatherReading(String form, List<ForecastPeriod> hours, int leftOut) {
 
     /** Answers and files that are larger are refused. */
-    public static final int MOST_BYTES = 4_000_000;
+    public static final int MOST_BYTES = Bounds.ANSWER_BYTES;
 
     private static final List<WeatherForm> FORMS = List.of(new PeriodsForm(), new SeriesForm(), new ColumnsForm());
 

@@ -182,7 +182,8 @@ public final class StopForm {
                 && idle * 60_000 > Duration.between(start, end).toMillis()) {
             form.error(
                     "idleMinutes",
-                    "The minutes not fished are " + form.value("idleMinutes") + ", but the stop is shorter.");
+                    "The minutes not fished are " + form.value("idleMinutes")
+                            + ", but the stop is shorter: correct one of them.");
         }
         if (bites.stream()
                 .anyMatch(b -> b.at() != null && (b.at().isBefore(start) || (end != null && b.at().isAfter(end))))) {

@@ -41,7 +41,6 @@ class ErrorPages implements ErrorController {
                             413,
                             "The file is too large",
                             "An event file has at most 20 MB, a grid of depths or a track at most 50 MB."),
-            408, new ErrorView(408, "That took too long", "The connection is too slow. Nothing was saved. Try again."),
             429, new ErrorView(429, "Too many tries", "Wait a while and try again."));
     private static final ErrorView AWAY = new ErrorView(
             503,

@@ -10,9 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lochan.core.Violation;
 import lochan.core.event.CompetitionDay;
@@ -110,11 +108,7 @@ public class PlanPage {
         StoredPlan shown = plan != null ? plans.stored(key, plan) : first;
         PlanViewBuilder page = PlanViewBuilder.builder().data(event);
         page.plans(stored);
-        page.followed(stored.stream()
-                .map(p -> Plans.followed(stored, p.plan().day()))
-                .filter(Objects::nonNull)
-                .map(StoredPlan::id)
-                .collect(Collectors.toSet()));
+        page.followed(Plans.followed(stored));
         page.shown(shown);
         Map<String, String> strategies = new LinkedHashMap<>();
         strategies(event).forEach(s -> strategies.put(s.code(), PlanWords.strategy(s)));

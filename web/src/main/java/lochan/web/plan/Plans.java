@@ -6,7 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
-import java.util.stream.Stream;
+import java.util.stream.Collectors;
 import lochan.core.eventdata.EventData;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
@@ -40,7 +40,10 @@ public class Plans implements EventPart {
     public void read(EventKey key, EventData.Builder event) {
         Set<String> spots = event.spotIds();
         // The plan that is followed comes first of its day, here and in the event's file.
-        event.plans(followedFirst(stored(key)).stream()
+        List<StoredPlan> plans = stored(key);
+        Set<Long> followed = followed(plans);
+        event.plans(plans.stream()
+                .sorted(Comparator.comparing(p -> !followed.contains(p.id())))
                 .map(p -> p.plan().at(spots::contains))
                 .toList());
     }
@@ -57,13 +60,13 @@ public class Plans implements EventPart {
         }
     }
 
-    private static List<StoredPlan> followedFirst(List<StoredPlan> plans) {
-        return Stream.concat(
-                        plans.stream()
-                                .filter(p -> p.equals(followed(plans, p.plan().day()))),
-                        plans.stream()
-                                .filter(p -> !p.equals(followed(plans, p.plan().day()))))
-                .toList();
+    /** The plans that their days are fished by, by their ids. */
+    static Set<Long> followed(List<StoredPlan> plans) {
+        return plans.stream()
+                .map(p -> followed(plans, p.plan().day()))
+                .filter(Objects::nonNull)
+                .map(StoredPlan::id)
+                .collect(Collectors.toSet());
     }
 
     /** The plan of a day that is followed: the one marked last, else the newest with stops; null: none has any. */

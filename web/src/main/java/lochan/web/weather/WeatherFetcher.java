@@ -25,6 +25,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import lochan.core.Bounds;
 import lochan.core.event.Event;
 import lochan.core.practice.ForecastPeriod;
 import lochan.instruments.weather.WeatherFileException;
@@ -48,7 +49,7 @@ class WeatherFetcher {
 
     private static final Logger LOG = LoggerFactory.getLogger(WeatherFetcher.class);
     private static final Duration CONNECT = Duration.ofSeconds(5);
-    private static final Duration ANSWER = Duration.ofSeconds(15);
+    private static final Duration ANSWER = Duration.ofSeconds(Bounds.ANSWER_SECONDS);
     private static final int AT_A_TIME = 4;
     private static final int MOST_WATCHED = 2000;
     private static final int LONGEST_TROUBLE = 500;
