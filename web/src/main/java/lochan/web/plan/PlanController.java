@@ -72,8 +72,7 @@ class PlanController {
     /** Marks the plan that the boat app shows for its day. */
     @PostMapping("/events/{eventId}/plan/follow")
     String follow(EventKey key, @RequestParam long plan, RedirectAttributes flash) {
-        plans.follow(key, plan);
-        int day = plans.stored(key, plan).plan().day();
+        int day = plans.follow(key, plan);
         flash.addFlashAttribute("notice", "The boat app now shows this plan for day " + day + ".");
         return show(key, plan);
     }
@@ -96,18 +95,13 @@ class PlanController {
                 key,
                 new Plan(
                         to,
-                        plans.freeName(key, to, fitting(name)),
+                        plans.freeName(key, to, name),
                         of.stops().stream()
                                 .map(s -> s.during(
                                         s.arrive().plus(ahead), s.leave().plus(ahead)))
                                 .toList()));
         Undo.offer(flash, "Copied for day " + to + ".", path(key, "/delete?plan=" + id));
         return show(key, id);
-    }
-
-    /** As much of a name as a plan has room for. */
-    private static String fitting(String name) {
-        return name.length() > EditController.LONGEST_NAME ? name.substring(0, EditController.LONGEST_NAME) : name;
     }
 
     /** Searches for plans around the locked stops; without a plan, makes an empty one to search for. */
@@ -205,7 +199,7 @@ class PlanController {
             }
             return show(key, plan);
         }
-        String kept = plans.freeName(key, of.plan().day(), fitting(name));
+        String kept = plans.freeName(key, of.plan().day(), name);
         long id = plans.add(key, new Plan(of.plan().day(), kept, f.stops()));
         List<Long> made = new ArrayList<>(List.of(id));
         if (f.next() != null) {

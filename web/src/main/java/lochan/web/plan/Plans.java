@@ -78,11 +78,12 @@ public class Plans implements EventPart {
                 .orElse(null);
     }
 
-    /** Marks the plan that its day is fished by. */
+    /** Marks the plan that its day is fished by, and returns the day. */
     @EventWrite
-    void follow(EventKey key, long id) {
-        stored(key, id);
+    int follow(EventKey key, long id) {
+        int day = stored(key, id).plan().day();
         repository.follow(key, id, clock.instant());
+        return day;
     }
 
     @Override
@@ -138,15 +139,19 @@ public class Plans implements EventPart {
         return followed(repository.all(key), day);
     }
 
-    /** A name that no plan of its day has yet: "Balanced", then "Balanced 2". */
+    /** A name that no plan of its day has yet: "Balanced", then "Balanced 2"; as much of it as a plan has room for. */
     String freeName(EventKey key, int day, String name) {
         Set<String> taken = new HashSet<>();
         all(key).stream().filter(p -> p.day() == day).map(Plan::name).forEach(taken::add);
-        String free = name;
+        String free = fitting(name, "");
         for (int n = 2; taken.contains(free); n++) {
-            free = name + " " + n;
+            free = fitting(name, " " + n);
         }
         return free;
+    }
+
+    private static String fitting(String name, String end) {
+        return name.substring(0, Math.min(name.length(), EditController.LONGEST_NAME - end.length())) + end;
     }
 
     /**

@@ -424,6 +424,14 @@ class PlanPagesTest {
         Visitor.Answer copied = angler.post(event + "/plan/copy", "plan", first, "day", "1");
         assertThat(copied.texts(".tabs a")).anyMatch(t -> t.contains("Copy of Dawn 2") && t.contains("followed"));
 
+        String longest = "n".repeat(EditController.LONGEST_NAME);
+        angler.post(event + "/plan/edit", Map.of("plan", first, "op", "name", "name", longest));
+        angler.post(event + "/plan/copy", "plan", first, "day", "1");
+        assertThat(angler.post(event + "/plan/copy", "plan", first, "day", "1").texts(".tabs a"))
+                .as("a name that was cut to what a plan has room for differs too")
+                .anyMatch(t -> t.matches(".*Copy of n+ 2 followed"));
+        angler.post(event + "/plan/edit", Map.of("plan", first, "op", "name", "name", "Dawn"));
+
         Visitor.Answer followed = angler.post(event + "/plan/follow", "plan", first);
         assertThat(followed.text()).contains("The boat app now shows this plan for day 1.");
         assertThat(followed.texts(".tabs a:contains(followed)"))
