@@ -1,7 +1,6 @@
 package lochan.core.model.size;
 
 import java.util.Arrays;
-import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
  * The chance that a fish of normally distributed ln grams is legal and heavier than each x of the grid of {@link Survival}: the midpoint rule
@@ -14,8 +13,6 @@ final class LegalCurve {
     private static final double HIGHEST_LN_GRAMS = Survival.lnGrams(Survival.weights() - 1);
     /** Density so far out is nothing. */
     private static final double MOST_SQUARED = 50;
-
-    private static final NormalDistribution STANDARD = NormalDistribution.of(0, 1);
 
     /** Steps above the grid's heaviest x. */
     private final int above;
@@ -41,13 +38,27 @@ final class LegalCurve {
      */
     void addTo(double[] heavier, double share, double mean, double sd) {
         double sum = 0;
+        double density = 0;
+        double by = 0;
+        double step = STEP / sd;
+        double narrowing = Math.exp(-step * step);
         for (int j = 0; j < legalAt.length; j++) {
             if (j >= above && (j - above) % FINE == 0) {
-                heavier[heavier.length - 1 - (j - above) / FINE] += share * sum;
+                heavier[heavier.length - 1 - (j - above) / FINE] += sum;
             }
             double z = (lnGrams(j) - mean) / sd;
-            sum += z * z > MOST_SQUARED ? 0 : STEP / sd * STANDARD.density(z) * legalAt[j];
+            if (z * z > MOST_SQUARED) {
+                density = 0;
+            } else if (density == 0) {
+                density = share * step * Math.exp(-z * z / 2) / Math.sqrt(2 * Math.PI);
+                by = Math.exp(step * z - step * step / 2);
+            } else {
+                // Each density is the one before by a factor that falls by the same factor: no exponential is needed.
+                density *= by;
+                by *= narrowing;
+            }
+            sum += density * legalAt[j];
         }
-        heavier[0] += share * sum;
+        heavier[0] += sum;
     }
 }

@@ -15,18 +15,10 @@ import org.jspecify.annotations.Nullable;
  */
 public final class BestFish {
 
-    private static final double FEW = 1e-4;
-    /** Below, E[min(N, m)] of three or more is λ to 10⁻⁸ fish. */
-    private static final double FEW_FOR_SEVERAL = 0.02;
-    /** E[min(N, m)] is tabulated over λ up to here; read by linear interpolation, error below 10⁻⁵ fish. */
-    private static final double TABLE_END = 40;
-
-    private static final double TABLE_STEP = 0.01;
-    private static final int LARGEST_TABULATED = 30;
-
     private final int limit;
-    private final double[][] tables;
-    private double @Nullable [] variances;
+    /** By how many fish may still count, filled in when asked for. */
+    private final @Nullable CappedPoisson[] counts;
+
     /** Weights in the bag, g, rising. */
     private final double[] bag;
 
@@ -36,7 +28,7 @@ public final class BestFish {
      */
     public BestFish(int limit, List<Double> bagGrams) {
         this.limit = limit;
-        this.tables = new double[Math.min(limit, LARGEST_TABULATED) + 1][];
+        this.counts = new CappedPoisson[Math.min(limit, CappedPoisson.MOST) + 1];
         this.bag = bagGrams.stream().mapToDouble(Double::doubleValue).sorted().toArray();
     }
 
@@ -104,25 +96,21 @@ public final class BestFish {
 
     /** Fish that are expected to count beside the heavier ones of the bag. */
     private double expected(double lambda, int heavier) {
-        return heavier >= limit ? 0 : tabulated(lambda, limit - heavier);
+        int most = limit - heavier;
+        return most <= 0
+                ? 0
+                : most > CappedPoisson.MOST
+                        ? CappedPoisson.mean(lambda, most)
+                        : count(most).mean(lambda);
     }
 
-    private double tabulated(double lambda, int m) {
-        if (lambda < FEW_FOR_SEVERAL && m > 2) {
-            return lambda;
+    private CappedPoisson count(int most) {
+        CappedPoisson known = counts[most];
+        if (known == null) {
+            known = CappedPoisson.upTo(most);
+            counts[most] = known;
         }
-        if (m >= tables.length || !(lambda < TABLE_END)) {
-            return expectedUpTo(lambda, m);
-        }
-        if (tables[m] == null) {
-            double[] table = new double[(int) Math.round(TABLE_END / TABLE_STEP) + 1];
-            Arrays.setAll(table, i -> expectedUpTo(i * TABLE_STEP, m));
-            tables[m] = table;
-        }
-        double at = lambda / TABLE_STEP;
-        int low = (int) at;
-        double[] table = tables[m];
-        return table[low] + (at - low) * (table[low + 1] - table[low]);
+        return known;
     }
 
     /**
@@ -131,48 +119,19 @@ public final class BestFish {
      * where ρ is taken as √(Λ(y)/Λ(x)), which is exact for nested Poisson counts, k without limit.
      */
     public double spread(double[] lambda) {
+        CappedPoisson count = limit > CappedPoisson.MOST ? null : count(limit);
         double variance = 0;
         double heavier = 0;
         for (int i = lambda.length - 1; i >= 0; i--) {
             if (lambda[i] > 0) {
                 double dx = i == 0 ? GRID[0] : GRID[i] - GRID[i - 1];
-                double sd = Math.sqrt(variance(lambda[i]));
-                double root = Math.sqrt(lambda[i]);
-                variance += 2 * dx * sd / root * (heavier + dx * sd * root / 2);
-                heavier += dx * sd * root;
+                double ofRoot = count == null ? 1 : count.spreadOfRoot(lambda[i]);
+                double here = dx * ofRoot * lambda[i];
+                variance += 2 * dx * ofRoot * (heavier + here / 2);
+                heavier += here;
             }
         }
         return Math.sqrt(variance);
-    }
-
-    /** Var[min(N, k)]. */
-    private double variance(double lambda) {
-        if (limit > LARGEST_TABULATED) {
-            return lambda;
-        }
-        if (variances == null) {
-            double[] table = new double[(int) Math.round(TABLE_END / TABLE_STEP) + 1];
-            Arrays.setAll(table, i -> varianceUpTo(i * TABLE_STEP, limit));
-            variances = table;
-        }
-        double at = lambda / TABLE_STEP;
-        int low = (int) at;
-        return low + 1 >= variances.length ? 0 : variances[low] + (at - low) * (variances[low + 1] - variances[low]);
-    }
-
-    /** Var[min(N, m)] for N ~ Poisson(λ): E[min²] = Σ_{j=1..m} (2j − 1)·P(N ≥ j). */
-    private static double varianceUpTo(double lambda, int m) {
-        double term = Math.exp(-lambda);
-        double tail = -Math.expm1(-lambda);
-        double sum = tail;
-        double squares = tail;
-        for (int j = 1; j < m; j++) {
-            term *= lambda / j;
-            tail = Math.max(0, tail - term);
-            sum += tail;
-            squares += (2 * j + 1) * tail;
-        }
-        return Math.max(0, squares - sum * sum);
     }
 
     /** The same with more fish in the bag; what is tabulated is shared. */
@@ -182,7 +141,7 @@ public final class BestFish {
 
     private BestFish(BestFish of, List<Double> grams) {
         this.limit = of.limit;
-        this.tables = of.tables;
+        this.counts = of.counts;
         this.bag = DoubleStream.concat(Arrays.stream(of.bag), grams.stream().mapToDouble(Double::doubleValue))
                 .sorted()
                 .toArray();
@@ -190,7 +149,7 @@ public final class BestFish {
 
     /** Chance of as many fish as count, when Λ of them are expected beside those in the bag; 0 where every fish counts. */
     public double limitChance(double expected) {
-        if (limit > LARGEST_TABULATED) {
+        if (limit > CappedPoisson.MOST) {
             return 0;
         }
         int missing = limit - bag.length;
@@ -204,22 +163,6 @@ public final class BestFish {
             below += term;
         }
         return Math.max(0, 1 - below);
-    }
-
-    /** E[min(N, m)] for N ~ Poisson(λ), as Σ_{j=1..m} P(N ≥ j). */
-    static double expectedUpTo(double lambda, int m) {
-        if (lambda < FEW || m > 1000) {
-            return lambda;
-        }
-        double term = Math.exp(-lambda);
-        double tail = -Math.expm1(-lambda);
-        double sum = tail;
-        for (int j = 1; j < m; j++) {
-            term *= lambda / j;
-            tail = Math.max(0, tail - term);
-            sum += tail;
-        }
-        return sum;
     }
 
     private static final double[] GRID = grid();
