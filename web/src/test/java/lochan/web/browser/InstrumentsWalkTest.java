@@ -92,15 +92,16 @@ class InstrumentsWalkTest extends Walk {
     }
 
     private void fishOnTheScale(RunningApp app, String root, EventData event, LineServer scale) {
+        WeighedFish fish = new WeighedFish(event);
+        // What was weighed before the form first asks is of another fish.
+        fish.lines(0).forEach(scale::line);
+        page.waitForCondition(() ->
+                page.request().get(app.address() + "/instruments/now").text().contains("\"number\":1"));
         page.setViewportSize(PHONE.width(), PHONE.height());
         page.navigate(root.replace("/events/", "/boat/"));
+        page.waitForResponse("**/instruments/now", () -> {});
         assertThat(page.locator("#log-fish")).isVisible();
         String before = page.locator(".boat-head").textContent();
-        WeighedFish fish = new WeighedFish(event);
-        // What was weighed before the form first asked is of another fish.
-        fish.lines(0).forEach(scale::line);
-        page.waitForResponse(
-                r -> r.url().endsWith("/instruments/now") && r.text().contains("\"number\":1"), () -> {});
         Locator weight = page.getByLabel("Weight", new Page.GetByLabelOptions().setExact(true))
                 .first();
         assertThat(weight).hasValue("");

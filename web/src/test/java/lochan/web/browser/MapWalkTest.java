@@ -41,8 +41,10 @@ class MapWalkTest extends Walk {
                         "(root, id) => { const all = [...root.lakeMap.shown.places, ...root.lakeMap.shown.candidates];"
                                 + " root.lakeMap.centre(all.find((one) => one.id === id), 12); }",
                         id);
+        // What can be hit is that of the last picture: the one after the move must be drawn.
         page.waitForFunction(
-                "id => document.querySelector('[data-lake-map]').lakeMap.hits.some((hit) => hit.id === id && hit.members.length < 2)",
+                "id => { const map = document.querySelector('[data-lake-map]').lakeMap;"
+                        + " return !map.frame && map.hits.some((hit) => hit.id === id && hit.members.length < 2); }",
                 id);
         List<?> at = (List<?>) map().evaluate(
                         "(root, id) => { const box = root.querySelector('canvas').getBoundingClientRect();"
