@@ -43,11 +43,11 @@ public final class Main {
     }
 
     private static int told(PrintStream err, @Nullable String message) {
-        String line = Intake.text(String.valueOf(message))
+        String line = String.valueOf(message)
                 .lines()
                 .findFirst()
                 .orElse("the command is not understood: lochan --help lists what there is");
-        err.println("lochan: " + (line.length() <= LONGEST_MESSAGE ? line : line.substring(0, LONGEST_MESSAGE) + " …"));
+        err.println("lochan: " + Intake.line(line, LONGEST_MESSAGE));
         return BAD_INPUT;
     }
 }

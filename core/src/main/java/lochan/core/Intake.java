@@ -43,6 +43,16 @@ public final class Intake {
         return clean == null ? text : clean.toString();
     }
 
+    /** A text as it may stand in a sentence: plain, on one line, cut with "…" after so many characters. */
+    public static String line(String text, int most) {
+        return shortened(text(text).replaceAll("\\s+", " ").strip(), most);
+    }
+
+    /** A text, cut with "…" after so many characters. */
+    public static String shortened(String text, int most) {
+        return text.length() <= most ? text : text.substring(0, most) + "…";
+    }
+
     private static boolean isPlain(int c) {
         boolean control = (c < ' ' && c != '\n' && c != '\t' && c != '\r') || (c >= DELETE && c <= LAST_CONTROL);
         boolean half = c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE;

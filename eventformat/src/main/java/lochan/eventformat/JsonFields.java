@@ -111,7 +111,7 @@ final class JsonFields {
 
     private static String shown(JsonNode node) {
         String text = node.isContainer() ? (node.isArray() ? "a list" : "an object") : node.toString();
-        return text.length() <= LONGEST_SHOWN ? text : text.substring(0, LONGEST_SHOWN) + "…";
+        return Intake.shortened(text, LONGEST_SHOWN);
     }
 
     /** Needed; empty when missing or no text. */

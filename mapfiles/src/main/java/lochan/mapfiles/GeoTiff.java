@@ -1,12 +1,14 @@
 package lochan.mapfiles;
 
 import java.awt.Rectangle;
+import java.awt.geom.AffineTransform;
 import java.awt.image.Raster;
 import java.awt.image.RenderedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import lochan.core.lake.depth.CellMeans;
+import lochan.core.lake.depth.EsriGrid;
 import org.apache.sis.coverage.grid.GridCoverage;
 import org.apache.sis.coverage.grid.GridExtent;
 import org.apache.sis.coverage.grid.GridGeometry;
@@ -27,9 +29,7 @@ import org.opengis.util.FactoryException;
 /** Depths or heights from a GeoTIFF, its first image and first band. */
 final class GeoTiff {
 
-    /** Cells per side that are kept of it. */
-    private static final int MOST_PER_SIDE = 2000;
-    /** That are decoded at once. */
+    /** Cells that are decoded at once. */
     private static final int CELLS_AT_ONCE = 1_000_000;
 
     private static final int TIFF = 42;
@@ -81,11 +81,11 @@ final class GeoTiff {
         if (!geometry.isDefined(GridGeometry.GRID_TO_CRS)) {
             throw new MapFileException("the TIFF does not say where it lies: save it as GeoTIFF, with its coordinates");
         }
-        java.awt.geom.AffineTransform place = AffineTransforms2D.castOrCopy(matrix(geometry));
+        AffineTransform place = AffineTransforms2D.castOrCopy(matrix(geometry));
         if (place.getShearX() != 0 || place.getShearY() != 0) {
             throw new MapFileException("the GeoTIFF is turned: save it with north up");
         }
-        CellMeans means = CellMeans.of((int) header.columns(), (int) header.rows(), MOST_PER_SIDE);
+        CellMeans means = CellMeans.of((int) header.columns(), (int) header.rows(), EsriGrid.MOST_CELLS_PER_SIDE);
         // A part that is packed together is unpacked once, not once for each of its rows.
         long atOnce = Math.max(1, CELLS_AT_ONCE / header.columns());
         long rows = Math.ceilDiv(atOnce, header.chunkRows()) * header.chunkRows();
@@ -127,7 +127,7 @@ final class GeoTiff {
     }
 
     /** The middle of the first averaged cell lies between the middles of its cells. */
-    private static MapFile.Cells.Frame frame(java.awt.geom.AffineTransform place, int by) {
+    private static MapFile.Cells.Frame frame(AffineTransform place, int by) {
         double across = place.getScaleX();
         double down = -place.getScaleY();
         return new MapFile.Cells.Frame(

@@ -4,6 +4,7 @@ import java.util.function.DoubleUnaryOperator;
 import lochan.core.event.Position;
 import lochan.core.lake.depth.BadGridException;
 import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.depth.EsriGrid;
 
 /**
  * Cells in a file's coordinates as square cells in longitude and latitude, about as large as they were. Between four cells of water a depth is
@@ -11,8 +12,6 @@ import lochan.core.lake.depth.DepthGrid;
  */
 public final class GridToDegrees {
 
-    /** Cells per side at the most. */
-    private static final int MOST = 2000;
     /** Places along each edge by which the extent is found. */
     private static final int EDGE_STEPS = 20;
 
@@ -68,12 +67,13 @@ public final class GridToDegrees {
     }
 
     private DepthGrid made() throws BadGridException {
-        double cell = Math.max((north - south) / cells.rows(), Math.max(north - south, east - west) / MOST);
+        double cell = Math.max(
+                (north - south) / cells.rows(), Math.max(north - south, east - west) / EsriGrid.MOST_CELLS_PER_SIDE);
         int columns = Math.max(1, (int) Math.ceil((east - west) / cell - 1e-6));
         int rows = Math.max(1, (int) Math.ceil((north - south) / cell - 1e-6));
-        if (columns > MOST) {
-            cell = (east - west) / MOST;
-            columns = MOST;
+        if (columns > EsriGrid.MOST_CELLS_PER_SIDE) {
+            cell = (east - west) / EsriGrid.MOST_CELLS_PER_SIDE;
+            columns = EsriGrid.MOST_CELLS_PER_SIDE;
             rows = Math.max(1, (int) Math.ceil((north - south) / cell - 1e-6));
         }
         float[] depths = new float[columns * rows];

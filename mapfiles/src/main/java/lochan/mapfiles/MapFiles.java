@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import lochan.core.Bounds;
 import lochan.core.lake.depth.BadGridException;
 import lochan.core.lake.depth.DepthGrid;
@@ -126,7 +127,7 @@ public final class MapFiles {
 
     /** What the .prj beside a file says; null: there is none. */
     static @Nullable Projection projection(Zip zip, String name) throws MapFileException {
-        byte[] prj = zip.bytes(name.replaceFirst("\\.[^.]*$", ".prj")::equals, LONGEST_PROJECTION).values().stream()
+        byte[] prj = zip.bytes(Set.of(name.replaceFirst("\\.[^.]*$", ".prj")), LONGEST_PROJECTION).values().stream()
                 .findFirst()
                 .orElse(null);
         return prj == null ? null : Projection.ofText(new String(prj, StandardCharsets.UTF_8));

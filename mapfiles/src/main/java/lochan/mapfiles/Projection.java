@@ -170,8 +170,7 @@ public final class Projection {
 
     /** A text of a file as it may stand in a sentence. */
     private static String shown(String text) {
-        String plain = Intake.text(text).replaceAll("\\s+", " ").strip();
-        return plain.length() <= LONGEST_SHOWN ? plain : plain.substring(0, LONGEST_SHOWN) + "…";
+        return Intake.line(text, LONGEST_SHOWN);
     }
 
     /** What they are called. */

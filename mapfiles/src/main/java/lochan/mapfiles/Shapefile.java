@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import lochan.core.Bounds;
 import lochan.core.event.Position;
 import org.jspecify.annotations.Nullable;
@@ -47,9 +48,7 @@ final class Shapefile {
     static MapFile read(Zip zip, String shp, @Nullable Projection projection) throws MapFileException {
         String stem = shp.substring(0, shp.length() - ".shp".length());
         Projection told = projection == null ? MapFiles.projection(zip, shp) : projection;
-        Map<String, byte[]> files = zip.bytes(
-                name -> name.equals(shp) || name.equals(stem + ".dbf") || name.equals(stem + ".cpg"),
-                Bounds.workBytes() / 3);
+        Map<String, byte[]> files = zip.bytes(Set.of(shp, stem + ".dbf", stem + ".cpg"), Bounds.workBytes() / 3);
         byte[] dbf = files.get(stem + ".dbf");
         String codePage = new String(files.getOrDefault(stem + ".cpg", new byte[0]), StandardCharsets.US_ASCII);
         byte[] shapes = files.getOrDefault(shp, new byte[0]);

@@ -12,7 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Predicate;
+import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
@@ -41,7 +41,6 @@ public final class Zip {
         Zip zip = new Zip(source);
         zip.walk((name, in) -> {
             zip.names.add(name);
-            in.skip(Long.MAX_VALUE);
             return true;
         });
         return zip;
@@ -52,22 +51,27 @@ public final class Zip {
     }
 
     /**
-     * Returns the files that are wanted, each no longer than some bytes.
+     * Returns those of the files that are there, each no longer than some bytes; what comes after the last of them is not unpacked again.
      *
      * @throws MapFileException when it cannot be unpacked, or one is longer
      */
-    public Map<String, byte[]> bytes(Predicate<String> wanted, long most) throws MapFileException {
+    public Map<String, byte[]> bytes(Set<String> wanted, long most) throws MapFileException {
         Map<String, byte[]> files = new LinkedHashMap<>();
+        long there = names.stream().filter(wanted::contains).distinct().count();
+        if (there == 0) {
+            return files;
+        }
         walk((name, in) -> {
-            if (wanted.test(name)) {
+            if (wanted.contains(name)) {
                 byte[] content = in.readNBytes((int) Math.min(Integer.MAX_VALUE - 8, most + 1));
                 if (content.length > most) {
-                    throw new TooMuch(name + " has more than " + most / 1_000_000
-                            + " MB: cut out this lake, or save it with less detail");
+                    String size = most < 1_000_000 ? most / 1000 + " kB" : most / 1_000_000 + " MB";
+                    throw new TooMuch(
+                            name + " has more than " + size + ": cut out this lake, or save it with less detail");
                 }
                 files.put(name, content);
             }
-            return true;
+            return files.size() < there;
         });
         return files;
     }
@@ -107,7 +111,7 @@ public final class Zip {
                 counted.skip(Long.MAX_VALUE);
             }
         } catch (TooMuch e) {
-            throw new MapFileException(e.getMessage());
+            throw new MapFileException(String.valueOf(e.getMessage()));
         } catch (IOException | IllegalArgumentException e) {
             throw new MapFileException("the zip cannot be unpacked: pack it again");
         }
@@ -118,16 +122,8 @@ public final class Zip {
 
         private static final long serialVersionUID = 1L;
 
-        private final String words;
-
         TooMuch(String words) {
             super(words);
-            this.words = words;
-        }
-
-        @Override
-        public String getMessage() {
-            return words;
         }
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lochan.core.Violation;
+import lochan.core.event.Extent;
 import lochan.core.event.Position;
 import org.jspecify.annotations.Nullable;
 
@@ -69,6 +70,11 @@ public record Lake(
      * @param sha256 of the depths in it, as the program keeps them; by it they are known again
      */
     public record DepthsFile(String name, String sha256) {}
+
+    /** How far its shores reach. It has at least one body. */
+    public Extent extent() {
+        return Extent.of(bodies.stream().flatMap(b -> b.shore().stream()).toList());
+    }
 
     /** Whether a place lies on the water. */
     public boolean holds(Position place) {

@@ -119,28 +119,9 @@ public final class BoatModule {
                 .put("count", v.count())
                 .put("needs", v.needs())
                 .put("told", of(v.told()))
-                .put(
-                        "last",
-                        v.last() == null
-                                ? null
-                                : new JsObject()
-                                        .put("id", v.last().id())
-                                        .put("what", v.last().what()))
-                .put(
-                        "fishing",
-                        v.fishing() == null
-                                ? null
-                                : new JsObject()
-                                        .put("spot", v.fishing().spot())
-                                        .put("presentation", v.fishing().presentation())
-                                        .put("words", v.fishing().words()))
-                .put(
-                        "unexplained",
-                        v.unexplained() == null
-                                ? null
-                                : new JsObject()
-                                        .put("id", v.unexplained().id())
-                                        .put("outcome", v.unexplained().outcome()))
+                .put("last", of(v.last()))
+                .put("fishing", of(v.fishing()))
+                .put("unexplained", of(v.unexplained()))
                 .put("pair", of(v.pair()))
                 .put("slots", v.slots(), BoatModule::of)
                 .put("lines", v.lines(), BoatModule::of)
@@ -162,6 +143,23 @@ public final class BoatModule {
         return w == null
                 ? null
                 : new JsObject().put("act", w.act()).put("why", w.why()).put("tone", w.tone());
+    }
+
+    private static @Nullable JsObject of(BagView.@Nullable Last l) {
+        return l == null ? null : new JsObject().put("id", l.id()).put("what", l.what());
+    }
+
+    private static @Nullable JsObject of(BagView.@Nullable Fished f) {
+        return f == null
+                ? null
+                : new JsObject()
+                        .put("spot", f.spot())
+                        .put("presentation", f.presentation())
+                        .put("words", f.words());
+    }
+
+    private static @Nullable JsObject of(BagView.@Nullable Unexplained u) {
+        return u == null ? null : new JsObject().put("id", u.id()).put("outcome", u.outcome());
     }
 
     private static @Nullable JsObject of(BagView.@Nullable Pair p) {

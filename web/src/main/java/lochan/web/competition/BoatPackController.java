@@ -126,18 +126,12 @@ class BoatPackController {
                         key.eventId(),
                         one.path("entries").asInt(0),
                         Instant.ofEpochMilli(one.path("at").asLong(0)),
-                        line(one.path("error").asString("")));
+                        Intake.line(one.path("error").asString(""), LONGEST_FAULT));
             }
             return ResponseEntity.ok(Map.of());
         } catch (EventFileException e) {
             return ResponseEntity.badRequest().body(Map.of("message", "This report isn't valid. Nothing was saved."));
         }
-    }
-
-    /** One line of the log, whatever a phone sent. */
-    private static String line(String text) {
-        String plain = Intake.text(text).replaceAll("\\s+", " ");
-        return plain.substring(0, Math.min(plain.length(), LONGEST_FAULT));
     }
 
     private static ResponseEntity<Map<String, String>> refused(String message) {

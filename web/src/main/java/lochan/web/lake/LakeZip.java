@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.util.BitSet;
 import java.util.Optional;
+import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import lochan.core.Bounds;
@@ -82,7 +83,7 @@ public final class LakeZip {
     }
 
     private static byte[] bytes(Zip zip, String name) throws MapFileException {
-        return zip.bytes(name::equals, Bounds.workBytes()).getOrDefault(name, new byte[0]);
+        return zip.bytes(Set.of(name), Bounds.workBytes()).getOrDefault(name, new byte[0]);
     }
 
     private static DepthGrid depths(Zip zip) throws BadGridException, MapFileException {

@@ -2,10 +2,10 @@ package lochan.web.lake;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Stream;
 import lochan.core.Assumptions;
 import lochan.core.Violation;
 import lochan.core.event.Boat;
+import lochan.core.event.Extent;
 import lochan.core.event.Position;
 import lochan.core.lake.Lake;
 import lochan.core.lake.Runs;
@@ -55,31 +55,19 @@ final class MapTrial {
     }
 
     private static void size(Lake lake) throws BadGridException {
-        List<Position> shore =
-                lake.bodies().stream().flatMap(b -> b.shore().stream()).toList();
-        if (shore.isEmpty()) {
+        if (lake.bodies().stream().allMatch(b -> b.shore().isEmpty())) {
             throw new BadGridException("it has no water");
         }
-        double south = edge(shore.stream().map(Position::lat), false);
-        double north = edge(shore.stream().map(Position::lat), true);
-        double west = edge(shore.stream().map(Position::lon), false);
-        double east = edge(shore.stream().map(Position::lon), true);
-        double up = (north - south) * Position.METRES_PER_DEGREE;
-        double across = (east - west) * Position.metresPerDegreeEast((south + north) / 2);
+        Extent e = lake.extent();
+        double up = (e.north() - e.south()) * Position.METRES_PER_DEGREE;
+        double across = (e.east() - e.west()) * Position.metresPerDegreeEast((e.south() + e.north()) / 2);
         double larger = Math.max(up, across);
-        if (!(larger >= LEAST_ACROSS_M && larger <= MOST_ACROSS_M) || north > NORTHMOST || south < -NORTHMOST) {
+        if (!(larger >= LEAST_ACROSS_M && larger <= MOST_ACROSS_M) || e.north() > NORTHMOST || e.south() < -NORTHMOST) {
             throw new BadGridException(String.format(
                     Locale.ROOT,
                     "the lake would be %.3g km across: expected 20 m to 300 km. Check the file's coordinate system",
                     larger / 1000));
         }
-    }
-
-    private static double edge(Stream<Double> numbers, boolean greatest) {
-        Stream<Double> sorted = numbers.sorted();
-        return greatest
-                ? sorted.reduce((a, b) -> b).orElseThrow()
-                : sorted.findFirst().orElseThrow();
     }
 
     private static void stored(Lake lake) throws BadGridException {

@@ -160,14 +160,13 @@ class BoatApp extends DayApp {
   /** Makes an entry of a form, keeps it, shows what follows from it, sends it. */
   async submit(event, form) {
     event.preventDefault();
-    const target = event.target;
+    const { target } = event;
     const spot = form === 'start' ? new FormData(target).get('spot') : null;
     if (!this.mayStart(spot, () => target.requestSubmit())) return;
     // A second tap on the same fish, before it has been kept.
     if (this.keeping) return;
     this.keeping = true;
-    const element = target;
-    const fields = Object.fromEntries(new FormData(element));
+    const fields = Object.fromEntries(new FormData(target));
     const known = this.known();
     const now = this.now();
     let made;
@@ -183,15 +182,15 @@ class BoatApp extends DayApp {
     this.errors = errors ? { form, messages: errors.map((error) => error.message) } : null;
     if (errors) {
       this.draw();
-      element.querySelector(`[name="${errors[0].field}"]`)?.focus();
+      target.querySelector(`[name="${errors[0].field}"]`)?.focus();
       return;
     }
     const { told } = view;
     this.see({ ...known, entries: [...known.entries, entry] }, now, view);
-    element.querySelectorAll('input[type=text], input[type=number]').forEach((input) => (input.value = ''));
-    element.querySelectorAll('input[type=checkbox]').forEach((input) => (input.checked = false));
+    target.querySelectorAll('input[type=text], input[type=number]').forEach((input) => (input.value = ''));
+    target.querySelectorAll('input[type=checkbox]').forEach((input) => (input.checked = false));
     if (form === 'fish') this.weighedBy = null;
-    element.closest('details')?.removeAttribute('open');
+    target.closest('details')?.removeAttribute('open');
     this.draw();
     if (told) this.announce(told);
     onceSeen(() => {

@@ -28,6 +28,16 @@ export function minded({ id, title, words }) {
   </details>`;
 }
 
+/** A spot as lists name it; one off limits says so. */
+export function spotName(app, id, name) {
+  return app.offLimits(id) ? `✕ ${name} (off limits)` : name;
+}
+
+/** Names of spots by their ids. */
+export function spotNames(app) {
+  return Object.fromEntries(Object.entries(app.names.spots).map(([id, name]) => [id, spotName(app, id, name)]));
+}
+
 /** How bites are lost. */
 export const LOSSES = {
   'jumped-off': 'jumped off',

@@ -1,6 +1,6 @@
 // The Log screen of a practice day, drawn from the view of the rules' module. Nothing is computed here.
 import { html, nothing, repeat } from '/assets/lit-html.js';
-import { clock, LOSSES, problems } from './parts.js';
+import { clock, LOSSES, problems, spotName, spotNames } from './parts.js';
 
 export function practiceHead(app) {
   const { practice } = app;
@@ -66,9 +66,7 @@ function startHere(app) {
           <select id="other" name="other">
             ${practice.spots.map(
               ({ id, name, away }) =>
-                html`<option value=${id}>
-                  ${app.offLimits(id) ? '✕ ' : ''}${name}${away ? `, ${away}` : ''}${app.offLimits(id) ? ' (off limits)' : ''}
-                </option>`,
+                html`<option value=${id}>${spotName(app, id, name + (away ? `, ${away}` : ''))}</option>`,
             )}
           </select>
         </div>
@@ -280,7 +278,7 @@ function changeStop(app, { id, time, spot, fields }) {
       'edit-stop',
       { stop: id },
       fields,
-      html`${picked('spot', 'Spot', app.names.spots, fields.spot, '')} ${typed('start', 'Start', fields.start ?? '')}
+      html`${picked('spot', 'Spot', spotNames(app), fields.spot, '')} ${typed('start', 'Start', fields.start ?? '')}
         ${typed('end', 'End', fields.end ?? '')}
         ${fields.endDate ? typed('endDate', 'End date', fields.endDate) : nothing}
         <label class="check"

@@ -1,7 +1,7 @@
 // The screens of the boat's app, drawn from the view of the rules' module. Nothing is computed here.
 import { html, nothing, repeat } from '/assets/lit-html.js';
 import { mapScreen } from './map-screen.js';
-import { clock, LOSSES, minded, problems } from './parts.js';
+import { clock, LOSSES, minded, problems, spotNames } from './parts.js';
 import { practiceHead, practiceScreen } from './practice-screen.js';
 
 /** Screens by the names of their buttons. */
@@ -371,15 +371,6 @@ function howLost(app, unexplained) {
       ),
     )}
   </div>`;
-}
-
-/** Names of spots by their ids; those off limits say so. */
-function spotNames(app) {
-  const marked = Object.entries(app.names.spots).map(([id, name]) => [
-    id,
-    app.offLimits(id) ? `✕ ${name} (off limits)` : name,
-  ]);
-  return Object.fromEntries(marked);
 }
 
 export function entries(app) {

@@ -5,6 +5,7 @@ import java.util.Iterator;
 import java.util.Locale;
 import java.util.Map;
 import java.util.StringTokenizer;
+import lochan.core.Intake;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -79,8 +80,8 @@ public final class EsriGrid {
                 && Character.isLetter(line.strip().charAt(0))) {
             String[] words = line.strip().toLowerCase(Locale.ROOT).split("\\s+");
             if (words.length != 2) {
-                throw new BadGridException(
-                        "line " + number + ": found \"" + shown(line) + "\", expected a header's name and its value");
+                throw new BadGridException("line " + number + ": found \"" + Intake.shortened(line, LONGEST_SHOWN)
+                        + "\", expected a header's name and its value");
             }
             header.put(words[0], number(words[1], number));
             line = lines.hasNext() ? lines.next() : null;
@@ -196,12 +197,9 @@ public final class EsriGrid {
         try {
             return Double.parseDouble(word);
         } catch (NumberFormatException e) {
-            throw new BadGridException("line " + line + ": found \"" + shown(word) + "\", expected a number");
+            throw new BadGridException(
+                    "line " + line + ": found \"" + Intake.shortened(word, LONGEST_SHOWN) + "\", expected a number");
         }
-    }
-
-    private static String shown(String text) {
-        return text.length() <= LONGEST_SHOWN ? text : text.substring(0, LONGEST_SHOWN) + "…";
     }
 
     private static double needed(Map<String, Double> header, String name) throws BadGridException {

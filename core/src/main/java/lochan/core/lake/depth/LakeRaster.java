@@ -2,8 +2,8 @@ package lochan.core.lake.depth;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
+import lochan.core.event.Extent;
 import lochan.core.event.Position;
 import lochan.core.lake.Lake;
 
@@ -19,19 +19,15 @@ public final class LakeRaster {
     private final boolean[] water;
 
     private LakeRaster(Lake lake, int most, double smallestM) {
-        List<Position> shore =
-                lake.bodies().stream().flatMap(b -> b.shore().stream()).toList();
-        double south = least(shore, Position::lat);
-        double top = -least(shore, p -> -p.lat());
-        double left = least(shore, Position::lon);
-        double right = -least(shore, p -> -p.lon());
-        double longer = Math.max(top - south, right - left);
-        cell = Math.max(longer / most, smallestM / Position.METRES_PER_DEGREE);
-        columns = (int) Math.ceil((right - left) / cell) + 2;
-        rows = (int) Math.ceil((top - south) / cell) + 2;
-        west = left - cell;
-        north = top + cell;
-        narrowing = Math.cos(Math.toRadians((south + top) / 2));
+        Extent shores = lake.extent();
+        double high = shores.north() - shores.south();
+        double wide = shores.east() - shores.west();
+        cell = Math.max(Math.max(high, wide) / most, smallestM / Position.METRES_PER_DEGREE);
+        columns = (int) Math.ceil(wide / cell) + 2;
+        rows = (int) Math.ceil(high / cell) + 2;
+        west = shores.west() - cell;
+        north = shores.north() + cell;
+        narrowing = Math.cos(Math.toRadians((shores.south() + shores.north()) / 2));
         water = new boolean[columns * rows];
         lake.bodies().forEach(this::fill);
     }
@@ -42,10 +38,6 @@ public final class LakeRaster {
      */
     public static LakeRaster of(Lake lake, int most, double smallestM) {
         return new LakeRaster(lake, most, smallestM);
-    }
-
-    private static double least(List<Position> shore, ToDoubleFunction<Position> of) {
-        return shore.stream().mapToDouble(of).min().orElseThrow();
     }
 
     /** Marks the cells whose middles lie in a body, row by row between the crossings of its rings. */

@@ -6,9 +6,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
+import lochan.core.event.Extent;
 import lochan.core.event.Position;
 import lochan.core.lake.Lake;
 import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.depth.EsriGrid;
 import lochan.core.lake.depth.LakeRaster;
 import lochan.core.lake.depth.Regions;
 import org.tinfour.common.Vertex;
@@ -21,8 +23,6 @@ import org.tinfour.standard.IncrementalTin;
  */
 final class MapRefinement {
 
-    /** Cells per side at the most. */
-    private static final int MOST = 2000;
     /** Soundings change depths so many times their reach around them. */
     private static final double CHANGES_WITHIN = 2;
     /** The map joins in from there to so many times their reach. */
@@ -37,38 +37,28 @@ final class MapRefinement {
     private final double north;
     private final double cell;
     private final LakeRaster water;
-    private final Position middle;
+    private final SoundingPlane plane;
 
     private MapRefinement(Lake lake, List<Sounding> soundings, DepthGrid map, SoundingRules rules) {
         this.map = map;
         this.rules = rules;
         double step = map.cellSize();
         double north0 = map.south() + map.rows() * step;
-        double left = map.west();
-        double right = left + map.columns() * step;
-        double low = map.south();
-        double top = north0;
-        for (Lake.Body body : lake.bodies()) {
-            for (Position p : body.shore()) {
-                left = Math.min(left, p.lon());
-                right = Math.max(right, p.lon());
-                low = Math.min(low, p.lat());
-                top = Math.max(top, p.lat());
-            }
-        }
-        int westwards = whole((map.west() - left) / step);
-        int northwards = whole((top - north0) / step);
-        int mapColumns = map.columns() + westwards + whole((right - map.west()) / step - map.columns());
-        int mapRows = map.rows() + northwards + whole((map.south() - low) / step);
-        int most = Math.max(1, MOST / Math.max(mapColumns, mapRows));
+        Extent shores = lake.extent();
+        int westwards = whole((map.west() - shores.west()) / step);
+        int northwards = whole((shores.north() - north0) / step);
+        int mapColumns = map.columns() + westwards + whole((shores.east() - map.west()) / step - map.columns());
+        int mapRows = map.rows() + northwards + whole((map.south() - shores.south()) / step);
+        int most = Math.max(1, EsriGrid.MOST_CELLS_PER_SIDE / Math.max(mapColumns, mapRows));
         this.by = Math.clamp((int) Math.floor(map.heightM() / worthM(soundings, rules)), 1, most);
         this.columns = mapColumns * by;
         this.rows = mapRows * by;
         this.cell = step / by;
         this.west = map.west() - westwards * step;
         this.north = north0 + northwards * step;
-        this.water = LakeRaster.of(lake, Math.min(MOST, Math.max(columns, rows)), rules.smallestCellM());
-        this.middle = position(rows / 2 * columns + columns / 2);
+        this.water = LakeRaster.of(
+                lake, Math.min(EsriGrid.MOST_CELLS_PER_SIDE, Math.max(columns, rows)), rules.smallestCellM());
+        this.plane = new SoundingPlane(position(rows / 2 * columns + columns / 2));
     }
 
     private static int whole(double cells) {
@@ -77,16 +67,10 @@ final class MapRefinement {
 
     /** The side of the cells that so many soundings in their rectangle are worth, m. */
     private static double worthM(List<Sounding> soundings, SoundingRules rules) {
-        double south =
-                soundings.stream().mapToDouble(s -> s.position().lat()).min().orElseThrow();
-        double north =
-                soundings.stream().mapToDouble(s -> s.position().lat()).max().orElseThrow();
-        double west =
-                soundings.stream().mapToDouble(s -> s.position().lon()).min().orElseThrow();
-        double east =
-                soundings.stream().mapToDouble(s -> s.position().lon()).max().orElseThrow();
-        double area = Math.max(rules.measuredWithinM(), (north - south) * Position.METRES_PER_DEGREE)
-                * Math.max(rules.measuredWithinM(), (east - west) * Position.metresPerDegreeEast(south));
+        Extent measured = Extent.of(soundings.stream().map(Sounding::position).toList());
+        double high = (measured.north() - measured.south()) * Position.METRES_PER_DEGREE;
+        double wide = (measured.east() - measured.west()) * Position.metresPerDegreeEast(measured.south());
+        double area = Math.max(rules.measuredWithinM(), high) * Math.max(rules.measuredWithinM(), wide);
         double cells =
                 Math.min(SoundingGrid.CELLS_A_SOUNDING * soundings.size(), (double) rules.cells() * rules.cells());
         return Math.max(rules.smallestCellM(), Math.sqrt(area / cells));
@@ -109,8 +93,7 @@ final class MapRefinement {
         for (Sounding s : soundings) {
             int at = cellAt(s.position());
             if (at >= 0) {
-                means.computeIfAbsent(at, c -> new SoundingGrid.Mean())
-                        .add(x(s.position()), y(s.position()), s.depthM());
+                means.computeIfAbsent(at, c -> new SoundingGrid.Mean()).add(plane, s);
             }
         }
         DepthGrid empty = grid(new float[columns * rows]);
@@ -129,7 +112,7 @@ final class MapRefinement {
                 continue;
             }
             if (away[i] <= changed) {
-                double depth = between.interpolate(x(p), y(p), null);
+                double depth = plane.depth(between, p);
                 depths[i] = depth >= 0 ? (float) depth : Float.isNaN(known) ? 0 : known;
             } else if (Float.isNaN(known)) {
                 other = other == null ? elsewhere.get() : other;
@@ -168,7 +151,7 @@ final class MapRefinement {
         if (at >= 0
                 && away[at] >= fromReach * rules.measuredWithinM()
                 && away[at] <= JOINS_WITHIN * rules.measuredWithinM() + map.stepM()) {
-            vertices.add(new Vertex(x(p), y(p), depth, vertices.size()));
+            vertices.add(plane.vertex(p, depth, vertices.size()));
         }
     }
 
@@ -214,13 +197,5 @@ final class MapRefinement {
 
     private DepthGrid grid(float[] depths) {
         return new DepthGrid(columns, rows, west, north - rows * cell, cell, true, depths);
-    }
-
-    private double x(Position p) {
-        return (p.lon() - middle.lon()) * Position.metresPerDegreeEast(middle.lat());
-    }
-
-    private double y(Position p) {
-        return (p.lat() - middle.lat()) * Position.METRES_PER_DEGREE;
     }
 }

@@ -36,18 +36,14 @@ public final class SoundingGrid {
 
     private final LakeRaster water;
     private final SoundingRules rules;
-    private final double metresNorth;
-    private final double metresEast;
-    private final Position middle;
+    private final SoundingPlane plane;
 
     private SoundingGrid(Lake lake, SoundingRules rules, int soundings) {
         int worth = (int) Math.sqrt(CELLS_A_SOUNDING * soundings);
         this.water = LakeRaster.of(
                 lake, Math.clamp(worth, Math.min(FEWEST_CELLS, rules.cells()), rules.cells()), rules.smallestCellM());
         this.rules = rules;
-        this.middle = water.position(water.size() / 2);
-        this.metresNorth = Position.METRES_PER_DEGREE;
-        this.metresEast = Position.metresPerDegreeEast(middle.lat());
+        this.plane = new SoundingPlane(water.position(water.size() / 2));
     }
 
     /** Places of a map that are taken along, cells apart: between them natural neighbours fill in. */
@@ -86,10 +82,10 @@ public final class SoundingGrid {
         private double depth;
         private int n;
 
-        void add(double east, double north, double metres) {
-            x += east;
-            y += north;
-            depth += metres;
+        void add(SoundingPlane plane, Sounding s) {
+            x += plane.x(s.position());
+            y += plane.y(s.position());
+            depth += s.depthM();
             n++;
         }
 
@@ -103,18 +99,10 @@ public final class SoundingGrid {
         for (Sounding s : soundings) {
             int at = water.cellAt(s.position());
             if (at >= 0 && water.isWater(at)) {
-                means.computeIfAbsent(at, c -> new Mean()).add(x(s.position()), y(s.position()), s.depthM());
+                means.computeIfAbsent(at, c -> new Mean()).add(plane, s);
             }
         }
         return means;
-    }
-
-    private double x(Position p) {
-        return (p.lon() - middle.lon()) * metresEast;
-    }
-
-    private double y(Position p) {
-        return (p.lat() - middle.lat()) * metresNorth;
     }
 
     private DepthGrid of(Lake lake, Map<Integer, Mean> means, @Nullable DepthGrid map) {
@@ -147,12 +135,12 @@ public final class SoundingGrid {
     }
 
     private float depth(NaturalNeighborInterpolator between, Position p) {
-        double depth = between.interpolate(x(p), y(p), null);
+        double depth = plane.depth(between, p);
         return depth >= 0 ? (float) depth : 0;
     }
 
     private void addShore(List<Position> ring, List<Vertex> vertices) {
-        along(ring, water.heightM(), p -> vertices.add(new Vertex(x(p), y(p), 0, vertices.size())));
+        along(ring, water.heightM(), p -> vertices.add(plane.vertex(p, 0, vertices.size())));
     }
 
     /** Gives places along a ring, as far apart as cells are high. */
@@ -175,7 +163,7 @@ public final class SoundingGrid {
                 Position p = water.position(i);
                 int at = map.cellAt(p.lon(), p.lat());
                 if (at >= 0 && !map.isLand(at)) {
-                    vertices.add(new Vertex(x(p), y(p), map.depth(at), vertices.size()));
+                    vertices.add(plane.vertex(p, map.depth(at), vertices.size()));
                 }
             }
         }

@@ -85,15 +85,18 @@ public record DayNumbers(
                 evidence.put(cell, own);
             }
         }
-        for (Spot spot : model.event().spots()) {
-            ofPresentations.forEach((id, mean) -> {
-                Pattern pattern = new Pattern(spot.spotType(), id);
-                double[] own = byBin(bins, bin -> model.rates(bin).patternMean(pattern));
-                if (!Arrays.equals(own, mean)) {
-                    means.putIfAbsent(pattern, own);
-                }
-            });
-        }
+        model.event().spots().stream()
+                .map(Spot::spotType)
+                .distinct()
+                .forEach(type -> ofPresentations.forEach((id, mean) -> {
+                    Pattern pattern = new Pattern(type, id);
+                    if (!means.containsKey(pattern)) {
+                        double[] own = byBin(bins, bin -> model.rates(bin).patternMean(pattern));
+                        if (!Arrays.equals(own, mean)) {
+                            means.put(pattern, own);
+                        }
+                    }
+                }));
         Map<String, LandingChance> landing = new LinkedHashMap<>();
         model.event().presentations().forEach(p -> landing.put(p.id(), model.landing(p.id())));
         return DayNumbersBuilder.builder()
