@@ -15,6 +15,7 @@ import java.util.Collections;
 import java.util.Enumeration;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import lochan.core.Bounds;
 import org.jspecify.annotations.Nullable;
@@ -46,7 +47,7 @@ class FormLimitFilter extends OncePerRequestFilter {
 
     private static boolean isOf(HttpServletRequest request, String type) {
         return request.getContentType() != null
-                && request.getContentType().toLowerCase(java.util.Locale.ROOT).startsWith(type);
+                && request.getContentType().toLowerCase(Locale.ROOT).startsWith(type);
     }
 
     @Override

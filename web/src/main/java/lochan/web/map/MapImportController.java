@@ -36,6 +36,7 @@ import lochan.web.lake.LakeZip;
 import lochan.web.lake.Lakes;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.NotThereException;
+import lochan.web.shared.Refused;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
 import org.jspecify.annotations.Nullable;
@@ -88,8 +89,7 @@ class MapImportController {
             return "redirect:/events/" + key.eventId() + "/map/import";
         } catch (MapFileException e) {
             uploads.drop(key);
-            flash.addFlashAttribute(
-                    "trouble", "“" + name + "” was not imported; nothing was changed: " + e.getMessage() + ".");
+            flash.addFlashAttribute("trouble", Refused.file(name, e.getMessage()));
             return "redirect:/events/" + key.eventId() + "/map";
         }
     }
@@ -224,14 +224,10 @@ class MapImportController {
             depths.replace(key, content.lake(), content.depths(), name);
             offerUndo(key, flash, "Lake imported with its depths.");
         } catch (BadGridException e) {
-            flash.addFlashAttribute("trouble", notImported(name, e));
+            flash.addFlashAttribute("trouble", Refused.file(name, e.getMessage()));
         }
         uploads.drop(key);
         return "redirect:/events/" + key.eventId() + "/map";
-    }
-
-    private static String notImported(String name, Exception why) {
-        return "“" + name + "” was not imported; nothing was changed: " + why.getMessage() + ".";
     }
 
     private static void offerUndo(EventKey key, RedirectAttributes flash, String done) {
@@ -310,9 +306,7 @@ class MapImportController {
             }
             uploads.drop(key);
         } catch (MapFileException | BadGridException e) {
-            flash.addFlashAttribute(
-                    "trouble",
-                    "“" + upload.name() + "” was not imported; nothing was changed: " + e.getMessage() + ".");
+            flash.addFlashAttribute("trouble", Refused.file(upload.name(), e.getMessage()));
         }
         return "redirect:/events/" + key.eventId() + "/map";
     }

@@ -35,6 +35,7 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Downloads;
+import lochan.web.shared.Refused;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
 import lochan.web.spot.Spots;
@@ -103,10 +104,7 @@ class LogController {
             sheets.put(new Sent(key, token), bytes);
             return shown(reading(key, table, guessed(table, token, accounts.units(key.accountId()))), model);
         } catch (CsvException e) {
-            model.addAttribute(
-                    "trouble",
-                    "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: " + e.getMessage()
-                            + ".");
+            model.addAttribute("trouble", Refused.file(file.getOriginalFilename(), e.getMessage()));
         }
         return "practice/sheet";
     }

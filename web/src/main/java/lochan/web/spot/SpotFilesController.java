@@ -23,6 +23,7 @@ import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventWrite;
 import lochan.web.shared.Codes;
 import lochan.web.shared.Downloads;
+import lochan.web.shared.Refused;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -135,10 +136,7 @@ class SpotFilesController {
                                     : "")
                             + "Tick spots to set their types and zones together.");
         } catch (GpxException e) {
-            flash.addFlashAttribute(
-                    "trouble",
-                    "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: " + e.getMessage()
-                            + ".");
+            flash.addFlashAttribute("trouble", Refused.file(file.getOriginalFilename(), e.getMessage()));
         }
         return "redirect:/events/" + key.eventId() + "/spots";
     }

@@ -43,6 +43,7 @@ import lochan.web.gear.DeckWords;
 import lochan.web.gear.TackleKind;
 import lochan.web.gear.Tackles;
 import lochan.web.shared.Downloads;
+import lochan.web.shared.Refused;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
 import org.jspecify.annotations.Nullable;
@@ -475,11 +476,12 @@ class TackleController {
         } catch (EventFileException e) {
             flash.addFlashAttribute(
                     "trouble",
-                    "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: "
-                            + e.problems().getFirst()
-                            + (e.problems().size() > 1
-                                    ? " (and " + (e.problems().size() - 1) + " more)"
-                                    : "") + ".");
+                    Refused.file(
+                            file.getOriginalFilename(),
+                            e.problems().getFirst()
+                                    + (e.problems().size() > 1
+                                            ? " (and " + (e.problems().size() - 1) + " more)"
+                                            : "")));
         }
         return "redirect:/tackle";
     }

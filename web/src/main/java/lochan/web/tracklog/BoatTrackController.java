@@ -61,14 +61,14 @@ class BoatTrackController {
 
     private static Fix fix(JsonNode f) {
         if (f.size() != 3
-                || !f.get(0).isNumber()
-                || !f.get(1).isNumber()
-                || !f.get(2).isNumber()) {
+                || !f.path(0).isNumber()
+                || !f.path(1).isNumber()
+                || !f.path(2).isNumber()) {
             throw bad();
         }
-        double millis = f.get(0).asDouble(Double.NaN);
-        double lat = f.get(1).asDouble(Double.NaN);
-        double lon = f.get(2).asDouble(Double.NaN);
+        double millis = f.path(0).asDouble(Double.NaN);
+        double lat = f.path(1).asDouble(Double.NaN);
+        double lon = f.path(2).asDouble(Double.NaN);
         if (!(Math.abs(millis) < MOST_MILLIS) || !(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180)) {
             throw bad();
         }

@@ -21,6 +21,7 @@ import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.shared.Dates;
+import lochan.web.shared.Refused;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
 import org.jspecify.annotations.Nullable;
@@ -148,10 +149,7 @@ class ForecastController {
                             + (read.leftOut() == 0 ? "." : "; " + read.leftOut() + " values left out that cannot be."),
                     back + "/undo?day=" + day);
         } catch (WeatherFileException e) {
-            flash.addFlashAttribute(
-                    "trouble",
-                    "“" + file.getOriginalFilename() + "” was not imported; nothing was changed: " + e.getMessage()
-                            + ".");
+            flash.addFlashAttribute("trouble", Refused.file(file.getOriginalFilename(), e.getMessage()));
         }
         return "redirect:" + back + "?day=" + day;
     }

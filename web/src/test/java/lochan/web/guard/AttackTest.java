@@ -78,6 +78,7 @@ class AttackTest {
                 "{\"fixes\": [[\"x\", 0, 0]]}",
                 "{\"fixes\": null}",
                 "{\"fixes\": [null]}",
+                "{\"fixes\": [{\"at\": 1, \"lat\": 2, \"lon\": 3}]}",
                 "{}",
                 "[null]",
                 "no JSON"
