@@ -89,21 +89,7 @@ class FirstEventWalkTest extends Walk {
         stop.remove("fished/swim-jig");
         stop.putAll(Map.of("date", date.toString(), "start", start, "end", end, "fished/texas-rig", "on"));
         String id = ashore.post(event + "/practice/stops/new", stop).path().replaceAll(".*stop=", "");
-        ashore.post(
-                event + "/practice/stops/bites?stop=" + id,
-                Map.of(
-                        "code",
-                        "b" + date,
-                        "outcome",
-                        "landed",
-                        "size",
-                        "3-4",
-                        "how",
-                        "scale",
-                        "species",
-                        "largemouth",
-                        "presentation",
-                        "texas-rig"));
+        ashore.post(event + "/practice/stops/bites?stop=" + id, SampleEvents.landed("b" + date, "texas-rig"));
     }
 
     private void start(String spot, String lure) {
@@ -159,20 +145,7 @@ class FirstEventWalkTest extends Walk {
         page.context().setOffline(false);
         assertThat(page.locator(".boat-head")).not().containsText("to send");
 
-        String plan = ashore.post(event + "/plan/new", "day", "1").path().replaceAll(".*plan=(\\d+).*", "$1");
-        ashore.post(
-                event + "/plan/edit",
-                Map.of(
-                        "plan",
-                        plan,
-                        "op",
-                        "add",
-                        "add/spot",
-                        "alder",
-                        "add/presentation",
-                        "texas-rig",
-                        "add/minutes",
-                        "60"));
+        SampleEvents.plan(ashore, event, "alder", "texas-rig");
         assertThat(ashore.get(event + "/plan").text()).contains("Alder");
 
         page.reload();

@@ -45,19 +45,7 @@ class TackleWalkTest extends Walk {
     void fromTheTackleBoxToTheRiggedDeck(RunningApp app) {
         Visitor angler = signIn(app, LAPTOP);
         String event = SampleEvents.practisedEvent(angler, "Deck walk");
-        String plan = angler.post(event + "/plan/new", "day", "1").path().replaceAll(".*plan=(\\d+).*", "$1");
-        angler.post(
-                event + "/plan/edit",
-                "plan",
-                plan,
-                "op",
-                "add",
-                "add/spot",
-                "reed-corner",
-                "add/presentation",
-                "swim-jig",
-                "add/minutes",
-                "60");
+        SampleEvents.plan(angler, event);
 
         page.navigate(app.address() + event + "/tackle");
         looksRight("Rods on deck");

@@ -43,6 +43,12 @@ class MapPagesTest {
         return angler.post(event + "/map/import/take", looked.form("form[action$=/map/import/take]"));
     }
 
+    /** Keeps the cells of the file that was sent, their values in metres, with one choice more. */
+    private static Visitor.Answer take(Visitor angler, String event, String values, String choice, String chosen) {
+        return angler.post(
+                event + "/map/import/take", "use", "cells", "unit", "metres", "values", values, choice, chosen);
+    }
+
     /** What the page's map shows, as the browser takes it. */
     private static String marks(Visitor.Answer page) {
         return page.page().selectFirst("[data-marks]").attr("data-marks");
@@ -414,18 +420,7 @@ class MapPagesTest {
                         .text())
                 .contains("39 ft at the deepest");
         assertThat(looked.text()).contains("1200.0 to 1200.0");
-        assertThat(angler.post(
-                                event + "/map/import/take",
-                                "use",
-                                "cells",
-                                "unit",
-                                "metres",
-                                "values",
-                                "heights",
-                                "surface",
-                                "1212")
-                        .text())
-                .contains("3 × 3 depths imported.");
+        assertThat(take(angler, event, "heights", "surface", "1212").text()).contains("3 × 3 depths imported.");
     }
 
     /** Stored by an older version, or damaged. */
@@ -465,18 +460,7 @@ class MapPagesTest {
         String world =
                 "{\"type\": \"Polygon\", \"coordinates\": [[[-180, -90], [180, -90], [180, 90], [-180, 90], [-180, -90]]]}";
 
-        assertThat(angler.post(
-                                event + "/map/import/take",
-                                "use",
-                                "cells",
-                                "unit",
-                                "metres",
-                                "values",
-                                "depths",
-                                "shore",
-                                "on")
-                        .text())
-                .contains("not imported; nothing was changed");
+        assertThat(take(angler, event, "depths", "shore", "on").text()).contains("not imported; nothing was changed");
         assertThat(keep(angler, event, "world.geojson", world).text()).contains("not imported; nothing was changed");
         assertThat(angler.get(event + "/export").body().replaceAll("(?s).*\"lake\"", ""))
                 .isEqualTo(before);

@@ -23,37 +23,7 @@ class PlanPagesTest {
 
     /** Adds a stop of so many minutes at the one spot. */
     private static Visitor.Answer added(Visitor angler, String event, String plan, int minutes) {
-        return angler.post(
-                event + "/plan/edit",
-                "plan",
-                plan,
-                "op",
-                "add",
-                "add/spot",
-                "reed-corner",
-                "add/presentation",
-                "swim-jig",
-                "add/minutes",
-                "" + minutes);
-    }
-
-    private static Visitor.Answer set(Visitor angler, String event, String plan, String arrive, String leave) {
-        return angler.post(
-                event + "/plan/edit",
-                "plan",
-                plan,
-                "op",
-                "set",
-                "index",
-                "0",
-                "stops/0/spot",
-                "reed-corner",
-                "stops/0/presentation",
-                "swim-jig",
-                "stops/0/arrive",
-                arrive,
-                "stops/0/leave",
-                leave);
+        return SampleEvents.addStop(angler, event, plan, "reed-corner", "swim-jig", minutes);
     }
 
     @Test
@@ -68,7 +38,7 @@ class PlanPagesTest {
                 .contains("Reed Corner")
                 .containsPattern("Projected bag \\d+ lb \\d+ oz")
                 .contains("Full limit");
-        Visitor.Answer typed = set(angler, event, plan, "06:30", "12:00");
+        Visitor.Answer typed = SampleEvents.setStop(angler, event, plan, "06:30", "12:00");
         assertThat(typed.value("stops/0/arrive")).isEqualTo("06:30");
         assertThat(typed.texts("[data-cost]")).singleElement().asString().matches("\\+.* oz: Reed Corner set by hand");
         Visitor.Answer longer =
@@ -110,11 +80,12 @@ class PlanPagesTest {
                 .contains("is not one of the event's");
         added(angler, event, plan, 60);
 
-        Visitor.Answer refused = set(angler, event, plan, "09:00", "08:00");
+        Visitor.Answer refused = SampleEvents.setStop(angler, event, plan, "09:00", "08:00");
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.text()).contains("ends before it begins");
         assertThat(refused.value("stops/0/arrive")).isEqualTo("09:00");
-        assertThat(set(angler, event, plan, "nine", "10:00").text()).contains("“nine” is no time");
+        assertThat(SampleEvents.setStop(angler, event, plan, "nine", "10:00").text())
+                .contains("“nine” is no time");
         assertThat(angler.post(
                                 event + "/plan/edit",
                                 "plan",
@@ -155,7 +126,7 @@ class PlanPagesTest {
         String plan = id(angler.post(event + "/plan/new", "day", "1"));
         added(angler, event, plan, 60);
 
-        Visitor.Answer late = set(angler, event, plan, "06:00", "15:00");
+        Visitor.Answer late = SampleEvents.setStop(angler, event, plan, "06:00", "15:00");
         assertThat(late.text())
                 .contains("This plan doesn’t work: the run to Reed Corner is")
                 .contains("min short");
@@ -211,7 +182,7 @@ class PlanPagesTest {
                         .value("stops/0/spot"))
                 .isEqualTo("reed-corner");
 
-        set(angler, event, plan, "08:00", "09:00");
+        SampleEvents.setStop(angler, event, plan, "08:00", "09:00");
         angler.post(event + "/plan/edit", "plan", plan, "op", "lock", "index", "0");
         angler.post(event + "/plan/search", "plan", plan, "strategy", "all");
         Visitor.Answer around = searched(angler, event, plan);
@@ -224,7 +195,7 @@ class PlanPagesTest {
                         .text())
                 .contains("optimise again");
 
-        set(angler, event, plan, "06:00", "15:00");
+        SampleEvents.setStop(angler, event, plan, "06:00", "15:00");
         assertThat(angler.post(event + "/plan/search", "plan", plan).text())
                 .contains("The locked stops alone cannot be kept");
     }
@@ -405,20 +376,7 @@ class PlanPagesTest {
     void aPlanIsFollowedWhenItIsMarkedOrNewest(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.practisedEvent(angler, "Followed");
-        String first = id(angler.post(event + "/plan/new", "day", "1"));
-        angler.post(
-                event + "/plan/edit",
-                Map.of(
-                        "plan",
-                        first,
-                        "op",
-                        "add",
-                        "add/spot",
-                        "reed-corner",
-                        "add/presentation",
-                        "swim-jig",
-                        "add/minutes",
-                        "60"));
+        String first = SampleEvents.plan(angler, event);
         angler.post(event + "/plan/edit", Map.of("plan", first, "op", "name", "name", "Dawn"));
         angler.post(event + "/plan/copy", "plan", first, "day", "1");
         Visitor.Answer copied = angler.post(event + "/plan/copy", "plan", first, "day", "1");

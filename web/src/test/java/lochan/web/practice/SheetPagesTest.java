@@ -114,29 +114,9 @@ class SheetPagesTest {
                 "sky",
                 "cloudy"));
         String id = angler.post(event + "/practice/stops/new", stop).path().replaceAll(".*stop=", "");
-        angler.post(
-                event + "/practice/stops/bites?stop=" + id,
-                Map.of(
-                        "code",
-                        "b1",
-                        "outcome",
-                        "landed",
-                        "size",
-                        "3-4",
-                        "how",
-                        "scale",
-                        "guessed",
-                        "3.5",
-                        "species",
-                        "largemouth",
-                        "presentation",
-                        "swim-jig",
-                        "retrieve",
-                        "=slow",
-                        "fishDepthM",
-                        "9",
-                        "takenOn",
-                        "fall"));
+        Map<String, String> bite = SampleEvents.landed("b1", "swim-jig");
+        bite.putAll(Map.of("guessed", "3.5", "retrieve", "=slow", "fishDepthM", "9", "takenOn", "fall"));
+        angler.post(event + "/practice/stops/bites?stop=" + id, bite);
         angler.post(
                 event + "/practice/stops/bites?stop=" + id,
                 "code",

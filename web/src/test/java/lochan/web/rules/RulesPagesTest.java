@@ -181,20 +181,7 @@ class RulesPagesTest {
     void whatIsMeantForADayMovesWithIt(RunningApp app) {
         Visitor angler = app.angler();
         String event = SampleEvents.practisedEvent(angler, "Moved Open");
-        String plan = angler.post(event + "/plan/new", "day", "1").path().replaceAll(".*plan=(\\d+).*", "$1");
-        angler.post(
-                event + "/plan/edit",
-                Map.of(
-                        "plan",
-                        plan,
-                        "op",
-                        "add",
-                        "add/spot",
-                        "reed-corner",
-                        "add/presentation",
-                        "swim-jig",
-                        "add/minutes",
-                        "60"));
+        SampleEvents.plan(angler, event);
         angler.post(
                 event + "/practice/forecast",
                 Map.of(

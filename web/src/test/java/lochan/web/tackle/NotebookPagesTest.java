@@ -115,53 +115,11 @@ class NotebookPagesTest {
         Visitor angler = app.angler();
         String event = SampleEvents.practisedEvent(angler, "Planned fish");
         angler.post(event + "/tackle/fish/edit", fish());
-        String plan = angler.post(event + "/plan/new", "day", "1").path().replaceAll(".*plan=(\\d+).*", "$1");
-        angler.post(
-                event + "/plan/edit",
-                "plan",
-                plan,
-                "op",
-                "add",
-                "add/spot",
-                "reed-corner",
-                "add/presentation",
-                "swim-jig",
-                "add/minutes",
-                "60");
-        angler.post(
-                event + "/plan/edit",
-                "plan",
-                plan,
-                "op",
-                "set",
-                "index",
-                "0",
-                "stops/0/spot",
-                "reed-corner",
-                "stops/0/presentation",
-                "swim-jig",
-                "stops/0/arrive",
-                "06:15",
-                "stops/0/leave",
-                "07:15");
+        String plan = SampleEvents.plan(angler, event);
+        SampleEvents.setStop(angler, event, plan, "06:15", "07:15");
         Visitor.Answer early = angler.get(event + "/plan?plan=" + plan);
         assertThat(early.text()).contains("not in this plan at its time");
-        angler.post(
-                event + "/plan/edit",
-                "plan",
-                plan,
-                "op",
-                "set",
-                "index",
-                "0",
-                "stops/0/spot",
-                "reed-corner",
-                "stops/0/presentation",
-                "swim-jig",
-                "stops/0/arrive",
-                "09:00",
-                "stops/0/leave",
-                "10:00");
+        SampleEvents.setStop(angler, event, plan, "09:00", "10:00");
         Visitor.Answer late = angler.get(event + "/plan?plan=" + plan);
         assertThat(late.text()).contains("visited at 09:00");
         assertThat(grams(late)).as("it counts with its chance").isGreaterThan(grams(early) + 8);

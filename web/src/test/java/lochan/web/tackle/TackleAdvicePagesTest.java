@@ -21,19 +21,7 @@ class TackleAdvicePagesTest {
 
     private static String planned(Visitor angler, String name) {
         String event = SampleEvents.practisedEvent(angler, name);
-        String plan = angler.post(event + "/plan/new", "day", "1").path().replaceAll(".*plan=(\\d+).*", "$1");
-        angler.post(
-                event + "/plan/edit",
-                "plan",
-                plan,
-                "op",
-                "add",
-                "add/spot",
-                "reed-corner",
-                "add/presentation",
-                "swim-jig",
-                "add/minutes",
-                "60");
+        SampleEvents.plan(angler, event);
         return event;
     }
 

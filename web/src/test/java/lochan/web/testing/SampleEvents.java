@@ -101,6 +101,18 @@ public final class SampleEvents {
         return gpx + "</trkseg></trk></gpx>";
     }
 
+    /** A largemouth of 3 lb 4 oz on the scale. */
+    public static Map<String, String> landed(String code, String presentation) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("code", code);
+        fields.put("outcome", "landed");
+        fields.put("size", "3-4");
+        fields.put("how", "scale");
+        fields.put("species", "largemouth");
+        fields.put("presentation", presentation);
+        return fields;
+    }
+
     /** Path of the boat's app of an event. */
     public static String boat(String event) {
         return event.replace("/events/", "/boat/");
@@ -120,20 +132,7 @@ public final class SampleEvents {
         String stop = angler.post(event + "/practice/stops/new", stop("reed-corner"))
                 .path()
                 .replaceAll(".*stop=", "");
-        angler.post(
-                event + "/practice/stops/bites?stop=" + stop,
-                "code",
-                "b1",
-                "outcome",
-                "landed",
-                "size",
-                "3-4",
-                "how",
-                "scale",
-                "species",
-                "largemouth",
-                "presentation",
-                "swim-jig");
+        angler.post(event + "/practice/stops/bites?stop=" + stop, landed("b1", "swim-jig"));
         angler.post(
                 event + "/practice/stops/bites?stop=" + stop,
                 "code",
@@ -157,5 +156,54 @@ public final class SampleEvents {
                 "presentation",
                 "swim-jig");
         return event;
+    }
+
+    /** A plan of day 1 with an hour at Reed Corner with a swim jig; gives its id. */
+    public static String plan(Visitor angler, String event) {
+        return plan(angler, event, "reed-corner", "swim-jig");
+    }
+
+    /** A plan of day 1 with an hour at a spot; gives its id. */
+    public static String plan(Visitor angler, String event, String spot, String presentation) {
+        String plan = angler.post(event + "/plan/new", "day", "1").path().replaceAll(".*plan=(\\d+).*", "$1");
+        addStop(angler, event, plan, spot, presentation, 60);
+        return plan;
+    }
+
+    /** Adds so many minutes at a spot to a plan. */
+    public static Visitor.Answer addStop(
+            Visitor angler, String event, String plan, String spot, String presentation, int minutes) {
+        return angler.post(
+                event + "/plan/edit",
+                "plan",
+                plan,
+                "op",
+                "add",
+                "add/spot",
+                spot,
+                "add/presentation",
+                presentation,
+                "add/minutes",
+                "" + minutes);
+    }
+
+    /** Sets the first stop of a plan, at Reed Corner with a swim jig, to other times. */
+    public static Visitor.Answer setStop(Visitor angler, String event, String plan, String arrive, String leave) {
+        return angler.post(
+                event + "/plan/edit",
+                "plan",
+                plan,
+                "op",
+                "set",
+                "index",
+                "0",
+                "stops/0/spot",
+                "reed-corner",
+                "stops/0/presentation",
+                "swim-jig",
+                "stops/0/arrive",
+                arrive,
+                "stops/0/leave",
+                leave);
     }
 }
