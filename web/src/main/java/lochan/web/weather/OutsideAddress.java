@@ -6,6 +6,7 @@ import java.net.URI;
 import java.net.URISyntaxException;
 import java.net.UnknownHostException;
 import java.util.Arrays;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** An address outside of the network that the server itself stands in: nobody may look at what lies inside through it. */
@@ -18,7 +19,7 @@ final class OutsideAddress {
     private OutsideAddress() {}
 
     /** An address that cannot be asked, with why. */
-    static final class RefusedException extends Exception {
+    static final class RefusedException extends UnknownHostException {
 
         private static final long serialVersionUID = 1L;
 
@@ -44,17 +45,25 @@ final class OutsideAddress {
                     "“" + text.strip() + "” is no address of a service: type one that begins with https://");
         }
         try {
-            for (InetAddress address : InetAddress.getAllByName(uri.getHost())) {
-                if (!allowInside && isInside(address)) {
-                    throw new RefusedException(
-                            "“" + uri.getHost()
-                                    + "” lies inside this computer's own network, which is not asked (whoever runs Lochan may allow it: LOCHAN_WEATHER_INSIDE=yes)");
-                }
+            InetAddress[] addresses = InetAddress.getAllByName(uri.getHost());
+            if (!allowInside) {
+                check(uri.getHost(), Arrays.asList(addresses));
             }
+        } catch (RefusedException e) {
+            throw e;
         } catch (UnknownHostException e) {
             throw new RefusedException("“" + uri.getHost() + "” is not known, or there is no network");
         }
         return uri;
+    }
+
+    /** @throws RefusedException when one of a host's addresses lies inside */
+    static void check(String host, List<InetAddress> addresses) throws RefusedException {
+        if (addresses.stream().anyMatch(OutsideAddress::isInside)) {
+            throw new RefusedException(
+                    "“" + host
+                            + "” lies inside this computer's own network, which is not asked (whoever runs Lochan may allow it: LOCHAN_WEATHER_INSIDE=yes)");
+        }
     }
 
     static boolean isInside(InetAddress address) {

@@ -2,12 +2,8 @@ package lochan.web.weather;
 
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
-import java.io.InputStream;
 import java.net.ConnectException;
 import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.net.http.HttpTimeoutException;
 import java.time.Clock;
 import java.time.Duration;
@@ -18,13 +14,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
 import java.util.concurrent.Semaphore;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import lochan.core.Bounds;
 import lochan.core.event.Event;
 import lochan.core.practice.ForecastPeriod;
@@ -33,6 +25,7 @@ import lochan.instruments.weather.WeatherReading;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
 import lochan.web.shared.NotThereException;
+import org.apache.hc.client5.http.SystemDefaultDnsResolver;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -48,7 +41,6 @@ import org.springframework.stereotype.Component;
 class WeatherFetcher {
 
     private static final Logger LOG = LoggerFactory.getLogger(WeatherFetcher.class);
-    private static final Duration CONNECT = Duration.ofSeconds(5);
     private static final Duration ANSWER = Duration.ofSeconds(Bounds.ANSWER_SECONDS);
     private static final int AT_A_TIME = 4;
     private static final int MOST_WATCHED = 2000;
@@ -65,11 +57,7 @@ class WeatherFetcher {
     private final Set<EventKey> asking = ConcurrentHashMap.newKeySet();
     private final Semaphore room = new Semaphore(AT_A_TIME);
     private final ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor();
-    private final HttpClient client = HttpClient.newBuilder()
-            .connectTimeout(CONNECT)
-            .followRedirects(HttpClient.Redirect.NEVER)
-            .executor(threads)
-            .build();
+    private final WeatherClient client;
 
     WeatherFetcher(
             WeatherSources sources,
@@ -80,6 +68,7 @@ class WeatherFetcher {
         this.events = events;
         this.clock = clock;
         this.allowInside = allowInside;
+        this.client = new WeatherClient(SystemDefaultDnsResolver.INSTANCE, this::isInsideAllowed, ANSWER);
     }
 
     /** Remembers that somebody looks at an event: its weather is asked for from now on. */
@@ -133,7 +122,7 @@ class WeatherFetcher {
         try {
             WeatherReading read = answer(event, source, zone);
             sources.tried(key, source.answered(read, now), read.hours());
-        } catch (OutsideAddress.RefusedException | IOException | WeatherFileException | InterruptedException e) {
+        } catch (IOException | WeatherFileException | InterruptedException e) {
             String trouble = words(e);
             sources.tried(
                     key,
@@ -156,7 +145,7 @@ class WeatherFetcher {
     }
 
     private WeatherReading answer(Event event, WeatherSource source, ZoneId zone)
-            throws OutsideAddress.RefusedException, IOException, WeatherFileException, InterruptedException {
+            throws IOException, WeatherFileException, InterruptedException {
         String filled = source.address()
                 .replace(
                         "{lat}",
@@ -165,30 +154,17 @@ class WeatherFetcher {
                         "{lon}",
                         String.format(Locale.ROOT, "%.4f", event.launch().lon()));
         URI address = OutsideAddress.check(filled, allowsInside(filled));
-        HttpResponse<InputStream> response = client.send(
-                HttpRequest.newBuilder(address)
-                        .timeout(ANSWER)
-                        .header("Accept", "application/geo+json, application/json, text/csv")
-                        .header("User-Agent", "Lochan")
-                        .build(),
-                HttpResponse.BodyHandlers.ofInputStream());
-        try (InputStream body = response.body()) {
-            if (response.statusCode() != 200) {
-                throw new IOException("it answered " + response.statusCode());
-            }
-            Future<byte[]> bytes = threads.submit(() -> body.readNBytes(WeatherReading.MOST_BYTES + 1));
-            return WeatherReading.read(
-                    bytes.get(ANSWER.toSeconds(), TimeUnit.SECONDS), zone, ForecastPeriod.Origin.SERVICE);
-        } catch (TimeoutException e) {
-            throw new HttpTimeoutException("the answer did not end");
-        } catch (ExecutionException e) {
-            throw new IOException("the connection ended", e);
-        }
+        return WeatherReading.read(client.get(address), zone, ForecastPeriod.Origin.SERVICE);
     }
 
     /** Whether an address inside the own network may be asked: where that is allowed, and at the demo's own service. */
     boolean allowsInside(String address) {
         return allowInside || (standIn != null && address.startsWith(standIn + "/"));
+    }
+
+    private boolean isInsideAllowed(String host) {
+        String own = standIn;
+        return allowInside || (own != null && host.equals(URI.create(own).getHost()));
     }
 
     /** Lets the demo's own service be asked. */
@@ -197,8 +173,8 @@ class WeatherFetcher {
     }
 
     @PreDestroy
-    void close() {
-        client.shutdownNow();
+    void close() throws IOException {
+        client.close();
         threads.shutdownNow();
     }
 }
