@@ -2,7 +2,6 @@ package lochan.web.plan;
 
 import jakarta.annotation.PreDestroy;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -35,8 +34,6 @@ import org.springframework.stereotype.Service;
 class PlanSearch {
 
     private static final int KEPT = 50;
-    /** Of equal chances the heavier bag is the better: none weighs as much as this. */
-    private static final double MOST_GRAMS = 1e8;
     /** Rounds for each of the plans that a spread over two days is compared by, as a share of those asked for. */
     private static final int TWO_DAYS_SHARE = 4;
 
@@ -154,23 +151,9 @@ class PlanSearch {
                     0,
                     locked));
         }
-        // A search by another aim may come upon a better day by this one.
         List<Result> all = List.copyOf(found);
-        found.replaceAll(f -> all.stream()
-                .max(Comparator.comparingDouble(one -> measure(f.strategy(), one.value())))
-                .orElse(f)
-                .as(f.strategy()));
+        found.replaceAll(f -> f.strategy().bestOf(all, Result::value).as(f.strategy()));
         return found;
-    }
-
-    /** What a strategy is chosen for, as the page shows it. */
-    private static double measure(Strategy strategy, PlanValue value) {
-        return switch (strategy) {
-            case BALANCED -> value.formulaGrams();
-            case SAFE_LIMIT -> value.chanceOfLimit() + value.formulaGrams() / MOST_GRAMS;
-            case BIG_FISH -> value.p90();
-            case TARGET -> value.chanceOfTarget() == null ? value.formulaGrams() : value.chanceOfTarget();
-        };
     }
 
     private List<Result> bothDays(

@@ -162,15 +162,52 @@ class DayPlannerTest {
         List<PlanStop> stops = List.of();
         for (int rounds = 1; rounds <= MOST_ROUNDS; rounds *= 3) {
             stops = planner.plan(rounds, i -> true);
-            double score = strategy.score(
-                    new PlanValuer(set)
-                            .outcomes(Schedule.segments(stops, set.model().bins()), set.count(), true),
-                    event.rules().targetGrams());
+            double score = score(set, strategy, stops);
             assertThat(score).as(rounds + " rounds").isGreaterThanOrEqualTo(before - 1e-9 * before);
             before = score;
         }
         assertThat(DayPlanner.done(3 * MOST_ROUNDS - 1)).isEqualTo(MOST_ROUNDS);
         assertThat(planner.plan(3 * MOST_ROUNDS - 1, i -> true)).isEqualTo(stops);
+    }
+
+    private static double score(ScenarioSet set, Strategy strategy, List<PlanStop> stops) {
+        return strategy.score(
+                new PlanValuer(set)
+                        .outcomes(Schedule.segments(stops, set.model().bins()), set.count(), true),
+                set.model().event().rules().targetGrams());
+    }
+
+    /** Nobody changes lures at one spot after ten minutes for next to nothing: without the change the day is worth clearly less. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6})
+    void aHastyChangeOfLureIsWorthIt(long seed) {
+        EventData event = Sample.practiced(5, seed);
+        ScenarioSet set = new ScenarioSet(new FittedDayModel(event, 1, Assumptions.DEFAULTS), 40, 5);
+        List<PlanStop> stops = new DayPlanner(
+                        set, DayRuns.always(runs(event)), DayPlanner.Wishes.of(Strategy.SAFE_LIMIT), seed)
+                .plan(3, i -> true);
+        for (int i = 1; i < stops.size(); i++) {
+            PlanStop before = stops.get(i - 1);
+            PlanStop after = stops.get(i);
+            if (before.spotId().equals(after.spotId())
+                    && (minutes(before) < 30 || minutes(after) < 30)
+                    && before.leave().equals(after.arrive())) {
+                for (PlanStop lure : List.of(before, after)) {
+                    List<PlanStop> joined = new ArrayList<>(stops);
+                    joined.set(
+                            i - 1,
+                            new PlanStop(before.spotId(), lure.presentationId(), before.arrive(), after.leave()));
+                    joined.remove(i);
+                    assertThat(score(set, Strategy.SAFE_LIMIT, joined))
+                            .as(joined + "")
+                            .isLessThan(0.995 * score(set, Strategy.SAFE_LIMIT, stops));
+                }
+            }
+        }
+    }
+
+    private static long minutes(PlanStop stop) {
+        return Duration.between(stop.arrive(), stop.leave()).toMinutes();
     }
 
     /** On a slow machine the time may be over before the search has begun. */
