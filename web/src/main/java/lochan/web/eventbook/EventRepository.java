@@ -36,6 +36,7 @@ import lochan.core.event.TieBreak;
 import lochan.web.db.tables.records.EventDayRecord;
 import lochan.web.db.tables.records.EventRecord;
 import lochan.web.shared.JsonText;
+import lochan.web.shared.NotThereException;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
@@ -55,18 +56,37 @@ class EventRepository {
         return EVENT.ID.eq(key.eventId()).and(EVENT.ACCOUNT_ID.eq(key.accountId()));
     }
 
+    private EventRecord record(EventKey key) {
+        return db.selectFrom(EVENT).where(is(key)).fetchOptional().orElseThrow(NotThereException::new);
+    }
+
     boolean exists(EventKey key) {
         return db.fetchExists(EVENT, is(key).and(EVENT.DELETED_AT.isNull()));
     }
 
-    /** Holds an event for a write until the transaction ends: whoever else writes to it waits. */
+    /**
+     * Holds an event for a write until the transaction ends: whoever else writes to it waits.
+     *
+     * @throws NotThereException when there is none any more
+     */
     void hold(EventKey key) {
-        db.update(EVENT).set(EVENT.WRITES, EVENT.WRITES.plus(1)).where(is(key)).execute();
+        int held = db.update(EVENT)
+                .set(EVENT.WRITES, EVENT.WRITES.plus(1))
+                .where(is(key))
+                .execute();
+        if (held == 0) {
+            // It went with its account.
+            throw new NotThereException();
+        }
     }
 
     /** How often it was written to; the same as long as nothing of it changed. */
     long writes(EventKey key) {
-        return db.select(EVENT.WRITES).from(EVENT).where(is(key)).fetchSingle(EVENT.WRITES);
+        return db.select(EVENT.WRITES)
+                .from(EVENT)
+                .where(is(key))
+                .fetchOptional(EVENT.WRITES)
+                .orElseThrow(NotThereException::new);
     }
 
     List<EventKey> all(long accountId) {
@@ -116,7 +136,7 @@ class EventRepository {
     }
 
     Event event(EventKey key) {
-        EventRecord e = db.selectFrom(EVENT).where(is(key)).fetchSingle();
+        EventRecord e = record(key);
         List<SpeciesRule> species = db.selectFrom(SPECIES_RULE)
                 .where(SPECIES_RULE.EVENT_ID.eq(key.eventId()))
                 .and(SPECIES_RULE.ACCOUNT_ID.eq(key.accountId()))
@@ -197,11 +217,11 @@ class EventRepository {
     }
 
     String name(EventKey key) {
-        return db.select(EVENT.NAME).from(EVENT).where(is(key)).fetchSingle().value1();
+        return record(key).getName();
     }
 
     Boat boat(EventKey key) {
-        EventRecord e = db.selectFrom(EVENT).where(is(key)).fetchSingle();
+        EventRecord e = record(key);
         return new Boat(
                 e.getRunMps(),
                 e.getRoughMps(),

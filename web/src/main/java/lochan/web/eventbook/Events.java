@@ -73,7 +73,8 @@ public class Events {
         return repository.name(key);
     }
 
-    long writes(EventKey key) {
+    /** How often an event was written to; the same as long as nothing of it changed. */
+    public long writes(EventKey key) {
         return repository.writes(key);
     }
 

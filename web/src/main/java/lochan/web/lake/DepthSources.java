@@ -1,9 +1,12 @@
 package lochan.web.lake;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import lochan.core.lake.Lake;
 import lochan.core.lake.depth.BadGridException;
 import lochan.core.lake.depth.DepthGrid;
@@ -11,7 +14,7 @@ import lochan.core.lake.sounding.Sounding;
 import lochan.core.lake.sounding.SoundingGrid;
 import lochan.core.lake.sounding.SoundingRules;
 import lochan.web.eventbook.EventKey;
-import lochan.web.eventbook.EventWrite;
+import lochan.web.eventbook.Events;
 import lochan.web.shared.NotThereException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -20,12 +23,24 @@ import org.springframework.stereotype.Service;
 @Service
 public class DepthSources {
 
+    private static final int TRIES = 3;
+
     private final DepthRepository depths;
     private final SoundingRepository surveys;
     private final Lakes lakes;
+    private final DepthWrites writes;
+    private final Events events;
     private final Clock clock;
 
-    DepthSources(DepthRepository depths, SoundingRepository surveys, Lakes lakes, Clock clock) {
+    DepthSources(
+            DepthRepository depths,
+            SoundingRepository surveys,
+            Lakes lakes,
+            DepthWrites writes,
+            Events events,
+            Clock clock) {
+        this.writes = writes;
+        this.events = events;
         this.depths = depths;
         this.surveys = surveys;
         this.lakes = lakes;
@@ -50,15 +65,9 @@ public class DepthSources {
         return surveys.surveys(key);
     }
 
-    /**
-     * Keeps the depths of a map in place of those of the map before; soundings refine them as they did those.
-     *
-     * @param grid in degrees, at the lake's reference level; null leaves none
-     */
-    @EventWrite
-    public void keepMap(EventKey key, @Nullable DepthGrid grid, String source) {
-        depths.put(key, DepthRepository.Layer.MAP, grid, source);
-        again(key);
+    /** Keeps the depths of a map where there are none yet. */
+    public void keepMap(EventKey key, DepthGrid grid, String source) {
+        writes.change(key, () -> depths.put(key, DepthRepository.Layer.MAP, grid, source), () -> grid);
     }
 
     /**
@@ -69,29 +78,38 @@ public class DepthSources {
      * @param source the file
      * @throws BadGridException when what comes of it cannot be stored or computed on; nothing is changed then
      */
-    @EventWrite
     public void replace(EventKey key, @Nullable Lake lake, @Nullable DepthGrid grid, String source)
             throws BadGridException {
         MapTrial.of(lake == null ? lakes.lake(key) : lake, grid);
-        lakes.keepFormer(key, clock.instant());
-        depths.copy(key, DepthRepository.Layer.MAP, DepthRepository.Layer.FORMER);
-        if (lake != null) {
-            lakes.putLake(key, lake);
-        }
-        if (grid != null) {
-            depths.put(key, DepthRepository.Layer.MAP, grid, source);
-        }
-        again(key);
+        change(
+                key,
+                () -> {
+                    lakes.keepFormer(key, clock.instant());
+                    depths.copy(key, DepthRepository.Layer.MAP, DepthRepository.Layer.FORMER);
+                    if (lake != null) {
+                        lakes.putLake(key, lake);
+                    }
+                    if (grid != null) {
+                        depths.put(key, DepthRepository.Layer.MAP, grid, source);
+                    }
+                },
+                () -> combined(
+                        lake == null ? lakes.lake(key) : lake,
+                        grid == null ? map(key, DepthRepository.Layer.MAP) : grid,
+                        surveys.soundings(key)));
     }
 
     /** Takes back the lake and the depths that the last import replaced. */
-    @EventWrite
     public void undoReplace(EventKey key) {
-        if (!lakes.takeFormer(key)) {
-            throw new NotThereException();
-        }
-        depths.move(key, DepthRepository.Layer.FORMER, DepthRepository.Layer.MAP);
-        again(key);
+        change(
+                key,
+                () -> {
+                    if (!lakes.takeFormer(key)) {
+                        throw new NotThereException();
+                    }
+                    depths.move(key, DepthRepository.Layer.FORMER, DepthRepository.Layer.MAP);
+                },
+                () -> combined(lakes.former(key), map(key, DepthRepository.Layer.FORMER), surveys.soundings(key)));
     }
 
     /**
@@ -100,42 +118,54 @@ public class DepthSources {
      * @param soundings cleaned, at the lake's reference level
      * @throws BadGridException when they do not lie on the lake
      */
-    @EventWrite
     public void keepSurvey(EventKey key, Survey survey, List<Sounding> soundings) throws BadGridException {
         Lake lake = lakes.lake(key);
         if (lake == null || soundings.stream().noneMatch(s -> lake.holds(s.position()))) {
             throw new BadGridException("none of the soundings lies on the lake");
         }
-        surveys.add(key, survey, soundings, clock.instant());
-        again(key);
+        change(key, () -> surveys.add(key, survey, soundings, clock.instant()), () -> {
+            List<Sounding> all = new ArrayList<>(surveys.soundings(key));
+            all.addAll(soundings);
+            return combined(lakes.lake(key), map(key, DepthRepository.Layer.MAP), all);
+        });
     }
 
-    @EventWrite
     public void deleteSurvey(EventKey key, String code) {
-        if (!surveys.setDeleted(key, code, clock.instant())) {
-            throw new NotThereException();
-        }
-        again(key);
+        change(key, () -> setDeleted(key, code, clock.instant()), () -> combined(key, surveys.soundingsBut(key, code)));
     }
 
-    @EventWrite
     public void restoreSurvey(EventKey key, String code) {
-        if (!surveys.setDeleted(key, code, null)) {
+        change(key, () -> setDeleted(key, code, null), () -> combined(key, surveys.soundingsAnd(key, code)));
+    }
+
+    private void setDeleted(EventKey key, String code, @Nullable Instant at) {
+        if (!surveys.setDeleted(key, code, at)) {
             throw new NotThereException();
         }
-        again(key);
     }
 
-    /** Makes the depths again that everything else reads: what they rest on has changed. */
-    @EventWrite
-    public void again(EventKey key) {
-        depths.put(key, DepthRepository.Layer.ALL, combined(key), "");
+    /** @param all the depths that come of the change, as long as nothing else changes */
+    private void change(EventKey key, Runnable change, Supplier<@Nullable DepthGrid> all) {
+        for (int tried = 0; tried < TRIES; tried++) {
+            long seen = events.writes(key);
+            if (writes.change(key, seen, change, all.get())) {
+                return;
+            }
+        }
+        // Somebody writes to the event all the time.
+        writes.change(key, change, all);
     }
 
-    private @Nullable DepthGrid combined(EventKey key) {
-        DepthGrid map = depths.grid(key, DepthRepository.Layer.MAP).orElse(null);
-        List<Sounding> soundings = surveys.soundings(key);
-        Lake lake = lakes.lake(key);
+    private @Nullable DepthGrid map(EventKey key, DepthRepository.Layer layer) {
+        return depths.grid(key, layer).orElse(null);
+    }
+
+    private @Nullable DepthGrid combined(EventKey key, List<Sounding> soundings) {
+        return combined(lakes.lake(key), map(key, DepthRepository.Layer.MAP), soundings);
+    }
+
+    private static @Nullable DepthGrid combined(
+            @Nullable Lake lake, @Nullable DepthGrid map, List<Sounding> soundings) {
         if (lake == null || soundings.isEmpty()) {
             return map;
         }

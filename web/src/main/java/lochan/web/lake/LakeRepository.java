@@ -30,7 +30,7 @@ class LakeRepository {
 
     /** Keeps the lake as it is now, for undo. */
     void keepFormer(EventKey key, Instant now) {
-        db.deleteFrom(FORMER_LAKE).where(former(key)).execute();
+        db.deleteFrom(FORMER_LAKE).where(isFormer(key)).execute();
         db.insertInto(FORMER_LAKE)
                 .set(FORMER_LAKE.EVENT_ID, key.eventId())
                 .set(FORMER_LAKE.ACCOUNT_ID, key.accountId())
@@ -39,11 +39,19 @@ class LakeRepository {
                 .execute();
     }
 
+    /** The lake that was kept; empty too where there was none to keep. */
+    Optional<String> former(EventKey key) {
+        return db.select(FORMER_LAKE.GEO_JSON)
+                .from(FORMER_LAKE)
+                .where(isFormer(key))
+                .fetchOptional(FORMER_LAKE.GEO_JSON);
+    }
+
     /** Takes the former lake back in the place of the one there is; false: none was kept. */
     boolean takeFormer(EventKey key) {
         Record1<String> former = db.select(FORMER_LAKE.GEO_JSON)
                 .from(FORMER_LAKE)
-                .where(former(key))
+                .where(isFormer(key))
                 .fetchOne();
         if (former == null) {
             return false;
@@ -52,11 +60,11 @@ class LakeRepository {
         if (former.value1() != null) {
             put(key, former.value1());
         }
-        db.deleteFrom(FORMER_LAKE).where(former(key)).execute();
+        db.deleteFrom(FORMER_LAKE).where(isFormer(key)).execute();
         return true;
     }
 
-    private static Condition former(EventKey key) {
+    private static Condition isFormer(EventKey key) {
         return FORMER_LAKE.EVENT_ID.eq(key.eventId()).and(FORMER_LAKE.ACCOUNT_ID.eq(key.accountId()));
     }
 

@@ -106,6 +106,12 @@ public class Lakes implements EventPart {
         return lakeRepository.geoJson(key).map(this::read).orElse(null);
     }
 
+    /** The lake that the last import replaced; null: none is kept. */
+    @Nullable
+    Lake former(EventKey key) {
+        return lakeRepository.former(key).map(this::read).orElse(null);
+    }
+
     private @Nullable Lake read(String text) {
         try {
             return lakes.get(text, LakeText::read);

@@ -44,11 +44,25 @@ class SoundingRepository {
 
     /** Of all files together. */
     List<Sounding> soundings(EventKey key) {
+        return soundings(key, SOUNDING_SURVEY.DELETED_AT.isNull());
+    }
+
+    /** Of all files but one. */
+    List<Sounding> soundingsBut(EventKey key, String code) {
+        return soundings(key, SOUNDING_SURVEY.DELETED_AT.isNull().and(SOUNDING_SURVEY.CODE.ne(code)));
+    }
+
+    /** Of all files, and of one that was deleted. */
+    List<Sounding> soundingsAnd(EventKey key, String code) {
+        return soundings(key, SOUNDING_SURVEY.DELETED_AT.isNull().or(SOUNDING_SURVEY.CODE.eq(code)));
+    }
+
+    private List<Sounding> soundings(EventKey key, Condition which) {
         List<Sounding> all = new ArrayList<>();
         db.select(SOUNDING_SURVEY.SOUNDINGS)
                 .from(SOUNDING_SURVEY)
                 .where(in(key))
-                .and(SOUNDING_SURVEY.DELETED_AT.isNull())
+                .and(which)
                 .orderBy(SOUNDING_SURVEY.KEPT_AT)
                 .fetch(SOUNDING_SURVEY.SOUNDINGS)
                 .forEach(packed -> all.addAll(unpacked(packed)));
