@@ -11,10 +11,12 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
@@ -451,14 +453,50 @@ class AccountsTest {
                         .path())
                 .isEqualTo("/sign-in");
         assertThat(account.visitor().get("/events").path()).isEqualTo("/sign-in");
+        nothingIsLeftOf(id, app);
+    }
+
+    private static void nothingIsLeftOf(long account, RunningApp app) {
         org.jooq.DSLContext db = app.bean(org.jooq.DSLContext.class);
         for (org.jooq.Table<?> table : lochan.web.db.DefaultSchema.DEFAULT_SCHEMA.getTables()) {
             if (table.field("account_id") != null) {
                 assertThat(db.fetchCount(
-                                table, table.field("account_id", Long.class).eq(id)))
+                                table, table.field("account_id", Long.class).eq(account)))
                         .as(table.getName())
                         .isZero();
             }
+        }
+    }
+
+    /** The phone goes on sending while the account goes: it is told so, whatever it was in the middle of. */
+    @Tag("slow")
+    @Test
+    void anAccountIsDeletedWhileItsPhoneSends(RunningApp app) {
+        app.account();
+        for (int turn = 0; turn < 5; turn++) {
+            RunningApp.Account account = app.account();
+            String event = SampleEvents.practisedEvent(account.visitor(), "Sending");
+            long id =
+                    app.bean(Accounts.class).find(account.name()).orElseThrow().accountId();
+            account.visitor().get("/settings");
+            List<CompletableFuture<Integer>> phones = IntStream.range(0, 4)
+                    .mapToObj(phone -> CompletableFuture.supplyAsync(() -> IntStream.range(0, 25)
+                            .map(i -> account.visitor()
+                                    .postJson(
+                                            SampleEvents.boat(event) + "/log",
+                                            "{\"entries\": [{\"type\": \"bite\", \"outcome\": \"missed\", \"id\": \"p"
+                                                    + phone + "-" + i + "\", \"at\": \"2027-06-05T14:00:00Z\"}]}")
+                                    .status())
+                            .max()
+                            .orElseThrow()))
+                    .toList();
+
+            assertThat(account.visitor()
+                            .post("/settings/account/delete", "deletePassword", PASSWORD)
+                            .path())
+                    .isEqualTo("/sign-in");
+            assertThat(phones.stream().map(CompletableFuture::join)).allMatch(status -> status < 500);
+            nothingIsLeftOf(id, app);
         }
     }
 

@@ -2,6 +2,9 @@ package lochan.web.competition;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ch.qos.logback.classic.Logger;
+import ch.qos.logback.classic.spi.ILoggingEvent;
+import ch.qos.logback.core.read.ListAppender;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -22,6 +25,7 @@ import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.slf4j.LoggerFactory;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -520,6 +524,37 @@ class CompetitionPagesTest {
         assertThat(stream.get(45, java.util.concurrent.TimeUnit.SECONDS))
                 .as("it ends")
                 .doesNotContain("event:log");
+    }
+
+    /** The boat's page asks on while its event is deleted at the desk: it is told that there is none, and the log stays quiet. */
+    @Test
+    void anEventIsDeletedWhileItsBoatIsOpen(RunningApp app) throws Exception {
+        Visitor angler = app.angler();
+        String event = SampleEvents.practisedEvent(angler, "Deleted under way");
+        angler.get(event + "/competition");
+        Logger log = (Logger) LoggerFactory.getLogger(org.slf4j.Logger.ROOT_LOGGER_NAME);
+        ListAppender<ILoggingEvent> told = new ListAppender<>();
+        told.start();
+        log.addAppender(told);
+        try {
+            var stream = angler.open(SampleEvents.boat(event) + "/changes");
+            angler.post(event + "/delete");
+            for (String path : List.of("", "/log", "/pack", "/changes", "/practice")) {
+                assertThat(angler.get(SampleEvents.boat(event) + path).status())
+                        .as(path)
+                        .isEqualTo(404);
+            }
+            assertThat(angler.postJson(
+                                    SampleEvents.boat(event) + "/log",
+                                    "{\"entries\":[{\"type\":\"bite\",\"outcome\":\"missed\",\"id\":\"b1\",\"at\":\"2027-06-05T14:00:00Z\"}]}")
+                            .status())
+                    .isEqualTo(404);
+            angler.post("/sign-out");
+            stream.get(45, java.util.concurrent.TimeUnit.SECONDS);
+        } finally {
+            log.detachAppender(told);
+        }
+        assertThat(told.list).filteredOn(e -> e.getThrowableProxy() != null).isEmpty();
     }
 
     /** What is fished was deleted at the desk, or half of it was never noted. */
