@@ -31,6 +31,8 @@ function runs(page, map) {
   };
   from.addEventListener('change', tell);
   to.addEventListener('change', tell);
+  // Chosen before the map was there, or kept by the browser.
+  tell();
   return (id) => {
     to.value = id;
     tell();

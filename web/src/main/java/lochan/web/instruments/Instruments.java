@@ -80,9 +80,10 @@ public class Instruments {
         }
         LineLink.Status status = device.link.status();
         Instant last = status.lastGood();
+        Duration since = last == null ? Duration.ZERO : Duration.between(last, clock.instant());
         String ago = last == null
                 ? "Nothing was heard of it yet."
-                : "Last heard " + Times.span(Duration.between(last, clock.instant())) + " ago.";
+                : "Last heard " + Times.span(since.isNegative() ? Duration.ZERO : since) + " ago.";
         return switch (status.state()) {
             case RECEIVING -> new Health(true, true, "Received from " + status.address() + ".");
             case QUIET -> new Health(true, false, status.address() + " is connected and says nothing. " + ago);

@@ -1,6 +1,7 @@
 package lochan.web.plan;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -55,7 +56,7 @@ public class Plans implements EventPart {
         for (Plan plan : event.plans()) {
             long id = repository.add(key, plan);
             if (!plan.stops().isEmpty() && days.add(plan.day())) {
-                repository.follow(key, id, clock.instant());
+                repository.follow(key, id, afterAllMarks(key));
             }
         }
     }
@@ -78,11 +79,23 @@ public class Plans implements EventPart {
                 .orElse(null);
     }
 
+    /** Now, or a little later than the last mark where the clock has been set back since. */
+    private Instant afterAllMarks(EventKey key) {
+        Instant now = clock.instant();
+        return repository.all(key).stream()
+                .map(StoredPlan::followedAt)
+                .filter(Objects::nonNull)
+                .filter(marked -> !marked.isBefore(now))
+                .max(Comparator.naturalOrder())
+                .map(last -> last.plusMillis(1))
+                .orElse(now);
+    }
+
     /** Marks the plan that its day is fished by, and returns the day. */
     @EventWrite
     int follow(EventKey key, long id) {
         int day = stored(key, id).plan().day();
-        repository.follow(key, id, clock.instant());
+        repository.follow(key, id, afterAllMarks(key));
         return day;
     }
 

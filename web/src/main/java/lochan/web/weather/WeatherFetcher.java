@@ -55,6 +55,7 @@ class WeatherFetcher {
     private final Map<EventKey, Instant> watched = new ConcurrentHashMap<>();
 
     private final Set<EventKey> asking = ConcurrentHashMap.newKeySet();
+    private volatile Instant lastTurn = Instant.MIN;
     private final Semaphore room = new Semaphore(AT_A_TIME);
     private final ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor();
     private final WeatherClient client;
@@ -87,6 +88,11 @@ class WeatherFetcher {
     @Scheduled(initialDelayString = "PT5S", fixedDelayString = "PT20S")
     void turn() {
         Instant now = clock.instant();
+        if (now.isBefore(lastTurn)) {
+            // The clock was set back: what was to be asked at a time is asked now.
+            watched.replaceAll((key, next) -> Instant.MIN);
+        }
+        lastTurn = now;
         watched.forEach((key, next) -> {
             if (!now.isBefore(next) && asking.add(key)) {
                 threads.execute(() -> {

@@ -46,6 +46,6 @@ record WeatherSource(
     /** Whether it is time to ask: after the interval, and sooner after a failure. */
     boolean isDue(Instant now) {
         Duration wait = Duration.ofMinutes(trouble == null ? everyMinutes : Math.min(everyMinutes, LEAST_MINUTES));
-        return triedAt == null || !now.isBefore(triedAt.plus(wait));
+        return triedAt == null || now.isBefore(triedAt) || !now.isBefore(triedAt.plus(wait));
     }
 }

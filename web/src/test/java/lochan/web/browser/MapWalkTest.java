@@ -8,7 +8,9 @@ import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import lochan.web.TestServers;
@@ -178,6 +180,20 @@ class MapWalkTest extends Walk {
 
     private static double number(List<?> place, int axis) {
         return ((Number) place.get(axis)).doubleValue();
+    }
+
+    /** On a slow line the map comes late: what was chosen meanwhile is answered when it is there. */
+    @Test
+    void aRunChosenBeforeTheMapIsThereIsToldWithIt(@RunningApp.Demo RunningApp demo) {
+        enterDemo(demo, LAPTOP, "Map");
+        List<Route> held = new ArrayList<>();
+        page.route("**/map/sheet*", held::add);
+        page.reload();
+        page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)).selectOption("ferry-docks");
+        page.getByLabel("To", new Page.GetByLabelOptions().setExact(true)).selectOption("raven-wall");
+        page.waitForCondition(() -> !held.isEmpty());
+        held.forEach(Route::resume);
+        assertThat(page.locator("[data-run-words]")).containsText("on the water");
     }
 
     @Test

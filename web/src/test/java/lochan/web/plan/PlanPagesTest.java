@@ -10,6 +10,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import org.jooq.DSLContext;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -398,5 +399,30 @@ class PlanPagesTest {
                 .contains("Dawn");
         assertThat(angler.get(SampleEvents.boat(event) + "/pack").body())
                 .contains("\"plans\":[{\"day\":1,\"name\":\"Dawn\"");
+    }
+
+    /** A clock that is set back, as the demo's may be: what was marked last is followed, not what bears the later time. */
+    @Test
+    void aPlanMarkedAfterTheClockWasSetBackIsFollowed(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.practisedEvent(angler, "Set back");
+        String first = SampleEvents.plan(angler, event);
+        angler.post(event + "/plan/edit", Map.of("plan", first, "op", "name", "name", "Dawn"));
+        angler.post(event + "/plan/copy", "plan", first, "day", "1");
+        angler.post(event + "/plan/follow", "plan", first);
+        app.bean(DSLContext.class)
+                .execute("UPDATE plan SET followed_at = followed_at + INTERVAL 2 DAY WHERE id = ?", first);
+
+        String copy = angler.get(event + "/plan")
+                .page()
+                .select(".tabs a:contains(Copy of Dawn)")
+                .attr("href")
+                .replaceAll("\\D+", " ")
+                .strip()
+                .replaceAll(".* ", "");
+        assertThat(angler.post(event + "/plan/follow", "plan", copy).texts(".tabs a:contains(followed)"))
+                .singleElement()
+                .asString()
+                .contains("Copy of Dawn");
     }
 }
