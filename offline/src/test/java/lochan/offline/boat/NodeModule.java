@@ -13,7 +13,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A module of the page, run by Node, that answers a question a line. */
-record NodeModule(Process node, BufferedWriter ask, BufferedReader answers) implements AutoCloseable {
+record NodeModule(Path copy, Process node, BufferedWriter ask, BufferedReader answers) implements AutoCloseable {
 
     /**
      * @param module name of the module's file
@@ -28,7 +28,7 @@ record NodeModule(Process node, BufferedWriter ask, BufferedReader answers) impl
                 .redirectError(ProcessBuilder.Redirect.INHERIT)
                 .start();
         return new NodeModule(
-                node, node.outputWriter(StandardCharsets.UTF_8), node.inputReader(StandardCharsets.UTF_8));
+                copy, node, node.outputWriter(StandardCharsets.UTF_8), node.inputReader(StandardCharsets.UTF_8));
     }
 
     JsonNode say(JsonNode question) throws IOException {
@@ -42,6 +42,8 @@ record NodeModule(Process node, BufferedWriter ask, BufferedReader answers) impl
     public void close() throws IOException {
         ask.close();
         node.destroy();
+        Files.delete(copy);
+        Files.delete(copy.getParent());
     }
 
     /** How texts of an answer are compared. */

@@ -3,6 +3,7 @@ package lochan.web.map;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.RemovalCause;
+import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -75,5 +76,10 @@ class MapUploads {
 
     void drop(EventKey key) {
         uploads.invalidate(key);
+    }
+
+    @PreDestroy
+    void close() {
+        uploads.invalidateAll();
     }
 }

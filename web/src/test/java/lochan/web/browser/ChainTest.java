@@ -175,6 +175,7 @@ class ChainTest extends Walk {
         field("File (.event.json)").setInputFiles(file);
         button("Import").click();
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("“Harbour Cup” imported.");
+        Files.delete(file);
         page.getByRole(AriaRole.BUTTON, named("Dark theme")).click();
         assertThat(page.locator("html.dark")).isAttached();
         for (String station : List.of("Rules", "Map", "Spots", "Practice", "Rankings", "Plan", "Competition")) {

@@ -139,7 +139,7 @@ class Screenshots {
         page.navigate(address + "/events");
         setClock(page, "Last practice evening");
         page.navigate(SampleEvents.boat(event));
-        page.getByLabel("Where").selectOption("mill-ledge");
+        page.getByLabel("Where", new Page.GetByLabelOptions().setExact(true)).selectOption("mill-ledge");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start stop"))
                 .click();
         page.locator("#fishing").waitFor();
