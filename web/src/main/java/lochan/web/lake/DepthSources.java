@@ -1,7 +1,6 @@
 package lochan.web.lake;
 
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,7 +14,6 @@ import lochan.core.lake.sounding.SoundingGrid;
 import lochan.core.lake.sounding.SoundingRules;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.Events;
-import lochan.web.shared.NotThereException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -67,7 +65,7 @@ public class DepthSources {
 
     /** Keeps the depths of a map where there are none yet. */
     public void keepMap(EventKey key, DepthGrid grid, String source) {
-        writes.change(key, () -> depths.put(key, DepthRepository.Layer.MAP, grid, source), () -> grid);
+        writes.change(key, () -> writes.putMap(key, grid, source), () -> grid);
     }
 
     /**
@@ -83,16 +81,7 @@ public class DepthSources {
         MapTrial.of(lake == null ? lakes.lake(key) : lake, grid);
         change(
                 key,
-                () -> {
-                    lakes.keepFormer(key, clock.instant());
-                    depths.copy(key, DepthRepository.Layer.MAP, DepthRepository.Layer.FORMER);
-                    if (lake != null) {
-                        lakes.putLake(key, lake);
-                    }
-                    if (grid != null) {
-                        depths.put(key, DepthRepository.Layer.MAP, grid, source);
-                    }
-                },
+                () -> writes.replace(key, lake, grid, source, clock.instant()),
                 () -> combined(
                         lake == null ? lakes.lake(key) : lake,
                         grid == null ? map(key, DepthRepository.Layer.MAP) : grid,
@@ -103,12 +92,7 @@ public class DepthSources {
     public void undoReplace(EventKey key) {
         change(
                 key,
-                () -> {
-                    if (!lakes.takeFormer(key)) {
-                        throw new NotThereException();
-                    }
-                    depths.move(key, DepthRepository.Layer.FORMER, DepthRepository.Layer.MAP);
-                },
+                () -> writes.undoReplace(key),
                 () -> combined(lakes.former(key), map(key, DepthRepository.Layer.FORMER), surveys.soundings(key)));
     }
 
@@ -123,7 +107,7 @@ public class DepthSources {
         if (lake == null || soundings.stream().noneMatch(s -> lake.holds(s.position()))) {
             throw new BadGridException("none of the soundings lies on the lake");
         }
-        change(key, () -> surveys.add(key, survey, soundings, clock.instant()), () -> {
+        change(key, () -> writes.addSurvey(key, survey, soundings, clock.instant()), () -> {
             List<Sounding> all = new ArrayList<>(surveys.soundings(key));
             all.addAll(soundings);
             return combined(lakes.lake(key), map(key, DepthRepository.Layer.MAP), all);
@@ -131,17 +115,14 @@ public class DepthSources {
     }
 
     public void deleteSurvey(EventKey key, String code) {
-        change(key, () -> setDeleted(key, code, clock.instant()), () -> combined(key, surveys.soundingsBut(key, code)));
+        change(
+                key,
+                () -> writes.setDeleted(key, code, clock.instant()),
+                () -> combined(key, surveys.soundingsBut(key, code)));
     }
 
     public void restoreSurvey(EventKey key, String code) {
-        change(key, () -> setDeleted(key, code, null), () -> combined(key, surveys.soundingsAnd(key, code)));
-    }
-
-    private void setDeleted(EventKey key, String code, @Nullable Instant at) {
-        if (!surveys.setDeleted(key, code, at)) {
-            throw new NotThereException();
-        }
+        change(key, () -> writes.setDeleted(key, code, null), () -> combined(key, surveys.soundingsAnd(key, code)));
     }
 
     /** @param all the depths that come of the change, as long as nothing else changes */

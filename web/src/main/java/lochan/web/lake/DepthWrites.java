@@ -1,10 +1,15 @@
 package lochan.web.lake;
 
+import java.time.Instant;
+import java.util.List;
 import java.util.function.Supplier;
+import lochan.core.lake.Lake;
 import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.sounding.Sounding;
 import lochan.web.eventbook.EventKey;
 import lochan.web.eventbook.EventWrite;
 import lochan.web.eventbook.Events;
+import lochan.web.shared.NotThereException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -13,10 +18,14 @@ import org.springframework.stereotype.Component;
 class DepthWrites {
 
     private final DepthRepository depths;
+    private final SoundingRepository surveys;
+    private final Lakes lakes;
     private final Events events;
 
-    DepthWrites(DepthRepository depths, Events events) {
+    DepthWrites(DepthRepository depths, SoundingRepository surveys, Lakes lakes, Events events) {
         this.depths = depths;
+        this.surveys = surveys;
+        this.lakes = lakes;
         this.events = events;
     }
 
@@ -42,5 +51,48 @@ class DepthWrites {
     void change(EventKey key, Runnable change, Supplier<@Nullable DepthGrid> all) {
         change.run();
         depths.put(key, DepthRepository.Layer.ALL, all.get(), "");
+    }
+
+    @EventWrite
+    void putMap(EventKey key, DepthGrid grid, String source) {
+        depths.put(key, DepthRepository.Layer.MAP, grid, source);
+    }
+
+    /** Puts a lake and depths of its map in the place of those there are, which are kept for undo; null: as they are. */
+    @EventWrite
+    void replace(EventKey key, @Nullable Lake lake, @Nullable DepthGrid grid, String source, Instant now) {
+        lakes.keepFormer(key, now);
+        depths.copy(key, DepthRepository.Layer.MAP, DepthRepository.Layer.FORMER);
+        if (lake != null) {
+            lakes.putLake(key, lake);
+        }
+        if (grid != null) {
+            depths.put(key, DepthRepository.Layer.MAP, grid, source);
+        }
+    }
+
+    /** @throws NotThereException when nothing was kept for undo */
+    @EventWrite
+    void undoReplace(EventKey key) {
+        if (!lakes.takeFormer(key)) {
+            throw new NotThereException();
+        }
+        depths.move(key, DepthRepository.Layer.FORMER, DepthRepository.Layer.MAP);
+    }
+
+    @EventWrite
+    void addSurvey(EventKey key, DepthSources.Survey survey, List<Sounding> soundings, Instant now) {
+        surveys.add(key, survey, soundings, now);
+    }
+
+    /**
+     * @param at null takes it back
+     * @throws NotThereException when there is no such survey
+     */
+    @EventWrite
+    void setDeleted(EventKey key, String code, @Nullable Instant at) {
+        if (!surveys.setDeleted(key, code, at)) {
+            throw new NotThereException();
+        }
     }
 }
