@@ -33,7 +33,7 @@ public final class Projection {
     private static final Pattern UTM = Pattern.compile("(?i)\\s*(?:UTM\\s*)?(\\d{1,2})\\s*([NS])\\s*");
     private static final int MOST_ZONES = 60;
     private static final int LONGEST_SHOWN = 120;
-    private static final int PATIENCE_SECONDS = 20;
+    private static final int PATIENCE_SECONDS = 60;
     private static final Logger LIBRARY = Logger.getLogger("org.apache.sis");
     private static final String WEB_MERCATOR = "EPSG:3857";
     private static final Pattern OLD_DATUM =

@@ -271,7 +271,8 @@ public final class DayTours implements Tours {
                 List<Visit> one = best(joined(calm, i, before.item()), joined(calm, i, after.item()));
                 if (slack(one) >= 0 && value(one) >= WORTH_A_CHANGE * valueOf(calm)) {
                     calm = one;
-                    i--;
+                    // From the first again: beside fewer stops another change may be worth next to nothing.
+                    i = 0;
                 }
             }
         }
