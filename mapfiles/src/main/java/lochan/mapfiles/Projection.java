@@ -33,7 +33,7 @@ public final class Projection {
     private static final Pattern UTM = Pattern.compile("(?i)\\s*(?:UTM\\s*)?(\\d{1,2})\\s*([NS])\\s*");
     private static final int MOST_ZONES = 60;
     private static final int LONGEST_SHOWN = 120;
-    private static final int PATIENCE_SECONDS = 60;
+    private static final int PATIENCE_SECONDS = 20;
     private static final Logger LIBRARY = Logger.getLogger("org.apache.sis");
     private static final String WEB_MERCATOR = "EPSG:3857";
     private static final Pattern OLD_DATUM =
@@ -41,6 +41,8 @@ public final class Projection {
 
     /** Longitude and latitude on WGS84. */
     public static final Projection DEGREES = new Projection("longitude and latitude", null, null, false);
+
+    private static boolean isReady;
 
     private final String name;
     private final @Nullable Transforms transforms;
@@ -63,10 +65,19 @@ public final class Projection {
         quiet();
         ProjectionText.check(wkt);
         try {
+            ready();
             return inTime(() -> of(CRS.fromWKT(wkt)));
         } catch (FactoryException | IllegalArgumentException e) {
             throw new MapFileException("its coordinate system cannot be read (" + firstLine(e)
                     + "): choose it by hand, or save the file in longitude and latitude (EPSG:4326)");
+        }
+    }
+
+    /** What the library does once takes seconds on a slow machine: it is no part of the time that a text is given. */
+    private static synchronized void ready() throws FactoryException {
+        if (!isReady) {
+            of(CRS.fromWKT(CommonCRS.WGS84.universal(0, 0).toWKT()));
+            isReady = true;
         }
     }
 

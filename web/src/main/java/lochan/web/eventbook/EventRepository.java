@@ -39,6 +39,7 @@ import lochan.web.shared.JsonText;
 import lochan.web.shared.NotThereException;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -58,6 +59,10 @@ class EventRepository {
 
     private EventRecord record(EventKey key) {
         return db.selectFrom(EVENT).where(is(key)).fetchOptional().orElseThrow(NotThereException::new);
+    }
+
+    private <T> T value(EventKey key, Field<T> field) {
+        return db.select(field).from(EVENT).where(is(key)).fetchOptional(field).orElseThrow(NotThereException::new);
     }
 
     boolean exists(EventKey key) {
@@ -82,11 +87,7 @@ class EventRepository {
 
     /** How often it was written to; the same as long as nothing of it changed. */
     long writes(EventKey key) {
-        return db.select(EVENT.WRITES)
-                .from(EVENT)
-                .where(is(key))
-                .fetchOptional(EVENT.WRITES)
-                .orElseThrow(NotThereException::new);
+        return value(key, EVENT.WRITES);
     }
 
     List<EventKey> all(long accountId) {
@@ -217,7 +218,7 @@ class EventRepository {
     }
 
     String name(EventKey key) {
-        return record(key).getName();
+        return value(key, EVENT.NAME);
     }
 
     Boat boat(EventKey key) {

@@ -8,7 +8,6 @@ import java.util.Optional;
 import lochan.web.eventbook.EventKey;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
-import org.jooq.Record1;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -49,18 +48,12 @@ class LakeRepository {
 
     /** Takes the former lake back in the place of the one there is; false: none was kept. */
     boolean takeFormer(EventKey key) {
-        Record1<String> former = db.select(FORMER_LAKE.GEO_JSON)
-                .from(FORMER_LAKE)
-                .where(isFormer(key))
-                .fetchOne();
-        if (former == null) {
+        Optional<String> former = former(key);
+        if (db.deleteFrom(FORMER_LAKE).where(isFormer(key)).execute() == 0) {
             return false;
         }
         db.deleteFrom(LAKE).where(in(key)).execute();
-        if (former.value1() != null) {
-            put(key, former.value1());
-        }
-        db.deleteFrom(FORMER_LAKE).where(isFormer(key)).execute();
+        former.ifPresent(lake -> put(key, lake));
         return true;
     }
 

@@ -8,12 +8,14 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
 import lochan.web.db.tables.records.PlanChangeRecord;
 import lochan.web.eventbook.EventKey;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Record1;
 import org.jooq.TableRecord;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
@@ -89,6 +91,15 @@ class PlanRepository {
 
     private static List<PlanStop> stops(String json) {
         return JSON.readValue(json, new TypeReference<List<PlanStop>>() {});
+    }
+
+    /** When a plan was last marked as the one to follow; empty: none was. */
+    Optional<Instant> lastMarkedAt(EventKey key) {
+        return db.select(DSL.max(PLAN.FOLLOWED_AT))
+                .from(PLAN)
+                .where(in(key))
+                .fetchOptional()
+                .map(Record1::value1);
     }
 
     void follow(EventKey key, long id, Instant now) {

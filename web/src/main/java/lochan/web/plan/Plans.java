@@ -82,11 +82,9 @@ public class Plans implements EventPart {
     /** Now, or a little later than the last mark where the clock has been set back since. */
     private Instant afterAllMarks(EventKey key) {
         Instant now = clock.instant();
-        return repository.all(key).stream()
-                .map(StoredPlan::followedAt)
-                .filter(Objects::nonNull)
-                .filter(marked -> !marked.isBefore(now))
-                .max(Comparator.naturalOrder())
+        return repository
+                .lastMarkedAt(key)
+                .filter(last -> !last.isBefore(now))
                 .map(last -> last.plusMillis(1))
                 .orElse(now);
     }

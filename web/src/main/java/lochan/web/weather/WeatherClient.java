@@ -2,7 +2,9 @@ package lochan.web.weather;
 
 import java.io.IOException;
 import java.net.InetAddress;
+import java.net.SocketTimeoutException;
 import java.net.URI;
+import java.net.UnknownHostException;
 import java.net.http.HttpTimeoutException;
 import java.time.Duration;
 import java.util.Arrays;
@@ -64,7 +66,7 @@ final class WeatherClient implements AutoCloseable {
     private record OutsideNames(DnsResolver names, Predicate<String> allowInside) implements DnsResolver {
 
         @Override
-        public InetAddress[] resolve(String host) throws java.net.UnknownHostException {
+        public InetAddress[] resolve(String host) throws UnknownHostException {
             InetAddress[] addresses = names.resolve(host);
             if (!allowInside.test(host)) {
                 OutsideAddress.check(host, Arrays.asList(addresses));
@@ -94,23 +96,23 @@ final class WeatherClient implements AutoCloseable {
         } catch (TimeoutException e) {
             throw new HttpTimeoutException("the answer did not end");
         } catch (ExecutionException e) {
-            throw e.getCause() instanceof IOException io ? io : new IOException("the connection ended", e.getCause());
+            throw switch (e.getCause()) {
+                case SocketTimeoutException t -> new HttpTimeoutException("the answer did not come");
+                case IOException io -> io;
+                case null, default -> new IOException("the connection ended", e.getCause());
+            };
         } finally {
+            // Closed as it is: to close it in good order would be to read it to its end, which it may not have.
             request.abort();
         }
     }
 
     private byte[] answer(HttpGet request) throws IOException, HttpException {
         ClassicHttpResponse response = client.executeOpen(RoutingSupport.determineHost(request), request, null);
-        try {
-            if (response.getCode() != 200) {
-                throw new IOException("it answered " + response.getCode());
-            }
-            return response.getEntity().getContent().readNBytes(WeatherReading.MOST_BYTES + 1);
-        } finally {
-            // Closed as it is: to close it in good order would be to read it to its end, which it may not have.
-            request.abort();
+        if (response.getCode() != 200) {
+            throw new IOException("it answered " + response.getCode());
         }
+        return response.getEntity().getContent().readNBytes(WeatherReading.MOST_BYTES + 1);
     }
 
     @Override
