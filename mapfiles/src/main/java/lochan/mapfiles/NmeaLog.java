@@ -73,8 +73,11 @@ final class NmeaLog {
         }
         try {
             take(SentenceFactory.getInstance().createParser(sentence));
-        } catch (DataNotAvailableException | UnsupportedSentenceException | DateTimeException e) {
-            // What a sentence leaves open, or what nobody needs here.
+        } catch (DataNotAvailableException
+                | UnsupportedSentenceException
+                | DateTimeException
+                | IndexOutOfBoundsException e) {
+            // What a sentence leaves open or does not reach to, or what nobody needs here.
         }
     }
 

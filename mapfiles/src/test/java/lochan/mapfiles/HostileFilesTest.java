@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import net.sf.marineapi.nmea.sentence.Checksum;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -137,6 +138,17 @@ class HostileFilesTest {
                 .isInstanceOf(MapFileException.class)
                 .hasMessageContaining("can't be read")
                 .hasMessageNotContaining("\n");
+    }
+
+    /** A sentence whose sum is right and whose fields are too few is passed over. */
+    @Test
+    void aSentenceCutShortIsPassedOver() throws MapFileException {
+        String log = Checksum.add("$GPGGA,070000,4237.2,N,11654.0,W,1,8,1,0,M,0,M,,") + "\n"
+                + Checksum.add("$SDDBT,13.7") + "\n" + Checksum.add("$SDDPT,4.2,0.3") + "\n";
+
+        assertThat(MapFiles.read(Source.of("log.nmea", log.getBytes(US_ASCII)), null))
+                .isInstanceOfSatisfying(
+                        MapFile.Readings.class, r -> assertThat(r.readings()).hasSize(1));
     }
 
     @Test

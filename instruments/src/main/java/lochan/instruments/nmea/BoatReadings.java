@@ -93,7 +93,10 @@ public final class BoatReadings {
         }
         try {
             take(SentenceFactory.getInstance().createParser(sentence), sentence, at);
-        } catch (DataNotAvailableException | UnsupportedSentenceException | IllegalArgumentException e) {
+        } catch (DataNotAvailableException
+                | UnsupportedSentenceException
+                | IllegalArgumentException
+                | IndexOutOfBoundsException e) {
             // What a sentence leaves open, or what nobody needs here.
         }
         return true;

@@ -130,6 +130,9 @@ class CandidateController {
 
     @PostMapping("/events/{eventId}/map/unhide")
     String unhide(EventKey key, @RequestParam String kind, @RequestParam double lat, @RequestParam double lon) {
+        if (!(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180)) {
+            throw new NotThereException();
+        }
         hidden.show(key, new HiddenCandidates.Hidden(kind, new Position(lat, lon)));
         return MapController.back(key);
     }

@@ -20,6 +20,7 @@ import lochan.core.lake.LakeCover;
 import lochan.core.lake.depth.BadGridException;
 import lochan.core.lake.depth.ContourGrid;
 import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.depth.EsriGrid;
 import lochan.core.lake.depth.GridShore;
 import lochan.core.lake.sounding.Sounding;
 import lochan.core.lake.sounding.SoundingCleaner;
@@ -266,13 +267,21 @@ final class ImportReading {
     Result result() throws MapFileException, BadGridException {
         return switch (use()) {
             case LAKE -> new Result.OfLake(withShores(bodies()));
-            case CELLS -> depths(GridToDegrees.of((MapFile.Cells) file, metres()));
-            case LINES -> new Result.OfDepths(ContourGrid.of(neededLake(), lines()), null);
+            case CELLS -> depths(possible(GridToDegrees.of((MapFile.Cells) file, metres())));
+            case LINES -> new Result.OfDepths(possible(ContourGrid.of(neededLake(), lines())), null);
             case SOUNDINGS -> soundings();
             case TIMBER -> cover(LakeCover.Kind.TIMBER);
             case GRASS -> cover(LakeCover.Kind.GRASS);
             case DOCKS -> cover(LakeCover.Kind.DOCKS);
         };
+    }
+
+    private static DepthGrid possible(DepthGrid grid) throws BadGridException {
+        if (grid.deepest() > EsriGrid.DEEPEST_M) {
+            throw new BadGridException(
+                    "it would be deeper than 2000 m: check the unit, and whether the values are depths or heights");
+        }
+        return grid;
     }
 
     private Lake neededLake() throws BadGridException {

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import lochan.core.Coded;
 import lochan.core.event.Event;
@@ -17,6 +18,7 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.modelling.Budgets;
+import lochan.web.shared.NotThereException;
 import lochan.web.shared.Undo;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -214,10 +216,18 @@ class PlanController {
 
     @PostMapping("/events/{eventId}/plan/delete")
     String delete(EventKey key, @RequestParam List<Long> plan, RedirectAttributes flash) {
-        plan.forEach(id -> plans.delete(key, id));
+        named(plan).forEach(id -> plans.delete(key, id));
         Undo.offer(
                 flash, plan.size() == 1 ? "Plan deleted." : "Plans deleted.", path(key, "/restore?plan=" + ids(plan)));
         return "redirect:" + path(key, "");
+    }
+
+    /** Refuses a list without plans, or with an id left empty. */
+    private static List<Long> named(List<Long> plans) {
+        if (plans.isEmpty() || plans.stream().anyMatch(Objects::isNull)) {
+            throw new NotThereException();
+        }
+        return plans;
     }
 
     private static String ids(List<Long> plans) {
@@ -226,7 +236,7 @@ class PlanController {
 
     @PostMapping("/events/{eventId}/plan/restore")
     String restore(EventKey key, @RequestParam List<Long> plan, RedirectAttributes flash) {
-        plan.forEach(id -> plans.restore(key, id));
+        named(plan).forEach(id -> plans.restore(key, id));
         int days = events.outline(key).days().size();
         List<Long> without = plan.stream()
                 .filter(id -> plans.stored(key, id).plan().day() > days)

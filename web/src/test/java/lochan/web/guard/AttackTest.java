@@ -102,6 +102,28 @@ class AttackTest {
         assertThat(angler.get(event + "/spots/kml").body()).contains("<name>waypoint</name>");
     }
 
+    /** Each of these was found by {@code scripts/fuzz}. */
+    @Test
+    void refusesImpossiblePlacesPlansAndDepths(RunningApp app) {
+        Visitor angler = app.angler();
+        String event = SampleEvents.event(angler, "Not there");
+        angler.get(event + "/map");
+
+        assertThat(angler.post(event + "/map/unhide", "kind", "hump", "lat", "1e999", "lon", "0")
+                        .status())
+                .isEqualTo(404);
+        assertThat(angler.post(event + "/plan/restore?plan=").status()).isEqualTo(404);
+        assertThat(angler.post(event + "/plan/delete?plan=").status()).isEqualTo(404);
+        assertThat(angler.upload(
+                                event + "/map/import",
+                                "file",
+                                "lake.asc",
+                                "ncols 2\nnrows 2\nxllcorner -116.9\nyllcorner 42.6\ncellsize 0.001\n1e39 3\n4 5\n"
+                                        .getBytes(StandardCharsets.UTF_8))
+                        .text())
+                .contains("deeper than 2000 m");
+    }
+
     /** A name that turns the direction of writing, or breaks a line, is plain wherever it goes out. */
     @Test
     void exportedNamesAreOnePlainLine(RunningApp app) {

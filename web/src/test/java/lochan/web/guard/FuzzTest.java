@@ -37,8 +37,10 @@ class FuzzTest {
     private static final int INPUTS = Integer.getInteger("lochan.fuzz", Boolean.getBoolean("lochan.long") ? 1000 : 150);
     private static final long SEED = Long.getLong("lochan.fuzz.seed", 11);
     private static final long LONGEST_NANOS = 5_000_000_000L;
-    /** Pages looked at after something was taken; all of them after every new event and at the end. */
+    /** Pages opened after an input was accepted; all of them when an event ends. */
     private static final int PAGES = 4;
+    /** An event is replaced after so many inputs: what it has accepted would make each answer slower. */
+    private static final int INPUTS_PER_EVENT = 300;
 
     private static final String LAKE =
             "{\"type\": \"FeatureCollection\", \"features\": [{\"type\": \"Feature\", \"properties\": {}, \"geometry\": {\"type\": \"Polygon\", \"coordinates\": "
@@ -74,11 +76,6 @@ class FuzzTest {
         try (RunningApp running = TestServers.start(false, Map.of(), OutputStream.nullOutputStream())) {
             app = running;
             angler = running.angler();
-            event = SampleEvents.practisedEvent(angler, "Spoilt");
-            angler.upload(event + "/map/import", "file", "lake.geojson", LAKE.getBytes(StandardCharsets.UTF_8));
-            angler.post(event + "/map/import/take", "use", "lake");
-            angler.post(event + "/plan/new", "day", "1");
-            eventFile = angler.get(event + "/export").body();
             pages = app.bean(RequestMappingHandlerMapping.class).getHandlerMethods().keySet().stream()
                     .filter(i -> i.getMethodsCondition().getMethods().stream()
                             .anyMatch(m -> m.name().equals("GET")))
@@ -100,12 +97,13 @@ class FuzzTest {
             doors = Doors.of(app);
             assertThat(files().keySet()).as("a sample of each kind of file").containsAll(MapFiles.ENDINGS);
             for (int i = 0; i < INPUTS; i++) {
-                angler.get("/events");
+                if (i % INPUTS_PER_EVENT == 0) {
+                    newEvent(i);
+                }
                 tried(kinds.get(i % kinds.size()));
-            }
-            for (int i = 0; i < INPUTS / 3; i++) {
-                angler.get("/events");
-                tried(i % 2 == 0 ? this::anyDoor : this::anyFile);
+                if (i % 3 == 0) {
+                    tried(i % 2 == 0 ? this::anyDoor : this::anyFile);
+                }
             }
             tried(() -> look(event, pages));
             assertThat(harm).isEmpty();
@@ -116,12 +114,28 @@ class FuzzTest {
         }
     }
 
-    /** What is found is collected, so that one run tells it all. */
+    private void newEvent(int inputs) {
+        if (event != null) {
+            tried(() -> look(event, pages));
+            angler.post(event + "/delete");
+        }
+        event = SampleEvents.practisedEvent(angler, "Spoilt");
+        angler.upload(event + "/map/import", "file", "lake.geojson", LAKE.getBytes(StandardCharsets.UTF_8));
+        angler.post(event + "/map/import/take", "use", "lake");
+        angler.post(event + "/plan/new", "day", "1");
+        eventFile = angler.get(event + "/export").body();
+        System.out.printf("%d of %d inputs, %d faults, accepted %s%n", inputs, INPUTS, harm.size(), taken);
+    }
+
+    /** Collects faults, so that one run reports them all, and prints each at once, so that a long run can be stopped. */
     private void tried(Runnable input) {
+        angler.get("/events");
         try {
             input.run();
         } catch (AssertionError e) {
-            harm.add(start(e.getMessage()));
+            String fault = start(e.getMessage());
+            harm.add(fault);
+            System.out.println("FAULT " + fault);
         }
     }
 

@@ -20,7 +20,9 @@ public final class EsriGrid {
     /** Of a file whose cells are averaged until they are no more than that. */
     private static final int MOST_READ_PER_SIDE = 20_000;
 
-    private static final double DEEPEST_M = 2000;
+    /** No lake is as deep. */
+    public static final double DEEPEST_M = 2000;
+
     private static final double HIGHEST_M = 9000;
     private static final double USUAL_NODATA = -9999;
     private static final int LONGEST_SHOWN = 20;
