@@ -45,7 +45,7 @@ test('the log known here is what the server has, then what waits, each entry onc
     joined(log, [{ id: 'b' }, { id: 'c' }]).entries.map((e) => e.id),
     ['a', 'b', 'c'],
   );
-  assert.equal(log.entries.length, 2, 'the log itself stays as it was');
+  assert.equal(log.entries.length, 2, 'the log itself is unchanged');
 });
 
 test('a decision is compared by what goes and what stays', () => {
@@ -67,7 +67,7 @@ test('of what was sent each entry is taken, refused, in conflict or changed; wha
     ...nothing(),
     unsent: [...sent, { id: 'later' }],
     told: {
-      a: { told: 'keep ', words: 'Keep it.' },
+      a: { told: 'keep ', words: 'Tag it.' },
       b: { told: 'keep ', words: 'Keep the second.' },
       c: { told: 'keep ', words: 'Keep the third.' },
     },
@@ -77,7 +77,7 @@ test('of what was sent each entry is taken, refused, in conflict or changed; wha
     { entry: 'c', decision: 'release', released: '' },
   ];
   const lines = new Map([
-    ['a', { what: 'largemouth', time: '09:00', brought: 'Keep it.' }],
+    ['a', { what: 'largemouth', time: '09:00', brought: 'Tag it.' }],
     ['c', { what: 'largemouth', time: '09:10', brought: 'Release it.' }],
   ]);
   const said = {

@@ -60,7 +60,7 @@ function listening() {
   return { scale, told };
 }
 
-test('a weight of a Bluetooth scale is told once; rubbish is not, and what goes away is said', async () => {
+test('reports a Bluetooth weight once, ignores rubbish, and reports a lost scale', async () => {
   const device = near();
   const { scale, told } = listening();
   assert.ok(scale.hasBluetooth);

@@ -82,7 +82,7 @@ async function refresh(path) {
   askedAt = Date.now();
   const answers = await Promise.all(PARTS.map((one) => ask(one, 'omit')));
   const own = path ? await ask(path, 'same-origin') : null;
-  // Whoever is signed out, or somebody else, is led elsewhere.
+  // A signed-out angler, or another one, is redirected.
   const pages = own?.ok && !own.redirected ? [[path, own]] : [];
   if (!answers.every((answer) => answer.ok)) return;
   const app = await caches.open(APP);
@@ -107,7 +107,7 @@ async function part(event, path) {
   return known ?? fetch(event.request).catch(async () => (await kept(path)) ?? Response.error());
 }
 
-/** What is said of a page that needs the server, with what works without it. */
+/** Answers for a page that needs the server, with links that work without it. */
 async function away() {
   const pages = await (await caches.open(APP)).keys();
   const links = pages

@@ -73,7 +73,7 @@ final class BenchDay {
         return new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(Strategy.BALANCED), seed).plan(rounds, i -> true);
     }
 
-    /** What it finds in a time, its last look included: it is told to end a little before. */
+    /** Returns what the solver finds in a time; it stops a little early so that its last look fits. */
     List<PlanStop> planned(Duration time, long seed) {
         long end = System.nanoTime() + time.toNanos() - Math.min(time.toNanos() / 4, LAST_LOOK.toNanos());
         return new DayPlanner(scenarios, runs, DayPlanner.Wishes.of(Strategy.BALANCED), seed).plan(ENDLESS, i -> System.nanoTime() < end);

@@ -19,5 +19,8 @@ public final class BrowserClasses extends SimpleSubstitutionPolicy {
         sink.selectClasses(named("java.time.zone.ZoneRulesProvider"))
                 .replacePackage("java.time.zone", "lochan.browser.time")
                 .simpleNamePrefix(PREFIX);
+        sink.selectClasses(named("lochan.wording.MessageFile"))
+                .replacePackage("lochan.wording", "lochan.offline.words")
+                .simpleNamePrefix(PREFIX);
     }
 }

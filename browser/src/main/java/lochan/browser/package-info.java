@@ -1,4 +1,4 @@
-/** What the browser does itself takes the place of the same in Java's library, which would be sent along: the module stays small. */
+/** Replaces parts of Java's library that the browser has itself, so that they need not be sent along. */
 @NullMarked
 package lochan.browser;
 

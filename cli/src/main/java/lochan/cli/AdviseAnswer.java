@@ -32,9 +32,11 @@ import lochan.core.planning.backups.Backups;
 import lochan.core.planning.runs.DayRuns;
 import lochan.core.planning.search.DayPlanner;
 import lochan.core.planning.valuation.Strategy;
+import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileException;
 import lochan.eventformat.EventFileReader;
 import lochan.eventformat.JsonLimits;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -68,7 +70,7 @@ final class AdviseAnswer {
         this.log = BagLog.replay(event.event(), entries);
     }
 
-    /** What is computed once for a day. */
+    /** Holds the figures that are computed once a day. */
     private record OfDay(LiveAdvisor advisor, List<PlanStop> plan, Backups.Ladder ladder) {}
 
     private OfDay day(int number) {
@@ -96,7 +98,7 @@ final class AdviseAnswer {
         return this;
     }
 
-    /** What was done on a day until a time, as the log says or else the plan. */
+    /** Returns what was done on a day until a time, by the log or else by the plan. */
     private Today done(int day, Instant until) {
         return Today.of(log, day, until, event.planOf(day));
     }
@@ -164,7 +166,8 @@ final class AdviseAnswer {
                 line.hasNonNull("entries") ? EventFileReader.entries(line.get("entries"), event) : List.<Entry>of()) {
             Optional<Violation> refusal = log.append(e);
             if (refusal.isPresent()) {
-                throw new UsageException("/entries: " + refusal.get().message());
+                throw new UsageException(
+                        "/entries: " + Wording.text(refusal.get().reason(), Units.METRIC));
             }
             entries.add(e);
         }

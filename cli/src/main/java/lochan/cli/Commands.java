@@ -232,7 +232,7 @@ final class Commands implements Runnable {
             throws UsageException, IOException {
         StandIns standIns = new StandIns(out);
         if (!List.of("weather", "nmea", "scale").contains(what)) {
-            throw new UsageException(what + " is no stand-in: expected weather, nmea or scale");
+            throw new UsageException(what + " isn't a stand-in: expected weather, nmea or scale");
         }
         if (what.equals("weather")) {
             return standIns.weather(port == null ? StandIns.WEATHER_PORT : port);

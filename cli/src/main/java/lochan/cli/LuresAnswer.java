@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
+import lochan.core.Reason;
 import lochan.core.lures.advice.LureAdvice;
 import lochan.core.lures.advice.Situation;
 import lochan.core.lures.deck.Setup;
@@ -13,6 +14,7 @@ import lochan.core.quantity.Units;
 import lochan.core.tackle.Family;
 import lochan.core.tackle.Lure;
 import lochan.eventformat.Catalogue;
+import lochan.wording.Wording;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -32,7 +34,7 @@ final class LuresAnswer {
         List<Lure> lures = Catalogue.lures().stream()
                 .filter(l -> all || l.family() != Family.LIVE_BAIT)
                 .toList();
-        LureAdvice.ranked(lures, at, Units.USUAL, Map.of(), a).stream()
+        LureAdvice.ranked(lures, at, Map.of(), a).stream()
                 .sorted(Comparator.comparing(LureAdvice::ruledOut))
                 .forEach(advice -> list.add(row(advice, at, a)));
         return node;
@@ -48,14 +50,18 @@ final class LuresAnswer {
                 .put("weightGrams", Setup.usualGrams(lure, at, a))
                 .put("retrieve", advice.retrieve(at).code());
         ObjectNode setup = row.putObject("setup");
-        for (RigPart part : Rigging.of(lure, at, Units.USUAL, a)) {
+        for (RigPart part : Rigging.of(lure, at, a)) {
             setup.putObject(part.part().code())
-                    .put("choice", part.choice())
-                    .put("why", part.why())
-                    .put("others", part.others());
+                    .put("choice", text(part.choice()))
+                    .put("why", text(part.why()))
+                    .put("others", part.others() == null ? null : text(part.others()));
         }
         ArrayNode why = row.putArray("why");
-        advice.reasons().forEach(r -> why.add(r.reason().words()));
+        advice.reasons().forEach(r -> why.add(text(r.judgement().reason())));
         return row;
+    }
+
+    private static String text(Reason reason) {
+        return Wording.text(reason, Units.USUAL);
     }
 }

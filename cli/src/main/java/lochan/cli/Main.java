@@ -11,7 +11,7 @@ import picocli.CommandLine;
 /** Computation on event files: JSON on standard output, messages on standard error; exit 0, or 2 with one line for a bad file or option. */
 public final class Main {
 
-    /** What is wrong may quote a file. */
+    /** Prints an error, which may quote a file. */
     private static final int LONGEST_MESSAGE = 1000;
 
     private static final int BAD_INPUT = 2;
@@ -43,10 +43,8 @@ public final class Main {
     }
 
     private static int told(PrintStream err, @Nullable String message) {
-        String line = String.valueOf(message)
-                .lines()
-                .findFirst()
-                .orElse("the command is not understood: lochan --help lists what there is");
+        String line =
+                String.valueOf(message).lines().findFirst().orElse("unknown command: lochan --help lists the commands");
         err.println("lochan: " + Intake.line(line, LONGEST_MESSAGE));
         return BAD_INPUT;
     }

@@ -17,7 +17,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** The answer of {@code rank}. */
 final class RankAnswer {
 
-    /** Scenarios that worth is told on: it takes many plans, and its rank matters more than its last percent. */
+    /** Scenarios to compute worth on: it takes many plans, and its rank matters more than its last percent. */
     private static final int ADDS_SCENARIOS = 128;
 
     private static final int ADDS_ROUNDS = 9;

@@ -13,7 +13,7 @@ import lochan.instruments.standin.LineServer;
 import lochan.instruments.standin.WeatherService;
 import lochan.instruments.standin.WeighedFish;
 
-/** Stand-ins for what is outside, on loopback, until the process is told to end. */
+/** Stand-ins for what is outside, on loopback, until the process must end. */
 final class StandIns {
 
     static final int NMEA_PORT = 10_110;

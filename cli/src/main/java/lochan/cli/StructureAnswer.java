@@ -13,7 +13,9 @@ import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.depth.EsriGrid;
 import lochan.core.lake.structure.Candidate;
 import lochan.core.lake.structure.StructureFinder;
+import lochan.core.quantity.Units;
 import lochan.eventformat.BoundedLines;
+import lochan.wording.Wording;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -34,13 +36,13 @@ final class StructureAnswer {
                     crs == null ? null : Boolean.valueOf(crs.equals("EPSG:4326")),
                     new EsriGrid.Values.Depths());
         } catch (BadGridException e) {
-            throw new UsageException(file + ": " + e.getMessage());
+            throw new UsageException(file + ": " + Wording.text(e.reason(), Units.METRIC));
         } catch (NoSuchFileException e) {
             throw new UsageException(file + ": there is no such file");
         } catch (UncheckedIOException e) {
             throw new UsageException(file + ": "
                     + (e.getCause() instanceof MalformedInputException
-                            ? "is no text"
+                            ? "isn't a text file"
                             : "cannot be read (" + e.getMessage() + ")"));
         } catch (IOException | java.nio.file.InvalidPathException e) {
             throw new UsageException(file + ": cannot be read (" + e.getMessage() + ")");
@@ -68,7 +70,10 @@ final class StructureAnswer {
         if (c.kind() == Candidate.Kind.SADDLE) {
             properties.putArray("risesM").add(c.prominenceM()).add(c.otherRiseM());
         }
-        properties.put("areaM2", c.areaM2()).put("deepWaterM", c.deepWaterM()).put("why", c.why());
+        properties
+                .put("areaM2", c.areaM2())
+                .put("deepWaterM", c.deepWaterM())
+                .put("why", Wording.text(c.why(), Units.METRIC));
         return feature;
     }
 }

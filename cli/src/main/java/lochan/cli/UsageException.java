@@ -1,6 +1,6 @@
 package lochan.cli;
 
-/** A command that cannot be carried out as it was given; the message is the one line to show. */
+/** A command that cannot be carried out; the message is the one line to show. */
 final class UsageException extends Exception {
 
     private static final long serialVersionUID = 1L;

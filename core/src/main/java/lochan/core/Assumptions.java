@@ -380,7 +380,7 @@ public record Assumptions(
      * @param heaviestFromM        depth from which the heaviest of a lure's usual weights is called for, m
      * @param heavierInWind        steps heavier among a lure's usual weights in a chop
      * @param heavierOnRock        steps heavier where rock is to be felt
-     * @param lighterForUnwilling  steps lighter for fish that are not willing
+     * @param lighterForUnwilling  steps lighter for inactive fish
      * @param shallowM             water in which low light brings fish up, m
      * @param deepM                water in which bright light matters little, m
      * @param lowLightHours        hours after sunrise with low light under any sky
@@ -454,7 +454,7 @@ public record Assumptions(
     /**
      * How lures move; judgements where no source is named, set right by what the angler saw.
      *
-     * @param ratedLineMm     diameter of line that dives and falls are told for, mm: 12 lb fluorocarbon
+     * @param ratedLineMm     diameter of line that dives and falls are given for, mm: 12 lb fluorocarbon
      * @param usualCastM      a usual cast, m
      * @param diveLinePower   depth of a dive goes with (rated diameter / diameter) to this power: thin line dives deeper
      * @param steepestLine    tangent of the steepest line a lure that is pulled stays down on near the boat, 30°

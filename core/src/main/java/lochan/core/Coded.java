@@ -40,7 +40,12 @@ public interface Coded {
 
     /** The code of a constant spelt as its name is: {@code STOP_AND_GO} is {@code stop-and-go}. */
     static String spelt(Enum<?> constant) {
-        return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return spelt(constant.name());
+    }
+
+    /** Returns a constant's name as codes and keys are spelt: {@code STOP_AND_GO} is {@code stop-and-go}. */
+    static String spelt(String name) {
+        return name.toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     /** A code in words: {@code stop-and-go} is "stop and go". */

@@ -6,7 +6,7 @@ import java.time.ZoneOffset;
 
 /**
  * What may come in from outside, whatever way it comes: pages, files, the command line. Text is cleaned of what no page, file or printer can
- * show; ids and times that cannot be meant are told from those that can.
+ * show; impossible ids and times are refused.
  */
 public final class Intake {
 

@@ -64,7 +64,9 @@ import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
 import lochan.core.practice.Surface;
 import lochan.core.practice.TakenOn;
+import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileException.Problem;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -205,7 +207,8 @@ public final class EventFileReader {
         for (int i = 0; i < plans.size(); i++) {
             String pointer = "/plans/" + i + "/";
             PlanCheck.check(data, plans.get(i))
-                    .forEach(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
+                    .forEach(v -> context.problems.add(
+                            new Problem(pointer + v.field(), Wording.text(v.reason(), Units.METRIC))));
         }
         replay(event, entries);
         stopAtProblems();
@@ -228,7 +231,8 @@ public final class EventFileReader {
         for (int i = 0; i < entries.size(); i++) {
             String pointer = "/competition/" + i + "/";
             log.append(entries.get(i))
-                    .ifPresent(v -> context.problems.add(new Problem(pointer + v.field(), v.message())));
+                    .ifPresent(v -> context.problems.add(
+                            new Problem(pointer + v.field(), Wording.text(v.reason(), Units.METRIC))));
         }
     }
 
@@ -386,7 +390,7 @@ public final class EventFileReader {
                 .entered(f.entered("depthMaxM"))
                 .build();
         f.violations(SpotCheck.check(spot).stream()
-                .map(v -> v.field().equals("spotType") ? new Violation("type", v.message()) : v)
+                .map(v -> v.field().equals("spotType") ? v.at("type") : v)
                 .toList());
         return spot;
     }

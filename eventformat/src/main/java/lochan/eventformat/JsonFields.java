@@ -16,7 +16,9 @@ import lochan.core.Bounds;
 import lochan.core.Coded;
 import lochan.core.Intake;
 import lochan.core.Violation;
+import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileException.Problem;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -37,14 +39,14 @@ final class JsonFields {
     private final Context context;
     private final Set<String> known = new HashSet<>();
 
-    /** What is collected while a file is read. */
+    /** Collects problems and unknown fields while a file is read. */
     static final class Context {
         final List<Problem> problems = new ArrayList<>();
         final Map<String, String> extras = new java.util.LinkedHashMap<>();
         int leftOut;
         private int kept;
 
-        /** Keeps fields that nobody knows, as far as there is room for them. */
+        /** Keeps unknown fields, as far as there is room for them. */
         private void keep(String pointer, ObjectNode unknown) {
             String text = unknown.toString();
             if (pointer.length() > LONGEST_POINTER
@@ -85,7 +87,7 @@ final class JsonFields {
     }
 
     void violations(List<Violation> violations) {
-        violations.forEach(v -> problem(v.field(), v.message()));
+        violations.forEach(v -> problem(v.field(), Wording.text(v.reason(), Units.METRIC)));
     }
 
     /** Reads a field so that it is not kept as unknown. */
@@ -95,7 +97,7 @@ final class JsonFields {
         return value == null || value.isNull() ? null : value;
     }
 
-    /** A field as it stands; null when missing. */
+    /** Returns a field unread; null when missing. */
     @Nullable
     JsonNode raw(String name) {
         return take(name);

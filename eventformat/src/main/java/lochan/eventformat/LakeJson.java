@@ -64,7 +64,7 @@ final class LakeJson {
         return lake;
     }
 
-    /** What the features of a file were drawn for. */
+    /** Lists the purposes a file's features are drawn for. */
     private record Shapes(
             List<Lake.Body> bodies, List<Lake.SlowZone> zones, List<Lake.OffLimits> offLimits, List<LakeCover> covers) {
 

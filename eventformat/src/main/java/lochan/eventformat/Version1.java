@@ -61,7 +61,7 @@ public final class Version1 {
         }
     }
 
-    /** An entry of the competition log, whoever wrote it: phones that were away for long still send the old types. */
+    /** An entry of the competition log from any phone: phones that were away for long still send the old types. */
     public static void entry(ObjectNode entry) {
         value(entry, "type", ENTRY_TYPES);
     }

@@ -244,7 +244,7 @@ class EventFileTest {
             delimiter = '|',
             quoteCharacter = '`',
             value = {
-                "\"mps\": 2.5 | \"mps\": 0 | /lake/slowZones/features/0/properties/mps: The speed of a slow zone is 0.0 m/s",
+                "\"mps\": 2.5 | \"mps\": 0 | /lake/slowZones/features/0/properties/mps: The speed in a slow zone must be more than 0 m/s",
                 "[-116.8, 42.7] | [-116.8, 142.7] | /lake/outline/coordinates/0/2: found [-116.8,142.7], expected [longitude, latitude]",
                 "{\"type\": \"Polygon\", \"coordinates\": [[[-117 | {\"type\": \"Point\", \"coordinates\": [[[-117 | /lake/outline: found type \"Point\", expected a GeoJSON Polygon",
                 "\"type\": \"FeatureCollection\" | \"type\": \"Features\" | /lake/slowZones/type: expected \"FeatureCollection\""
@@ -267,7 +267,7 @@ class EventFileTest {
                 "\"limit\": 5 | \"limit\": \"five\" | /event/limit: found \"five\"",
                 "\"lat\": 42.612 | \"lat\": 142.612 | /event/launch/lat: found 142.612, expected a number from -90 to 90",
                 "\"zone\": \"shallow\" | \"zone\": \"wet\" | /spots/0/zone: found \"wet\"",
-                "\"crowdRisk\": 0.2 | \"crowdRisk\": 1.2 | /spots/0/crowdRisk: The crowd risk is 1.2",
+                "\"crowdRisk\": 0.2 | \"crowdRisk\": 1.2 | /spots/0/crowdRisk: The crowd risk must be 0",
                 "\"start\": \"2027-06-01T05:35:00-06:00\" | \"start\": \"yesterday\" | /stops/0/start: found \"yesterday\", expected a time with offset",
                 "\"outcome\": \"lost\" | \"outcome\": \"eaten\" | /bites/",
                 "\"from\": \"2027-06-05T00:00:00-06:00\" | \"from\": 7 | /forecast/0/from: found 7"
@@ -292,9 +292,9 @@ class EventFileTest {
                 "\"end\": \"2027-06-01T06:50:00-06:00\" | \"end\": \"2027-06-01T05:00:00-06:00\" | /stops/0/end: the stop ends before it begins",
                 "\"id\": \"long-meadow\" | \"id\": \"harth-grass\" | /spots/1/id: found \"harth-grass\" a second time (first at /spots/0)",
                 "\"id\": \"a2\" | \"id\": \"a1\" | /competition/1/id: found \"a1\" a second time",
-                "\"arrive\": \"2027-06-05T07:00:00-06:00\" | \"arrive\": \"2027-06-05T06:30:00-06:00\" | /plans/0/stops/1/arrive: The stop begins before the one before it ends",
-                "\"leave\": \"2027-06-05T07:00:00-06:00\" | \"leave\": \"2027-06-05T06:00:00-06:00\" | /plans/0/stops/0/leave: The stop ends before it begins",
-                "\"checkIn\": \"2027-06-05T15:00:00-06:00\" | \"checkIn\": \"2027-06-05T05:00:00-06:00\" | /event/days/0/checkIn: Check-in of day 1 is not after its start"
+                "\"arrive\": \"2027-06-05T07:00:00-06:00\" | \"arrive\": \"2027-06-05T06:30:00-06:00\" | /plans/0/stops/1/arrive: You arrive before",
+                "\"leave\": \"2027-06-05T07:00:00-06:00\" | \"leave\": \"2027-06-05T06:00:00-06:00\" | /plans/0/stops/0/leave: You leave before you arrive",
+                "\"checkIn\": \"2027-06-05T15:00:00-06:00\" | \"checkIn\": \"2027-06-05T05:00:00-06:00\" | /event/days/0/checkIn: Check-in on day 1 must be after the start"
             })
     void refusesWhatContradictsItself(String right, String wrong, String message) throws Exception {
         String json = Files.readString(DEMO);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import lochan.core.Assumptions;
+import lochan.core.Reason;
 import lochan.core.lures.advice.FishLevel;
 import lochan.core.lures.advice.Situation;
 import lochan.core.lures.advice.SituationBuilder;
@@ -21,6 +22,7 @@ import lochan.core.tackle.Forage;
 import lochan.core.tackle.Lure;
 import lochan.core.tackle.Mood;
 import lochan.core.tackle.SeasonStage;
+import lochan.wording.Wording;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -29,13 +31,25 @@ class RiggingTest {
 
     private static final Assumptions.LureAdvice A = Assumptions.DEFAULTS.advice();
 
-    private static Map<Part, RigPart> of(String lure, SituationBuilder at) {
+    /** A part in words. */
+    private record Said(String choice, String why, String others) {
+
+        static Said of(RigPart p) {
+            return new Said(text(p.choice()), text(p.why()), p.others() == null ? "" : text(p.others()));
+        }
+
+        private static String text(Reason reason) {
+            return Wording.text(reason, Units.USUAL);
+        }
+    }
+
+    private static Map<Part, Said> of(String lure, SituationBuilder at) {
         Lure sheet = Catalogue.lures().stream()
                 .filter(l -> l.id().equals(lure))
                 .findFirst()
                 .orElseThrow();
-        Map<Part, RigPart> parts = new EnumMap<>(Part.class);
-        Rigging.of(sheet, at.build(), Units.USUAL, A).forEach(p -> parts.put(p.part(), p));
+        Map<Part, Said> parts = new EnumMap<>(Part.class);
+        Rigging.of(sheet, at.build(), A).forEach(p -> parts.put(p.part(), Said.of(p)));
         return parts;
     }
 
@@ -70,7 +84,7 @@ class RiggingTest {
         for (int i = 0; i < 200; i++) {
             Situation at = situation(random);
             for (Lure lure : Catalogue.lures()) {
-                List<RigPart> parts = Rigging.of(lure, at, Units.USUAL, A);
+                List<RigPart> parts = Rigging.of(lure, at, A);
                 assertThat(parts)
                         .as(lure.id())
                         .extracting(RigPart::part)
@@ -78,8 +92,8 @@ class RiggingTest {
                         .contains(Part.SIZE, Part.WEIGHT, Part.HOOK, Part.LINE, Part.ROD, Part.REEL)
                         .isSorted();
                 assertThat(parts).allSatisfy(p -> {
-                    assertThat(p.choice()).isNotBlank();
-                    assertThat(p.why()).isNotBlank();
+                    assertThat(Said.of(p).choice()).isNotBlank();
+                    assertThat(Said.of(p).why()).isNotBlank();
                 });
             }
         }
@@ -132,16 +146,16 @@ class RiggingTest {
                 .as("above the brush nothing hangs up")
                 .startsWith("light-wire");
 
-        Map<Part, RigPart> diver = of("deep-crankbait", SituationBuilder.builder());
+        Map<Part, Said> diver = of("deep-crankbait", SituationBuilder.builder());
         assertThat(diver.get(Part.LINE).choice()).isEqualTo("fluorocarbon, 10 lb");
         assertThat(diver.get(Part.LINE).others()).contains("braid");
         assertThat(diver.get(Part.REEL).choice()).startsWith("slow");
 
-        Map<Part, RigPart> spoon = of("jigging-spoon", SituationBuilder.builder());
+        Map<Part, Said> spoon = of("jigging-spoon", SituationBuilder.builder());
         assertThat(spoon.get(Part.HOOK).others()).contains("assist hook");
         assertThat(spoon.get(Part.ROD).why()).startsWith("stiff");
 
-        Map<Part, RigPart> jig = of(
+        Map<Part, Said> jig = of(
                 "football-jig",
                 SituationBuilder.builder()
                         .stage(SeasonStage.WINTER)

@@ -58,7 +58,7 @@ final class GeoTiff {
             throw MapFiles.gone();
         } catch (DataStoreException | RuntimeException e) {
             throw new MapFileException("the GeoTIFF cannot be read ("
-                    + String.valueOf(e.getMessage()).lines().findFirst().orElse("no reason is told")
+                    + String.valueOf(e.getMessage()).lines().findFirst().orElse("no reason given")
                     + "): save it as GeoTIFF with one band of numbers, or as an Esri ASCII grid");
         }
     }
@@ -145,7 +145,7 @@ final class GeoTiff {
         return matrix;
     }
 
-    /** Null where the file does not tell its coordinates, or in a way that cannot be read. */
+    /** Null when the file doesn't give its coordinates, or they cannot be read. */
     private static @Nullable Projection projection(GridGeometry geometry) {
         if (!geometry.isDefined(GridGeometry.CRS)) {
             return null;

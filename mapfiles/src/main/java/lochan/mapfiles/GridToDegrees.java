@@ -5,6 +5,7 @@ import lochan.core.event.Position;
 import lochan.core.lake.depth.BadGridException;
 import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.depth.EsriGrid;
+import lochan.core.lake.depth.GridProblem;
 
 /**
  * Cells in a file's coordinates as square cells in longitude and latitude, about as large as they were. Between four cells of water a depth is
@@ -87,8 +88,7 @@ public final class GridToDegrees {
             water |= metres > 0;
         }
         if (!water) {
-            throw new BadGridException(
-                    "no cell lies below the surface: check whether the values are depths or heights, their unit, and the height of the surface");
+            throw new BadGridException(GridProblem.NO_WATER_IN_CELLS);
         }
         return new DepthGrid(columns, rows, west, north - rows * cell, cell, true, depths);
     }

@@ -12,7 +12,7 @@ public sealed interface MapFile {
     /** What kind of file it is, in words. */
     String format();
 
-    /** The coordinates it was in, in words; null: the file does not tell, and they are not longitude and latitude. */
+    /** The coordinates it was in, in words; null: the file doesn't say, and they are not longitude and latitude. */
     @Nullable
     String coordinates();
 
@@ -66,7 +66,7 @@ public sealed interface MapFile {
     record Reading(
             Position position, double depth, @Nullable Instant at) {}
 
-    /** What depths and heights are told in. */
+    /** Lists the units of depths and heights. */
     enum Unit {
         METRES(1, "metres"),
         FEET(0.3048, "feet"),
@@ -96,7 +96,7 @@ public sealed interface MapFile {
      */
     record Shape(Kind kind, List<List<Position>> parts, Map<String, String> properties) {
 
-        /** What is drawn. */
+        /** Lists the kinds of drawing. */
         public enum Kind {
             POINT,
             LINE,

@@ -16,7 +16,9 @@ import lochan.core.Bounds;
 import lochan.core.lake.depth.BadGridException;
 import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.depth.EsriGrid;
+import lochan.core.quantity.Units;
 import lochan.eventformat.BoundedLines;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /** Reads a file by what it looks like. */
@@ -70,7 +72,7 @@ public final class MapFiles {
         }
         if (file.name().toLowerCase(Locale.ROOT).endsWith(".shp")) {
             throw new MapFileException(
-                    "a .shp alone does not tell where it lies: put .shp, .dbf, .shx and .prj into one zip");
+                    "a .shp alone has no coordinate system: put .shp, .dbf, .shx and .prj into one zip");
         }
         if (lower.matches("(?s).*[,;\\t].*")) {
             return SoundingsCsv.read(file);
@@ -125,7 +127,7 @@ public final class MapFiles {
                 "the zip holds no map: expected a .shp with its .dbf and .prj, or one file of another kind");
     }
 
-    /** What the .prj beside a file says; null: there is none. */
+    /** Returns the .prj beside a file; null: there is none. */
     static @Nullable Projection projection(Zip zip, String name) throws MapFileException {
         byte[] prj = zip.bytes(Set.of(name.replaceFirst("\\.[^.]*$", ".prj")), LONGEST_PROJECTION).values().stream()
                 .findFirst()
@@ -181,12 +183,14 @@ public final class MapFiles {
                     grid.rows(),
                     new MapFile.Cells.Frame(grid.xAt(0), grid.yAt(0), grid.cellSize(), grid.cellSize()),
                     grid.depths());
-        } catch (BadGridException | UncheckedIOException | IOException e) {
+        } catch (BadGridException e) {
+            throw new MapFileException(Wording.text(e.reason(), Units.METRIC));
+        } catch (UncheckedIOException | IOException e) {
             throw new MapFileException(String.valueOf(e.getMessage()));
         }
     }
 
-    /** What is said of a grid whose cells were averaged. */
+    /** Returns the note about a grid whose cells were averaged. */
     static String averaged(int by) {
         return by == 1 ? "" : ", " + by + " × " + by + " cells averaged to one";
     }

@@ -25,7 +25,7 @@ import org.opengis.util.FactoryException;
 
 /**
  * Coordinates of a file, to longitude and latitude and back. What lies in NAD83, ETRS89 or GDA is taken as WGS84, from which it differs by less
- * than two metres; older datums are told.
+ * than two metres; older datums are reported.
  */
 public final class Projection {
 
@@ -73,7 +73,7 @@ public final class Projection {
         }
     }
 
-    /** What the library does once takes seconds on a slow machine: it is no part of the time that a text is given. */
+    /** The library's first use takes seconds on a slow machine, so it does not count as time for a text. */
     private static synchronized void ready() throws FactoryException {
         if (!isReady) {
             of(CRS.fromWKT(CommonCRS.WGS84.universal(0, 0).toWKT()));
@@ -97,7 +97,7 @@ public final class Projection {
         }
     }
 
-    /** What the library finds odd in a file it also throws, or it does not matter; it would repeat what the file says. */
+    /** The library throws the problems that matter; logging its others would repeat the file's content. */
     static void quiet() {
         LIBRARY.setLevel(Level.OFF);
     }

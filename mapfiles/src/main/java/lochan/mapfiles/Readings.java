@@ -48,7 +48,7 @@ final class Readings {
         return kept;
     }
 
-    /** What is said of them. */
+    /** Returns a note about them. */
     String thinned() {
         return every == 1 ? "" : ", every " + every + "th reading";
     }

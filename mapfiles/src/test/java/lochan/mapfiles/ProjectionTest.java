@@ -34,7 +34,7 @@ class ProjectionTest {
         assertThat(lambert.isOldDatum()).isTrue();
     }
 
-    /** The same, p. 269. */
+    /** Checks the same source's example on p. 269. */
     @Test
     void theTransverseMercatorGivesSnydersExample() throws MapFileException {
         Projection mercator = Projection.ofText(

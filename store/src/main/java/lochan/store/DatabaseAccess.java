@@ -59,7 +59,7 @@ record DatabaseAccess(Path folder, int port, String password, boolean wide) {
         return "jdbc:mariadb://127.0.0.1:" + port + "/" + SCHEMA;
     }
 
-    /** What the server does before it takes connections. */
+    /** Prepares the server before it takes connections. */
     Path initFile() {
         return folder.resolve("access.sql");
     }

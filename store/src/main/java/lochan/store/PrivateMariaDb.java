@@ -41,14 +41,14 @@ public final class PrivateMariaDb implements AutoCloseable {
 
     private static final Duration START_LIMIT = Duration.ofSeconds(60);
     private static final Duration STOP_LIMIT = Duration.ofSeconds(60);
-    /** A server told to end in a certain moment of its start never does, however often it is told. It has acknowledged nothing yet. */
+    /** A server stopped at a certain moment of its start never ends, however often it is asked. It has acknowledged nothing yet. */
     private static final Duration STOP_LIMIT_WHILE_STARTING = Duration.ofSeconds(5);
 
     private static final long POLL_MILLIS = 50;
     private static final Duration LEAST_LIFE = Duration.ofSeconds(2);
     private static final Duration REST = Duration.ofSeconds(1);
     private static final int MOST_RESTS = 30;
-    /** Whoever else listens at the port may never say a word. */
+    /** Another program at the port may never answer. */
     private static final String PROBE = "?connectTimeout=1000&socketTimeout=1000";
     /** A port that was free may be taken before the server listens at it. */
     private static final int MOST_PORTS = 5;
@@ -56,7 +56,7 @@ public final class PrivateMariaDb implements AutoCloseable {
     private static final int LONGEST_SOCKET_PATH = 107;
 
     private static final int LONGEST_PID_FILE = 20;
-    /** A transaction that waits longer for a row is told so, before its connection is given up. */
+    /** A transaction that waits longer for a row gets an error before its connection is given up. */
     private static final int LOCK_WAIT_SECONDS = 3;
 
     private static final List<String> SERVER_PLACES =

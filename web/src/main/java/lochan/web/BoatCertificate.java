@@ -49,7 +49,7 @@ import org.bouncycastle.operator.jcajce.JcaContentSignerBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A certificate for the network on the boat: an authority of Lochan's own, which a phone is told to trust once, and a certificate by it for this
+ * A certificate for the network on the boat: an authority of Lochan's own, which a phone must trust once, and a certificate by it for this
  * machine's names and addresses, made again when they change or it runs out.
  *
  * <p>The authority can vouch for this machine's names and for addresses of private networks only. Its key and password have a folder of their
@@ -81,7 +81,7 @@ final class BoatCertificate {
      *
      * @param home      the data folder; what the server needs lies in its folder {@code tls}
      * @param authority folder of the authority's key; null: the folder {@code authority} of the data folder
-     * @param others    names and addresses besides those that this machine knows of itself
+     * @param others    names and addresses besides those this machine finds on its own
      */
     static BoatCertificate of(Path home, @Nullable Path authority, List<String> others, Clock clock) {
         try {
@@ -254,7 +254,7 @@ final class BoatCertificate {
         return authority.getExtensionValue(Extension.nameConstraints.getId()) != null;
     }
 
-    /** Whether phones have to be told to trust an authority that was not there before. */
+    /** Tells whether phones must trust a new authority. */
     boolean madeAuthority() {
         return madeAuthority;
     }
@@ -274,7 +274,7 @@ final class BoatCertificate {
         return password;
     }
 
-    /** The certificate that a phone is told to trust, as PEM. */
+    /** Returns the certificate for phones to trust, as PEM. */
     Path authority() {
         return folder.resolve("authority.crt");
     }

@@ -32,7 +32,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /**
- * Events into the records of a data folder and out of them, for whoever may read that folder. Messages go to standard error; exit 0, or 2 with
+ * Events into the records of a data folder and out of them, for users who may read that folder. Messages go to standard error; exit 0, or 2 with
  * one line for what is wrong with the file, the event or the account.
  */
 @Command(name = "lochan")
@@ -93,7 +93,7 @@ final class EventTransfer {
             err.println("lochan: “" + read.data().name() + "” imported: its address is /events/" + key.eventId() + ".");
             return 0;
         } catch (NoSuchFileException e) {
-            return told("There is no file " + file + ": give the path of an event file.");
+            return told(file + " isn't there. Give the path of an event file.");
         } catch (EventFileException e) {
             EventFileException.Problem first = e.problems().getFirst();
             int more = e.problems().size() - 1;

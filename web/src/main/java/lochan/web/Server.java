@@ -45,7 +45,7 @@ public class Server {
     /**
      * Whether pages go over TLS by a certificate of our own.
      *
-     * @param names     of this machine besides those it knows of itself
+     * @param names     of this machine besides those it finds on its own
      * @param authority folder of the authority's key; null: one in the data folder
      */
     record Tls(boolean own, List<String> names, @Nullable Path authority) {
@@ -56,7 +56,7 @@ public class Server {
     }
 
     /**
-     * What the environment asks for.
+     * The settings in the environment.
      *
      * @param proxy whether a proxy on this machine is believed when it says who asks, and by TLS
      */
@@ -166,7 +166,7 @@ public class Server {
     }
 
     /**
-     * What ends when the process is told to: the application first, then its database. It is there before either is, so that whatever has
+     * Ends with the process: the application first, then its database. It is there before either is, so that anything that has
      * begun is ended, whenever that happens.
      */
     static final class Ending implements Runnable {
@@ -254,7 +254,7 @@ public class Server {
     private static void checkPort(Wishes wishes) {
         if (!isOfThisMachine(wishes.address())) {
             throw new StoreException("LOCHAN_BIND is " + wishes.bind()
-                    + ", which is no address of this machine: expected one that it has, or 0.0.0.0 for all.");
+                    + ", which isn't an address of this machine. Use one of its own, or 0.0.0.0 for all.");
         }
         try (ServerSocket probe = new ServerSocket(wishes.port(), 1, wishes.address())) {
             probe.setReuseAddress(true);
@@ -361,8 +361,7 @@ public class Server {
                 .map(a -> "https://" + a + ":" + port + "/lochan.crt")
                 .collect(Collectors.joining(" or "));
         if (certificate.madeAuthority()) {
-            out.println(
-                    "Its authority is new: every phone has to be told to trust it, also one that trusted an earlier one.");
+            out.println("Its authority is new: every phone must trust it, also one that trusted an earlier one.");
         }
         out.println("A phone gets the certificate to trust at " + at);
         out.println("Its SHA-256 fingerprint, to be compared on the phone: " + certificate.fingerprint());

@@ -85,7 +85,7 @@ function offerValues() {
   }
 }
 
-/** What is to be minded is open until it was read, on whatever page. */
+/** Keeps a caution open until it was read, on every page. */
 function foldRead() {
   for (const one of document.querySelectorAll('[data-minded]')) {
     const id = one.dataset.minded;

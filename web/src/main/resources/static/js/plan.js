@@ -30,13 +30,13 @@ function suppositionForm() {
   return document.querySelector('form[data-suppose]');
 }
 
-/** What is supposed of the plan that is shown. */
+/** The supposition about the shown plan. */
 function suppositionNow() {
   const form = suppositionForm();
   return form && new URLSearchParams(new FormData(form)).toString();
 }
 
-/** A change of the plan leaves what was supposed of it as it was. */
+/** A change of the plan keeps the supposition about it. */
 function supposeAgain(before) {
   const form = suppositionForm();
   const supposed = new URLSearchParams(before ?? '');

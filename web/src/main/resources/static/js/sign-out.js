@@ -25,7 +25,7 @@ async function freshToken() {
   return form?.querySelector('[name=_csrf]')?.value ?? null;
 }
 
-/** Tells the server, if it is still to be told, and leads to the door. */
+/** Tells the server if it doesn't know yet, and opens the sign-in page. */
 export async function finishSignOut() {
   const token = localStorage.getItem(LEAVING);
   if (token === null) return;

@@ -2,7 +2,7 @@
 const PAUSE_MILLIS = 1500;
 let watched = null;
 
-/** What was ticked meanwhile stays ticked. */
+/** Boxes ticked meanwhile stay ticked. */
 function keepChoices(before, after) {
   for (const box of before.querySelectorAll('input[type=checkbox]')) {
     const same = [...after.querySelectorAll('input[type=checkbox]')].find(
@@ -12,7 +12,7 @@ function keepChoices(before, after) {
   }
 }
 
-/** What is kept stays as it is, where the page still has it: a map with what is chosen on it, and where it was moved to. */
+/** Kept elements stay where the page still has them: a map with what is chosen on it, and where it was moved to. */
 function keepParts(kept, after) {
   for (const part of kept) after.querySelector(`[data-keep="${part.dataset.keep}"]`)?.replaceWith(part);
 }

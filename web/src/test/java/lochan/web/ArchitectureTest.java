@@ -47,7 +47,7 @@ class ArchitectureTest {
             .dependOnClassesThat()
             .resideInAnyPackage("org.jooq..", "lochan.web.db..");
 
-    /** What is kept of an event in memory holds as long as no such method ran. */
+    /** An event kept in memory is valid until one of these methods runs. */
     @ArchTest
     static final ArchRule WHAT_WRITES_TO_AN_EVENT_IS_MARKED = methods()
             .that()

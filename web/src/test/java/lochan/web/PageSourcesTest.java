@@ -21,7 +21,7 @@ class PageSourcesTest {
         return Files.walk(RESOURCES.resolve(folder)).filter(p -> p.toString().endsWith(ending));
     }
 
-    /** What is evaluated twice, or not escaped, lets a name typed or imported run as code. */
+    /** An expression evaluated twice, or not escaped, would let a typed or imported name run as code. */
     @Test
     void templatesEvaluateNothingThatAnAnglerTyped() throws IOException {
         Pattern unsafe = Pattern.compile("__\\$\\{|th:utext|\\[\\(\\$");
@@ -79,7 +79,7 @@ class PageSourcesTest {
                 .toList();
     }
 
-    /** What is printed is no page: it holds its style. */
+    /** Print templates are not pages: they hold their own style. */
     @Test
     void pagesHoldNoInlineScriptOrStyle() throws IOException {
         Pattern inline = Pattern.compile(

@@ -254,7 +254,7 @@ class ServerTest {
                         System.out))
                 .isInstanceOf(StoreException.class)
                 .hasMessage(
-                        "LOCHAN_BIND is 203.0.113.7, which is no address of this machine: expected one that it has, or 0.0.0.0 for all.");
+                        "LOCHAN_BIND is 203.0.113.7, which isn't an address of this machine. Use one of its own, or 0.0.0.0 for all.");
         assertThatThrownBy(() -> Server.Wishes.of(false, Map.of("LOCHAN_PROXY", "yes")))
                 .isInstanceOf(StoreException.class)
                 .hasMessageContaining("expected local");
@@ -384,7 +384,7 @@ class ServerTest {
         assertThat(said.text().lines().findFirst())
                 .contains("lochan: installing Debian's package lochan-test-package: the test needs it.");
         assertThat(said.text()).contains("exit 101").contains("could not be installed");
-        assertThat(Files.exists(policy)).as("the system is left as it was").isEqualTo(before);
+        assertThat(Files.exists(policy)).as("the system is unchanged").isEqualTo(before);
     }
 
     @Test

@@ -55,7 +55,7 @@ public final class FrontSign {
         return Optional.of(readings.stream().anyMatch(r -> turned(r, last, north) && !warmer(r, last)));
     }
 
-    /** What the pressure of hourly weather says; empty where too little of it is known. */
+    /** Returns the sign of a front from the pressure of hourly weather; empty when there is too little of it. */
     public static Optional<Boolean> byPressure(Instant time, List<ForecastPeriod> weather) {
         return PressureFront.at(time, weather);
     }

@@ -1,5 +1,7 @@
 package lochan.core.competition;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -10,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import lochan.core.Lookup;
+import lochan.core.Measure;
 import lochan.core.Violation;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
@@ -17,12 +20,13 @@ import lochan.core.practice.Outcome;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Replays the append-only log of a competition under the rules of its rules. The livewell is never stored: it is what the entries give,
+ * Replays the append-only log of a competition under the event's rules. The livewell is never stored: the entries give it,
  * in their order. A released fish never comes back, whatever is corrected or voided later.
  */
 public final class BagLog {
 
     private static final double MOST_GRAMS = 30_000;
+    private static final double MOST_MM = 1500;
     private static final double MOST_CELSIUS = 40;
     /** A scale that is off by more of the known weight is no scale. */
     private static final double MOST_OFF = 0.5;
@@ -60,7 +64,7 @@ public final class BagLog {
         BagLog log = new BagLog(event);
         for (Entry entry : entries) {
             log.append(entry).ifPresent(v -> {
-                throw new IllegalArgumentException("entry " + entry.id() + ": " + v.message());
+                throw new IllegalArgumentException("entry " + entry.id() + ": " + v.reason());
             });
         }
         return log;
@@ -123,8 +127,7 @@ public final class BagLog {
 
     private Optional<Violation> refusal(Entry entry) {
         if (entries.containsKey(entry.id())) {
-            return violation(
-                    "id", "The log already has an entry " + entry.id() + ": every entry needs an id of its own.");
+            return violation("id", LogProblem.ID_TWICE, entry.id());
         }
         return switch (entry) {
             case Entry.Catch c -> refusal(c);
@@ -144,13 +147,10 @@ public final class BagLog {
     private Optional<Violation> refusal(Entry.Catch entry) {
         String waiting = livewell(event.dayOf(entry.at())).inHand();
         if (waiting != null) {
-            return violation(
-                    "id",
-                    "The fish " + waiting + " is still in hand: settle it on the balance or correct its weight first.");
+            return violation("id", LogProblem.FISH_IN_HAND, waiting);
         }
         if (event.rules().format() == Format.LIMIT_LENGTH && entry.mm() == null) {
-            return violation(
-                    "mm", "The length is missing: this event pays by length. Measure the fish before it goes back.");
+            return violation("mm", LogProblem.LENGTH_MISSING);
         }
         return measures(entry.grams(), entry.mm());
     }
@@ -158,14 +158,13 @@ public final class BagLog {
     private static Optional<Violation> refusal(Entry.Official o) {
         if ((o.grams() != null && !(o.grams() >= 0)) || (o.mm() != null && !(o.mm() >= 0))) {
             return violation(
-                    "grams",
-                    "The official figure is " + (o.grams() == null ? o.mm() : o.grams()) + ": expected 0 or more.");
+                    "grams", LogProblem.OFFICIAL_RANGE, requireNonNull(o.grams() == null ? o.mm() : o.grams()));
         }
         if (o.lateMinutes() != null && !(o.lateMinutes() >= 0)) {
-            return violation("lateMinutes", "Minutes late is " + o.lateMinutes() + ": expected 0 or more.");
+            return violation("lateMinutes", LogProblem.LATE_RANGE, o.lateMinutes());
         }
         return o.place() != null && o.place() < 1
-                ? violation("place", "The place is " + o.place() + ": expected 1 or more.")
+                ? violation("place", LogProblem.PLACE_RANGE, o.place())
                 : Optional.empty();
     }
 
@@ -173,15 +172,17 @@ public final class BagLog {
         if (!(s.knownGrams() > 0 && s.knownGrams() < MOST_GRAMS)) {
             return violation(
                     "knownGrams",
-                    "The known weight is " + s.knownGrams()
-                            + " g: expected more than 0 and less than 30000 g (66 lb).");
+                    LogProblem.KNOWN_WEIGHT_RANGE,
+                    Measure.weight(s.knownGrams()),
+                    Measure.weight(MOST_GRAMS));
         }
         return s.readGrams() > 0 && Math.abs(s.offsetGrams()) <= MOST_OFF * s.knownGrams()
                 ? Optional.empty()
                 : violation(
                         "readGrams",
-                        "The scale reads " + s.readGrams() + " g for " + s.knownGrams()
-                                + " g: a scale that far off is broken, or one of the two is mistyped.");
+                        LogProblem.SCALE_FAR_OFF,
+                        Measure.weight(s.readGrams()),
+                        Measure.weight(s.knownGrams()));
     }
 
     private static Optional<Violation> refusal(Entry.LivewellReading w) {
@@ -189,7 +190,10 @@ public final class BagLog {
                 ? Optional.empty()
                 : violation(
                         "celsius",
-                        "The livewell's temperature is " + w.celsius() + " °C: expected 0 to 40 °C (32 to 104 °F).");
+                        LogProblem.LIVEWELL_RANGE,
+                        Measure.temperature(w.celsius()),
+                        Measure.temperature(0),
+                        Measure.temperature(MOST_CELSIUS));
     }
 
     private Optional<Violation> refusal(Entry.Balance entry) {
@@ -199,20 +203,17 @@ public final class BagLog {
             return unknown;
         }
         if (entry.heavier().equals(entry.lighter())) {
-            return violation("lighter", "A fish cannot be weighed against itself: name two fish.");
+            return violation("lighter", LogProblem.FISH_AGAINST_ITSELF);
         }
         if (order().balanceSaid(entry.lighter(), entry.heavier())) {
-            return violation(
-                    "heavier",
-                    "The log already says that " + entry.lighter()
-                            + " is the heavier one: void or correct that first.");
+            return violation("heavier", LogProblem.BALANCE_CONTRADICTS, entry.lighter());
         }
         return Optional.empty();
     }
 
     private Optional<Violation> refusal(Entry.Correct entry) {
         if (entry.grams() == null && entry.mm() == null) {
-            return violation("grams", "The correction has neither weight nor length: give one of them.");
+            return violation("grams", LogProblem.CORRECTION_EMPTY);
         }
         return notACatch("catch", entry.catchId()).or(() -> measures(entry.grams(), entry.mm()));
     }
@@ -221,30 +222,25 @@ public final class BagLog {
         boolean lost = entries.get(entry.entryId()) instanceof Entry.Bite b
                 && b.outcome() != Outcome.SHAKEN
                 && !voided.contains(b.id());
-        return lost
-                ? Optional.empty()
-                : violation("entry", "There is no lost fish " + entry.entryId() + " before this entry.");
+        return lost ? Optional.empty() : violation("entry", LogProblem.NO_LOST_FISH, entry.entryId());
     }
 
     private Optional<Violation> refusal(Entry.Void entry) {
         Entry target = entries.get(entry.entryId());
         if (target == null) {
-            return violation(
-                    "entry", "There is no entry " + entry.entryId() + " before this one: name one that is there.");
+            return violation("entry", LogProblem.NO_ENTRY, entry.entryId());
         }
         if (voided.contains(entry.entryId())) {
-            return violation("entry", "The entry " + entry.entryId() + " is void already.");
+            return violation("entry", LogProblem.VOID_ALREADY, entry.entryId());
         }
         if (target instanceof Entry.Void undone && entries.get(undone.entryId()) instanceof Entry.Void) {
-            return violation(
-                    "entry", "The entry " + target.id() + " brought an entry back: void that entry itself instead.");
+            return violation("entry", LogProblem.VOID_OF_A_RETURN, target.id());
         }
         if (target instanceof Entry.Void undone
                 && entries.get(undone.entryId()) instanceof Entry.Catch fish
                 && droppedByVoid.contains(fish.id())
                 && !canComeBack(fish.id())) {
-            return violation(
-                    "entry", "There is no room in the bag for " + fish.id() + " any more: log the fish again.");
+            return violation("entry", LogProblem.NO_ROOM_TO_RETURN, fish.id());
         }
         return Optional.empty();
     }
@@ -256,32 +252,27 @@ public final class BagLog {
 
     private static Optional<Violation> measures(@Nullable Double grams, @Nullable Double mm) {
         if (grams != null && !(grams > 0 && grams < MOST_GRAMS)) {
-            return violation(
-                    "grams", "The weight is " + grams + " g: expected more than 0 and less than 30000 g (66 lb).");
+            return violation("grams", LogProblem.WEIGHT_RANGE, Measure.weight(grams), Measure.weight(MOST_GRAMS));
         }
-        if (mm != null && !(mm > 0 && mm < 1500)) {
-            return violation("mm", "The length is " + mm + " mm: expected more than 0 and less than 1500 mm (59 in).");
+        if (mm != null && !(mm > 0 && mm < MOST_MM)) {
+            return violation("mm", LogProblem.LENGTH_RANGE, Measure.length(mm), Measure.length(MOST_MM));
         }
         return Optional.empty();
     }
 
     private Optional<Violation> notACatch(String field, String id) {
-        return catches.has(id) && !voided.contains(id)
-                ? Optional.empty()
-                : violation(
-                        field,
-                        "There is no catch " + id + " before this entry: name a fish that was logged and is not void.");
+        return catches.has(id) && !voided.contains(id) ? Optional.empty() : violation(field, LogProblem.NO_CATCH, id);
     }
 
     private Optional<Violation> inLivewellOrHand(String fish) {
         Livewell livewell = livewell(catches.of(fish).day());
         return livewell.holds(fish) || fish.equals(livewell.inHand())
                 ? Optional.empty()
-                : violation("catch", "The fish " + fish + " is not in the livewell: only a fish in it can die there.");
+                : violation("catch", LogProblem.NOT_IN_LIVEWELL, fish);
     }
 
-    private static Optional<Violation> violation(String field, String message) {
-        return Optional.of(new Violation(field, message));
+    private static Optional<Violation> violation(String field, LogProblem problem, Object... values) {
+        return Optional.of(new Violation(field, problem, values));
     }
 
     private BagRow apply(Entry entry) {

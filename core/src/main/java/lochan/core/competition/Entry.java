@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  */
 public sealed interface Entry {
 
-    /** Made by whoever wrote the entry; unique in the log. */
+    /** Made where the entry was written; unique in the log. */
     String id();
 
     Instant at();
@@ -32,7 +32,7 @@ public sealed interface Entry {
      * @param presentationId null: not noted
      * @param alive          whether it was alive when logged
      * @param tag            the tag wished for; null: the next free one
-     * @param entered        the size as it was typed; null: nothing was
+     * @param entered        the size as typed; null: none
      */
     @RecordBuilder
     record Catch(
@@ -66,7 +66,7 @@ public sealed interface Entry {
         }
     }
 
-    /** A fish was measured again; null leaves that measure as it was. */
+    /** A fish was measured again; null keeps that measure. */
     record Correct(
             String id,
             Instant at,
@@ -92,7 +92,7 @@ public sealed interface Entry {
     }
 
     /**
-     * What the weigh-in said.
+     * Records the result of the weigh-in.
      *
      * @param grams        the weight on the scale, before penalties; null: not told
      * @param mm           in a length event, the total length before penalties; null: not told
@@ -125,7 +125,7 @@ public sealed interface Entry {
     /** The scale was tried with a known weight. */
     record ScaleCheck(String id, Instant at, double knownGrams, double readGrams) implements Entry {
 
-        /** What the scale shows too much, g. */
+        /** Returns how much the scale shows too much, g. */
         public double offsetGrams() {
             return readGrams - knownGrams;
         }
@@ -167,7 +167,7 @@ public sealed interface Entry {
         }
     }
 
-    /** What is fished from then on; both null: nothing, the boat is under way. */
+    /** Records what is fished from then on; both null: nothing, the boat is under way. */
     record Fishing(
             String id,
             Instant at,

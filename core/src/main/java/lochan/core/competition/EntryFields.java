@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  */
 public interface EntryFields<E extends Entry> {
 
-    /** What is read from. What it has was checked when it was written; a field that is missing is null. */
+    /** Gives the fields to read. They were checked when they were written; a missing field is null. */
     interface Source {
 
         @Nullable
@@ -33,7 +33,7 @@ public interface EntryFields<E extends Entry> {
         Instant time(String name);
     }
 
-    /** What is written to; null: the entry has no such value. */
+    /** Takes the fields to write; null: the entry has no such value. */
     interface Sink {
 
         void put(String name, @Nullable String value);

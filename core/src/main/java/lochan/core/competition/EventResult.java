@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param days    one for each competition day
  * @param counted g, or mm in a length event, after penalties, over the days that have something to count; null: none has
  * @param biggest the heaviest fish, g; null: none was weighed
- * @param cut     whether the boat fishes on after the cut; null: there is none, or its place is not told yet
+ * @param cut     whether the boat fishes on after the cut; null: there is none, or its place is not known yet
  */
 public record EventResult(
         List<Day> days,
@@ -97,7 +97,7 @@ public record EventResult(
         return byLength ? bag.length().total() : bag.weight().total();
     }
 
-    /** Penalties for what was brought in, g: as it was said at the weigh-in, else for dead and short fish; a minute begun counts whole. */
+    /** Penalties for what was brought in, g: as given at the weigh-in, else for dead and short fish; a minute begun counts whole. */
     private static double penalty(Penalties off, Bag bag) {
         Entry.Official said = bag.official();
         if (said == null) {

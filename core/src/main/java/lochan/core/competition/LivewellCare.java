@@ -66,7 +66,7 @@ public record LivewellCare(
         return celsius != null && celsius >= WARM_C && !inLivewell.isEmpty();
     }
 
-    /** Whether the livewell wants a look: fish are in it and nobody noted its water for long. */
+    /** Whether the livewell wants a look: fish are in it and its water was not logged for long. */
     public boolean isDue(Instant now) {
         return since != null
                 && !(measured != null && measured.isAfter(since) ? measured : since)

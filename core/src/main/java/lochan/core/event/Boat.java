@@ -42,7 +42,7 @@ public record Boat(
         this(runMps, roughMps, setUpMinutes, null, null, fuelLitres, litresPerKm, Map.of());
     }
 
-    /** The same with other speeds, which nobody typed. */
+    /** Returns the boat with other speeds, which nobody typed. */
     public Boat atSpeeds(double calmMps, double otherRoughMps) {
         Map<String, String> typed = new HashMap<>(entered);
         typed.keySet().removeAll(List.of("runMps", "roughMps"));

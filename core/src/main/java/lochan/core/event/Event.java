@@ -50,12 +50,12 @@ public record Event(
         return ramp.checkIn();
     }
 
-    /** The same with other rules. */
+    /** Returns the event with other rules. */
     public Event withRules(Rules others) {
         return new Event(name, timeZone, anglers, practice, days, ramp, others, entered);
     }
 
-    /** The same with other competition days. */
+    /** Returns the event with other competition days. */
     public Event withDays(List<CompetitionDay> others) {
         return new Event(name, timeZone, anglers, practice, others, ramp, rules, entered);
     }

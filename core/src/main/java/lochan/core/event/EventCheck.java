@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import lochan.core.Measure;
+import lochan.core.ReasonCode;
 import lochan.core.Violation;
 import org.jspecify.annotations.Nullable;
 
@@ -15,6 +17,7 @@ public final class EventCheck {
     private static final int MAX_ANGLERS = 2;
     private static final int MAX_LIMIT = 100;
     private static final int MAX_TAG = 20;
+    private static final int MAX_NAME = 120;
     private static final double MAX_LENGTH_MM = 1500;
     private static final Duration LONGEST_DAY = Duration.ofHours(24);
 
@@ -36,57 +39,51 @@ public final class EventCheck {
 
     private void name(String name) {
         if (name == null || name.isBlank()) {
-            add("name", "The event has no name: give it one.");
-        } else if (name.length() > 120) {
-            add("name", "The name has " + name.length() + " characters: 120 at most.");
+            add("name", RuleProblem.NAME_MISSING);
+        } else if (name.length() > MAX_NAME) {
+            add("name", RuleProblem.NAME_LONG, name.length(), MAX_NAME);
         }
     }
 
     private void counting(Event event) {
         if (event.rules().format() != Format.EVERY_FISH && event.rules().limit() == null) {
-            add("limit", "The limit is missing: give the number of fish that count, usually 5.");
+            add("limit", RuleProblem.LIMIT_MISSING);
         } else if (event.rules().limit() != null
                 && (event.rules().limit() < 1 || event.rules().limit() > MAX_LIMIT)) {
-            add("limit", "The limit is " + event.rules().limit() + ": expected 1 to " + MAX_LIMIT + " fish.");
+            add("limit", RuleProblem.LIMIT_RANGE, event.rules().limit(), MAX_LIMIT);
         }
         if (event.anglers() < 1 || event.anglers() > MAX_ANGLERS) {
-            add("anglers", "Anglers is " + event.anglers() + ": expected 1, or 2 for a team.");
+            add("anglers", RuleProblem.ANGLERS_RANGE, event.anglers());
         }
-        positive("targetGrams", "The target", event.rules().targetGrams());
-        positive("scaleGrams", "The scale's resolution", event.rules().scaleGrams());
+        positive("targetGrams", RuleField.TARGET, event.rules().targetGrams());
+        positive("scaleGrams", RuleField.SCALE_PRECISION, event.rules().scaleGrams());
     }
 
     private void species(List<SpeciesRule> species) {
         if (species.isEmpty()) {
-            add("species", "No species counts: choose at least one.");
+            add("species", RuleProblem.NO_SPECIES);
         }
         Set<Species> seen = new HashSet<>();
         for (int i = 0; i < species.size(); i++) {
             SpeciesRule rule = species.get(i);
             if (!seen.add(rule.species())) {
-                add(
-                        "species/" + i + "/code",
-                        "The species " + rule.species().code() + " stands twice: keep one rule for it.");
+                add("species/" + i + "/code", RuleProblem.SPECIES_TWICE, rule.species());
             }
             if (rule.minLengthMm() != null && !(rule.minLengthMm() > 0 && rule.minLengthMm() <= MAX_LENGTH_MM)) {
                 add(
                         "species/" + i + "/minLengthMm",
-                        "The minimum length is " + rule.minLengthMm()
-                                + " mm: expected more than 0 and at most 1500 mm (59 in), or nothing when every length is legal.");
+                        RuleProblem.MIN_LENGTH_RANGE,
+                        Measure.length(rule.minLengthMm()),
+                        Measure.length(MAX_LENGTH_MM));
             }
             if (rule.minGrams() != null && !(rule.minGrams() > 0)) {
-                add(
-                        "species/" + i + "/minGrams",
-                        "The least weight is " + rule.minGrams()
-                                + " g: expected more than 0, or nothing when every weight is legal.");
+                add("species/" + i + "/minGrams", RuleProblem.MIN_WEIGHT_RANGE, rule.minGrams());
             }
             if (rule.slot() != null) {
                 slot("species/" + i + "/slot", rule.slot());
             }
             if (rule.bagLimit() != null && rule.bagLimit() < 0) {
-                add(
-                        "species/" + i + "/bagLimit",
-                        "The species limit is " + rule.bagLimit() + ": expected 0 or more, or nothing.");
+                add("species/" + i + "/bagLimit", RuleProblem.SPECIES_LIMIT_RANGE, rule.bagLimit());
             }
         }
     }
@@ -95,111 +92,96 @@ public final class EventCheck {
         if (!(slot.fromMm() > 0 && slot.fromMm() <= slot.toMm() && slot.toMm() <= MAX_LENGTH_MM)) {
             add(
                     at + "/toMm",
-                    "The slot runs from " + slot.fromMm() + " to " + slot.toMm()
-                            + " mm: expected two lengths above 0, the shorter first, at most 1500 mm (59 in).");
+                    RuleProblem.SLOT_ORDER,
+                    Measure.length(slot.fromMm()),
+                    Measure.length(slot.toMm()),
+                    Measure.length(MAX_LENGTH_MM));
         }
         if (slot.over() != null && slot.over() < 0) {
-            add(
-                    at + "/over",
-                    "Fish over the slot is " + slot.over()
-                            + ": expected 0 or more, or nothing when they have no limit of their own.");
+            add(at + "/over", RuleProblem.OVER_SLOT_RANGE, slot.over());
         }
     }
 
     private void penalties(Penalties penalties) {
-        notNegative("penalties/deadFishGrams", "The dead-fish penalty", penalties.deadFishGrams());
-        notNegative("penalties/lateGramsPerMinute", "The penalty per minute late", penalties.lateGramsPerMinute());
-        notNegative(
-                "penalties/lateDisqualifyMinutes",
-                "The minutes until a late bag counts nothing",
-                penalties.lateDisqualifyMinutes());
-        notNegative("penalties/shortFishGrams", "The short-fish penalty", penalties.shortFishGrams());
-        notNegative("penalties/overLimitGrams", "The penalty for a fish above the limit", penalties.overLimitGrams());
+        notNegative("penalties/deadFishGrams", RuleField.DEAD_FISH_PENALTY, penalties.deadFishGrams());
+        notNegative("penalties/lateGramsPerMinute", RuleField.LATE_PENALTY, penalties.lateGramsPerMinute());
+        notNegative("penalties/lateDisqualifyMinutes", RuleField.LATE_DISQUALIFIED, penalties.lateDisqualifyMinutes());
+        notNegative("penalties/shortFishGrams", RuleField.SHORT_FISH_PENALTY, penalties.shortFishGrams());
+        notNegative("penalties/overLimitGrams", RuleField.OVER_LIMIT_PENALTY, penalties.overLimitGrams());
     }
 
     private void scoring(Event event) {
         Scoring scoring = event.rules().scoring();
-        positive("scoring/lengthStepMm", "The step of lengths", scoring.lengthStepMm());
+        positive("scoring/lengthStepMm", RuleField.LENGTH_ROUNDING, scoring.lengthStepMm());
         Scoring.Cut cut = scoring.cut();
         if (cut != null
                 && !(cut.afterDay() >= 1 && cut.afterDay() < event.days().size())) {
             add(
                     "scoring/cut/afterDay",
-                    "The cut is after day " + cut.afterDay() + " of "
-                            + event.days().size() + ": expected a day that another one follows.");
+                    RuleProblem.CUT_DAY,
+                    cut.afterDay(),
+                    event.days().size());
         }
         if (cut != null && cut.places() < 1) {
-            add("scoring/cut/places", "Boats that go on after the cut is " + cut.places() + ": expected 1 or more.");
+            add("scoring/cut/places", RuleProblem.CUT_BOATS, cut.places());
         }
         Set<String> seen = new HashSet<>();
         for (int i = 0; i < scoring.tags().size(); i++) {
             String tag = scoring.tags().get(i);
             if (tag.isBlank() || tag.length() > MAX_TAG) {
-                add(
-                        "scoring/tags/" + i,
-                        "A tag has " + tag.strip().length() + " characters: expected 1 to " + MAX_TAG + ".");
+                add("scoring/tags/" + i, RuleProblem.TAG_LENGTH, tag.strip().length(), MAX_TAG);
             } else if (!seen.add(tag.strip().toLowerCase(java.util.Locale.ROOT))) {
-                add("scoring/tags/" + i, "The tag " + tag + " stands twice: every tag needs a name of its own.");
+                add("scoring/tags/" + i, RuleProblem.TAG_TWICE, tag);
             }
         }
     }
 
     private void gear(Gear gear) {
         if (gear.maxHooksPerRig() != null && !(gear.maxHooksPerRig() >= 0 && gear.maxHooksPerRig() <= MAX_LIMIT)) {
-            add(
-                    "gear/maxHooksPerRig",
-                    "Hooks on one rig is " + gear.maxHooksPerRig()
-                            + ": expected 0 to 100, or nothing when it is not limited.");
+            add("gear/maxHooksPerRig", RuleProblem.HOOKS_RANGE, gear.maxHooksPerRig(), MAX_LIMIT);
         }
         if (gear.maxRods() != null && !(gear.maxRods() >= 1 && gear.maxRods() <= MAX_LIMIT)) {
-            add(
-                    "gear/maxRods",
-                    "Rods on deck is " + gear.maxRods() + ": expected 1 to 100, or nothing when they are not limited.");
+            add("gear/maxRods", RuleProblem.RODS_RANGE, gear.maxRods(), MAX_LIMIT);
         }
     }
 
     private void days(Event event) {
         List<CompetitionDay> days = event.days();
         if (days.isEmpty()) {
-            add("days", "The event has no competition day: add at least one.");
+            add("days", RuleProblem.NO_DAYS);
         }
         LocalDate previous = null;
         for (int i = 0; i < days.size(); i++) {
             CompetitionDay day = days.get(i);
             String at = "days/" + i + "/";
             if (!day.start().atZone(event.timeZone()).toLocalDate().equals(day.date())) {
-                add(
-                        at + "start",
-                        "Day " + (i + 1) + " starts on another date than " + day.date()
-                                + ": correct the date or the start.");
+                add(at + "start", RuleProblem.START_ON_OTHER_DATE, i + 1, day.date());
             }
             if (!day.checkIn().isAfter(day.start())) {
-                add(at + "checkIn", "Check-in of day " + (i + 1) + " is not after its start: give a later time.");
+                add(at + "checkIn", RuleProblem.CHECK_IN_BEFORE_START, i + 1);
             } else if (Duration.between(day.start(), day.checkIn()).compareTo(LONGEST_DAY) > 0) {
-                add(
-                        at + "checkIn",
-                        "Check-in of day " + (i + 1) + " is more than 24 hours after its start: give an earlier time.");
+                add(at + "checkIn", RuleProblem.DAY_TOO_LONG, i + 1);
             }
             if (previous != null && !day.date().isAfter(previous)) {
-                add(at + "date", "Day " + (i + 1) + " is not after day " + i + ": put the days in order, each once.");
+                add(at + "date", RuleProblem.DAYS_OUT_OF_ORDER, i + 1, i);
             }
             previous = day.date();
         }
     }
 
-    private void positive(String field, String what, @Nullable Double value) {
+    private void positive(String field, RuleField figure, @Nullable Double value) {
         if (value != null && !(value > 0)) {
-            add(field, what + " is " + value + ": expected more than 0, or nothing.");
+            add(field, RuleProblem.NOT_POSITIVE, figure, value);
         }
     }
 
-    private void notNegative(String field, String what, @Nullable Double value) {
+    private void notNegative(String field, RuleField figure, @Nullable Double value) {
         if (value != null && !(value >= 0)) {
-            add(field, what + " is " + value + ": expected 0 or more, or nothing.");
+            add(field, RuleProblem.NEGATIVE, figure, value);
         }
     }
 
-    private void add(String field, String message) {
-        violations.add(new Violation(field, message));
+    private void add(String field, ReasonCode code, Object... values) {
+        violations.add(new Violation(field, code, values));
     }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the rules say of gear.
+ * The rules for gear.
  *
  * @param maxHooksPerRig  most hooks on one rig; null: not limited
  * @param banned          codes of banned presentations or kinds of lures

@@ -52,7 +52,7 @@ public record Rules(
         return format == Format.EVERY_FISH ? Integer.MAX_VALUE : limit;
     }
 
-    /** The same with another target, g; null: none. */
+    /** Returns the rules with another target, g; null: none. */
     public Rules withTarget(Double grams) {
         return new Rules(format, limit, grams, scaleGrams, species, scoring, penalties, gear);
     }

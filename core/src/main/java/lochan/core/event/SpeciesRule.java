@@ -4,7 +4,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the rules say of one species.
+ * The rules for one species.
  *
  * @param species     the species
  * @param minLengthMm shortest legal total length; null: every length is legal

@@ -84,7 +84,7 @@ public record EventData(
                 .notebook(notebook);
     }
 
-    /** The same with other practice, and no plan or competition yet. */
+    /** Returns the event with other practice, and no plan or competition yet. */
     public EventData inPractice(List<PracticeStop> otherStops) {
         return toBuilder()
                 .stops(otherStops)
@@ -102,12 +102,12 @@ public record EventData(
         return LocalDate.ofInstant(time, timeZone());
     }
 
-    /** By how much the water stands above the level that depths are told from, m; 0 where nobody read it. */
+    /** By how much the water stands above the reference level, m; 0 without a reading. */
     public double aboveReferenceM(Instant time) {
         return lake == null ? 0 : lake.levels().aboveReferenceM(dateAt(time));
     }
 
-    /** The same with the depths that spots have at a time, to be read and not to be kept. */
+    /** Returns the event with the depths that spots have at a time, to read and not to keep. */
     public EventData onLevelOf(Instant time) {
         double above = aboveReferenceM(time);
         return above == 0
@@ -122,7 +122,7 @@ public record EventData(
         return toBuilder().notebook(other).build();
     }
 
-    /** The water temperature that was last logged before a time, °C; empty: nobody logged one. */
+    /** The water temperature that was last logged before a time, °C; empty: never. */
     public Optional<Double> lastWaterC(Instant before) {
         return stops.stream()
                 .filter(s -> s.conditions().waterTempC() != null && s.start().isBefore(before))

@@ -2,7 +2,7 @@ package lochan.core.lake;
 
 import lochan.core.Coded;
 
-/** What the wind does to the bank beside a place. */
+/** Lists how the wind meets the bank beside a place. */
 public enum BankSide implements Coded {
     /** Wind and waves come onto it: they push bait there. */
     BLOWN,

@@ -29,7 +29,7 @@ public final class BankWind {
     }
 
     /**
-     * What the wind does to the bank of a place.
+     * Returns how the wind meets the bank of a place.
      *
      * @param mps     null: unknown
      * @param fromDeg direction the wind comes from, degrees from north; null: unknown

@@ -2,7 +2,7 @@ package lochan.core.lake;
 
 import lochan.core.Coded;
 
-/** The shape of what the electronics show, by which kinds of fish are told apart. */
+/** The shape of what the electronics show, which tells kinds of fish apart. */
 public enum FishShape implements Coded {
     /** Two or three fish high and wide: as bass lie. */
     FLAT_LAYER,

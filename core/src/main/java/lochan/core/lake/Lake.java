@@ -43,22 +43,22 @@ public record Lake(
         this(bodies, slowZones, List.of());
     }
 
-    /** The same with other levels. */
+    /** Returns the lake with other levels. */
     public Lake withLevels(LakeLevels others) {
         return new Lake(bodies, slowZones, offLimits, covers, others, depthsFile);
     }
 
-    /** The same with other cover. */
+    /** Returns the lake with other cover. */
     public Lake withCovers(List<LakeCover> others) {
         return new Lake(bodies, slowZones, offLimits, others, levels, depthsFile);
     }
 
-    /** The same whose depths are in another file. */
+    /** Returns the lake with its depths in another file. */
     public Lake withDepthsFile(@Nullable DepthsFile other) {
         return new Lake(bodies, slowZones, offLimits, covers, levels, other);
     }
 
-    /** The same with other shores. */
+    /** Returns the lake with other shores. */
     public Lake withBodies(List<Body> others) {
         return new Lake(others, slowZones, offLimits, covers, levels, depthsFile);
     }
@@ -156,19 +156,16 @@ public record Lake(
                 .findFirst();
     }
 
-    /** What is wrong with it; fields are those of the event file below {@code lake}. */
+    /** Returns the lake's violations; fields are those of the event file below {@code lake}. */
     public List<Violation> check() {
         List<Violation> found = new ArrayList<>();
         if (bodies.isEmpty()) {
-            found.add(new Violation("outline", "The outline has no water in it: draw one polygon at least."));
+            found.add(new Violation("outline", LakeProblem.NO_WATER));
         }
         for (int i = 0; i < bodies.size(); i++) {
             for (List<Position> ring : bodies.get(i).rings()) {
                 if (ring.stream().distinct().count() < LEAST_CORNERS) {
-                    found.add(new Violation(
-                            "outline",
-                            "A ring of polygon " + (i + 1)
-                                    + " has fewer than three corners: draw it whole or leave it out."));
+                    found.add(new Violation("outline", LakeProblem.RING_CORNERS, i + 1));
                 }
             }
         }
@@ -176,7 +173,8 @@ public record Lake(
             if (!(slowZones.get(i).mps() > 0)) {
                 found.add(new Violation(
                         "slowZones/features/" + i + "/properties/mps",
-                        "The speed of a slow zone is " + slowZones.get(i).mps() + " m/s: expected more than 0."));
+                        LakeProblem.SLOW_ZONE_SPEED,
+                        slowZones.get(i).mps()));
             }
         }
         found.addAll(levels.check());

@@ -18,7 +18,7 @@ public record LakeCover(Kind kind, @Nullable String name, List<Lake.Body> areas,
     /** A place this near to a line or a single piece is at it, m. */
     private static final double BESIDE_M = 30;
 
-    /** What it is. */
+    /** Lists the kinds of cover. */
     public enum Kind implements Coded {
         TIMBER("timber"),
         GRASS("grass"),

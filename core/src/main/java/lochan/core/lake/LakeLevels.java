@@ -6,14 +6,15 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import lochan.core.Measure;
 import lochan.core.Violation;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How high the water of a lake stood. Depths of the map and of spots are told from the reference level; what the water is today is that much
+ * How high the water of a lake stood. Depths of the map and of spots are from the reference level; what the water is today is that much
  * deeper or shallower.
  *
- * @param referenceM level that depths are told from, m above whatever the readings are above; 0 where readings are told from it
+ * @param referenceM reference level, m above the zero of the readings; 0 where it is that zero
  * @param readings   by date, one for each
  */
 public record LakeLevels(double referenceM, List<Reading> readings) {
@@ -34,7 +35,7 @@ public record LakeLevels(double referenceM, List<Reading> readings) {
         readings = readings.stream().sorted(Comparator.comparing(Reading::date)).toList();
     }
 
-    /** The same with a reading more; it replaces one of its date. */
+    /** Returns the levels with one more reading; it replaces one of the same date. */
     public LakeLevels with(Reading reading) {
         LakeLevels others = without(reading.date());
         List<Reading> all = new ArrayList<>(others.readings);
@@ -42,7 +43,7 @@ public record LakeLevels(double referenceM, List<Reading> readings) {
         return new LakeLevels(referenceM, all);
     }
 
-    /** The same without the reading of a date. */
+    /** Returns the levels without the reading of a date. */
     public LakeLevels without(LocalDate date) {
         return new LakeLevels(
                 referenceM,
@@ -56,7 +57,7 @@ public record LakeLevels(double referenceM, List<Reading> readings) {
                 .reduce((earlier, later) -> later);
     }
 
-    /** By how much the water stands above the reference on a date, m; 0 where nobody read it. */
+    /** By how much the water stands above the reference on a date, m; 0 without a reading. */
     public double aboveReferenceM(LocalDate date) {
         return on(date).map(r -> r.levelM() - referenceM).orElse(0.0);
     }
@@ -74,23 +75,29 @@ public record LakeLevels(double referenceM, List<Reading> readings) {
         return (last.levelM() - first.levelM()) / ChronoUnit.DAYS.between(first.date(), last.date());
     }
 
-    /** What is wrong with them; fields are those of the event file below {@code lake}. */
+    /** Returns the levels' violations; fields are those of the event file below {@code lake}. */
     List<Violation> check() {
         List<Violation> found = new ArrayList<>();
         if (!(Math.abs(referenceM) <= HIGHEST_M)) {
             found.add(new Violation(
-                    "referenceLevelM", "The reference level is " + referenceM + " m: expected −6000 to 6000."));
+                    "referenceLevelM",
+                    LakeProblem.REFERENCE_RANGE,
+                    Measure.depth(referenceM),
+                    Measure.depth(HIGHEST_M)));
         }
         for (int i = 0; i < readings.size(); i++) {
             if (!(Math.abs(readings.get(i).levelM()) <= HIGHEST_M)) {
                 found.add(new Violation(
                         "levels/" + i + "/levelM",
-                        "The level is " + readings.get(i).levelM() + " m: expected −6000 to 6000."));
+                        LakeProblem.LEVEL_RANGE,
+                        Measure.depth(readings.get(i).levelM()),
+                        Measure.depth(HIGHEST_M)));
             }
             if (i > 0 && readings.get(i).date().equals(readings.get(i - 1).date())) {
                 found.add(new Violation(
                         "levels/" + i + "/date",
-                        "There are two levels of " + readings.get(i).date() + ": leave one out."));
+                        LakeProblem.LEVEL_TWICE,
+                        readings.get(i).date()));
             }
         }
         return found;

@@ -4,7 +4,7 @@ import lochan.core.event.Position;
 
 /**
  * Metres east and north of a middle, on the plane that touches the WGS84 ellipsoid there: at 20 km from it a length is wrong by less than
- * 0.1 %. Lengths that are told are taken along geodesics instead.
+ * 0.1 %. Lengths that are shown are taken along geodesics instead.
  */
 final class LocalPlane {
 

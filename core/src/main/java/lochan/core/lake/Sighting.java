@@ -3,7 +3,7 @@ package lochan.core.lake;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Fish as they were seen at a place; null where nobody noted it.
+ * Fish as they were seen at a place; null: not noted.
  *
  * @param position how they lay to the place
  * @param depthM   how deep they were, m

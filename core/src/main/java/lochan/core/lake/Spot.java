@@ -51,12 +51,12 @@ public record Spot(
         return depthMaxM != null && depthMaxM >= DEEP_M;
     }
 
-    /** The same with another chance that a boat got there first. */
+    /** Returns the spot with another chance that a boat got there first. */
     public Spot withCrowdRisk(double risk) {
         return SpotBuilder.builder(this).crowdRisk(risk).build();
     }
 
-    /** The same when the water stands higher than the reference level, m; what falls dry has depth 0. */
+    /** Returns the spot with the water higher than the reference level, m; dry ground has depth 0. */
     public Spot deeperBy(double metres) {
         return metres == 0
                 ? this

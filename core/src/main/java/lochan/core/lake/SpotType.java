@@ -38,7 +38,7 @@ public final class SpotType {
                 .replaceAll("^-|-$", "");
     }
 
-    /** The code of a class that a file tells in words, cut where it is too long; {@code unsorted} when it tells none. */
+    /** The code of a class that a file names, cut where it is too long; {@code unsorted} without a name. */
     public static String orUnsorted(String words) {
         String code = code(words);
         return code.isEmpty() ? "unsorted" : code.substring(0, Math.min(LONGEST, code.length()));

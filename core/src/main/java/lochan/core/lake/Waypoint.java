@@ -8,7 +8,7 @@ import lochan.core.event.Position;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the electronics showed at a place: a note on the water that may become a spot or stay a note on one. Null where nobody noted it.
+ * A note of what the electronics showed at a place on the water. It may become a spot or stay a note on one. Null: not noted.
  *
  * @param id          unique in its event
  * @param at          when it was seen
@@ -60,7 +60,7 @@ public record Waypoint(
         return note == null || note.isBlank() ? "waypoint" : note;
     }
 
-    /** The same as a note on a spot. */
+    /** Returns the waypoint as a note on a spot. */
     public Waypoint on(String spot) {
         return WaypointBuilder.builder(this).spotId(spot).build();
     }

@@ -13,7 +13,7 @@ import lochan.core.model.scenario.DayModel;
 import lochan.core.model.size.Keepers;
 import lochan.core.model.size.Survival;
 
-/** What the day teaches of the bite rates and sizes of some cells, all together ({@code model.md} §10). What practice says is worked out once. Not for several threads at once. */
+/** Learns the bite rates and sizes of some cells together as the day goes ({@code model.md} §10). The practice half is computed once. Not safe for several threads. */
 final class DayLearner {
 
     /** Shifts of size for which q·K(x) is tabulated, and between which it is interpolated. */
@@ -143,7 +143,7 @@ final class DayLearner {
             this.landed = landed;
         }
 
-        /** The same after fishing a cell from the end of today without another bite, over and over. */
+        /** Returns the beliefs after fishing a cell from the end of today without another bite, over and over. */
         Beliefs fishedOn(Cell cell, Instant from, Instant to) {
             Today.Effort more = new Today.Effort(cell, from, to);
             JointRates after = rates.copy();
@@ -170,12 +170,12 @@ final class DayLearner {
             return landed[at];
         }
 
-        /** The same with sizes as practice says. */
+        /** Returns the landed bites with sizes as in practice. */
         double[] landedByPractice(Cell cell) {
             return DayLearner.this.landed(cell, 0);
         }
 
-        /** Δn: bites of an hour, or what there is of it, at a cell that brings so many times what practice says. */
+        /** Returns Δn: bites of an hour, or the rest of it, at a cell with so many times the bites of practice. */
         double bites(Cell cell, Instant from, Instant to, double rate) {
             double decay = expected.decay(model.spot(cell.spotId()));
             double undiminished = rate * expected.undisturbed(cell, from, to);

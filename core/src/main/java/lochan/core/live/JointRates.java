@@ -62,7 +62,7 @@ final class JointRates {
         return new JointRates(new double[n], sigma).meaning(mean);
     }
 
-    /** The same covariance and every mean rate as given. */
+    /** Returns the covariance with every mean rate as given. */
     private JointRates meaning(double mean) {
         for (int c = 0; c < theta.length; c++) {
             theta[c] = Math.log(mean) - sigma[c][c] / 2;

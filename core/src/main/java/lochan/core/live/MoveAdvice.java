@@ -28,7 +28,7 @@ import lochan.core.quantity.Hours;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the next hour is worth here against the best move ({@code model.md} §10), by what the day has taught of all cells together. For a cell c with
+ * Compares the next hour here with the best move ({@code model.md} §10), by what the day has taught of all cells together. For a cell c with
  * prior mean m_c(h) = α/β, whose rate today is believed to be R times that, and n bites had at its spot:
  * <pre>
  * Δn   = ln(1 + d·ψⁿ·I)/d,   I = ∫ R·m_c·(1 − 0.2·crowdRisk)·lines dt over the next hour there
@@ -107,7 +107,7 @@ public final class MoveAdvice {
     }
 
     /**
-     * What was found.
+     * The answer.
      *
      * @param stay      worth of the next hour here, g; null: nothing is fished
      * @param stayUntil how long to stay if nothing bites, at the latest the time to run home; null: nothing is fished
@@ -143,7 +143,7 @@ public final class MoveAdvice {
     }
 
     /**
-     * What the day has taught of a cell.
+     * A lesson the day has taught about a cell.
      *
      * @param ratio today's bite rate, or weight of a fish, over what practice said
      * @param gramsAnHour what it makes of the next hour there, the run counted
@@ -183,9 +183,9 @@ public final class MoveAdvice {
     }
 
     /**
-     * What the next hour at a cell is worth as things stand, as {@link Answer} has it of the best: going on here as it is, a move with its price paid.
+     * The worth of the next hour at a cell now, as {@link Answer} has it for the best: staying unchanged, or a move less its price.
      *
-     * @return empty when it cannot be reached, or there is no time left there
+     * @return empty when it cannot be reached, or no time is left there
      */
     public OptionalDouble gain(State s, Cell cell) {
         DayLearner.Beliefs beliefs = learner(s).of(s.today());
@@ -228,9 +228,9 @@ public final class MoveAdvice {
     }
 
     /**
-     * What the next hour brings.
+     * The bites and grams the next hour gives.
      *
-     * @param stay       null: nothing is fished, or there is no time left here
+     * @param stay       null: nothing is fished, or no time is left here
      * @param options    all that can be reached
      * @param background Λ of the rest of the day
      */

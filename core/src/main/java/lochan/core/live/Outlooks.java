@@ -206,7 +206,7 @@ public final class Outlooks {
         return sum * sum / Arrays.stream(w).map(x -> x * x).sum();
     }
 
-    /** The same scenarios with the fish gone that bit today. */
+    /** Returns the scenarios without the fish that bit today. */
     private static ScenarioSet after(ScenarioSet set, Today today) {
         Map<String, double[]> missing = new HashMap<>();
         for (Today.Bite s : today.bites()) {
@@ -298,7 +298,7 @@ public final class Outlooks {
                 weights.length);
     }
 
-    /** What is left of a plan's stops from a time on. */
+    /** Returns the rest of a plan's stops from a time on. */
     public static List<PlanStop> rest(List<PlanStop> plan, Instant now) {
         List<PlanStop> rest = new ArrayList<>();
         for (PlanStop s : plan) {
@@ -320,7 +320,7 @@ public final class Outlooks {
     }
 
     /**
-     * How often an effort brings so few bites.
+     * How often an effort gives so few bites.
      *
      * @param seen or fewer
      */

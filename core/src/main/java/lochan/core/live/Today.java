@@ -14,7 +14,7 @@ import lochan.core.plan.PlanStop;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What was done on a competition day so far.
+ * A competition day so far.
  *
  * @param efforts in the order of time, none overlapping another
  * @param bites in the order of time; only those whose cell is known
@@ -58,7 +58,7 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
         bites = bites.stream().sorted(Comparator.comparing(Bite::at)).toList();
     }
 
-    /** The bites of a day that the log tells of; a void entry tells nothing, nor does one that names no spot or no presentation. */
+    /** Returns the bites of a day in the log; void entries and those without spot or presentation give none. */
     public static List<Bite> bites(BagLog log, int day) {
         List<Bite> bites = new ArrayList<>();
         for (Entry entry : log.valid(day)) {
@@ -79,7 +79,7 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
         return bites;
     }
 
-    /** What the log tells of a day until a time. */
+    /** Returns a day until a time, as the log has it. */
     public static Today of(BagLog log, int day, Instant until) {
         return of(log, day, until, List.of());
     }
@@ -94,13 +94,13 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
                 bites(log, day).stream().filter(s -> !s.at().isAfter(until)).toList());
     }
 
-    /** What the log says is fished at a time; null: nothing. */
+    /** Returns the cell the log says is fished at a time; null: none. */
     public static @Nullable Cell fishing(BagLog log, int day, Instant at) {
         FishedStretch now = FishedStretch.at(log, day, at);
         return now == null ? null : new Cell(now.spotId(), now.presentationId());
     }
 
-    /** The same efforts with other bites. */
+    /** Returns the efforts with other bites. */
     public Today with(List<Bite> others) {
         return new Today(efforts, others);
     }
@@ -120,7 +120,7 @@ public record Today(List<Effort> efforts, List<Bite> bites) {
         return fish.grams() == null ? null : new Landed(fish.species(), fish.grams());
     }
 
-    /** The same after fishing a cell until a time without another bite. */
+    /** Returns the day after fishing a cell until a time without another bite. */
     public Today fishedOn(Cell cell, Instant from, Instant to) {
         if (!to.isAfter(from)) {
             return this;

@@ -136,14 +136,14 @@ public record KnownFish(
         return !gone && nextVisit != null && !nextVisit.isAfter(now);
     }
 
-    /** The same after another try; a fish caught in practice was let go and stays. */
+    /** Returns the fish after another try; a fish caught in practice was released and stays. */
     public KnownFish tried(Try another, @Nullable Instant next) {
         List<Try> all = new java.util.ArrayList<>(tries);
         all.add(another);
         return KnownFishBuilder.builder(this).nextVisit(next).tries(all).build();
     }
 
-    /** The same, gone or back. */
+    /** Returns the fish, gone or back. */
     public KnownFish gone(boolean isGone) {
         return KnownFishBuilder.builder(this).gone(isGone).build();
     }

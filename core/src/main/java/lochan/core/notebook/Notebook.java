@@ -51,7 +51,7 @@ public record Notebook(
             weights = Map.copyOf(weights);
         }
 
-        /** The same with the sheets and weights the rules go by. */
+        /** Returns the priors with the sheets and weights the rules use. */
         public Priors by(List<Lure> sheets, Map<Rule, Double> ruleWeights) {
             return new Priors(byAdvice, byHistory, finer, sheets, ruleWeights);
         }
@@ -72,7 +72,7 @@ public record Notebook(
         return fish.stream().filter(f -> !f.gone()).toList();
     }
 
-    /** The same with a fish added, or in the place of the one of its id. */
+    /** Returns the notebook with a fish added, or replaced by its id. */
     public Notebook with(KnownFish another) {
         List<KnownFish> all = new ArrayList<>(fish);
         all.removeIf(f -> f.id().equals(another.id()));

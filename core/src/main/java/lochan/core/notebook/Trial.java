@@ -56,7 +56,7 @@ public record Trial(String id, Subject of, String first, String second, List<Rou
         }
     }
 
-    /** The same with another round. */
+    /** Returns the trial with another round. */
     public Trial with(Round round) {
         List<Round> all = new ArrayList<>(rounds);
         all.add(round);

@@ -18,7 +18,7 @@ public record Plan(int day, @Nullable String name, List<PlanStop> stops) {
     }
 
     /**
-     * The same without its stops elsewhere.
+     * Returns the plan without its stops elsewhere.
      *
      * @param isThere whether there is a spot of an id
      */

@@ -5,7 +5,7 @@ import java.time.Instant;
 /**
  * A stop of a plan: fishing one spot with one presentation in [arrive, leave).
  *
- * @param locked whether a search keeps it as it stands
+ * @param locked whether a search leaves it unchanged
  */
 public record PlanStop(String spotId, String presentationId, Instant arrive, Instant leave, boolean locked) {
 
@@ -14,12 +14,12 @@ public record PlanStop(String spotId, String presentationId, Instant arrive, Ins
         this(spotId, presentationId, arrive, leave, false);
     }
 
-    /** The same at another time. */
+    /** Returns the stop at another time. */
     public PlanStop during(Instant otherArrive, Instant otherLeave) {
         return new PlanStop(spotId, presentationId, otherArrive, otherLeave, locked);
     }
 
-    /** The same, free to be changed or not. */
+    /** Returns the stop, locked or free to change. */
     public PlanStop locked(boolean lock) {
         return new PlanStop(spotId, presentationId, arrive, leave, lock);
     }

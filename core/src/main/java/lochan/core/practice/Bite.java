@@ -31,7 +31,7 @@ public record Bite(
         this(at, outcome, presentationId, species, size, BiteNotes.NONE);
     }
 
-    /** The same on a presentation. */
+    /** Returns the bite on a presentation. */
     public Bite on(@Nullable String presentation) {
         return new Bite(at, outcome, presentation, species, size, notes);
     }

@@ -6,7 +6,7 @@ import lochan.core.lake.Sighting;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How a bite came about; null where nobody noted it.
+ * How a bite came about; null: not noted.
  *
  * @param retrieve    how the lure was worked
  * @param seen        how the fish stood; its depth is how deep the fish was

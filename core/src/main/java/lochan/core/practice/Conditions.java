@@ -6,7 +6,7 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the water and the sky were like; null where nobody knows.
+ * The water and the sky; null where unknown.
  *
  * @param waterTempC  water temperature, °C
  * @param visibilityM how deep a light lure is seen, m, more than 0
@@ -49,11 +49,11 @@ public record Conditions(
     }
 
     /**
-     * The same with what can be computed filled in: the surface by the wind where the angler did not say otherwise, and the front where
-     * nobody said anything.
+     * Returns the conditions with computed values filled in: the surface by the wind where the angler didn't say otherwise, and the front where
+     * nothing was said.
      *
      * @param before what was noted before this
-     * @param front  whether the winds look like a front; null: nobody knows
+     * @param front  whether the winds look like a front; null: unknown
      */
     public Conditions filledIn(Conditions before, @Nullable Boolean front) {
         boolean said = signs.surface() != null

@@ -4,7 +4,7 @@ import lochan.core.Coded;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is known of a fish's size. Which numbers must be there depends on {@code how}; others may be.
+ * The size of a fish, as far as it is known. Which numbers must be given depends on {@code how}; others may be.
  *
  * @param how        where the size comes from
  * @param grams      weight by scale or guess
@@ -76,7 +76,7 @@ public record FishSize(
         return loGrams != null && hiGrams != null ? Double.valueOf(Math.sqrt(loGrams * hiGrams)) : grams;
     }
 
-    /** The same size with what was typed. */
+    /** Returns the size with the text typed for it. */
     public FishSize typed(String text) {
         return new FishSize(how, grams, loGrams, hiGrams, mm, guessGrams, text);
     }

@@ -91,12 +91,12 @@ public record ForecastPeriod(
         return from.isBefore(other.to) && to.isAfter(other.from);
     }
 
-    /** The same at other times. */
+    /** Returns the period at other times. */
     public ForecastPeriod during(Instant begin, Instant end) {
         return ForecastPeriodBuilder.builder(this).from(begin).to(end).build();
     }
 
-    /** The same with another wind from the same side. */
+    /** Returns the period with another wind speed from the same side. */
     public ForecastPeriod withWind(double mps) {
         return ForecastPeriodBuilder.builder(this).windMps(mps).build();
     }

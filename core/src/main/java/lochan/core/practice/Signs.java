@@ -5,7 +5,7 @@ import lochan.core.lake.Sighting;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What anglers read besides temperature, clarity, wind and sky; null where nobody noted it.
+ * What anglers read besides temperature, clarity, wind and sky; null: not noted.
  *
  * @param clarityTrend whether the water is clearing or muddying
  * @param windFromDeg  direction the wind comes from, degrees from north

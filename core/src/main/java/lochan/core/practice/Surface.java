@@ -3,7 +3,7 @@ package lochan.core.practice;
 import lochan.core.Coded;
 import org.jspecify.annotations.Nullable;
 
-/** What the wind makes of the surface, smoothest first. */
+/** Lists how the wind leaves the surface, smoothest first. */
 public enum Surface implements Coded {
     CALM("calm"),
     RIPPLE("ripple"),

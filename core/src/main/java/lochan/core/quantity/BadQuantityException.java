@@ -1,11 +1,14 @@
 package lochan.core.quantity;
 
-/** A quantity that cannot be read; the message says what was found, what was expected and an example. */
-public final class BadQuantityException extends Exception {
+import lochan.core.Reason;
+import lochan.core.ReasonException;
+
+/** A quantity cannot be read; the reason shows what was typed and an example. */
+public final class BadQuantityException extends ReasonException {
 
     private static final long serialVersionUID = 1L;
 
-    BadQuantityException(String message) {
-        super(message);
+    BadQuantityException(Reason reason) {
+        super(reason);
     }
 }

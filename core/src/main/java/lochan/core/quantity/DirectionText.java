@@ -26,8 +26,7 @@ public final class DirectionText {
         } catch (NumberFormatException e) {
             // Said below.
         }
-        throw new BadQuantityException("“" + text.strip()
-                + "” is no direction: type a point of the compass as SW, or degrees from north, 0 to 360.");
+        throw QuantityProblem.DIRECTION.of(text);
     }
 
     /** The nearest of sixteen points; "–" for null. */

@@ -51,17 +51,9 @@ public final class PositionText {
         String upper = text.toUpperCase(Locale.ROOT);
         Matcher utm = UTM_ZONE.matcher(upper);
         if (utm.matches()) {
-            try {
-                return utm(utm);
-            } catch (IllegalArgumentException e) {
-                throw bad(text, e);
-            }
+            return utm(text, utm);
         }
         return MGRS_SQUARE.matcher(upper).matches() ? mgrs(text) : degrees(text);
-    }
-
-    private static BadQuantityException bad(String text, IllegalArgumentException why) {
-        return new BadQuantityException("“" + text.strip() + "” is no position: " + why.getMessage() + ".");
     }
 
     /** Degrees, with minutes and seconds where they are given. */
@@ -79,26 +71,30 @@ public final class PositionText {
             if (last.matches()) {
                 return new Position(angle(last, 4, 1), angle(last, 8, 5));
             }
+        } catch (MinutesException e) {
+            throw QuantityProblem.MINUTES_RANGE.of(text);
         } catch (IllegalArgumentException e) {
-            throw bad(text, e);
+            throw QuantityProblem.LATITUDE_RANGE.of(text);
         }
-        throw new BadQuantityException(
-                "“" + text.strip() + "” is no position: type latitude and longitude in degrees as 45.3100, -118.9400, "
-                        + "or in degrees and minutes as 45 18.600 N, 118 56.400 W, or UTM as 11T 504700 5017200.");
+        throw QuantityProblem.POSITION.of(text);
     }
 
     /** Easting and northing of a zone; its letter is that of the band, or N or S for the half of the earth. */
-    private static Position utm(Matcher match) {
+    private static Position utm(String text, Matcher match) throws BadQuantityException {
         int zone = Integer.parseInt(match.group(1));
         char letter = match.group(2).charAt(0);
         double easting = Double.parseDouble(match.group(3));
         double northing = Double.parseDouble(match.group(4));
         if (zone < 1 || zone > ZONES || northing > METRES_PER_SOUTHERN_EQUATOR) {
-            throw new IllegalArgumentException("zones run from 1 to 60, northings to 10 000 000 m");
+            throw QuantityProblem.UTM_RANGE.of(text);
         }
-        Position north = position(UTM.point(zone, Hemisphere.NORTH, easting, northing));
-        boolean isNorth = letter == 'S' ? north.lat() >= BAND_S_FROM && north.lat() < BAND_S_TO : letter >= 'N';
-        return isNorth ? north : position(UTM.point(zone, Hemisphere.SOUTH, easting, northing));
+        try {
+            Position north = position(UTM.point(zone, Hemisphere.NORTH, easting, northing));
+            boolean isNorth = letter == 'S' ? north.lat() >= BAND_S_FROM && north.lat() < BAND_S_TO : letter >= 'N';
+            return isNorth ? north : position(UTM.point(zone, Hemisphere.SOUTH, easting, northing));
+        } catch (IllegalArgumentException e) {
+            throw QuantityProblem.UTM_RANGE.of(text);
+        }
     }
 
     private static Position mgrs(String text) throws BadQuantityException {
@@ -106,10 +102,12 @@ public final class PositionText {
             return position(MGRS.parse(text.replaceAll("\\s", "").toUpperCase(Locale.ROOT))
                     .toPoint());
         } catch (java.text.ParseException | RuntimeException e) {
-            throw new BadQuantityException(
-                    "“" + text.strip()
-                            + "” is no MGRS position: expected zone, square and as many digits east as north, as 11T MH 08000 17900.");
+            throw QuantityProblem.MGRS.of(text);
         }
+    }
+
+    private static final class MinutesException extends IllegalArgumentException {
+        private static final long serialVersionUID = 1L;
     }
 
     private static Position position(Point point) {
@@ -124,7 +122,7 @@ public final class PositionText {
         double minutes = match.group(degrees + 1) == null ? 0 : Double.parseDouble(match.group(degrees + 1));
         double seconds = match.group(degrees + 2) == null ? 0 : Double.parseDouble(match.group(degrees + 2));
         if (minutes >= 60 || seconds >= 60) {
-            throw new IllegalArgumentException("minutes and seconds run from 0 to below 60");
+            throw new MinutesException();
         }
         boolean negative =
                 match.group(letter).equals("S") || match.group(letter).equals("W");

@@ -16,16 +16,19 @@ import org.jspecify.annotations.Nullable;
 /** Reads quantities as people type them. A unit that is typed wins over the angler's own. */
 public final class QuantityText {
 
-    private static final String NUMBER = "(\\d+(?:\\.\\d+)?|\\.\\d+)";
+    /** Nine digits are more than anybody types, and stay finite. */
+    private static final String NUMBER = "(\\d{1,9}(?:\\.\\d{1,9})?|\\.\\d{1,9})";
+
     private static final Pattern POUNDS_OUNCES_NAMED =
             Pattern.compile(NUMBER + " ?(?:lbs?|pounds?|#)[ ,-]*" + NUMBER + " ?(?:oz|ounces?)?");
-    private static final Pattern POUNDS_OUNCES = Pattern.compile("(\\d+)(?: ?- ?| )" + NUMBER);
+    private static final Pattern POUNDS_OUNCES = Pattern.compile("(\\d{1,9})(?: ?- ?| )" + NUMBER);
     private static final Pattern WITH_UNIT = Pattern.compile("(-?)" + NUMBER + " ?([a-z°\"'/#]*)");
-    private static final Pattern FRACTION = Pattern.compile("(?:(\\d+) )?(\\d+)/(\\d+) ?([a-z\"]*)");
+    private static final Pattern FRACTION = Pattern.compile("(?:(\\d{1,9}) )?(\\d{1,9})/(\\d{1,9}) ?([a-z\"]*)");
     private static final Pattern ABOUT = Pattern.compile("^(?:about|around|approx\\.?|roughly|maybe|ca\\.?|~) ?");
     private static final Pattern RANGE = Pattern.compile("(.+?) ?(?: to |–|\\.\\.) ?(.+)");
     private static final Pattern LENGTH = Pattern.compile(".*\\d ?(?:in|inch|inches|\"|cm|mm)");
-    private static final Pattern FEET_INCHES = Pattern.compile("(\\d+) ?(?:-|ft|feet|') ?(\\d+) ?(?:in|inches|\")?");
+    private static final Pattern FEET_INCHES =
+            Pattern.compile("(\\d{1,3}) ?(?:-|ft|feet|') ?(\\d{1,2}) ?(?:in|inches|\")?");
     private static final List<String> NUMBER_WORDS = List.of(
             "zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
 
@@ -64,10 +67,7 @@ public final class QuantityText {
                 default -> {}
             }
         }
-        throw new BadQuantityException("“" + text.strip() + "” is no weight: type it as "
-                + (units.weight() == Units.Weight.KG
-                        ? "1.47, 1470 g or 3lb4oz."
-                        : "3-4 (3 lb 4 oz), 3.25 or 1.47 kg."));
+        throw (units.weight() == Units.Weight.KG ? QuantityProblem.WEIGHT_METRIC : QuantityProblem.WEIGHT).of(text);
     }
 
     /** Grams of a lure or sinker: "3/8", "1 1/2 oz", "0.5", "10 g"; a bare number is in ounces, or in grams for those who weigh in kilograms. */
@@ -96,7 +96,7 @@ public final class QuantityText {
                         1.0,
                         "grams",
                         1.0),
-                metric ? "a lure's weight: type it as 10 or 3/8 oz." : "a lure's weight: type it as 3/8, 0.5 or 10 g.");
+                metric ? QuantityProblem.LURE_WEIGHT_METRIC : QuantityProblem.LURE_WEIGHT);
     }
 
     /** Kilograms that a line carries: "12", "12 lb", "5.4 kg". */
@@ -114,9 +114,7 @@ public final class QuantityText {
                         GRAMS_PER_POUND / 1000,
                         "kg",
                         1.0),
-                metric
-                        ? "what a line carries: type it as 5.4 or 12 lb."
-                        : "what a line carries: type it as 12 or 5.4 kg.");
+                metric ? QuantityProblem.LINE_STRENGTH_METRIC : QuantityProblem.LINE_STRENGTH);
     }
 
     /** Metres of a rod: "7", "7-2", "7 ft 2 in", "2.18 m"; a bare number is in feet, or in metres for those who measure in centimetres. */
@@ -131,19 +129,17 @@ public final class QuantityText {
                 text,
                 metric ? "m" : "ft",
                 Map.of("ft", foot, "feet", foot, "'", foot, "m", 1.0, "cm", 0.01),
-                metric
-                        ? "the length of a rod: type it as 2.18 or 7 ft 2 in."
-                        : "the length of a rod: type it as 7-2 (7 ft 2 in), 7 or 2.18 m.");
+                metric ? QuantityProblem.ROD_LENGTH_METRIC : QuantityProblem.ROD_LENGTH);
     }
 
-    private static double measured(String text, String usual, Map<String, Double> units, String expected)
+    private static double measured(String text, String usual, Map<String, Double> units, QuantityProblem otherwise)
             throws BadQuantityException {
         Matcher one = WITH_UNIT.matcher(normal(text));
         Double unit = one.matches() && one.group(1).isEmpty()
                 ? units.get(one.group(3).isEmpty() ? usual : one.group(3))
                 : null;
         if (unit == null) {
-            throw new BadQuantityException("“" + text.strip() + "” is not " + expected);
+            throw otherwise.of(text);
         }
         return Double.parseDouble(one.group(2)) * unit;
     }
@@ -182,7 +178,7 @@ public final class QuantityText {
                 default -> {}
             }
         }
-        throw new BadQuantityException("“" + text.strip() + "” is no depth: type it as 8, 8 ft or 2.5 m.");
+        throw QuantityProblem.DEPTH.of(text);
     }
 
     /** Degrees Celsius: "66", "66 F", "19 C". */
@@ -203,7 +199,7 @@ public final class QuantityText {
                 default -> {}
             }
         }
-        throw new BadQuantityException("“" + text.strip() + "” is no temperature: type it as 66, 66 F or 19 C.");
+        throw QuantityProblem.TEMPERATURE.of(text);
     }
 
     /** Metres a second: "10", "10 mph", "16 km/h", "4 m/s". */
@@ -227,7 +223,7 @@ public final class QuantityText {
                 default -> {}
             }
         }
-        throw new BadQuantityException("“" + text.strip() + "” is no speed: type it as 10, 10 mph, 16 km/h or 4 m/s.");
+        throw QuantityProblem.SPEED.of(text);
     }
 
     /**
@@ -257,8 +253,7 @@ public final class QuantityText {
 
     private static FishSize checked(String text, @Nullable FishSize size) throws BadQuantityException {
         if (size == null) {
-            throw new BadQuantityException(
-                    "“" + text.strip() + "” is nothing: type a size of more than 0, or leave it empty.");
+            throw QuantityProblem.SIZE_ZERO.of(text);
         }
         return size.typed(text.strip());
     }
@@ -266,8 +261,7 @@ public final class QuantityText {
     private static double poundsOunces(String text, Matcher match) throws BadQuantityException {
         double ounces = Double.parseDouble(match.group(2));
         if (!(ounces < OUNCES_PER_POUND)) {
-            throw new BadQuantityException("“" + text.strip() + "” has " + match.group(2)
-                    + " ounces: a pound has 16, so type 0 to 15.9 after the pounds.");
+            throw new BadQuantityException(QuantityProblem.OUNCES.with(text.strip(), match.group(2)));
         }
         return Double.parseDouble(match.group(1)) * GRAMS_PER_POUND + ounces * GRAMS_PER_OUNCE;
     }
@@ -283,8 +277,7 @@ public final class QuantityText {
     }
 
     private static BadQuantityException badLength(String text) {
-        return new BadQuantityException(
-                "“" + text.strip() + "” is no length: type it as 14, 14 1/2, 14.5 in or 36 cm.");
+        return QuantityProblem.LENGTH.of(text);
     }
 
     private static String normal(String text) {

@@ -1,15 +1,16 @@
 package lochan.core.quantity;
 
-import java.math.BigDecimal;
-import java.math.BigInteger;
-import java.math.RoundingMode;
 import lochan.core.Coded;
+import lochan.core.Measure;
 import org.jspecify.annotations.Nullable;
 
 /** The units an angler reads and types. Values inside stay SI; formatting rounds to what can be read at a glance. */
 public record Units(Weight weight, Length length, Depth depth, Temperature temperature, Speed speed) {
 
     public static final Units USUAL = new Units(Weight.LB_OZ, Length.IN, Depth.FT, Temperature.F, Speed.MPH);
+
+    /** The units of files. */
+    public static final Units METRIC = new Units(Weight.KG, Length.CM, Depth.M, Temperature.C, Speed.KMH);
 
     static final double GRAMS_PER_OUNCE = 28.349523125;
     static final int OUNCES_PER_POUND = 16;
@@ -120,6 +121,23 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
         }
     }
 
+    /** Returns a quantity with its unit. */
+    public String show(Measure measure) {
+        double value = measure.value();
+        return switch (measure.kind()) {
+            case WEIGHT -> weight(value);
+            case LENGTH -> length(value);
+            case DEPTH -> depth(value);
+            case VISIBILITY -> visibility(value);
+            case TEMPERATURE -> temperature(value);
+            case SPEED -> speed(value);
+            case REACH -> reach(value);
+            case AREA -> area(value);
+            case LURE_WEIGHT -> lureWeight(value);
+            case LINE_STRENGTH -> lineStrength(value);
+        };
+    }
+
     /** A weight with its unit, to the nearest ounce, hundredth of a pound or 10 g; "–" for null or NaN. */
     public String weight(@Nullable Double grams) {
         if (grams == null || grams.isNaN()) {
@@ -191,8 +209,8 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
         long parts = Math.max(1, Math.round(OUNCE_PARTS * grams / GRAMS_PER_OUNCE));
         long whole = parts / OUNCE_PARTS;
         long rest = parts % OUNCE_PARTS;
-        long common =
-                BigInteger.valueOf(rest).gcd(BigInteger.valueOf(OUNCE_PARTS)).longValue();
+        // Ounces are stamped in halves of halves: only a power of two can be shared.
+        long common = Long.lowestOneBit(rest | OUNCE_PARTS);
         String fraction = rest == 0 ? "" : rest / common + "/" + OUNCE_PARTS / common;
         if (whole == 0) {
             return fraction;
@@ -219,7 +237,7 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
         return kg == null ? "–" : typedLineStrength(kg) + (weight == Weight.KG ? " kg" : " lb");
     }
 
-    /** The same as typed. */
+    /** Returns a line's test as typed. */
     public String typedLineStrength(Double kg) {
         if (kg == null) {
             return "";
@@ -239,7 +257,7 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
         return inches / 12 + " ft" + (inches % 12 == 0 ? "" : " " + inches % 12 + " in");
     }
 
-    /** The same as typed. */
+    /** Returns a rod's length as typed. */
     public String typedRodLength(double metres) {
         return length == Length.IN ? rodLength(metres) : plain(metres, 2);
     }
@@ -285,47 +303,50 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     }
 
     private static final double[] POWERS = {1, 10, 100, 1e3, 1e4, 1e5, 1e6};
-    /** Far more than a double's last digit of numbers below {@link #MOST_SCALED}. */
-    private static final double NEAR_HALF = 1e-6;
-
-    private static final double MOST_SCALED = 1e9;
+    /** From there on a double has no decimals to round. */
+    private static final double WHOLE_FROM = 0x1p52;
+    /** Splits a double into halves whose products are exact: 2²⁷ + 1 (Dekker 1971). */
+    private static final double SPLITTER = 0x1p27 + 1;
 
     /** Weights of lures come in thirty-seconds of an ounce. */
     private static final long OUNCE_PARTS = 32;
 
-    /** Halves as they are written are rounded up. */
+    /** Returns a number with so many decimals; halves as people write them (0.125, though no double is 2.675) are rounded up. */
     static String number(double value, int decimals) {
-        return isNearHalf(value, decimals)
-                ? BigDecimal.valueOf(value)
-                        .setScale(decimals, RoundingMode.HALF_UP)
-                        .toPlainString()
-                : rounded(value, decimals);
+        double scaled = Math.floor(Math.abs(value) * POWERS[decimals]);
+        // Correctly rounded, so that it is the double people mean by the half.
+        boolean up = scaled < WHOLE_FROM && Math.abs(value) >= (2 * scaled + 1) / (2 * POWERS[decimals]);
+        return digits(value, up ? scaled + 1 : scaled, decimals);
     }
 
-    /** Without trailing zeros. */
-    static String plain(double value, int decimals) {
-        if (isNearHalf(value, decimals)) {
-            return new BigDecimal(value)
-                    .setScale(decimals, RoundingMode.HALF_UP)
-                    .stripTrailingZeros()
-                    .toPlainString();
-        }
-        String text = rounded(value, decimals);
+    /** Returns a number with at most so many decimals, rounded by its exact value, without trailing zeros. */
+    public static String plain(double value, int decimals) {
+        double scaled = Math.floor(Math.abs(value) * POWERS[decimals]);
+        boolean up = scaled < WHOLE_FROM && isAtLeastHalf(Math.abs(value), POWERS[decimals], scaled);
+        String text = digits(value, up ? scaled + 1 : scaled, decimals);
         int end = text.length();
-        while (decimals > 0 && text.charAt(end - 1) == '0') {
+        while (decimals > 0 && end > 1 && text.charAt(end - 1) == '0') {
             end--;
         }
         return text.substring(0, decimals > 0 && text.charAt(end - 1) == '.' ? end - 1 : end);
     }
 
-    /** Whether only its exact digits tell how a number is rounded. A phone shows hundreds of numbers at each tap: most need less. */
-    private static boolean isNearHalf(double value, int decimals) {
-        double scaled = Math.abs(value) * POWERS[decimals];
-        return !(scaled < MOST_SCALED) || Math.abs(scaled - Math.floor(scaled) - 0.5) < NEAR_HALF;
+    /** Tells whether value·power − floor ≥ 1/2, exactly: the product's rounding error is computed too (Dekker 1971). */
+    private static boolean isAtLeastHalf(double value, double power, double floor) {
+        double product = value * power;
+        double high = SPLITTER * value - (SPLITTER * value - value);
+        double low = value - high;
+        double powerHigh = SPLITTER * power - (SPLITTER * power - power);
+        double powerLow = power - powerHigh;
+        double error = high * powerHigh - product + high * powerLow + low * powerHigh + low * powerLow;
+        return product - (floor + 0.5) + error >= 0;
     }
 
-    private static String rounded(double value, int decimals) {
-        long all = (long) Math.floor(Math.abs(value) * POWERS[decimals] + 0.5);
+    private static String digits(double value, double scaled, int decimals) {
+        if (!Double.isFinite(value)) {
+            return "–";
+        }
+        long all = (long) scaled;
         StringBuilder digits = new StringBuilder(Long.toString(all));
         while (digits.length() <= decimals) {
             digits.insert(0, '0');

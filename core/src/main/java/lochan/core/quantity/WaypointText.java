@@ -3,13 +3,14 @@ package lochan.core.quantity;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import lochan.core.Measure;
 import lochan.core.event.Position;
 import net.sf.geographiclib.Geodesic;
 import net.sf.geographiclib.GeodesicData;
 
 /**
  * Where something lies as it is seen from the boat: "left side, 90 ft", "2 o'clock, 70 ft", "bearing 240, 300 ft". What is left, right or on
- * the clock is told from the boat's heading; a bearing is from north. The place is computed along the geodesic (Karney 2013).
+ * the clock is from the boat's heading; a bearing is from north. The place is computed along the geodesic (Karney 2013).
  *
  * @param degrees  direction, clockwise
  * @param fromNorth whether from north, else from the heading
@@ -56,8 +57,7 @@ public record WaypointText(double degrees, boolean fromNorth, double metres) {
         if (bearing.matches() && Double.parseDouble(bearing.group(1)) <= 360) {
             return waypoint(text, Double.parseDouble(bearing.group(1)), true, bearing.group(2), units);
         }
-        throw new BadQuantityException("“" + text.strip()
-                + "” tells no place from the boat: type it as left, 90 ft or 2 o'clock, 70 ft or bearing 240, 300 ft.");
+        throw QuantityProblem.PLACE_FROM_BOAT.of(text);
     }
 
     private static WaypointText waypoint(String text, double degrees, boolean fromNorth, String range, Units units)
@@ -68,8 +68,8 @@ public record WaypointText(double degrees, boolean fromNorth, double metres) {
                         : range,
                 units);
         if (!(metres > 0 && metres <= MOST_METRES)) {
-            throw new BadQuantityException("“" + text.strip() + "” is " + Math.round(metres)
-                    + " m away: expected more than 0 and at most 2000 m.");
+            throw new BadQuantityException(
+                    QuantityProblem.TOO_FAR_FROM_BOAT.with(text.strip(), Measure.reach(MOST_METRES)));
         }
         return new WaypointText(degrees, fromNorth, metres);
     }

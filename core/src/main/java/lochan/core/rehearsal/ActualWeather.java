@@ -68,7 +68,7 @@ public final class ActualWeather {
         return chance == null ? f.lightning() : Boolean.valueOf(storm < chance);
     }
 
-    /** What was forecast first and last goes on to where the forecast begins and ends. */
+    /** The first and last forecasts hold to where the forecast begins and ends. */
     private static List<ForecastPeriod> untilTheEnds(List<ForecastPeriod> actual, List<ForecastPeriod> forecast) {
         if (actual.isEmpty()) {
             return actual;

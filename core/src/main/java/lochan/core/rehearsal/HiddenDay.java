@@ -30,7 +30,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * A competition day as it really is in one scenario: which patterns live, which spots others are on, how large fish run, and every fish in its place. At a spot
- * bites come when the expected bites n(I) of {@code model.md} §6 pass the sums of exponential draws, so that whoever fishes there as long gets as many, whatever
+ * bites come when the expected bites n(I) of {@code model.md} §6 pass the sums of exponential draws, so that fishing there as long gives as many, whatever
  * he did elsewhere: two ways through one day are compared fish by fish. What was fished stays fished. Not for several threads.
  */
 public final class HiddenDay {
@@ -133,7 +133,7 @@ public final class HiddenDay {
         return overTheDay(model, bin -> rates.bitesPerHour(scenario, bin));
     }
 
-    /** The same as it is expected by what is known of the day. */
+    /** Returns the expected bites an hour, given what is known of the day. */
     public static double expectedPerHour(DayModel known, Cell cell) {
         return overTheDay(
                 known,

@@ -45,7 +45,7 @@ public record Outcome(
     }
 
     /**
-     * A day as it was played.
+     * A day as played.
      *
      * @param grams       what it counts, penalties off
      * @param fish        in the bag
@@ -60,7 +60,7 @@ public record Outcome(
     }
 
     /**
-     * What was true of a spot and lure.
+     * The truth about a spot and lure.
      *
      * @param bites    an hour, on average over the day before any was caught
      * @param expected the same by what was known

@@ -77,7 +77,7 @@ public final class Rehearsal {
         LIGHTNING,
         /** It is past the time of check-in: only the way back is left. */
         LATE,
-        /** There is no such spot, lure or shelter. */
+        /** That spot, lure or shelter isn't in the event. */
         UNKNOWN
     }
 
@@ -345,7 +345,7 @@ public final class Rehearsal {
         return Math.max(0, Duration.between(hours.checkIn(), now).toMillis() / 60_000.0);
     }
 
-    /** What the day counts, penalties off, g; the bag while it goes on. */
+    /** Returns the day's weight less penalties, g; the bag while the day goes on. */
     public double countedGrams() {
         if (back == null) {
             return bag().weighedGrams();
@@ -354,7 +354,7 @@ public final class Rehearsal {
         return counted == null ? 0 : counted;
     }
 
-    /** Fishes a plan as it stands, whatever bites. What lightning or wind stops is left out. */
+    /** Fishes a plan unchanged, whatever bites. What lightning or wind stops is left out. */
     public Rehearsal played(List<PlanStop> plan) {
         for (PlanStop stop : plan) {
             if (go(Cell.of(stop)).isEmpty()) {
@@ -374,7 +374,7 @@ public final class Rehearsal {
     private void add(Entry entry) {
         entries.add(entry);
         log.append(entry).ifPresent(v -> {
-            throw new IllegalStateException(entry + ": " + v.message());
+            throw new IllegalStateException(entry + ": " + v.reason());
         });
     }
 

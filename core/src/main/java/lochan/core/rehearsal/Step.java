@@ -2,7 +2,7 @@ package lochan.core.rehearsal;
 
 import lochan.core.model.rate.Cell;
 
-/** What is decided in a rehearsed day, one step after the other. */
+/** A decision in a rehearsed day, one step at a time. */
 public sealed interface Step {
 
     /** Runs to a spot and sets up there, or changes the lure where the boat is. */

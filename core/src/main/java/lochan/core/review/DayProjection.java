@@ -4,7 +4,7 @@ import java.util.Arrays;
 import lochan.core.planning.valuation.Quantile;
 
 /**
- * What was projected of a competition day beside what it came to.
+ * Sets the projection of a competition day beside its result.
  *
  * @param p10Grams    bag that one day in ten was to stay below
  * @param p50Grams    the middle day

@@ -28,8 +28,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * A fished day against its plan.
  *
- * @param fan      the bag as it was projected, hour by hour
- * @param bag      the bag as it was, each time it changed
+ * @param fan      the bag as projected, hour by hour
+ * @param bag      the bag, each time it changed
  * @param stops    of the plan
  * @param elsewhere bites where or when the plan had no stop
  * @param triggers that fired
@@ -55,7 +55,7 @@ public record DayReview(
     /** The bag that was projected for a time: one day in ten was to be below the first and above the last, g. */
     public record Hour(Instant at, double p10Grams, double p50Grams, double p90Grams) {}
 
-    /** What the bag came to from a time on, without penalties; fish not weighed are left out. */
+    /** Returns the bag from a time on, without penalties; fish not weighed are left out. */
     public record Moment(Instant at, double grams) {}
 
     /**
@@ -78,7 +78,7 @@ public record DayReview(
     public record Trigger(FiredTrigger fired, Outlooks.@Nullable Hindsight hindsight) {}
 
     /**
-     * What is looked back on.
+     * The period looked back on.
      *
      * @param log         of the event
      * @param plan        the stops of the day, one or more

@@ -9,7 +9,7 @@ import lochan.core.Coded;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is known of a lure or rig by its common generic name, whoever made it: a presentation's sheet in the catalogue. Depths are m, weights g,
+ * A lure or rig under its generic name: a presentation's sheet in the catalogue. Depths are m, weights g,
  * speeds m/s, temperatures °C.
  *
  * @param id          the presentation it belongs to, as {@code swim-jig}
@@ -140,7 +140,7 @@ public record Lure(
         }
     }
 
-    /** The weight its motion is told for. */
+    /** The weight its motion is given for. */
     public double usualGrams() {
         return weights.get(weights.size() / 2);
     }

@@ -34,7 +34,7 @@ public record LureObservation(
         }
     }
 
-    /** What was seen. */
+    /** The observed behavior. */
     public enum Saw implements Coded {
         /** It dived as deep as this, and not deeper. */
         DIVE,

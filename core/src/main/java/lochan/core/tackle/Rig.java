@@ -40,7 +40,7 @@ public record Rig(
     public enum HookStyle implements Coded {
         TREBLE("treble"),
         /** Cast into a weighted or skirted head, its point guarded or free. */
-        MOULDED("hook of the head"),
+        MOULDED("molded-in hook"),
         /** A plain head with a hook, the bait threaded on. */
         JIG("jighead"),
         /** Weedless, with room between shank and point for a thick bait. */

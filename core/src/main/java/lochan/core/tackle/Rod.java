@@ -33,7 +33,7 @@ public record Rod(
         entered = Map.copyOf(entered);
     }
 
-    /** What the lure is tied to. */
+    /** Returns the line the lure is tied to. */
     public FishingLine end() {
         return leader == null ? line : leader;
     }

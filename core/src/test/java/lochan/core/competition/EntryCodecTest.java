@@ -54,7 +54,7 @@ class EntryCodecTest {
             new Entry.Loss("y", AT, "x", LossWay.JUMPED_OFF),
             new Entry.Fishing("f", AT, "s", "p"));
 
-    /** What is written, held by name. */
+    /** Holds the written fields by name. */
     private record Held(Map<String, Object> values) implements EntryFields.ByType {
 
         @Override

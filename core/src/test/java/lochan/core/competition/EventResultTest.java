@@ -113,8 +113,9 @@ class EventResultTest {
         BagLog log = new BagLog(length);
         assertThat(log.append(Sample.fish("none", Species.LARGEMOUTH, 900.0, null))
                         .orElseThrow()
-                        .message())
-                .contains("pays by length");
+                        .reason()
+                        .code())
+                .isEqualTo(LogProblem.LENGTH_MISSING);
         for (double[] inches : new double[][] {{1, 16.3}, {2, 15.0}, {3, 15.2}, {4, 15.5}, {5, 13}}) {
             assertThat(log.append(Sample.fish("c" + (int) inches[0], Species.LARGEMOUTH, null, 25.4 * inches[1])))
                     .isEmpty();
@@ -149,8 +150,9 @@ class EventResultTest {
         assertThat(log.bag(1).totalGrams()).isEqualTo(2100);
         assertThat(log.append(new Entry.ScaleCheck("s3", at("06-05T11:00"), 1000, 100))
                         .orElseThrow()
-                        .message())
-                .contains("mistyped");
+                        .reason()
+                        .code())
+                .isEqualTo(LogProblem.SCALE_FAR_OFF);
     }
 
     @Test

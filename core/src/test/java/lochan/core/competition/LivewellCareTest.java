@@ -76,6 +76,6 @@ class LivewellCareTest {
                         .celsius())
                 .isEqualTo(20);
         assertThat(new BagLog(BRIEF).append(new Entry.LivewellReading("w3", at("08:00"), 72)))
-                .hasValueSatisfying(v -> assertThat(v.message()).contains("expected 0 to 40 °C"));
+                .hasValueSatisfying(v -> assertThat(v.reason().code()).isEqualTo(LogProblem.LIVEWELL_RANGE));
     }
 }

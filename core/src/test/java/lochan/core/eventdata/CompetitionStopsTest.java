@@ -66,7 +66,7 @@ class CompetitionStopsTest {
             assertThat(s.bites().getFirst().size().grams()).isEqualTo(1100);
         });
         assertThat(CompetitionStops.before(event, 1))
-                .as("a day says nothing of itself")
+                .as("a day says nothing about its own past")
                 .isSameAs(event);
     }
 

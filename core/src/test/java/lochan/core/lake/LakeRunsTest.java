@@ -19,7 +19,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class LakeRunsTest {
 
     private static final LocalPlane PLANE = new LocalPlane(Sample.LAUNCH);
-    /** Runs are told along geodesics and pass corners half a metre off: two metres in a kilometre. */
+    /** Runs are measured along geodesics and pass corners half a metre off: two metres in a kilometre. */
     private static final double EXACT = 0.002;
 
     private static final double MPS = Boat.USUAL.runMps();

@@ -93,7 +93,7 @@ class UnitsTest {
         assertThat(QuantityText.lineKg("12", Units.USUAL)).isCloseTo(5.443, within(0.001));
         assertThat(QuantityText.lineKg("12 lb", METRIC)).isCloseTo(5.443, within(0.001));
         assertThatThrownBy(() -> QuantityText.lineKg("thick", Units.USUAL))
-                .hasMessageContaining("“thick” is not what a line carries");
-        assertThatThrownBy(() -> QuantityText.lureGrams("3/0", Units.USUAL)).hasMessageContaining("a lure's weight");
+                .hasMessage("quantities.line-strength[thick]");
+        assertThatThrownBy(() -> QuantityText.lureGrams("3/0", Units.USUAL)).hasMessage("quantities.lure-weight[3/0]");
     }
 }

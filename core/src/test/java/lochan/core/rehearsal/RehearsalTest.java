@@ -79,7 +79,7 @@ class RehearsalTest {
         return day.entries().stream().filter(e -> !(e instanceof Entry.Fishing)).toList();
     }
 
-    /** The same seed, the same day, in whatever pieces it is fished; and a spot keeps its fish until somebody comes. */
+    /** One seed gives one day, however it is split; and a spot keeps its fish until the boat comes. */
     @Test
     void fishAreWhereTheyAreHoweverTheDayIsPlayed() {
         int same = 0;
@@ -271,7 +271,7 @@ class RehearsalTest {
                         Comparator.comparingDouble(Costs.Cost::grams).reversed());
     }
 
-    /** The costs of single choices are told in sentences and added up: their sum has to be what such a day loses. */
+    /** The costs of single choices are shown one by one and added up: their sum has to be what such a day loses. */
     @Test
     void choicesCostTogetherWhatIsLostBesideTheAdvice() {
         Players players = new Players(KNOWN);
@@ -297,7 +297,7 @@ class RehearsalTest {
         assertThat(cost[1] / lost[1]).as("going home in the morning").isBetween(0.75, 1.35);
     }
 
-    /** Ashore for lightning is no time given away. */
+    /** Time ashore for lightning costs nothing. */
     @Test
     void waitingForAStormCostsNothing() {
         EventData stormy =

@@ -1,6 +1,6 @@
 package lochan.eventformat.gpx;
 
-/** A file that is no track; the message says where and what was expected. */
+/** A file isn't a track; the message says where and what was expected. */
 public final class GpxException extends Exception {
 
     private static final long serialVersionUID = 1L;

@@ -15,7 +15,7 @@ final class GpxXml {
 
     private GpxXml() {}
 
-    /** What is done at the beginning and the end of elements. */
+    /** Handles the beginning and the end of elements. */
     interface Visitor {
         void begin(String name, XMLStreamReader xml) throws XMLStreamException, GpxException;
 

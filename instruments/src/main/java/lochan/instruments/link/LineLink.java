@@ -17,7 +17,7 @@ import java.util.function.BiPredicate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A device that sends lines of text: at an address over TCP, which is connected to again and again, or to a port over UDP. Whatever it does, it is told by its
+ * A device that sends lines of text: at an address over TCP, which is connected to again and again, or to a port over UDP. Whatever it does, it is reported by its
  * {@link Status} and nothing else: it may stop, stutter, send rubbish, and come back.
  */
 public final class LineLink implements AutoCloseable {
@@ -82,7 +82,7 @@ public final class LineLink implements AutoCloseable {
         AWAY,
         /** It is there and says nothing. */
         QUIET,
-        /** What it says is not understood. */
+        /** Its message is not understood. */
         RUBBISH,
         RECEIVING
     }

@@ -64,7 +64,7 @@ public final class BoatReadings {
     /** When a depth with the transducer's offset last came. */
     private @Nullable Instant withOffset;
 
-    /** What is fresh at a time; null what is not. */
+    /** Returns the readings that are fresh at a time; null for the others. */
     public record Now(
             @Nullable Position position,
             @Nullable Double speedMps,
@@ -124,7 +124,7 @@ public final class BoatReadings {
                 depth(dpt.getDepth() + Math.max(0, dpt.getOffset()), sentence, at);
                 withOffset = at;
             }
-            // Below the transducer alone: what is told with its offset goes before.
+            // Below the transducer alone: a depth with its offset comes first.
             case DBTSentence dbt
             when withOffset == null || !isFresh(withOffset, at) -> depth(dbt.getDepth(), sentence, at);
             case MTWSentence mtw -> put(Kind.WATER, mtw.getTemperature(), -2, 45, at);

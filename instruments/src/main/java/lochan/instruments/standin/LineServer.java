@@ -9,7 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 
-/** A device on loopback that sends the same lines to whoever connects over TCP, and does wrong what it is told to. */
+/** A device on loopback that sends the same lines to every client over TCP, and fails on command. */
 public final class LineServer implements AutoCloseable {
 
     private final ServerSocket server;
@@ -61,7 +61,7 @@ public final class LineServer implements AutoCloseable {
         close();
     }
 
-    /** Breaks all connections off; whoever comes again is served. */
+    /** Breaks all connections off; clients that come back are served. */
     public void hangUp() {
         clients.forEach(this::close);
     }

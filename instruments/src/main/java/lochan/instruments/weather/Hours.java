@@ -183,7 +183,7 @@ final class Hours {
         return hours.computeIfAbsent(from, Hour::new);
     }
 
-    /** A value that is no number, or a time that is none. */
+    /** Counts a value that isn't a number, or a time that isn't one. */
     void leftOut() {
         leftOut++;
     }

@@ -41,7 +41,7 @@ final class Values {
         return last;
     }
 
-    /** The unit that a value names itself, in its text or beside it; else the one that is told. */
+    /** The unit that a value names itself, in its text or beside it; else the given one. */
     static String unit(@Nullable JsonNode node, String told) {
         if (node != null && node.isObject() && node.hasNonNull("unitCode")) {
             return node.get("unitCode").asString();

@@ -6,7 +6,7 @@ import tools.jackson.databind.JsonNode;
 /** A form in which a service answers; each is known by the shape of its answers. */
 interface WeatherForm {
 
-    /** What it is called on the page. */
+    /** Returns its name on the page. */
     String name();
 
     boolean fits(JsonNode answer);

@@ -117,7 +117,7 @@ class DevicesTest {
                 .isCloseTo(10.5, within(1e-6));
     }
 
-    /** A sentence at 10° 30' N, with its sum put right. */
+    /** A sentence at 10° 30' N, with its sum corrected. */
     private record LatitudeChanged(String from) {
 
         String sentence() {

@@ -6,7 +6,9 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import lochan.core.Coded;
+import lochan.core.ReasonCode;
 import lochan.offline.bag.Times;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,30 +30,27 @@ public record Alarm(String id, Kind kind, String words) {
     private static final long SECONDS_BETWEEN_LIVEWELLS = 3600;
 
     /** What alarms are about. */
-    public enum Kind implements Coded {
-        LIGHTNING("lightning", "Lightning coming"),
-        LEAVE("leave", "Time to leave"),
-        STOP("stop", "Next stop"),
-        TRIGGER("trigger", "Trigger fired"),
-        FISH("fish", "Come back to a fish"),
-        LIVEWELL("livewell", "Livewell");
-
-        private final String code;
-        private final String words;
-
-        Kind(String code, String words) {
-            this.code = code;
-            this.words = words;
-        }
+    public enum Kind implements Coded, ReasonCode {
+        LIGHTNING,
+        LEAVE,
+        STOP,
+        TRIGGER,
+        FISH,
+        LIVEWELL;
 
         @Override
         public String code() {
-            return code;
+            return Coded.spelt(this);
+        }
+
+        @Override
+        public String file() {
+            return "alarms";
         }
 
         @Override
         public String words() {
-            return words;
+            return Wording.text(this);
         }
     }
 
@@ -64,7 +63,7 @@ public record Alarm(String id, Kind kind, String words) {
     public record Timed(String id, Instant at, String words) {}
 
     /**
-     * What the day holds to ring for.
+     * The day's events to ring for.
      *
      * @param leaveBy  when to leave at the latest; null: not known
      * @param leaveFor the shelter to leave for before lightning; null: check-in
@@ -101,7 +100,7 @@ public record Alarm(String id, Kind kind, String words) {
                             due.add(new Alarm("lightning " + storm.id() + " " + m, Kind.LIGHTNING, storm.words())));
         }
         Instant leave = day.leaveBy();
-        String leaveFor = day.leaveFor() == null ? "check-in" : day.leaveFor();
+        String leaveFor = day.leaveFor() == null ? Wording.text("alarms.check-in") : day.leaveFor();
         if (leave != null) {
             MINUTES_BEFORE_LEAVING.stream()
                     .filter(m -> isNews(leave.minusSeconds(60L * m), now))
@@ -110,21 +109,20 @@ public record Alarm(String id, Kind kind, String words) {
                             "leave " + leave + " " + m,
                             Kind.LEAVE,
                             m == 0
-                                    ? "Leave for " + leaveFor + " now."
-                                    : "Leave for " + leaveFor + " by " + Times.clock(leave, zone) + ": in " + m
-                                            + " minutes.")));
+                                    ? Wording.text("alarms.leave-now", leaveFor)
+                                    : Wording.text("alarms.leave-by", leaveFor, Times.clock(leave, zone), m))));
         }
         if (day.next() != null && isNews(day.next().at(), now)) {
             due.add(new Alarm(
                     "stop " + day.next().id(),
                     Kind.STOP,
-                    "Leave for the next stop: " + day.next().words()));
+                    Wording.text("alarms.next-stop", day.next().words())));
         }
         day.fired().forEach(words -> due.add(new Alarm("trigger " + words, Kind.TRIGGER, words)));
         day.fish().stream()
                 .filter(f -> isNews(f.at(), now))
-                .forEach(f -> due.add(
-                        new Alarm("fish " + f.id() + " " + f.at(), Kind.FISH, "Come back to " + f.words() + ".")));
+                .forEach(f -> due.add(new Alarm(
+                        "fish " + f.id() + " " + f.at(), Kind.FISH, Wording.text("alarms.go-back", f.words()))));
         if (day.livewell() != null) {
             long hour = now.getEpochSecond() / SECONDS_BETWEEN_LIVEWELLS;
             due.add(new Alarm("livewell " + hour, Kind.LIVEWELL, day.livewell()));

@@ -1,4 +1,4 @@
-/** What the phone rings for. */
+/** Rings the phone's alarms. */
 @NullMarked
 package lochan.offline.alarm;
 

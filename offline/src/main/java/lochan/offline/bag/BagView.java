@@ -1,5 +1,7 @@
 package lochan.offline.bag;
 
+import static java.util.Objects.requireNonNull;
+
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.time.Instant;
@@ -23,10 +25,11 @@ import lochan.core.competition.TagNames;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
+import lochan.core.event.Scoring;
 import lochan.core.event.TieBreak;
 import lochan.core.practice.Outcome;
-import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -88,7 +91,7 @@ public record BagView(
     }
 
     /**
-     * What is left of the day.
+     * The rest of the day.
      *
      * @param open  whether fish may be caught now
      * @param toGo  time to check-in; null when it is over
@@ -174,7 +177,7 @@ public record BagView(
             String left) {}
 
     /**
-     * What the view is made for.
+     * The moment the view is made for.
      *
      * @param day       number of the day shown
      * @param leaveBy  when to leave here at the latest; null: not known
@@ -236,7 +239,7 @@ public record BagView(
                 .build();
     }
 
-    /** A fish just logged is no fish of the livewell yet when its verdict is told. */
+    /** A fish just logged is no fish of the livewell yet when its verdict is shown. */
     private static void remember(BagRow row, Map<String, Fish> seen) {
         if (row.entry() instanceof Entry.Catch c) {
             seen.put(c.id(), new Fish(c.id(), c.species(), c.grams(), c.mm(), c.alive(), false, null));
@@ -293,15 +296,20 @@ public record BagView(
         Duration toCheckIn = Duration.between(now, day.checkIn());
         boolean open = !now.isBefore(day.start()) && now.isBefore(day.checkIn());
         Duration left = moment.leaveBy() == null ? toCheckIn : Duration.between(now, moment.leaveBy());
-        String leaveFor =
-                moment.leaveFor() == null ? "Leave for check-in" : "Lightning: leave for " + moment.leaveFor();
-        String leave = moment.leaveBy() == null || !open
-                ? null
-                : left.toMinutes() < 1
-                        ? leaveFor + " now."
-                        : leaveFor + " by " + Times.clock(moment.leaveBy(), zone) + ", in " + Times.span(left) + ".";
         return new Hours(
-                open, toCheckIn.isNegative() ? null : Times.span(toCheckIn), leave, open ? urgency(left) : "calm");
+                open,
+                toCheckIn.isNegative() ? null : Times.span(toCheckIn),
+                moment.leaveBy() == null || !open ? null : leave(moment, moment.leaveBy(), left, zone),
+                open ? urgency(left) : "calm");
+    }
+
+    private static String leave(Moment moment, Instant by, Duration left, ZoneId zone) {
+        boolean home = moment.leaveFor() == null;
+        String shelter = home ? "" : requireNonNull(moment.leaveFor());
+        if (left.toMinutes() < 1) {
+            return Wording.text(home ? "bag.leave-now" : "bag.shelter-now", shelter);
+        }
+        return Wording.text(home ? "bag.leave-by" : "bag.shelter-by", shelter, Times.clock(by, zone), Times.span(left));
     }
 
     private static String urgency(Duration left) {
@@ -324,8 +332,8 @@ public record BagView(
     private static String count(Bag bag, Event event) {
         int fish = bag.fish().size();
         return event.rules().limit() == null || event.rules().format() == Format.EVERY_FISH
-                ? fish + " fish"
-                : fish + " of " + event.rules().limit();
+                ? Wording.text("bag.count", fish)
+                : Wording.text("bag.count-of", fish, event.rules().limit());
     }
 
     private static List<Slot> slots(Bag bag, Event event, Function<Double, String> words, LivewellCare care) {
@@ -355,7 +363,7 @@ public record BagView(
                 MOST_SLOTS,
                 event.rules().limit() == null ? slots.size() : event.rules().limit());
         while (slots.size() < places) {
-            slots.add(new Slot("–", "", "", "", 0, "empty", "room"));
+            slots.add(new Slot("–", "", "", "", 0, "empty", Wording.text("bag.slot-empty")));
         }
         return slots;
     }
@@ -370,15 +378,15 @@ public record BagView(
         String kind = kind(fish, needs != null && needs.equals(measure));
         String note =
                 switch (kind) {
-                    case "dead" -> "dead";
-                    case "short" -> "short by your rules";
-                    case "to-beat" -> "to beat";
+                    case "dead" -> Wording.text("bag.slot-dead");
+                    case "short" -> Wording.text("bag.slot-short");
+                    case "to-beat" -> Wording.text("bag.slot-to-beat");
                     default -> "";
                 };
         return new Slot(
                 fish.tag(),
                 since,
-                measure == null ? "not weighed" : words.apply(measure),
+                measure == null ? Wording.text("bag.not-weighed") : words.apply(measure),
                 fish.species() == null ? "" : fish.species().code(),
                 measure == null ? BAR_WIDTH / 8 : BAR_WIDTH * measure / most,
                 kind,
@@ -390,20 +398,21 @@ public record BagView(
             return null;
         }
         long fishHours = Math.round(care.fishHours());
-        String state =
-                (care.inLivewell().size() == 1 ? "One fish" : care.inLivewell().size() + " fish")
-                        + " in it, the first for " + Times.span(Duration.between(care.since(), now)) + "; "
-                        + Count.of(fishHours, "fish-hour") + " so far. "
-                        + (care.celsius() == null
-                                ? "Temperature not logged yet."
-                                : "Its water: " + units.temperature(care.celsius()) + " at "
-                                        + Times.clock(care.measured(), zone) + ".");
-        String warm = "Warm from about " + units.temperature(LivewellCare.WARM_C)
-                + " on: give it air without pause, cool it a few degrees at a time, and keep fish in it no longer than needed.";
+        String state = Wording.text(
+                        "bag.livewell-fish",
+                        care.inLivewell().size(),
+                        Times.span(Duration.between(care.since(), now)),
+                        fishHours)
+                + " "
+                + (care.celsius() == null
+                        ? Wording.text("bag.livewell-no-temperature")
+                        : Wording.text(
+                                "bag.livewell-temperature-at",
+                                units.temperature(care.celsius()),
+                                Times.clock(care.measured(), zone)));
+        String warm = Wording.text("bag.livewell-warm", units.temperature(LivewellCare.WARM_C));
         return new LivewellView(
-                state,
-                care.isDue(now) ? "Check the livewell: water running, fish upright? Log its temperature." : null,
-                care.isWarm() ? warm : null);
+                state, care.isDue(now) ? Wording.text("bag.livewell-check") : null, care.isWarm() ? warm : null);
     }
 
     private static @Nullable Pair pair(Bag bag) {
@@ -412,16 +421,14 @@ public record BagView(
         }
         Map<String, String> names = new HashMap<>();
         bag.fish().forEach(f -> names.put(f.id(), f.tag()));
-        names.put(bag.inHand().id(), "The new fish");
+        names.put(bag.inHand().id(), Wording.text("bag.the-new-fish-first"));
         int more = bag.weighings() - 1;
         return new Pair(
                 bag.pending().first(),
                 names.get(bag.pending().first()),
                 bag.pending().second(),
                 names.get(bag.pending().second()),
-                more == 0
-                        ? "The last weighing for this fish."
-                        : "And " + Count.of(more, "weighing") + " more for this fish: no way takes fewer.");
+                more == 0 ? Wording.text("bag.last-weighing") : Wording.text("bag.more-weighings", more));
     }
 
     private static List<String> tags(Event event) {
@@ -440,32 +447,34 @@ public record BagView(
         }
         return result.days().stream()
                 .filter(d -> d.brought() != null)
-                .map(d -> (event.days().size() > 1 ? "Day " + d.number() + ": " : "")
-                        + words.apply(d.brought())
-                        + (d.official() ? " official" : " by the log")
-                        + (d.disqualified()
-                                ? "; too late: by your rules the bag is disqualified"
-                                : d.penalty() > 0
-                                        ? " less " + words.apply(d.penalty()) + " penalty: " + words.apply(d.counted())
-                                                + " counts"
-                                        : "")
-                        + (d.place() == null ? "." : ". Place " + d.place() + "."))
+                .map(d -> result(d, event, words))
                 .toList();
+    }
+
+    private static String result(EventResult.Day d, Event event, Function<Double, String> words) {
+        String day = event.days().size() > 1 ? Wording.text("bag.result-day", d.number()) + " " : "";
+        String bag = Wording.text(d.official() ? "bag.result-official" : "bag.result-by-log", words.apply(d.brought()));
+        String place = d.place() == null ? "" : " " + Wording.text("bag.result-place", d.place());
+        if (d.disqualified()) {
+            return day + bag + " " + Wording.text("bag.result-too-late") + place;
+        }
+        String penalty = d.penalty() > 0
+                ? " " + Wording.text("bag.result-penalty", words.apply(d.penalty()), words.apply(d.counted()))
+                : "";
+        return day + bag + penalty + place;
     }
 
     private static @Nullable String sum(EventResult result, Event event, Function<Double, String> words, Units units) {
         if (result.counted() == null || (event.days().size() < 2 && result.cut() == null)) {
             return null;
         }
-        String cut = event.rules().scoring().cut() == null || result.cut() == null
+        Scoring.Cut rule = event.rules().scoring().cut();
+        String cut = rule == null || result.cut() == null
                 ? ""
-                : result.cut()
-                        ? " Through the cut: you fish on."
-                        : " Not through the cut of the first "
-                                + event.rules().scoring().cut().places() + ".";
+                : " " + Wording.text(result.cut() ? "bag.cut-made" : "bag.cut-missed", rule.places());
         String tie = event.rules().scoring().tieBreak() == TieBreak.BIGGEST_FISH && result.biggest() != null
-                ? " Your biggest, " + units.weight(result.biggest()) + ", decides between equal totals."
+                ? " " + Wording.text("bag.tie-biggest", units.weight(result.biggest()))
                 : "";
-        return "All days: " + words.apply(result.counted()) + "." + cut + tie;
+        return Wording.text("bag.all-days", words.apply(result.counted())) + cut + tie;
     }
 }

@@ -37,14 +37,14 @@ public final class FormEntry {
     }
 
     /**
-     * Reads an entry; what is wrong stands beside its field in the form.
+     * Reads an entry. Errors are added to the form, each at its field.
      *
      * @param code the entry's id
      * @return empty when something is wrong
      */
     public static Optional<Entry> read(Form form, Event event, Names names, String code, Instant at) {
         if (code.isBlank() || code.length() > LONGEST_CODE || code.chars().anyMatch(Character::isISOControl)) {
-            form.error("code", "This page is out of date. Reload it.");
+            form.fail("code", "forms.out-of-date");
         }
         Entry entry = new FormEntry(form, event, names, code, at).entry(form.value("type"));
         return form.ok() ? Optional.ofNullable(entry) : Optional.empty();
@@ -53,12 +53,12 @@ public final class FormEntry {
     /** A violation of the log beside the field of the form that it belongs to. */
     public static Violation onForm(Violation v) {
         return switch (v.field()) {
-            case "mm" -> new Violation("length", v.message());
-            case "grams" -> new Violation("weight", v.message());
-            case "knownGrams" -> new Violation("known", v.message());
-            case "readGrams" -> new Violation("reads", v.message());
-            case "celsius" -> new Violation("livewell", v.message());
-            case "id" -> new Violation("weight", v.message());
+            case "mm" -> v.at("length");
+            case "grams" -> v.at("weight");
+            case "knownGrams" -> v.at("known");
+            case "readGrams" -> v.at("reads");
+            case "celsius" -> v.at("livewell");
+            case "id" -> v.at("weight");
             default -> v;
         };
     }
@@ -84,7 +84,7 @@ public final class FormEntry {
             case "bite" -> bite();
             case "loss" -> loss();
             default -> {
-                form.error("type", "This page is out of date. Reload it.");
+                form.fail("type", "forms.out-of-date");
                 yield null;
             }
         };
@@ -93,14 +93,14 @@ public final class FormEntry {
     private Entry caught() {
         Species species = form.choice("species", Species.class);
         if (species != null && event.rules().rule(species).isEmpty()) {
-            form.error("species", species.code() + " does not count in this event: choose one that does.");
+            form.fail("species", "bag.species-does-not-count", species);
         }
         Double grams = form.quantity("weight", QuantityText::grams);
         Double mm = form.quantity("length", QuantityText::mm);
         String typed = typed();
         if ((typed != null && typed.length() > EntryCodec.LONGEST_ENTERED)
                 || form.value("tag").length() > EntryCodec.LONGEST_TAG) {
-            form.error("weight", "That's too long. Example: 3-4");
+            form.fail("weight", "bag.weight-too-long");
         }
         return EntryCatchBuilder.builder()
                 .id(code)
@@ -130,11 +130,11 @@ public final class FormEntry {
         return ids.contains(form.value(field)) ? form.value(field) : null;
     }
 
-    /** What is fished from now on; neither spot nor presentation: the boat is under way. */
+    /** Reads what is fished from now on; neither spot nor presentation: the boat is under way. */
     private Entry fishing() {
         place();
         if (form.has("spot") != form.has("presentation")) {
-            form.error(form.has("spot") ? "presentation" : "spot", "Choose both spot and lure, or neither.");
+            form.fail(form.has("spot") ? "presentation" : "spot", "bag.spot-and-lure");
         }
         return new Entry.Fishing(code, at, orNull("spot"), orNull("presentation"));
     }
@@ -154,17 +154,17 @@ public final class FormEntry {
     private @Nullable Entry loss() {
         LossWay way = form.choice("lossWay", LossWay.class);
         if (way == null) {
-            form.error("lossWay", "Choose how the fish was lost.");
+            form.fail("lossWay", "bag.how-lost");
         }
         return way == null ? null : new Entry.Loss(code, at, form.value("entry"), way);
     }
 
     private void place() {
         if (form.has("spot") && !names.spots().containsKey(form.value("spot"))) {
-            form.error("spot", "Choose a spot from the list.");
+            form.fail("spot", "forms.spot-from-list");
         }
         if (form.has("presentation") && !names.presentations().containsKey(form.value("presentation"))) {
-            form.error("presentation", "Choose a lure from the list.");
+            form.fail("presentation", "forms.lure-from-list");
         }
     }
 
@@ -173,22 +173,22 @@ public final class FormEntry {
     }
 
     private @Nullable Entry scaleCheck() {
-        form.need("known", "Enter the known weight.");
-        form.need("reads", "Enter what the scale shows.");
+        form.needs("known", "bag.known-weight");
+        form.needs("reads", "bag.scale-reading");
         Double known = form.quantity("known", QuantityText::grams);
         Double reads = form.quantity("reads", QuantityText::grams);
         return known == null || reads == null ? null : new Entry.ScaleCheck(code, at, known, reads);
     }
 
     private @Nullable Entry livewell() {
-        form.need("livewell", "Enter the livewell temperature.");
+        form.needs("livewell", "bag.livewell-temperature");
         Double celsius = form.quantity("livewell", QuantityText::celsius);
         return celsius == null ? null : new Entry.LivewellReading(code, at, celsius);
     }
 
     private Entry official() {
         boolean byLength = event.rules().format() == Format.LIMIT_LENGTH;
-        form.need("official", byLength ? "The official length is missing." : "The official weight is missing.");
+        form.needs("official", byLength ? "bag.official-length" : "bag.official-weight");
         Double measure = form.quantity("official", byLength ? QuantityText::mm : QuantityText::grams);
         return EntryOfficialBuilder.builder()
                 .id(code)

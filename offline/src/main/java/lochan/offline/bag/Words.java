@@ -2,6 +2,7 @@ package lochan.offline.bag;
 
 import static java.util.Objects.requireNonNull;
 
+import java.util.Optional;
 import java.util.function.Function;
 import lochan.core.competition.BagRow;
 import lochan.core.competition.Entry;
@@ -9,8 +10,10 @@ import lochan.core.competition.Fish;
 import lochan.core.competition.Verdict;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
+import lochan.core.event.Species;
 import lochan.core.event.SpeciesRule;
 import lochan.core.quantity.Units;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,98 +27,87 @@ public record Words(String act, String why, String tone) {
 
     /** What a row's verdict says, given the fish as the log knew them before it. */
     static Words of(BagRow row, Function<String, Fish> before, Event event, Units units) {
-        Verdict verdict = requireNonNull(row.verdict(), "the entry decided nothing");
+        Verdict verdict = requireNonNull(row.verdict());
         Fish fish = before.apply(row.fish());
         return switch (verdict.decision()) {
             case KEEP -> new Words(keep(row, event.rules().format()), room(row, event), "keep");
             case CULL -> cull(before.apply(verdict.released()), row, event, units);
             case BALANCE ->
                 new Words(
-                        "Put " + label(before.apply(verdict.first()), row.fish()) + " and "
-                                + label(before.apply(verdict.second()), row.fish()) + " on the balance.",
-                        (event.rules().scoring().balanceOnly() ? "" : "The scale cannot tell them apart. ")
-                                + "Decide this before logging anything else.",
+                        Wording.text(
+                                "bag.balance",
+                                label(before.apply(verdict.first()), row.fish()),
+                                label(before.apply(verdict.second()), row.fish())),
+                        Wording.text(
+                                event.rules().scoring().balanceOnly()
+                                        ? "bag.balance-first"
+                                        : "bag.scale-cant-separate"),
                         "balance");
-            case RELEASE -> new Words("Release the new fish.", why(verdict, fish, row, event, units), "release");
+            case RELEASE -> new Words(Wording.text("bag.release"), why(verdict, fish, row, event, units), "release");
         };
     }
 
     private static String keep(BagRow row, Format format) {
         return switch (format) {
-            case LIMIT_WEIGHT -> "Keep it. Tag " + row.tag() + ".";
-            case EVERY_FISH -> "It counts. Release it.";
-            case LIMIT_LENGTH -> "It counts. Photograph it, then release it.";
+            case LIMIT_WEIGHT -> Wording.text("bag.keep", row.tag());
+            case EVERY_FISH -> Wording.text("bag.counts-release");
+            case LIMIT_LENGTH -> Wording.text("bag.counts-photograph");
         };
     }
 
     private static String room(BagRow row, Event event) {
         int fish = row.bag().fish().size();
-        return event.rules().format() == Format.EVERY_FISH
-                ? "Every fish counts: " + fish + " so far. Let it go at once."
-                : "There is room: fish " + fish
-                        + (event.rules().limit() == null
-                                ? "."
-                                : " of " + event.rules().limit() + ".");
+        if (event.rules().format() == Format.EVERY_FISH) {
+            return Wording.text("bag.every-fish", fish);
+        }
+        return event.rules().limit() == null
+                ? Wording.text("bag.room", fish)
+                : Wording.text("bag.room-of", fish, event.rules().limit());
     }
 
     private static Words cull(Fish out, BagRow row, Event event, Units units) {
         return event.rules().format() == Format.LIMIT_LENGTH
                 ? new Words(
-                        "It counts instead of the " + units.length(out.mm()) + ". Photograph it, then release it.",
-                        "The new fish is the longer one.",
-                        "cull")
-                : new Words(
-                        "Cull " + name(out, units) + ". Put " + row.tag() + " on the new fish.",
-                        "The new fish is the heavier one.",
-                        "cull");
+                        Wording.text("bag.cull-by-length", units.length(out.mm())), Wording.text("bag.longer"), "cull")
+                : new Words(Wording.text("bag.cull", name(out, units), row.tag()), Wording.text("bag.heavier"), "cull");
     }
 
     private static String why(Verdict verdict, Fish fish, BagRow row, Event event, Units units) {
-        boolean byLength = event.rules().format() == Format.LIMIT_LENGTH;
-        String least = byLength ? "the shortest that counts" : "the lightest fish of the bag";
+        Optional<SpeciesRule> rule = event.rules().rule(fish.species());
         return switch (verdict.reason()) {
             case SHORT ->
-                "Short: " + units.length(fish.mm()) + ", your rules say "
-                        + units.length(event.rules()
-                                .rule(fish.species())
-                                .map(SpeciesRule::minLengthMm)
-                                .orElse(null)) + " at least for "
-                        + code(fish) + ".";
-            case TOO_LIGHT ->
-                "It does not beat " + least
-                        + (byLength
-                                ? after(units.length(row.bag().length().smallest()))
-                                : row.bag().smallestGrams() == null
-                                        ? "."
-                                        : after(units.weight(row.bag().smallestGrams())));
-            case SPECIES_FULL ->
-                "Your limit for " + code(fish) + " is full, and it is no better than the smallest of them.";
-            case NOTHING_TO_CULL ->
-                "The limit is full and every fish in the livewell is dead: a dead fish cannot be culled.";
+                Wording.text(
+                        "bag.short",
+                        units.length(fish.mm()),
+                        units.length(rule.map(SpeciesRule::minLengthMm).orElse(null)),
+                        species(fish));
+            case TOO_LIGHT -> notBigger(row, event, units);
+            case SPECIES_FULL -> Wording.text("bag.species-full", species(fish));
+            case NOTHING_TO_CULL -> Wording.text("bag.nothing-to-cull");
             case LIGHT ->
-                "Light: " + units.weight(fish.grams()) + ", your rules say "
-                        + units.weight(event.rules()
-                                .rule(fish.species())
-                                .map(SpeciesRule::minGrams)
-                                .orElse(null)) + " at least.";
+                Wording.text(
+                        "bag.light",
+                        units.weight(fish.grams()),
+                        units.weight(rule.map(SpeciesRule::minGrams).orElse(null)));
             case IN_SLOT -> {
-                SpeciesRule.Slot slot = event.rules()
-                        .rule(fish.species())
-                        .map(SpeciesRule::slot)
-                        .orElseThrow();
-                yield "In the slot: " + units.length(fish.mm()) + ", your rules protect " + units.length(slot.fromMm())
-                        + " to " + units.length(slot.toMm()) + ".";
+                SpeciesRule.Slot slot = rule.map(SpeciesRule::slot).orElseThrow();
+                yield Wording.text(
+                        "bag.in-slot", units.length(fish.mm()), units.length(slot.fromMm()), units.length(slot.toMm()));
             }
-            case OVER_FULL ->
-                "Your rules allow no more " + code(fish)
-                        + " over the slot, and it is no better than the smallest of them.";
-            case NO_CULLING -> "The limit is full, and your rules do not allow culling.";
+            case OVER_FULL -> Wording.text("bag.over-slot-full", species(fish));
+            case NO_CULLING -> Wording.text("bag.no-culling");
             case ROOM, HEAVIER, TOO_CLOSE -> "";
         };
     }
 
-    private static String after(String measure) {
-        return ", " + measure + ".";
+    private static String notBigger(BagRow row, Event event, Units units) {
+        if (event.rules().format() == Format.LIMIT_LENGTH) {
+            return Wording.text(
+                    "bag.not-longer", units.length(row.bag().length().smallest()));
+        }
+        return row.bag().smallestGrams() == null
+                ? Wording.text("bag.not-heavier")
+                : Wording.text("bag.not-heavier-than", units.weight(row.bag().smallestGrams()));
     }
 
     private static String name(Fish fish, Units units) {
@@ -123,49 +115,60 @@ public record Words(String act, String why, String tone) {
     }
 
     private static @Nullable String label(Fish fish, @Nullable String newFish) {
-        return fish.id().equals(newFish) ? "the new fish" : fish.tag();
+        return fish.id().equals(newFish) ? Wording.text("bag.the-new-fish") : fish.tag();
     }
 
     /** An entry of the log in a few words. */
     static String of(Entry entry, Function<String, Fish> fish, Names names, Units units) {
         return switch (entry) {
             case Entry.Catch c ->
-                (c.species() == null ? "Fish" : c.species().code()) + " " + measures(c.grams(), c.mm(), units);
+                (c.species() == null ? Wording.text("bag.fish") : species(c.species())) + " "
+                        + measures(c.grams(), c.mm(), units);
             case Entry.Balance b ->
-                "Balance: " + tag(fish.apply(b.heavier())) + " heavier than " + tag(fish.apply(b.lighter()));
-            case Entry.Died d -> tag(fish.apply(d.catchId())) + " died";
+                Wording.text("bag.entry-balance", tag(fish.apply(b.heavier())), tag(fish.apply(b.lighter())));
+            case Entry.Died d -> Wording.text("bag.entry-died", tag(fish.apply(d.catchId())));
             case Entry.Correct c ->
-                "Corrected " + tag(fish.apply(c.catchId())) + " to " + measures(c.grams(), c.mm(), units);
-            case Entry.Void v -> "Voided an entry";
+                Wording.text("bag.entry-corrected", tag(fish.apply(c.catchId())), measures(c.grams(), c.mm(), units));
+            case Entry.Void v -> Wording.text("bag.entry-void");
             case Entry.Official o ->
-                "Official " + measures(o.grams(), o.mm(), units)
-                        + (o.deadFish() == null || o.deadFish() == 0 ? "" : ", " + o.deadFish() + " dead");
+                Wording.text(
+                        "bag.entry-official",
+                        measures(o.grams(), o.mm(), units),
+                        o.deadFish() == null || o.deadFish() == 0 ? "" : o.deadFish());
             case Entry.ScaleCheck s ->
-                "Scale reads " + units.weight(s.readGrams()) + " for " + units.weight(s.knownGrams());
-            case Entry.LivewellReading w -> "Livewell " + units.temperature(w.celsius());
+                Wording.text("bag.entry-scale", units.weight(s.readGrams()), units.weight(s.knownGrams()));
+            case Entry.LivewellReading w -> Wording.text("bag.entry-livewell", units.temperature(w.celsius()));
             case Entry.Fishing f ->
-                f.spotId() == null ? "Under way" : "Fishing " + names.of(f.spotId(), f.presentationId());
-            case Entry.Loss l -> "Lost: " + l.way().words();
+                f.spotId() == null
+                        ? Wording.text("bag.entry-under-way")
+                        : Wording.text("bag.entry-fishing", names.of(f.spotId(), f.presentationId()));
+            case Entry.Loss l -> Wording.text("bag.entry-lost", l.way());
             case Entry.Bite s ->
-                "Bite " + (s.outcome() == null ? "" : s.outcome().code())
-                        + (s.lossWay() == null ? "" : ", " + s.lossWay().words());
+                Wording.text(
+                        "bag.entry-bite",
+                        s.outcome() == null ? "" : s.outcome().code(),
+                        s.lossWay() == null ? "" : s.lossWay().words());
         };
     }
 
     private static String measures(@Nullable Double grams, @Nullable Double mm, Units units) {
         return grams == null && mm == null
-                ? "not weighed"
+                ? Wording.text("bag.not-weighed")
                 : (grams == null ? "" : units.weight(grams))
                         + (grams == null || mm == null ? "" : ", ")
                         + (mm == null ? "" : units.length(mm));
     }
 
     private static String tag(Fish fish) {
-        return fish == null || fish.tag() == null ? "a fish" : fish.tag();
+        return fish == null || fish.tag() == null ? Wording.text("bag.a-fish") : fish.tag();
     }
 
-    /** Its species; a fish whose species is not told breaks no rule of one. */
-    private static String code(Fish fish) {
-        return requireNonNull(fish.species()).code();
+    /** Returns the species of a fish; one without a species breaks no rule of a species. */
+    private static String species(Fish fish) {
+        return species(requireNonNull(fish.species()));
+    }
+
+    private static String species(Species species) {
+        return species.code();
     }
 }

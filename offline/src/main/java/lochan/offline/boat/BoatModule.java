@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import lochan.core.Violation;
 import lochan.core.competition.BagLog;
 import lochan.core.competition.BagRow;
 import lochan.core.competition.Decision;
@@ -36,7 +35,7 @@ import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 
 /**
- * What the page in the boat calls. A {@code log} is {@code {now, event, units, names: {spots, presentations}, entries}} with event and entries as in an event
+ * Serves the page in the boat. A {@code log} is {@code {now, event, units, names: {spots, presentations}, entries}} with event and entries as in an event
  * file, {@code now} when the server gave it; times cross as milliseconds of the epoch.
  */
 public final class BoatModule {
@@ -203,7 +202,7 @@ public final class BoatModule {
     }
 
     /**
-     * Makes an entry from a form's fields, judged by the log as it stands.
+     * Makes an entry from a form's fields, judged by the current log.
      *
      * @param leaveBy, leaveFor as for {@link #view}
      * @return {@code {entry, row, view}} with its row and the view of the log it was added to, or {@code {errors: [{field, message}]}}
@@ -215,7 +214,7 @@ public final class BoatModule {
         BagLog known = replay(f);
         Form form = new Form(new JsFields(fields).all(), EventJson.units(f.needed("units", f::object)));
         Optional<Entry> entry = FormEntry.read(form, known.event(), names(f), id, Instant.ofEpochMilli((long) at));
-        entry.flatMap(known::append).map(FormEntry::onForm).ifPresent(v -> form.error(v.field(), v.message()));
+        entry.flatMap(known::append).map(FormEntry::onForm).ifPresent(form::violation);
         if (!form.ok()) {
             return errors(form).done();
         }
@@ -239,12 +238,12 @@ public final class BoatModule {
                 .put(
                         "errors",
                         form.allErrors().entrySet().stream()
-                                .flatMap(e -> e.getValue().stream().map(m -> new Violation(e.getKey(), m)))
+                                .flatMap(e -> e.getValue().stream().map(m -> Map.entry(e.getKey(), m)))
                                 .toList(),
-                        v -> new JsObject().put("field", v.field()).put("message", v.message()));
+                        e -> new JsObject().put("field", e.getKey()).put("message", e.getValue()));
     }
 
-    /** A fish as it was spoken: {@code {species, measure}}, each null where it was not understood. */
+    /** A fish as spoken: {@code {species, measure}}, each null where it was not understood. */
     @JSExport
     public static JSObject spoken(JSObject log, String words) {
         JsFields f = new JsFields(log);
@@ -324,7 +323,7 @@ public final class BoatModule {
     }
 
     /**
-     * Makes a change of a form's fields, judged by practice as it stands.
+     * Makes a change of a form's fields, judged by current practice.
      *
      * @return {@code {change, undo}}, undo null where there is none; or {@code {errors: [{field, message}]}}
      */

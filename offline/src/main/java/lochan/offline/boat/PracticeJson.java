@@ -23,7 +23,7 @@ final class PracticeJson {
 
     private PracticeJson() {}
 
-    /** What the server has with the changes made since; one that cannot be read any more is left out, the server says of it why. */
+    /** Returns the server's practice with the changes made since. Changes that cannot be read are left out; the server reports them. */
     static PracticeLog log(Fields log, Fields practice) {
         Units units = EventJson.units(log.needed("units", log::object));
         Map<String, Position> places = new HashMap<>();

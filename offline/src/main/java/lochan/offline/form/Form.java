@@ -9,12 +9,14 @@ import java.util.List;
 import java.util.Map;
 import lochan.core.Coded;
 import lochan.core.Intake;
+import lochan.core.Measure;
 import lochan.core.Violation;
 import lochan.core.event.Position;
 import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.PositionText;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.Units;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -52,7 +54,7 @@ public final class Form {
         return this;
     }
 
-    /** Puts a quantity as it was typed, as long as that still means the same in these units. */
+    /** Puts a quantity as typed, as long as that still means the same in these units. */
     public Form put(String name, @Nullable Double value, Map<String, String> typed, Reader reader, String formatted) {
         String text = typed.get(name);
         return put(name, text != null && means(text, value, reader) ? text : formatted);
@@ -116,7 +118,11 @@ public final class Form {
     }
 
     public void violations(List<Violation> violations) {
-        violations.forEach(v -> error(v.field(), v.message()));
+        violations.forEach(this::violation);
+    }
+
+    public void violation(Violation violation) {
+        error(violation.field(), Wording.text(violation.reason(), units));
     }
 
     /** Quantities as typed, by field name, of those read so far. */
@@ -124,7 +130,7 @@ public final class Form {
         return Map.copyOf(entered);
     }
 
-    /** The same for some fields only. */
+    /** Returns the entries of some fields only. */
     public Map<String, String> entered(String... names) {
         Map<String, String> some = new LinkedHashMap<>(entered);
         some.keySet().retainAll(List.of(names));
@@ -141,7 +147,7 @@ public final class Form {
             entered.put(name, value(name));
             return value;
         } catch (BadQuantityException e) {
-            error(name, e.getMessage());
+            error(name, Wording.text(e.reason(), units));
             return null;
         }
     }
@@ -150,15 +156,15 @@ public final class Form {
     public @Nullable Double depth(String name, String label) {
         Double depth = quantity(name, QuantityText::metres);
         if (depth != null && !(depth >= 0 && depth <= DEEPEST_M)) {
-            error(name, label + " is at “" + value(name) + "”: expected 0 to 980 ft (300 m).");
+            fail(name, "forms.depth-range", label, Measure.depth(DEEPEST_M), value(name));
         }
         return depth;
     }
 
-    /** Adds an error when fish are told to be deeper than the water they are in. */
+    /** Adds an error when the fish are deeper than the water. */
     public void checkAboveBottom(String name, @Nullable Double fishM, @Nullable Double waterM) {
         if (fishM != null && waterM != null && fishM > waterM) {
-            error(name, "The fish is deeper than the water: exchange them.");
+            fail(name, "forms.fish-below-bottom");
         }
     }
 
@@ -172,9 +178,9 @@ public final class Form {
                 return value;
             }
         } catch (NumberFormatException e) {
-            // Told below, like what is no finite number.
+            // Reported below, as an infinite number is.
         }
-        error(name, "“" + value(name) + "” is no number: type it as 12 or 12.5.");
+        fail(name, "forms.number", value(name));
         return null;
     }
 
@@ -185,7 +191,7 @@ public final class Form {
         try {
             return Integer.valueOf(value(name));
         } catch (NumberFormatException e) {
-            error(name, "“" + value(name) + "” is no whole number: type it as 5.");
+            fail(name, "forms.whole", value(name));
             return null;
         }
     }
@@ -200,9 +206,9 @@ public final class Form {
                 return date;
             }
         } catch (DateTimeException e) {
-            // Told below, like a year that cannot be meant.
+            // Reported below, as an impossible year is.
         }
-        error(name, "“" + value(name) + "” is no date: type it as 2027-05-29.");
+        fail(name, "forms.date", value(name));
         return null;
     }
 
@@ -213,7 +219,7 @@ public final class Form {
         try {
             return LocalTime.parse(value(name).length() == 4 ? "0" + value(name) : value(name));
         } catch (DateTimeException e) {
-            error(name, "“" + value(name) + "” is no time: type it as 06:00, on the 24-hour clock.");
+            fail(name, "forms.time", value(name));
             return null;
         }
     }
@@ -239,7 +245,7 @@ public final class Form {
         try {
             return reading.read(value(name));
         } catch (BadQuantityException e) {
-            error(name, e.getMessage());
+            error(name, Wording.text(e.reason(), units));
             return null;
         }
     }
@@ -250,7 +256,7 @@ public final class Form {
         }
         E value = Coded.find(type, value(name)).orElse(null);
         if (value == null) {
-            error(name, "“" + value(name) + "” is none of " + Coded.choices(type) + ": choose one of them.");
+            fail(name, "forms.choice", value(name), Coded.choices(type));
         }
         return value;
     }
@@ -264,7 +270,7 @@ public final class Form {
             case YES -> true;
             case NO -> false;
             default -> {
-                error(name, "“" + value(name) + "” is neither yes nor no: choose one of them.");
+                fail(name, "forms.yes-or-no", value(name));
                 yield null;
             }
         };
@@ -283,9 +289,21 @@ public final class Form {
     /** A short text of people's own; null when empty. */
     public @Nullable String words(String name, String label, int longest) {
         if (value(name).length() > longest) {
-            error(name, label + " has " + value(name).length() + " characters: expected at most " + longest + ".");
+            fail(name, "forms.too-long", label, value(name).length(), longest);
         }
         return has(name) ? value(name) : null;
+    }
+
+    /** Adds a message of the message files as an error. */
+    public void fail(String name, String key, Object... values) {
+        error(name, Wording.text(units, key, values));
+    }
+
+    /** Adds a message of the message files as an error when a field that must be there is empty. */
+    public void needs(String name, String key) {
+        if (!has(name)) {
+            fail(name, key);
+        }
     }
 
     /** Adds an error when a field that must be there is empty. */

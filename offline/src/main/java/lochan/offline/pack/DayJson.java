@@ -27,7 +27,7 @@ import lochan.core.practice.Conditions;
 import lochan.core.practice.ForecastPeriod;
 import lochan.offline.json.Fields;
 
-/** What the model says of a competition day, as a pack has it. */
+/** Writes and reads the model of a competition day as a pack has it. */
 final class DayJson {
 
     private DayJson() {}

@@ -29,7 +29,7 @@ import org.jspecify.annotations.Nullable;
  * @param effort how much the phone computes
  * @param fished  by spot, what practice brought; spots that were not fished are left out
  * @param notAllowed what the angler's rules say against presentations, by their ids
- * @param waterC water temperature as it was last logged at home, °C; null: nobody logged it
+ * @param waterC water temperature as last logged at home, °C; null: never
  * @param days   by number; days that practice says nothing of are left out
  */
 public record Pack(

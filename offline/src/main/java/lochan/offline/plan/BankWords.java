@@ -12,7 +12,7 @@ import lochan.core.practice.ForecastPeriod;
 import lochan.offline.bag.Times;
 import org.jspecify.annotations.Nullable;
 
-/** What the forecast wind does to the bank of a spot, hour by hour, in words. */
+/** Says how the forecast wind meets the bank of a spot, hour by hour. */
 public final class BankWords {
 
     private BankWords() {}

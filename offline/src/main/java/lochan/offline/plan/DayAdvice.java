@@ -15,6 +15,7 @@ import lochan.core.live.MoveAdvice;
 import lochan.core.plan.PlanStop;
 import lochan.offline.alarm.Alarm;
 import lochan.offline.pack.Pack;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /** All that is said of one competition day while it is fished, from what was taken along. The heavy parts are kept from one asking to the next. */
@@ -66,7 +67,7 @@ public final class DayAdvice {
                     .distinct()
                     .map(pack.notAllowed()::get)
                     .filter(Objects::nonNull)
-                    .forEach(words -> cautions.add("Before you start, your rules say no: " + words));
+                    .forEach(words -> cautions.add(Wording.text("day.rules-say-no", words)));
         }
         List<Alarm.Timed> lightning = List.of();
         if (!over) {
@@ -97,15 +98,15 @@ public final class DayAdvice {
     /** Why there is no advice; null: there is. */
     private @Nullable String quiet(Instant now, CompetitionDay hours) {
         if (now.isBefore(hours.start())) {
-            return "Move advice starts with competition hours.";
+            return Wording.text("day.advice-not-yet");
         }
         if (!now.isBefore(hours.checkIn())) {
-            return "The day is over. Move advice is for competition hours.";
+            return Wording.text("day.advice-over");
         }
         if (pack.event().rules().format() == Format.LIMIT_LENGTH) {
-            return "There's no move advice for length events yet.";
+            return Wording.text("day.advice-not-by-length");
         }
-        return day == null ? "Add a spot and a lure to this event to get move advice." : null;
+        return day == null ? Wording.text("day.advice-needs-a-spot") : null;
     }
 
     private List<Caution> minded(Instant now) {
@@ -150,7 +151,7 @@ public final class DayAdvice {
     }
 
     /**
-     * What the map shows as things stand.
+     * The map now.
      *
      * @param position where the boat is; null: where it fishes
      */

@@ -13,6 +13,7 @@ import lochan.core.live.Outlooks;
 import lochan.core.plan.PlanStop;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.Times;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -75,8 +76,10 @@ public record DayAhead(
                 List.of(o.p10Grams(), o.p50Grams(), o.p90Grams()),
                 o.chanceOfTarget() == null
                         ? null
-                        : units.weight(event.rules().targetGrams()) + " or more: "
-                                + PlanWords.chance(o.chanceOfTarget()),
+                        : Wording.text(
+                                "ahead.target",
+                                units.weight(event.rules().targetGrams()),
+                                PlanWords.chance(o.chanceOfTarget())),
                 full ? PlanWords.chance(o.chanceOfMore()) : null,
                 kinds(ahead, standing, units),
                 ahead.triggers().stream().map(t -> fired(t, event)).toList());
@@ -87,7 +90,8 @@ public record DayAhead(
         if (fish == null) {
             return List.of();
         }
-        List<String> names = List.of("A small keeper", "A usual keeper", "A kicker");
+        List<String> names =
+                List.of(Wording.text("ahead.small"), Wording.text("ahead.usual"), Wording.text("ahead.kicker"));
         Double least = standing.bag().isFull()
                 ? standing.bag().fish().stream()
                         .filter(Fish::alive)
@@ -111,10 +115,13 @@ public record DayAhead(
     private static TriggerLine fired(FiredTrigger t, EventData event) {
         String by = Times.clock(t.trigger().at(), event.timeZone());
         String spot = event.spot(t.trigger().spotId()).orElseThrow().name();
-        String few = t.seen() == 0 ? "no bite" : t.seen() == 1 ? "one bite" : t.seen() + " bites";
         return new TriggerLine(
-                spot + " looks dead: " + few + " by " + by + ". " + PlanWords.chance(t.chance()) + " of such days had "
-                        + (t.seen() == 0 ? "none" : "no more") + " by then.",
+                Wording.text(
+                        t.seen() == 0 ? "ahead.dead-no-bite" : "ahead.dead",
+                        spot,
+                        t.seen(),
+                        by,
+                        PlanWords.chance(t.chance())),
                 PatternWords.of(t.to(), event));
     }
 }

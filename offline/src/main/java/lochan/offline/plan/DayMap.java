@@ -23,6 +23,7 @@ import lochan.core.plan.PlanStop;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.Times;
 import lochan.offline.pack.Pack;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /** Makes the Map screen of a day. */
@@ -100,17 +101,16 @@ final class DayMap {
                 .best(
                         best == null
                                 ? null
-                                : "Best now: "
-                                        + event.presentation(best.cell().presentationId())
+                                : Wording.text(
+                                        "spotmap.best-now",
+                                        event.presentation(best.cell().presentationId())
                                                 .orElseThrow()
-                                                .name()
-                                        + ", " + Math.round(10 * best.bites()) / 10.0 + " bites an hour"
-                                        + (best.keeperGrams() > 0
-                                                ? ", keepers " + units.weight(best.keeperGrams())
-                                                : ""))
+                                                .name(),
+                                        Math.round(10 * best.bites()) / 10.0,
+                                        best.keeperGrams() > 0 ? units.weight(best.keeperGrams()) : ""))
                 .fished(fished(spot, standing.today()))
                 .run(run(from, spot.position(), standing.now(), units))
-                .caution(event.offLimits(spot) ? "Off limits by your rules" : null)
+                .caution(event.offLimits(spot) ? Wording.text("spotmap.off-limits") : null)
                 .lure(best == null ? null : best.cell().presentationId())
                 .build();
     }
@@ -120,33 +120,38 @@ final class DayMap {
         if (spot.depthMinM() == null || spot.depthMaxM() == null) {
             return type;
         }
-        return type + ", " + units.depth(spot.depthMinM()) + " to " + units.depth(spot.depthMaxM());
+        return Wording.text("spotmap.kind", type, units.depth(spot.depthMinM()), units.depth(spot.depthMaxM()));
     }
 
     private String fished(Spot spot, Today today) {
         Pack.Fished practice = pack.fished().get(spot.id());
         String before = practice == null
-                ? "Not fished in practice"
-                : "Practice: " + Times.span(Duration.ofMinutes(practice.minutes())) + ", " + bites(practice.bites());
+                ? Wording.text("spotmap.not-fished")
+                : Wording.text(
+                        "spotmap.practice",
+                        Times.span(Duration.ofMinutes(practice.minutes())),
+                        bites(practice.bites()));
         long had = today.bites().stream()
                 .filter(b -> b.cell().spotId().equals(spot.id()))
                 .count();
         boolean fished =
                 today.efforts().stream().anyMatch(e -> e.cell().spotId().equals(spot.id()));
-        return before + (had > 0 || fished ? ". Today: " + bites(had) : "");
+        return had > 0 || fished ? Wording.text("spotmap.today", before, bites(had)) : before;
     }
 
     private static String bites(long count) {
-        return count == 0 ? "no bite" : count == 1 ? "1 bite" : count + " bites";
+        return Wording.text(count == 0 ? "spotmap.no-bite" : "spotmap.bites", count);
     }
 
     private @Nullable String run(Position from, Position to, Instant now, Units units) {
         return pack.runs()
                 .between(from, to, now)
                 .map(r -> r.time().compareTo(Runs.SAME_PLACE) < 0
-                        ? "You are there"
-                        : units.distance(r.metres()) + ", "
-                                + Times.span(r.time().plusSeconds(59)) + " run")
+                        ? Wording.text("spotmap.here")
+                        : Wording.text(
+                                "spotmap.run",
+                                units.distance(r.metres()),
+                                Times.span(r.time().plusSeconds(59))))
                 .orElse(null);
     }
 

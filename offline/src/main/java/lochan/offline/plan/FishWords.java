@@ -12,6 +12,7 @@ import lochan.core.lake.Spot;
 import lochan.core.notebook.KnownFish;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.Times;
+import lochan.wording.Wording;
 
 /** Known fish in words. */
 public final class FishWords {
@@ -29,22 +30,22 @@ public final class FishWords {
 
     /** As "between 10:30 and 14:00, wind up to 10 mph". */
     public static String window(KnownFish f, Units units) {
-        return hours(f) + (f.maxWindMps() == null ? "" : ", wind up to " + units.speed(f.maxWindMps()));
+        return hours(f) + (f.maxWindMps() == null ? "" : Wording.text("day.wind-up-to", units.speed(f.maxWindMps())));
     }
 
     private static String hours(KnownFish f) {
         if (f.from() == null && f.to() == null) {
-            return "any time";
+            return Wording.text("day.any-time");
         }
         if (f.from() == null) {
-            return "until " + f.to();
+            return Wording.text("day.until", f.to());
         }
-        return f.to() == null ? "from " + f.from() : "between " + f.from() + " and " + f.to();
+        return f.to() == null ? Wording.text("day.from", f.from()) : Wording.text("day.between", f.from(), f.to());
     }
 
     /** As "45 % a visit". */
     public static String chance(KnownFish f) {
-        return Math.round(100 * f.chancePerVisit(Assumptions.DEFAULTS.notebook())) + " % a visit";
+        return Wording.text("day.chance-a-visit", Math.round(100 * f.chancePerVisit(Assumptions.DEFAULTS.notebook())));
     }
 
     /** Fish to come back to by a time, and those of a day that are still to come, soonest first. */
@@ -58,8 +59,8 @@ public final class FishWords {
                         f.id(),
                         place(f, event),
                         f.kind() == KnownFish.Kind.SCHOOL
-                                ? "look again: they were not feeding"
-                                : "about " + units.weight(f.guessGrams()) + ", " + chance(f),
+                                ? Wording.text("day.look-again")
+                                : Wording.text("day.about", units.weight(f.guessGrams()), chance(f)),
                         requireNonNull(f.nextVisit()),
                         Times.clock(f.nextVisit(), zone),
                         f.isDue(now))));

@@ -17,8 +17,9 @@ import lochan.core.practice.ForecastPeriod;
 import lochan.core.quantity.Units;
 import lochan.offline.alarm.Alarm;
 import lochan.offline.bag.Times;
+import lochan.wording.Wording;
 
-/** What the angler's own forecast holds of lightning and wind in the hours that are left of a day, in words. */
+/** Says what lightning and wind the angler's forecast has for the rest of a day. */
 public final class Hazards {
 
     private Hazards() {}
@@ -44,10 +45,10 @@ public final class Hazards {
                     .filter(Objects::nonNull)
                     .max(Double::compare)
                     .orElse(rough);
-            words.add("Wind up to " + units.speed(wind) + " in your forecast " + s.words(event)
-                    + (limit != null && wind >= limit
-                            ? ": more than you run across open water in. Keep to the lee, or be in before."
-                            : ": open water is rough, the run home slower. Stay off what is beyond the boat."));
+            words.add(Wording.text(
+                    limit != null && wind >= limit ? "day.wind-over-limit" : "day.wind-rough",
+                    units.speed(wind),
+                    s.words(event)));
         }
         return words;
     }
@@ -65,7 +66,7 @@ public final class Hazards {
 
     private static String words(
             LightningHours.Span span, EventData event, Departures departures, Instant now, Position here) {
-        String hours = "Lightning hours " + RunWords.span(span, event);
+        String hours = Wording.text("day.lightning", RunWords.span(span, event));
         boolean next = departures.lightning(now).filter(span::equals).isPresent();
         Departures.LeaveBy leave = next
                 ? departures
@@ -73,19 +74,24 @@ public final class Hazards {
                         .filter(Departures.LeaveBy::forShelter)
                         .orElse(null)
                 : null;
-        String where = leave == null ? "" : ": wait at " + RunWords.destination(leave, event);
-        String by = leave == null || leave.to().position().equals(here)
-                ? "."
-                : leave.at().isAfter(now)
-                        ? ", leave here by " + Times.clock(leave.at(), event.timeZone()) + "."
-                        : ", go there now.";
-        return hours + where + by + " Thunder sooner: ashore at once.";
+        return hours + (leave == null ? "" : " " + shelter(leave, event, now, here)) + " "
+                + Wording.text("day.thunder-sooner");
+    }
+
+    private static String shelter(Departures.LeaveBy leave, EventData event, Instant now, Position here) {
+        String where = RunWords.destination(leave, event);
+        if (leave.to().position().equals(here)) {
+            return Wording.text("day.wait-here", where);
+        }
+        return leave.at().isAfter(now)
+                ? Wording.text("day.wait-at", where, Times.clock(leave.at(), event.timeZone()))
+                : Wording.text("day.wait-at-now", where);
     }
 
     private record Span(Instant from, Instant to) {
 
         String words(EventData event) {
-            return Times.clock(from, event.timeZone()) + " to " + Times.clock(to, event.timeZone());
+            return Wording.text("day.span", Times.clock(from, event.timeZone()), Times.clock(to, event.timeZone()));
         }
     }
 

@@ -6,7 +6,7 @@ import lochan.core.event.Position;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the Map screen shows on the lake.
+ * The places and the route the Map screen draws on the lake.
  *
  * @param places the spots, the nearest first
  * @param route  corners of what is left of the day's plan from where the boat is; none: nothing is planned

@@ -13,6 +13,7 @@ import lochan.core.planning.valuation.Strategy;
 import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.Times;
+import lochan.wording.Wording;
 
 /** Plans in words. */
 public final class PlanWords {
@@ -23,17 +24,17 @@ public final class PlanWords {
     public static String chance(double p) {
         long percent = Math.round(100 * p);
         if (percent >= 100) {
-            return "over 99%";
+            return Wording.text("plans.over-99");
         }
         if (percent <= 0) {
-            return "under 1%";
+            return Wording.text("plans.under-1");
         }
-        return percent + "%";
+        return Wording.text("plans.percent", percent);
     }
 
     /** A difference of weights with its sign, as "+3 oz". */
     public static String difference(double grams, Units units) {
-        return difference(grams, units, "no difference");
+        return difference(grams, units, Wording.text("plans.no-difference"));
     }
 
     /** @param none said where it is nothing */
@@ -70,16 +71,19 @@ public final class PlanWords {
 
     /** As "No bite by 07:50 at Sill Ledge". */
     public static String trigger(Backups.Trigger t, EventData event) {
-        return (t.bitesBelow() == 1 ? "No bite" : "Fewer than " + t.bitesBelow() + " bites") + " by "
-                + Times.clock(t.at(), event.timeZone()) + " at " + spot(t.spotId(), event);
+        return Wording.text(
+                t.bitesBelow() == 1 ? "plans.no-bite-by" : "plans.few-bites-by",
+                t.bitesBelow(),
+                Times.clock(t.at(), event.timeZone()),
+                spot(t.spotId(), event));
     }
 
     public static String strategy(Strategy strategy) {
         return switch (strategy) {
-            case BALANCED -> "balanced";
-            case SAFE_LIMIT -> "safe limit";
-            case BIG_FISH -> "big fish";
-            case TARGET -> "target weight";
+            case BALANCED -> Wording.text("plans.balanced");
+            case SAFE_LIMIT -> Wording.text("plans.safe-limit");
+            case BIG_FISH -> Wording.text("plans.big-fish");
+            case TARGET -> Wording.text("plans.target");
         };
     }
 }

@@ -17,9 +17,10 @@ import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.planning.valuation.Strategy;
 import lochan.core.quantity.Units;
 import lochan.offline.bag.Times;
+import lochan.wording.Wording;
 
 /**
- * What is left of a day, planned again from where the boat is in days like this one so far. It lies beside the plan until the angler takes it.
+ * The rest of a day, planned again from the boat's place in days like this one so far. It stays beside the plan until the angler takes it.
  *
  * @param words the stops in words
  * @param adds  what they add to the bag, and what the rest of the plan would
@@ -57,12 +58,11 @@ public record RestOfDay(String words, String adds, String asOf, List<PlanStop> p
         PlanValuer valuer = new PlanValuer(likely, standing.bag());
         double now = standing.bag().weighedGrams();
         return new RestOfDay(
-                stops.isEmpty()
-                        ? "No stop pays for its run any more: stay."
-                        : PlanWords.stops(stops, model.event()) + ".",
-                "It adds " + units.weight(factor * (valuer.formula(stops) - now))
-                        + " to the bag on average, the rest of your plan "
-                        + units.weight(factor * (valuer.formula(Outlooks.rest(plan, standing.now())) - now)) + ".",
+                stops.isEmpty() ? Wording.text("ahead.no-stop-pays") : PlanWords.stops(stops, model.event()) + ".",
+                Wording.text(
+                        "ahead.rest-adds",
+                        units.weight(factor * (valuer.formula(stops) - now)),
+                        units.weight(factor * (valuer.formula(Outlooks.rest(plan, standing.now())) - now))),
                 Times.clock(standing.now(), model.event().timeZone()),
                 whole(plan, standing.now(), stops));
     }
@@ -72,7 +72,7 @@ public record RestOfDay(String words, String adds, String asOf, List<PlanStop> p
         return new DayPlanner(likely, runs, begin, new DayPlanner.Wishes(Strategy.BALANCED, locked, c -> true), seed);
     }
 
-    /** The plan as it was fished until now, then the new stops. */
+    /** The plan as fished until now, then the new stops. */
     private static List<PlanStop> whole(List<PlanStop> plan, Instant now, List<PlanStop> rest) {
         List<PlanStop> whole = new ArrayList<>();
         for (PlanStop s : plan) {

@@ -18,6 +18,7 @@ import lochan.core.planning.runs.LightningHours;
 import lochan.core.planning.runs.Passages;
 import lochan.core.planning.runs.Shelter;
 import lochan.offline.bag.Times;
+import lochan.wording.Wording;
 
 /** The runs of a plan in words: where to wait, and what is wrong with them. */
 public final class RunWords {
@@ -27,8 +28,8 @@ public final class RunWords {
     /** A place of a run: a spot's name, "the launch" or "check-in". */
     public static String place(String id, EventData event) {
         return switch (id) {
-            case Shelter.LAUNCH -> "the launch";
-            case Shelter.CHECK_IN -> "check-in";
+            case Shelter.LAUNCH -> Wording.text("runs.the-launch");
+            case Shelter.CHECK_IN -> Wording.text("runs.check-in");
             default -> event.spot(id).map(Spot::name).orElse(id);
         };
     }
@@ -36,8 +37,11 @@ public final class RunWords {
     /** As "Wait at the launch 12:50 to 14:30: lightning". */
     public static String wait(Passages.Wait wait, EventData event) {
         ZoneId zone = event.timeZone();
-        return "Wait at " + place(wait.at().id(), event) + " " + Times.clock(wait.arrive(), zone) + " to "
-                + Times.clock(wait.until(), zone) + ": lightning";
+        return Wording.text(
+                "runs.wait",
+                place(wait.at().id(), event),
+                Times.clock(wait.arrive(), zone),
+                Times.clock(wait.until(), zone));
     }
 
     /** The waits on the way to a stop, or home; empty: none. */
@@ -56,12 +60,12 @@ public final class RunWords {
                 ? PlanCheck.legs(event, plan, planning, runs).stream()
                         .flatMap(l -> l.waits().stream())
                         .filter(w -> w.until().isAfter(now))
-                        .map(w -> "Your plan: " + wait(w, event) + ".")
+                        .map(w -> Wording.text("runs.your-plan", wait(w, event)))
                         .toList()
                 : List.of();
     }
 
-    /** What is wrong with the runs of a plan and with its stops in lightning, in the order of the day. */
+    /** Returns the problems of a plan's runs and of its stops in lightning, in the order of the day. */
     public static List<String> troubles(
             EventData event, Plan plan, List<PlanCheck.Leg> legs, Assumptions.Planning planning) {
         List<String> troubles = new ArrayList<>();
@@ -70,7 +74,8 @@ public final class RunWords {
             if (i < plan.stops().size()) {
                 PlanStop stop = plan.stops().get(i);
                 stopTrouble(event, stop, planning)
-                        .ifPresent(words -> troubles.add(place(stop.spotId(), event) + " " + words));
+                        .ifPresent(words ->
+                                troubles.add(Wording.text("runs.at-spot", place(stop.spotId(), event), words)));
             }
         }
         return List.copyOf(troubles);
@@ -79,36 +84,31 @@ public final class RunWords {
     /** As "lies in lightning hours, 13:00 to 14:30: be ashore then"; empty: it does not. */
     public static Optional<String> stopTrouble(EventData event, PlanStop stop, Assumptions.Planning planning) {
         return PlanCheck.lightningAt(event, stop, planning)
-                .map(span -> "lies in lightning hours, " + span(span, event) + ": be ashore then");
+                .map(span -> Wording.text("runs.in-lightning", span(span, event)));
     }
 
-    /** What is wrong with a run; empty: nothing. */
+    /** Returns the problem of a run; empty: none. */
     public static Optional<String> trouble(PlanCheck.Leg leg, EventData event) {
         if (leg.fits()) {
             return Optional.empty();
         }
         String to = place(leg.to(), event);
         if (!leg.reachable()) {
-            return Optional.of(
-                    leg.wind()
-                            ? "there is no way to " + to + " in the lee, and more wind than the boat takes"
-                            : "there is no way by water to " + to
-                                    + (event.lake() != null
-                                                    && !event.lake().offLimits().isEmpty()
-                                            ? " round what is off limits"
-                                            : ""));
+            boolean offLimits =
+                    event.lake() != null && !event.lake().offLimits().isEmpty();
+            String around = offLimits ? "runs.no-route-around" : "runs.no-route";
+            return Optional.of(Wording.text(leg.wind() ? "runs.no-sheltered-route" : around, to));
         }
-        return Optional.of(
-                leg.inLightning()
-                        ? "lightning comes on the run to " + to + " before the boat is there or ashore: leave "
-                                + place(leg.from(), event) + " earlier"
-                        : "the run to " + to + " is " + leg.shortMinutes() + " min short"
-                                + (leg.inLee() ? ", in the lee" : ""));
+        if (leg.inLightning()) {
+            return Optional.of(Wording.text("runs.lightning-on-run", to, place(leg.from(), event)));
+        }
+        return Optional.of(Wording.text(leg.inLee() ? "runs.short-in-lee" : "runs.short", to, leg.shortMinutes()));
     }
 
     /** As "13:00 to 14:30". */
     static String span(LightningHours.Span span, EventData event) {
-        return Times.clock(span.from(), event.timeZone()) + " to " + Times.clock(span.to(), event.timeZone());
+        return Wording.text(
+                "day.span", Times.clock(span.from(), event.timeZone()), Times.clock(span.to(), event.timeZone()));
     }
 
     /** What to leave for: "check-in", or a shelter. */

@@ -20,6 +20,7 @@ import lochan.core.planning.runs.Departures;
 import lochan.core.quantity.Units;
 import lochan.offline.alarm.Alarm;
 import lochan.offline.bag.Times;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -58,7 +59,7 @@ public record StayOrMove(
         String asOf,
         @Nullable DayAhead ahead) {
 
-    /** A day that is fished, as it stands. */
+    /** A day under way. */
     private record Now(EventData event, int day, MoveAdvice.State standing, Units units) {
 
         ZoneId zone() {
@@ -117,32 +118,31 @@ public record StayOrMove(
     private static String act(MoveAdvice.Answer found, Now now) {
         Departures.LeaveBy leave = found.leaveBy();
         if (leave != null && leave.forShelter() && !now.standing().now().isBefore(leave.at())) {
-            return "Lightning: be ashore at " + RunWords.destination(leave, now.event()) + ".";
+            return Wording.text("move.lightning", RunWords.destination(leave, now.event()));
         }
         if (found.best() == null) {
-            return now.standing().fishing() == null
-                    ? "No other spot can be reached in time."
-                    : "Stay: no other spot can be reached in time.";
+            return Wording.text(now.standing().fishing() == null ? "move.none-in-time" : "move.stay-none-in-time");
         }
         String move = PlanWords.cell(found.best().cell(), now.event());
         if (found.go()) {
-            return "Go: " + move + ".";
+            return Wording.text("move.go", move);
         }
         boolean asLongAsMayBe = (leave != null && found.best().leaveAt().equals(leave.at()))
                 || !found.best().leaveAt().isBefore(now.event().day(now.day()).checkIn());
-        return "Stay."
-                + (asLongAsMayBe
-                        ? ""
-                        : " If nothing bites, go at " + now.clock(found.best().leaveAt()) + ": " + move + ".");
+        return asLongAsMayBe
+                ? Wording.text("move.stay")
+                : Wording.text("move.stay-until", now.clock(found.best().leaveAt()), move);
     }
 
     private static String why(MoveAdvice.Answer found, Units units) {
-        String stay = found.stay() == null ? "" : "The next hour here adds " + units.weight(found.stay());
+        String stay = found.stay() == null ? "" : units.weight(found.stay());
         if (found.best() == null) {
-            return stay.isEmpty() ? "" : stay + ".";
+            return stay.isEmpty() ? "" : Wording.text("move.next-hour-here", stay);
         }
-        return (stay.isEmpty() ? "The next hour there adds " : stay + ", there ")
-                + units.weight(found.best().gainGrams()) + ", run and set-up counted.";
+        String there = units.weight(found.best().gainGrams());
+        return stay.isEmpty()
+                ? Wording.text("move.next-hour-there", there)
+                : Wording.text("move.next-hour", stay, there);
     }
 
     /**
@@ -176,15 +176,19 @@ public record StayOrMove(
 
     private static String words(Next next, Now now) {
         Instant at = next.leaveAt();
-        String leave = "";
-        if (at != null) {
-            leave = at.isAfter(now.standing().now())
-                    ? "; leave here by " + now.clock(at) + ", in "
-                            + Times.span(Duration.between(now.standing().now(), at))
-                    : "; to be on time you had to leave by " + now.clock(at);
+        String arrive = now.clock(next.stop().arrive());
+        String cell = PlanWords.cell(Cell.of(next.stop()), now.event());
+        if (at == null) {
+            return Wording.text("move.next", arrive, cell);
         }
-        return "Next in your plan: " + now.clock(next.stop().arrive()) + " "
-                + PlanWords.cell(Cell.of(next.stop()), now.event()) + leave + ".";
+        return at.isAfter(now.standing().now())
+                ? Wording.text(
+                        "move.next-leave-by",
+                        arrive,
+                        cell,
+                        now.clock(at),
+                        Times.span(Duration.between(now.standing().now(), at)))
+                : Wording.text("move.next-late", arrive, cell, now.clock(at));
     }
 
     /** What to ring for when it is time to leave for it; null: nothing. */

@@ -18,6 +18,7 @@ import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.QuantityText;
 import lochan.offline.form.Form;
 import lochan.offline.spot.SightingForm;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /** A bite as a form gives it. */
@@ -37,7 +38,7 @@ public final class BiteForm {
      */
     public static Optional<Bite> read(Form form, @Nullable Instant at) {
         Outcome outcome = form.choice("outcome", Outcome.class);
-        form.need("outcome", "The outcome is missing: choose one.");
+        form.needs("outcome", "practiceforms.outcome");
         Species species = form.choice("species", Species.class);
         FishSize size = size(form);
         BiteNotes notes = notes(form);
@@ -60,10 +61,10 @@ public final class BiteForm {
                 if ((size.grams() != null && size.grams() > HEAVIEST_GRAMS)
                         || (size.mm() != null && size.mm() > LONGEST_MM)
                         || (size.hiGrams() != null && size.hiGrams() > HEAVIEST_GRAMS)) {
-                    form.error("size", "“" + form.value("size") + "” is larger than any bass: check the unit.");
+                    form.fail("size", "practiceforms.too-big", form.value("size"));
                 }
             } catch (BadQuantityException e) {
-                form.error("size", e.getMessage());
+                form.error("size", Wording.text(e.reason(), form.units()));
             }
         }
         Double guessed = form.quantity("guessed", QuantityText::grams);

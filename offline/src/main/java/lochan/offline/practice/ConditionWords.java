@@ -73,7 +73,7 @@ public final class ConditionWords {
         return String.join(BETWEEN, words);
     }
 
-    /** Temperature, wind and sky alone; what nobody noted is left out. */
+    /** Temperature, wind and sky alone; missing values are left out. */
     public static List<String> sky(Conditions c, Units units) {
         List<String> words = new ArrayList<>();
         if (c.waterTempC() != null) {

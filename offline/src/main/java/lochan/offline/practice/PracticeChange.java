@@ -69,7 +69,7 @@ public sealed interface PracticeChange {
         }
     }
 
-    /** The same of a bite's form. */
+    /** A bite with its form edited. */
     record BiteEdited(
             String id, Instant at, String stopId, String biteId, Map<String, String> fields, Map<String, String> before)
             implements PracticeChange {
@@ -80,7 +80,7 @@ public sealed interface PracticeChange {
         }
     }
 
-    /** What the electronics showed. */
+    /** A waypoint marked from the electronics. */
     record WaypointMarked(String id, Instant at, Waypoint waypoint) implements PracticeChange {}
 
     record BiteDeleted(String id, Instant at, String stopId, String biteId) implements PracticeChange {}
@@ -95,7 +95,7 @@ public sealed interface PracticeChange {
      */
     static Optional<PracticeChange> read(Form form, Names names, String id, Instant at) {
         if (id.isBlank() || id.length() > LONGEST_ID || id.chars().anyMatch(Character::isISOControl)) {
-            form.error("what", "The change has no id of 1 to 64 characters: open the app again and log it once more.");
+            form.fail("what", "practiceforms.no-id");
         }
         @Nullable
         PracticeChange change =
@@ -121,7 +121,7 @@ public sealed interface PracticeChange {
                     default -> null;
                 };
         if (change == null && form.ok()) {
-            form.error("what", "“" + form.value("what") + "” is nothing that can be logged: open the app again.");
+            form.fail("what", "practiceforms.unknown-change", form.value("what"));
         }
         return form.ok() ? Optional.ofNullable(change) : Optional.empty();
     }
@@ -137,7 +137,7 @@ public sealed interface PracticeChange {
 
     private static @Nullable PracticeChange spot(Form form, String id, Instant at) {
         Position position = form.degrees("position");
-        form.need("position", "The position is missing: switch the phone's position on, or type it.");
+        form.needs("position", "practiceforms.position");
         return position == null || !form.ok()
                 ? null
                 : new NewSpot(id, at, form.value("spot"), form.has("name") ? form.value("name") : "New spot", position);
@@ -145,7 +145,7 @@ public sealed interface PracticeChange {
 
     private static PracticeChange started(Form form, Names names, String id, Instant at) {
         if (!names.spots().containsKey(form.value("spot"))) {
-            form.error("spot", "There is no such spot: choose one of the list.");
+            form.fail("spot", "forms.spot-from-list");
         }
         List<String> presentations = Stream.of(form.value("presentation").split(","))
                 .filter(names.presentations()::containsKey)
@@ -157,7 +157,7 @@ public sealed interface PracticeChange {
 
     private static @Nullable PracticeChange bite(Form form, Names names, String id, Instant at) {
         if (form.has("presentation") && !names.presentations().containsKey(form.value("presentation"))) {
-            form.error("presentation", "There is no such lure: choose one of the list.");
+            form.fail("presentation", "forms.lure-from-list");
         }
         return BiteForm.read(form, at)
                 .map(b -> new BiteLogged(id, at, form.value("stop"), b))

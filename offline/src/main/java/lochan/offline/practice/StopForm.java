@@ -1,6 +1,5 @@
 package lochan.offline.practice;
 
-import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -9,6 +8,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import lochan.core.Measure;
 import lochan.core.practice.Bite;
 import lochan.core.practice.BiteNotes;
 import lochan.core.practice.ClarityTrend;
@@ -36,6 +36,10 @@ import org.jspecify.annotations.Nullable;
 /** Stops and bites as forms, and back. */
 public final class StopForm {
 
+    private static final int DECIMALS_OF_MINUTES = 3;
+    private static final double COLDEST_C = -5;
+    private static final double WARMEST_C = 50;
+    private static final double STRONGEST_MPS = 100;
     private static final int LONGEST_WORDS = 80;
     /** A longer stay at one spot is more often a wrong time than a long stay. */
     private static final Duration USUAL = Duration.ofHours(6);
@@ -109,7 +113,7 @@ public final class StopForm {
     }
 
     private static String minutes(double minutes) {
-        return BigDecimal.valueOf(minutes).stripTrailingZeros().toPlainString();
+        return Units.plain(minutes, DECIMALS_OF_MINUTES);
     }
 
     private static String clock(Instant time, ZoneId zone) {
@@ -119,9 +123,9 @@ public final class StopForm {
     /** The stop a form says; empty when something is wrong, which then stands beside its field. */
     public static Optional<PracticeStop> read(
             Form form, String id, List<Bite> bites, List<Presentation> presentations, ZoneId zone) {
-        form.need("spot", "The spot is missing: choose where it was.");
-        form.need("date", "The date is missing.");
-        form.need("start", "The start is missing: type a time as 06:30.");
+        form.needs("spot", "practiceforms.spot");
+        form.needs("date", "practiceforms.date");
+        form.needs("start", "practiceforms.start");
         LocalDate date = form.date("date");
         LocalTime from = form.time("start");
         LocalTime to = form.time("end");
@@ -131,17 +135,13 @@ public final class StopForm {
         Integer bycatch = form.whole("bycatch");
         Double idle = form.number("idleMinutes");
         if (idle != null && !(idle >= 0 && idle <= 1440)) {
-            form.error(
-                    "idleMinutes",
-                    "The minutes not fished are " + form.value("idleMinutes") + ": expected 0 to 1440, or nothing.");
+            form.fail("idleMinutes", "practiceforms.minutes-range", form.value("idleMinutes"));
         }
         List<PresentationTime> fished = new ArrayList<>();
         for (Presentation p : presentations) {
             Double minutes = form.number("minutes/" + p.id());
             if (minutes != null && !(minutes >= 0 && minutes <= 1440)) {
-                form.error(
-                        "minutes/" + p.id(),
-                        "The minutes are " + form.value("minutes/" + p.id()) + ": expected 0 to 1440, or nothing.");
+                form.fail("minutes/" + p.id(), "practiceforms.minutes-range", form.value("minutes/" + p.id()));
             }
             if (form.has("fished/" + p.id()) || minutes != null) {
                 fished.add(new PresentationTime(
@@ -153,13 +153,13 @@ public final class StopForm {
         }
         Conditions conditions = conditions(form);
         if (anglers != null && (anglers < 1 || anglers > 2)) {
-            form.error("anglers", "Anglers is " + anglers + ": expected 1 or 2.");
+            form.fail("anglers", "practiceforms.anglers", anglers);
         }
         if (follows != null && (follows < 0 || follows > 1000)) {
-            form.error("follows", "Follows is " + follows + ": expected 0 to 1000.");
+            form.fail("follows", "practiceforms.count-range", follows);
         }
         if (bycatch != null && (bycatch < 0 || bycatch > 1000)) {
-            form.error("bycatch", "Bycatch is " + bycatch + ": expected 0 to 1000.");
+            form.fail("bycatch", "practiceforms.count-range", bycatch);
         }
         if (date == null || from == null || !form.ok()) {
             return Optional.empty();
@@ -169,25 +169,19 @@ public final class StopForm {
                 ? null
                 : endDate.atTime(to).atZone(zone).toInstant();
         if (end != null && !end.isAfter(start)) {
-            form.error("end", "The stop ends before it starts. Enter a later end, or its date.");
+            form.fail("end", "practiceforms.ends-before-start");
         } else if (isLong(start, end) && !form.has("longStop")) {
             form.put("asksLong", "on");
-            form.error(
-                    "end",
-                    "This stop lasts " + Times.span(Duration.between(start, end))
-                            + ". Check its times, or confirm it.");
+            form.fail("end", "practiceforms.long-stop", Times.span(Duration.between(start, end)));
         }
         if (end != null
                 && idle != null
                 && idle * 60_000 > Duration.between(start, end).toMillis()) {
-            form.error(
-                    "idleMinutes",
-                    "The minutes not fished are " + form.value("idleMinutes")
-                            + ", but the stop is shorter: correct one of them.");
+            form.fail("idleMinutes", "practiceforms.idle-longer-than-stop", form.value("idleMinutes"));
         }
         if (bites.stream()
                 .anyMatch(b -> b.at() != null && (b.at().isBefore(start) || (end != null && b.at().isAfter(end))))) {
-            form.error("start", "One bite is outside these times. Change its time or extend the stop.");
+            form.fail("start", "practiceforms.bite-outside");
         }
         return form.ok()
                 ? Optional.of(PracticeStopBuilder.builder()
@@ -213,21 +207,21 @@ public final class StopForm {
         Double wind = form.quantity("windMps", QuantityText::mps);
         Integer boats = form.whole("boatsNear");
         if (visibility != null && !(visibility >= 0.01 && visibility <= 100)) {
-            form.error(
-                    "visibilityM",
-                    "The visibility is " + form.value("visibilityM")
-                            + ": expected more than 0, or nothing when unknown.");
+            form.fail("visibilityM", "practiceforms.visibility-range", form.value("visibilityM"));
         }
-        if (temperature != null && !(temperature >= -5 && temperature <= 50)) {
-            form.error(
+        if (temperature != null && !(temperature >= COLDEST_C && temperature <= WARMEST_C)) {
+            form.fail(
                     "waterTempC",
-                    "The water has " + form.value("waterTempC") + " degrees: expected 23 to 122 °F (−5 to 50 °C).");
+                    "practiceforms.temperature-range",
+                    Measure.temperature(COLDEST_C),
+                    Measure.temperature(WARMEST_C),
+                    form.value("waterTempC"));
         }
-        if (wind != null && wind > 100) {
-            form.error("windMps", "The wind is " + form.value("windMps") + ": expected at most 220 mph.");
+        if (wind != null && wind > STRONGEST_MPS) {
+            form.fail("windMps", "practiceforms.wind-range", Measure.speed(STRONGEST_MPS), form.value("windMps"));
         }
         if (boats != null && (boats < 0 || boats > 1000)) {
-            form.error("boatsNear", "Boats near is " + boats + ": expected 0 to 1000.");
+            form.fail("boatsNear", "practiceforms.count-range", boats);
         }
         Double bait = form.depth("baitDepthM", "The bait");
         Boolean baitSeen = form.truth("baitSeen");
@@ -282,7 +276,7 @@ public final class StopForm {
                 .put("lossWay", notes.lossWay());
     }
 
-    /** A size as it was typed, as long as that still means the same; else as it would be typed. */
+    /** A size as typed, as long as that still means the same; else as it would be typed. */
     public static String typed(@Nullable FishSize size, Units units) {
         if (size == null) {
             return "";

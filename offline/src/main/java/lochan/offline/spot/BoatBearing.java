@@ -8,6 +8,7 @@ import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.WaypointText;
 import lochan.offline.form.Form;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /** A place that a form tells: its position, the boat's with its heading and where from there the place was seen, or two of the boat's with bearings or ranges. */
@@ -28,15 +29,13 @@ public final class BoatBearing {
         if (form.has("seen")) {
             return fromTheBoat(form, position);
         }
-        form.need(
-                "position",
-                "The position is missing: type latitude and longitude as 45.3100, -118.9400, or take the boat's.");
+        form.needs("position", "spotforms.position");
         return position.apply("position");
     }
 
     /** Where two bearings cross or two ranges meet, from two places of the boat. */
     private static @Nullable Position crossed(Form form, Function<String, @Nullable Position> position) {
-        form.need("position", "The first place of the boat is missing: type it, or use your position.");
+        form.needs("position", "spotforms.first-position");
         Position first = position.apply("position");
         Position second = position.apply("position2");
         Double bearing1 = form.number("bearing1");
@@ -53,32 +52,30 @@ public final class BoatBearing {
             place = CrossFix.ofRanges(
                     first, range1, second, range2, !form.value("side").equals("right"));
         } else {
-            form.error("position2", "Type a bearing from both places, or a range from both.");
+            form.fail("position2", "spotforms.two-bearings-or-ranges");
             return null;
         }
         if (place.isEmpty()) {
-            form.error(
-                    "position2",
-                    "They do not meet: check both places; bearings must cross at 15 degrees or more, ranges must reach each other.");
+            form.fail("position2", "spotforms.no-crossing");
         }
         return place.orElse(null);
     }
 
     private static @Nullable Position fromTheBoat(Form form, Function<String, @Nullable Position> position) {
-        form.need("position", "The boat's position is missing: type it, or use your position.");
+        form.needs("position", "spotforms.boat-position");
         Position boat = position.apply("position");
         Double heading = form.number("heading");
         try {
             WaypointText waypoint = WaypointText.read(form.value("seen"), form.units());
             if (!waypoint.fromNorth() && !form.has("heading")) {
-                form.error("heading", "The heading is missing: type it in degrees from north, 0 to 360.");
+                form.fail("heading", "spotforms.heading");
             }
             if (heading != null && !(heading >= 0 && heading <= CIRCLE)) {
-                form.error("heading", "The heading is " + form.value("heading") + ": expected 0 to 360 degrees.");
+                form.fail("heading", "spotforms.heading-range", form.value("heading"));
             }
             return boat == null || !form.ok() ? null : waypoint.from(boat, heading == null ? 0 : heading);
         } catch (BadQuantityException e) {
-            form.error("seen", e.getMessage());
+            form.error("seen", Wording.text(e.reason(), form.units()));
             return null;
         }
     }

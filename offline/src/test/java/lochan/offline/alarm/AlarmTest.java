@@ -39,11 +39,11 @@ class AlarmTest {
         assertThat(rung(day))
                 .containsExactly(
                         "10:19 Leave for the next stop: Sill Ledge, Carolina rig",
-                        "11:15 Come back to Old Boathouse.",
+                        "11:15 Go back to Old Boathouse.",
                         "12:30 Be ashore by 13:00.",
                         "12:45 Be ashore by 13:00.",
-                        "14:21 Leave for check-in by 14:41: in 20 minutes.",
-                        "14:31 Leave for check-in by 14:41: in 10 minutes.",
+                        "14:21 Leave for check-in by 14:41: 20 minutes left.",
+                        "14:31 Leave for check-in by 14:41: 10 minutes left.",
                         "14:41 Leave for check-in now.");
     }
 

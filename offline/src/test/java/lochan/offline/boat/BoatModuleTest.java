@@ -221,7 +221,7 @@ class BoatModuleTest {
         };
     }
 
-    /** What the page sends of a log. */
+    /** Returns a log as the page sends it. */
     private static ObjectNode sent(Log log, Units units) {
         ObjectNode known = EventFileWriter.log(log.event(), log.entries());
         known.put("now", ++given).set("units", PackWriter.units(units));
@@ -333,7 +333,7 @@ class BoatModuleTest {
         return form;
     }
 
-    /** What is typed is read as the server reads it, with the same words where it cannot be. */
+    /** The phone reads typed values as the server does, with the same messages. */
     @Test
     void readTheSame() throws Exception {
         Random random = new Random(7);
@@ -351,7 +351,7 @@ class BoatModuleTest {
             Form form = new Form(typed, units);
             BagLog known = BagLog.replay(log.event(), log.entries());
             Optional<Entry> entry = FormEntry.read(form, log.event(), NAMES, "new", at);
-            entry.flatMap(known::append).map(FormEntry::onForm).ifPresent(v -> form.error(v.field(), v.message()));
+            entry.flatMap(known::append).map(FormEntry::onForm).ifPresent(form::violation);
             sameErrors(answer, form, typed);
             if (form.ok()) {
                 taken++;

@@ -82,14 +82,14 @@ class DayAdviceTest {
     void saysWhetherToStayHowTheDayMayEndAndWhatToWatch() {
         PlanScreen screen = screen("09:40");
         StayOrMove stay = screen.stay();
-        assertThat(stay.why()).contains("adds", "run and set-up counted");
+        assertThat(stay.why()).contains("Next hour", "(run included)");
         assertThat(stay.next()).contains("Next in your plan");
         assertThat(stay.leaveAt()).isBetween(at("09:40"), event.day(1).checkIn());
         assertThat(stay.ahead().low()).contains("lb");
         assertThat(stay.ahead().target()).contains("15 lb 0 oz or more:");
         assertThat(stay.ahead().kinds().getLast().name()).isEqualTo("A kicker");
         assertThat(stay.ahead().grams()).isSorted();
-        assertThat(screen.cautions()).anyMatch(t -> t.contains("in your forecast 13:00 to"));
+        assertThat(screen.cautions()).anyMatch(t -> t.contains("forecast 13:00 to"));
         assertThat(screen.due().getFirst().time()).isEqualTo("09:30");
         assertThat(screen.due().getFirst().now()).isTrue();
     }
@@ -104,16 +104,16 @@ class DayAdviceTest {
         assertThat(of(Map.of(lure, "banned."))
                         .screen(List.of(), at("03:00"), null)
                         .cautions())
-                .contains("Before you start, your rules say no: banned.");
+                .contains("Before you start, check your rules: banned.");
     }
 
-    /** What was fished until now stays; the rest begins no earlier, and where the boat really is. */
+    /** Stops already fished stay; the rest begins no earlier, and at the boat. */
     @Test
     void theRestOfTheDayKeepsWhatWasFished() {
         Instant now = at("09:40");
         RestOfDay rest = advice.rest(until(now), now, null);
         assertThat(rest.asOf()).isEqualTo("09:40");
-        assertThat(rest.adds()).contains("to the bag on average, the rest of your plan");
+        assertThat(rest.adds()).contains("to the bag on average; the rest of your plan");
         assertThat(rest.plan()).filteredOn(s -> s.arrive().isBefore(now)).allSatisfy(s -> assertThat(event.planOf(1))
                 .anyMatch(p -> p.spotId().equals(s.spotId()) && p.arrive().equals(s.arrive())));
         assertThat(rest.plan()).isSortedAccordingTo(java.util.Comparator.comparing(s -> s.arrive()));
@@ -125,7 +125,7 @@ class DayAdviceTest {
         MapScreen map = advice.map(until(at("09:40")), at("09:40"), boat);
         MapScreen.Place nearest = map.places().getFirst();
         assertThat(nearest.id()).isEqualTo("harth-grass");
-        assertThat(nearest.run()).isEqualTo("You are there");
+        assertThat(nearest.run()).isEqualTo("You're there");
         assertThat(nearest.fished()).startsWith("Practice: 1 h 35 min, 7 bites");
         assertThat(nearest.best()).startsWith("Best now: ");
         assertThat(map.places()).allSatisfy(p -> assertThat(p.share()).isBetween(0.0, 1.0));
@@ -151,7 +151,7 @@ class DayAdviceTest {
         assertThat(screen.lightning()).singleElement().satisfies(l -> {
             assertThat(l.at()).isEqualTo(at("10:00"));
             assertThat(l.words())
-                    .contains("Lightning hours 10:00 to 11:30: wait at ", ", leave here by 09:", "Thunder sooner");
+                    .contains("Lightning hours 10:00 to 11:30. Wait at ", ": leave here by 09:", "thunder sooner");
         });
         assertThat(screen.cautions()).noneMatch(c -> c.startsWith("Your plan: "));
         PlanStop early = event.planOf(1).getFirst();
@@ -173,7 +173,7 @@ class DayAdviceTest {
     void coldWaterIsSaidByWhatWasLogged() {
         assertThat(screen("09:40").minded()).singleElement().satisfies(c -> {
             assertThat(c.title()).isEqualTo("Cold water, 54 °F");
-            assertThat(c.words()).contains("Life jacket");
+            assertThat(c.words()).contains("life jacket");
         });
     }
 }

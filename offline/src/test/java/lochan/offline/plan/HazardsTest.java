@@ -79,10 +79,9 @@ class HazardsTest {
                         part("10:00", "11:00", 18, false),
                         part("13:00", "14:00", 5, true)))
                 .satisfiesExactly(
-                        l -> assertThat(l)
-                                .startsWith("Lightning hours 12:00 to 14:30: wait at the launch. Thunder sooner"),
-                        w -> assertThat(w).startsWith("Wind up to 18 mph in your forecast 08:00 to 11:00:"),
-                        w -> assertThat(w).startsWith("Wind up to 20 mph in your forecast 12:00 to 13:00:"));
+                        l -> assertThat(l).startsWith("Lightning hours 12:00 to 14:30. Wait at the launch."),
+                        w -> assertThat(w).startsWith("Wind to 18 mph forecast 08:00 to 11:00."),
+                        w -> assertThat(w).startsWith("Wind to 20 mph forecast 12:00 to 13:00."));
     }
 
     @Test
@@ -97,6 +96,6 @@ class HazardsTest {
         Boat light = new Boat(18, 9, 4, 8 * MPH, null, null, null, Map.of());
         ForecastPeriod breeze = part("08:00", "12:00", 10, false);
         assertThat(told(Boat.USUAL, "06:30", breeze)).isEmpty();
-        assertThat(told(light, "06:30", breeze)).singleElement().asString().contains("Wind up to 10 mph");
+        assertThat(told(light, "06:30", breeze)).singleElement().asString().contains("Wind to 10 mph");
     }
 }

@@ -56,7 +56,7 @@ class PracticeLogTest {
         return PracticeScreen.of(log, MORNING.plusSeconds(60L * minute), null, Units.USUAL);
     }
 
-    /** Whatever is logged: one stop is open at most, none ends before it begins, and what takes a change back leaves all as it was. */
+    /** Whatever is logged: one stop is open at most, none ends before it begins, and what takes a change back leaves all unchanged. */
     @ParameterizedTest
     @ValueSource(ints = {1, 2, 3, 4, 5, 6})
     void everyChangeCanBeTakenBackAndOneStopIsOpenAtMost(int seed) {
@@ -174,7 +174,7 @@ class PracticeLogTest {
     void whatCannotBeReadSaysWhy() {
         Form form = new Form(Map.of("what", "bite", "stop", "one", "outcome", "landed", "size", "heavy"), Units.USUAL);
         assertThat(PracticeChange.read(form, NAMES, "b", MORNING)).isEmpty();
-        assertThat(form.errors("size")).singleElement().asString().contains("“heavy” is no");
+        assertThat(form.errors("size")).singleElement().asString().contains("“heavy” isn't a weight");
         assertThat(read(Map.of("what", "start", "spot", "gone"), "s", 0)).isEmpty();
         assertThat(read(Map.of("what", "spot", "spot", "here"), "s", 0))
                 .as("without a position")

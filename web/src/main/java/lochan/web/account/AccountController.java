@@ -7,10 +7,10 @@ import java.security.MessageDigest;
 import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
-import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.web.shared.Views;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -63,7 +63,7 @@ class AccountController {
             if (wait.isPresent()) {
                 form.error("code", tooMany(wait.get()));
             } else if (!same(access.setupCode(), form.value("code"))) {
-                form.error("code", "This is not the code: it stands in the terminal in which Lochan was started.");
+                form.fail("code", "account.setup-code-wrong");
             }
         }
         Optional<Angler> angler = form.ok() ? accounts.makeFirst(form.value("name"), password) : Optional.empty();
@@ -109,11 +109,9 @@ class AccountController {
                 return "redirect:/events";
             }
             if (joined.refused() == Accounts.Refusal.NAME) {
-                form.error("name", "This name is taken: choose another.");
+                form.fail("name", "account.name-taken");
             } else {
-                form.error(
-                        "code",
-                        "This code is not valid: it was used, has expired, or is mistyped. Ask for another one.");
+                form.fail("code", "account.code-wrong");
             }
         }
         return Views.show("account/join", model, new JoinView(form));
@@ -128,7 +126,7 @@ class AccountController {
     static void checkPassword(Form form, String password, @Nullable String again) {
         Accounts.passwordProblem(password).ifPresent(p -> form.error("password", p));
         if (!password.equals(again)) {
-            form.error("again", "The two passwords differ: type the same one twice.");
+            form.fail("again", "account.passwords-differ");
         }
     }
 
@@ -154,7 +152,7 @@ class AccountController {
         Optional<Angler> angler = accounts.signIn(form.value("name"), fields.getOrDefault("password", ""));
         if (angler.isEmpty()) {
             response.setStatus(HttpStatus.UNAUTHORIZED.value());
-            form.error("password", "Name or password is wrong: check both and try again.");
+            form.fail("password", "account.sign-in-wrong");
             return signInPage(form, model);
         }
         throttle.succeeded(angler.get().accountId(), request.getRemoteAddr());
@@ -162,10 +160,10 @@ class AccountController {
         return "redirect:/events";
     }
 
-    /** What is said to one who has to wait. */
+    /** Returns the message for an angler who has to wait. */
     static String tooMany(Duration wait) {
         long seconds = Math.max(1, wait.plusMillis(999).toSeconds());
-        return "Too many tries from here: wait " + Count.of(seconds, "second") + " and try again.";
+        return Wording.text("account.too-many", seconds);
     }
 
     record SignInView(Form form, boolean demo) {}

@@ -27,7 +27,7 @@ class AccountRepository {
         return !db.fetchExists(ACCOUNT);
     }
 
-    /** Adds the account when it is the first; whoever comes second gets nothing. */
+    /** Adds the account when it is the first; the second gets nothing. */
     Optional<Long> addFirst(String name, String passwordHash) {
         int added = db.insertInto(ACCOUNT, ACCOUNT.NAME, ACCOUNT.PASSWORD_HASH)
                 .select(DSL.select(DSL.val(name), DSL.val(passwordHash))

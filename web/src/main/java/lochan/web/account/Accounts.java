@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import lochan.core.Coded;
 import lochan.core.quantity.Units;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -48,14 +49,13 @@ public class Accounts {
     /** What forbids a name or password; empty when nothing does. */
     static Optional<String> nameProblem(String name) {
         return name.isBlank() || name.length() > LONGEST_NAME
-                ? Optional.of("The name has " + name.length() + " characters: expected 1 to " + LONGEST_NAME + ".")
+                ? Optional.of(Wording.text("account.name-length", LONGEST_NAME))
                 : Optional.empty();
     }
 
     static Optional<String> passwordProblem(String password) {
         return password.length() < SHORTEST_PASSWORD || password.length() > LONGEST_PASSWORD
-                ? Optional.of("The password has " + password.length() + " characters: expected " + SHORTEST_PASSWORD
-                        + " to " + LONGEST_PASSWORD + "; a few words in a row are easy to keep in mind.")
+                ? Optional.of(Wording.text("account.password-length", SHORTEST_PASSWORD, LONGEST_PASSWORD))
                 : Optional.empty();
     }
 
@@ -73,7 +73,7 @@ public class Accounts {
     /**
      * Makes an account for one who has a code of the administrator's, which is used up by it.
      *
-     * @return the angler, or why not; a name that is taken leaves the code as it was
+     * @return the angler, or why not; a name that is taken leaves the code valid
      */
     @Transactional
     Registration join(String code, String name, String password) {
@@ -106,7 +106,7 @@ public class Accounts {
         return repository.all();
     }
 
-    /** A code by which one account can be made; it is told once and kept as a hash only. */
+    /** A code by which one account can be made; it is shown once and kept as a hash only. */
     String invite(long accountId) {
         String code = Secrets.code();
         repository.addInvitation(

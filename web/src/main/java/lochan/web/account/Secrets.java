@@ -37,7 +37,7 @@ final class Secrets {
         return code.toString();
     }
 
-    /** A code as it was typed, without what people leave out or add. */
+    /** A code as typed, without what people leave out or add. */
     static String plain(String code) {
         return code.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
     }

@@ -24,7 +24,7 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 import org.springframework.security.web.header.writers.StaticHeadersWriter;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** What is open to whom, and the headers of every answer. */
+/** Decides which pages are open to whom, and sets the headers of every answer. */
 @Configuration(proxyBeanMethods = false)
 @EnableConfigurationProperties(Access.class)
 class SecurityConfiguration {
@@ -35,7 +35,7 @@ class SecurityConfiguration {
     private static final String PERMISSIONS =
             "geolocation=(self), screen-wake-lock=(self), accelerometer=(self), camera=(), display-capture=(), "
                     + "gyroscope=(self), hid=(), magnetometer=(self), microphone=(self), midi=(), payment=(), serial=(), usb=()";
-    /** What is the same for everybody: it is given out without a look at the session, also while the records cannot be reached. */
+    /** Lists the files that are alike for everyone: they are served without the session, and while the database is down. */
     static final List<String> PUBLIC_FOLDERS = List.of("/assets/", "/js/", "/schema/");
 
     static final List<String> PUBLIC_FILES = List.of("/worker.js", "/lochan.crt", "/alive");
@@ -90,7 +90,7 @@ class SecurityConfiguration {
         return http.build();
     }
 
-    /** A name that only stands for this machine is not told to be reached by TLS for ever: other programs answer at it too. */
+    /** A name that only means this machine is not bound to TLS forever: other programs answer at it too. */
     private static void headers(HttpSecurity http) throws Exception {
         http.headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
                 .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))

@@ -7,11 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lochan.core.Coded;
-import lochan.core.quantity.Count;
 import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Views;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -72,9 +72,7 @@ class SettingsController {
         SettingsView view = new SettingsView(
                 form,
                 isOwn(angler),
-                devices == 1
-                        ? "Only this device is signed in."
-                        : Count.of(devices, "device") + " are signed in, with this one.",
+                Wording.text(devices == 1 ? "account.one-device" : "account.devices", devices),
                 devices > 1,
                 administrator ? accounts.all().stream().map(Angler::name).toList() : List.of(),
                 administrator
@@ -84,10 +82,7 @@ class SettingsController {
     }
 
     private static @Nullable String withdraw(int codes) {
-        if (codes == 0) {
-            return null;
-        }
-        return "Withdraw " + (codes == 1 ? "the unused code" : Count.of(codes, "unused code"));
+        return codes == 0 ? null : Wording.text("account.withdraw", codes);
     }
 
     private boolean isOwn(Angler angler) {
@@ -137,14 +132,14 @@ class SettingsController {
         int ended = sessions.end(angler, request.getSession().getId());
         entrance.renew(request, response);
         flash.addFlashAttribute(
-                "notice", "Password changed." + (ended == 0 ? "" : " Other devices have to sign in again."));
+                "notice", Wording.text(ended == 0 ? "account.password-changed" : "account.password-changed-others"));
         return BACK;
     }
 
     /** Adds what is wrong with a password that has to be the account's own. */
     private void checkCurrent(Angler angler, String field, String password, HttpServletRequest request, Form form) {
         if (!isOwn(angler)) {
-            form.error(field, "The demo's account has no password and stays as it is.");
+            form.fail(field, "account.demo-has-no-password");
             return;
         }
         Optional<Duration> wait = throttle.attempt(angler.accountId(), request.getRemoteAddr());
@@ -153,7 +148,7 @@ class SettingsController {
         } else if (accounts.isPassword(angler.accountId(), password)) {
             throttle.succeeded(angler.accountId(), request.getRemoteAddr());
         } else {
-            form.error(field, "The password is wrong.");
+            form.fail(field, "account.password-wrong");
         }
     }
 
@@ -161,8 +156,7 @@ class SettingsController {
     String endOthers(@AuthenticationPrincipal Angler angler, HttpServletRequest request, RedirectAttributes flash) {
         int ended = sessions.end(angler, request.getSession().getId());
         flash.addFlashAttribute(
-                "notice",
-                ended == 0 ? "No other device was signed in." : Count.of(ended, "other device") + " signed out.");
+                "notice", Wording.text(ended == 0 ? "account.no-other-device" : "account.others-signed-out", ended));
         return BACK;
     }
 

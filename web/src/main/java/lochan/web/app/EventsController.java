@@ -120,7 +120,7 @@ class EventsController {
         return Views.show("app/events", model, new EventsView(rows, deleted(account), problems, fileName));
     }
 
-    /** What comes next before the first competition day. */
+    /** Returns the next step before the first competition day. */
     private static Next before(long daysToGo, int spots, int stops) {
         if (spots == 0) {
             return new Next("spots", "Add spots");

@@ -16,6 +16,7 @@ import lochan.eventformat.JsonLimits;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
+import lochan.wording.Wording;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.web.csrf.CsrfToken;
@@ -112,7 +113,7 @@ class BoatController {
             if (refusals.get(i).isPresent()) {
                 refused.addObject()
                         .put("id", id)
-                        .put("message", refusals.get(i).get().message());
+                        .put("message", Wording.text(refusals.get(i).get().reason(), accounts.units(key.accountId())));
             } else if (!changed.isEmpty()) {
                 moved.addObject().put("id", id).put("message", changed);
             }

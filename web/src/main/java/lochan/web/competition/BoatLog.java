@@ -12,7 +12,7 @@ import lochan.offline.bag.Names;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What the page in the boat must know to keep the bag by itself: event, log, names, units, and the time at the server. */
+/** Gives the page in the boat all it needs to keep the bag without a signal: event, log, names, units and the server's time. */
 @Component
 public class BoatLog {
 

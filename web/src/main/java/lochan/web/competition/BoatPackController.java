@@ -30,7 +30,7 @@ import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What the boat's app takes along to advise without a signal, and the plan that it brings back. */
+/** Packs what the boat's app needs to advise without a signal, and takes back the plan it sends. */
 @RestController
 class BoatPackController {
 

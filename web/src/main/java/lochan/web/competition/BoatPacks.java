@@ -33,7 +33,7 @@ public class BoatPacks {
     /**
      * All but the depths.
      *
-     * @param known  the event as it stands, or as it is supposed
+     * @param known  the current event, or as it is supposed
      * @param now    of whose water level the depths of spots are
      * @param factor by which what is to come is scaled
      */

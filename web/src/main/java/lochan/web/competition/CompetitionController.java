@@ -28,7 +28,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The log of a competition day at the desk, its result, and entries put right. */
+/** The log of a competition day at the desk, its result, and corrected entries. */
 @Controller
 class CompetitionController {
 
@@ -95,7 +95,7 @@ class CompetitionController {
         FormEntry.read(form, event.event(), Names.in(event), code, log.ago(ago))
                 .flatMap(e -> log.append(key, e))
                 .map(FormEntry::onForm)
-                .ifPresent(v -> form.error(v.field(), v.message()));
+                .ifPresent(form::violation);
         if (!form.ok()) {
             return page(key, null, form, model);
         }

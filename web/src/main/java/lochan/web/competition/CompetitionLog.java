@@ -75,9 +75,7 @@ public class CompetitionLog implements EventPart {
             if (refusal.isPresent()) {
                 String time = Dates.clock(entry.at(), event.timeZone());
                 return Optional.of(new Violation(
-                        "limit",
-                        "Under these rules the entry of " + time + " in the competition log could not stand ("
-                                + refusal.get().message() + ") Void or correct it first, or keep the rules."));
+                        "limit", LogConflict.RULES_CONFLICT, time, refusal.get().reason()));
             }
         }
         return Optional.empty();
@@ -166,16 +164,13 @@ public class CompetitionLog implements EventPart {
         if (there != null) {
             return content(there).equals(content(entry))
                     ? Optional.empty()
-                    : Optional.of(new Violation(
-                            "id", "Another phone already logged a different entry with this id. Log this one again."));
+                    : Optional.of(new Violation("id", LogConflict.OTHER_PHONE));
         }
         if (hidden) {
-            return Optional.of(new Violation(
-                    "id", "The demo's clock stands before entries of this log: set it to a later time first."));
+            return Optional.of(new Violation("id", LogConflict.DEMO_CLOCK));
         }
         if (known.size() >= MOST_ENTRIES) {
-            return Optional.of(new Violation(
-                    "id", "This log has " + MOST_ENTRIES + " entries, the most there can be. Nothing was saved."));
+            return Optional.of(new Violation("id", LogConflict.FULL, MOST_ENTRIES));
         }
         return log.append(entry);
     }

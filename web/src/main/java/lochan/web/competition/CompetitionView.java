@@ -6,7 +6,7 @@ import lochan.offline.bag.BagView;
 import lochan.offline.form.Form;
 
 /**
- * What the Competition page shows.
+ * The contents of the Competition page.
  *
  * @param cautions  what the forecast holds in what is left of the day shown, and where its plan waits
  * @param freshCode for the entry of a form; each form adds its own ending

@@ -47,7 +47,7 @@ class DayReviews {
     }
 
     /**
-     * What was found.
+     * The review, with its day.
      *
      * @param review of the day; null: it had no plan
      * @param scores of all finished days

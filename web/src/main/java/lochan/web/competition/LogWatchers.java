@@ -66,7 +66,7 @@ class LogWatchers {
         send(key, page, SseEmitter.event().comment("beat"));
     }
 
-    /** A page that wants to be told; of too many the one longest open is let go. */
+    /** A page that wants news; of too many the one open longest is closed. */
     SseEmitter watch(EventKey key, String session) {
         SseEmitter stream = new SseEmitter(LONGEST.toMillis());
         Page page = new Page(session, stream);
@@ -82,7 +82,7 @@ class LogWatchers {
         return stream;
     }
 
-    /** Who has signed out is told nothing more. */
+    /** A signed-out reader gets no more news. */
     @EventListener
     void end(SessionEnded over) {
         open.values().forEach(pages -> pages.stream()
@@ -126,7 +126,7 @@ class LogWatchers {
         try {
             page.stream().complete();
         } catch (IllegalStateException e) {
-            // Its reader went away meanwhile: nobody is left to be told.
+            // Its reader went away meanwhile: no reader is left.
             LoggerFactory.getLogger(LogWatchers.class).debug("a page was gone already", e);
         }
     }

@@ -20,7 +20,7 @@ import lochan.web.shared.Dates;
  *
  * @param fan     outline between the lighter and the heavier days, as a path
  * @param middle  the middle day, as a path
- * @param bag     the bag as it was, as a path
+ * @param bag     the bag, as a path
  * @param hours   of the clock
  * @param weights marks of the weight axis
  * @param rows    the same as a table

@@ -8,7 +8,7 @@ import lochan.web.modelling.BackgroundComputation;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the review of a competition day shows.
+ * The contents of the review of a competition day.
  *
  * @param job     null before the day is over and in length events; what is computed of the day is null until it is done
  * @param planned whether there was a plan; null until it is known

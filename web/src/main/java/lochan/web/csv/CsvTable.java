@@ -130,7 +130,7 @@ public record CsvTable(List<String> header, List<Row> rows) {
             text = new String(bytes, Charset.forName("windows-1252"));
         }
         if (text.indexOf('\0') >= 0) {
-            throw new CsvException("it is no text: save the sheet as CSV, not as a workbook");
+            throw new CsvException("this isn't a text file. Save the sheet as CSV");
         }
         return text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text;
     }

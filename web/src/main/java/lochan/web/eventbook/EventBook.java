@@ -25,7 +25,7 @@ public class EventBook {
         this.parts = List.copyOf(parts);
     }
 
-    /** The event as it stands. Stops of a plan at a spot that was deleted are left out. */
+    /** The current event. Stops of a plan at a spot that was deleted are left out. */
     @Transactional(readOnly = true)
     public EventData event(EventKey key) {
         EventData event = TransactionSynchronizationManager.isCurrentTransactionReadOnly()
@@ -61,7 +61,7 @@ public class EventBook {
         return new EventFile(event(key), events.extras(key));
     }
 
-    /** What is meant for days that move, as "2 plans". */
+    /** Returns the records that move with the days, as "2 plans". */
     @Transactional(readOnly = true)
     public List<String> onDays(EventKey key, DayMoves moves) {
         return parts.stream()

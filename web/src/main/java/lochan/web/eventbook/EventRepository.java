@@ -70,7 +70,7 @@ class EventRepository {
     }
 
     /**
-     * Holds an event for a write until the transaction ends: whoever else writes to it waits.
+     * Holds an event for a write until the transaction ends: other writers wait.
      *
      * @throws NotThereException when there is none any more
      */

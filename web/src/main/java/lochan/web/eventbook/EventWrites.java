@@ -52,7 +52,7 @@ final class EventWrites implements MethodInterceptor {
         }
     }
 
-    /** What the method throws ends the transaction: nothing of it is kept. */
+    /** An exception ends the transaction: nothing of it is kept. */
     private @Nullable Object held(EventKey key, MethodInvocation invocation) throws Throwable {
         AtomicReference<@Nullable Object> given = new AtomicReference<>();
         try {

@@ -109,14 +109,12 @@ public class Events {
         for (String code : repository.speciesInUse(key)) {
             Species species = Coded.get(Species.class, code);
             if (event.rules().rule(species).isEmpty()) {
-                found.add(new Violation(
-                        "species", "Fish logged as " + code + " need its rule: keep it, or change those fish first."));
+                found.add(new Violation("species", EventConflict.SPECIES_IN_USE, species));
             }
         }
         int planned = repository.lastPlannedDay(key);
         if (planned > event.days().size()) {
-            found.add(new Violation(
-                    "days", "There is a plan for day " + planned + ": keep that day, or delete the plan first."));
+            found.add(new Violation("days", EventConflict.DAY_HAS_PLAN, planned));
         }
         return found;
     }
@@ -155,7 +153,7 @@ public class Events {
         }
     }
 
-    /** What the event's file held that this version does not know, by pointer. */
+    /** Returns the fields of the event's file that this version does not know, by pointer. */
     public Map<String, String> extras(EventKey key) {
         return repository.extras(key);
     }

@@ -65,7 +65,7 @@ public class Decks {
             List<StopAdvice> advice) {}
 
     /**
-     * What the rules say of a stop.
+     * The advice for a stop.
      *
      * @param planned of what is planned there; null: it has no sheet
      * @param rather  lures in the boat that the rules like better, best first
@@ -80,8 +80,7 @@ public class Decks {
     public Deck of(EventKey key, EventData event, List<PlanStop> stops, List<PlanStop> backups) {
         Tackle tackle = tackles.tackle(key.accountId());
         Map<Rule, Double> weights = tackles.weights(key.accountId());
-        Units units = accounts.units(key.accountId());
-        DeckList list = DeckList.of(event, stops, backups, tackle, weights, units, Assumptions.DEFAULTS);
+        DeckList list = DeckList.of(event, stops, backups, tackle, weights, Assumptions.DEFAULTS);
         List<Presentation> tiedOn = presentations(
                 event,
                 Stream.concat(stops.stream(), backups.stream())
@@ -95,11 +94,11 @@ public class Decks {
                 broken,
                 inBoat(event, tackle, tiedOn),
                 PackItem.of(event.event(), list.rows()),
-                advice(event, stops, tackle, weights, units));
+                advice(event, stops, tackle, weights));
     }
 
     private static List<StopAdvice> advice(
-            EventData event, List<PlanStop> stops, Tackle tackle, Map<Rule, Double> weights, Units units) {
+            EventData event, List<PlanStop> stops, Tackle tackle, Map<Rule, Double> weights) {
         Situations situations = new Situations(event, Assumptions.DEFAULTS);
         List<Lure> allowed = tackle.lures().stream()
                 .filter(l -> !tackle.inBoat(l.id()).isEmpty())
@@ -117,10 +116,10 @@ public class Decks {
                             .map(spot -> situations.at(spot, s.arrive()))
                             .orElse(Situation.UNKNOWN);
                     LureAdvice planned = tackle.lure(s.presentationId())
-                            .map(l -> LureAdvice.of(l, at, units, weights, Assumptions.DEFAULTS.advice()))
+                            .map(l -> LureAdvice.of(l, at, weights, Assumptions.DEFAULTS.advice()))
                             .orElse(null);
                     List<LureAdvice> rather =
-                            LureAdvice.ranked(allowed, at, units, weights, Assumptions.DEFAULTS.advice()).stream()
+                            LureAdvice.ranked(allowed, at, weights, Assumptions.DEFAULTS.advice()).stream()
                                     .filter(x -> !x.ruledOut())
                                     .filter(x -> planned == null || x.score() > planned.score() + CLEARLY_BETTER)
                                     .limit(MOST_RATHER)
@@ -164,12 +163,13 @@ public class Decks {
                         event, stops.stream().map(PlanStop::presentationId).toList()));
     }
 
-    /** The same of all the event's presentations, in words by their ids. */
+    /** Returns the checks of all the event's presentations, in words by their ids. */
     public Map<String, String> notAllowed(EventKey key, EventData event) {
+        Units units = accounts.units(key.accountId());
         return check(key, event, event.presentations()).stream()
                 .collect(Collectors.toMap(
                         g -> requireNonNull(g.presentationId()),
-                        GearCheck::words,
+                        g -> GearWords.of(g, units),
                         (a, b) -> a + " " + b,
                         LinkedHashMap::new));
     }

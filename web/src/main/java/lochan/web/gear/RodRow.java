@@ -13,6 +13,7 @@ import lochan.core.planning.backups.Backups;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Tackle;
 import lochan.web.shared.Dates;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -65,7 +66,9 @@ public record RodRow(
                     .tied(DeckWords.setup(r.setup(), tackle, units))
                     .hooks(DeckWords.hooks(r.setup(), tackle))
                     .line(DeckWords.lines(r.rod(), units))
-                    .poor(r.fit().words())
+                    .poor(r.fit().reasons().stream()
+                            .map(f -> Wording.text(f, units))
+                            .toList())
                     .stops(r.stops().stream()
                             .map(d -> stop(deck.list().demands().get(d), event))
                             .toList())

@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.Duration;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 
@@ -49,10 +50,10 @@ final class Bodies {
         response.getWriter()
                 .write(
                         switch (status) {
-                            case CONTENT_TOO_LARGE -> "That is too large. Nothing was saved.";
-                            case REQUEST_TIMEOUT -> "The connection is too slow. Nothing was saved. Try again.";
-                            case FORBIDDEN -> "Sign in first. Nothing was saved.";
-                            default -> "That form isn't valid. Nothing was saved.";
+                            case CONTENT_TOO_LARGE -> Wording.text("errors.body-too-large");
+                            case REQUEST_TIMEOUT -> Wording.text("errors.body-too-slow");
+                            case FORBIDDEN -> Wording.text("errors.body-forbidden");
+                            default -> Wording.text("errors.body-invalid");
                         });
         response.flushBuffer();
     }

@@ -8,6 +8,7 @@ import java.sql.SQLTransientConnectionException;
 import java.util.Map;
 import java.util.stream.Stream;
 import lochan.core.Lookup;
+import lochan.wording.Wording;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -22,32 +23,22 @@ import org.springframework.web.bind.annotation.RequestMapping;
 class ErrorPages implements ErrorController {
 
     /**
-     * What is said.
+     * The contents of the error page.
      *
      * @param status of the answer
      */
     record ErrorView(int status, String title, String words) {}
 
     private static final Map<Integer, ErrorView> KNOWN = Map.of(
-            400, new ErrorView(400, "That request wasn't valid", "Go back, reload the page and try again."),
-            403,
-                    new ErrorView(
-                            403,
-                            "This page is out of date",
-                            "Reload it and try again. Everything saved earlier is still here."),
-            404, new ErrorView(404, "Page not found", "It was deleted, or it belongs to another account."),
-            413,
-                    new ErrorView(
-                            413,
-                            "The file is too large",
-                            "An event file has at most 20 MB, a grid of depths or a track at most 50 MB."),
-            429, new ErrorView(429, "Too many tries", "Wait a while and try again."));
-    private static final ErrorView AWAY = new ErrorView(
-            503,
-            "Database unavailable",
-            "The database isn't answering, or its disk is full. Nothing was saved. Try again in a moment. If it persists, see the server log and “Backup” in the README.");
+            400, new ErrorView(400, Wording.text("errors.invalid"), Wording.text("errors.invalid-why")),
+            403, new ErrorView(403, Wording.text("errors.out-of-date"), Wording.text("errors.out-of-date-why")),
+            404, new ErrorView(404, Wording.text("errors.not-found"), Wording.text("errors.not-found-why")),
+            413, new ErrorView(413, Wording.text("errors.too-large"), Wording.text("errors.too-large-why")),
+            429, new ErrorView(429, Wording.text("errors.too-many"), Wording.text("errors.too-many-why")));
+    private static final ErrorView AWAY =
+            new ErrorView(503, Wording.text("errors.no-database"), Wording.text("errors.no-database-why"));
     private static final ErrorView BUSY =
-            new ErrorView(503, "Lochan is busy", "Nothing was saved. Try again in a moment.");
+            new ErrorView(503, Wording.text("errors.busy"), Wording.text("errors.busy-why"));
 
     @RequestMapping("/error")
     String error(HttpServletRequest request, HttpServletResponse response, Model model) {
@@ -70,11 +61,7 @@ class ErrorPages implements ErrorController {
             return AWAY;
         }
         return KNOWN.getOrDefault(
-                status,
-                new ErrorView(
-                        status,
-                        "Something went wrong",
-                        "Nothing was done; what was saved before is kept. Go back and try again. If it happens again, the terminal of Lochan says why."));
+                status, new ErrorView(status, Wording.text("errors.failed"), Wording.text("errors.failed-why")));
     }
 
     private static Stream<Throwable> causes(Throwable failure) {

@@ -15,7 +15,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
 /**
- * What the instruments of the boat say that the server is on, and its scale. Whoever runs Lochan names their addresses ({@code LOCHAN_NMEA},
+ * Listens to the instruments of the boat the server is aboard, and to its scale. The operator names their addresses ({@code LOCHAN_NMEA},
  * {@code LOCHAN_SCALE}): no page can have the server connect to anything.
  */
 @Service

@@ -18,7 +18,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ResponseBody;
 
-/** What the boat's instruments and the scale say now, and how it goes with them. */
+/** Shows the current readings of the boat's instruments and the scale, and the state of the links. */
 @Controller
 class InstrumentsController {
 
@@ -30,7 +30,7 @@ class InstrumentsController {
         this.accounts = accounts;
     }
 
-    /** What the page shows. */
+    /** The contents of the page. */
     record InstrumentsView(
             Instruments.Health boat,
             Instruments.Health scale,

@@ -5,7 +5,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import lochan.core.lake.structure.Candidate.Kind;
 
-/** The shape by which each kind of candidate is told on maps and in lists: paths of SVG within ±9. */
+/** The shape that marks each kind of candidate on maps and in lists: paths of SVG within ±9. */
 public final class CandidateSigns {
 
     private static final Map<Kind, String> SHAPES = new EnumMap<>(Map.of(

@@ -10,7 +10,7 @@ import lochan.core.quantity.Units;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** A day as it was fished, on the map: its stops in their order and the ways between them. */
+/** A fished day, on the map: its stops in their order and the ways between them. */
 @Component
 public class DayMarks {
 

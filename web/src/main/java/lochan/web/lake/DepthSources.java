@@ -17,7 +17,7 @@ import lochan.web.eventbook.Events;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
-/** What the depths of a lake rest on: a map that came as a file, and the angler's own soundings, which refine it. */
+/** Builds the depths of a lake from a map that came as a file and from the angler's own soundings, which refine it. */
 @Service
 public class DepthSources {
 
@@ -105,7 +105,7 @@ public class DepthSources {
     public void keepSurvey(EventKey key, Survey survey, List<Sounding> soundings) throws BadGridException {
         Lake lake = lakes.lake(key);
         if (lake == null || soundings.stream().noneMatch(s -> lake.holds(s.position()))) {
-            throw new BadGridException("none of the soundings lies on the lake");
+            throw new BadGridException(MapProblem.SOUNDINGS_OFF_LAKE);
         }
         change(key, () -> writes.addSurvey(key, survey, soundings, clock.instant()), () -> {
             List<Sounding> all = new ArrayList<>(surveys.soundings(key));

@@ -160,7 +160,7 @@ public class Lakes implements EventPart {
         return winds.get(lake, l -> new ShoreWind(l, Assumptions.DEFAULTS.bank()));
     }
 
-    /** The same by the hour: at the boat's rough-water speed in hours of wind. */
+    /** Returns the runs by the hour: at the boat's rough-water speed in hours of wind. */
     public DayRuns dayRuns(EventData event) {
         return DayRuns.of(
                 event,
@@ -207,7 +207,7 @@ public class Lakes implements EventPart {
                 .map(sum -> phones.get(sum, k -> survey(key, sum).thinned(PHONE_CELLS)));
     }
 
-    /** What the shape of the bottom makes worth a look; empty without depths. */
+    /** Returns structure worth a look; empty without depths. */
     public List<Candidate> structure(EventKey key, StructureFinder.Filter wanted) {
         return depthRepository
                 .checksum(key)

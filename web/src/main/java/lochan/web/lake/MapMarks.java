@@ -69,7 +69,7 @@ public record MapMarks(
             @Nullable String caution,
             @Nullable String lure) {}
 
-    /** What the electronics showed, in words. */
+    /** A waypoint's description. */
     public record Sign(String id, double lat, double lon, String words) {}
 
     /** A candidate of the map. */
@@ -120,7 +120,7 @@ public record MapMarks(
                 .shore(new double[0]);
     }
 
-    /** A spot of which nothing more is told than where it is. */
+    /** A spot with its position alone. */
     public static MapMarksPlaceBuilder place(Spot s, EventData event) {
         return MapMarksPlaceBuilder.builder()
                 .id(s.id())

@@ -40,40 +40,35 @@ final class MapTrial {
                 computed(lake);
             }
         } catch (IllegalArgumentException | IllegalStateException | ArithmeticException e) {
-            throw new BadGridException("what comes of it can't be stored or computed on ("
-                    + String.valueOf(e.getMessage()).lines().findFirst().orElse("") + ")");
+            throw new BadGridException(
+                    MapProblem.UNUSABLE,
+                    String.valueOf(e.getMessage()).lines().findFirst().orElse(""));
         }
     }
 
     private static void size(DepthGrid grid) throws BadGridException {
         if (!(grid.stepM() >= LEAST_CELL_M) || !(grid.stepM() <= MOST_CELL_M)) {
-            throw new BadGridException(String.format(
-                    Locale.ROOT,
-                    "its cells are %.2g m wide: a lake's are from 0.2 m to 5 km. Check the cell size and the coordinate system",
-                    grid.stepM()));
+            throw new BadGridException(MapProblem.CELL_WIDTH, String.format(Locale.ROOT, "%.2g", grid.stepM()));
         }
     }
 
     private static void size(Lake lake) throws BadGridException {
         if (lake.bodies().stream().allMatch(b -> b.shore().isEmpty())) {
-            throw new BadGridException("it has no water");
+            throw new BadGridException(MapProblem.NO_WATER);
         }
         Extent e = lake.extent();
         double up = (e.north() - e.south()) * Position.METRES_PER_DEGREE;
         double across = (e.east() - e.west()) * Position.metresPerDegreeEast((e.south() + e.north()) / 2);
         double larger = Math.max(up, across);
         if (!(larger >= LEAST_ACROSS_M && larger <= MOST_ACROSS_M) || e.north() > NORTHMOST || e.south() < -NORTHMOST) {
-            throw new BadGridException(String.format(
-                    Locale.ROOT,
-                    "the lake would be %.3g km across: expected 20 m to 300 km. Check the file's coordinate system",
-                    larger / 1000));
+            throw new BadGridException(MapProblem.LAKE_WIDTH, String.format(Locale.ROOT, "%.3g", larger / 1000));
         }
     }
 
     private static void stored(Lake lake) throws BadGridException {
         List<Violation> wrong = lake.check();
         if (!wrong.isEmpty()) {
-            throw new BadGridException(wrong.getFirst().message());
+            throw new BadGridException(wrong.getFirst().reason());
         }
         LakeText.read(LakeText.of(lake));
     }

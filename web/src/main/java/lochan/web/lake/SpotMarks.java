@@ -33,7 +33,7 @@ public final class SpotMarks {
     private static final double SHARE_UNKNOWN = 0.15;
 
     /**
-     * What is known of a day.
+     * The state of a day's values.
      *
      * @param best    by bin, then by spot
      * @param allowed which cells count

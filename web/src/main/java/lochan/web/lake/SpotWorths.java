@@ -47,7 +47,7 @@ public class SpotWorths {
     }
 
     /**
-     * The same of a model with some cells.
+     * Returns the marks for a model with some cells.
      *
      * @param event   whose lake is known
      * @param allowed which cells count

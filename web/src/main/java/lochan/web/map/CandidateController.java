@@ -31,7 +31,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** What the angler does with a candidate: makes it a spot, marks it to be looked at, or hides it. */
+/** Lets the angler make a candidate a spot, mark it for a look, or hide it. */
 @Controller
 class CandidateController {
 

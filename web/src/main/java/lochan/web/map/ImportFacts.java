@@ -18,7 +18,7 @@ import lochan.web.lake.Lakes;
 import lochan.web.shared.Dates;
 import org.jspecify.annotations.Nullable;
 
-/** What comes of a file, in words: a line each. */
+/** Describes the result of a file, a line each. */
 final class ImportFacts {
 
     private static final double LEAST_OFFSET_M = 0.15;
@@ -49,7 +49,7 @@ final class ImportFacts {
         return facts;
     }
 
-    /** The same of a lake with its depths. */
+    /** Describes a lake with its depths. */
     static List<String> of(Lake lake, @Nullable DepthGrid depths, Units units) {
         List<String> facts = new ArrayList<>();
         shores(lake, facts);

@@ -31,6 +31,7 @@ import lochan.mapfiles.MapFile;
 import lochan.mapfiles.MapFile.Shape;
 import lochan.mapfiles.MapFileException;
 import lochan.offline.form.Form;
+import lochan.web.lake.MapProblem;
 import org.jspecify.annotations.Nullable;
 
 /** What a file means once the angler said what its numbers are. */
@@ -69,13 +70,13 @@ final class ImportReading {
         }
     }
 
-    /** What comes of it. */
+    /** The result of the file. */
     sealed interface Result {
 
         /** @param lake with its shores; levels and cover as they were */
         record OfLake(Lake lake) implements Result {}
 
-        /** @param shore null: as it was */
+        /** @param shore null: unchanged */
         record OfDepths(DepthGrid grid, @Nullable Lake shore) implements Result {}
 
         /**
@@ -259,7 +260,7 @@ final class ImportReading {
     }
 
     /**
-     * What comes of the file.
+     * Returns the result of the file.
      *
      * @throws MapFileException what does not fit, in one line
      * @throws BadGridException the same
@@ -278,16 +279,14 @@ final class ImportReading {
 
     private static DepthGrid possible(DepthGrid grid) throws BadGridException {
         if (grid.deepest() > EsriGrid.DEEPEST_M) {
-            throw new BadGridException(
-                    "it would be deeper than 2000 m: check the unit, and whether the values are depths or heights");
+            throw new BadGridException(MapProblem.TOO_DEEP);
         }
         return grid;
     }
 
     private Lake neededLake() throws BadGridException {
         if (lake == null) {
-            throw new BadGridException(
-                    "the lake's outline is missing, which is where depths begin: import it first, as GeoJSON, KML, a shapefile or GPX");
+            throw new BadGridException(MapProblem.OUTLINE_NEEDED);
         }
         return lake;
     }
@@ -295,8 +294,7 @@ final class ImportReading {
     private Result depths(DepthGrid grid) throws BadGridException {
         Lake shore = lake == null || form.has("shore") ? withShores(GridShore.of(grid)) : null;
         if (shore == null && lake != null && !reaches(lake, grid)) {
-            throw new BadGridException(
-                    "no depth of it lies within the lake's outline: check the coordinate system, or import the right outline first");
+            throw new BadGridException(MapProblem.DEPTHS_OFF_LAKE);
         }
         return new Result.OfDepths(grid, shore);
     }
@@ -329,12 +327,11 @@ final class ImportReading {
                         .forEach(p -> bodies.add(new Lake.Body(p, List.of())));
             }
             if (bodies.size() > Rings.MOST) {
-                throw new BadGridException("it has more than " + Rings.MOST
-                        + " pieces of water: cut out this lake, or save its shores as one area");
+                throw new BadGridException(MapProblem.TOO_MANY_PIECES, Rings.MOST);
             }
         }
         if (bodies.isEmpty()) {
-            throw new BadGridException("no shape of it has an area: draw the shore as a polygon or a closed line");
+            throw new BadGridException(MapProblem.NO_AREA);
         }
         return bodies;
     }
@@ -350,8 +347,7 @@ final class ImportReading {
             }
         }
         if (lines.isEmpty()) {
-            throw new BadGridException(
-                    "no line of it has a depth: choose what holds the depths, or whether they are heights");
+            throw new BadGridException(MapProblem.NO_LINE_DEPTH);
         }
         return lines;
     }
@@ -445,7 +441,7 @@ final class ImportReading {
         return new Result.OfCover(water.withCovers(all), areas.size() + lines.size());
     }
 
-    /** What the form is filled with where the angler said nothing. */
+    /** Fills the form where the angler left it empty. */
     Map<String, String> filled() {
         return Map.of(
                 "use", use().code(),

@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What comes of a file, as the browser draws it before anything is kept. */
+/** Draws the result of a file in the browser before it is imported. */
 final class ImportSheet {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();

@@ -36,6 +36,7 @@ import lochan.web.lake.SpotWorths;
 import lochan.web.shared.Dates;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Views;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -152,9 +153,8 @@ class MapController {
                 .map(r -> {
                     double above = lake.levels().aboveReferenceM(today);
                     String from = Math.abs(above) < 0.005
-                            ? "at the level that depths are told from"
-                            : units.depth(Math.abs(above)) + (above > 0 ? " above" : " below")
-                                    + " the level that depths are told from";
+                            ? "at the reference level"
+                            : units.depth(Math.abs(above)) + (above > 0 ? " above" : " below") + " the reference level";
                     return "The water stands " + from + trend(lake.levels().risePerDayM(today), units) + ", read on "
                             + Dates.day(r.date()) + ". All depths shown are today's.";
                 })
@@ -300,7 +300,7 @@ class MapController {
                 : event.spot(id).map(Spot::position).orElseThrow(NotThereException::new);
     }
 
-    /** Keeps a reading of the lake's level, and the level that depths are told from. */
+    /** Keeps a reading of the lake's level, and the reference level. */
     @PostMapping("/events/{eventId}/map/level")
     String keepLevel(EventKey key, @RequestParam Map<String, String> fields, RedirectAttributes flash) {
         Lake lake = Optional.ofNullable(lakes.lake(key)).orElseThrow(NotThereException::new);
@@ -311,7 +311,7 @@ class MapController {
         if (!form.ok() || level == null || date == null || !Intake.isDate(date)) {
             flash.addFlashAttribute(
                     "trouble",
-                    "The level was not kept: type it as “612.4 ft” with its date; below 0 when the water stands under the level your depths are told from.");
+                    "Enter a level with its date. Example: 612.4 ft; below 0 when the lake is under the reference level.");
         } else {
             LakeLevels levels = new LakeLevels(
                             reference == null ? lake.levels().referenceM() : reference,
@@ -322,7 +322,8 @@ class MapController {
                 lakes.putLake(key, changed);
                 flash.addFlashAttribute("notice", "Level kept: all depths shown are those of today's water.");
             } else {
-                flash.addFlashAttribute("trouble", changed.check().getFirst().message());
+                flash.addFlashAttribute(
+                        "trouble", Wording.text(changed.check().getFirst().reason(), accounts.units(key.accountId())));
             }
         }
         return back(key);

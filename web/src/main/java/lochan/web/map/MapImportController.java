@@ -34,11 +34,13 @@ import lochan.web.instruments.Instruments;
 import lochan.web.lake.DepthSources;
 import lochan.web.lake.LakeZip;
 import lochan.web.lake.Lakes;
+import lochan.web.lake.MapProblem;
 import lochan.web.shared.Downloads;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Refused;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -111,7 +113,7 @@ class MapImportController {
     }
 
     /**
-     * What the page shows of a file that is not kept yet.
+     * The contents of the page for a file not yet imported.
      *
      * @param missing why nothing comes of it as it is understood now; null: something does
      * @param facts   what comes of it, a line each
@@ -158,7 +160,7 @@ class MapImportController {
         ImportReading reading = reading(key, event, file, form);
         try {
             if (trouble == null && file.coordinates() == null) {
-                trouble = "it does not tell its coordinate system: write it below";
+                trouble = Wording.text("maps.no-coordinates");
             }
             if (trouble == null) {
                 ImportReading.Result result = result(reading, upload, event);
@@ -167,7 +169,7 @@ class MapImportController {
                 sheet = ImportSheet.of(result, made, event, units);
             }
         } catch (MapFileException | BadGridException e) {
-            trouble = e.getMessage();
+            trouble = why(key, e);
         }
         reading.filled().forEach((name, value) -> form.put(name, value));
         MapFile.Unit unit = reading.unit();
@@ -209,7 +211,7 @@ class MapImportController {
                         ImportSheet.of(content.lake(), content.depths(), event, units)));
     }
 
-    /** What the page shows of a lake with its depths. */
+    /** The contents of the page for a lake with its depths. */
     record WholeView(String name, List<String> facts, String sheet) {}
 
     private LakeZip.Content whole(EventKey key) {
@@ -224,10 +226,16 @@ class MapImportController {
             depths.replace(key, content.lake(), content.depths(), name);
             offerUndo(key, flash, "Lake imported with its depths.");
         } catch (BadGridException e) {
-            flash.addFlashAttribute("trouble", Refused.file(name, e.getMessage()));
+            flash.addFlashAttribute("trouble", Refused.file(name, why(key, e)));
         }
         uploads.drop(key);
         return "redirect:/events/" + key.eventId() + "/map";
+    }
+
+    private String why(EventKey key, Exception e) {
+        return e instanceof BadGridException b
+                ? Wording.text(b.reason(), accounts.units(key.accountId()))
+                : String.valueOf(e.getMessage());
     }
 
     private static void offerUndo(EventKey key, RedirectAttributes flash, String done) {
@@ -285,9 +293,10 @@ class MapImportController {
             return new ImportReading.Result.OfLake(
                     event.lake() == null ? lake : lake.withLevels(event.lake().levels()));
         } catch (IOException e) {
-            throw new BadGridException("the file cannot be read any more: choose it again");
+            throw new BadGridException(MapProblem.UPLOAD_GONE);
         } catch (EventFileException e) {
-            throw new BadGridException(e.problems().getFirst().toString());
+            throw new BadGridException(
+                    MapProblem.IN_FILE, e.problems().getFirst().toString());
         }
     }
 
@@ -306,7 +315,7 @@ class MapImportController {
             }
             uploads.drop(key);
         } catch (MapFileException | BadGridException e) {
-            flash.addFlashAttribute("trouble", Refused.file(upload.name(), e.getMessage()));
+            flash.addFlashAttribute("trouble", Refused.file(upload.name(), why(key, e)));
         }
         return "redirect:/events/" + key.eventId() + "/map";
     }

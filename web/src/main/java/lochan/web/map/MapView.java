@@ -9,7 +9,7 @@ import lochan.web.lake.DepthSources;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the Map page shows; without a lake, what can be imported.
+ * The contents of the Map page; without a lake, the ways to import one.
  *
  * @param marks       what lies on the map, as the browser takes it
  * @param deepestWhole greatest depth in the angler's unit, rounded up; 0 without depths

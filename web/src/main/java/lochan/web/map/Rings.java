@@ -7,6 +7,7 @@ import java.util.Map;
 import lochan.core.event.Position;
 import lochan.core.lake.Lake;
 import lochan.core.lake.depth.BadGridException;
+import lochan.web.lake.MapProblem;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.index.strtree.STRtree;
@@ -26,8 +27,7 @@ final class Rings {
         List<List<Position>> rings =
                 parts.stream().map(Rings::open).filter(r -> r.size() >= LEAST).toList();
         if (rings.size() > MOST) {
-            throw new BadGridException("one of its areas has " + rings.size() + " rings: at most " + MOST
-                    + " are read; cut out this lake");
+            throw new BadGridException(MapProblem.TOO_MANY_RINGS, rings.size(), MOST);
         }
         STRtree byPlace = new STRtree();
         for (int i = 0; i < rings.size(); i++) {

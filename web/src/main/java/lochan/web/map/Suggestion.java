@@ -17,6 +17,7 @@ import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.web.lake.CandidateSigns;
 import lochan.web.lake.MapMarks;
+import lochan.wording.Wording;
 
 /**
  * A candidate that is no spot yet, as the page shows it.
@@ -64,7 +65,7 @@ record Suggestion(
                         c.depthM() + above,
                         c.prominenceM() == null ? "" : units.depth(c.prominenceM()),
                         c.deepWaterM() == null ? "" : units.reach(c.deepWaterM()),
-                        reason(c, units),
+                        Wording.text(c.why(), units),
                         position(grid, c)))
                 .toList();
     }
@@ -81,23 +82,6 @@ record Suggestion(
 
     MapMarks.Look look() {
         return new MapMarks.Look(id, kind, at.lat(), at.lon(), kind + ", " + depth + ": " + why);
-    }
-
-    /** The reason in the angler's units. */
-    private static String reason(Candidate c, Units units) {
-        return switch (c.kind()) {
-            case HUMP -> "rises " + units.depth(c.prominenceM()) + " above the water around it";
-            case SADDLE ->
-                c.otherRiseM() == null
-                        ? "between a hump and the shore"
-                        : "between two humps, overlooked, so less fished";
-            case POINT -> "a ridge running out from the shore, " + units.depth(c.prominenceM()) + " above its flanks";
-            case LEDGE -> "drops " + units.depth(c.prominenceM()) + " from a level shelf into deeper water";
-            case BLUFF -> "falls steeply right from the shore";
-            case FLAT -> "large and level";
-            case POCKET -> "a bay behind a narrow mouth";
-            case STAGING -> "open water just outside a pocket's mouth";
-        };
     }
 
     /** Whether a spot is there already, or nobody may fish there. */

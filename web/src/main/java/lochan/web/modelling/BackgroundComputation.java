@@ -28,7 +28,7 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
     private static final int KEPT = 50;
     /** A page that is looked at asks every second and a half. */
     public static final Duration WHILE_LOOKED_AT = Duration.ofSeconds(20);
-    /** What somebody asked for goes on while they look at another page for a moment. */
+    /** A computation goes on while its reader looks at another page for a moment. */
     public static final Duration ASKED_FOR = Duration.ofMinutes(2);
 
     /** Held while something of an event is computed. */
@@ -69,7 +69,7 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
         });
     }
 
-    /** What is to be computed. */
+    /** The computation to run. */
     @FunctionalInterface
     public interface Task<R> {
         /** @throws CancellationException when it was told not to go on, and has nothing to give but what it told so far */
@@ -81,7 +81,7 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
 
         boolean goOn(int done);
 
-        /** What there is already, shown until more is there. */
+        /** Returns the result so far, shown until there is more. */
         void soFar(R result);
     }
 
@@ -92,7 +92,7 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
      * @param failed   whether it ended by an error
      * @param stopped  whether it was told to stop: what was found is then what there was
      * @param of       what {@code done} goes up to
-     * @param result   what there is so far; null: nothing yet
+     * @param result   the result so far; null: nothing yet
      */
     public record State<R>(
             boolean finished,
@@ -120,7 +120,7 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
         private volatile long asked;
         private volatile int done;
         private volatile boolean stopped;
-        /** Given up half-way: what there is of it is not what was asked for. */
+        /** Given up half-way: its result is not the one asked for. */
         private volatile boolean abandoned;
 
         private volatile boolean failed;
@@ -157,9 +157,9 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
     }
 
     /**
-     * What is known for a key.
+     * The state for a key.
      *
-     * @param basis what it rests on as it stands now; a computation on anything else is not told
+     * @param basis what it rests on now; a computation on anything else is not shown
      */
     public Optional<State<R>> state(K key, Object basis) {
         return job(key, basis).map(Job::state);
@@ -205,7 +205,7 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
         ReentrantLock turn = GROUPS.get(group.apply(key));
         turn.lock();
         try {
-            // What nobody waits for any more is not begun.
+            // A computation without a reader is not begun.
             R found = jobs.getIfPresent(key) == job && (isAskedFor() || job.isWanted()) ? task.compute(job) : null;
             end(key, job, found);
         } catch (CancellationException e) {
@@ -224,7 +224,7 @@ public final class BackgroundComputation<K, R> implements AutoCloseable {
         return patience.compareTo(ASKED_FOR) >= 0;
     }
 
-    /** What was stopped keeps what it told so far; what was begun for a page alone and given up half-way is forgotten. */
+    /** A stopped computation keeps its result so far; one begun for a page and given up half-way is forgotten. */
     private void end(K key, Job<R> job, @Nullable R found) {
         boolean keeps = isAskedFor() && found != null;
         if ((job.abandoned && !keeps) || (found == null && !job.stopped)) {

@@ -21,7 +21,7 @@ public class DayModels {
     private final Kept<DayKey, FittedDayModel> models = new Kept<>(KEPT);
 
     /**
-     * @param event the event as it stands
+     * @param event the current event
      * @param day   competition day; one the event does not have is taken as the nearest
      */
     public FittedDayModel of(EventKey key, EventData event, int day) {

@@ -85,8 +85,7 @@ class EditController {
                 ? new Edit("named " + (name == null ? "nothing" : name), kept.stops())
                 : edited(key, event, kept, op, stop, form);
         if (form.ok()) {
-            PlanCheck.check(event, new Plan(kept.day(), name, edit.stops()))
-                    .forEach(v -> form.error(v.field(), v.message()));
+            PlanCheck.check(event, new Plan(kept.day(), name, edit.stops())).forEach(form::violation);
         }
         if (!form.ok()) {
             return page.show(key, plan, form, Map.of(), model);
@@ -168,7 +167,7 @@ class EditController {
     private static int minutes(Form form, String name) {
         Integer value = form.whole(name);
         if (value == null || Math.abs(value) > LONGEST_DAY_MINUTES) {
-            form.error(name, "“" + form.value(name) + "” is no number of minutes: type it as 15.");
+            form.fail(name, "forms.minutes", form.value(name));
             return 0;
         }
         return value;
@@ -178,8 +177,8 @@ class EditController {
         String at = "stops/" + index + "/";
         CompetitionDay day = event.day(plan.day());
         ZoneId zone = event.timeZone();
-        form.need(at + "arrive", "When do you arrive? Type a time as 06:30.");
-        form.need(at + "leave", "When do you leave? Type a time as 07:30.");
+        form.needs(at + "arrive", "planforms.arrive");
+        form.needs(at + "leave", "planforms.leave");
         Instant arrive = onDay(form.time(at + "arrive"), day, zone);
         Instant leave = onDay(form.time(at + "leave"), day, zone);
         PlanStop before = plan.stops().get(index);
@@ -188,20 +187,20 @@ class EditController {
                 : new PlanStop(
                         form.value(at + "spot"), form.value(at + "presentation"), arrive, leave, before.locked());
         List<Violation> unknown = PlanCheck.check(event, new Plan(plan.day(), null, List.of(typed)));
-        unknown.forEach(v -> form.error(v.field().replace("stops/0", "stops/" + index), v.message()));
+        unknown.forEach(v -> form.violation(v.at(v.field().replace("stops/0", "stops/" + index))));
         return !unknown.isEmpty() || typed.equals(before) ? plan.stops() : edits.replaced(plan.stops(), index, typed);
     }
 
     private Edit added(EventKey key, EventData event, Plan plan, Form form, PlanEdits edits) {
-        form.need("add/spot", "Choose a spot to add.");
-        form.need("add/presentation", "Choose what to fish there.");
+        form.needs("add/spot", "planforms.spot");
+        form.needs("add/presentation", "planforms.lure");
         if ((form.has("add/spot") && event.spot(form.value("add/spot")).isEmpty())
                 || (form.has("add/presentation")
                         && event.presentation(form.value("add/presentation")).isEmpty())) {
-            form.error("add/spot", "That spot or presentation is not one of the event's: choose one of the list.");
+            form.fail("add/spot", "planforms.not-in-event");
         }
         if (plan.stops().size() >= MOST_STOPS) {
-            form.error("add/spot", "A plan has room for " + MOST_STOPS + " stops: delete one first.");
+            form.fail("add/spot", "planforms.too-many-stops", MOST_STOPS);
         }
         int minutes = form.has("add/minutes") ? minutes(form, "add/minutes") : USUAL_STAY_MINUTES;
         if (minutes < PlanValuation.ASSUMPTIONS.planning().minDwellMinutes()) {

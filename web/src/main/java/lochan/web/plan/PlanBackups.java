@@ -36,7 +36,7 @@ public class PlanBackups {
     /** A plan of an angler's event. */
     record OfPlan(EventKey key, long plan) {}
 
-    /** What is known for the plan as it stands; nothing is begun. */
+    /** Returns the state for the current plan; begins nothing. */
     public Optional<BackgroundComputation.State<Backups.Ladder>> state(
             EventKey key, long id, EventData event, Plan plan) {
         return computation.state(new OfPlan(key, id), basis(event, plan));
@@ -46,7 +46,7 @@ public class PlanBackups {
         return List.of(plan.day(), plan.stops(), DayModels.basis(e, plan.day()));
     }
 
-    /** What is known for the plan as it stands; begins to compute when there is nothing yet. */
+    /** Returns the state for the current plan; begins to compute when there is none. */
     BackgroundComputation.State<Backups.Ladder> of(EventKey key, long id, EventData event, Plan plan) {
         return computation.open(
                 new OfPlan(key, id),

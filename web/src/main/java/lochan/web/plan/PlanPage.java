@@ -16,7 +16,6 @@ import lochan.core.Violation;
 import lochan.core.event.CompetitionDay;
 import lochan.core.eventdata.EventData;
 import lochan.core.lake.Spot;
-import lochan.core.lures.deck.GearCheck;
 import lochan.core.model.scenario.ScenarioSet;
 import lochan.core.plan.Plan;
 import lochan.core.plan.PlanStop;
@@ -40,6 +39,7 @@ import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.Decks;
+import lochan.web.gear.GearWords;
 import lochan.web.lake.Lakes;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.shared.Dates;
@@ -118,7 +118,7 @@ public class PlanPage {
         if (shown != null) {
             Plan kept = kept(shown.plan(), event);
             page.gear(decks.check(key, event, kept.stops()).stream()
-                    .map(GearCheck::words)
+                    .map(g -> GearWords.of(g, units))
                     .toList());
             visits(key, event, kept, units, page);
             page.minded(Caution.ofPlan(event, kept, units));
@@ -126,7 +126,7 @@ public class PlanPage {
             Calibration calibration = projections.calibration(key.accountId());
             page.form(form);
             List<Violation> violations = PlanCheck.check(event, kept);
-            violations.forEach(v -> form.error(v.field(), v.message()));
+            violations.forEach(form::violation);
             page.stops(rows(kept, event, form, violations.isEmpty() ? computation.legs(event, kept) : List.of()));
             if (violations.isEmpty()) {
                 day(key, event, shown, kept, units, page);
@@ -362,7 +362,7 @@ public class PlanPage {
         return value;
     }
 
-    /** What is said of stops in too much wind; null where there are none. */
+    /** Returns the note about stops in too much wind; null when there are none. */
     private static @Nullable String blownWords(List<String> spots) {
         return spots.isEmpty()
                 ? null
@@ -373,7 +373,7 @@ public class PlanPage {
                         + " of the bites are counted then.";
     }
 
-    /** What the projection is made of. */
+    /** Returns how the projection was made. */
     private static String valueWords(double raw, Calibration calibration, boolean afterFishing, Units units) {
         return String.format(
                         Locale.ROOT,

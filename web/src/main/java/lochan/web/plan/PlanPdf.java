@@ -7,7 +7,10 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
 import lochan.core.Intake;
+import lochan.core.quantity.Units;
 import lochan.web.gear.Decks;
+import lochan.web.gear.GearWords;
+import lochan.web.gear.PackLine;
 import lochan.web.gear.RodRow;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.springframework.stereotype.Component;
@@ -29,10 +32,10 @@ class PlanPdf {
     }
 
     /** @param deck rigged rods with what to pack; the second page is left out without rods */
-    byte[] of(PlanSheet sheet, List<RodRow> rods, Decks.Deck deck) throws IOException {
+    byte[] of(PlanSheet sheet, List<RodRow> rods, Decks.Deck deck, Units units) throws IOException {
         int pages = rods.isEmpty() ? 1 : 2;
         for (double points = LARGEST_POINTS; ; points -= STEP_POINTS) {
-            byte[] pdf = rendered(sheet, rods, deck, points);
+            byte[] pdf = rendered(sheet, rods, deck, units, points);
             try (PDDocument document = org.apache.pdfbox.Loader.loadPDF(pdf)) {
                 if (document.getNumberOfPages() <= pages || points - STEP_POINTS < SMALLEST_POINTS) {
                     return pdf;
@@ -41,13 +44,14 @@ class PlanPdf {
         }
     }
 
-    private byte[] rendered(PlanSheet sheet, List<RodRow> rods, Decks.Deck deck, double points) throws IOException {
+    private byte[] rendered(PlanSheet sheet, List<RodRow> rods, Decks.Deck deck, Units units, double points)
+            throws IOException {
         Context context = new Context();
         context.setVariable("sheet", sheet);
         context.setVariable("points", points);
         context.setVariable("rods", rods);
-        context.setVariable("broken", deck.broken());
-        context.setVariable("packing", deck.packing());
+        context.setVariable("broken", GearWords.of(deck.broken(), units));
+        context.setVariable("packing", PackLine.of(deck.packing(), units));
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         new PdfRendererBuilder()
                 .useFont(

@@ -52,7 +52,7 @@ class PlanSearch {
     }
 
     /**
-     * What is searched for.
+     * The search's task.
      *
      * @param strategies  one plan for each
      * @param bothDays whether this day and the next are planned together; by the first strategy
@@ -93,7 +93,7 @@ class PlanSearch {
         }
     }
 
-    /** What is known for a plan, whatever was done to the plan since. */
+    /** Returns the state for a plan, whatever was done to the plan since. */
     Optional<BackgroundComputation.State<List<Result>>> state(EventKey key, long plan, EventData event, int day) {
         return work.state(new OfPlan(key, plan), basis(event, day));
     }

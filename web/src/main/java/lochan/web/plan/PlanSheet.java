@@ -31,7 +31,7 @@ import org.jspecify.annotations.Nullable;
  * @param late     what is wrong with its runs and stops
  * @param waitHome where to wait on the way home; null: nowhere
  * @param triggers when to leave the main pattern, and for what
- * @param computed whether backups were computed for the plan as it stands
+ * @param computed whether backups were computed for the current plan
  * @param lightning whether the forecast has any
  */
 @RecordBuilder

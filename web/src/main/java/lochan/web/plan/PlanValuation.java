@@ -83,7 +83,7 @@ public class PlanValuation {
         return new PlanValuer(scenarios(key, event, day)).projection(stops, budgets.simulatedDays(), calibration);
     }
 
-    /** The same with something else supposed. */
+    /** Returns the value under other suppositions. */
     PlanValue value(
             EventKey key, EventData event, int day, List<PlanStop> stops, Calibration calibration, WhatIf what) {
         ScenarioSet supposed = after(

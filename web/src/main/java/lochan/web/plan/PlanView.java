@@ -11,7 +11,7 @@ import lochan.offline.plan.Caution;
 import lochan.web.modelling.BackgroundComputation;
 import org.jspecify.annotations.Nullable;
 
-/** What the Plan page shows; what belongs to the plan shown is null without one, and what is computed of it where it cannot be. */
+/** The contents of the Plan page. The plan's own parts are null without a plan, and computed parts where they cannot be computed. */
 @RecordBuilder
 record PlanView(
         EventData data,

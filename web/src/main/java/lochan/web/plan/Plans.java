@@ -196,7 +196,7 @@ public class Plans implements EventPart {
     /**
      * Changes a plan so that it can be undone; what changes nothing is not kept.
      *
-     * @param from  the plan as it was when the change was thought of
+     * @param from  the plan the change was made for
      * @param words what is done
      * @return false, and nothing is done, when the plan is another one meanwhile
      */

@@ -54,7 +54,7 @@ public class Projections {
     }
 
     /**
-     * What was promised of a finished day that has both a plan and an official weight.
+     * The projection of a finished day that has both a plan and an official weight.
      *
      * @param formulaGrams V of its plan
      * @param simulated    bags of its plan, g: a few of each scenario
@@ -162,7 +162,7 @@ public class Projections {
                 weighedGrams);
     }
 
-    /** What the weigh-in of a day said; null: nothing that a plan can be held against. */
+    /** Returns the result of a day's weigh-in; null: none a plan can be compared with. */
     private static @Nullable Double weighed(BagLog log, int day) {
         Entry.Official official = log.bag(day).official();
         return official == null || official.grams() == null || !(official.grams() > 0) ? null : official.grams();

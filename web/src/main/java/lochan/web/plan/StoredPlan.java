@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * A plan with its record's id.
  *
  * @param followedAt when it was marked as the one to follow; null: never
- * @param last    the change that made it as it is; null: it is as it was begun, or all changes are undone
+ * @param last    the change that made it as it is; null: it is as begun, or all changes are undone
  * @param undone  the change that was undone last and may be done again; null: none
  */
 public record StoredPlan(
@@ -21,7 +21,7 @@ public record StoredPlan(
         @Nullable Change last,
         @Nullable Change undone) {
 
-    /** Tells the plan as it stands from every other state of it. */
+    /** Tells the current plan from every other state of it. */
     public int revision() {
         return Objects.hash(plan, last == null ? 0 : last.ordinal());
     }

@@ -23,7 +23,7 @@ import lochan.offline.plan.RunWords;
 import lochan.web.eventbook.EventKey;
 
 /**
- * What is supposed of the day by the sliders of the Plan page, in the angler's units, and what the plan is worth then.
+ * A supposition about the day made by the sliders of the Plan page, in the angler's units, and the plan's worth under it.
  *
  * @param wind        wind above the forecast
  * @param boats       multiple of the usual boats

@@ -83,7 +83,10 @@ class TakeAlongController {
         Units units = accounts.units(key.accountId());
         Decks.Deck deck = decks.of(key, event, kept.stops(), RodRow.firstStops(ladder));
         byte[] bytes = pdf.of(
-                PlanSheet.of(event, kept, lakes.dayRuns(event), ladder, units), RodRow.of(deck, event, units), deck);
+                PlanSheet.of(event, kept, lakes.dayRuns(event), ladder, units),
+                RodRow.of(deck, event, units),
+                deck,
+                units);
         Downloads.attach(response, "plan-day-" + kept.day() + ".pdf", "application/pdf");
         response.getOutputStream().write(bytes);
     }

@@ -9,7 +9,7 @@ import lochan.core.practice.Sky;
 import lochan.core.practice.Surface;
 import lochan.core.practice.TakenOn;
 
-/** What the forms of practice offer to choose from. */
+/** The choices that the forms of practice offer. */
 record Choices(
         List<ClarityTrend> clarity,
         List<Sky> skies,

@@ -149,7 +149,7 @@ record DayBand(List<Piece> stops, List<Weather> weather, List<Tick> hours) {
         return pieces;
     }
 
-    /** What was logged, and what the weather of files and services adds, marked as theirs. */
+    /** Shows logged conditions, and those added from files and services, marked as theirs. */
     private static List<String> sky(PracticeStop stop, EventData event, Units units) {
         List<String> words = new ArrayList<>(ConditionWords.sky(stop.conditions(), units));
         Conditions added = ObservedWeather.added(stop, event);

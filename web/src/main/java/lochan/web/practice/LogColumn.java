@@ -69,7 +69,7 @@ enum LogColumn implements Coded {
         WORDS
     }
 
-    /** Whether it is told once a stop or with each bite. */
+    /** Tells whether it is given once a stop or with each bite. */
     enum Of {
         STOP,
         BITE

@@ -85,7 +85,7 @@ final class LogImport {
     record Problem(String message, List<Integer> rows) {}
 
     /**
-     * What the sheet says.
+     * The content of the sheet.
      *
      * @param known    stops that are logged already, which stay as they are
      * @param problems what must be corrected before anything is taken
@@ -259,7 +259,7 @@ final class LogImport {
         return event.timeZone();
     }
 
-    /** The spot of a name, a new one where its position is told; null when there is none. */
+    /** The spot of a name, a new one when its position is given; null when there is none. */
     private @Nullable Spot spot(int row, String name, Form form) {
         Spot known = spots.get(CellText.name(name));
         if (known != null || name.isEmpty()) {
@@ -289,7 +289,7 @@ final class LogImport {
         return fresh;
     }
 
-    /** What was fished: "swim jig 40 min; drop shot" of a column of its own, and what bites are told to have come on. */
+    /** Reads what was fished: "swim jig 40 min; drop shot" in a column of its own, and the lures named with bites. */
     private void putFished(Group group, Form form) {
         for (String part : form.value(LogColumn.FISHED.code()).split(";")) {
             Matcher timed = TIMED.matcher(part.strip());
@@ -336,9 +336,7 @@ final class LogImport {
         Matcher minutes = WHOLE_MINUTES.matcher(form.value(LogColumn.MINUTES.code()));
         LocalTime start = CellText.time(form.value(LogColumn.START.code())).orElse(null);
         if (!minutes.matches()) {
-            form.error(
-                    LogColumn.MINUTES.code(),
-                    "“" + form.value(LogColumn.MINUTES.code()) + "” is no number of minutes: type it as 45.");
+            form.fail(LogColumn.MINUTES.code(), "forms.minutes", form.value(LogColumn.MINUTES.code()));
         } else if (start != null) {
             long fished = Long.parseLong(minutes.group(1));
             LocalTime end = start.plusMinutes(fished);
@@ -368,9 +366,7 @@ final class LogImport {
                 && bite.get().species() != null
                 && event.rules().species().stream()
                         .noneMatch(s -> s.species() == bite.get().species())) {
-            form.error(
-                    LogColumn.SPECIES.code(),
-                    "“" + form.value(LogColumn.SPECIES.code()) + "” is no species of this event's rules.");
+            form.fail(LogColumn.SPECIES.code(), "practiceforms.species", form.value(LogColumn.SPECIES.code()));
         }
         problems(row.row(), form);
         return form.ok() ? bite : Optional.empty();

@@ -51,7 +51,7 @@ class NextChecks {
         return sunset == null || sunrise == null || now.isBefore(sunset) ? now : sunrise;
     }
 
-    /** What is known for the event as it stands; begins to compute when there is nothing yet. Empty without practice. */
+    /** Returns the state for the current event; begins to compute when there is none. Empty without practice. */
     Optional<BackgroundComputation.State<List<NextCheck.Look>>> of(EventKey key, EventData event) {
         Instant at = nextLook(event);
         return event.stops().isEmpty()

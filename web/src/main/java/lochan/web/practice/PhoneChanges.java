@@ -33,7 +33,7 @@ import org.springframework.stereotype.Service;
 @Service
 class PhoneChanges {
 
-    /** Of a spot marked on the water, until it is told at the desk. */
+    /** Of a spot marked on the water, until it is known at the desk. */
     private static final String UNKNOWN_TYPE = "unknown";
 
     /** Ahead of the server's by more, a phone's clock is wrong. */
@@ -189,7 +189,7 @@ class PhoneChanges {
                 .orElseGet(() -> Outcome.refused(first(form)));
     }
 
-    /** Puts changed fields into a form as it stands; says which of them somebody else had changed too. */
+    /** Puts changed fields into a form; says which of them were changed elsewhere too. */
     private static List<String> merge(
             Form form, Map<String, String> fields, Map<String, String> before, EventData event) {
         List<String> clashes = new ArrayList<>();
@@ -228,7 +228,7 @@ class PhoneChanges {
         };
     }
 
-    /** What is to be deleted may be deleted already. */
+    /** The record to delete may be gone already. */
     private static void gone(Runnable delete) {
         try {
             delete.run();

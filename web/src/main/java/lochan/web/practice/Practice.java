@@ -33,7 +33,7 @@ import lochan.web.weather.Forecasts;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
-/** What was fished in practice, and what bit. */
+/** Keeps what was fished in practice, and the bites. */
 @Service
 @Order(EventPart.PRACTICE)
 public class Practice implements EventPart {

@@ -143,7 +143,7 @@ class PracticeController {
         }
     }
 
-    /** What the last bite came on, else what the stop fishes first; empty where neither is known. */
+    /** Returns the lure of the last bite, else the stop's first; empty when neither is known. */
     private static String usualPresentation(PracticeStop stop) {
         String last = stop.bites().isEmpty() ? null : stop.bites().getLast().presentationId();
         if (last != null) {
@@ -302,13 +302,12 @@ class PracticeController {
     private static void checkNames(Form form, EventData event) {
         if (form.has("presentation")
                 && event.presentation(form.value("presentation")).isEmpty()) {
-            form.error("presentation", "There is no such presentation: choose one of the list.");
+            form.fail("presentation", "forms.lure-from-list");
         }
         if (form.has("species")
                 && event.rules().species().stream()
                         .noneMatch(s -> s.species().code().equals(form.value("species")))) {
-            form.error(
-                    "species", "“" + form.value("species") + "” is no species of this event: choose one of the list.");
+            form.fail("species", "practiceforms.species", form.value("species"));
         }
     }
 
@@ -371,7 +370,7 @@ class PracticeController {
         return at.end() == null ? back(key) : "redirect:" + path(key, "practice/stops/edit", "stop", stop);
     }
 
-    /** What the page of one bite shows. */
+    /** The contents of the page of one bite. */
     record BiteView(
             EventData data,
             String stop,
@@ -466,7 +465,7 @@ class PracticeController {
         Optional<PracticeStop> stop = StopForm.read(
                 form, id, before == null ? List.of() : before.stop().bites(), event.presentations(), event.timeZone());
         if (stop.isPresent() && event.spot(stop.get().spotId()).isEmpty()) {
-            form.error("spot", "There is no such spot: choose one of the list.");
+            form.fail("spot", "forms.spot-from-list");
         }
         if (before == null && stop.isPresent() && stop.get().end() == null) {
             form.error("end", "The end is missing: a stop still being fished is started on the Practice page.");

@@ -10,7 +10,7 @@ import lochan.core.practice.Outcome;
 import lochan.offline.form.Form;
 import org.jspecify.annotations.Nullable;
 
-/** What the Practice page shows; what belongs to the stop being fished is null without one. */
+/** The contents of the Practice page; the parts of the stop being fished are null without one. */
 @RecordBuilder
 record PracticeView(
         EventData data,

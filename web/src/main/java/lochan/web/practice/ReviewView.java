@@ -4,7 +4,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** What the evening review shows; without a day of practice, its days alone. */
+/** The contents of the evening review; without a day of practice, its days alone. */
 @RecordBuilder
 record ReviewView(
         List<ReviewController.DayChoice> days,

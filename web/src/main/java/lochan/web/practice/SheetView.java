@@ -6,7 +6,7 @@ import lochan.core.practice.Hooks;
 import lochan.offline.form.Form;
 import org.jspecify.annotations.Nullable;
 
-/** What the page of an imported practice log shows once a file is read. */
+/** The contents of the page of an imported practice log, once a file is read. */
 @RecordBuilder
 record SheetView(
         Form form,

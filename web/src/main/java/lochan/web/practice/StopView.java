@@ -7,7 +7,7 @@ import lochan.core.practice.Outcome;
 import lochan.offline.form.Form;
 import org.jspecify.annotations.Nullable;
 
-/** What the page of a stop shows that is logged or changed afterwards; stop is null for a new one. */
+/** The contents of the page of a stop logged or changed afterwards; stop is null for a new one. */
 @RecordBuilder
 record StopView(
         EventData data,

@@ -10,7 +10,7 @@ import lochan.core.practice.Presentation;
 import lochan.web.modelling.BackgroundComputation;
 import org.jspecify.annotations.Nullable;
 
-/** What the page of the evidence behind a row of the rankings shows. */
+/** The contents of the page of evidence behind a row of the rankings. */
 @RecordBuilder
 record EvidenceView(
         BackgroundComputation.@Nullable State<RankingValues.Values> job,

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * A pattern as the page shows it.
  *
  * @param places   where it is best, with the value of two hours there
- * @param risk     how often two hours at its best place bring no keeper
+ * @param risk     how often two hours at its best place give no keeper
  * @param unfished spots of its type that never saw the presentation
  */
 record PatternLine(

@@ -35,7 +35,7 @@ class RankingValues {
     }
 
     /**
-     * What is known of a day.
+     * The values of a day, as far as they are computed.
      *
      * @param twoHours value of two hours, by cell
      * @param added    what cells and patterns add to the best plan; null: not computed yet
@@ -57,7 +57,7 @@ class RankingValues {
         return !model.cells().isEmpty() && model.event().rules().format() != Format.LIMIT_LENGTH;
     }
 
-    /** What is known of a day; begins to compute when there is nothing yet. Empty where there is nothing to value. */
+    /** Returns the values of a day; begins to compute when there are none. Empty when there is nothing to value. */
     Optional<BackgroundComputation.State<Values>> of(EventKey key, DayModel model) {
         // The model is made again when anything it rests on is another.
         return hasValues(model)

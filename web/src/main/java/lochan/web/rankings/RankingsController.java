@@ -271,7 +271,7 @@ class RankingsController {
     /**
      * A stop with its slices.
      *
-     * @param weather conditions that nobody logged and that the weather of files and services filled in, in words; null: none
+     * @param weather conditions filled in from the weather of files and services, in words; null: none
      */
     record StopEvidence(
             PracticeStop stop,

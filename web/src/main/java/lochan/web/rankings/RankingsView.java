@@ -6,7 +6,7 @@ import lochan.web.modelling.BackgroundComputation;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the Rankings page shows; job is null before anything is computed.
+ * The contents of the Rankings page; job is null before anything is computed.
  *
  * @param marks of the map beside the list; null: the lake is not known, or nothing is ranked
  */

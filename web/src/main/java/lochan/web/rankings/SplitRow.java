@@ -4,6 +4,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Locale;
 import lochan.core.model.splits.Split;
 import lochan.core.model.splits.Splits;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -48,7 +49,7 @@ record SplitRow(
         Split.Side rest = first ? s.there() : s.here();
         return SplitRowBuilder.builder()
                 .key(Splits.key(s.question(), s.answer()))
-                .question(s.question().words())
+                .question(Wording.text(s.question()))
                 .better(first ? s.answer() : others)
                 .worse(first ? others : s.answer())
                 .betterRate(rate(best))

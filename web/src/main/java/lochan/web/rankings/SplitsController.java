@@ -20,7 +20,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** What the bites of practice have in common. */
+/** Shows what the bites of practice have in common. */
 @Controller
 class SplitsController {
 

@@ -147,7 +147,7 @@ final class Why {
         return sentences;
     }
 
-    /** What the hour itself does to it: how fish were seen to stand, wind on the bank. */
+    /** Returns the effect of the hour: how fish were standing, and wind on the bank. */
     private static List<String> hour(Spot spot, FittedDayModel model, int bin, Units units) {
         List<String> sentences = new ArrayList<>();
         Bin of = model.bins().get(bin);

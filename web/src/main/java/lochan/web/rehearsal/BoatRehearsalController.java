@@ -59,7 +59,7 @@ class BoatRehearsalController {
         return "boat/rehearsal";
     }
 
-    /** What is known of the day, with storms that have come, and the lake's depths, as the boat's app takes them along. */
+    /** Sends the day, with the storms that have come, and the lake's depths, as the boat's app takes them along. */
     @GetMapping(path = "/boat/{eventId}/rehearsal/pack", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> pack(EventKey key, @RequestParam long rehearsal) {
         StoredRehearsal of = rehearsals.stored(key, rehearsal);
@@ -109,7 +109,7 @@ class BoatRehearsalController {
         return ResponseEntity.ok(node(key, rehearsals.stored(key, rehearsal), null, token));
     }
 
-    /** How things stand: the log as the boat's app has it, the boat, the weather, what came of the last step, and what there is to choose. */
+    /** Gives the state: the log as the boat's app has it, the boat, the weather, the result of the last step, and the choices. */
     private String node(EventKey key, StoredRehearsal of, @Nullable String refusal, CsrfToken token) {
         Rehearsals.Opened opened = rehearsals.opened(key, of);
         EventData event = opened.known().event();

@@ -42,7 +42,7 @@ class Outcomes {
         Rehearsal you = day.after(of.steps());
         Outcome outcome = Outcome.of(day, you, packs.effort(), done -> {
             if (!progress.goOn(done)) {
-                throw new CancellationException("nobody waits for it");
+                throw new CancellationException("no reader waits");
             }
         });
         rehearsals.end(key, of.id(), outcome);

@@ -181,7 +181,7 @@ class RehearsalController {
         return "redirect:/boat/" + key.eventId() + "/rehearsal?rehearsal=" + id;
     }
 
-    /** The same day from its beginning. */
+    /** Starts the day again from its beginning. */
     @PostMapping("/events/{eventId}/plan/rehearsals/again")
     String again(EventKey key, @RequestParam long rehearsal) {
         return play(key, rehearsals.again(key, rehearsal));

@@ -60,7 +60,7 @@ record RehearsalView(
     record Bar(String name, String weight, String fish, String note, double width, boolean you) {}
 
     /**
-     * What was true of a spot and lure.
+     * The truth about a spot and lure.
      *
      * @param said whether it was better or worse than expected, in words
      */

@@ -11,7 +11,6 @@ import lochan.core.eventdata.EventData;
 import lochan.core.model.rate.Cell;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Sky;
-import lochan.core.quantity.Count;
 import lochan.core.quantity.DirectionText;
 import lochan.core.quantity.Units;
 import lochan.core.rehearsal.Costs;
@@ -22,6 +21,7 @@ import lochan.core.rehearsal.Step;
 import lochan.offline.bag.Times;
 import lochan.offline.plan.PlanWords;
 import lochan.offline.plan.RunWords;
+import lochan.wording.Wording;
 import org.springframework.util.StringUtils;
 
 /** A rehearsed day in words. */
@@ -32,12 +32,12 @@ final class RehearsalWords {
     /** Why something cannot be done. */
     static String refusal(Rehearsal.Refusal refusal) {
         return switch (refusal) {
-            case OVER -> "You are back at check-in: this day is over.";
-            case NO_WAY -> "Your boat takes no run there in this wind. Wait, or choose another place.";
-            case NOWHERE -> "You fish nowhere yet: choose a spot and go there.";
-            case LIGHTNING -> "Lightning: go ashore and wait there for its end.";
-            case LATE -> "It is past check-in: go back.";
-            case UNKNOWN -> "There is no such spot, lure or shelter in this rehearsal: choose another.";
+            case OVER -> Wording.text("rehearsal.over");
+            case NO_WAY -> Wording.text("rehearsal.no-way");
+            case NOWHERE -> Wording.text("rehearsal.nowhere");
+            case LIGHTNING -> Wording.text("rehearsal.lightning");
+            case LATE -> Wording.text("rehearsal.late");
+            case UNKNOWN -> Wording.text("rehearsal.unknown");
         };
     }
 
@@ -45,34 +45,33 @@ final class RehearsalWords {
      * What came of a step.
      *
      * @param day    after it
-     * @param before as it was before
+     * @param before before
      */
     static String told(Step step, Rehearsal day, Rehearsal before, EventData event, HiddenDay hidden) {
         List<String> words = new ArrayList<>();
         if (day.caught().size() > before.caught().size()) {
             Rehearsal.Caught caught = day.caught().getLast();
-            words.add("Lightning from " + clock(caught.at(), event) + ": you were on the run for "
-                    + minutes(caught.time()) + " of it.");
+            words.add(Wording.text("rehearsal.caught", clock(caught.at(), event), minutes(caught.time())));
         }
         switch (step) {
             case Step.Go g -> {
-                words.add("At " + PlanWords.cell(g.cell(), event) + ".");
+                words.add(Wording.text("rehearsal.at", PlanWords.cell(g.cell(), event)));
                 if (!g.cell().spotId().equals(spot(before))
                         && hidden.isOccupied(g.cell().spotId())) {
-                    words.add("Another boat was here first.");
+                    words.add(Wording.text("rehearsal.occupied"));
                 }
             }
             case Step.Fish f -> fished(words, day, before, event);
-            case Step.Wait w -> words.add("You waited.");
+            case Step.Wait w -> words.add(Wording.text("rehearsal.waited"));
             case Step.Ashore a ->
-                words.add("You waited at " + RunWords.place(a.shelter(), event) + " until " + clock(day.now(), event)
-                        + ".");
+                words.add(Wording.text(
+                        "rehearsal.waited-at", RunWords.place(a.shelter(), event), clock(day.now(), event)));
             case Step.Home h ->
                 words.add(
                         day.lateMinutes() > 0
-                                ? "Back at " + clock(day.now(), event) + ", " + minutesLate(day.lateMinutes())
-                                        + " late."
-                                : "Back at " + clock(day.now(), event) + ", in time.");
+                                ? Wording.text(
+                                        "rehearsal.back-late", clock(day.now(), event), minutesLate(day.lateMinutes()))
+                                : Wording.text("rehearsal.back", clock(day.now(), event)));
         }
         return String.join(" ", words);
     }
@@ -87,17 +86,19 @@ final class RehearsalWords {
                 day.entries().subList(before.entries().size(), day.entries().size());
         long landed = came.stream().filter(e -> e instanceof Entry.Catch).count();
         long lost = came.size() - landed;
-        words.add(minutes(Duration.between(before.now(), day.now())) + ": "
-                + (came.isEmpty()
-                        ? "no bite."
-                        : landed == 0
-                                ? Count.of(lost, "bite") + ", none landed."
-                                : landed + " landed" + (lost == 0 ? "." : ", " + lost + " lost.")));
+        words.add(bites(minutes(Duration.between(before.now(), day.now())), landed, lost));
         if (day.lightning(day.now()).isPresent()) {
-            words.add("Lightning at " + clock(day.now(), event) + ": fishing stops. Go ashore.");
+            words.add(Wording.text("rehearsal.lightning-now", clock(day.now(), event)));
         } else if (day.isLate()) {
-            words.add("Check-in is now: fishing is over.");
+            words.add(Wording.text("rehearsal.check-in-now"));
         }
+    }
+
+    private static String bites(String time, long landed, long lost) {
+        if (landed == 0) {
+            return Wording.text(lost == 0 ? "rehearsal.no-bite" : "rehearsal.none-landed", time, lost);
+        }
+        return Wording.text(lost == 0 ? "rehearsal.landed" : "rehearsal.landed-and-lost", time, landed, lost);
     }
 
     /** The weather as it is, as "Wind 9 mph from SW, cloudy"; empty: the forecast says nothing of it. */

@@ -35,7 +35,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 class Rehearsals {
 
-    /** Numbers of drawn days: short enough to be told to a team mate. */
+    /** Numbers of drawn days: short enough to say to a partner. */
     static final int MOST_NUMBER = 99_999;
 
     private static final int KEPT = 6;
@@ -102,7 +102,7 @@ class Rehearsals {
         return repository.all(key);
     }
 
-    /** The same day from its beginning. */
+    /** Starts the day again from its beginning. */
     @EventWrite
     long again(EventKey key, long id) {
         return repository.addAgain(key, stored(key, id), clock.instant());

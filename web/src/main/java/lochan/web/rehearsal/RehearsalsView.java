@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param choices plans to rehearse
  * @param chosen  of them; null: none is there
  * @param none    why none can be rehearsed; null: one can
- * @param typed   the number of a day as it was typed
+ * @param typed   the number of a day as typed
  * @param wrong   what is wrong with it; null: nothing
  * @param lines   rehearsals, the last first
  */

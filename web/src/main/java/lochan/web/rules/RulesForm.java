@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import lochan.core.Violation;
 import lochan.core.event.Boat;
 import lochan.core.event.CompetitionDay;
 import lochan.core.event.Event;
@@ -185,9 +186,7 @@ final class RulesForm {
         if ((after == null) != (places == null)
                 && form.errors("scoring/cut/afterDay").isEmpty()
                 && form.errors("scoring/cut/places").isEmpty()) {
-            form.error(
-                    "scoring/cut/" + (after == null ? "afterDay" : "places"),
-                    "The cut is incomplete: type both the day and how many boats go on, or neither.");
+            form.fail("scoring/cut/" + (after == null ? "afterDay" : "places"), "rules.cut-incomplete");
         }
         TieBreak tieBreak =
                 form.has("scoring/tieBreak") ? form.choice("scoring/tieBreak", TieBreak.class) : TieBreak.NONE;
@@ -259,15 +258,13 @@ final class RulesForm {
     }
 
     /**
-     * What the form says; empty when something is wrong, which then stands beside its field.
+     * Reads the form; empty when something is wrong, with the errors at their fields.
      *
      * @param boatBefore what the form does not ask of the boat
      */
     static Optional<Input> read(Form form, Boat boatBefore) {
-        form.need("timeZone", "The time zone is missing: name one as America/Boise.");
-        form.need(
-                "launch",
-                "The launch is missing: type its latitude and longitude; sunrise and runs are computed from it.");
+        form.needs("timeZone", "rules.time-zone-missing");
+        form.needs("launch", "rules.launch-missing");
         ZoneId zone = zone(form);
         Integer limit = form.whole("limit");
         Integer anglers = form.whole("anglers");
@@ -298,7 +295,7 @@ final class RulesForm {
         Boat boat = boat(form, boatBefore);
         if (zone == null || format == null || launch == null) {
             if (format == null && form.errors("format").isEmpty()) {
-                form.error("format", "The format is missing: choose one.");
+                form.fail("format", "rules.format-missing");
             }
             return Optional.empty();
         }
@@ -314,24 +311,20 @@ final class RulesForm {
         EventCheck.check(event).stream()
                 .filter(v -> form.errors(v.field()).isEmpty())
                 .map(v -> onForm(v, species))
-                .forEach(v -> form.error(v.field(), v.message()));
+                .forEach(form::violation);
         return form.ok() ? Optional.of(new Input(event, boat)) : Optional.empty();
     }
 
     /** The form has a row for every species there is; the rules have those that count. */
-    private static lochan.core.Violation onForm(lochan.core.Violation v, List<SpeciesRule> species) {
+    private static Violation onForm(Violation v, List<SpeciesRule> species) {
         if (v.field().startsWith("scoring/tags/")) {
-            return new lochan.core.Violation("scoring/tags", v.message());
+            return v.at("scoring/tags");
         }
         String[] path = v.field().split("/");
         return path[0].equals("species") && path.length >= 3
-                ? new lochan.core.Violation(
-                        "species/"
-                                + species.get(Integer.parseInt(path[1]))
-                                        .species()
-                                        .ordinal() + "/"
-                                + FIELDS.getOrDefault(path[path.length - 1], path[path.length - 1]),
-                        v.message())
+                ? v.at("species/"
+                        + species.get(Integer.parseInt(path[1])).species().ordinal() + "/"
+                        + FIELDS.getOrDefault(path[path.length - 1], path[path.length - 1]))
                 : v;
     }
 
@@ -339,7 +332,7 @@ final class RulesForm {
         try {
             return form.has("timeZone") ? ZoneId.of(form.value("timeZone")) : null;
         } catch (DateTimeException e) {
-            form.error("timeZone", "“" + form.value("timeZone") + "” is no time zone: name one as America/Boise.");
+            form.fail("timeZone", "rules.time-zone", form.value("timeZone"));
             return null;
         }
     }
@@ -365,7 +358,7 @@ final class RulesForm {
         if ((from == null) != (to == null)
                 && form.errors(at + "slotFrom").isEmpty()
                 && form.errors(at + "slotTo").isEmpty()) {
-            form.error(at + (from == null ? "slotFrom" : "slotTo"), "The slot has one end only: type both, or none.");
+            form.fail(at + (from == null ? "slotFrom" : "slotTo"), "rules.slot-one-end");
         }
         return from == null || to == null ? null : new SpeciesRule.Slot(from, to, over);
     }
@@ -389,8 +382,12 @@ final class RulesForm {
             if (date != null) {
                 LocalTime start = form.time(at + "start");
                 LocalTime checkIn = form.time(at + "checkIn");
-                form.need(at + "start", "Day " + (i + 1) + " has no start: type a time as 06:00.");
-                form.need(at + "checkIn", "Day " + (i + 1) + " has no check-in: type a time as 15:00.");
+                if (!form.has(at + "start")) {
+                    form.fail(at + "start", "rules.start-missing", i + 1);
+                }
+                if (!form.has(at + "checkIn")) {
+                    form.fail(at + "checkIn", "rules.check-in-missing", i + 1);
+                }
                 if (start != null && checkIn != null) {
                     // A check-in earlier on the clock than the start is the next morning's: events fish through the
                     // night.
@@ -423,14 +420,13 @@ final class RulesForm {
         Double runWind = windLimit(form, "maxRunWindMps");
         Double settle = form.number("setUpMinutes");
         if (run != null && !(run >= 0.5 && run <= 60)) {
-            form.error("runMps", "The running speed is " + form.value("runMps") + ": expected 1 to 134 mph.");
+            form.fail("runMps", "rules.run-speed", form.value("runMps"));
         }
         if (rough != null && !(rough >= 0.5 && rough <= 60)) {
-            form.error("roughMps", "The rough-water speed is " + form.value("roughMps") + ": expected 1 to 134 mph.");
+            form.fail("roughMps", "rules.rough-speed", form.value("roughMps"));
         }
         if (settle != null && !(settle >= 0 && settle <= 120)) {
-            form.error(
-                    "setUpMinutes", "Set-up time takes " + form.value("setUpMinutes") + " minutes: expected 0 to 120.");
+            form.fail("setUpMinutes", "rules.set-up-time", form.value("setUpMinutes"));
         }
         return new Boat(
                 run == null ? before.runMps() : run,
@@ -446,9 +442,7 @@ final class RulesForm {
     private static @Nullable Double windLimit(Form form, String field) {
         Double wind = form.quantity(field, QuantityText::mps);
         if (wind != null && !(wind >= 1 && wind <= 40)) {
-            form.error(
-                    field,
-                    "The wind that the boat takes is " + form.value(field) + ": expected 3 to 89 mph, or nothing.");
+            form.fail(field, "rules.wind-limit");
         }
         return wind;
     }

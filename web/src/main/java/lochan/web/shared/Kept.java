@@ -5,7 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.function.Supplier;
 
 /**
- * What was computed for a key, kept as long as what it rests on is the same. Where there is no room for more, what was asked for least goes.
+ * Keeps computed results by key, as long as their inputs are unchanged. When it is full, the one used least recently goes.
  *
  * @param <K> what it was computed for
  * @param <V> what was computed
@@ -22,7 +22,7 @@ public final class Kept<K, V> {
     }
 
     /**
-     * @param basis   what the value rests on as it stands now
+     * @param basis   what the value rests on now
      * @param compute makes the value, where none is known on this basis
      */
     public V get(K key, Object basis, Supplier<V> compute) {

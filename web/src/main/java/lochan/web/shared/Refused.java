@@ -2,13 +2,13 @@ package lochan.web.shared;
 
 import org.jspecify.annotations.Nullable;
 
-/** What is said of a file that was not taken in. */
+/** Says that a file was not imported. */
 public final class Refused {
 
     private Refused() {}
 
-    /** @param why without its full stop */
     public static String file(@Nullable String name, @Nullable String why) {
-        return "“" + name + "” was not imported; nothing was changed: " + why + ".";
+        return "“" + name + "” wasn't imported, and nothing was changed: " + why
+                + (why != null && why.endsWith(".") ? "" : ".");
     }
 }

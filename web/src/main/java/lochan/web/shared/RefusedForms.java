@@ -10,7 +10,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.AsyncHandlerInterceptor;
 import org.springframework.web.servlet.ModelAndView;
 
-/** What was sent and comes back as a form with something wrong in it is answered with 422, unless it has a status of its own: nothing of it was kept. */
+/** Answers 422 to a form that comes back with errors, unless it has a status of its own: nothing of it was kept. */
 @Component
 class RefusedForms implements AsyncHandlerInterceptor {
 

@@ -11,7 +11,7 @@ import lochan.web.lake.Lakes;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** What the map of an event tells of places. */
+/** Lists the places on an event's map. */
 @Component
 class MapPlaces {
 
@@ -21,7 +21,7 @@ class MapPlaces {
         this.lakes = lakes;
     }
 
-    /** @param place null: nothing is told */
+    /** @param place null: unknown */
     MapPlace of(EventKey key, @Nullable Position place) {
         if (place == null) {
             return new MapPlace(null, null);

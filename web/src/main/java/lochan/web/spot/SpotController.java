@@ -234,7 +234,7 @@ class SpotController {
         return types.stream().map(SpotType::words).toList();
     }
 
-    /** What the forecast wind does to its bank, a line for each day that it says something of. */
+    /** Returns how the forecast wind meets its bank, a line for each day it covers. */
     private static List<String> bankHours(EventData event, String spot) {
         return event.days().stream()
                 .map(d -> {

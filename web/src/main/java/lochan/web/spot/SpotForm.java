@@ -66,7 +66,7 @@ final class SpotForm {
         return form;
     }
 
-    /** What the map tells of the place, in depths of today. */
+    /** Fills in the place from the map, in today's depths. */
     static void fill(Form form, MapPlace place, Units units, double aboveReferenceM) {
         Double depth = place.depthM();
         if (depth != null) {
@@ -81,7 +81,7 @@ final class SpotForm {
 
     /**
      * @param id     of the spot
-     * @param before the spot as it was; null: it is new
+     * @param before the spot before; null: it is new
      * @return the spot; empty when something is wrong, which then stands beside its field
      */
     static Optional<Spot> read(Form form, String id, @Nullable Spot before) {

@@ -83,7 +83,7 @@ class WaypointController {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Optional<Waypoint> waypoint = WaypointForm.read(form, form::position, code, waypoints.now());
         if (code.isEmpty() || code.length() > LONGEST_CODE) {
-            form.error("position", "This page is out of date: load it again and save the waypoint once more.");
+            form.fail("position", "forms.out-of-date");
         }
         if (!checkSpot(key, form) || waypoint.isEmpty() || !form.ok()) {
             return page(key, form, null, model);
@@ -95,7 +95,7 @@ class WaypointController {
 
     private boolean checkSpot(EventKey key, Form form) {
         if (form.has("spot") && spots.all(key).stream().noneMatch(s -> s.id().equals(form.value("spot")))) {
-            form.error("spot", "There is no such spot: choose one of the list, or none.");
+            form.fail("spot", "spotforms.spot-or-none");
         }
         return form.ok();
     }

@@ -14,7 +14,7 @@ import lochan.web.shared.NotThereException;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 
-/** What the electronics showed on an event's water. */
+/** Keeps the waypoints on an event's water. */
 @Service
 @Order(EventPart.REST)
 public class Waypoints implements EventPart {

@@ -19,7 +19,9 @@ import lochan.web.eventbook.EventBook;
 import lochan.web.eventbook.EventKey;
 import lochan.web.gear.DeckWords;
 import lochan.web.gear.Decks;
+import lochan.web.gear.GearWords;
 import lochan.web.gear.Notebooks;
+import lochan.web.gear.PackLine;
 import lochan.web.gear.RodRow;
 import lochan.web.modelling.BackgroundComputation;
 import lochan.web.plan.PlanBackups;
@@ -29,6 +31,7 @@ import lochan.web.plan.Plans;
 import lochan.web.plan.StoredPlan;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Views;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -58,7 +61,7 @@ class DeckController {
     }
 
     /**
-     * What the rules say of a stop.
+     * The advice for a stop.
      *
      * @param weightiest the reason that says most
      * @param rather     what they like better in the boat; empty: nothing
@@ -73,9 +76,9 @@ class DeckController {
             String weightiest,
             String rather) {}
 
-    private static AdviceLine said(Decks.StopAdvice a, EventData event) {
+    private static AdviceLine said(Decks.StopAdvice a, EventData event, Units units) {
         LureAdvice p = a.planned();
-        Optional<LureAdvice.WeightedReason> first = Optional.ofNullable(p).flatMap(x -> x.reasons().stream()
+        Optional<LureAdvice.WeightedJudgement> first = Optional.ofNullable(p).flatMap(x -> x.reasons().stream()
                 .filter(r -> x.score() >= 0 || r.points() < 0)
                 .findFirst());
         return new AdviceLine(
@@ -85,7 +88,7 @@ class DeckController {
                 event.presentation(a.stop().presentationId()).orElseThrow().name(),
                 p == null ? "no sheet" : DeckWords.signed(p.score()),
                 p != null && p.score() < 0,
-                first.map(r -> r.reason().words()).orElse(""),
+                first.map(r -> Wording.text(r.judgement().reason(), units)).orElse(""),
                 a.rather().stream()
                         .map(x -> x.lure().name() + " " + DeckWords.signed(x.score()))
                         .collect(Collectors.joining(", ")));
@@ -117,8 +120,10 @@ class DeckController {
         Decks.Deck deck = decks.of(key, event, kept.stops(), RodRow.firstStops(ladder));
         page.rows(RodRow.of(deck, event, units));
         page.poor(poor(deck, event));
-        page.broken(deck.broken());
-        page.inBoat(deck.inBoat());
+        page.broken(GearWords.of(deck.broken(), units));
+        page.inBoat(deck.inBoat().stream()
+                .map(g -> Wording.text(g.found(), units) + " Leave it ashore.")
+                .toList());
         page.noSheet(deck.list().noSheet().stream()
                 .map(id -> event.presentation(id).map(p -> p.name()).orElse(id))
                 .toList());
@@ -131,17 +136,17 @@ class DeckController {
         if (!deck.list().rows().isEmpty()) {
             page.drawing(DeckDrawing.of(event, kept, deck.list()));
         }
-        page.said(deck.advice().stream().map(a -> said(a, event)).toList());
+        page.said(deck.advice().stream().map(a -> said(a, event, units)).toList());
         page.dayNumber(kept.day());
         page.signs(LossSigns.of(event, deck.tackle().lures(), PlanValuation.ASSUMPTIONS).stream()
                 .map(s -> s.presentation().name())
                 .toList());
-        page.packing(deck.packing());
+        page.packing(PackLine.of(deck.packing(), units));
         page.packed(new HashSet<>(notebooks.packed(key)));
         return Views.show("tackle/rods", model, page.build());
     }
 
-    /** What is said of rods that stay free; null where none does. */
+    /** Returns the note about spare rods; null when there are none. */
     private static @Nullable String spares(Decks.Deck deck) {
         int free = deck.tackle().rodsInBoat().size() - deck.list().rows().size();
         if (free <= 0) {
@@ -166,7 +171,7 @@ class DeckController {
                 .toList();
     }
 
-    /** What the rules say of gear, in words; empty when it says nothing. */
+    /** Returns the rules for gear in words; empty when there are none. */
     private static String gearRules(EventData event) {
         var gear = event.rules().gear();
         List<String> rules = new ArrayList<>();

@@ -4,13 +4,12 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Set;
 import lochan.core.eventdata.EventData;
-import lochan.core.lures.deck.GearCheck;
-import lochan.core.lures.deck.PackItem;
+import lochan.web.gear.PackLine;
 import lochan.web.gear.RodRow;
 import lochan.web.plan.StoredPlan;
 import org.jspecify.annotations.Nullable;
 
-/** What the page of the rods for a plan shows; the plan and its drawing are null where there are none. */
+/** The contents of the page of rods for a plan; the plan and its drawing are null when there are none. */
 @RecordBuilder
 record DeckView(
         EventData data,
@@ -18,8 +17,8 @@ record DeckView(
         @Nullable StoredPlan shownPlan,
         List<RodRow> rows,
         List<DeckController.Poor> poor,
-        List<GearCheck> broken,
-        List<GearCheck> inBoat,
+        List<String> broken,
+        List<String> inBoat,
         List<String> noSheet,
         boolean noRods,
         String rodsWords,
@@ -31,5 +30,5 @@ record DeckView(
         List<DeckController.AdviceLine> said,
         int dayNumber,
         List<String> signs,
-        List<PackItem> packing,
+        List<PackLine> packing,
         Set<String> packed) {}

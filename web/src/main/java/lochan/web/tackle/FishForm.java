@@ -9,6 +9,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import lochan.core.Measure;
 import lochan.core.event.Species;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.KnownFish;
@@ -52,36 +53,32 @@ final class FishForm {
     }
 
     /**
-     * @param before the fish as it was; null: it is new
+     * @param before the fish before; null: it is new
      * @return the fish; empty when something is wrong, which then stands beside its field
      */
     static Optional<KnownFish> read(Form f, String id, @Nullable KnownFish before, EventData event) {
-        f.need("spot", "Choose its spot; add the spot first if it is new.");
-        f.need("guessGrams", "Its size is missing: type your guess, as 4-8.");
+        f.needs("spot", "fishforms.spot");
+        f.needs("guessGrams", "fishforms.size");
         if (f.has("spot") && event.spot(f.value("spot")).isEmpty()) {
-            f.error("spot", "There is no spot “" + f.value("spot") + "” here: choose one of the list.");
+            f.fail("spot", "forms.spot-from-list");
         }
         String where = f.words("where", "The place", KnownFish.LONGEST_WORDS);
         String note = f.words("note", "The note", KnownFish.LONGEST_WORDS);
         KnownFish.Kind kind = f.choice("kind", KnownFish.Kind.class);
-        f.need("kind", "Choose what it is on.");
+        f.needs("kind", "fishforms.kind");
         Species species = f.choice("species", Species.class);
         Double grams = f.quantity("guessGrams", QuantityText::grams);
         if (grams != null && !(grams > 0 && grams <= MOST_GRAMS)) {
-            f.error(
-                    "guessGrams",
-                    "A fish of “" + f.value("guessGrams") + "” is too heavy: expected up to 66 lb (30 kg).");
+            f.fail("guessGrams", "fishforms.too-heavy", f.value("guessGrams"), Measure.weight(MOST_GRAMS));
         }
         LocalTime from = f.time("from");
         LocalTime to = f.time("to");
         if (from != null && to != null && !from.isBefore(to)) {
-            f.error("to", "The times run from " + from + " to " + to + ": put the earlier time first.");
+            f.fail("to", "fishforms.times", from, to);
         }
         Double wind = f.quantity("maxWindMps", QuantityText::mps);
         if (wind != null && !(wind >= 0 && wind <= MAX_WIND_MPS)) {
-            f.error(
-                    "maxWindMps",
-                    "The wind is “" + f.value("maxWindMps") + "”: expected up to 89 mph (40 m/s), or nothing.");
+            f.fail("maxWindMps", "fishforms.wind", Measure.speed(MAX_WIND_MPS), f.value("maxWindMps"));
         }
         Instant next = moment(f, event.timeZone());
         return f.ok()
@@ -113,7 +110,7 @@ final class FishForm {
                     .atZone(zone)
                     .toInstant();
         } catch (DateTimeException e) {
-            f.error("nextVisit", "“" + f.value("nextVisit") + "” is no time: type it as 2027-06-05 11:15.");
+            f.fail("nextVisit", "fishforms.next-visit", f.value("nextVisit"));
             return null;
         }
     }

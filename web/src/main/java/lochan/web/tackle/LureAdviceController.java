@@ -103,7 +103,7 @@ class LureAdviceController {
                 : LureAdviceForm.of(new Situations(event, Assumptions.DEFAULTS).at(spot, time), units);
         Situation situation = LureAdviceForm.read(form);
         List<LureAdvice> ranked = LureAdvice.ranked(
-                tackle.lures(), situation, units, tackles.weights(key.accountId()), Assumptions.DEFAULTS.advice());
+                tackle.lures(), situation, tackles.weights(key.accountId()), Assumptions.DEFAULTS.advice());
         Set<String> inBoat = tackle.box().stream()
                 .filter(i -> i.kind() == BoxItem.Kind.LURE && i.inBoat() && i.count() > 0 && i.lureId() != null)
                 .map(BoxItem::lureId)

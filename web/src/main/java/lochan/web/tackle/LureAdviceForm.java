@@ -53,7 +53,7 @@ final class LureAdviceForm {
                 .put("vertical", s.vertical());
     }
 
-    /** What the fields say; one that cannot be read keeps its error and counts as unknown. */
+    /** Reads the fields; one that cannot be read keeps its error and counts as unknown. */
     static Situation read(Form f) {
         Double temp = f.quantity("waterTemp", QuantityText::celsius);
         Double seen = f.depth("visibility", "The visibility");

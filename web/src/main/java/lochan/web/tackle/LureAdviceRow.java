@@ -24,6 +24,8 @@ import lochan.core.practice.Presentation;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Lure;
 import lochan.web.gear.DeckWords;
+import lochan.wording.Wording;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A lure in the ranking of advice: the rules' reasons, and apart from them what the angler's own practice says.
@@ -51,7 +53,7 @@ public record LureAdviceRow(
         boolean against,
         List<ReasonLine> reasons,
         String setup,
-        List<RigPart> rigging,
+        List<RigLine> rigging,
         String own,
         String joined,
         String times,
@@ -72,7 +74,27 @@ public record LureAdviceRow(
      */
     public record ReasonLine(String points, boolean isFor, String words, String rule) {}
 
-    /** What of a setup tells most of it. */
+    /**
+     * A part of how it is rigged.
+     *
+     * @param others what others do; null: they agree
+     */
+    public record RigLine(
+            String part,
+            String choice,
+            String why,
+            @Nullable String others) {
+
+        static RigLine of(RigPart p, Units units) {
+            return new RigLine(
+                    p.part().words(),
+                    Wording.text(p.choice(), units),
+                    Wording.text(p.why(), units),
+                    p.others() == null ? null : Wording.text(p.others(), units));
+        }
+    }
+
+    /** The parts that say most about a setup. */
     private static final Set<RigPart.Part> TOLD_FIRST =
             Set.of(RigPart.Part.WEIGHT, RigPart.Part.HOOK, RigPart.Part.COLOUR);
 
@@ -80,7 +102,7 @@ public record LureAdviceRow(
             LureAdvice advice, Situation at, Spot spot, int bin, FittedDayModel model, boolean inBoat, Units units) {
         Lure lure = advice.lure();
         Assumptions.LureAdvice a = model.assumptions().advice();
-        List<RigPart> rigging = Rigging.of(lure, at, units, a);
+        List<RigPart> rigging = Rigging.of(lure, at, a);
         EventData event = model.event();
         Optional<Presentation> known = event.presentation(lure.id());
         Cell cell = new Cell(spot.id(), lure.id());
@@ -108,14 +130,14 @@ public record LureAdviceRow(
                         .map(w -> new ReasonLine(
                                 DeckWords.signed(w.points()),
                                 w.points() > 0,
-                                w.reason().words(),
-                                w.reason().rule().words()))
+                                Wording.text(w.judgement().reason(), units),
+                                w.judgement().rule().words()))
                         .toList())
                 .setup(rigging.stream()
                         .filter(p -> TOLD_FIRST.contains(p.part()))
-                        .map(RigPart::choice)
+                        .map(p -> Wording.text(p.choice(), units))
                         .collect(Collectors.joining(", ")))
-                .rigging(rigging)
+                .rigging(rigging.stream().map(p -> RigLine.of(p, units)).toList())
                 .own(own(known.isPresent(), cell, pattern, rates, tried, spot))
                 .joined(joined)
                 .times(String.format(Locale.ROOT, "× %.2f", suitability))

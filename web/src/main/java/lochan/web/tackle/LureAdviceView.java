@@ -8,7 +8,7 @@ import lochan.core.lake.Spot;
 import lochan.offline.form.Form;
 import org.jspecify.annotations.Nullable;
 
-/** What the page of lure advice shows; without a spot, its choices alone. */
+/** The contents of the page of lure advice; without a spot, its choices alone. */
 @RecordBuilder
 record LureAdviceView(
         EventData data,

@@ -10,6 +10,7 @@ import lochan.core.lures.advice.Situation;
 import lochan.core.lures.deck.Setup;
 import lochan.core.quantity.Units;
 import lochan.core.tackle.Tackle;
+import lochan.wording.Wording;
 
 /**
  * One of the lures to throw first.
@@ -36,9 +37,9 @@ record LurePick(String name, String setup, String why) {
                                 + ", " + x.retrieve(at).words(),
                         x.reasons().stream()
                                 .filter(r -> r.points() > 0
-                                        && !OF_MOST.contains(r.reason().rule()))
+                                        && !OF_MOST.contains(r.judgement().rule()))
                                 .limit(REASONS)
-                                .map(r -> r.reason().words())
+                                .map(r -> Wording.text(r.judgement().reason(), units))
                                 .collect(Collectors.joining("; "))))
                 .toList();
     }

@@ -40,6 +40,7 @@ import lochan.web.gear.DeckWords;
 import lochan.web.gear.Tackles;
 import lochan.web.shared.NotThereException;
 import lochan.web.shared.Views;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -87,8 +88,11 @@ class PathController {
             String zone,
             String deepest,
             String contact,
-            List<PathCheck> checks,
+            List<CheckLine> checks,
             String turns) {}
+
+    /** One of the rules about a cast, and whether the cast keeps it. */
+    record CheckLine(boolean kept, String words) {}
 
     /** What a path is asked for. */
     private record Request(
@@ -120,7 +124,7 @@ class PathController {
         int there = Math.clamp(day, 1, event.days().size());
         var time = LureAdviceController.time(event, there, at);
         Situation situation = new Situations(event, ASSUMPTIONS).at(spot, time);
-        List<Lure> wanted = wanted(event, tackle, situation, units, key, lure, fields);
+        List<Lure> wanted = wanted(event, tackle, situation, key, lure, fields);
         boolean sameLure = wanted.getFirst().id().equals(fields.get("of"));
         Form form = sameLure ? new Form(fields, units) : usual(wanted.getFirst(), situation, spot, tackle, units);
         WaterSlice water = water(form, spot);
@@ -166,7 +170,7 @@ class PathController {
         return Views.show("tackle/path", model, page.build());
     }
 
-    /** What was seen, in words. */
+    /** Returns the observation in words. */
     record ObservationLine(String id, String words) {}
 
     private static ObservationLine seen(LureObservation o, Units units) {
@@ -183,16 +187,9 @@ class PathController {
 
     /** The lure asked for and two others: those asked for, else the best that are fished another way. */
     private List<Lure> wanted(
-            EventData event,
-            Tackle tackle,
-            Situation at,
-            Units units,
-            EventKey key,
-            String lure,
-            Map<String, String> fields) {
+            EventData event, Tackle tackle, Situation at, EventKey key, String lure, Map<String, String> fields) {
         List<Lure> ranked =
-                LureAdvice.ranked(tackle.lures(), at, units, tackles.weights(key.accountId()), ASSUMPTIONS.advice())
-                        .stream()
+                LureAdvice.ranked(tackle.lures(), at, tackles.weights(key.accountId()), ASSUMPTIONS.advice()).stream()
                         .map(LureAdvice::lure)
                         .filter(l -> event.presentation(l.id()).isPresent()
                                 || !tackle.inBoat(l.id()).isEmpty()
@@ -354,7 +351,9 @@ class PathController {
                 .zone(Math.round(100 * path.zoneShare()) + " %")
                 .deepest(units.depth(path.deepestM()))
                 .contact(Double.isNaN(path.contactToM()) ? "never" : "to " + units.reach(path.contactToM()))
-                .checks(PathCheck.of(x.motion(), x.cast(), water, path, units, ASSUMPTIONS))
+                .checks(PathCheck.of(x.motion(), x.cast(), water, path, ASSUMPTIONS).stream()
+                        .map(c -> new CheckLine(c.kept(), Wording.text(c.reason(), units)))
+                        .toList())
                 .turns(turns)
                 .build();
     }

@@ -10,7 +10,7 @@ import lochan.core.tackle.Rod;
 import lochan.offline.form.Form;
 import org.jspecify.annotations.Nullable;
 
-/** What the page of a lure's path shows; without a spot, the event alone. */
+/** The contents of the page of a lure's path; without a spot, the event alone. */
 @RecordBuilder
 record PathView(
         EventData data,

@@ -7,7 +7,7 @@ import lochan.core.notebook.Notebook;
 import lochan.core.tackle.SeasonStage;
 import org.jspecify.annotations.Nullable;
 
-/** What the page of past seasons shows; lake and stage are null where all are shown. */
+/** The contents of the page of past seasons; lake and stage are null when all are shown. */
 @RecordBuilder
 record SeasonsView(
         EventData data,

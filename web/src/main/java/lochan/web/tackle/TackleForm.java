@@ -34,6 +34,7 @@ import lochan.core.tackle.RodAction;
 import lochan.core.tackle.RodBuilder;
 import lochan.core.tackle.SeasonStage;
 import lochan.offline.form.Form;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /** Tackle as forms, and back. */
@@ -84,9 +85,9 @@ final class TackleForm {
     }
 
     static Optional<Rod> readRod(Form f, String id) {
-        f.need("name", "The rod has no name: give it one, as “grass rod”.");
-        f.need("length", "The length is missing: type it as 7-2 (7 ft 2 in) or 2.18 m.");
-        f.need("lineKg", "What the line carries is missing: type it as 12 lb or 5.4 kg.");
+        f.needs("name", "tackleforms.rod-name");
+        f.needs("length", "tackleforms.rod-length");
+        f.needs("lineKg", "tackleforms.line-test");
         String name = f.words("name", "The name", LONGEST_NAME);
         Double length = between(
                 f, "length", f.quantity("length", QuantityText::rodMetres), 0.5, 6, "1 ft 8 in to 19 ft (0.5 to 6 m)");
@@ -96,7 +97,7 @@ final class TackleForm {
         FishingLine line = line(f, "line");
         FishingLine leader = line(f, "leader");
         if (f.has("leaderKind") && !f.has("leaderKg")) {
-            f.error("leaderKg", "The leader has no strength: type what it carries, or choose no leader.");
+            f.fail("leaderKg", "tackleforms.leader-test");
         }
         return f.ok() && line != null && power != null && action != null
                 ? Optional.of(RodBuilder.builder()
@@ -129,7 +130,7 @@ final class TackleForm {
     private static @Nullable Double between(
             Form f, String name, @Nullable Double value, double least, double most, String words) {
         if (value != null && !(value >= least && value <= most)) {
-            f.error(name, "“" + f.value(name) + "” is out of range: expected " + words + ".");
+            f.fail(name, "tackleforms.range", words, f.value(name));
             return null;
         }
         return value;
@@ -160,14 +161,14 @@ final class TackleForm {
     }
 
     static Optional<BoxItem> readItem(Form f, String id, List<Lure> lures) {
-        f.need("name", "It has no name: give it one, as “swim jig, white”.");
+        f.needs("name", "tackleforms.item-name");
         BoxItem.Kind kind = f.choice("kind", BoxItem.Kind.class);
-        f.need("kind", "Choose what it is.");
+        f.needs("kind", "tackleforms.item-kind");
         if (kind == BoxItem.Kind.LURE) {
-            f.need("lure", "Choose which lure of the catalogue it is: advice and gear check go by it.");
+            f.needs("lure", "tackleforms.item-lure");
         }
         if (f.has("lure") && lures.stream().noneMatch(l -> l.id().equals(f.value("lure")))) {
-            f.error("lure", "“" + f.value("lure") + "” is not in the catalogue: choose one, or add it first.");
+            f.fail("lure", "tackleforms.not-in-catalog", f.value("lure"));
         }
         String name = f.words("name", "The name", LONGEST_NAME);
         Double grams = between(
@@ -175,7 +176,7 @@ final class TackleForm {
         ColourFamily colour = f.choice("colour", ColourFamily.class);
         Integer count = f.whole("count");
         if (count != null && (count < 0 || count > 10_000)) {
-            f.error("count", "“" + f.value("count") + "” is out of range: expected 0 to 10000.");
+            f.fail("count", "tackleforms.range", "0 to 10000", f.value("count"));
         }
         FishingLine line = line(f, "line");
         return f.ok()
@@ -263,34 +264,33 @@ final class TackleForm {
                 .filter(v -> f.has(group + "/" + v.code()))
                 .toList();
         if (ticked.isEmpty() && need != null) {
-            f.error(group, need);
+            f.fail(group, need);
         }
         return ticked;
     }
 
     static Optional<Lure> readLure(Form f, String id) {
-        f.need("name", "The lure has no name: give it a common one.");
+        f.needs("name", "tackleforms.lure-name");
         String name = f.words("name", "The name", LONGEST_NAME);
         Family family = f.choice("family", Family.class);
-        f.need("family", "Choose its family.");
+        f.needs("family", "tackleforms.family");
         Hooking hooking = hooking(f);
-        Lure.Range depth = range(f, "depth", "The depths", QuantityText::metres, true);
-        Lure.Range temperature = range(f, "temp", "The temperatures", QuantityText::celsius, true);
-        Lure.Range strength = range(f, "line", "What the line carries", QuantityText::lineKg, true);
+        Lure.Range depth = range(f, "depth", QuantityText::metres, true);
+        Lure.Range temperature = range(f, "temp", QuantityText::celsius, true);
+        Lure.Range strength = range(f, "line", QuantityText::lineKg, true);
         Motion motion = motion(f);
         Double speed = between(f, "speed", f.quantity("speed", QuantityText::mps), 0, 5, "0 to 11 mph (18 km/h)");
         Double sight = between(f, "sight", f.number("sight"), 0, PERCENT, "0 to 100 %");
-        List<Retrieve> retrieves = ticked(f, "retrieve", Retrieve.class, "Tick one way to work it at least.");
+        List<Retrieve> retrieves = ticked(f, "retrieve", Retrieve.class, "tackleforms.retrieve");
         Retrieve first = f.choice("first", Retrieve.class);
-        Set<Cover> cover =
-                Set.copyOf(ticked(f, "cover", Cover.class, "Tick what it comes through, open water at least."));
-        Set<Mood> moods = Set.copyOf(ticked(f, "mood", Mood.class, "Tick one mood at least."));
+        Set<Cover> cover = Set.copyOf(ticked(f, "cover", Cover.class, "tackleforms.cover"));
+        Set<Mood> moods = Set.copyOf(ticked(f, "mood", Mood.class, "tackleforms.mood"));
         Set<SeasonStage> stages = Set.copyOf(ticked(f, "stage", SeasonStage.class, null));
         Set<Forage> forage = Set.copyOf(ticked(f, "forage", Forage.class, null));
-        List<FishingLine.Kind> lines = ticked(f, "line", FishingLine.Kind.class, "Tick one kind of line at least.");
-        List<Power> powers = ticked(f, "rod", Power.class, "Tick one power at least.");
+        List<FishingLine.Kind> lines = ticked(f, "line", FishingLine.Kind.class, "tackleforms.line-kind");
+        List<Power> powers = ticked(f, "rod", Power.class, "tackleforms.power");
         RodAction action = f.choice("action", RodAction.class);
-        f.need("action", "Choose the rod's action.");
+        f.needs("action", "tackleforms.action");
         List<Double> weights = weights(f);
         Rig rig = rig(f);
         if (!f.ok() || motion == null) {
@@ -325,30 +325,25 @@ final class TackleForm {
 
     private static @Nullable Hooking hooking(Form f) {
         Hooks kind = f.choice("hooks", Hooks.class);
-        f.need("hooks", "Choose its hooks.");
+        f.needs("hooks", "tackleforms.hooks");
         Integer count = f.whole("hookCount");
         Integer teasers = f.whole("teasers");
         if ((count != null && (count < 1 || count > 20)) || (teasers != null && (teasers < 0 || teasers > 20))) {
-            f.error(
-                    "hookCount",
-                    "Hooks and arms without are out of range: expected 1 to 20 hooks and 0 to 20 arms without.");
+            f.fail("hookCount", "tackleforms.hook-count");
             return null;
         }
         return kind == null ? null : new Hooking(kind, count == null ? 1 : count, teasers == null ? 0 : teasers);
     }
 
-    private static Lure.@Nullable Range range(Form f, String name, String label, Form.Reader reader, boolean needed) {
+    private static Lure.@Nullable Range range(Form f, String name, Form.Reader reader, boolean needed) {
         if (needed) {
-            f.need(name + "From", label + " have no lower end: type it.");
-            f.need(name + "To", label + " have no upper end: type it.");
+            f.needs(name + "From", "tackleforms.range-from");
+            f.needs(name + "To", "tackleforms.range-to");
         }
         Double from = f.quantity(name + "From", reader);
         Double to = f.quantity(name + "To", reader);
         if (from != null && to != null && from > to) {
-            f.error(
-                    name + "To",
-                    label + " run from “" + f.value(name + "From") + "” down to “" + f.value(name + "To")
-                            + "”: exchange them.");
+            f.fail(name + "To", "tackleforms.range-reversed");
             return null;
         }
         return from == null || to == null ? null : new Lure.Range(from, to);
@@ -360,8 +355,8 @@ final class TackleForm {
                 return new Motion.Surface();
             }
             case "dives" -> {
-                f.need("dive", "How deep it dives is missing.");
-                f.need("along", "After how long a pull it is most of the way down is missing.");
+                f.needs("dive", "tackleforms.dive");
+                f.needs("along", "tackleforms.along");
                 Double depth = between(
                         f, "dive", f.quantity("dive", QuantityText::metres), 0.1, 100, "4 in to 300 ft (0.1 to 100 m)");
                 Double along = between(
@@ -374,8 +369,8 @@ final class TackleForm {
                 return depth == null || along == null ? null : new Motion.Dives(depth, along, f.has("floats"));
             }
             case "sinks" -> {
-                f.need("fall", "How fast it falls is missing: type the depth it falls in a second.");
-                f.need("hold", "The speed at which it keeps its depth is missing.");
+                f.needs("fall", "tackleforms.fall");
+                f.needs("hold", "tackleforms.hold");
                 Double fall = between(
                         f,
                         "fall",
@@ -387,14 +382,14 @@ final class TackleForm {
                 return fall == null || hold == null ? null : new Motion.Sinks(fall, hold);
             }
             default -> {
-                f.error("motion", "Choose how it moves.");
+                f.fail("motion", "tackleforms.motion");
                 return null;
             }
         }
     }
 
     private static List<Double> weights(Form f) {
-        f.need("weights", "The usual weights are missing: type one or more with commas, as 1/4, 3/8, 1/2.");
+        f.needs("weights", "tackleforms.weights");
         try {
             List<Double> weights = new java.util.ArrayList<>();
             for (String one : f.value("weights").split(",")) {
@@ -404,7 +399,7 @@ final class TackleForm {
             }
             return weights.stream().filter(w -> w > 0).distinct().sorted().toList();
         } catch (BadQuantityException e) {
-            f.error("weights", e.getMessage());
+            f.error("weights", Wording.text(e.reason(), f.units()));
             return List.of();
         }
     }
@@ -414,7 +409,7 @@ final class TackleForm {
         if (!f.has("hookStyle") && !f.has("lengths") && !f.has("hookSizes")) {
             return null;
         }
-        f.need("hookStyle", "Choose the hook that its sizes are of.");
+        f.needs("hookStyle", "tackleforms.hook-style");
         Rig.HookStyle hook = f.choice("hookStyle", Rig.HookStyle.class);
         Rig.Trailer trailer = f.choice("trailer", Rig.Trailer.class);
         List<Double> lengths = new java.util.ArrayList<>();
@@ -427,20 +422,18 @@ final class TackleForm {
                     .toList();
             return hook == null ? null : new Rig(lengths, hook, sizes, trailer);
         } catch (BadQuantityException e) {
-            f.error("lengths", e.getMessage());
+            f.error("lengths", Wording.text(e.reason(), f.units()));
         } catch (IllegalArgumentException e) {
-            f.error(
-                    "hookSizes",
-                    "Type three lengths and three sizes of hook, small, usual and large, with commas: as 4, 5, 7 and 2/0, 3/0, 5/0.");
+            f.fail("hookSizes", "tackleforms.three-sizes");
         }
         return null;
     }
 
-    /** What was seen of a lure; empty when something is wrong. */
+    /** Reads an observation of a lure; empty when something is wrong. */
     static Optional<LureObservation> readObservation(Form f, String id, String lureId, FishingLine line) {
         LureObservation.Saw saw = f.choice("saw", LureObservation.Saw.class);
-        f.need("saw", "Choose what the lure did.");
-        f.need("seenDepth", "The depth is missing.");
+        f.needs("saw", "tackleforms.observation");
+        f.needs("seenDepth", "tackleforms.depth");
         Double depth = between(
                 f,
                 "seenDepth",
@@ -450,7 +443,7 @@ final class TackleForm {
                 "4 in to 300 ft (0.1 to 100 m)");
         Double seconds = between(f, "seenSeconds", f.number("seenSeconds"), 0.1, 600, "0.1 to 600 s");
         if (saw == LureObservation.Saw.FALL && !f.has("seenSeconds")) {
-            f.error("seenSeconds", "How long it fell is missing: count the seconds.");
+            f.fail("seenSeconds", "tackleforms.seconds");
         }
         Double cast = between(f, "cast", f.quantity("cast", QuantityText::metres), 1, 100, "3 to 330 ft (1 to 100 m)");
         Double grams = between(f, "grams", f.quantity("grams", QuantityText::lureGrams), 0.1, 1000, "0.1 to 1000 g");

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lochan.core.Assumptions;
 import lochan.core.eventdata.EventData;
 import lochan.core.model.learning.Contest;
@@ -21,6 +22,7 @@ import lochan.core.notebook.SetupChange;
 import lochan.core.notebook.Trial;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.Presentation;
+import lochan.core.quantity.Units;
 import lochan.offline.form.Form;
 import lochan.web.account.Accounts;
 import lochan.web.eventbook.EventBook;
@@ -31,6 +33,7 @@ import lochan.web.gear.Tackles;
 import lochan.web.shared.Dates;
 import lochan.web.shared.Undo;
 import lochan.web.shared.Views;
+import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -180,7 +183,7 @@ class TrialController {
         return s.presentation().name() + ": " + (s.missed() + s.lost()) + " of " + s.tried() + " bites not landed ("
                 + s.lost() + " lost, " + s.missed() + " missed or short); " + Math.round(100 * (1 - s.usual()))
                 + " % is usual. The chance that this is more than bad luck is " + percent(s.chance()) + ". Try: "
-                + s.suggestion() + ".";
+                + s.remedies().stream().map(r -> Wording.text(r, Units.USUAL)).collect(Collectors.joining("; ")) + ".";
     }
 
     private static LandingLine landing(Presentation p, EventData event) {
@@ -292,7 +295,7 @@ class TrialController {
             RedirectAttributes flash) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         if (events.outline(key).presentation(presentation).isEmpty()) {
-            form.error("presentation", "There is no such presentation here: choose one of the list.");
+            form.fail("presentation", "forms.lure-from-list");
         }
         form.need("what", "What was changed is missing.");
         String what = form.words("what", "The change", SetupChange.LONGEST_WORDS);

@@ -10,7 +10,7 @@ import lochan.core.notebook.Trial;
 import lochan.offline.form.Form;
 import org.jspecify.annotations.Nullable;
 
-/** What the page of trials shows; compared is null unless two presentations are compared. */
+/** The contents of the page of trials; compared is null unless two presentations are compared. */
 @RecordBuilder
 record TrialView(
         EventData data,

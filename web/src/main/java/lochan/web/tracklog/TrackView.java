@@ -6,7 +6,7 @@ import lochan.core.practice.track.Track;
 import lochan.web.rules.BoatSpeeds;
 import org.jspecify.annotations.Nullable;
 
-/** What the page of a track shows; before one is read, the event alone. */
+/** The contents of the page of a track; before one is read, the event alone. */
 record TrackView(
         EventData data,
         long leastMinutes,

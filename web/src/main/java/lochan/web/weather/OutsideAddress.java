@@ -37,12 +37,11 @@ final class OutsideAddress {
         try {
             uri = new URI(text.strip());
         } catch (URISyntaxException e) {
-            throw new RefusedException("“" + text.strip() + "” is no address: type one that begins with https://");
+            throw new RefusedException("“" + text.strip() + "” isn't an address. It must start with https://");
         }
         boolean web = "http".equalsIgnoreCase(uri.getScheme()) || "https".equalsIgnoreCase(uri.getScheme());
         if (!web || uri.getHost() == null || uri.getUserInfo() != null || text.length() > LONGEST) {
-            throw new RefusedException(
-                    "“" + text.strip() + "” is no address of a service: type one that begins with https://");
+            throw new RefusedException("“" + text.strip() + "” isn't a service's address. It must start with https://");
         }
         try {
             InetAddress[] addresses = InetAddress.getAllByName(uri.getHost());
@@ -62,7 +61,7 @@ final class OutsideAddress {
         if (addresses.stream().anyMatch(OutsideAddress::isInside)) {
             throw new RefusedException(
                     "“" + host
-                            + "” lies inside this computer's own network, which is not asked (whoever runs Lochan may allow it: LOCHAN_WEATHER_INSIDE=yes)");
+                            + "” is inside this computer's own network, which isn't allowed (LOCHAN_WEATHER_INSIDE=yes allows it)");
         }
     }
 

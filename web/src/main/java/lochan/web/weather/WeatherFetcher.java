@@ -35,7 +35,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Asks weather services at their intervals, beside the pages: no page ever waits for one. An event is asked for from when it is first looked at until the day
- * after its last one. An answer that is late, too large or not to be read leaves the last good one as it was.
+ * after its last one. An answer that is late, too large or not to be read leaves the last good one.
  */
 @Component
 class WeatherFetcher {

@@ -250,7 +250,7 @@ class BoatApp extends DayApp {
   /** Writes where the phone points into a field. */
   async takeHeading(field) {
     const heading = await this.compass.heading();
-    if (heading === null) this.announce('The phone tells no heading: type it.');
+    if (heading === null) this.announce('No compass heading. Enter it.');
     else document.querySelector(`form [name=${field}]`).value = String(Math.round(heading));
   }
 
@@ -355,7 +355,7 @@ class BoatApp extends DayApp {
     return true;
   }
 
-  /** The same for practice. */
+  /** Sends practice changes. */
   async exchangePractice() {
     const sent = this.kept.token === null ? [] : this.kept.changes.slice(0, AT_ONCE);
     const answer = await this.fetch(
@@ -488,7 +488,7 @@ class BoatApp extends DayApp {
     else this.follow();
   }
 
-  /** What the map offers to do at a spot; null: nothing. */
+  /** Returns the map's actions at a spot; null: none. */
   get startWords() {
     return this.mode === 'practice' ? 'Start here' : null;
   }
@@ -542,7 +542,7 @@ class BoatApp extends DayApp {
         // Out of sight of the sky for a while: where it was last still holds.
         if (code !== PERMISSION_DENIED) return;
         this.stopFollowing();
-        this.trouble = 'This device does not tell where it is: runs are computed from the spot you fish.';
+        this.trouble = "No position: run times start from the spot you're fishing.";
         this.draw();
       },
       { enableHighAccuracy: true, maximumAge: this.track.isOn ? 0 : MINUTE },

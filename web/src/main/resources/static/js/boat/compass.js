@@ -4,7 +4,7 @@ export class Compass {
     return 'DeviceOrientationEvent' in window;
   }
 
-  /** Degrees from north, or null where the phone does not tell within two seconds. */
+  /** Degrees from north, or null when the phone gives none within two seconds. */
   async heading() {
     const asks = window.DeviceOrientationEvent.requestPermission;
     if (asks && (await asks.call(window.DeviceOrientationEvent)) !== 'granted') return null;

@@ -1,4 +1,4 @@
-// What the screens of a competition day are shown by, whoever keeps its log: the view of the rules' module, the advice, the map and the theme.
+// The base of apps that show a competition day, live or rehearsed: the view of the rules' module, the advice, the map and the theme.
 import * as rules from './bag.js';
 import { cellsOf } from '../map/depths.js';
 import { LakeMap } from '../map/lake-map.js';
@@ -39,7 +39,7 @@ export class DayApp {
     return document.documentElement.classList.contains('dark');
   }
 
-  /** What the angler's rules say against presentations, by their ids. */
+  /** Returns the presentations the angler's rules forbid, by id. */
   get notAllowed() {
     return this.taken?.pack.notAllowed ?? {};
   }
@@ -75,7 +75,7 @@ export class DayApp {
     return this.seen.view;
   }
 
-  /** What there is to ring for now. */
+  /** Returns the alarms due now. */
   alarms() {
     const { stay, due, lightning } = this.kept.plan ?? {};
     const day = {
@@ -160,7 +160,7 @@ export class DayApp {
     this.draw();
   }
 
-  /** What is asked of the adviser: the log and where the boat is. */
+  /** Returns the question to the adviser: the log and the boat's place. */
   standing() {
     const { lat = NaN, lon = NaN } = this.position ?? {};
     const { entries } = this.known();
@@ -208,7 +208,7 @@ export class DayApp {
     return this.drawn.sheet;
   }
 
-  /** What the map shows for where the boat is. */
+  /** Returns the map for the boat's place. */
   async askMap() {
     if (!this.taken || !this.kept.log || this.screen !== 'map') return;
     await this.advised(async () => {

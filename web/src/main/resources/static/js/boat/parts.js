@@ -2,7 +2,7 @@
 import { html, nothing } from '/assets/lit-html.js';
 import { isRead, noteRead } from '../minded.js';
 
-/** What is wrong with what was typed or asked in a form. */
+/** Shows the errors of a form. */
 export function problems({ errors }, form) {
   return errors?.form === form
     ? html`<div class="note trouble" role="alert" data-errors>${errors.messages.join(' ')}</div>`

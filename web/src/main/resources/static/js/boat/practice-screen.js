@@ -291,7 +291,7 @@ function changeStop(app, { id, time, spot, fields }) {
   </details>`;
 }
 
-/** What the electronics show, marked from the boat: where it is, or as "2 o'clock, 70 ft" from its heading. */
+/** The form for a waypoint seen from the boat: where it is, or as "2 o'clock, 70 ft" from its heading. */
 function waypoint(app) {
   return html`<details class="sheet">
     <summary>Mark a waypoint</summary>

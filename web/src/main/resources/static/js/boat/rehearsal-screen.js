@@ -51,7 +51,7 @@ function ended(app) {
   </section>`;
 }
 
-/** What there is to do where the boat is. */
+/** Shows the actions at the boat's place. */
 function here(app) {
   const { state } = app;
   const leaving = app.view.hours.tone !== 'calm';

@@ -8,7 +8,7 @@ import { screen } from './screens.js';
 const PATIENCE_MILLIS = 20_000;
 /** What a rehearsal rings for: it has no livewell to look after. */
 const RINGS = ['leave', 'lightning', 'stop', 'trigger'];
-const AWAY = 'The server cannot be reached. The day stands as it was: tap again when it is back.';
+const AWAY = "Can't reach the server. The day is unchanged. Tap again when it's back.";
 
 class RehearsalApp extends DayApp {
   constructor(root, id) {
@@ -32,7 +32,7 @@ class RehearsalApp extends DayApp {
     return `${this.listPage}/played?rehearsal=${this.id}`;
   }
 
-  /** What the map offers to do at the spot that was tapped. */
+  /** Returns the map's actions at the tapped spot. */
   get startWords() {
     const { lightning, late, over } = this.state;
     const lure = this.names.presentations[this.lureFor(this.chosen)];
@@ -82,7 +82,7 @@ class RehearsalApp extends DayApp {
     else await this.takeAlong();
   }
 
-  /** What is known of the day; a storm that came changes it. */
+  /** Returns the day as known; a storm that came changes it. */
   async takeAlong() {
     const pack = await this.ask(`pack?rehearsal=${this.id}`);
     if (this.taken) pack.data.plans = this.taken.pack.data.plans;

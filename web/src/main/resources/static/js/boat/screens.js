@@ -111,7 +111,7 @@ function clashes(app) {
     ...app.kept.refused.map((one) =>
       notice(`Not taken: ${one.words}. ${one.message}`, [
         ['Send it again', () => app.sendAgain(one)],
-        ['Drop it', () => app.forget('refused', one)],
+        ['Discard', () => app.forget('refused', one)],
       ]),
     ),
   ];
@@ -311,7 +311,7 @@ function fishForm(app) {
   </section>`;
 }
 
-/** What is fished now, and the bites that brought no fish: by the log alone, so that it works without advice. */
+/** Shows what is fished now and lost bites, from the log alone, so that it works without advice. */
 function fishing(app) {
   const { view, names } = app;
   const missing = [

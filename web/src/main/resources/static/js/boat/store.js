@@ -2,11 +2,11 @@
 import { openDB } from '/assets/idb.js';
 import { keptBefore, nothing, waiting, withoutSecrets } from './outbox.js';
 
-/** Set in the device's storage while the server is still to be told that its angler signed out; holds the token of the form. */
+/** Set in the device's storage until the server knows that its angler signed out; holds the token of the form. */
 export const LEAVING = 'lochan-leaving';
 
 const EVENTS = 'events';
-/** What was taken along of events, by their roots: `{pack, tag, at}`; kept apart, since it is large and no tap changes it. */
+/** The packs of events, by their roots: `{pack, tag, at}`; kept apart, since it is large and no tap changes it. */
 const PACKS = 'packs';
 /** Where the boat was while it was recorded: `{root, fix: [ms, lat, lon]}`. */
 const FIXES = 'fixes';
@@ -43,7 +43,7 @@ export class Store {
     return this.db.transaction(EVENTS, 'readwrite', { durability: 'strict' });
   }
 
-  /** What is kept of an event, by its root `/boat/ID`. */
+  /** Returns the records of an event, by its root `/boat/ID`. */
   async read(root) {
     return keptIn(this.db.transaction(EVENTS).store, root);
   }
@@ -59,7 +59,7 @@ export class Store {
     return kept;
   }
 
-  /** What was taken along of an event; undefined: nothing. */
+  /** Returns the pack of an event; undefined: none. */
   readPack(root) {
     return this.db.get(PACKS, root);
   }

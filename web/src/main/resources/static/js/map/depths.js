@@ -74,7 +74,7 @@ export class Depths {
     }
   }
 
-  /** How much paler a guessed cell is: dotted, so that it is not told by colour alone. */
+  /** How much paler a guessed cell is: dotted, so that color alone need not show it. */
   doubt(i) {
     return ((i % this.columns) + Math.floor(i / this.columns)) % 4 === 0 ? 0.7 : 0.35;
   }

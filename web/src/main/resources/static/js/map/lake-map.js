@@ -425,7 +425,7 @@ export class LakeMap {
     if (shown.wind) signs.wind(to, [34, 34], shown.wind);
   }
 
-  /** What the wind does to the shore: a wedge where it blows onto it, a ring where that lies sheltered. */
+  /** Draws the wind on the shore: a wedge where it blows onto it, a ring where it is sheltered. */
   drawBanks(to, { banks, shore }) {
     let last = [-BANKS_APART, 0];
     for (let i = 0; i < banks.length; i += 1) {
@@ -573,7 +573,7 @@ export class LakeMap {
     to.fillText(words, x + 4, y - 10);
   }
 
-  /** What was hit, of a kind where one is asked for; null: nothing. */
+  /** Returns the mark that was hit, of a kind if one is given; null: none. */
   nearest(x, y, wanted = null) {
     const near = (this.hits ?? [])
       .filter(({ kind }) => !wanted || kind === wanted)

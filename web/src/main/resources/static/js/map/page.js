@@ -5,7 +5,7 @@ import { LAYERS, LakeMap } from './lake-map.js';
 const LAYERS_KEPT = 'lochan-map-layers';
 const PLAY_MILLIS = 700;
 
-/** What the angler switched on and off, on whatever page. */
+/** The layers the angler switched on and off, on every page. */
 export function keptLayers() {
   try {
     return { ...LAYERS, ...JSON.parse(localStorage.getItem(LAYERS_KEPT) ?? '{}') };

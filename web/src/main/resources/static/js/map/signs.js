@@ -43,7 +43,7 @@ export function cairn(to, [x, y], { stones, share, caution, gone }, isChosen) {
   }
 }
 
-/** How many lie too close together to be told apart. */
+/** Counts the marks too close together to separate. */
 export function count(to, [x, y], many) {
   to.beginPath();
   to.arc(x + 12, y - 9, 8.5, 0, 2 * Math.PI);

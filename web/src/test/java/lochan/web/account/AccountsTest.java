@@ -22,6 +22,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import lochan.wording.Wording;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -53,8 +54,8 @@ class AccountsTest {
                     first.post("/setup", "name", "Ines", "password", PASSWORD, "again", "another one", "code", "1");
             assertThat(wrong.texts(".error"))
                     .hasSize(2)
-                    .anyMatch(e -> e.contains("differ"))
-                    .anyMatch(e -> e.contains("not the code"));
+                    .anyMatch(e -> e.equals(Wording.text("account.passwords-differ")))
+                    .anyMatch(e -> e.equals(Wording.text("account.setup-code-wrong")));
             assertThat(wrong.value("name")).as("nothing typed is lost").isEqualTo("Ines");
             assertThat(first.post(
                                     "/setup",
@@ -67,8 +68,7 @@ class AccountsTest {
                                     "code",
                                     code.group(1))
                             .texts(".error"))
-                    .containsExactly(
-                            "The password has 5 characters: expected 10 to 200; a few words in a row are easy to keep in mind.");
+                    .containsExactly(Wording.text("account.password-length", 10, 200));
 
             assertThat(first.post(
                                     "/setup",
@@ -158,7 +158,7 @@ class AccountsTest {
         assertThat(waits.texts(".error"))
                 .singleElement()
                 .asString()
-                .matches("Too many tries from here: wait [12] seconds? and try again.");
+                .matches("Too many attempts. Try again in [12] seconds?.");
         assertThat(throttle.attempt(id, "10.1.2.3"))
                 .as("the owner, from elsewhere")
                 .isEmpty();
@@ -166,7 +166,7 @@ class AccountsTest {
                         .texts(".error"))
                 .singleElement()
                 .asString()
-                .contains("is wrong: check both");
+                .contains("Wrong name or password");
         return true;
     }
 
@@ -346,7 +346,7 @@ class AccountsTest {
         RunningApp.Account account = app.account();
         Visitor other = app.visitor();
         other.post("/sign-in", "name", account.name(), "password", PASSWORD);
-        assertThat(account.visitor().get("/settings").text()).contains("2 devices are signed in");
+        assertThat(account.visitor().get("/settings").text()).contains(Wording.text("account.devices", 2));
         assertThat(account.visitor()
                         .post(
                                 "/settings/password",
@@ -357,7 +357,7 @@ class AccountsTest {
                                 "again",
                                 "five words all in a row")
                         .texts(".error"))
-                .containsExactly("The password is wrong.");
+                .containsExactly(Wording.text("account.password-wrong"));
 
         Visitor.Answer changed = account.visitor()
                 .post(
@@ -403,7 +403,7 @@ class AccountsTest {
                             .texts(".error"))
                     .singleElement()
                     .asString()
-                    .contains("is not valid");
+                    .contains("wrong, used or expired");
             assertThat(guest.post(
                                     "/join",
                                     "code",
@@ -421,7 +421,7 @@ class AccountsTest {
                             .texts(".error"))
                     .singleElement()
                     .asString()
-                    .contains("is not valid");
+                    .contains("wrong, used or expired");
             assertThat(guest.post("/settings/accounts/invite").status())
                     .as("others cannot")
                     .isEqualTo(404);
@@ -446,7 +446,7 @@ class AccountsTest {
                         .texts(".error"))
                 .singleElement()
                 .asString()
-                .contains("password is wrong");
+                .contains(Wording.text("account.password-wrong"));
 
         assertThat(account.visitor()
                         .post("/settings/account/delete", "deletePassword", PASSWORD)
@@ -468,7 +468,7 @@ class AccountsTest {
         }
     }
 
-    /** The phone goes on sending while the account goes: it is told so, whatever it was in the middle of. */
+    /** The phone goes on sending while the account goes: it gets an answer, whatever it was in the middle of. */
     @Tag("slow")
     @Test
     void anAccountIsDeletedWhileItsPhoneSends(RunningApp app) {

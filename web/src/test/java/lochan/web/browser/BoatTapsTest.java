@@ -14,6 +14,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import lochan.wording.Wording;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -114,7 +115,7 @@ class BoatTapsTest extends Walk {
         }
         tap("Log fish");
         assertThat(tapped()).as("a fish beside its digits").isLessThanOrEqualTo(3);
-        assertThat(page.locator(".verdict .act-words")).hasText("Keep it. Tag Red.");
+        assertThat(page.locator(".verdict .act-words")).hasText(Wording.text("bag.keep", "Red"));
         seesWithoutScrolling(
                 page.locator(".boat-head strong"), page.locator(".day-clock"), page.locator(".verdict .act-words"));
         tap("Say it");

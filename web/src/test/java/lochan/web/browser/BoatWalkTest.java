@@ -15,6 +15,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import lochan.wording.Wording;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -73,7 +74,7 @@ class BoatWalkTest extends Walk {
         openAndKeep(app.address() + path);
         compete(page);
         page.context().setOffline(true);
-        logFish(page, "2-3", "Keep it. Tag Red.");
+        logFish(page, "2-3", Wording.text("bag.keep", "Red"));
         page.onDialog(dialog -> dialog.accept());
         openFoot(page);
         button("Sign out").click();
@@ -100,13 +101,13 @@ class BoatWalkTest extends Walk {
         String path = SampleEvents.event(ashore, "No signal");
         openAndKeep(app.address() + path);
         compete(page);
-        logFish(page, "2-3", "Keep it. Tag Red.");
+        logFish(page, "2-3", Wording.text("bag.keep", "Red"));
         allSent(page);
 
         page.context().setOffline(true);
         page.reload();
         assertThat(page.locator(".boat-head")).containsText("2 lb 3 oz");
-        logFish(page, "1-12", "Keep it. Tag White.");
+        logFish(page, "1-12", Wording.text("bag.keep", "White"));
         logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
         looksRight("No signal");
         screen(page, "Bag");
@@ -117,7 +118,7 @@ class BoatWalkTest extends Walk {
         assertThat(page.locator(".log [data-voided=true]")).hasCount(1);
         field("Weight").first().fill("heavy");
         button("Log fish").click();
-        assertThat(page.locator(".pad [data-errors]")).containsText("“heavy” is no weight");
+        assertThat(page.locator(".pad [data-errors]")).containsText("“heavy” isn't a weight");
         field("Weight").first().fill("");
         page.reload();
         assertThat(page.locator("[data-unsent]")).containsText("3 entries are kept on this phone");
@@ -145,8 +146,8 @@ class BoatWalkTest extends Walk {
             page.navigate(app.address() + path + "/rankings");
             assertThat(page.locator("h1")).hasText("The server cannot be reached");
             page.locator("a.button").click();
-            logFish(page, "2-3", "Keep it. Tag Red.");
-            logFish(page, "1-12", "Keep it. Tag White.");
+            logFish(page, "2-3", Wording.text("bag.keep", "Red"));
+            logFish(page, "1-12", Wording.text("bag.keep", "White"));
             page.reload();
             logFish(page, "2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
             List<String> weights = new ArrayList<>(List.of("2-3", "1-12", "2-0"));
@@ -186,9 +187,9 @@ class BoatWalkTest extends Walk {
         mate.navigate(app.address() + SampleEvents.boat(path));
         compete(mate);
 
-        logFish(page, "2-3", "Keep it. Tag Red.");
+        logFish(page, "2-3", Wording.text("bag.keep", "Red"));
         assertThat(mate.locator(".boat-head")).containsText("2 lb 3 oz");
-        logFish(mate, "1-12", "Keep it. Tag White.");
+        logFish(mate, "1-12", Wording.text("bag.keep", "White"));
         assertThat(page.locator(".boat-head")).containsText("3 lb 15 oz");
 
         page.context().setOffline(true);
@@ -224,7 +225,7 @@ class BoatWalkTest extends Walk {
         screen(page, "Bag");
         field("Temperature").fill("79");
         page.locator("section:has(#livewell-care) button").click();
-        assertThat(page.locator("section:has(#livewell-care)")).containsText("Warm from about 75 °F on");
+        assertThat(page.locator("section:has(#livewell-care)")).containsText("Over 75 °F: run the aerator");
         allSent(page);
 
         page.context().setOffline(true);
@@ -272,11 +273,11 @@ class BoatWalkTest extends Walk {
         openAndKeep(app.address() + path);
         compete(page);
         page.context().setOffline(true);
-        logFish(page, "2-3", "Keep it. Tag Red.");
+        logFish(page, "2-3", Wording.text("bag.keep", "Red"));
         page.context().clearCookies();
         page.context().setOffline(false);
         assertThat(page.locator("[data-unsent]")).containsText("You are signed out");
-        logFish(page, "1-12", "Keep it. Tag White.");
+        logFish(page, "1-12", Wording.text("bag.keep", "White"));
 
         enter(app, app.account());
         page.waitForCondition(() -> !keepsApp(SampleEvents.boat(path)));
@@ -312,7 +313,7 @@ class BoatWalkTest extends Walk {
             assertThat(page.locator("#fishing")).containsText("Fishing Reed Corner");
             field("Size, if you know it").fill("heavy");
             button("Landed").click();
-            assertThat(page.locator("[data-errors]")).containsText("“heavy” is no");
+            assertThat(page.locator("[data-errors]")).containsText("“heavy” isn't");
             field("Size, if you know it").fill("3-4");
             button("Landed").click();
             assertThat(page.locator(".log li").first()).containsText("Landed, ≈ 3 lb 4 oz, Swim jig");
@@ -347,7 +348,7 @@ class BoatWalkTest extends Walk {
             page.getByText("Mark a waypoint").click();
             field("Seen from the boat").fill("2 o'clock, 70 ft");
             button("Mark waypoint").click();
-            assertThat(page.locator("[data-errors]")).containsText("The heading is missing");
+            assertThat(page.locator("[data-errors]")).containsText("Enter the heading in degrees");
             field("Heading of the boat").fill("30");
             button("Mark waypoint").click();
             assertThat(page.locator("[data-errors]")).hasCount(0);

@@ -52,7 +52,7 @@ final class Browser {
         return Shared.BROWSER.open(size, false);
     }
 
-    /** The same of a device that is touched. */
+    /** Returns a page of a touch device. */
     static Page touched(Walk.Size size) {
         return Shared.BROWSER.open(size, true);
     }

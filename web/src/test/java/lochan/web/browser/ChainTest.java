@@ -14,6 +14,7 @@ import java.time.ZoneId;
 import java.util.List;
 import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
+import lochan.wording.Wording;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -49,7 +50,7 @@ class ChainTest extends Walk {
         field("Target weight").fill("7-8");
         field("Dead fish, each").fill("a quarter");
         button("Create event").click();
-        assertThat(page.locator(".field:has(#name) .error")).hasText("The event has no name: give it one.");
+        assertThat(page.locator(".field:has(#name) .error")).hasText(Wording.text("rules.name-missing"));
         assertThat(page.locator("[id='penalties/deadFishGrams']")).hasValue("a quarter");
         looksRight("New event");
 
@@ -121,8 +122,8 @@ class ChainTest extends Walk {
         page.getByRole(AriaRole.LINK, named("Open the boat app")).click();
         compete(page);
         looksRight("Harbour Cup");
-        logFish("2-3", "Keep it. Tag Red.");
-        logFish("1-12", "Keep it. Tag White.");
+        logFish("2-3", Wording.text("bag.keep", "Red"));
+        logFish("1-12", Wording.text("bag.keep", "White"));
         logFish("2-0", "Cull White (1 lb 12 oz). Put White on the new fish.");
         logFish("1-9", "Release the new fish.");
         looksRight("Harbour Cup");

@@ -19,6 +19,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import lochan.wording.Wording;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -165,7 +166,7 @@ class FirstEventWalkTest extends Walk {
                 .hasText("Bite lost, jumped off");
         field("Weight").first().fill("2-3");
         button("Log fish").click();
-        assertThat(page.locator(".verdict .act-words")).hasText("Keep it. Tag Red.");
+        assertThat(page.locator(".verdict .act-words")).hasText(Wording.text("bag.keep", "Red"));
         advised();
         page.context().setOffline(false);
         assertThat(page.locator(".boat-head")).not().containsText("to send");

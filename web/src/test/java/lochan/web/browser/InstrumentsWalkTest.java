@@ -73,7 +73,7 @@ class InstrumentsWalkTest extends Walk {
 
             page.navigate(root + "/plan");
             assertThat(page.locator("main"))
-                    .containsText("Pale Hump lies in lightning hours, 10:00 to 13:30: be ashore then");
+                    .containsText("Pale Hump is in lightning hours, 10:00 to 13:30: be ashore then");
             button("Optimise around locked stops").click();
             page.getByText("Add as plan").first().click(new Locator.ClickOptions().setTimeout(120_000));
             assertThat(page.locator(".ashore-row").first()).containsText("to 13:30: lightning");
@@ -120,7 +120,7 @@ class InstrumentsWalkTest extends Walk {
                 .click();
         assertThat(page.locator("main, #app").first())
                 .containsText(
-                        "Lightning hours 10:00 to 13:30: wait at",
+                        "Lightning hours 10:00 to 13:30. Wait at",
                         new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
     }
 

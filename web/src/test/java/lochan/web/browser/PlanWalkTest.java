@@ -98,7 +98,7 @@ class PlanWalkTest extends Walk {
         assertThat(cost()).containsText("Harth Grass set by hand");
         leave(0).fill("05:00");
         leave(0).press("Tab");
-        assertThat(page.locator(".stop-row .error")).containsText("ends before it begins");
+        assertThat(page.locator(".stop-row .error")).containsText("before you arrive");
         assertThat(leave(0)).hasValue("05:00");
         page.locator("[data-undo]").click();
         assertThat(leave(0)).hasValue("07:00");

@@ -105,7 +105,7 @@ class PracticeWalkTest extends Walk {
         page.navigate(event + "/practice/sheet");
         send("log.csv", SHEET.formatted("huge"));
         assertThat(page.locator("section[aria-labelledby=problems] li"))
-                .hasText("Row 2: Size: “huge” is no weight: type it as 3-4 (3 lb 4 oz), 3.25 or 1.47 kg.");
+                .hasText("Row 2: Size: “huge” isn't a weight. Examples: 3-4 (3 lb 4 oz), 3.25, 1.47 kg");
         looksRight("Import a spreadsheet");
         send("log.csv", SHEET.formatted("3-4"));
         field("What Result contains").selectOption("");

@@ -19,7 +19,7 @@ class Screenshots {
 
     private static final String EVENT = "Two Arms Open";
     private static final String FINISHED = "April Shakedown";
-    /** What is computed as usual may take minutes on a busy machine. */
+    /** Usual computations may take minutes on a busy machine. */
     private static final double COMPUTED_MILLIS = 300_000;
 
     private final Path folder = Path.of(System.getProperty("lochan.screenshots", "."));

@@ -11,6 +11,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import lochan.wording.Wording;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -71,8 +72,8 @@ class TackleWalkTest extends Walk {
         assertThat(page.locator(".deck-list li")).hasCount(1);
         assertThat(page.locator(".deck-list li")).containsText("Swim jig, green, 1/4 oz");
         assertThat(page.locator("svg.beads .bead")).hasCount(1);
-        button("Engine cut-off lanyard, clipped on and tried").click();
-        assertThat(button("Engine cut-off lanyard, clipped on and tried")).hasAttribute("aria-pressed", "true");
+        button(Wording.text("packing.lanyard")).click();
+        assertThat(button(Wording.text("packing.lanyard"))).hasAttribute("aria-pressed", "true");
         looksRight("Rods on deck");
         Download print = page.waitForDownload(() ->
                 page.getByRole(AriaRole.LINK, named("Print with the plan")).click());
@@ -87,8 +88,8 @@ class TackleWalkTest extends Walk {
         looksRight("Lure advice");
         button("Update advice").click();
         assertThat(page.locator(".advice > li").filter(new Locator.FilterOptions().setHasText("Drop shot")))
-                .containsText("fish are not willing: pick slowly");
-        assertThat(page.locator(".advice")).containsText("clearing water: fish it one step clearer");
+                .containsText("inactive fish: work it slowly");
+        assertThat(page.locator(".advice")).containsText("clearing water: choose for one step clearer");
         page.getByRole(AriaRole.LINK, named("Cast with the Swim jig")).click();
         looksRight("Cast");
         assertThat(page.locator("svg.cast .way")).hasCount(3);
@@ -175,7 +176,7 @@ class TackleWalkTest extends Walk {
         page.navigate(page.url().replaceAll("/spots.*", "/spots/waypoints"));
         looksRight("Waypoints");
         page.locator("li:has-text('Not feeding')")
-                .getByText("Look again in 2 h")
+                .getByText("Go back in 2 h")
                 .first()
                 .click();
         assertThat(page.locator("main")).containsText("look again in two hours");

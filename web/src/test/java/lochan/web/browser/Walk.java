@@ -92,7 +92,7 @@ abstract class Walk {
         enterDemo(demo, tab);
     }
 
-    /** The same in the window that is open. */
+    /** Opens the demo in the current window. */
     void enterDemo(RunningApp demo, String tab) {
         page.navigate(demo.address() + "/sign-in");
         button("Sign in as the demo angler").click();

@@ -96,7 +96,7 @@ class CompetitionPagesTest {
         fish(angler, event, "c1", "2-0");
         fish(angler, event, "c2", "3-0");
         Visitor.Answer close = fish(angler, event, "c3", "2-0");
-        assertThat(verdict(close)).contains("Put the new fish and Red on the balance.");
+        assertThat(verdict(close)).contains("Put the new fish and Red on the balance beam.");
 
         assertThat(fish(angler, event, "c4", "5-0").status())
                 .as("nothing else until it is settled")
@@ -135,7 +135,7 @@ class CompetitionPagesTest {
                 "1",
                 "place",
                 "3");
-        assertThat(official.text()).contains("5 lb 6 oz official less 0 lb 4 oz penalty: 5 lb 2 oz counts. Place 3.");
+        assertThat(official.text()).contains("5 lb 6 oz official. Less 0 lb 4 oz penalty: 5 lb 2 oz counts. Place 3.");
         assertThat(angler.get(event + "/competition").page().select(".log > li"))
                 .as("nothing is ever taken from the log")
                 .hasSize(7);
@@ -171,7 +171,7 @@ class CompetitionPagesTest {
 
         Visitor.Answer refused = fish(angler, event, "c1", "heavy");
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text()).contains("“heavy” is no weight");
+        assertThat(refused.text()).contains("“heavy” isn't a weight");
         assertThat(angler.post(event + "/competition/entries", "type", "void", "code", "v", "entry", "nothing")
                         .status())
                 .isEqualTo(422);
@@ -196,7 +196,7 @@ class CompetitionPagesTest {
 
         angler.post("/demo/clock", "moment", "LAST_PRACTICE_EVENING");
         assertThat(angler.get(event + "/competition").text()).contains("Nothing logged on this day yet");
-        assertThat(fish(angler, event, "early", "2-0").text()).contains("set it to a later time first");
+        assertThat(fish(angler, event, "early", "2-0").text()).contains("Set it to a later time first");
     }
 
     @Test
@@ -207,7 +207,7 @@ class CompetitionPagesTest {
         form.put("species/0/minGrams", "1-0");
         form.put("species/0/slotFrom", "16");
         form.put("species/0/slotTo", "15");
-        assertThat(angler.post(event + "/rules", form).texts(".error")).anyMatch(e -> e.contains("the shorter first"));
+        assertThat(angler.post(event + "/rules", form).texts(".error")).anyMatch(e -> e.contains("shorter first"));
         form.put("species/0/slotTo", "20");
         form.put("species/0/slotOver", "1");
         form.put("culling", "no");
@@ -217,16 +217,16 @@ class CompetitionPagesTest {
         assertThat(sized(angler, event, "c1", "3-0", "18").texts(".verdict:not([hidden])"))
                 .singleElement()
                 .asString()
-                .contains("In the slot: 18 in, your rules protect 16 in to 20 in.");
+                .contains("In the slot: 18 in. Your rules protect 16 in to 20 in.");
         assertThat(sized(angler, event, "c2", "0-12", "15").texts(".verdict:not([hidden])"))
                 .singleElement()
                 .asString()
-                .contains("Light: 0 lb 12 oz, your rules say 1 lb 0 oz at least.");
+                .contains("Light: 0 lb 12 oz. Your rules say at least 1 lb 0 oz.");
         assertThat(verdict(sized(angler, event, "c3", "5-0", "21"))).contains("Keep");
         assertThat(sized(angler, event, "c4", "4-0", "21").texts(".verdict:not([hidden])"))
                 .singleElement()
                 .asString()
-                .contains("do not allow culling");
+                .contains("don't allow culling");
         String file = angler.get(event + "/export").body();
         assertThat(file).contains("\"culling\": false").contains("\"slot\"").contains("\"minGrams\"");
         angler.get("/events");
@@ -526,7 +526,7 @@ class CompetitionPagesTest {
                 .doesNotContain("event:log");
     }
 
-    /** The boat's page asks on while its event is deleted at the desk: it is told that there is none, and the log stays quiet. */
+    /** The boat's page asks on while its event is deleted at the desk: it learns that there is none, and the log stays quiet. */
     @Test
     void anEventIsDeletedWhileItsBoatIsOpen(RunningApp app) throws Exception {
         Visitor angler = app.angler();
@@ -557,7 +557,7 @@ class CompetitionPagesTest {
         assertThat(told.list).filteredOn(e -> e.getThrowableProxy() != null).isEmpty();
     }
 
-    /** What is fished was deleted at the desk, or half of it was never noted. */
+    /** The fished spot was deleted at the desk, or half of the entry was never noted. */
     @Tag("slow")
     @Test
     void anEntryThatSaysHalfOfWhatIsFishedDoesNotBreakThePage(RunningApp app) {

@@ -36,7 +36,7 @@ class CsvTableTest {
 
     @Test
     void whatIsNoTableIsRefusedInWords() {
-        refused("PK\u0003\u0004\0\0", "no text");
+        refused("PK\u0003\u0004\0\0", "isn't a text file");
         refused("", "it is empty");
         refused("Date,Spot\n", "only a header");
         refused("Date,Spot\n1,\"two\n", "quotation mark");

@@ -23,7 +23,7 @@ final class DemoDay {
     private static final double TYPED_WRONG = 0.05;
     private static final double LOGGED_TWICE = 0.03;
     private static final double DIES = 0.03;
-    /** What the scale of the weigh-in and the angler's differ by. */
+    /** The difference between the weigh-in's scale and the angler's. */
     private static final double SCALES_SD = 0.008;
 
     private final Event event;
@@ -66,7 +66,7 @@ final class DemoDay {
         return this;
     }
 
-    /** What the weigh-in of a day says of the bag as the log has it. */
+    /** Returns the weigh-in's result for the bag in the log. */
     DemoDay weighed(int day, LocalTime at) {
         Bag bag = log.bag(day);
         double grams = DemoWorld.ounces(bag.weighedGrams() * (1 + SCALES_SD * world.gaussian()));

@@ -26,7 +26,7 @@ import lochan.eventformat.EventFile;
 import lochan.eventformat.EventFileWriter;
 import org.junit.jupiter.api.Test;
 
-/** What the demo shows, and that its files are what the generator makes. */
+/** Checks the contents of the demo, and that its files are what the generator makes. */
 class DemoEventsTest {
 
     private static final EventData OPEN = DemoEvents.twoArmsOpen();

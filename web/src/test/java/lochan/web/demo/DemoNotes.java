@@ -37,7 +37,7 @@ import lochan.core.practice.Signs;
 import lochan.core.practice.Surface;
 import lochan.core.practice.TakenOn;
 
-/** What the demo's angler notes besides the bare bites: retrieves, depths, signs of the water, waypoints of the sonar, runs of a track. */
+/** Makes the notes of the demo's angler besides the bare bites: retrieves, depths, signs of the water, waypoints of the sonar, runs of a track. */
 final class DemoNotes {
 
     private static final double FOOT = 0.3048;

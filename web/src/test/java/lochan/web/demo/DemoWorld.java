@@ -272,7 +272,7 @@ final class DemoWorld {
         return drawn(date + what.toString()).nextGaussian();
     }
 
-    /** What is the same whenever it is asked for. */
+    /** Seeds values that must be the same each time they are asked for. */
     private static RandomGenerator drawn(String what) {
         return new SplittableRandom(SEED * 1_000_003 + what.hashCode());
     }

@@ -53,7 +53,7 @@ class ImportExportTest {
         assertThat(imported(app.angler(), demo)).isEqualTo(new String(demo, StandardCharsets.UTF_8));
     }
 
-    /** What the pages let an angler do, the reader must take back. */
+    /** The reader must take back all that the pages let an angler do. */
     @Test
     void whatWasMadeOnThePagesComesBackWithWhatWasTyped(RunningApp app) {
         Visitor angler = app.angler();

@@ -31,7 +31,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** What was tried against the application, and must not work again. */
+/** Repeats attacks that worked once and must not work again. */
 @ExtendWith(TestServers.class)
 class AttackTest {
 
@@ -154,7 +154,7 @@ class AttackTest {
         assertThat(angler.get(event + "/spots").text()).contains("Spot 0", "Spot 7");
     }
 
-    /** What is announced is not allocated, and a stranger's file is not begun to be read. */
+    /** Announced sizes are not allocated, and a stranger's file is not read at all. */
     @Test
     void strangersSendShortFormsAlone(RunningApp app) throws IOException {
         assertThat(answer(app, "application/x-www-form-urlencoded", 1_000_000)).contains(" 413 ");

@@ -49,7 +49,7 @@ class MapPagesTest {
                 event + "/map/import/take", "use", "cells", "unit", "metres", "values", values, choice, chosen);
     }
 
-    /** What the page's map shows, as the browser takes it. */
+    /** Returns the map of the page, as the browser takes it. */
     private static String marks(Visitor.Answer page) {
         return page.page().selectFirst("[data-marks]").attr("data-marks");
     }
@@ -155,7 +155,7 @@ class MapPagesTest {
         assertThat(angler.get(event + "/map?kind=hump").texts("tbody tr")).hasSize(1);
     }
 
-    /** Two feet under the reference: what is told of depths is of today, what is kept is not changed. */
+    /** Two feet under the reference: shown depths are today's, stored ones are unchanged. */
     @Test
     void theLakesLevelShiftsEveryDepth(RunningApp app) {
         Visitor angler = app.angler();
@@ -171,7 +171,7 @@ class MapPagesTest {
         Visitor.Answer low =
                 angler.post(event + "/map/level", "levelDate", today, "level", "610 ft", "reference", "612 ft");
 
-        assertThat(low.text()).contains("2 ft below the level that depths are told from");
+        assertThat(low.text()).contains("2 ft below the reference level");
         assertThat(angler.get(event + "/map/band?from=0&to=30").body()).contains("0 ft to 98 ft");
         assertThat(angler.get(event + "/spots").text()).contains("11 ft to 18 ft");
         assertThat(angler.get(event + "/export").body())
@@ -183,7 +183,7 @@ class MapPagesTest {
                         .texts(".note.trouble"))
                 .singleElement()
                 .asString()
-                .contains("not kept");
+                .contains("Enter a level with its date");
     }
 
     @Test
@@ -199,7 +199,7 @@ class MapPagesTest {
         assertThat(look(angler, event, "log.csv", log.toString()).texts(".note.trouble"))
                 .singleElement()
                 .asString()
-                .contains("outline is missing");
+                .contains("need the lake's outline");
         keep(angler, event, "lake.geojson", LAKE);
 
         Visitor.Answer looked = look(angler, event, "log.csv", log.toString());
@@ -278,8 +278,8 @@ class MapPagesTest {
         assertThat(look(angler, event, "lines.geojson", lines).texts(".note.trouble"))
                 .singleElement()
                 .asString()
-                .contains("outline is missing")
-                .contains("import it first");
+                .contains("need the lake's outline")
+                .contains("Import that first");
         keep(angler, event, "lake.geojson", LAKE);
         Visitor.Answer looked = look(angler, event, "lines.geojson", lines);
         assertThat(looked.page().select("#use option").eachText()).first().isEqualTo("lines of one depth");
@@ -340,7 +340,7 @@ class MapPagesTest {
                 "{} | expected points, lines, polygons",
                 "[1, 2 | have no latitude, longitude and depth",
                 "{\"type\": \"FeatureCollection\", \"features\": [}] | GeoJSON",
-                "ncols 20001 | ncols is 20001.0",
+                "ncols 20001 | ncols must be a whole number",
                 "hello | none of the files read here"
             })
     void whatIsNoLakeIsRefusedAndChangesNothing(String content, String message, RunningApp app) {
@@ -368,7 +368,7 @@ class MapPagesTest {
                 .replace("/rules", "");
 
         assertThat(angler.get(event + "/map?shallowest=20&deepest=10").text()).contains("exchange them");
-        assertThat(angler.get(event + "/map?prominence=much").text()).contains("is no depth");
+        assertThat(angler.get(event + "/map?prominence=much").text()).contains("isn't a depth");
         assertThat(angler.get(event + "/map/run?from=launch&to=nowhere").status())
                 .isEqualTo(404);
     }
@@ -383,11 +383,11 @@ class MapPagesTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "xllcorner -116.915 | xllcorner -200 | expected longitudes from -180 to 180",
-                "yllcorner 42.615 | yllcorner 89.99 | latitudes from -90 to 90",
-                "5 5 5 5 5 5 5 5 5 | -9999 -9999 -9999 -9999 -9999 -9999 -9999 -9999 -9999 | no cell lies below the surface",
-                "xllcorner -116.915 | xllcorner 10 | no depth of it lies within the lake's outline",
-                "cellsize 0.005 | cellsize 1e400 | cellsize is Infinity"
+                "xllcorner -116.915 | xllcorner -200 | outside the longitudes",
+                "yllcorner 42.615 | yllcorner 89.99 | outside the longitudes",
+                "5 5 5 5 5 5 5 5 5 | -9999 -9999 -9999 -9999 -9999 -9999 -9999 -9999 -9999 | no cell is below the surface",
+                "xllcorner -116.915 | xllcorner 10 | none of its depths is inside the lake's outline",
+                "cellsize 0.005 | cellsize 1e400 | Found Infinity"
             })
     void plausibleWrongGridsAreRefusedInOneLineAndThePageGoesOn(
             String right, String wrong, String message, RunningApp app) {
@@ -460,8 +460,8 @@ class MapPagesTest {
         String world =
                 "{\"type\": \"Polygon\", \"coordinates\": [[[-180, -90], [180, -90], [180, 90], [-180, 90], [-180, -90]]]}";
 
-        assertThat(take(angler, event, "depths", "shore", "on").text()).contains("not imported; nothing was changed");
-        assertThat(keep(angler, event, "world.geojson", world).text()).contains("not imported; nothing was changed");
+        assertThat(take(angler, event, "depths", "shore", "on").text()).contains("imported, and nothing was changed");
+        assertThat(keep(angler, event, "world.geojson", world).text()).contains("imported, and nothing was changed");
         assertThat(angler.get(event + "/export").body().replaceAll("(?s).*\"lake\"", ""))
                 .isEqualTo(before);
 

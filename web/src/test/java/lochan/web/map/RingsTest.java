@@ -48,6 +48,6 @@ class RingsTest {
             triangles.add(List.of(new Position(at, at), new Position(at, at + 1), new Position(at + 1, at)));
         }
 
-        assertThatThrownBy(() -> Rings.bodies(triangles)).hasMessageContaining("at most 5000");
+        assertThatThrownBy(() -> Rings.bodies(triangles)).hasMessage("maps.too-many-rings[5001, 5000]");
     }
 }

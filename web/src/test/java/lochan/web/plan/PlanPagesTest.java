@@ -78,15 +78,15 @@ class PlanPagesTest {
                                 "add/presentation",
                                 "swim-jig")
                         .text())
-                .contains("is not one of the event's");
+                .contains("Choose a spot and a lure from the list");
         added(angler, event, plan, 60);
 
         Visitor.Answer refused = SampleEvents.setStop(angler, event, plan, "09:00", "08:00");
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text()).contains("ends before it begins");
+        assertThat(refused.text()).contains("before you arrive");
         assertThat(refused.value("stops/0/arrive")).isEqualTo("09:00");
         assertThat(SampleEvents.setStop(angler, event, plan, "nine", "10:00").text())
-                .contains("“nine” is no time");
+                .contains("“nine” isn't a time");
         assertThat(angler.post(
                                 event + "/plan/edit",
                                 "plan",
@@ -104,10 +104,10 @@ class PlanPagesTest {
                                 "stops/0/leave",
                                 "08:00")
                         .text())
-                .contains("There is no spot nowhere");
+                .contains("Spot “nowhere” isn't in this event");
         assertThat(angler.post(event + "/plan/edit", "plan", plan, "op", "shift", "index", "0", "minutes", "soon")
                         .text())
-                .contains("“soon” is no number of minutes")
+                .contains("“soon” isn't a")
                 .as("refused at the top of no row")
                 .isNotEmpty();
         assertThat(angler.post(event + "/plan/edit", "plan", plan, "op", "drop", "index", "7")
@@ -129,8 +129,8 @@ class PlanPagesTest {
 
         Visitor.Answer late = SampleEvents.setStop(angler, event, plan, "06:00", "15:00");
         assertThat(late.text())
-                .contains("This plan doesn’t work: the run to Reed Corner is")
-                .contains("min short");
+                .contains("This plan doesn’t work: the run to Reed Corner needs")
+                .contains("more minutes");
         assertThat(late.texts("[data-forecast]")).as("no projection of it").containsExactly("–");
         assertThat(late.texts("[data-cost]")).as("no weight beside it").noneMatch(t -> t.contains(" oz"));
     }
@@ -145,7 +145,7 @@ class PlanPagesTest {
         angler.post(event + "/rules", longer);
         String plan = id(angler.post(event + "/plan/new", "day", "2"));
         assertThat(angler.post(event + "/rules", SampleEvents.form("Shortened")).text())
-                .contains("There is a plan for day 2");
+                .contains("Day 2 has a plan");
         String restore = angler.post(event + "/plan/delete", "plan", plan)
                 .page()
                 .selectFirst(".note form")
@@ -287,7 +287,7 @@ class PlanPagesTest {
         assertThat(tight.value("stops/0/arrive")).isEqualTo("06:08");
         assertThat(tight.text()).doesNotContain("cannot be kept");
         assertThat(angler.get(event + "/plan?plan=" + copy + "&wind=20").text())
-                .containsPattern("Then the run to Harth Grass is \\d min short");
+                .containsPattern("Then the run to Harth Grass needs \\d more minutes?");
         angler.post(event + "/plan/delete", "plan", copy);
     }
 
@@ -333,7 +333,7 @@ class PlanPagesTest {
                 .contains("these are the new backups");
     }
 
-    /** Two windows of one plan save at the same moment: one change is made, the other is told; nothing is lost silently. */
+    /** Two windows of one plan save at the same moment: one change is made, the other is reported; nothing is lost silently. */
     @Tag("slow")
     @Test
     void ofTwoChangesAtTheSameMomentOneIsMadeAndTheOtherIsTold(RunningApp app) throws Exception {

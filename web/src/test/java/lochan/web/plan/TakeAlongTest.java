@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import lochan.core.lures.deck.DeckList;
+import lochan.core.quantity.Units;
 import lochan.core.tackle.Tackle;
 import lochan.eventformat.gpx.GpxWaypoints;
 import lochan.web.TestServers;
@@ -32,7 +33,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** What is taken along is read back by other libraries than those that wrote it, or by their readers. */
+/** Exports are read back by other libraries than those that wrote them, or by their readers. */
 @ExtendWith(TestServers.class)
 class TakeAlongTest {
 
@@ -174,7 +175,8 @@ class TakeAlongTest {
                                 List.of(),
                                 List.of(),
                                 List.of(),
-                                List.of())))) {
+                                List.of()),
+                        Units.USUAL))) {
             assertThat(pdf.getNumberOfPages()).isEqualTo(1);
             assertThat(new PDFTextStripper().getText(pdf))
                     .contains("A long name of a spot 24")

@@ -71,7 +71,7 @@ class NextChecksTest {
                 .contains("Stopped before all spots were computed.");
         angler.post(event + "/practice/next");
         assertThat(computed(angler, event).texts("tbody tr"))
-                .as("until it is told to go on")
+                .as("until it may go on")
                 .hasSizeGreaterThan(3);
     }
 }

@@ -106,7 +106,7 @@ class PracticePagesTest {
         Visitor.Answer refused = bite(angler, event, stop, "b1", "landed", "3-17");
 
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text()).contains("a pound has 16");
+        assertThat(refused.text()).contains("ounces go from 0 to 15");
         assertThat(refused.value("size")).isEqualTo("3-17");
         assertThat(refused.page().select(".log li")).isEmpty();
     }
@@ -137,12 +137,12 @@ class PracticePagesTest {
                 "end | 07:00 | The stop ends before it starts",
                 "end | 06:30 | The stop ends before it starts",
                 "end | 13:30 | This stop lasts 6 h 30 min",
-                "start | 7 o'clock | is no time",
-                "date | June | is no date",
-                "anglers | 3 | expected 1 or 2",
-                "visibilityM | clear | is no depth",
-                "waterTempC | 200 | expected 23 to 122 °F",
-                "minutes/swim-jig | 2000 | expected 0 to 1440"
+                "start | 7 o'clock | isn't a time",
+                "date | June | isn't a date",
+                "anglers | 3 | 1 or 2 anglers",
+                "visibilityM | clear | isn't a depth",
+                "waterTempC | 200 | must be 23 °F to 122 °F",
+                "minutes/swim-jig | 2000 | must be 0 to 1440"
             })
     void aStopLoggedAfterwardsIsChecked(String field, String typed, String message, RunningApp app) {
         Visitor angler = app.angler();
@@ -163,7 +163,7 @@ class PracticePagesTest {
         String event = SampleEvents.practisedEvent(angler, "Edited");
         Visitor.Answer day = angler.get(event + "/practice");
         String edit = day.page().selectFirst("a[href*='stops/edit']").attr("href");
-        assertThat(angler.get(edit).value("visibilityM")).as("as it was typed").isEqualTo("4 ft");
+        assertThat(angler.get(edit).value("visibilityM")).as("as typed").isEqualTo("4 ft");
         assertThat(angler.get(edit).value("waterTempC")).isEqualTo("66");
 
         Map<String, String> form = angler.get(edit).form("form.sheet");
@@ -236,7 +236,7 @@ class PracticePagesTest {
         assertThat(angler.get(edit).value("surface")).as("a lee").isEqualTo("calm");
         assertThat(angler.get(edit).value("recentFront")).isEqualTo("no");
         form.put("baitDepthM", "deep");
-        assertThat(angler.post(edit, form).text()).contains("is no depth");
+        assertThat(angler.post(edit, form).text()).contains("isn't a depth");
     }
 
     @Test

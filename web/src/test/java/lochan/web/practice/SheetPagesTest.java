@@ -75,13 +75,13 @@ class SheetPagesTest {
         Visitor.Answer read = send(angler, event, bad);
 
         assertThat(read.texts("section[aria-labelledby=problems] li"))
-                .anySatisfy(p -> assertThat(p).contains("Row 5: Date: “13/13/2027” is no date"))
+                .anySatisfy(p -> assertThat(p).contains("Row 5: Date: “13/13/2027” isn't a date"))
                 .anySatisfy(p -> assertThat(p).contains("Rows 6, 8: No spot is called “Nowhere”"))
-                .anySatisfy(p -> assertThat(p).contains("Row 6: Start: “noon” is no time"))
-                .anySatisfy(p -> assertThat(p).contains("Row 6: Minutes fished: “a while” is no number of minutes"))
-                .anySatisfy(p -> assertThat(p).contains("Row 6: Size: “heavy” is no weight"))
-                .anySatisfy(
-                        p -> assertThat(p).contains("Row 7: Outcome: “eaten” is none of landed, lost, missed, shaken"));
+                .anySatisfy(p -> assertThat(p).contains("Row 6: Start: “noon” isn't a time"))
+                .anySatisfy(p -> assertThat(p).contains("Row 6: Minutes fished: “a while” isn't a number of minutes"))
+                .anySatisfy(p -> assertThat(p).contains("Row 6: Size: “heavy” isn't a weight"))
+                .anySatisfy(p -> assertThat(p)
+                        .contains("Row 7: Outcome: “eaten” isn't one of these: landed, lost, missed, shaken"));
         Map<String, String> forced = read.form("form[action$=columns]");
         assertThat(angler.post(event + "/practice/sheet/take", forced).status()).isEqualTo(422);
         assertThat(angler.get(event + "/practice").text())
@@ -167,7 +167,7 @@ class SheetPagesTest {
         String event = SampleEvents.event(angler, "No table");
 
         assertThat(send(angler, event, "PK\0\0").text())
-                .contains("“log.csv” was not imported; nothing was changed: it is no text");
+                .contains("“log.csv” wasn't imported, and nothing was changed: this isn't a text file");
         Visitor.Answer read = send(angler, event, LOG);
         Map<String, String> fields = read.form("form[action$=columns]");
         String second = SampleEvents.event(angler, "Other event");

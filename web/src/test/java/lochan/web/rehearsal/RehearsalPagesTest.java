@@ -9,6 +9,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import lochan.wording.Wording;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
@@ -83,7 +84,7 @@ class RehearsalPagesTest {
         assertThat(step(rehearsal, 0, "\"what\": \"fish\", \"minutes\": 15")
                         .path("refusal")
                         .asString())
-                .startsWith("You fish nowhere yet");
+                .isEqualTo(Wording.text("rehearsal.nowhere"));
         JsonNode there = step(rehearsal, 0, GO);
         assertThat(there.path("fishing").asString()).isEqualTo("Sill Ledge, Carolina rig");
         assertThat(there.path("log").path("now").asLong())

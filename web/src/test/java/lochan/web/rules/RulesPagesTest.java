@@ -8,6 +8,7 @@ import lochan.web.eventbook.Events;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import lochan.wording.Wording;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -70,9 +71,9 @@ class RulesPagesTest {
                 "14"));
         assertThat(app.angler().post("/events/new", fields).texts(".field .error"))
                 .hasSize(3)
-                .anyMatch(e -> e.contains("no name"))
-                .anyMatch(e -> e.contains("limit is 0"))
-                .anyMatch(e -> e.contains("not after its start"));
+                .anyMatch(e -> e.equals(Wording.text("rules.name-missing")))
+                .anyMatch(e -> e.contains("limit must be 1 to 100"))
+                .anyMatch(e -> e.contains("must be after the start"));
     }
 
     @Test
@@ -86,7 +87,7 @@ class RulesPagesTest {
         Visitor.Answer refused = angler.post(event + "/rules", noLargemouth);
 
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text()).contains("Fish logged as largemouth need its rule");
+        assertThat(refused.text()).contains("You've logged largemouth");
     }
 
     @Tag("slow")
@@ -111,8 +112,8 @@ class RulesPagesTest {
         coarseScale.put("scaleGrams", "100 g");
 
         assertThat(angler.post(event + "/rules", coarseScale).text())
-                .contains("could not stand")
-                .contains("still in hand");
+                .contains("conflict with your log entry")
+                .contains("still in your hand");
         assertThat(angler.get(event + "/competition").status()).isEqualTo(200);
     }
 

@@ -8,6 +8,7 @@ import lochan.web.TestServers;
 import lochan.web.testing.RunningApp;
 import lochan.web.testing.SampleEvents;
 import lochan.web.testing.Visitor;
+import lochan.wording.Wording;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -26,7 +27,7 @@ class SpotPagesTest {
                 .contains("20%");
 
         Visitor.Answer edit = angler.get(event + "/spots/edit?spot=reed-corner");
-        assertThat(edit.value("depthMaxM")).as("as it was typed").isEqualTo("6 ft");
+        assertThat(edit.value("depthMaxM")).as("as typed").isEqualTo("6 ft");
         Map<String, String> form = edit.form("form.sheet");
         form.put("name", "Reed Bend");
         assertThat(angler.post(event + "/spots/edit?spot=reed-corner", form).text())
@@ -47,11 +48,11 @@ class SpotPagesTest {
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.texts(".field .error"))
                 .hasSize(3)
-                .anyMatch(e -> e.contains("no name"))
+                .anyMatch(e -> e.equals(Wording.text("spotcheck.name-missing")))
                 .anyMatch(e -> e.contains("crowd risk"))
-                .anyMatch(e -> e.contains("exchange them"));
+                .anyMatch(e -> e.contains("Swap them"));
         fields.put("position", "91, 0");
-        assertThat(angler.post(event + "/spots/new", fields).text()).contains("latitude is 91");
+        assertThat(angler.post(event + "/spots/new", fields).text()).contains("latitude goes from -90 to 90");
     }
 
     /** Three marks of a plotter, two of them on one place; signs and names stay, type and zone are set for all at once. */
@@ -111,7 +112,7 @@ class SpotPagesTest {
         assertThat(angler.post(event + "/spots/waypoints", fix).texts(".field .error"))
                 .singleElement()
                 .asString()
-                .contains("They do not meet");
+                .contains("These don't meet");
     }
 
     @Tag("slow")
@@ -159,12 +160,12 @@ class SpotPagesTest {
         fields.put("position", "42 37.8 N, 116 54.6 W");
         fields.put("seen", "left side, 90 ft");
 
-        assertThat(angler.post(event + "/spots/new", fields).text()).contains("The heading is missing");
+        assertThat(angler.post(event + "/spots/new", fields).text()).contains("Enter the heading in degrees");
         fields.put("heading", "90");
         angler.post(event + "/spots/new", fields);
         assertThat(angler.get(event + "/spots").text()).contains("42.63025, -116.91000");
         fields.put("seen", "somewhere");
-        assertThat(angler.post(event + "/spots/new", fields).text()).contains("tells no place from the boat");
+        assertThat(angler.post(event + "/spots/new", fields).text()).contains("isn't a place seen from the boat");
     }
 
     @Test

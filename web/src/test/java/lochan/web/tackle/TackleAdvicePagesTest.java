@@ -112,7 +112,7 @@ class TackleAdvicePagesTest {
                 .anyMatch(t -> t.contains("In the boat: Five arms")
                         && t.contains("umbrella rig")
                         && t.contains("Leave it ashore"))
-                .anyMatch(t -> t.contains("3 hooks, your rules say 2 at most"));
+                .anyMatch(t -> t.contains("it has 3 hooks, and your rules allow 2 per rig"));
         assertThat(deck.text())
                 .contains("at most 2 hooks on one rig")
                 .contains("no live bait")
@@ -167,7 +167,7 @@ class TackleAdvicePagesTest {
         Visitor angler = app.angler();
         String event = SampleEvents.practisedEvent(angler, "Advice");
         Visitor.Answer known = angler.get(event + "/tackle/advice?spot=reed-corner&at=06:00");
-        assertThat(known.text()).contains("low light").contains("sparse grass").contains("ripped free of it");
+        assertThat(known.text()).contains("low light").contains("sparse grass").contains("rip it free");
         assertThat(known.texts(".picks li"))
                 .isNotEmpty()
                 .hasSizeLessThanOrEqualTo(3)
@@ -183,8 +183,8 @@ class TackleAdvicePagesTest {
         assertThat(changed.texts(".picks li")).hasSize(3).noneMatch(p -> p.contains("worked under them"));
         assertThat(changed.texts(".advice > li")).hasSize(44);
         assertThat(changed.texts(".advice .reasons li"))
-                .anyMatch(r -> r.contains("fish hang off the bottom at 20 ft: it falls through 18 ft to 20 ft"))
-                .anyMatch(r -> r.contains("fish are not willing: pick slowly"));
+                .anyMatch(r -> r.contains("fish are suspended at 20 ft: it works from 18 ft to 20 ft"))
+                .anyMatch(r -> r.contains("inactive fish: work it slowly"));
         assertThat(angler.get(event + "/tackle/advice?spot=reed-corner&changed=true&fishDepth=deep")
                         .texts(".error"))
                 .anyMatch(e -> e.contains("deep"));
@@ -217,15 +217,15 @@ class TackleAdvicePagesTest {
         List<String> rows = cast.texts("table tbody tr");
         assertThat(rows.getFirst())
                 .contains("Medium crankbait")
-                .contains("hits nothing: one rated a little deeper, a longer cast or thinner line");
+                .contains("hits nothing: choose one rated a little deeper");
         Visitor.Answer shallow = angler.get(
                 event
                         + "/tackle/path?spot=reed-corner&lure=medium-crankbait&of=medium-crankbait&near=7&far=7&cast=100&retrieve=steady&speed=usual&cover=0");
-        assertThat(shallow.texts("table tbody tr").getFirst()).contains("it hits the bottom");
+        assertThat(shallow.texts("table tbody tr").getFirst()).contains("hits bottom");
         Visitor.Answer wrong = angler.get(
                 event + "/tackle/path?spot=reed-corner&lure=tube&of=tube&grams=heavy&count=-4&near=10&far=10");
         assertThat(wrong.texts(".error"))
-                .anyMatch(e -> e.contains("a lure's weight"))
+                .anyMatch(e -> e.contains("isn't a lure weight"))
                 .anyMatch(e -> e.contains("expected 0 to 300"));
         assertThat(wrong.value("grams")).isEqualTo("heavy");
     }
@@ -270,7 +270,7 @@ class TackleAdvicePagesTest {
                                         "back",
                                         path))
                         .text())
-                .contains("Not saved: The depth is missing");
+                .contains("Not saved: Enter the depth");
         assertThat(angler.post(
                                 "/tackle/saw",
                                 Map.of(

@@ -45,7 +45,7 @@ class TacklePagesTest {
                 .contains("40 lb braid")
                 .contains("in the boat");
         Visitor.Answer edit = angler.get("/tackle/rod?rod=grass-rod");
-        assertThat(edit.value("length")).as("as it was typed").isEqualTo("7-2");
+        assertThat(edit.value("length")).as("as typed").isEqualTo("7-2");
         Map<String, String> form = edit.form("form.sheet");
         form.put("leaderKind", "fluorocarbon");
         form.put("leaderKg", "8");
@@ -70,16 +70,16 @@ class TacklePagesTest {
         Visitor.Answer refused = angler.post("/tackle/rod", fields);
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.texts(".field .error"))
-                .anyMatch(e -> e.contains("no name"))
-                .anyMatch(e -> e.contains("“long” is not the length of a rod"))
-                .anyMatch(e -> e.contains("“900 lb” is out of range"))
-                .anyMatch(e -> e.contains("leader has no strength"));
+                .anyMatch(e -> e.contains("name for the rod"))
+                .anyMatch(e -> e.contains("“long” isn't a rod length"))
+                .anyMatch(e -> e.contains("You entered 900 lb"))
+                .anyMatch(e -> e.contains("leader's test"));
         assertThat(refused.value("length")).isEqualTo("long");
         assertThat(angler.post("/tackle/item", "name", "Jig", "kind", "lure", "count", "1")
                         .texts(".field .error"))
                 .singleElement()
                 .asString()
-                .contains("which lure of the catalogue");
+                .contains("Choose the lure from the catalog");
         assertThat(angler.post("/tackle/item", "name", "Jig", "kind", "lure", "lure", "magic", "count", "-1")
                         .texts(".field .error"))
                 .hasSize(2);
@@ -157,10 +157,10 @@ class TacklePagesTest {
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.texts(".error"))
                 .anyMatch(e -> e.contains("family"))
-                .anyMatch(e -> e.contains("exchange them"))
-                .anyMatch(e -> e.contains("How deep it dives"))
+                .anyMatch(e -> e.contains("Swap them"))
+                .anyMatch(e -> e.contains("how deep it dives"))
                 .anyMatch(e -> e.contains("one mood"))
-                .anyMatch(e -> e.contains("usual weights are missing"));
+                .anyMatch(e -> e.contains("usual weights"));
         Map<String, String> form = angler.get("/tackle/lure?lure=tube").form("form.sheet");
         form.remove("lure");
         form.put("name", "Crawling bug");

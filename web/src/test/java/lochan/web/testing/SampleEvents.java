@@ -126,7 +126,7 @@ public final class SampleEvents {
         return event;
     }
 
-    /** The same with an hour of practice: two fish landed and one missed on a swim jig. */
+    /** Makes an event with an hour of practice: two fish landed and one missed on a swim jig. */
     public static String practisedEvent(Visitor angler, String name) {
         String event = event(angler, name);
         String stop = angler.post(event + "/practice/stops/new", stop("reed-corner"))

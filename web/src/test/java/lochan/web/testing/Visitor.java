@@ -98,7 +98,7 @@ public final class Visitor {
         return answer;
     }
 
-    /** What comes over a stream until it ends. */
+    /** Returns the text of a stream until it ends. */
     public java.util.concurrent.CompletableFuture<String> open(String path) {
         return client.sendAsync(
                         HttpRequest.newBuilder(address.resolve(path)).GET().build(), BodyHandlers.ofString())

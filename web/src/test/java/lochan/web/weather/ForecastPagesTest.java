@@ -112,12 +112,12 @@ class ForecastPagesTest {
                 .contains("\"origin\": \"file\"")
                 .as("the hour that the typed row begins in ends there")
                 .containsPattern("\"from\": \"2027-06-05T06:00:00[^}]*\"to\": \"2027-06-05T06:30:00")
-                .as("lightning holds, whoever tells of it")
+                .as("lightning holds, whatever its source")
                 .containsPattern(
                         "\"from\": \"2027-06-05T07:00:00[^}]*\"to\": \"2027-06-05T08:00:00[^}]*\"thunderChance\": 0.45[^}]*\"lightning\": true");
         assertThat(angler.upload(event + "/practice/forecast/file", "file", "no.csv", new byte[] {65})
                         .text())
-                .contains("“no.csv” was not imported; nothing was changed");
+                .contains("“no.csv” wasn't imported, and nothing was changed");
         assertThat(angler.post(event + "/practice/forecast/remove").text()).doesNotContain("1012 hPa");
         Visitor.Answer back = angler.post(event + "/practice/forecast/undo");
         assertThat(back.text()).contains("1012 hPa");
@@ -141,7 +141,7 @@ class ForecastPagesTest {
             String address = service.address() + "/series?from=2027-06-05T06:00:00Z&hours=24";
             assertThat(angler.post(page + "/service", "address", address, "everyMinutes", "30")
                             .text())
-                    .contains("lies inside this computer's own network");
+                    .contains("is inside this computer's own network");
             app.bean(WeatherFetcher.class).allow(service.address());
 
             assertThat(angler.post(page + "/service", "address", address, "everyMinutes", "30")
@@ -163,7 +163,7 @@ class ForecastPagesTest {
         angler.post(page + "/service", "address", "http://192.168.1.7/x", "everyMinutes", "5");
         Visitor.Answer refused = angler.post(page + "/service", "address", "ftp://example.org/x", "everyMinutes", "5");
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text()).contains("no address of a service").contains("Type 10 to 1440.");
+        assertThat(refused.text()).contains("isn't a service's address").contains("Type 10 to 1440.");
     }
 
     @ParameterizedTest

@@ -76,7 +76,7 @@ class WeatherClientTest {
         try (WeatherClient client = client(false, LONG)) {
             assertThatThrownBy(() -> client.get(at("/short")))
                     .isInstanceOf(OutsideAddress.RefusedException.class)
-                    .hasMessageContaining("“sky.example” lies inside");
+                    .hasMessageContaining("“sky.example” is inside");
         }
         assertThat(asked).as("once, where it is allowed").hasSize(1);
     }

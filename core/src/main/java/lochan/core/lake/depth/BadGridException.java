@@ -1,11 +1,19 @@
 package lochan.core.lake.depth;
 
-/** A text that is no grid of depths; the message says where and what was expected. */
-public final class BadGridException extends Exception {
+import lochan.core.Reason;
+import lochan.core.ReasonCode;
+import lochan.core.ReasonException;
+
+/** Depths cannot be read, or would be impossible. */
+public final class BadGridException extends ReasonException {
 
     private static final long serialVersionUID = 1L;
 
-    public BadGridException(String message) {
-        super(message);
+    public BadGridException(ReasonCode code, Object... values) {
+        super(code.with(values));
+    }
+
+    public BadGridException(Reason reason) {
+        super(reason);
     }
 }

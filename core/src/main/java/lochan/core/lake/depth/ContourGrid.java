@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * Depths between lines of one depth. The shore counts as the line of depth 0; between lines the depth solves Laplace's equation, so that it
  * has no rise or hole which the lines do not show (the maximum principle; Courant and Hilbert 1924, ch. IV). Inside the innermost line the
- * bottom is level: what lies above or below it nobody told. Solved by successive over-relaxation (Young 1954) from coarse grids to fine.
+ * bottom is level: there is no evidence of more. Solved by successive over-relaxation (Young 1954) from coarse grids to fine.
  */
 public final class ContourGrid {
 
@@ -67,8 +67,7 @@ public final class ContourGrid {
             grid.solve(coarse);
             if (cells == CELLS) {
                 if (Arrays.stream(grid.lineCount).allMatch(n -> n == 0)) {
-                    throw new BadGridException("none of the " + lines.size()
-                            + " lines of depth lies on the lake: check that both are in longitude and latitude");
+                    throw new BadGridException(GridProblem.LINES_OFF_LAKE, lines.size());
                 }
                 return grid.grid();
             }

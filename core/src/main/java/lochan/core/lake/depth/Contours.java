@@ -109,7 +109,7 @@ public final class Contours {
         return 2L * (r * (long) columns + c);
     }
 
-    /** The same between a cell and the one south of it. */
+    /** Returns the edge between a cell and the one south of it. */
     private long down(int c, int r) {
         return 2L * (r * (long) columns + c) + 1;
     }

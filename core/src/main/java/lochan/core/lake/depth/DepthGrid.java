@@ -59,7 +59,7 @@ public final class DepthGrid {
         this.guessed = (BitSet) guessed.clone();
     }
 
-    /** The same with some cells known to be guessed: nothing was measured near them. */
+    /** Returns the grid with some cells marked as guessed: nothing was measured near them. */
     public DepthGrid withGuessed(BitSet cells) {
         return new DepthGrid(columns, rows, west, south, cellSize, degrees, depths, cells);
     }
@@ -204,7 +204,7 @@ public final class DepthGrid {
     }
 
     /**
-     * The same water in larger cells, no more than some per side; this grid when it has no more. A larger cell is water where at least half of
+     * Returns the water in larger cells, no more than some per side; this grid when it has no more. A larger cell is water where at least half of
      * what it holds is, at their mean depth.
      *
      * @param most cells per side, 1 or more

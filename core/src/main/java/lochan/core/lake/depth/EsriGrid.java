@@ -29,7 +29,7 @@ public final class EsriGrid {
 
     private EsriGrid() {}
 
-    /** What the values of a file are. */
+    /** Says what a file's values mean. */
     public sealed interface Values {
 
         /** Not told: depths, unless most of them are negative, which is asked about. */
@@ -41,7 +41,7 @@ public final class EsriGrid {
         /** @param surfaceM the height of the lake's surface, m */
         record Heights(double surfaceM) implements Values {}
 
-        /** As they stand in the file, in a unit that is told later; nothing is known of water and land. */
+        /** As in the file, in a unit given later; water and land are not told apart yet. */
         record AsTheyStand() implements Values {}
     }
 
@@ -82,8 +82,7 @@ public final class EsriGrid {
                 && Character.isLetter(line.strip().charAt(0))) {
             String[] words = line.strip().toLowerCase(Locale.ROOT).split("\\s+");
             if (words.length != 2) {
-                throw new BadGridException("line " + number + ": found \"" + Intake.shortened(line, LONGEST_SHOWN)
-                        + "\", expected a header's name and its value");
+                throw new BadGridException(GridProblem.HEADER_LINE, number, Intake.shortened(line, LONGEST_SHOWN));
             }
             header.put(words[0], number(words[1], number));
             line = lines.hasNext() ? lines.next() : null;
@@ -93,7 +92,7 @@ public final class EsriGrid {
         int rows = count(header, "nrows", most);
         double cellSize = needed(header, "cellsize");
         if (!(cellSize > 0) || !Double.isFinite(cellSize)) {
-            throw new BadGridException("cellsize is " + cellSize + ", expected more than 0");
+            throw new BadGridException(GridProblem.CELL_SIZE, cellSize);
         }
         double west = corner(header, "xll", cellSize);
         double south = corner(header, "yll", cellSize);
@@ -109,8 +108,7 @@ public final class EsriGrid {
             StringTokenizer words = new StringTokenizer(line);
             while (words.hasMoreTokens()) {
                 if (filled == (long) columns * rows) {
-                    throw new BadGridException("line " + number + ": more than the " + columns + " × " + rows
-                            + " depths the header tells of");
+                    throw new BadGridException(GridProblem.TOO_MANY_DEPTHS, number, columns, rows);
                 }
                 float depth = depth(words.nextToken(), noData, number, values);
                 negative += depth < 0 ? 1 : 0;
@@ -121,8 +119,7 @@ public final class EsriGrid {
             }
         }
         if (filled < (long) columns * rows) {
-            throw new BadGridException(
-                    "the rows end after " + filled + " of " + (long) columns * rows + " depths: the file was cut off");
+            throw new BadGridException(GridProblem.CUT_OFF, filled, (long) columns * rows);
         }
         if (!asTheyStand) {
             checkWater(negative, positive, values);
@@ -158,9 +155,7 @@ public final class EsriGrid {
             throws BadGridException {
         boolean finite = Double.isFinite(west + south + east + north);
         if (!finite || (degrees && !(west >= -180 && east <= 180 && south >= -90 && north <= 90))) {
-            throw new BadGridException(
-                    "the grid reaches from " + west + ", " + south + " to " + east + ", " + north
-                            + ", expected longitudes from -180 to 180 and latitudes from -90 to 90: check xllcorner, yllcorner and cellsize");
+            throw new BadGridException(GridProblem.OUT_OF_THE_WORLD, west, south, east, north);
         }
     }
 
@@ -168,13 +163,10 @@ public final class EsriGrid {
         if (!(values instanceof Values.Heights)
                 && negative > 0
                 && (positive == 0 || (values instanceof Values.Untold && negative > positive))) {
-            throw new BadGridException(negative + " of " + (negative + positive)
-                    + " depths are negative: if the values are heights, say so and give the height of the lake's surface; "
-                    + "if they are depths, write them positive down");
+            throw new BadGridException(GridProblem.NEGATIVE_DEPTHS, negative, negative + positive);
         }
         if (positive == 0) {
-            throw new BadGridException(
-                    "no cell lies below the surface, so there is no water in it: check NODATA_value and what the values are");
+            throw new BadGridException(GridProblem.NO_WATER);
         }
     }
 
@@ -189,8 +181,8 @@ public final class EsriGrid {
         double depth = values instanceof Values.Heights heights ? heights.surfaceM() - value : value;
         // Land may rise high above the water.
         if (!(depth >= (values instanceof Values.Heights ? -HIGHEST_M : -DEEPEST_M) && depth <= DEEPEST_M)) {
-            throw new BadGridException("line " + line + ": the depth " + word
-                    + " is not from -2000 to 2000 m, nor the header's NODATA_value " + noData);
+            throw new BadGridException(
+                    GridProblem.DEPTH_RANGE, line, Intake.shortened(word, LONGEST_SHOWN), (int) DEEPEST_M, noData);
         }
         return (float) depth;
     }
@@ -199,15 +191,13 @@ public final class EsriGrid {
         try {
             return Double.parseDouble(word);
         } catch (NumberFormatException e) {
-            throw new BadGridException(
-                    "line " + line + ": found \"" + Intake.shortened(word, LONGEST_SHOWN) + "\", expected a number");
+            throw new BadGridException(GridProblem.NOT_A_NUMBER, line, Intake.shortened(word, LONGEST_SHOWN));
         }
     }
 
     private static double needed(Map<String, Double> header, String name) throws BadGridException {
         if (!header.containsKey(name)) {
-            throw new BadGridException("the header has no " + name
-                    + ": an Esri ASCII grid begins with ncols, nrows, xllcorner, yllcorner, cellsize");
+            throw new BadGridException(GridProblem.HEADER_MISSING, name);
         }
         return header.get(name);
     }
@@ -215,7 +205,7 @@ public final class EsriGrid {
     private static int count(Map<String, Double> header, String name, int most) throws BadGridException {
         double value = needed(header, name);
         if (value != Math.rint(value) || !(value >= 1 && value <= most)) {
-            throw new BadGridException(name + " is " + value + ", expected a whole number from 1 to " + most);
+            throw new BadGridException(GridProblem.HEADER_RANGE, name, value, most);
         }
         return (int) value;
     }

@@ -11,6 +11,7 @@ import lochan.core.event.Position;
 import lochan.core.lake.Lake;
 import lochan.core.lake.depth.BadGridException;
 import lochan.core.lake.depth.DepthGrid;
+import lochan.core.lake.depth.GridProblem;
 import lochan.core.lake.depth.LakeRaster;
 import lochan.core.lake.depth.Regions;
 import org.jspecify.annotations.Nullable;
@@ -29,7 +30,7 @@ public final class SoundingGrid {
     static final double CELLS_A_SOUNDING = 40;
 
     private static final int FEWEST_CELLS = 150;
-    /** The shore is told at places this far apart at least, m. */
+    /** The shore is sampled at places this far apart at least, m. */
     private static final double SHORE_M = 10;
     /** Where nothing was measured, depths are guessed for blocks of so many cells a side: there each costs most and is worth least. */
     private static final int BLOCK = 3;
@@ -63,9 +64,7 @@ public final class SoundingGrid {
         SoundingGrid grid = new SoundingGrid(lake, rules, cleaned.size());
         Map<Integer, Mean> means = grid.means(cleaned);
         if (means.isEmpty()) {
-            throw new BadGridException(
-                    "none of the " + cleaned.size()
-                            + " soundings lies on the lake: check that both are of the same lake and in longitude and latitude");
+            throw new BadGridException(GridProblem.SOUNDINGS_OFF_LAKE, cleaned.size());
         }
         if (map == null) {
             return grid.of(lake, means, null);

@@ -1,6 +1,7 @@
 package lochan.core.lake.structure;
 
 import lochan.core.Coded;
+import lochan.core.Reason;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param otherRiseM  of a saddle the larger of the rises; null: up to the shore, and for all other kinds
  * @param areaM2      inside the closing contour of a hump, else of the feature
  * @param deepWaterM  metres to water at least 3 m deeper; null: there is none
- * @param why         the reason in words, metric
+ * @param why         the reason
  */
 public record Candidate(
         Kind kind,
@@ -23,7 +24,7 @@ public record Candidate(
         @Nullable Double otherRiseM,
         double areaM2,
         @Nullable Double deepWaterM,
-        String why) {
+        Reason why) {
 
     /** What shape it is. */
     public enum Kind implements Coded {

@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 /** Finds the nearest water that is deeper by so much, over blocks of cells that know their deepest. */
 final class DeepWater {
 
-    /** What is called deep beside a place. */
+    /** How much deeper than a place water must be to count as deep there. */
     static final double DEEPER_M = 3;
 
     private static final int BLOCK = 16;

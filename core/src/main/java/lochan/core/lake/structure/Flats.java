@@ -15,14 +15,14 @@ final class Flats {
 
     /** A flat is level over this length: on fine grids the sonar's noise alone is steeper from cell to cell, m. */
     private static final double OVER_M = 20;
-    /** Metres down for each along, the more level the later; where depths are told to the decimetre less cannot be seen. */
+    /** Metres down for each along, the more level the later; with depths to the decimetre less cannot be seen. */
     private static final double[] LEVEL = {0.02, 0.01, 0.005, 0.0025, 0.0012, 0.0006};
     /** Where more level ground is looked for it is judged over this length, m. */
     private static final double FINER_OVER_M = 60;
 
     static final double ONE_DEPTH_M = 1.5;
     static final double NECK_M = 60;
-    /** Of a flat's depths, the share at each end that does not tell: a hole, a stump. */
+    /** Of a flat's depths, the share at each end that is ignored: a hole, a stump. */
     private static final double ODD_SHARE = 0.02;
 
     private static final double LEAST_AREA_M2 = 10_000;

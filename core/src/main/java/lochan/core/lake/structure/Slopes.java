@@ -5,7 +5,7 @@ import java.util.List;
 import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.depth.Regions;
 
-/** What the steepness of the bottom shows: ledges and bluffs. */
+/** Finds ledges and bluffs by the steepness of the bottom. */
 final class Slopes {
 
     /** Metres down for each metre along: a steep strip, and what is still level. */

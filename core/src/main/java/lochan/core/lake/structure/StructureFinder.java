@@ -4,7 +4,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
+import lochan.core.Measure;
+import lochan.core.Reason;
 import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.depth.Regions;
 import lochan.core.lake.structure.Candidate.Kind;
@@ -20,7 +21,7 @@ public final class StructureFinder {
     private static final double USUAL_FLAT_DEEPEST_M = 8;
 
     /**
-     * What is looked for.
+     * The structure to look for.
      *
      * @param shallowestM  candidates in shallower water are left out; null: none are
      * @param deepestM     candidates in deeper water are left out; null: none are
@@ -77,7 +78,7 @@ public final class StructureFinder {
     }
 
     private void add(
-            Kind kind, int cell, @Nullable Double prominenceM, @Nullable Double otherRiseM, double areaM2, String why) {
+            Kind kind, int cell, @Nullable Double prominenceM, @Nullable Double otherRiseM, double areaM2, Reason why) {
         found.add(new Candidate(
                 kind,
                 cell,
@@ -87,10 +88,6 @@ public final class StructureFinder {
                 areaM2,
                 deepWater.metres(cell, grid.depth(cell)),
                 why));
-    }
-
-    private static String words(String format, Object... values) {
-        return String.format(Locale.ROOT, format, values);
     }
 
     private void humpsAndSaddles() {
@@ -104,7 +101,7 @@ public final class StructureFinder {
                     prominence,
                     null,
                     rise.cells() * grid.cellAreaM2(),
-                    words("rises %.1f m above the water around it, to %.1f m", prominence, top));
+                    StructureReason.HUMP.with(Measure.depth(prominence), Measure.depth(top)));
             if (rise.saddle() >= 0) {
                 addSaddle(rise, prominence);
             }
@@ -113,14 +110,13 @@ public final class StructureFinder {
 
     private void addSaddle(MergeTree.Rise rise, double prominence) {
         if (rise.otherTop() < 0) {
-            String words = words("between a hump that rises %.1f m above it and the shore", prominence);
-            add(Kind.SADDLE, rise.saddle(), prominence, null, grid.cellAreaM2(), words);
+            Reason why = StructureReason.SADDLE_TO_SHORE.with(Measure.depth(prominence));
+            add(Kind.SADDLE, rise.saddle(), prominence, null, grid.cellAreaM2(), why);
             return;
         }
         double other = rise.closingM() - grid.depth(rise.otherTop());
-        String words = words(
-                "between two humps that rise %.1f and %.1f m above it; overlooked, so less fished", prominence, other);
-        add(Kind.SADDLE, rise.saddle(), prominence, other, grid.cellAreaM2(), words);
+        Reason why = StructureReason.SADDLE.with(Measure.depth(prominence), Measure.depth(other));
+        add(Kind.SADDLE, rise.saddle(), prominence, other, grid.cellAreaM2(), why);
     }
 
     /** Notes the cells inside a hump's closing contour; the highest rise of water without land has none. */
@@ -155,9 +151,8 @@ public final class StructureFinder {
                         ridge.fallM(),
                         null,
                         ridge.cells().length * grid.cellAreaM2(),
-                        words(
-                                "runs out %.0f m from the shore, %.1f m above its flanks, deep water %.0f m away",
-                                ridge.lengthM(), ridge.fallM(), deep));
+                        StructureReason.POINT.with(
+                                Measure.reach(ridge.lengthM()), Measure.depth(ridge.fallM()), Measure.reach(deep)));
             }
         }
     }
@@ -172,9 +167,7 @@ public final class StructureFinder {
                     ledge.dropM(),
                     null,
                     ledge.cells().length * grid.cellAreaM2(),
-                    words(
-                            "drops %.1f m from a level shelf into deeper water, over %.0f m",
-                            ledge.dropM(), ledge.lengthM()));
+                    StructureReason.LEDGE.with(Measure.depth(ledge.dropM()), Measure.reach(ledge.lengthM())));
         }
         for (Slopes.Strip bluff : slopes.bluffs()) {
             int at = Regions.middle(grid, bluff.cells());
@@ -184,7 +177,7 @@ public final class StructureFinder {
                     bluff.dropM(),
                     null,
                     bluff.cells().length * grid.cellAreaM2(),
-                    words("falls steeply from the shore for %.0f m of it", bluff.lengthM()));
+                    StructureReason.BLUFF.with(Measure.reach(bluff.lengthM())));
         }
         double from = wanted.shallowestM() == null ? USUAL_FLAT_SHALLOWEST_M : wanted.shallowestM();
         double to = wanted.deepestM() == null ? USUAL_FLAT_DEEPEST_M : wanted.deepestM();
@@ -196,11 +189,10 @@ public final class StructureFinder {
                     null,
                     null,
                     flat.length * grid.cellAreaM2(),
-                    words(
-                            "level over %.1f ha between %.1f and %.1f m",
-                            flat.length * grid.cellAreaM2() / 10_000,
-                            Arrays.stream(depths).min().orElseThrow(),
-                            Arrays.stream(depths).max().orElseThrow()));
+                    StructureReason.FLAT.with(
+                            Measure.area(flat.length * grid.cellAreaM2()),
+                            Measure.depth(Arrays.stream(depths).min().orElseThrow()),
+                            Measure.depth(Arrays.stream(depths).max().orElseThrow())));
         }
     }
 
@@ -217,18 +209,14 @@ public final class StructureFinder {
                     null,
                     null,
                     area,
-                    words(
-                            "a bay of %.1f ha behind a narrow mouth, %.1f m at its deepest",
-                            area / 10_000, grid.depth(deepestIn)));
+                    StructureReason.POCKET.with(Measure.area(area), Measure.depth(grid.depth(deepestIn))));
             add(
                     Kind.STAGING,
                     pocket.outside(),
                     null,
                     null,
                     grid.cellAreaM2(),
-                    words(
-                            "open water just outside a pocket's mouth, %.0f m from it",
-                            grid.metres(pocket.outside(), pocket.mouth())));
+                    StructureReason.STAGING.with(Measure.reach(grid.metres(pocket.outside(), pocket.mouth()))));
         }
     }
 }

@@ -1,4 +1,4 @@
-/** What the shape of the bottom offers. */
+/** Finds structure in the shape of the bottom. */
 @NullMarked
 package lochan.core.lake.structure;
 

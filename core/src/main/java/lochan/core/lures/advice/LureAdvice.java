@@ -5,46 +5,44 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import lochan.core.Assumptions;
-import lochan.core.quantity.Units;
 import lochan.core.tackle.Lure;
 import lochan.core.tackle.Retrieve;
 
 /**
- * What speaks for and against a lure in a situation.
+ * Tells how well a lure suits a situation.
  *
  * @param lure    the lure
- * @param judged  each reason with its weight, in the order of the rules
- * @param score   Σ weight·score of the reasons
+ * @param judged  the judgements with their weights, in the order of the rules
+ * @param score   Σ weight·score of the judgements
  */
-public record LureAdvice(Lure lure, List<WeightedReason> judged, double score) {
+public record LureAdvice(Lure lure, List<WeightedJudgement> judged, double score) {
 
     /**
-     * A reason with its weight.
+     * A judgement with its weight.
      *
      * @param weight of its rule, 0 or more
      */
-    public record WeightedReason(Reason reason, double weight) {
+    public record WeightedJudgement(Judgement judgement, double weight) {
 
-        /** What it adds to the score: above 0 for, below against. */
+        /** Returns the points it adds to the score: above 0 for, below against. */
         public double points() {
-            return weight * reason.score();
+            return weight * judgement.score();
         }
     }
 
     /** Judged by the rules' usual weights. */
-    public static LureAdvice of(Lure lure, Situation at, Units units) {
-        return of(lure, at, units, Map.of(), Assumptions.DEFAULTS.advice());
+    public static LureAdvice of(Lure lure, Situation at) {
+        return of(lure, at, Map.of(), Assumptions.DEFAULTS.advice());
     }
 
     /**
      * @param weights of the rules the angler gave other weights
      */
-    public static LureAdvice of(
-            Lure lure, Situation at, Units units, Map<Rule, Double> weights, Assumptions.LureAdvice a) {
-        List<WeightedReason> judged = new ArrayList<>();
+    public static LureAdvice of(Lure lure, Situation at, Map<Rule, Double> weights, Assumptions.LureAdvice a) {
+        List<WeightedJudgement> judged = new ArrayList<>();
         double score = 0;
-        for (Reason r : LureAdviceRules.judge(lure, at, units, a)) {
-            WeightedReason weighed = new WeightedReason(
+        for (Judgement r : LureAdviceRules.judge(lure, at, a)) {
+            WeightedJudgement weighed = new WeightedJudgement(
                     r, weights.getOrDefault(r.rule(), r.rule().usualWeight()));
             judged.add(weighed);
             score += weighed.points();
@@ -52,19 +50,19 @@ public record LureAdvice(Lure lure, List<WeightedReason> judged, double score) {
         return new LureAdvice(lure, judged, score);
     }
 
-    /** Each reason with its weight, weightiest first. */
-    public List<WeightedReason> reasons() {
+    /** Returns the judgements with their weights, weightiest first. */
+    public List<WeightedJudgement> reasons() {
         return judged.stream()
-                .sorted(Comparator.comparingDouble((WeightedReason w) -> -Math.abs(w.points()))
-                        .thenComparing(w -> w.reason().rule()))
+                .sorted(Comparator.comparingDouble((WeightedJudgement w) -> -Math.abs(w.points()))
+                        .thenComparing(w -> w.judgement().rule()))
                 .toList();
     }
 
     /** All of some lures, best first; of equal ones in their order. */
     public static List<LureAdvice> ranked(
-            List<Lure> lures, Situation at, Units units, Map<Rule, Double> weights, Assumptions.LureAdvice a) {
+            List<Lure> lures, Situation at, Map<Rule, Double> weights, Assumptions.LureAdvice a) {
         return lures.stream()
-                .map(l -> of(l, at, units, weights, a))
+                .map(l -> of(l, at, weights, a))
                 .sorted(Comparator.comparingDouble((LureAdvice x) -> -x.score()))
                 .toList();
     }
@@ -93,6 +91,6 @@ public record LureAdvice(Lure lure, List<WeightedReason> judged, double score) {
 
     /** Whether something rules it out: it does not come to the fish, or not through the cover. */
     public boolean ruledOut() {
-        return judged.stream().anyMatch(w -> w.reason().score() <= -1 && w.weight() >= 1);
+        return judged.stream().anyMatch(w -> w.judgement().score() <= -1 && w.weight() >= 1);
     }
 }

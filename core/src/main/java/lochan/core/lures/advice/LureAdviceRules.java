@@ -2,15 +2,14 @@ package lochan.core.lures.advice;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
-import java.util.function.Supplier;
 import lochan.core.Assumptions;
+import lochan.core.Measure;
+import lochan.core.Reason;
 import lochan.core.lake.BankSide;
 import lochan.core.practice.ClarityTrend;
 import lochan.core.practice.Surface;
 import lochan.core.practice.TakenOn;
-import lochan.core.quantity.Units;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Family;
 import lochan.core.tackle.Lure;
@@ -18,39 +17,32 @@ import lochan.core.tackle.Mood;
 import lochan.core.tackle.Motion;
 import lochan.core.tackle.Retrieve;
 import lochan.core.tackle.SeasonStage;
+import org.jspecify.annotations.Nullable;
 
-/**
- * What the rules say of a lure in a situation. A rule that has nothing to go by is silent. Quantities in the words are in the angler's units.
- */
+/** Judges a lure in a situation by the rules. A rule that knows nothing of the situation is silent. */
 final class LureAdviceRules {
 
-    private static final Map<SeasonStage, String> SEASONS = Map.of(
-            SeasonStage.WINTER, "winter fish hold on steep banks and bends near bait and want it slow and compact",
-            SeasonStage.PRE_SPAWN, "fish stage outside the bays and feed up",
-            SeasonStage.SPAWN, "fish are on or near beds",
-            SeasonStage.POST_SPAWN, "fish are scattered, guarding fry or drifting to the first deep water",
-            SeasonStage.SUMMER, "shallow at dawn, then offshore in schools",
-            SeasonStage.AUTUMN, "they follow bait over flats and points");
     private static final Set<Family> FLASH = Set.of(Family.BLADES, Family.METAL);
     private static final Set<Retrieve> LIFTED = Set.of(Retrieve.HOP, Retrieve.LIFT_AND_FALL, Retrieve.VERTICAL);
     private static final double SEEN_FROM_FAR = 0.8;
+    /** Where the fish's depth is unknown, some may be where a lure too shallow comes. */
+    private static final double SHARE_BELOW = 0.5;
 
     private final Lure lure;
     private final Situation at;
-    private final Units units;
     private final Assumptions.LureAdvice a;
-    private final List<Reason> reasons = new ArrayList<>();
+    private final List<Judgement> judgements = new ArrayList<>();
 
-    private LureAdviceRules(Lure lure, Situation at, Units units, Assumptions.LureAdvice a) {
+    private LureAdviceRules(Lure lure, Situation at, Assumptions.LureAdvice a) {
         this.lure = lure;
         this.at = at;
-        this.units = units;
         this.a = a;
     }
 
-    static List<Reason> judge(Lure lure, Situation at, Units units, Assumptions.LureAdvice a) {
-        LureAdviceRules rules = new LureAdviceRules(lure, at, units, a);
+    static List<Judgement> judge(Lure lure, Situation at, Assumptions.LureAdvice a) {
+        LureAdviceRules rules = new LureAdviceRules(lure, at, a);
         rules.depth();
+        rules.takenOn();
         rules.suspended();
         rules.clarity();
         rules.clarityTrend();
@@ -58,6 +50,7 @@ final class LureAdviceRules {
         rules.temperatureTrend();
         rules.season();
         rules.mood();
+        rules.bank();
         rules.wind();
         rules.light();
         rules.cover();
@@ -65,70 +58,67 @@ final class LureAdviceRules {
         rules.pressure();
         rules.front();
         rules.vertical();
-        return List.copyOf(rules.reasons);
+        return List.copyOf(rules.judgements);
     }
 
-    private void say(Rule rule, double score, String words) {
-        say(rule, score, () -> words);
+    private void say(LureReason reason, Object... values) {
+        sayInPart(reason, 1, values);
     }
 
-    private void say(Rule rule, double score, Supplier<String> words) {
+    /** @param part of the reason's score, −1 to 1 */
+    private void sayInPart(LureReason reason, double part, Object... values) {
+        double score = Math.clamp(part * reason.score(), -1, 1);
         if (score != 0) {
-            reasons.add(new Reason(rule, Math.clamp(score, -1, 1), words));
+            judgements.add(new Judgement(reason.rule(), score, () -> reason.with(values)));
         }
     }
 
-    /** At the fish or up to 2 ft above; what they see well calls them up, the farther the clearer the water. */
+    /** Judges whether it comes to the fish, or up to 2 ft above them; what they see well calls them up, the farther the clearer the water. */
     private void depth() {
         if (at.aimM() == null) {
             return;
         }
         double aim = at.aimM();
+        Reason fish = (at.fishDepthM() == null ? LureReason.Subject.WATER_DEPTH : LureReason.Subject.FISH_AT)
+                .with(Measure.depth(aim));
         if (lure.motion() instanceof Motion.Surface) {
-            onTop(aim);
+            onTop(aim, fish);
             return;
         }
         double away = lure.depth().away(aim);
         boolean above = lure.depth().to() < aim;
-        boolean near = above && away <= a.aboveFishM();
+        double missed = Math.min(1, away / a.missedDepthM());
         if (away == 0) {
             say(
-                    Rule.DEPTH,
-                    1,
-                    () -> fish(aim) + ": it is fished from "
-                            + units.depth(lure.depth().from()) + " to "
-                            + units.depth(lure.depth().to()));
-        } else if (near) {
-            say(Rule.DEPTH, 0.5, () -> fish(aim) + ": it comes to just above them");
-        } else if (above && callsUp() && away <= comeUpM()) {
-            say(Rule.DEPTH, 0.3, () -> fish(aim) + ": they see it from there and come up for it");
+                    LureReason.AT_THEIR_DEPTH,
+                    fish,
+                    Measure.depth(lure.depth().from()),
+                    Measure.depth(lure.depth().to()));
+        } else if (!above) {
+            sayInPart(LureReason.TOO_DEEP, missed, fish);
+        } else if (away <= a.aboveFishM()) {
+            say(LureReason.JUST_ABOVE_THEM, fish);
+        } else if (callsUp() && away <= comeUpM()) {
+            say(LureReason.CALLS_THEM_UP, fish);
         } else {
-            // Where nobody knows how deep they are, some may be where it comes.
-            double sure = above && at.anywhere() ? 0.5 : 1;
-            say(
-                    Rule.DEPTH,
-                    -sure * Math.min(1, away / a.missedDepthM()),
-                    () -> fish(aim) + (above ? ": it does not come down to them" : ": it would run below them"));
+            sayInPart(LureReason.TOO_SHALLOW, at.anywhere() ? SHARE_BELOW * missed : missed, fish);
         }
     }
 
-    private String fish(double aimM) {
-        return (at.fishDepthM() == null ? "the water is " : "fish at ") + units.depth(aimM);
-    }
-
-    /** Fish whose depth nobody knows are taken to be halfway down. */
-    private void onTop(double aim) {
-        double reach =
-                Math.max(comeUpM(), at.visibilityM() == null ? lure.depth().to() : 0)
-                        * (at.surface() == Surface.CALM && at.light() == Light.LOW ? a.comeUpCalmLow() : 1);
+    /** Judges a topwater. Fish whose depth is unknown are taken to be halfway down. */
+    private void onTop(double aim, Reason fish) {
+        double seen =
+                at.visibilityM() == null ? Math.max(comeUpM(), lure.depth().to()) : comeUpM();
+        double reach = at.surface() == Surface.CALM && at.light() == Light.LOW ? seen * a.comeUpCalmLow() : seen;
         double from = at.anywhere() ? aim / 2 : aim;
-        say(
-                Rule.DEPTH,
-                from <= reach ? 0.6 : -Math.min(1, (from - reach) / Math.max(reach, 1)),
-                () -> fish(aim) + (from <= reach ? ": they come up for it" : ": too deep to come up for it"));
+        if (from <= reach) {
+            say(LureReason.UP_TO_THE_TOP, fish);
+        } else {
+            sayInPart(LureReason.TOO_DEEP_FOR_THE_TOP, Math.min(1, (from - reach) / Math.max(reach, 1)), fish);
+        }
     }
 
-    /** How far fish come up for what they see, m. */
+    /** Returns how far fish come up for what they see, m. */
     private double comeUpM() {
         double seen = at.visibilityM() == null ? a.clearM() : at.visibilityM();
         double far = seen < a.clearM() / 2
@@ -137,58 +127,59 @@ final class LureAdviceRules {
         return at.mood() == Mood.INACTIVE ? far / 2 : far;
     }
 
-    /** Whether it is large and plain enough to be seen from far, and swims. */
+    /** Tells whether it is large and plain enough to be seen from far, and swims. */
     private boolean callsUp() {
         return lure.sight() >= SEEN_FROM_FAR && (lure.family() == Family.SWIMBAIT || lure.family() == Family.JERKBAIT);
     }
 
-    /** Whether it is the one large slow thing that fish which hang off the bottom and do not feed may take. */
+    /** Tells whether it is the one big, slow bait that suspended, inactive fish may still eat. */
     private boolean isSlowMeal() {
         return lure.family() == Family.SWIMBAIT && at.mood() == Mood.INACTIVE && at.suspended();
     }
 
-    /** Whether it can be held or swum above the bottom. */
+    /** Tells whether it can be held or swum above the bottom. */
     private boolean leavesBottom() {
         return !lure.onBottom() || lure.retrieves().stream().anyMatch(Retrieve::leavesBottom);
     }
 
+    private void takenOn() {
+        if (at.takenOn() == TakenOn.FALL && lure.motion() instanceof Motion.Sinks) {
+            say(LureReason.EATEN_ON_THE_FALL);
+        } else if (at.takenOn() == TakenOn.LIFT && lure.retrieves().stream().anyMatch(LIFTED::contains)) {
+            say(LureReason.EATEN_ON_THE_LIFT);
+        } else if (at.takenOn() == TakenOn.SWIM && lure.search()) {
+            say(LureReason.EATEN_SWIMMING);
+        }
+    }
+
     private void suspended() {
         if (at.takenOn() == TakenOn.FALL) {
-            say(
-                    Rule.SUSPENDED,
-                    lure.motion() instanceof Motion.Sinks ? 0.8 : 0,
-                    "they take on the fall: it falls past them");
             return;
         }
-        if (at.takenOn() == TakenOn.LIFT) {
-            say(
-                    Rule.SUSPENDED,
-                    lure.retrieves().stream().anyMatch(LIFTED::contains) ? 0.6 : 0,
-                    "they take on the lift");
-        }
-        if (at.takenOn() == TakenOn.SWIM) {
-            say(Rule.SUSPENDED, lure.search() ? 0.6 : 0, "they take while it swims");
-        }
-        if (at.level() == FishLevel.BOTTOM) {
-            say(Rule.SUSPENDED, lure.onBottom() ? 0.5 : 0, "fish are on the bottom: it stays there");
+        if (at.level() == FishLevel.BOTTOM && lure.onBottom()) {
+            say(LureReason.STAYS_ON_BOTTOM);
         }
         if (!at.suspended()) {
             return;
         }
-        String where =
-                "fish hang off the bottom" + (at.fishDepthM() == null ? "" : " at " + units.depth(at.fishDepthM()));
+        Double depth = at.fishDepthM();
+        Reason fish = depth == null
+                ? LureReason.Subject.SUSPENDED.with()
+                : LureReason.Subject.SUSPENDED_AT.with(Measure.depth(depth));
         if (!leavesBottom()) {
-            say(Rule.SUSPENDED, -1, where + ": it is worked under them");
+            say(LureReason.WORKS_UNDER_THEM, fish);
         } else if (lure.onBottom()) {
-            say(Rule.SUSPENDED, 0.5, where + ": it is lifted and held there");
+            say(LureReason.LIFTED_AND_HELD, fish);
         } else if (isSlowMeal()) {
-            say(Rule.SUSPENDED, 1, where + ": one big slow meal, swum at their depth");
+            say(LureReason.BIG_AND_SLOW, fish);
+        } else if (lure.motion() instanceof Motion.Sinks && depth == null) {
+            say(LureReason.FALLS_PAST_THEM, fish);
         } else if (lure.motion() instanceof Motion.Sinks) {
-            String through = at.fishDepthM() == null
-                    ? "falls past them"
-                    : "falls through " + units.depth(Math.max(0, at.fishDepthM() - a.aboveFishM())) + " to "
-                            + units.depth(at.fishDepthM());
-            say(Rule.SUSPENDED, 1, where + ": it " + through);
+            say(
+                    LureReason.FALLS_THROUGH,
+                    fish,
+                    Measure.depth(Math.max(0, depth - a.aboveFishM())),
+                    Measure.depth(depth));
         }
     }
 
@@ -196,35 +187,21 @@ final class LureAdviceRules {
         if (at.visibilityM() == null) {
             return;
         }
+        Measure seen = Measure.visibility(at.visibilityM());
         if (at.visibilityM() < a.muddyM()) {
-            say(
-                    Rule.CLARITY,
-                    1 - 2 * lure.sight(),
-                    () -> seen()
-                            + (lure.sight() <= 0.5
-                                    ? "it is felt before it is seen"
-                                    : "they have to see it, and cannot"));
+            sayInPart(lure.sight() <= 0.5 ? LureReason.FELT_FIRST : LureReason.TOO_MURKY, 1 - 2 * lure.sight(), seen);
         } else if (at.visibilityM() > a.clearM()) {
             double subtle = lure.power() ? 0.6 * lure.sight() - 0.3 : 0.3 + 0.5 * lure.sight();
-            say(
-                    Rule.CLARITY,
-                    subtle,
-                    () -> seen()
-                            + (subtle > 0
-                                    ? lure.power() ? "they see it from far" : "subtle enough to be looked at"
-                                    : "they get too good a look at it"));
+            LureReason liked = lure.power() ? LureReason.SEEN_FROM_FAR : LureReason.SUBTLE;
+            sayInPart(subtle > 0 ? liked : LureReason.TOO_CLEAR, subtle, seen);
         }
-    }
-
-    private String seen() {
-        return units.visibility(at.visibilityM()) + " of visibility: ";
     }
 
     private void clarityTrend() {
         if (at.clarity() == ClarityTrend.CLEARING) {
-            say(Rule.CLARITY_TREND, lure.sight() - 0.4, "clearing water: fish it one step clearer");
+            sayInPart(LureReason.CLEARING, lure.sight() - 0.4);
         } else if (at.clarity() == ClarityTrend.MUDDYING) {
-            say(Rule.CLARITY_TREND, 0.6 - lure.sight(), "muddying water: fish it one step muddier");
+            sayInPart(LureReason.MUDDYING, 0.6 - lure.sight());
         }
     }
 
@@ -233,37 +210,35 @@ final class LureAdviceRules {
             return;
         }
         double away = lure.temperature().away(at.waterTempC());
-        say(
-                Rule.TEMPERATURE,
-                away == 0 ? 0.4 : -Math.min(1, away / a.missedTempC()),
-                () -> "water at " + units.temperature(at.waterTempC()) + (away == 0 ? ": within " : ": outside ")
-                        + "its " + units.temperature(lure.temperature().from()) + " to "
-                        + units.temperature(lure.temperature().to()));
+        sayInPart(
+                away == 0 ? LureReason.IN_ITS_TEMPERATURES : LureReason.OUT_OF_ITS_TEMPERATURES,
+                away == 0 ? 1 : Math.min(1, away / a.missedTempC()),
+                Measure.temperature(at.waterTempC()),
+                Measure.temperature(lure.temperature().from()),
+                Measure.temperature(lure.temperature().to()));
     }
 
     private void temperatureTrend() {
-        if (at.tempTrend() == TempTrend.WARMING) {
-            say(Rule.TEMPERATURE_TREND, lure.search() ? 0.5 : 0, "warming water: they chase more");
+        if (at.tempTrend() == TempTrend.WARMING && lure.search()) {
+            say(LureReason.WARMING);
         } else if (at.tempTrend() == TempTrend.COOLING) {
-            say(Rule.TEMPERATURE_TREND, lure.search() && lure.power() ? -0.4 : 0.4, "cooling water: slow down");
+            say(lure.search() && lure.power() ? LureReason.COOLING_TOO_FAST : LureReason.COOLING);
         }
     }
 
     private void season() {
-        if (at.stage() == null) {
+        SeasonStage stage = at.stage();
+        if (stage == null) {
             return;
         }
-        boolean fits = lure.stages().contains(at.stage());
+        boolean fits = lure.stages().contains(stage);
         if (!fits && isSkinny() && lure.search() && lure.depth().from() < a.skinnyM()) {
-            say(
-                    Rule.SEASON,
-                    0.4,
-                    "winter fish in water as shallow as that are there to feed: often faster, not slower");
+            say(LureReason.SHALLOW_IN_WINTER);
         } else {
             say(
-                    Rule.SEASON,
-                    fits ? 0.6 : -0.6,
-                    () -> at.stage().words() + ": " + SEASONS.get(at.stage()) + (fits ? "" : ", not for this"));
+                    fits ? LureReason.IN_SEASON : LureReason.OUT_OF_SEASON,
+                    stage,
+                    LureReason.Subject.of(stage).with());
         }
     }
 
@@ -275,138 +250,164 @@ final class LureAdviceRules {
     }
 
     private void mood() {
-        if (at.mood() == null) {
-            return;
-        }
-        String fish =
-                switch (at.mood()) {
-                    case ACTIVE -> "fish are feeding";
-                    case NEUTRAL -> "fish neither feed nor sulk";
-                    case INACTIVE -> "fish are not willing";
-                };
-        if (!lure.moods().contains(at.mood())) {
+        if (at.mood() != null) {
             say(
-                    Rule.MOOD,
-                    -0.8,
-                    fish
-                            + (at.mood() == Mood.ACTIVE
-                                    ? ": something faster finds more of them"
-                                    : ": it asks too much of them"));
-        } else if (at.mood() == Mood.ACTIVE) {
-            say(Rule.MOOD, lure.search() && lure.power() ? 0.9 : 0.2, fish + ": search fast");
-        } else if (isSlowMeal()) {
-            say(Rule.MOOD, 0.8, fish + ": one big meal, slow, is taken yet");
-        } else {
-            say(Rule.MOOD, lure.power() ? 0.2 : at.mood() == Mood.INACTIVE ? 0.9 : 0.5, fish + ": pick slowly");
+                    switch (at.mood()) {
+                        case ACTIVE -> active();
+                        case NEUTRAL -> neutral();
+                        case INACTIVE -> inactive();
+                    });
+        }
+    }
+
+    private LureReason active() {
+        if (!lure.moods().contains(Mood.ACTIVE)) {
+            return LureReason.ACTIVE_WANT_FASTER;
+        }
+        return lure.search() && lure.power() ? LureReason.COVERS_WATER : LureReason.ACTIVE_TAKE_IT;
+    }
+
+    private LureReason neutral() {
+        if (!lure.moods().contains(Mood.NEUTRAL)) {
+            return LureReason.NEUTRAL_TOO_FAST;
+        }
+        return lure.power() ? LureReason.NEUTRAL_POWER_SLOWLY : LureReason.NEUTRAL_SLOWLY;
+    }
+
+    private LureReason inactive() {
+        if (!lure.moods().contains(Mood.INACTIVE)) {
+            return LureReason.INACTIVE_TOO_FAST;
+        }
+        if (isSlowMeal()) {
+            return LureReason.INACTIVE_TAKE_ONE_BIG;
+        }
+        return lure.power() ? LureReason.INACTIVE_POWER_SLOWLY : LureReason.INACTIVE_SLOWLY;
+    }
+
+    private boolean isTopwater() {
+        return lure.motion() instanceof Motion.Surface;
+    }
+
+    private boolean isMoving() {
+        return lure.search() && !isTopwater();
+    }
+
+    private void bank() {
+        if (at.bank() == BankSide.BLOWN && isTopwater()) {
+            say(LureReason.WAVES_HIDE_IT);
+        } else if (at.bank() == BankSide.BLOWN && isMoving() && lure.depth().from() < a.shallowM()) {
+            say(LureReason.BAIT_ON_THE_BANK);
+        } else if (at.bank() == BankSide.SLICK && isTopwater()) {
+            say(LureReason.SLICK_BANK);
         }
     }
 
     private void wind() {
-        boolean top = lure.motion() instanceof Motion.Surface;
-        boolean moving = lure.search() && !top;
-        if (at.bank() == BankSide.BLOWN) {
-            say(
-                    Rule.BANK,
-                    moving && lure.depth().from() < a.shallowM() ? 0.6 : top ? -0.4 : 0,
-                    "the wind blows onto this bank: bait is pushed there, "
-                            + (top ? "but waves hide it" : "they chase"));
-        } else if (at.bank() == BankSide.SLICK) {
-            say(Rule.BANK, top ? 0.4 : 0, "slick water out of the wind: it is found there");
-        }
-        if (at.surface() == null) {
-            return;
-        }
-        switch (at.surface()) {
-            case CALM ->
-                say(
-                        Rule.WIND,
-                        top ? 0.5 : FLASH.contains(lure.family()) ? -0.4 : lure.power() ? 0 : 0.3,
-                        "slick calm: quiet and subtle");
-            case RIPPLE -> say(Rule.WIND, moving ? 0.6 : top ? 0.2 : 0, "a light ripple helps what moves");
-            case CHOP, WAVES ->
-                say(
-                        Rule.WIND,
-                        top ? -0.9 : moving && lure.power() ? 0.5 : at.surface() == Surface.WAVES ? -0.4 : -0.2,
-                        top
-                                ? "the surface is broken: it is not found there"
-                                : moving && lure.power()
-                                        ? "wind breaks the light and pushes bait"
-                                        : "hard to feel and hold in this wind");
+        LureReason reason =
+                switch (at.surface()) {
+                    case null -> null;
+                    case CALM -> calm();
+                    case RIPPLE -> ripple();
+                    case CHOP -> rough(LureReason.CHOP_HARD_TO_FEEL);
+                    case WAVES -> rough(LureReason.WAVES_HARD_TO_FEEL);
+                };
+        if (reason != null) {
+            say(reason);
         }
     }
 
-    private void light() {
-        if (at.light() == null) {
-            return;
+    private @Nullable LureReason calm() {
+        if (isTopwater()) {
+            return LureReason.CALM_TOPWATER;
         }
-        boolean top = lure.motion() instanceof Motion.Surface;
-        boolean shallowMover = lure.search() && lure.power() && lure.depth().from() < a.shallowM();
-        switch (at.light()) {
-            case LOW -> say(Rule.LIGHT, top ? 1 : shallowMover ? 0.4 : 0, "low light: they roam and look up");
-            case BRIGHT ->
-                say(
-                        Rule.LIGHT,
-                        top ? -0.7 : lure.depth().to() >= a.deepM() || lure.onBottom() ? 0.4 : 0,
-                        top ? "bright light: they do not look up" : "bright light: they sit deeper or in the shade");
-            case MIXED -> {}
+        if (FLASH.contains(lure.family())) {
+            return LureReason.CALM_FLASH;
+        }
+        return lure.power() ? null : LureReason.CALM_QUIET;
+    }
+
+    private @Nullable LureReason ripple() {
+        if (isMoving()) {
+            return LureReason.RIPPLE_MOVING;
+        }
+        return isTopwater() ? LureReason.RIPPLE_TOPWATER : null;
+    }
+
+    private LureReason rough(LureReason otherwise) {
+        if (isTopwater()) {
+            return LureReason.CHOP_TOPWATER;
+        }
+        return isMoving() && lure.power() ? LureReason.CHOP_POWER : otherwise;
+    }
+
+    private void light() {
+        if (at.light() == Light.LOW) {
+            if (isTopwater()) {
+                say(LureReason.LOW_LIGHT_TOPWATER);
+            } else if (lure.search() && lure.power() && lure.depth().from() < a.shallowM()) {
+                say(LureReason.LOW_LIGHT_SHALLOW);
+            }
+        } else if (at.light() == Light.BRIGHT) {
+            if (isTopwater()) {
+                say(LureReason.BRIGHT_TOPWATER);
+            } else if (lure.depth().to() >= a.deepM() || lure.onBottom()) {
+                say(LureReason.BRIGHT_DEEP);
+            }
         }
     }
 
     private void cover() {
-        if (at.cover() == null) {
+        Cover cover = at.cover();
+        if (cover == null) {
             return;
         }
-        boolean comes = lure.cover().contains(at.cover());
-        String name = at.cover() == Cover.OPEN ? "open water" : at.cover().words();
-        if (!comes
-                && at.aimM() != null
-                && at.isOverCover(at.aimM())
-                && lure.depth().from() < at.coverTopM()
-                && leavesBottom()) {
-            say(Rule.COVER, -0.2, "it is kept above the " + name + ", where it hangs up");
-            return;
+        boolean comes = lure.cover().contains(cover);
+        if (!comes && passesAbove()) {
+            say(LureReason.ABOVE_THE_COVER, cover == Cover.OPEN ? LureReason.Subject.OPEN_WATER.with() : cover);
+        } else if (comes && cover == Cover.SPARSE_GRASS && lure.search() && lure.family() != Family.JERKBAIT) {
+            say(LureReason.RIPPED_FREE);
+        } else if (cover == Cover.OPEN) {
+            say(comes ? LureReason.IN_OPEN_WATER : LureReason.NEEDS_COVER);
+        } else if (comes) {
+            say(LureReason.COMES_THROUGH, cover);
+        } else if (cover == Cover.ROCK) {
+            say(LureReason.HANGS_UP_ON_ROCK);
+        } else {
+            say(LureReason.HANGS_UP, cover);
         }
-        if (comes && at.cover() == Cover.SPARSE_GRASS && lure.search() && lure.family() != Family.JERKBAIT) {
-            say(Rule.COVER, 1, "fished over the grass and ripped free of it");
-            return;
-        }
-        double score = comes
-                ? at.cover() == Cover.OPEN ? 0.2 : 0.7
-                : at.cover() == Cover.ROCK || at.cover() == Cover.OPEN ? -0.5 : -1;
-        say(
-                Rule.COVER,
-                score,
-                (comes ? "comes through " : "hangs up in ")
-                        + name
-                        + (comes || at.cover() != Cover.OPEN ? "" : ": it wants cover to be worked in"));
+    }
+
+    private boolean passesAbove() {
+        return at.aimM() != null && at.isOverCover(at.aimM()) && lure.depth().from() < at.coverTopM() && leavesBottom();
     }
 
     private void forage() {
         if (at.forage() != null) {
             say(
-                    Rule.FORAGE,
-                    lure.forage().contains(at.forage()) ? 0.7 : -0.3,
-                    lure.forage().contains(at.forage())
-                            ? "passes for " + at.forage().words()
-                            : "they feed on " + at.forage().words() + ", which it is not like");
+                    lure.forage().contains(at.forage()) ? LureReason.LOOKS_LIKE_FORAGE : LureReason.UNLIKE_FORAGE,
+                    at.forage());
         }
     }
 
     private void pressure() {
-        if (Boolean.TRUE.equals(at.pressured())) {
-            say(
-                    Rule.PRESSURE,
-                    lure.power() ? lure.search() ? -0.6 : -0.2 : 0.8,
-                    lure.power() ? "pressured fish have seen it" : "pressured water: subtle, on a long cast");
+        if (!Boolean.TRUE.equals(at.pressured())) {
+            return;
+        }
+        if (!lure.power()) {
+            say(LureReason.PRESSURED_SUBTLE);
+        } else {
+            say(lure.search() ? LureReason.PRESSURED_SEARCH : LureReason.PRESSURED_POWER);
         }
     }
 
     private void front() {
-        if (Boolean.TRUE.equals(at.front())) {
-            say(
-                    Rule.FRONT,
-                    lure.power() && lure.search() ? -0.6 : lure.onBottom() || !lure.power() ? 0.6 : 0,
-                    "after a front they sit tight: slow down");
+        if (!Boolean.TRUE.equals(at.front())) {
+            return;
+        }
+        if (lure.power() && lure.search()) {
+            say(LureReason.FRONT_TOO_FAST);
+        } else if (lure.onBottom() || !lure.power()) {
+            say(LureReason.FRONT_SLOW);
         }
     }
 
@@ -414,16 +415,9 @@ final class LureAdviceRules {
         boolean asked = Boolean.TRUE.equals(at.vertical());
         boolean can = lure.retrieves().contains(Retrieve.VERTICAL);
         if (at.waterDepthM() != null && at.waterDepthM() < a.verticalFromM() && (lure.vertical() || (asked && can))) {
-            say(
-                    Rule.VERTICAL,
-                    -1,
-                    "under the boat only in " + units.depth(a.verticalFromM()) + " or more; here are "
-                            + units.depth(at.waterDepthM()));
+            say(LureReason.TOO_SHALLOW_FOR_VERTICAL, Measure.depth(a.verticalFromM()), Measure.depth(at.waterDepthM()));
         } else if (asked) {
-            say(
-                    Rule.VERTICAL,
-                    can ? 0.6 : -0.5,
-                    can ? "it is fished under the boat" : "it is not fished under the boat");
+            say(can ? LureReason.VERTICAL : LureReason.NOT_VERTICAL);
         }
     }
 }

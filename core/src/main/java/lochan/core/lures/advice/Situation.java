@@ -12,7 +12,7 @@ import lochan.core.tackle.Mood;
 import lochan.core.tackle.SeasonStage;
 
 /**
- * What a spot is like in an hour; null where nobody knows.
+ * What a spot is like in an hour; null: unknown.
  *
  * @param waterTempC  water temperature, °C
  * @param tempTrend   where it goes
@@ -76,7 +76,7 @@ public record Situation(
         return waterDepthM;
     }
 
-    /** The same with the stage of the year that temperature and its trend tell, where nobody says it: warming or steady water is taken for spring. */
+    /** Returns the situation with the stage of the year by temperature and its trend, where it is not given; warming or steady water counts as spring. */
     public Situation withStage(Assumptions.Seasons s) {
         return stage != null || waterTempC == null
                 ? this
@@ -99,7 +99,7 @@ public record Situation(
         return water < s.postSpawnFromC() ? SeasonStage.SPAWN : SeasonStage.POST_SPAWN;
     }
 
-    /** Whether nobody knows how deep the fish are: they may be anywhere above the bottom. */
+    /** Tells whether the fish's depth is unknown: they may be anywhere above the bottom. */
     public boolean anywhere() {
         return fishDepthM == null && level == null;
     }

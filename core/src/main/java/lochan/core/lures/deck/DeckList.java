@@ -16,7 +16,6 @@ import lochan.core.lures.advice.Rule;
 import lochan.core.lures.advice.Situation;
 import lochan.core.model.evidence.Situations;
 import lochan.core.plan.PlanStop;
-import lochan.core.quantity.Units;
 import lochan.core.tackle.Lure;
 import lochan.core.tackle.Rod;
 import lochan.core.tackle.Tackle;
@@ -83,9 +82,8 @@ public record DeckList(List<Row> rows, List<Demand> demands, List<Without> witho
             List<PlanStop> backups,
             Tackle tackle,
             Map<Rule, Double> weights,
-            Units units,
             Assumptions a) {
-        Finder finder = new Finder(event, tackle, weights, units, a);
+        Finder finder = new Finder(event, tackle, weights, a);
         plan.forEach(s -> finder.want(s, false));
         backups.forEach(s -> finder.want(s, true));
         return finder.list();
@@ -98,18 +96,16 @@ public record DeckList(List<Row> rows, List<Demand> demands, List<Without> witho
         private final EventData event;
         private final Tackle tackle;
         private final Map<Rule, Double> weights;
-        private final Units units;
         private final Assumptions a;
         private final Situations situations;
         private final List<Want> wants = new ArrayList<>();
         private final List<Setup> setups = new ArrayList<>();
         private final List<String> noSheet = new ArrayList<>();
 
-        Finder(EventData event, Tackle tackle, Map<Rule, Double> weights, Units units, Assumptions a) {
+        Finder(EventData event, Tackle tackle, Map<Rule, Double> weights, Assumptions a) {
             this.event = event;
             this.tackle = tackle;
             this.weights = weights;
-            this.units = units;
             this.a = a;
             this.situations = new Situations(event, a);
         }
@@ -227,7 +223,7 @@ public record DeckList(List<Row> rows, List<Demand> demands, List<Without> witho
         }
 
         private LureAdvice advice(Lure lure, Situation at) {
-            return LureAdvice.of(lure, at, units, weights, a.advice());
+            return LureAdvice.of(lure, at, weights, a.advice());
         }
 
         private double cover(Want w, LureAdvice own, Setup by) {

@@ -3,9 +3,9 @@ package lochan.core.lures.deck;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import lochan.core.Reason;
 import lochan.core.event.Gear;
 import lochan.core.practice.Presentation;
-import lochan.core.quantity.Count;
 import lochan.core.tackle.Family;
 import lochan.core.tackle.Hooking;
 import lochan.core.tackle.Lure;
@@ -19,12 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param found          what was found, and what the rules say
  * @param remedy         what to change
  */
-public record GearCheck(@Nullable String presentationId, String found, String remedy) {
-
-    /** Both in one. */
-    public String words() {
-        return found + " " + remedy;
-    }
+public record GearCheck(@Nullable String presentationId, Reason found, Reason remedy) {
 
     /**
      * All that an event's rules of gear find.
@@ -41,14 +36,15 @@ public record GearCheck(@Nullable String presentationId, String found, String re
             sheet.flatMap(l -> hooks(gear, p, l.hooking())).ifPresent(found::add);
             if (Boolean.FALSE.equals(gear.liveBaitAllowed())
                     && sheet.filter(l -> l.family() == Family.LIVE_BAIT).isPresent()) {
-                found.add(new GearCheck(p.id(), p.name() + ": your rules say no live bait.", "Leave it ashore."));
+                found.add(
+                        new GearCheck(p.id(), GearReason.LIVE_BAIT.with(p.name()), GearReason.LEAVE_LIVE_BAIT.with()));
             }
         }
         if (gear.maxRods() != null && rods > gear.maxRods()) {
             found.add(new GearCheck(
                     null,
-                    rods + " rods are rigged: your rules say " + gear.maxRods() + " at most.",
-                    "Unrig " + (rods - gear.maxRods()) + "."));
+                    GearReason.TOO_MANY_RODS.with(rods, gear.maxRods()),
+                    GearReason.UNRIG_RODS.with(rods - gear.maxRods())));
         }
         return List.copyOf(found);
     }
@@ -59,8 +55,8 @@ public record GearCheck(@Nullable String presentationId, String found, String re
                 .findFirst()
                 .map(b -> new GearCheck(
                         p.id(),
-                        p.name() + ": your rules ban “" + b.replace('-', ' ') + "”.",
-                        "Tie on something else."));
+                        GearReason.BANNED.with(p.name(), b.replace('-', ' ')),
+                        GearReason.TIE_SOMETHING_ELSE.with()));
     }
 
     /** A ban names a presentation, or a family of lures, in one or many. */
@@ -82,10 +78,7 @@ public record GearCheck(@Nullable String presentationId, String found, String re
         boolean arms = hooking.kind() == lochan.core.practice.Hooks.MULTI;
         return Optional.of(new GearCheck(
                 p.id(),
-                p.name() + ": " + hooking.count() + " hooks, your rules say " + gear.maxHooksPerRig()
-                        + " at most on one rig.",
-                (arms
-                        ? "Put teasers without hooks on " + Count.of(over, "more arm") + "."
-                        : "Take off " + Count.of(over, "hook") + ".")));
+                GearReason.TOO_MANY_HOOKS.with(p.name(), hooking.count(), gear.maxHooksPerRig()),
+                (arms ? GearReason.USE_TEASERS : GearReason.REMOVE_HOOKS).with(over)));
     }
 }

@@ -2,20 +2,23 @@ package lochan.core.lures.deck;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import lochan.core.Reason;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
+import lochan.core.practice.Hooks;
 
 /**
  * Something to pack or to check before the boat leaves.
  *
- * @param code   what a tick is kept under
- * @param words  what
- * @param safety whether life hangs on it
+ * @param code   the name a tick is kept under
+ * @param reason what
+ * @param safety whether life depends on it
  */
-public record PackItem(String code, String words, boolean safety) {
+public record PackItem(String code, Reason reason, boolean safety) {
 
     /**
-     * What an event and its deck call for, what life hangs on first.
+     * Returns what an event and its deck call for, safety first.
      *
      * @param rows of the deck
      */
@@ -23,48 +26,52 @@ public record PackItem(String code, String words, boolean safety) {
         List<PackItem> list = new ArrayList<>();
         list.add(new PackItem(
                 "life-jackets",
-                event.anglers() == 1
-                        ? "Life jacket, worn whenever the big motor runs"
-                        : "Life jackets for " + event.anglers() + ", worn whenever the big motor runs",
+                event.anglers() == 1 ? PackReason.LIFE_JACKET.with() : PackReason.LIFE_JACKETS.with(event.anglers()),
                 true));
-        list.add(new PackItem("lanyard", "Engine cut-off lanyard, clipped on and tried", true));
-        list.add(new PackItem(
-                "lights-signals", "Lights, horn or whistle, throwable float, extinguisher, as local rules ask", true));
-        list.add(new PackItem("weather", "Forecast read once more: wind, lightning, cold water", true));
-        list.add(new PackItem(
-                "first-aid", "First-aid kit, side cutters for a hook in the hand, glasses against hooks", true));
-        list.add(new PackItem("batteries", "Batteries charged, plugs out", false));
-        list.add(new PackItem(
-                "livewell-pump", "Livewell pumps run, spare fuse, thermometer, ice for warm water", false));
-        list.add(new PackItem("pliers", "Pliers and line cutter: a deep hook is left, the line is cut", false));
+        list.add(safety("lanyard", PackReason.LANYARD));
+        list.add(safety("lights-signals", PackReason.LIGHTS_SIGNALS));
+        list.add(safety("weather", PackReason.WEATHER));
+        list.add(safety("first-aid", PackReason.FIRST_AID));
+        list.add(item("batteries", PackReason.BATTERIES));
+        list.add(item("livewell-pump", PackReason.LIVEWELL_PUMP));
+        list.add(item("pliers", PackReason.PLIERS));
         if (event.rules().format() == Format.LIMIT_LENGTH) {
-            list.add(new PackItem("camera", "Camera charged, rule cards, something to lay the fish on wet", false));
+            list.add(item("camera", PackReason.CAMERA));
         } else {
-            list.add(new PackItem("scale", "Scale, tried with the check weight, and a spare cell", false));
-            list.add(new PackItem("balance", "Balance beam", false));
+            list.add(item("scale", PackReason.SCALE));
+            list.add(item("balance", PackReason.BALANCE));
         }
-        list.add(new PackItem("board", "Measuring board, wet", false));
-        list.add(new PackItem(
-                "tags",
-                (event.rules().limit() == null ? "Tags" : event.rules().limit() + " tags and a spare")
-                        + ", net, bag for the weigh-in",
-                false));
+        list.add(item("board", PackReason.BOARD));
+        list.add(new PackItem("tags", tags(event), false));
         list.add(new PackItem("hooks", hooks(rows), false));
-        list.add(new PackItem("leaders", "Leader spools, line for one re-spool, scissors", false));
-        list.add(new PackItem("papers", "Licence, entry, boat papers, the director's sheet", false));
-        list.add(new PackItem("fuel", "Fuel and oil for the longest run there and back", false));
-        list.add(new PackItem("water", "Water, food, sun and rain clothes", false));
+        list.add(item("leaders", PackReason.LEADERS));
+        list.add(item("papers", PackReason.PAPERS));
+        list.add(item("fuel", PackReason.FUEL));
+        list.add(item("water", PackReason.WATER));
         return List.copyOf(list);
     }
 
-    private static String hooks(List<DeckList.Row> rows) {
+    private static PackItem safety(String code, PackReason reason) {
+        return new PackItem(code, reason.with(), true);
+    }
+
+    private static PackItem item(String code, PackReason reason) {
+        return new PackItem(code, reason.with(), false);
+    }
+
+    private static Reason tags(Event event) {
+        return event.rules().limit() == null
+                ? PackReason.TAGS.with()
+                : PackReason.TAGS_AND_SPARE.with(event.rules().limit());
+    }
+
+    private static Reason hooks(List<DeckList.Row> rows) {
         List<String> trebled = rows.stream()
                 .map(DeckList.Row::setup)
-                .filter(s -> s.lure().hooking().kind() == lochan.core.practice.Hooks.TREBLE)
-                .map(s -> s.lure().name().toLowerCase(java.util.Locale.ROOT))
+                .filter(s -> s.lure().hooking().kind() == Hooks.TREBLE)
+                .map(s -> s.lure().name().toLowerCase(Locale.ROOT))
                 .distinct()
                 .toList();
-        return "Spare hooks and a file"
-                + (trebled.isEmpty() ? "" : "; trebles for the " + String.join(" and the ", trebled));
+        return trebled.isEmpty() ? PackReason.HOOKS.with() : PackReason.HOOKS_FOR.with(String.join(", ", trebled));
     }
 }

@@ -50,7 +50,7 @@ public record RodChoice(int[] setupOfRod, double covered, double fit) {
             return sum;
         }
 
-        /** The same with a rod left at home. */
+        /** Returns the problem with a rod left at home. */
         public Problem withoutRod(int rod) {
             double[][] rest = new double[fit.length - 1][];
             for (int r = 0; r < rest.length; r++) {

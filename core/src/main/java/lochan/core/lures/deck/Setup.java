@@ -16,7 +16,7 @@ import lochan.core.tackle.Tackle;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is tied on for a presentation.
+ * The setup tied on for a presentation.
  *
  * @param lure   its sheet
  * @param grams  weight of the lure or its sinker, g

@@ -56,7 +56,7 @@ public final class LureMotion {
                 .toList());
     }
 
-    /** What the sheet alone tells of a lure as it was observed. */
+    /** Returns what the sheet alone predicts for an observed lure. */
     private LureMotion told(LureObservation o) {
         return new LureMotion(lure, o.grams(), o.line(), List.of(), a);
     }

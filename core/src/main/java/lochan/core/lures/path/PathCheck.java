@@ -2,73 +2,89 @@ package lochan.core.lures.path;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import lochan.core.Assumptions;
-import lochan.core.quantity.Units;
+import lochan.core.Measure;
+import lochan.core.Reason;
 import lochan.core.tackle.Motion;
 import lochan.core.tackle.Retrieve;
 
 /**
- * What an angler's rule says of a cast.
+ * Tells whether a cast keeps one of the angler's rules.
  *
- * @param kept  whether the cast keeps it
- * @param words what was found, and what to change
+ * @param kept   whether it does
+ * @param reason what was found, and what to change
  */
-public record PathCheck(boolean kept, String words) {
+public record PathCheck(boolean kept, Reason reason) {
 
     private static final double A_LITTLE = 0.1;
 
-    /** All rules that have to do with a cast: at the fish or up to 2 ft above and never below, 2 ft over brush, under the boat only in 12 ft, a crankbait must reach. */
+    /** Returns what the rules say: at the fish or up to 2 ft above, 2 ft over brush, under the boat only in 12 ft, a crankbait must reach bottom. */
     public static List<PathCheck> of(
-            LureMotion lure, Cast cast, WaterSlice water, LurePath path, Units units, Assumptions assumptions) {
-        List<PathCheck> checks = new ArrayList<>();
+            LureMotion lure, Cast cast, WaterSlice water, LurePath path, Assumptions assumptions) {
         Assumptions.LureAdvice a = assumptions.advice();
-        String near = units.depth(a.aboveFishM());
-        if (!(lure.lure().motion() instanceof Motion.Surface)) {
-            checks.add(
-                    path.belowShare() > A_LITTLE
-                            ? new PathCheck(
-                                    false,
-                                    Math.round(100 * path.belowShare())
-                                            + " % of the cast runs below the fish: a shorter count, a lighter weight or a faster retrieve")
-                            : path.zoneShare() > 0
-                                    ? new PathCheck(true, "at the fish or up to " + near + " above, not below")
-                                    : new PathCheck(
-                                            false,
-                                            "it never comes within " + near
-                                                    + " over the fish: a longer count, more weight or one that goes deeper"));
-        }
-        if (water.coverM() > 0) {
-            double least = overCover(cast, water, path);
-            checks.add(
-                    lure.lure().onBottom()
-                            ? new PathCheck(true, "worked through the cover, not over it: feel it over every branch")
-                            : least < 0
-                                    ? new PathCheck(
-                                            false, "it runs into the cover: start the retrieve earlier or go lighter")
-                                    : new PathCheck(
-                                            least >= a.aboveFishM() - A_LITTLE,
-                                            "passes " + units.depth(least) + " over the cover"
-                                                    + (least >= a.aboveFishM() - A_LITTLE ? "" : ": keep " + near)));
-        }
-        if (cast.retrieve() == Retrieve.VERTICAL) {
-            boolean deep = water.nearM() >= a.verticalFromM();
-            checks.add(new PathCheck(
-                    deep,
-                    deep
-                            ? units.depth(water.nearM()) + " under the boat: deep enough to fish straight down"
-                            : "only " + units.depth(water.nearM()) + " under the boat: fish straight down in "
-                                    + units.depth(a.verticalFromM()) + " or more"));
-        }
-        if (lure.lure().motion() instanceof Motion.Dives && water.fishDepthM() == null) {
-            boolean hits = !Double.isNaN(path.contactToM());
-            checks.add(new PathCheck(
-                    hits,
-                    hits
-                            ? "it hits the bottom, down to " + units.depth(path.deepestM())
-                            : "it comes to " + units.depth(path.deepestM())
-                                    + " and hits nothing: one rated a little deeper, a longer cast or thinner line"));
-        }
+        List<PathCheck> checks = new ArrayList<>();
+        atTheFish(lure, path, a).ifPresent(checks::add);
+        overCover(lure, cast, water, path, a).ifPresent(checks::add);
+        vertical(cast, water, a).ifPresent(checks::add);
+        contact(lure, water, path).ifPresent(checks::add);
         return checks;
+    }
+
+    private static Optional<PathCheck> kept(PathReason reason, Object... values) {
+        return Optional.of(new PathCheck(true, reason.with(values)));
+    }
+
+    private static Optional<PathCheck> broken(PathReason reason, Object... values) {
+        return Optional.of(new PathCheck(false, reason.with(values)));
+    }
+
+    private static Optional<PathCheck> atTheFish(LureMotion lure, LurePath path, Assumptions.LureAdvice a) {
+        if (lure.lure().motion() instanceof Motion.Surface) {
+            return Optional.empty();
+        }
+        if (path.belowShare() > A_LITTLE) {
+            return broken(PathReason.BELOW_THE_FISH, Math.round(100 * path.belowShare()));
+        }
+        Measure near = Measure.depth(a.aboveFishM());
+        return path.zoneShare() > 0 ? kept(PathReason.AT_THE_FISH, near) : broken(PathReason.NEVER_NEAR, near);
+    }
+
+    private static Optional<PathCheck> overCover(
+            LureMotion lure, Cast cast, WaterSlice water, LurePath path, Assumptions.LureAdvice a) {
+        if (!(water.coverM() > 0)) {
+            return Optional.empty();
+        }
+        if (lure.lure().onBottom()) {
+            return kept(PathReason.THROUGH_COVER);
+        }
+        double least = overCover(cast, water, path);
+        if (least < 0) {
+            return broken(PathReason.HITS_COVER);
+        }
+        return least >= a.aboveFishM() - A_LITTLE
+                ? kept(PathReason.CLEARS_COVER, Measure.depth(least))
+                : broken(PathReason.CLOSE_TO_COVER, Measure.depth(least), Measure.depth(a.aboveFishM()));
+    }
+
+    private static Optional<PathCheck> vertical(Cast cast, WaterSlice water, Assumptions.LureAdvice a) {
+        if (cast.retrieve() != Retrieve.VERTICAL) {
+            return Optional.empty();
+        }
+        Measure depth = Measure.depth(water.nearM());
+        return water.nearM() >= a.verticalFromM()
+                ? kept(PathReason.DEEP_ENOUGH, depth)
+                : broken(PathReason.TOO_SHALLOW, depth, Measure.depth(a.verticalFromM()));
+    }
+
+    private static Optional<PathCheck> contact(LureMotion lure, WaterSlice water, LurePath path) {
+        if (!(lure.lure().motion() instanceof Motion.Dives) || water.fishDepthM() != null) {
+            return Optional.empty();
+        }
+        Measure deepest = Measure.depth(path.deepestM());
+        return Double.isNaN(path.contactToM())
+                ? broken(PathReason.MISSES_BOTTOM, deepest)
+                : kept(PathReason.HITS_BOTTOM, deepest);
     }
 
     private static double overCover(Cast cast, WaterSlice water, LurePath path) {

@@ -1,19 +1,20 @@
 package lochan.core.lures.rigging;
 
 import lochan.core.Coded;
+import lochan.core.Reason;
 import org.jspecify.annotations.Nullable;
 
 /**
  * One part of a rigged lure.
  *
- * @param choice what to take, in words
- * @param why    the reason, in words
- * @param others what other good anglers take instead, and why, in words; null: there is no quarrel about it
+ * @param choice what to take
+ * @param why    the reason
+ * @param others what other good anglers take instead, and why; null: they agree
  */
 public record RigPart(
-        Part part, String choice, String why, @Nullable String others) {
+        Part part, Reason choice, Reason why, @Nullable Reason others) {
 
-    /** What a lure is rigged with, in the order it is told. */
+    /** What a lure is rigged with, in the order shown. */
     public enum Part implements Coded {
         SIZE,
         WEIGHT,

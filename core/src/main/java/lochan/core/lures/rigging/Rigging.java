@@ -4,12 +4,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import lochan.core.Assumptions;
+import lochan.core.Measure;
+import lochan.core.Reason;
 import lochan.core.lures.advice.Situation;
 import lochan.core.lures.deck.Setup;
 import lochan.core.lures.rigging.RigPart.Part;
 import lochan.core.practice.ColourFamily;
 import lochan.core.practice.Surface;
-import lochan.core.quantity.Units;
 import lochan.core.tackle.Cover;
 import lochan.core.tackle.Family;
 import lochan.core.tackle.FishingLine;
@@ -25,34 +26,32 @@ import lochan.core.tackle.SeasonStage;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How a lure is rigged in a situation: size, weight, colour, hook, trailer, line, leader, rod and reel, each with its reason, and what others do where
- * good anglers disagree. What its sheet does not know is left out.
+ * Tells how to rig a lure in a situation: size, weight, color, hook, trailer, line, leader, rod and reel, each with its reason, and what others
+ * do where good anglers disagree. Parts the lure's sheet says nothing about are left out.
  */
 public final class Rigging {
 
     private final Lure lure;
     private final Situation at;
-    private final Units units;
     private final Assumptions.LureAdvice a;
     private final SizeClass size;
     private final List<RigPart> parts = new ArrayList<>();
 
-    private Rigging(Lure lure, Situation at, Units units, Assumptions.LureAdvice a) {
+    private Rigging(Lure lure, Situation at, Assumptions.LureAdvice a) {
         this.lure = lure;
         this.at = at;
-        this.units = units;
         this.a = a;
         this.size = SizeClass.of(lure, at, a);
     }
 
-    /** The parts in the order they are told. */
-    public static List<RigPart> of(Lure lure, Situation at, Units units, Assumptions.LureAdvice a) {
-        Rigging rigging = new Rigging(lure, at, units, a);
+    /** Returns the parts in the order they are shown. */
+    public static List<RigPart> of(Lure lure, Situation at, Assumptions.LureAdvice a) {
+        Rigging rigging = new Rigging(lure, at, a);
         if (lure.rig() != null) {
             rigging.size(lure.rig());
         }
         rigging.weight();
-        rigging.colour();
+        rigging.color();
         if (lure.rig() != null) {
             rigging.hook(lure.rig());
             rigging.trailer(lure.rig());
@@ -63,39 +62,48 @@ public final class Rigging {
         return List.copyOf(rigging.parts);
     }
 
-    private void say(Part part, String choice, String why) {
-        parts.add(new RigPart(part, choice, why, null));
+    private void say(Part part, Reason choice, RigReason why) {
+        say(part, choice, why.with(), null);
     }
 
-    private void say(Part part, String choice, String why, @Nullable String others) {
+    private void say(Part part, Reason choice, Reason why, @Nullable Reason others) {
         parts.add(new RigPart(part, choice, why, others));
     }
 
     private void size(Rig rig) {
-        say(Part.SIZE, size.words() + ", " + units.length(rig.lengthsMm().get(size.index())), size.why());
+        say(
+                Part.SIZE,
+                RigReason.SIZE.with(
+                        size.name().with(), Measure.length(rig.lengthsMm().get(size.index()))),
+                size.why());
     }
 
     private void weight() {
         double grams = Setup.usualGrams(lure, at, a);
         double least = lure.weights().getFirst();
-        String why;
-        if (lure.weights().size() == 1) {
-            why = "the one it comes in";
-        } else if (at.cover() == Cover.THICK_GRASS) {
-            why = "to get through the mat";
-        } else if (isBlown()) {
-            why = "wind: it must be felt and hold its depth";
-        } else if (at.aimM() != null) {
-            why = "for " + units.depth(at.aimM()) + (lure.onBottom() ? ": it keeps the bottom, the hand is slow" : "");
-        } else {
-            why = "depth unknown: the middle one";
-        }
         boolean slow = lure.onBottom() && (at.mood() == Mood.INACTIVE || isCold()) && grams > least;
         say(
                 Part.WEIGHT,
-                units.lureWeight(grams),
-                why,
-                slow ? units.lureWeight(least) + ": lighter, so that it falls slowly by itself" : null);
+                RigReason.WEIGHT.with(Measure.lureWeight(grams)),
+                weightReason(),
+                slow ? RigReason.WEIGHT_LIGHTER.with(Measure.lureWeight(least)) : null);
+    }
+
+    private Reason weightReason() {
+        if (lure.weights().size() == 1) {
+            return RigReason.WEIGHT_ONLY_ONE.with();
+        }
+        if (at.cover() == Cover.THICK_GRASS) {
+            return RigReason.WEIGHT_MAT.with();
+        }
+        if (isBlown()) {
+            return RigReason.WEIGHT_WIND.with();
+        }
+        if (at.aimM() == null) {
+            return RigReason.WEIGHT_DEPTH_UNKNOWN.with();
+        }
+        return (lure.onBottom() ? RigReason.WEIGHT_DEPTH_BOTTOM : RigReason.WEIGHT_DEPTH)
+                .with(Measure.depth(at.aimM()));
     }
 
     private boolean isBlown() {
@@ -106,20 +114,24 @@ public final class Rigging {
         return at.stage() == SeasonStage.WINTER;
     }
 
-    private void colour() {
-        ColourFamily colour = Setup.colour(at, a);
-        if (colour != null) {
-            String water = units.visibility(at.visibilityM()) + " of visibility";
-            String like = at.forage() == null ? "" : ", like " + at.forage().words();
-            say(
-                    Part.COLOUR,
-                    colour.words() + (colour == ColourFamily.BOLD ? ", dark or bright" : like),
-                    switch (colour) {
-                        case NATURAL -> water + ": they look at it closely";
-                        case MIXED -> water + ": natural with something to see";
-                        case BOLD -> water + ": an outline to find";
-                    });
+    private void color() {
+        ColourFamily color = Setup.colour(at, a);
+        if (color != null) {
+            RigReason why =
+                    switch (color) {
+                        case NATURAL -> RigReason.COLOR_CLEAR;
+                        case MIXED -> RigReason.COLOR_MIXED;
+                        case BOLD -> RigReason.COLOR_MUDDY;
+                    };
+            say(Part.COLOUR, colorChoice(color), why.with(Measure.visibility(at.visibilityM())), null);
         }
+    }
+
+    private Reason colorChoice(ColourFamily color) {
+        if (color == ColourFamily.BOLD) {
+            return RigReason.COLOR_BOLD.with(color);
+        }
+        return at.forage() == null ? RigReason.COLOR.with(color) : RigReason.COLOR_LIKE.with(color, at.forage());
     }
 
     private void hook(Rig rig) {
@@ -127,18 +139,19 @@ public final class Rigging {
         if (rig.hook() == HookStyle.FINESSE && isSnaggy()) {
             say(
                     Part.HOOK,
-                    HookStyle.STRAIGHT.words() + " " + number,
-                    at.cover().words() + ": the point lies in the bait");
+                    RigReason.HOOK.with(HookStyle.STRAIGHT, number),
+                    RigReason.HOOK_POINT_IN_BAIT.with(at.cover()),
+                    null);
         } else if (rig.hook() == HookStyle.JIG && isSnaggy() && lure.family() != Family.SWIMBAIT) {
-            say(Part.HOOK, "weedless jighead " + number, at.cover().words() + ": an open point hangs up");
+            say(Part.HOOK, RigReason.HOOK_WEEDLESS.with(number), RigReason.HOOK_OPEN_POINT.with(at.cover()), null);
         } else if (lure.family() == Family.METAL) {
             say(
                     Part.HOOK,
-                    rig.hook().words() + " " + number,
-                    "sharp and no larger: heavy metal throws its hook",
-                    "a single assist hook on a short cord: it turns with the fish");
+                    RigReason.HOOK.with(rig.hook(), number),
+                    RigReason.HOOK_METAL.with(),
+                    RigReason.HOOK_ASSIST.with());
         } else {
-            say(Part.HOOK, rig.hook().words() + " " + number, why(rig.hook()));
+            say(Part.HOOK, RigReason.HOOK.with(rig.hook(), number), why(rig.hook()));
         }
     }
 
@@ -146,20 +159,20 @@ public final class Rigging {
         return size.contains("/") ? size : "#" + size;
     }
 
-    private static String why(HookStyle hook) {
+    private static RigReason why(HookStyle hook) {
         return switch (hook) {
-            case TREBLE -> "large enough to hold, small enough not to spoil how it swims";
-            case MOULDED -> "check its point after each fish";
-            case JIG -> "point free: it needs no hard set";
-            case WIDE_GAP -> "weedless, room for a thick bait";
-            case STRAIGHT -> "does not open in heavy cover";
-            case FINESSE -> "light wire goes in by itself";
-            case DOUBLE -> "rides point up over mats";
-            case CIRCLE -> "hooks in the corner of the mouth: no set, wind down";
+            case TREBLE -> RigReason.HOOK_TREBLE;
+            case MOULDED -> RigReason.HOOK_MOLDED;
+            case JIG -> RigReason.HOOK_JIG;
+            case WIDE_GAP -> RigReason.HOOK_WIDE_GAP;
+            case STRAIGHT -> RigReason.HOOK_STRAIGHT;
+            case FINESSE -> RigReason.HOOK_FINESSE;
+            case DOUBLE -> RigReason.HOOK_DOUBLE;
+            case CIRCLE -> RigReason.HOOK_CIRCLE;
         };
     }
 
-    /** Whether an open point hangs up there: a lure that passes over the top of the cover does not touch it. */
+    /** Tells whether an open point hangs up there. A lure that passes over the top of the cover doesn't touch it. */
     private boolean isSnaggy() {
         boolean over = at.aimM() != null && at.isOverCover(at.aimM());
         return !over
@@ -174,18 +187,18 @@ public final class Rigging {
             return;
         }
         boolean quiet = at.mood() == Mood.INACTIVE || isCold() || Boolean.TRUE.equals(at.front());
+        boolean craw = at.forage() == Forage.CRAYFISH || (rig.trailer() == Rig.Trailer.CRAW && at.forage() == null);
         if (rig.trailer() == Rig.Trailer.TOAD) {
-            say(Part.TRAILER, "none, or a small soft toad", "it swims slower and higher with one");
-        } else if (at.forage() == Forage.CRAYFISH || (rig.trailer() == Rig.Trailer.CRAW && at.forage() == null)) {
+            say(Part.TRAILER, RigReason.TRAILER_TOAD.with(), RigReason.TRAILER_TOAD_WHY);
+        } else if (quiet) {
             say(
                     Part.TRAILER,
-                    quiet ? "short craw, claws still" : "craw with claws that kick",
-                    quiet ? "they do not chase: little movement" : "like a crayfish that flees");
+                    (craw ? RigReason.TRAILER_CRAW_QUIET : RigReason.TRAILER_TAIL_QUIET).with(),
+                    RigReason.TRAILER_QUIET_WHY);
+        } else if (craw) {
+            say(Part.TRAILER, RigReason.TRAILER_CRAW.with(), RigReason.TRAILER_CRAW_WHY);
         } else {
-            say(
-                    Part.TRAILER,
-                    quiet ? "slim straight tail" : "paddle-tail",
-                    quiet ? "they do not chase: little movement" : "swims like bait and lifts it");
+            say(Part.TRAILER, RigReason.TRAILER_PADDLE.with(), RigReason.TRAILER_PADDLE_WHY);
         }
     }
 
@@ -197,90 +210,91 @@ public final class Rigging {
         Strength strength = strength();
         Lure.Range kg = lure.tackle().strengthKg();
         boolean trebles = lure.rig() != null && lure.rig().hook() == HookStyle.TREBLE;
-        String others = trebles && lure.family() != Family.METAL && lure.family() != Family.TOPWATER
-                ? "braid and a stiff rod: no slack, ever"
-                : null;
+        boolean disputed = trebles && lure.family() != Family.METAL && lure.family() != Family.TOPWATER;
         if (leadered) {
-            say(Part.LINE, "braid", "no stretch: felt at any depth, set at any distance");
+            say(Part.LINE, RigReason.BRAID.with(), RigReason.BRAID_WHY);
             say(
                     Part.LEADER,
-                    "fluorocarbon, "
-                            + units.lineStrength(strength.kg(kg.from(), Math.min(kg.to(), a.heaviestLeaderKg()))),
-                    strength.why);
+                    RigReason.LEADER.with(strength.of(kg.from(), Math.min(kg.to(), a.heaviestLeaderKg()))),
+                    strength.why,
+                    null);
         } else {
             say(
                     Part.LINE,
-                    main.words() + ", " + units.lineStrength(strength.kg(kg.from(), kg.to())),
+                    RigReason.LINE.with(main, strength.of(kg.from(), kg.to())),
                     strength.why,
-                    others);
+                    disputed ? RigReason.LINE_OTHERS.with() : null);
         }
     }
 
-    private record Strength(double share, String why) {
+    private record Strength(double share, Reason why) {
 
-        double kg(double from, double to) {
-            return from + share * (to - from);
+        Strength(double share, RigReason why) {
+            this(share, why.with());
+        }
+
+        Measure of(double from, double to) {
+            return Measure.lineStrength(from + share * (to - from));
         }
     }
 
-    /** Where in a lure's range the line should lie. */
+    /** Returns where in a lure's range the line should be. */
     private Strength strength() {
         if (at.cover() == Cover.THICK_GRASS || isSnaggy()) {
-            return new Strength(1, at.cover().words() + ": they must be pulled out of it");
+            return new Strength(1, RigReason.LINE_COVER.with(at.cover()));
         }
         if (at.cover() == Cover.ROCK || at.cover() == Cover.DOCKS) {
-            return new Strength(
-                    0.75,
-                    (at.cover() == Cover.ROCK ? "rock and shell fray" : "posts fray") + " it: feel it after each fish");
+            return new Strength(0.75, at.cover() == Cover.ROCK ? RigReason.LINE_ROCK : RigReason.LINE_POSTS);
         }
         if (lure.motion() instanceof Motion.Dives dives && dives.depthM() > a.deepDiverM()) {
-            return new Strength(0, "thin line lets it dive deeper");
+            return new Strength(0, RigReason.LINE_THIN_DIVES);
         }
         if (isCold() && !lure.power()) {
-            return new Strength(0.25, "cold fish fight little: light line serves");
+            return new Strength(0.25, RigReason.LINE_COLD);
         }
         if (at.visibilityM() != null && at.visibilityM() > a.clearM()) {
-            return new Strength(0.25, "clear water: thin line is not seen");
+            return new Strength(0.25, RigReason.LINE_CLEAR);
         }
-        return new Strength(0.5, "nothing calls for light or heavy");
+        return new Strength(0.5, RigReason.LINE_USUAL);
     }
 
     private void rod() {
         Power power = lure.tackle().powers().stream()
                 .max(Comparator.comparing(p -> isSnaggy() ? p.ordinal() : -p.ordinal()))
                 .orElseThrow();
+        Reason choice = RigReason.ROD.with(power, lure.tackle().action());
         boolean moving = lure.rig() != null && lure.rig().hook() == HookStyle.TREBLE && lure.family() != Family.METAL;
-        String why;
-        String others = null;
         if (lure.family() == Family.METAL) {
-            why = "stiff: trebles on heavy metal need a tight line all the way";
-            others = "a softer tip, so that the hook does not pull out";
-        } else if (moving || lure.family() == Family.SWIMBAIT) {
-            why = "bends deep: they take it in, and it does not pull out";
-            others = moving ? "stiff, for the first second of the set" : null;
+            say(Part.ROD, choice, RigReason.ROD_METAL.with(), RigReason.ROD_METAL_OTHERS.with());
+        } else if (moving) {
+            say(Part.ROD, choice, RigReason.ROD_MOVING.with(), RigReason.ROD_MOVING_OTHERS.with());
+        } else if (lure.family() == Family.SWIMBAIT) {
+            say(Part.ROD, choice, RigReason.ROD_MOVING);
         } else if (isSnaggy() || at.cover() == Cover.THICK_GRASS) {
-            why = "fast and stiff: set hard and turn them at once";
+            say(Part.ROD, choice, RigReason.ROD_COVER);
         } else {
-            why = lure.power() ? "fast: drives one solid hook" : "soft tip, fast: light bites show, light line holds";
+            say(Part.ROD, choice, lure.power() ? RigReason.ROD_POWER : RigReason.ROD_FINESSE);
         }
-        say(Part.ROD, power.words() + ", " + lure.tackle().action().words(), why, others);
     }
 
     private void reel() {
-        boolean slowHand = at.mood() == Mood.INACTIVE || isCold();
-        String others = slowHand && lure.search() ? "when nothing bites: faster, then a pause" : null;
         if (!lure.power() && lure.tackle().strengthKg().to() <= a.spinningToKg()) {
-            say(Part.REEL, "spinning", "casts light lures on light line", others);
+            reel(RigReason.REEL_SPINNING, RigReason.REEL_LIGHT_LINE);
         } else if (lure.motion() instanceof Motion.Dives dives && dives.depthM() > a.deepDiverM()) {
-            say(Part.REEL, "slow, about 5 to 1", "has the power to pull a deep diver down", others);
+            reel(RigReason.REEL_SLOW, RigReason.REEL_POWER);
         } else if (lure.family() == Family.SWIMBAIT
                 && (lure.hooking().teasers() > 0 || lure.usualGrams() >= a.bigSwimbaitG())) {
-            say(Part.REEL, "slow, about 5 to 1", "keeps a heavy lure down and slow", others);
+            reel(RigReason.REEL_SLOW, RigReason.REEL_HEAVY_LURE);
         } else if (lure.onBottom() || lure.vertical() || lure.motion() instanceof Motion.Surface || isJerked()) {
-            say(Part.REEL, "fast, about 8 to 1", "takes up slack, catches up with a fish that comes up", others);
+            reel(RigReason.REEL_FAST, RigReason.REEL_SLACK);
         } else {
-            say(Part.REEL, "medium, about 6.5 to 1", "a steady pace without thinking", others);
+            reel(RigReason.REEL_MEDIUM, RigReason.REEL_STEADY);
         }
+    }
+
+    private void reel(RigReason choice, RigReason why) {
+        boolean slowHand = at.mood() == Mood.INACTIVE || isCold();
+        say(Part.REEL, choice.with(), why.with(), slowHand && lure.search() ? RigReason.REEL_OTHERS.with() : null);
     }
 
     private boolean isJerked() {

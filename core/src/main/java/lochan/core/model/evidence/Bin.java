@@ -41,7 +41,7 @@ public record Bin(
         bait = Map.copyOf(bait);
     }
 
-    /** What was noted longer ago says nothing of now. */
+    /** Older notes say nothing about now. */
     private static final Duration LASTS = Duration.ofDays(2);
 
     /** The bins from the day's start until check-in; the last one may reach past it. */

@@ -109,7 +109,7 @@ public final class FishStanding {
         return Math.clamp((a.lnFactor() * prior + seen / variance) / (prior + 1 / variance), 0, a.mostLnFactor());
     }
 
-    /** What was seen at a spot that tells most of a time: of its day the last before it, else at about its hour on the last day before. */
+    /** Returns the sighting at a spot that says most about a time: the last one before it that day, else the one nearest its hour on the last day before. */
     public Optional<TimedSighting> seen(String spotId, Instant time) {
         LocalDate date = date(time);
         List<TimedSighting> before = bySpot.getOrDefault(spotId, List.of()).stream()
@@ -125,7 +125,7 @@ public final class FishStanding {
                         .max(Comparator.comparing(TimedSighting::at));
     }
 
-    /** By what a bite rate at a spot is multiplied at a time; 1 where nobody saw fish stand. */
+    /** By what a bite rate at a spot is multiplied at a time; 1 without a sighting. */
     public double factor(String spotId, Instant time) {
         TimedSighting seen = seen(spotId, time).filter(s -> s.mood() != null).orElse(null);
         if (seen == null || seen.mood() == Mood.NEUTRAL) {

@@ -5,7 +5,7 @@ import lochan.core.eventdata.EventData;
 import lochan.core.practice.LevelTrend;
 import org.jspecify.annotations.Nullable;
 
-/** Which way the water goes, where nobody noted it, from the lake's levels. */
+/** Finds which way the water level goes, where it was not noted, from the lake's levels. */
 final class LevelTrends {
 
     /** Less a day is steady, m: gauges are read to about an inch. */

@@ -14,8 +14,8 @@ import lochan.core.practice.SignsBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What files and services say of the weather at practice, in the place of what nobody logged: wind, its direction, the sky, and whether a front went through.
- * What was logged always stands, and nothing of it is stored.
+ * What files and services say of the weather at practice, in the place of missing values: wind, its direction, the sky, and whether a front went through.
+ * Logged values always win, and none of this is stored.
  */
 public final class ObservedWeather {
 
@@ -60,7 +60,7 @@ public final class ObservedWeather {
                 logged.entered());
     }
 
-    /** What the weather adds to a stop, for the page to say: the same conditions with what was logged left out; null where it adds nothing. */
+    /** Returns the conditions the weather adds to a stop, without those logged; null when it adds nothing. */
     public static @Nullable Conditions added(PracticeStop stop, EventData event) {
         List<ForecastPeriod> weather = event.forecast().stream()
                 .filter(f -> f.origin() != ForecastPeriod.Origin.TYPED)

@@ -37,7 +37,7 @@ import lochan.core.tackle.Mood;
 import lochan.core.tackle.SeasonStage;
 import org.jspecify.annotations.Nullable;
 
-/** What the forecast, practice and the electronics tell of spots in the hours of an event. */
+/** Describes spots in the hours of an event by the forecast, practice and the electronics. */
 public final class Situations {
 
     /** Fewer sizes say nothing of what fish weigh. */

@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
  * A part [start, end) of a practice stop, as far as one presentation goes ({@code model.md} §1).
  *
  * @param effortAnglerHours   anglers × hours with that presentation
- * @param bites           its bites; a bite without a time, or without a presentation among several, counts in parts, as does one whose fish nobody saw at a
+ * @param bites           its bites; a bite without a time, or without a presentation among several, counts in parts, as does one whose fish was not seen at a
  *                          spot with bycatch
  * @param date              practice date
  * @param hoursAfterSunrise of its middle
@@ -45,14 +45,14 @@ public record Slice(
     private static final double MINUTES_PER_HOUR = 60;
 
     /**
-     * What the lake was like during a stop.
+     * The lake during a stop.
      *
      * @param bank  what the wind did to the spot's bank; null: unknown
      * @param level which way the water went, as noted or else by the lake's levels; null: unknown
      */
     public record Water(@Nullable BankSide bank, @Nullable LevelTrend level) {}
 
-    /** What the stop's wind did to the spot's bank; null: unknown. */
+    /** How the stop's wind met the spot's bank; null: unknown. */
     public @Nullable BankSide bank() {
         return water.bank();
     }
@@ -90,7 +90,7 @@ public record Slice(
     }
 
     /**
-     * By spot, which share of its bites nobody saw the fish of was of species that count: (1 + seen)/(1 + seen + bycatch); spots without bycatch are left out.
+     * By spot, the share of its unseen bites that were of species that count: (1 + seen)/(1 + seen + bycatch); spots without bycatch are left out.
      */
     private static Map<String, Double> bass(EventData event) {
         Map<String, Double> bass = new HashMap<>();

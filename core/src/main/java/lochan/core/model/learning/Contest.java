@@ -26,7 +26,7 @@ import lochan.core.practice.Presentation;
 public record Contest(Side first, Side second, double firstBitesMore, double firstLandsMore, double hoursToKnow) {
 
     /**
-     * What was seen of a way.
+     * The results of one side.
      *
      * @param hours   angler-hours
      * @param bites had

@@ -162,7 +162,7 @@ public final class History {
                 (int) group.stream().map(Entry::date).distinct().count());
     }
 
-    /** What the events that are like another say of each presentation, each by its weight, to be carried into that one. */
+    /** Returns what similar events say about each presentation, weighted, to be carried into this one. */
     public static List<CarriedRate> carried(List<LikeEvent> like, Assumptions a) {
         List<Entry> entries = new ArrayList<>();
         for (LikeEvent l : like) {
@@ -179,7 +179,7 @@ public final class History {
         return new History(entries, a).rates();
     }
 
-    /** What it says of each presentation. */
+    /** Returns what this event says about each presentation. */
     public List<CarriedRate> rates() {
         return by(Entry::presentationId).entrySet().stream()
                 .map(e -> new CarriedRate(

@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import lochan.core.Assumptions;
+import lochan.core.Reason;
 import lochan.core.eventdata.EventData;
 import lochan.core.notebook.SetupChange;
 import lochan.core.practice.Bite;
@@ -29,7 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param lost         of them lost at the hook-set or on the way
  * @param usual        share of bites usually landed on such hooks
  * @param chance       chance that it lands less than that
- * @param suggestion   what to change, in words
+ * @param remedies     what to change, most important first
  */
 public record LossSigns(
         Presentation presentation,
@@ -39,7 +40,11 @@ public record LossSigns(
         int lost,
         double usual,
         double chance,
-        String suggestion) {
+        List<Reason> remedies) {
+
+    public LossSigns {
+        remedies = List.copyOf(remedies);
+    }
 
     /** A list of more remedies is none. */
     private static final int MOST_WAYS = 2;
@@ -89,39 +94,36 @@ public record LossSigns(
         double chance = BetaDistribution.of(n * usual + bites.size() - missed - lost, n * (1 - usual) + missed + lost)
                 .cumulativeProbability(usual);
         return new LossSigns(
-                p, hooks, bites.size(), missed, lost, usual, chance, suggestion(bites, hooks, lure, missed, lost));
+                p, hooks, bites.size(), missed, lost, usual, chance, remedies(bites, hooks, lure, missed, lost));
     }
 
     private static int count(List<Bite> bites, Outcome outcome) {
         return (int) bites.stream().filter(b -> b.outcome() == outcome).count();
     }
 
-    /** By the ways that were noted, the most frequent first; where none was, by what became of the bites. */
-    private static String suggestion(List<Bite> bites, Hooks hooks, @Nullable Lure lure, int missed, int lost) {
+    /** Goes by the ways noted, the most frequent first; by the outcomes where none was noted. */
+    private static List<Reason> remedies(List<Bite> bites, Hooks hooks, @Nullable Lure lure, int missed, int lost) {
         Map<LossWay, Long> ways = bites.stream()
                 .map(b -> b.notes().lossWay())
                 .filter(Objects::nonNull)
                 .collect(Collectors.groupingBy(w -> w, TreeMap::new, Collectors.counting()));
         return ways.isEmpty()
-                ? suggestion(hooks, missed, lost)
+                ? List.of(byOutcome(hooks, missed, lost).with())
                 : ways.entrySet().stream()
                         .sorted(Map.Entry.<LossWay, Long>comparingByValue().reversed())
                         .limit(MOST_WAYS)
-                        .map(e -> LossRemedy.of(e.getKey(), hooks, lure))
-                        .collect(Collectors.joining("; "));
+                        .map(e -> LossRemedy.of(e.getKey(), hooks, lure).with())
+                        .toList();
     }
 
-    private static String suggestion(Hooks hooks, int missed, int lost) {
+    private static LossReason byOutcome(Hooks hooks, int missed, int lost) {
         if (missed >= lost) {
-            return hooks == Hooks.SINGLE
-                    ? "short bites: a trailer hook, a shorter trailer, or a slower retrieve"
-                    : "short bites: a smaller size, or a pause to let them take it";
+            return hooks == Hooks.SINGLE ? LossReason.MISSED_SINGLE : LossReason.SHORT;
         }
         return switch (hooks) {
-            case SINGLE -> "losses: check the point, then a wider gap, a heavier leader or a softer rod";
-            case TREBLE ->
-                "losses: check the points, then larger or short-shanked trebles, a softer rod, or one solid hook in their place";
-            case MULTI -> "losses: check the points, then fewer baits with stouter hooks";
+            case SINGLE -> LossReason.LOST_SINGLE;
+            case TREBLE -> LossReason.LOST_TREBLE;
+            case MULTI -> LossReason.LOST_MULTI;
         };
     }
 }

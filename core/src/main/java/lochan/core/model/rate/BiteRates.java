@@ -65,7 +65,7 @@ public final class BiteRates {
         return in(bin, slices, patternOf, assumptions, RatePriors.NONE);
     }
 
-    /** The same, with priors from what else is known. */
+    /** Returns the rates, with priors from other knowledge. */
     public static BiteRates in(
             Bin bin,
             List<Slice> slices,
@@ -114,13 +114,13 @@ public final class BiteRates {
                 : fished;
     }
 
-    /** What is known of a cell's rate; a spot never fished has its pattern's prior. */
+    /** Returns the distribution of a cell's rate; a spot never fished has its pattern's prior. */
     public GammaRate rate(Cell cell, Pattern pattern) {
         return widened(cell, pattern, 1);
     }
 
     /**
-     * The same as known when bites come in clumps: what was seen counts 1/φ.
+     * Returns the rate when bites come in clumps: the evidence counts 1/φ.
      *
      * @param phi φ, 1 or more
      */

@@ -18,7 +18,7 @@ public final class CellScenarios {
     private final double[] mix;
     private final float[][] meanLnGrams;
     private final double decay;
-    /** Landed legal fish heavier than each x of one bite, by scenario; null until first asked for, the same whoever asks. */
+    /** Landed legal fish heavier than each x of one bite, by scenario; null until first used, the same for every caller. */
     private final float[][] profiles;
 
     /** @param held what the wind leaves of the rate, by bin */
@@ -47,7 +47,7 @@ public final class CellScenarios {
         this.profiles = new float[landing.length <= PROFILED ? landing.length : 0][];
     }
 
-    /** The same in some of the scenarios. */
+    /** Returns the cells in some of the scenarios. */
     CellScenarios only(int[] which) {
         return new CellScenarios(this, which);
     }
@@ -120,7 +120,7 @@ public final class CellScenarios {
         }
     }
 
-    /** The same of one bite, kept: plans are tried on small sets many times. */
+    /** Returns the profile of one bite, and keeps it: plans are tried on small sets many times. */
     private float[] profile(int scenario, Survival survival) {
         float[] profile = profiles[scenario];
         if (profile == null) {

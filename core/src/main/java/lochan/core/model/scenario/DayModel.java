@@ -15,7 +15,7 @@ import lochan.core.model.size.SizeModel;
 import lochan.core.model.size.SpeciesMix;
 import lochan.core.practice.ForecastPeriod;
 
-/** What is known of one competition day: rates by bin, landing chances, sizes and species. Scenarios, plans and advice are made of this. */
+/** Holds the knowledge of one competition day: rates by bin, landing chances, sizes and species. Scenarios, plans and advice are built on it. */
 public interface DayModel {
 
     EventData event();
@@ -40,7 +40,7 @@ public interface DayModel {
 
     LandingChance landing(String presentationId);
 
-    /** What is known of a cell's bite rate in a bin. */
+    /** Returns the distribution of a cell's bite rate in a bin. */
     GammaRate rate(Cell cell, int bin);
 
     /** Angler-hours of practice that count for a cell in a bin. */
@@ -52,10 +52,10 @@ public interface DayModel {
     /** Known fish that a plan may visit, the one that promises most first. */
     List<KnownFishChance> knownFish();
 
-    /** What the wind leaves of a spot's bite rate in a bin, 0 to 1. */
+    /** Returns the share of a spot's bite rate that the wind leaves in a bin, 0 to 1. */
     double leftByWind(String spotId, int bin);
 
-    /** By what a spot's bite rate in a bin is multiplied for how fish were seen to stand there; 1 where nobody saw. */
+    /** By what a spot's bite rate in a bin is multiplied for how fish were seen to stand there; 1 without a sighting. */
     double standing(String spotId, int bin);
 
     /** What wind and standing fish make of a spot's bite rate in a bin. */
@@ -74,7 +74,7 @@ public interface DayModel {
     /** The cells that plans and advice choose among. */
     List<Cell> cells();
 
-    /** The same with lightning at other times. The wind of the forecast has to be the same. */
+    /** Returns the day with lightning at other times. The wind of the forecast must be unchanged. */
     DayModel withLightning(List<ForecastPeriod> forecast);
 
     /** Whether a cell's spot may be fished by the event's rules. */

@@ -41,7 +41,6 @@ import lochan.core.notebook.KnownFish;
 import lochan.core.notebook.Notebook;
 import lochan.core.practice.ForecastPeriod;
 import lochan.core.practice.Presentation;
-import lochan.core.quantity.Units;
 import lochan.core.tackle.Lure;
 import org.jspecify.annotations.Nullable;
 
@@ -252,7 +251,6 @@ public final class FittedDayModel implements DayModel {
                                     .mapToDouble(s -> LureAdvice.of(
                                                     lure.get(),
                                                     situations.at(s, of.start()),
-                                                    Units.USUAL,
                                                     event.notebook().priors().weights(),
                                                     assumptions.advice())
                                             .suitability(assumptions.advice()))
@@ -337,7 +335,7 @@ public final class FittedDayModel implements DayModel {
         return cells;
     }
 
-    /** Returns every spot with every presentation, in the order of the event: what there is to choose from where practice has tried nothing. */
+    /** Returns every spot with every presentation, in the order of the event: the choices where practice has tried nothing. */
     List<Cell> pairs() {
         return event.spots().stream()
                 .flatMap(s -> event.presentations().stream().map(p -> new Cell(s.id(), p.id())))

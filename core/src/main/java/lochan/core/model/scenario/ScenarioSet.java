@@ -95,7 +95,7 @@ public final class ScenarioSet {
     }
 
     /**
-     * The same scenarios after some spots were fished, as on the day before.
+     * Returns the scenarios after some spots were fished, as on the day before.
      *
      * @param undiminished I of {@code model.md} §6 that is missing at a spot, by scenario; a spot without is untouched
      * @param visited      by known fish, visits it had; what they caught is gone

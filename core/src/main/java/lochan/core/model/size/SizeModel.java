@@ -45,7 +45,7 @@ public final class SizeModel {
     }
 
     /**
-     * What was fitted, in numbers: the rest follows from these.
+     * The fitted figures; everything else follows from them.
      *
      * @param patterns that have an effect of their own, in the order of their unknowns
      * @param mean     of the unknowns, {@link SizeModel#unknowns()} of them
@@ -124,7 +124,7 @@ public final class SizeModel {
         return covariance;
     }
 
-    /** What is known of ln grams of the mean fish, and of one new fish. */
+    /** Returns the distribution of ln grams of the mean fish, and of one new fish. */
     public Predictive predictive(Species species, Pattern pattern, String spotId) {
         int[] at = effects(species, pattern, spotId);
         double sum = 0;

@@ -27,7 +27,7 @@ public final class SpeciesMix {
     private final double lakeFish;
 
     /**
-     * What it was counted from.
+     * The counts it rests on.
      *
      * @param landed    fish of each species
      * @param byPattern the same on each pattern

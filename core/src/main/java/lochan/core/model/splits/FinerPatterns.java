@@ -7,7 +7,7 @@ import lochan.core.practice.Conditions;
 
 /**
  * Splits that the angler lets into rates: the prior of a cell is multiplied by each split's factor where its answer is known of the spot and the half hour;
- * the spot's own evidence goes on counting.
+ * the spot's own evidence still counts.
  */
 public final class FinerPatterns {
 

@@ -30,7 +30,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * Parts practice by each question. What holds of a whole stop (bank, depth, light …) takes its slices whole. Retrieve and colour take a slice whole where
  * they were noted of the lure at the stop; else, and for where on the rig and how large, a slice is shared equally by the answers that its lure's bites at
- * the stop gave: where no bite gave any, nobody knows, and it is left out.
+ * the stop gave: where no bite gave any, it is unknown, and left out.
  */
 public final class PieceMaker {
 

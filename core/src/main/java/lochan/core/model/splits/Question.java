@@ -1,26 +1,25 @@
 package lochan.core.model.splits;
 
 import lochan.core.Coded;
+import lochan.core.ReasonCode;
 
-/** What practice is parted by. */
-public enum Question implements Coded {
-    BANK("Wind on the bank", true),
-    DEPTH("Depth", true),
-    BOTTOM("Bottom", true),
-    COVER("Cover", true),
-    LIGHT("Light", true),
-    POSITION("Where fish stood", false),
-    BAIT("Bait near", false),
-    RETRIEVE("Retrieve", false),
-    COLOUR("Colour", false),
-    ARM("Place on the rig", false),
-    SIZE("Lure size", false);
+/** Lists the questions that split practice in two. Their messages are the rows' labels. */
+public enum Question implements Coded, ReasonCode {
+    BANK(true),
+    DEPTH(true),
+    BOTTOM(true),
+    COVER(true),
+    LIGHT(true),
+    POSITION(false),
+    BAIT(false),
+    RETRIEVE(false),
+    COLOUR(false),
+    ARM(false),
+    SIZE(false);
 
-    private final String words;
     private final boolean known;
 
-    Question(String words, boolean known) {
-        this.words = words;
+    Question(boolean known) {
         this.known = known;
     }
 
@@ -30,8 +29,8 @@ public enum Question implements Coded {
     }
 
     @Override
-    public String words() {
-        return words;
+    public String file() {
+        return "splits";
     }
 
     /** Whether its answer is known of a spot and hour beforehand, so that a plan can go by it. */

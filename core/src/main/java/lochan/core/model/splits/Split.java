@@ -27,7 +27,7 @@ public record Split(
         double hoursToKnow) {
 
     /**
-     * What was seen of a side.
+     * One side of a split, as observed.
      *
      * @param hours    angler-hours
      * @param expected bites by the patterns' rates

@@ -58,7 +58,7 @@ public final class Splits {
     }
 
     /**
-     * What is believed of a split at each τ.
+     * The belief in a split at each τ.
      *
      * @param log   ln of the marginal likelihood
      * @param mean  of δ

@@ -117,7 +117,7 @@ public final class Backups {
     }
 
     /**
-     * The same as long as somebody waits for it.
+     * Returns the ladder, as long as someone waits for it.
      *
      * @param goOn asked again and again
      * @throws CancellationException once it says no
@@ -178,12 +178,12 @@ public final class Backups {
                         .toList());
     }
 
-    /** What the best plan without a pattern of the plan is worth. */
+    /** Returns the worth of the best plan without one of the plan's patterns. */
     private record Without(int pattern, double grams) {}
 
     /** The pattern of the plan that the day loses most without. */
     private Pattern mainPattern() {
-        // Those that the plan as it stands loses most without: one of them is what the day loses most without.
+        // Those that the current plan loses most without: one of them is what the day loses most without.
         List<Pattern> used = main.stream()
                 .map(this::pattern)
                 .distinct()
@@ -227,7 +227,7 @@ public final class Backups {
         return all.only(worst);
     }
 
-    /** What the best cell of a pattern gives in two hours at the middle of the day: which patterns are worth a plan. */
+    /** Returns what the best cell of a pattern gives in two hours at midday, which decides which patterns are worth a plan. */
     private double hours(Pattern pattern, ScenarioSet failing, PlanValuer whenFailing) {
         int bin = model.bins().size() / 2;
         return model.cells().stream()

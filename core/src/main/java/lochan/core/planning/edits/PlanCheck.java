@@ -32,30 +32,22 @@ public final class PlanCheck {
         List<Violation> found = new ArrayList<>();
         if (plan.day() < 1 || plan.day() > event.days().size()) {
             found.add(new Violation(
-                    "day",
-                    "The plan is for day " + plan.day() + ": the event has days 1 to "
-                            + event.days().size() + "."));
+                    "day", PlanProblem.DAY_RANGE, plan.day(), event.days().size()));
         }
         for (int i = 0; i < plan.stops().size(); i++) {
             PlanStop stop = plan.stops().get(i);
             String at = "stops/" + i;
             if (event.spot(stop.spotId()).isEmpty()) {
-                found.add(new Violation(
-                        at + "/spot", "There is no spot " + stop.spotId() + ": name one of the event's spots."));
+                found.add(new Violation(at + "/spot", PlanProblem.NO_SPOT, stop.spotId()));
             }
             if (event.presentation(stop.presentationId()).isEmpty()) {
-                found.add(new Violation(
-                        at + "/presentation",
-                        "There is no presentation " + stop.presentationId()
-                                + ": name one of the event's presentations."));
+                found.add(new Violation(at + "/presentation", PlanProblem.NO_PRESENTATION, stop.presentationId()));
             }
             if (!stop.leave().isAfter(stop.arrive())) {
-                found.add(new Violation(
-                        at + "/leave", "The stop ends before it begins: give a time to leave after the arrival."));
+                found.add(new Violation(at + "/leave", PlanProblem.LEAVE_BEFORE_ARRIVE));
             }
             if (i > 0 && stop.arrive().isBefore(plan.stops().get(i - 1).leave())) {
-                found.add(new Violation(
-                        at + "/arrive", "The stop begins before the one before it ends: give a later arrival."));
+                found.add(new Violation(at + "/arrive", PlanProblem.OVERLAP));
             }
         }
         return List.copyOf(found);

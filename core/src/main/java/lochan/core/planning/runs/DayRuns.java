@@ -89,7 +89,7 @@ public final class DayRuns {
         return most != null && period.windMps() != null && period.windMps() >= most;
     }
 
-    /** The directions that lees are told apart by, degrees. */
+    /** The directions lees are computed for, degrees. */
     private static double direction(double fromDeg) {
         return Math.round(fromDeg / 360 * DIRECTIONS) % DIRECTIONS * 360 / DIRECTIONS;
     }
@@ -104,7 +104,7 @@ public final class DayRuns {
                 from -> inLee(event.knownLake(), event.boat(), from, planning));
     }
 
-    /** The same runs whatever the wind. */
+    /** Returns runs that don't depend on the wind. */
     public static DayRuns always(Runs runs) {
         return new DayRuns(List.of(runs, runs), Map.of(), List.of());
     }

@@ -25,7 +25,7 @@ public final class RunTable {
     private final List<Position> positions;
     private final List<Shelter> shelters;
     private final int[] shelterPlaces;
-    /** By kind of runs, from place to place, ms: each is written whole, and found the same by whoever finds it. */
+    /** By kind of runs, from place to place, ms: each is written whole, so all threads find the same. */
     private final int[][] millis;
 
     private final long setUp;
@@ -92,7 +92,7 @@ public final class RunTable {
         return millis(runs.taken(leaving, k -> millis(k, from, to)), from, to);
     }
 
-    /** The same with set-up time, where the run leaves the place. */
+    /** Returns the time with set-up, where the run leaves the place. */
     public long runAndSetUp(int from, int to, long leaving) {
         long run = run(from, to, leaving);
         return run < samePlace ? 0 : run + setUp;

@@ -76,7 +76,7 @@ public final class AddedValue {
     }
 
     /**
-     * The same as long as somebody waits for it.
+     * Returns the added value, as long as someone waits for it.
      *
      * @param goOn asked again and again, with the cells done so far
      * @throws CancellationException once it says no
@@ -106,7 +106,7 @@ public final class AddedValue {
         return Math.max(0, DayTours.bestWith(scenarios, plan, cell, table) - grams);
     }
 
-    /** The plan it is told by, with its value by the formula, g. */
+    /** The plan it is computed by, with its value by the formula, g. */
     public List<PlanStop> plan() {
         return plan;
     }

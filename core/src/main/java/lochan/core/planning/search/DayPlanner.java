@@ -44,7 +44,7 @@ public final class DayPlanner {
     private final int polished;
 
     /**
-     * What the angler wants.
+     * The angler's wishes.
      *
      * @param locked stops that stay as they are, in their order
      * @param usable what else may be planned
@@ -206,7 +206,7 @@ public final class DayPlanner {
                         .toArray());
     }
 
-    /** What an hour there adds to what there is at the better of some bins, of what is left of the day. */
+    /** Returns what an hour there adds at the better of some bins of the rest of the day. */
     private double promise(Cell cell, int[] looked, double nothing, PlanValuer valuer) {
         return Arrays.stream(looked)
                 .mapToDouble(bin -> score(valuer, List.of(new Schedule.Segment(cell, bin, 1))) - nothing)

@@ -256,7 +256,7 @@ public final class DayTours implements Tours {
         return at;
     }
 
-    /** The same tour without changes of lure at one spot, before either was fished for long, that are worth next to nothing: nobody fishes like that. */
+    /** Returns the tour without lure changes at one spot that gain next to nothing and come before either lure was fished for long: anglers don't fish like that. */
     List<Visit> calmed(List<Visit> tour) {
         List<Visit> calm = tour;
         for (int i = 1; i < calm.size(); i++) {

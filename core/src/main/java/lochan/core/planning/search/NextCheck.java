@@ -148,7 +148,7 @@ public final class NextCheck {
         return at.atZone(event.timeZone()).toLocalDate();
     }
 
-    /** The half hour that rates are told for: a third into the day. */
+    /** The half hour that rates are computed for: a third into the day. */
     private static int bin(DayModel model) {
         return model.bins().size() / 3;
     }

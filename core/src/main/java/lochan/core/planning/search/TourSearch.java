@@ -112,7 +112,7 @@ public final class TourSearch {
         return search.improved(search.current, goOn);
     }
 
-    /** Goes on for some rounds, as long as it is told to before each by its number from 0. */
+    /** Goes on for some rounds, as long as each round, by its number from 0, is allowed. */
     public TourSearch rounds(int count, IntPredicate goOn) {
         for (int i = 0; i < count && goOn.test(i); i++) {
             round();

@@ -21,11 +21,11 @@ public interface Tours {
     /** How often an item may be visited in a tour. */
     int mostVisits(int item);
 
-    /** What is left of the budget, in steps of time or parts of them; below 0 for a tour that breaks it or any rule. */
+    /** Returns the rest of the budget, in steps of time or parts of them; below 0 for a tour that breaks it or any rule. */
     double slack(List<Visit> tour);
 
     /**
-     * What is left with one more visit.
+     * Returns the rest of the budget with one more visit.
      *
      * @param slack what is left of the tour
      * @param at    before which of its visits

@@ -61,7 +61,7 @@ public final class BestFish {
         return total;
     }
 
-    /** The same with nothing in the bag, where no interval is split. */
+    /** Returns the value with nothing in the bag, where no interval is split. */
     private double emptyBag(double[] lambda) {
         double first = GRID[0] * expected(lambda[0], 0);
         double sum = first / 2;
@@ -134,7 +134,7 @@ public final class BestFish {
         return Math.sqrt(variance);
     }
 
-    /** The same with more fish in the bag; what is tabulated is shared. */
+    /** Returns the value with more fish in the bag; the tables are shared. */
     BestFish with(List<Double> grams) {
         return new BestFish(this, grams);
     }

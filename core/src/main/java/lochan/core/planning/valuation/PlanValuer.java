@@ -71,12 +71,12 @@ public final class PlanValuer {
                 .orElse(0);
     }
 
-    /** What the parts of a day, in their order, come to in each of the first so many scenarios; no known fish is visited. */
+    /** Returns the sum of a day's parts in each of the first scenarios; no known fish is visited. */
     public Outcomes outcomes(List<Schedule.Segment> fishing, int first, boolean spread) {
         return outcomes(segments(fishing, new HashMap<>()), null, 0, first, spread);
     }
 
-    /** The same in all scenarios after some bites of the day at a cell. */
+    /** Returns the outcomes in all scenarios after some bites of the day at a cell. */
     public Outcomes outcomesAfter(Cell bitten, int bitesSoFar, List<PlanStop> stops) {
         Fishing parts = parts(stops, new HashMap<>(Map.of(bitten.spotId(), 0)));
         return outcomes(parts, scenarios.cell(bitten), bitesSoFar, scenarios.count(), false);
@@ -162,7 +162,7 @@ public final class PlanValuer {
     }
 
     /**
-     * What the fishing of a day comes to in each of the first so many scenarios.
+     * The catch of a day's fishing in each of the first scenarios.
      *
      * @param spread whether the spread within a scenario and the chance of a limit are wanted too
      */
@@ -171,7 +171,7 @@ public final class PlanValuer {
     }
 
     /**
-     * The same after some bites of the day.
+     * Returns the outcomes after some bites of the day.
      *
      * @param bitten the cell they came at, its spot being number 0 of the parts; null: none came
      */
@@ -236,7 +236,7 @@ public final class PlanValuer {
         return simulated(stops, days, 1);
     }
 
-    /** The same as it is shown: every weight scaled by what finished events taught. */
+    /** Returns the value as shown: every weight scaled by what finished events taught. */
     public PlanValue projection(List<PlanStop> stops, int days, Calibration calibration) {
         return simulated(stops, days, calibration.factor());
     }

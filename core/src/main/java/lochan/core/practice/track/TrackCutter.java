@@ -10,11 +10,11 @@ import lochan.core.lake.Spot;
 /**
  * Takes a track apart into stops, runs and gaps. The speed at a time is that between the mean places of the half minutes before and after
  * it, which a plotter's noise of a few metres hardly touches; where a stop begins and ends is then told from a few seconds around. Slow time at
- * two anchorages close together is told apart by where the boat lay ({@link Stays}).
+ * two anchorages close together is separated by where the boat lay ({@link Stays}).
  */
 public final class TrackCutter {
 
-    /** What is shorter is no stop. */
+    /** Shorter pauses are not stops. */
     public static final Duration LEAST_STOP = Duration.ofMinutes(4);
 
     static final Duration LEAST_GAP = Duration.ofMinutes(2);

@@ -79,6 +79,6 @@ class ContourGridTest {
         assertThatThrownBy(() -> ContourGrid.of(
                         lake(), List.of(new ContourGrid.Line(3, List.of(new Position(0, 0), new Position(1, 1))))))
                 .isInstanceOf(BadGridException.class)
-                .hasMessageContaining("none of the 1 lines");
+                .hasMessageContaining("grids.lines-off-lake[1]");
     }
 }

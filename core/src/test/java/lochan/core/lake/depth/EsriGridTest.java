@@ -55,15 +55,15 @@ class EsriGridTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "ncols 3 | ncols 3 4 | line 1: found \"ncols 3 4\"",
-                "ncols 3 | ncols three | line 1: found \"three\", expected a number",
-                "nrows 2 | nrows 2001 | nrows is 2001.0, expected a whole number from 1 to 2000",
-                "cellsize 10 | cellsize 0 | cellsize is 0.0",
-                "cellsize 10 | size 10 | the header has no cellsize",
-                "4 5 6 | 4 5 | the rows end after 5 of 6 depths",
-                "4 5 6 | 4 5 6 7 | line 8: more than the 3 × 2 depths",
-                "4 5 6 | 4 five 6 | line 8: found \"five\"",
-                "4 5 6 | 4 5 1e9 | the depth 1e9"
+                "ncols 3 | ncols 3 4 | grids.header-line[1, ncols 3 4]",
+                "ncols 3 | ncols three | grids.not-a-number[1, three]",
+                "nrows 2 | nrows 2001 | grids.header-range[nrows, 2001.0, 2000]",
+                "cellsize 10 | cellsize 0 | grids.cell-size[0.0]",
+                "cellsize 10 | size 10 | grids.header-missing[cellsize]",
+                "4 5 6 | 4 5 | grids.cut-off[5, 6]",
+                "4 5 6 | 4 5 6 7 | grids.too-many-depths[8, 3, 2]",
+                "4 5 6 | 4 five 6 | grids.not-a-number[8, five]",
+                "4 5 6 | 4 5 1e9 | grids.depth-range[8, 1e9, 2000, -1.0]"
             })
     void refusesWhatIsNoGridAndSaysWhere(String right, String wrong, String message) {
         assertThatThrownBy(() -> read(GRID.replace(right, wrong)))

@@ -186,7 +186,7 @@ class SoundingsTest {
 
         assertThatThrownBy(() -> SoundingGrid.of(square(), elsewhere, null, RULES))
                 .isInstanceOf(BadGridException.class)
-                .hasMessageContaining("same lake");
+                .hasMessageContaining("grids.soundings-off-lake");
     }
 
     /** A strip of soundings on a map of small cells: humps elsewhere stay, cells are no larger than they were. */

@@ -25,8 +25,15 @@ class MapPlaceTest {
             10 / Position.METRES_PER_DEGREE,
             true,
             Terrain.of(CELLS, 10, (x, y) -> y < 100 ? -1 : x < 1000 ? 8 : 2).depths());
-    private static final List<Candidate> HUMP = List.of(
-            new Candidate(Candidate.Kind.HUMP, CELLS / 2 * CELLS + CELLS / 2, 2, 6.0, null, 900, null, "made up"));
+    private static final List<Candidate> HUMP = List.of(new Candidate(
+            Candidate.Kind.HUMP,
+            CELLS / 2 * CELLS + CELLS / 2,
+            2,
+            6.0,
+            null,
+            900,
+            null,
+            StructureReason.BLUFF.with(1)));
 
     private static Position at(double eastM, double northM) {
         return new Position(northM / Position.METRES_PER_DEGREE, eastM / Position.METRES_PER_DEGREE);

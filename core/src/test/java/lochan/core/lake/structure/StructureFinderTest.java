@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.function.DoubleBinaryOperator;
+import lochan.core.Measure;
 import lochan.core.lake.depth.DepthGrid;
 import lochan.core.lake.structure.Candidate.Kind;
 import lochan.core.lake.structure.StructureFinder.Filter;
@@ -95,7 +96,11 @@ class StructureFinderTest {
         assertThat(hump.depthM()).isCloseTo(FLOOR - 6, within(0.05));
         assertThat(hump.prominenceM()).isCloseTo(6, within(0.05));
         assertThat(hump.deepWaterM()).isCloseTo(100 * Math.sqrt(Math.log(2)), within(6.0));
-        assertThat(hump.why()).contains("6.0 m").contains("9.0 m");
+        assertThat(hump.why().code()).isEqualTo(StructureReason.HUMP);
+        assertThat(hump.why().values())
+                .extracting(v -> ((Measure) v).value())
+                .satisfiesExactly(rise -> assertThat(rise).isCloseTo(6, within(0.05)), top -> assertThat(top)
+                        .isCloseTo(9, within(0.05)));
     }
 
     @Test
@@ -108,7 +113,7 @@ class StructureFinderTest {
             assertThat(s.otherRiseM()).as("up to the shore").isNull();
             assertThat(s.prominenceM()).isEqualTo(of(all, Kind.HUMP).getFirst().prominenceM());
             assertThat(grid.y(s.cell())).isLessThan(300);
-            assertThat(s.why()).contains("shore");
+            assertThat(s.why().code()).isEqualTo(StructureReason.SADDLE_TO_SHORE);
         });
     }
 
@@ -208,7 +213,7 @@ class StructureFinderTest {
                 .satisfies(f -> assertThat(f.areaM2()).isGreaterThan(1_000_000));
     }
 
-    /** A shelf of 4 km that falls by 7 m, depths to the decimetre, with three flats in it: each is told, none is the shelf. */
+    /** A shelf of 4 km that falls by 7 m, depths to the decimetre, with three flats in it: each is found, none is the shelf. */
     @Test
     void eachFlatOnAGentleShelfIsOneOfItsOwn() {
         double[][] flats = {{1200, 1000, 2.8, 310}, {2600, 2400, 4.6, 250}, {900, 3000, 5.8, 220}};

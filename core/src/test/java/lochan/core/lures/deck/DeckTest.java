@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import lochan.core.Assumptions;
+import lochan.core.Reason;
 import lochan.core.Sample;
 import lochan.core.event.Gear;
 import lochan.core.eventdata.EventData;
@@ -16,7 +18,6 @@ import lochan.core.practice.ColourFamily;
 import lochan.core.practice.Hooks;
 import lochan.core.practice.Presentation;
 import lochan.core.practice.Surface;
-import lochan.core.quantity.Units;
 import lochan.core.tackle.BoxItem;
 import lochan.core.tackle.BoxItemBuilder;
 import lochan.core.tackle.Cover;
@@ -49,7 +50,7 @@ class DeckTest {
             stop("grass-3", "swim-jig", "11:30", "12:30"));
 
     private static DeckList deck(List<PlanStop> plan, List<PlanStop> backups, Rod... rods) {
-        return DeckList.of(EVENT, plan, backups, SampleTackle.with(rods), Map.of(), Units.USUAL, ASSUMPTIONS);
+        return DeckList.of(EVENT, plan, backups, SampleTackle.with(rods), Map.of(), ASSUMPTIONS);
     }
 
     @Test
@@ -185,8 +186,8 @@ class DeckTest {
                         .share())
                 .isLessThan(ASSUMPTIONS.deck().poorestRod());
         assertThat(RodFit.of(SampleTackle.rod("r", Power.MEDIUM_HEAVY, 14), SampleTackle.FOOTBALL)
-                        .words())
-                .containsExactly("line heavier than usual");
+                        .reasons())
+                .containsExactly(RodReason.HEAVY_LINE.with());
         Rod braided = RodBuilder.builder()
                 .id("b")
                 .name("b")
@@ -197,12 +198,12 @@ class DeckTest {
                 .inBoat(true)
                 .entered(Map.of())
                 .build();
-        assertThat(RodFit.of(braided, SampleTackle.FOOTBALL).words()).containsExactly("tie a fluorocarbon leader");
+        assertThat(RodFit.of(braided, SampleTackle.FOOTBALL).reasons()).containsExactly(RodReason.ADD_LEADER.with());
     }
 
-    private static List<String> found(Gear gear, int rods, Presentation... tiedOn) {
+    private static List<Reason> found(Gear gear, int rods, Presentation... tiedOn) {
         return GearCheck.of(gear, List.of(tiedOn), SampleTackle.ALL, rods).stream()
-                .map(GearCheck::words)
+                .flatMap(c -> Stream.of(c.found(), c.remedy()))
                 .toList();
     }
 
@@ -212,20 +213,19 @@ class DeckTest {
         Presentation walker = new Presentation("walker", "Walker", Hooks.TREBLE);
         Presentation own = new Presentation("minnow", "Live minnow", Hooks.SINGLE);
         assertThat(found(new Gear(null, List.of("umbrella-rigs")), 3, umbrella, walker))
-                .containsExactly("Umbrella rig: your rules ban “umbrella rigs”. Tie on something else.");
-        assertThat(found(new Gear(null, List.of("topwater")), 3, walker))
-                .singleElement()
-                .asString()
-                .startsWith("Walker: your rules ban");
-        assertThat(found(new Gear(3, List.of()), 3, umbrella))
                 .containsExactly(
-                        "Umbrella rig: 5 hooks, your rules say 3 at most on one rig. Put teasers without hooks on 2 more arms.");
+                        GearReason.BANNED.with("Umbrella rig", "umbrella rigs"), GearReason.TIE_SOMETHING_ELSE.with());
+        assertThat(found(new Gear(null, List.of("topwater")), 3, walker))
+                .first()
+                .isEqualTo(GearReason.BANNED.with("Walker", "topwater"));
+        assertThat(found(new Gear(3, List.of()), 3, umbrella))
+                .containsExactly(GearReason.TOO_MANY_HOOKS.with("Umbrella rig", 5, 3), GearReason.USE_TEASERS.with(2));
         assertThat(found(new Gear(1, List.of()), 3, walker))
-                .containsExactly("Walker: 2 hooks, your rules say 1 at most on one rig. Take off 1 hook.");
+                .containsExactly(GearReason.TOO_MANY_HOOKS.with("Walker", 2, 1), GearReason.REMOVE_HOOKS.with(1));
         assertThat(found(new Gear(null, List.of(), 6, null), 8))
-                .containsExactly("8 rods are rigged: your rules say 6 at most. Unrig 2.");
+                .containsExactly(GearReason.TOO_MANY_RODS.with(8, 6), GearReason.UNRIG_RODS.with(2));
         assertThat(found(Gear.FREE, 20, umbrella, walker, own)).isEmpty();
-        assertThat(found(new Gear(3, List.of("minnow")), 3, own)).hasSize(1);
+        assertThat(found(new Gear(3, List.of("minnow")), 3, own)).hasSize(2);
     }
 
     @Test
@@ -239,7 +239,7 @@ class DeckTest {
         Presentation p = new Presentation("minnow", "Live minnow", Hooks.SINGLE);
         assertThat(GearCheck.of(new Gear(null, List.of(), null, false), List.of(p), List.of(minnow), 1))
                 .singleElement()
-                .satisfies(c -> assertThat(c.words()).contains("no live bait"));
+                .satisfies(c -> assertThat(c.found()).isEqualTo(GearReason.LIVE_BAIT.with("Live minnow")));
         assertThat(GearCheck.of(new Gear(null, List.of(), null, true), List.of(p), List.of(minnow), 1))
                 .isEmpty();
     }

@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Random;
 import lochan.core.Assumptions;
-import lochan.core.quantity.Units;
+import lochan.core.ReasonCode;
 import lochan.core.tackle.FishingLine;
 import lochan.core.tackle.Lure;
 import lochan.core.tackle.LureObservation;
@@ -39,10 +39,10 @@ class LurePathTest {
         return new Cast(metres, retrieve, speed, null, false);
     }
 
-    private static List<String> broken(Lure lure, Cast cast, WaterSlice water) {
-        return PathCheck.of(motion(lure), cast, water, path(lure, cast, water), Units.USUAL, ASSUMPTIONS).stream()
+    private static List<ReasonCode> broken(Lure lure, Cast cast, WaterSlice water) {
+        return PathCheck.of(motion(lure), cast, water, path(lure, cast, water), ASSUMPTIONS).stream()
                 .filter(c -> !c.kept())
-                .map(PathCheck::words)
+                .map(c -> c.reason().code())
                 .toList();
     }
 
@@ -187,9 +187,7 @@ class LurePathTest {
     @Test
     void aCastThatRunsUnderTheFishIsTold() {
         assertThat(broken(SampleTackle.FOOTBALL, cast(25, Retrieve.DRAG, 0.5), new WaterSlice(6, 6, 0, 3.0)))
-                .singleElement()
-                .asString()
-                .contains("below the fish", "shorter count");
+                .containsExactly(PathReason.BELOW_THE_FISH);
         assertThat(broken(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), new WaterSlice(6, 6, 0, 3.0)))
                 .isEmpty();
     }
@@ -200,19 +198,15 @@ class LurePathTest {
         assertThat(broken(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), brush))
                 .isEmpty();
         assertThat(broken(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), new WaterSlice(5, 5, 1.5, 3.3)))
-                .singleElement()
-                .asString()
-                .contains("keep 2 ft");
+                .containsExactly(PathReason.CLOSE_TO_COVER);
         assertThat(broken(SampleTackle.SWIMBAIT, cast(30, Retrieve.STEADY, 0.8), new WaterSlice(5, 5, 1.5, 4.2)))
-                .singleElement()
-                .asString()
-                .contains("runs into the cover");
+                .containsExactly(PathReason.HITS_COVER);
     }
 
     @Test
     void straightDownOnlyInTwelveFeet() {
         assertThat(broken(SampleTackle.SPOON, cast(10, Retrieve.VERTICAL, 0.5), new WaterSlice(3, 3, 0, 2.8)))
-                .anySatisfy(w -> assertThat(w).contains("10 ft under the boat", "12 ft or more"));
+                .contains(PathReason.TOO_SHALLOW);
         assertThat(broken(SampleTackle.SPOON, cast(10, Retrieve.VERTICAL, 0.5), new WaterSlice(7, 7, 0, 6.8)))
                 .isEmpty();
     }
@@ -220,7 +214,7 @@ class LurePathTest {
     @Test
     void aCrankbaitMustReachWhatItIsMeantToHit() {
         assertThat(broken(SampleTackle.DIVER, cast(30, Retrieve.STEADY, 1.2), new WaterSlice(7, 7, 0, null)))
-                .anySatisfy(w -> assertThat(w).contains("hits nothing", "longer cast or thinner line"));
+                .contains(PathReason.MISSES_BOTTOM);
         assertThat(broken(SampleTackle.DIVER, cast(30, Retrieve.STEADY, 1.2), new WaterSlice(4.5, 4.5, 0, null)))
                 .isEmpty();
     }

@@ -205,7 +205,7 @@ class EvidenceTest {
                 Assumptions.DEFAULTS.relevance());
     }
 
-    /** Two bass and three other fish were seen at the spot: of each bite that nobody saw (1 + 2)/(1 + 2 + 3) counts. */
+    /** Two bass and three other fish were seen at the spot: of each unseen bite (1 + 2)/(1 + 2 + 3) counts. */
     @Test
     void atASpotWithBycatchUnseenBitesAreSharedAndSeenOnesAreNot() {
         Bite seen = new Bite(null, Outcome.LANDED, null, Species.LARGEMOUTH, FishSize.scale(900));

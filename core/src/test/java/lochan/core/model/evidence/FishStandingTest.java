@@ -73,7 +73,7 @@ class FishStandingTest {
         EventData feeding = with(seen("06-05T08:00", FishPosition.ON_TOP, true));
         assertThat(factor(feeding, "06-05T08:00")).isCloseTo(1.3, within(1e-12));
         assertThat(factor(feeding, "06-05T10:00")).isCloseTo(Math.sqrt(1.3), within(1e-12));
-        assertThat(factor(feeding, "06-05T07:00")).as("nobody knew it yet").isEqualTo(1);
+        assertThat(factor(feeding, "06-05T07:00")).as("not known yet").isEqualTo(1);
         assertThat(factor(with(seen("06-05T08:00", FishPosition.OFF_EDGE, true)), "06-05T08:00"))
                 .isCloseTo(1 / 1.3, within(1e-12));
     }

@@ -43,7 +43,7 @@ class ObservedWeatherTest {
         EventData event = with(HOUR);
         Conditions filled = stop(new FittedDayModel(event, 1, Assumptions.DEFAULTS).event(), "grass-16")
                 .conditions();
-        assertThat(filled.windMps()).as("as it was logged").isEqualTo(3.0);
+        assertThat(filled.windMps()).as("as logged").isEqualTo(3.0);
         assertThat(filled.waterTempC()).isEqualTo(17.0);
         assertThat(filled.sky()).isEqualTo(Sky.RAIN);
         assertThat(filled.signs().windFromDeg()).isEqualTo(270.0);

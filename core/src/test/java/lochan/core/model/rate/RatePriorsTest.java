@@ -14,7 +14,7 @@ import lochan.core.notebook.Notebook;
 import lochan.core.tackle.SampleTackle;
 import org.junit.jupiter.api.Test;
 
-/** What leans a rate besides the event's own practice, and how little it may. */
+/** Checks the priors that adjust a rate besides the event's own practice, and by how little. */
 class RatePriorsTest {
 
     private static final EventData EVENT = Sample.practiced(5, 2);

@@ -52,7 +52,7 @@ class SplitsTest {
         assertThat(splits.getFirst().question()).isEqualTo(Question.BANK);
     }
 
-    /** The same practice among many questions that make no difference is believed less than alone. */
+    /** One question among many that make no difference is believed less than alone. */
     @Test
     void lookingAtManyIsNoWayToFindSomething() {
         List<Piece> alone = pieces(Question.BANK, 24, 10, 6, 10);
@@ -84,7 +84,7 @@ class SplitsTest {
                 .isNaN();
     }
 
-    /** On average over what was expected, a finer pattern leaves the rate as it was. */
+    /** On average over what was expected, a finer pattern leaves the rate unchanged. */
     @Test
     void itsFactorsAverageToOne() {
         Split s = Splits.of(pieces(Question.BANK, 30, 10, 8, 20), 1, A).getFirst();

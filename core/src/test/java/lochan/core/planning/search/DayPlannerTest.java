@@ -73,7 +73,7 @@ class DayPlannerTest {
         return new PlanValuer(set(event)).formula(stops);
     }
 
-    /** The same with a first day of some hours. */
+    /** Returns the event with a first day of some hours. */
     private static EventData shortened(EventData e, int hours) {
         Event b = e.event();
         CompetitionDay first = b.days().getFirst();
@@ -255,7 +255,7 @@ class DayPlannerTest {
                 .isInstanceOf(IllegalArgumentException.class);
     }
 
-    /** What the strategies go by is computed within a scenario as normal: simulated days must bear it out. */
+    /** The strategies are computed as normal within a scenario; simulated days must agree. */
     @Test
     void chancesAreThoseOfSimulatedDays() {
         EventData event = Sample.practiced(5, 3);

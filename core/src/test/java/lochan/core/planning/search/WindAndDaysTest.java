@@ -34,7 +34,7 @@ import lochan.core.practice.ForecastPeriod;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
-/** What the wind, other suppositions and the day before do to a plan. */
+/** Checks what wind, suppositions and the day before do to a plan. */
 class WindAndDaysTest {
 
     private static final Assumptions ASSUMPTIONS = Assumptions.DEFAULTS;
@@ -43,7 +43,7 @@ class WindAndDaysTest {
     private static final List<PlanStop> MORNING =
             List.of(new PlanStop("grass-1", "walker", at("06-05T06:20"), at("06-05T09:00")));
 
-    /** The same event on a square lake, with a wind forecast for the first day from noon on. */
+    /** Returns the event on a square lake, with a wind forecast for the first day from noon on. */
     private static EventData inWind(double mps, double fromDeg, Double maxWindMps) {
         List<Position> shore = List.of(
                 new Position(42.55, -116.95),

@@ -164,7 +164,7 @@ class PlanningTest {
                 .containsExactly("day", "stops/0/spot", "stops/0/presentation", "stops/0/leave", "stops/1/arrive");
     }
 
-    /** What the page calls too short and what a search refuses is one thing, to the last second. */
+    /** The page and the search agree on what is too short, to the last second. */
     @Test
     void aRunHalfASecondShortDoesNotFit() {
         EventData event = Sample.practiced(5, 1);
