@@ -49,7 +49,10 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** Times what the Deck pages compute: advice of a whole catalogue for the ten stops of a plan, its deck from nine rods, one cast. */
+/**
+ * Times what the Deck pages compute: advice of a whole catalogue for the ten stops of a plan, its deck from nine rods,
+ * one cast.
+ */
 @State(Scope.Benchmark)
 @Fork(1)
 @BenchmarkMode(Mode.AverageTime)

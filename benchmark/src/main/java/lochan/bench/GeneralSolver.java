@@ -21,7 +21,8 @@ import lochan.core.planning.valuation.PlanValuer;
 import lochan.core.model.scenario.ScenarioSet;
 
 /**
- * Gives the day to Timefold Solver: slots in their order, each with a cell or none and a stay in steps of the grid; the score is minutes
+ * Gives the day to Timefold Solver: slots in their order, each with a cell or none and a stay in steps of the grid; the
+ * score is minutes
  * late, then V. Its local search with its usual moves and acceptance (late acceptance), begun with every slot empty: to construct a day by
  * trying each cell with each stay takes it longer than it is given.
  */

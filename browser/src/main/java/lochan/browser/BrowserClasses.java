@@ -3,7 +3,10 @@ package lochan.browser;
 import org.teavm.extension.spi.substitution.SimpleSubstitutionPolicy;
 import org.teavm.extension.spi.substitution.SubstitutionSink;
 
-/** Tells the compiler of the page's modules which classes of Java's library are replaced by those below this package. */
+/**
+ * Tells the compiler of the page's modules which classes are replaced: some of Java's library by those below this
+ * package, and the reader of message files by the phone's messages.
+ */
 public final class BrowserClasses extends SimpleSubstitutionPolicy {
 
     private static final String PREFIX = "Js";

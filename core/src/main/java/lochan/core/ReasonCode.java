@@ -1,6 +1,11 @@
 package lochan.core;
 
-/** Names one message. Each feature lists its messages in an enum; the text of a message stands in the module {@code wording}. */
+import java.util.List;
+
+/**
+ * Names one message. Each feature lists its messages in an enum; the text of a message stands in the module {@code
+ * wording}.
+ */
 public interface ReasonCode {
 
     /** Returns the name of the enum constant. */
@@ -14,7 +19,10 @@ public interface ReasonCode {
         return 0;
     }
 
-    /** Returns the key of the message: {@code SLOT_ORDER} of the file {@code rules} has the key {@code rules.slot-order}. */
+    /**
+     * Returns the key of the message: {@code SLOT_ORDER} of the file {@code rules} has the key {@code
+     * rules.slot-order}.
+     */
     default String key() {
         return file() + "." + Coded.spelt(name());
     }
@@ -22,10 +30,11 @@ public interface ReasonCode {
     /**
      * Returns a reason with the values its message shows.
      *
-     * @param values text, whole numbers, {@link lochan.core.Measure}s, {@link Coded} choices or other reasons, in the message's order
+     * @param values text, whole numbers, {@link lochan.core.Measure}s, {@link Coded} choices or other reasons, in the
+     *               message's order
      * @throws IllegalArgumentException when there are more or fewer values than the message takes
      */
     default Reason with(Object... values) {
-        return new Reason(this, java.util.List.of(values));
+        return new Reason(this, List.of(values));
     }
 }

@@ -3,7 +3,8 @@ package lochan.core;
 /**
  * One thing wrong with what a person or a file gave.
  *
- * @param field  where: the field's name, or a path of names and positions from 0 with '/' between them ({@code days/0/checkIn})
+ * @param field  where: the field's name, or a path of names and positions from 0 with '/' between them ({@code
+ *               days/0/checkIn})
  * @param reason what is wrong and what to do about it
  */
 public record Violation(String field, Reason reason) {

@@ -1,6 +1,9 @@
 package lochan.eventformat;
 
 import java.util.List;
+import lochan.core.Violation;
+import lochan.core.quantity.Units;
+import lochan.wording.Wording;
 
 /** A file that is no event file, with everything wrong in it. Nothing of it is taken. */
 public final class EventFileException extends Exception {
@@ -25,6 +28,11 @@ public final class EventFileException extends Exception {
      * @param message what was found and what was expected
      */
     public record Problem(String pointer, String message) {
+
+        /** Returns a violation found below a pointer, in the units of files. */
+        static Problem of(String pointer, Violation violation) {
+            return new Problem(pointer + violation.field(), Wording.text(violation.reason(), Units.METRIC));
+        }
 
         @Override
         public String toString() {

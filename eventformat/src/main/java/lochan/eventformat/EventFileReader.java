@@ -64,9 +64,7 @@ import lochan.core.practice.Signs;
 import lochan.core.practice.Sky;
 import lochan.core.practice.Surface;
 import lochan.core.practice.TakenOn;
-import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileException.Problem;
-import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -206,9 +204,7 @@ public final class EventFileReader {
                 .build();
         for (int i = 0; i < plans.size(); i++) {
             String pointer = "/plans/" + i + "/";
-            PlanCheck.check(data, plans.get(i))
-                    .forEach(v -> context.problems.add(
-                            new Problem(pointer + v.field(), Wording.text(v.reason(), Units.METRIC))));
+            PlanCheck.check(data, plans.get(i)).forEach(v -> context.problems.add(Problem.of(pointer, v)));
         }
         replay(event, entries);
         stopAtProblems();
@@ -230,9 +226,7 @@ public final class EventFileReader {
         BagLog log = new BagLog(event);
         for (int i = 0; i < entries.size(); i++) {
             String pointer = "/competition/" + i + "/";
-            log.append(entries.get(i))
-                    .ifPresent(v -> context.problems.add(
-                            new Problem(pointer + v.field(), Wording.text(v.reason(), Units.METRIC))));
+            log.append(entries.get(i)).ifPresent(v -> context.problems.add(Problem.of(pointer, v)));
         }
     }
 

@@ -16,9 +16,7 @@ import lochan.core.Bounds;
 import lochan.core.Coded;
 import lochan.core.Intake;
 import lochan.core.Violation;
-import lochan.core.quantity.Units;
 import lochan.eventformat.EventFileException.Problem;
-import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -87,7 +85,7 @@ final class JsonFields {
     }
 
     void violations(List<Violation> violations) {
-        violations.forEach(v -> problem(v.field(), Wording.text(v.reason(), Units.METRIC)));
+        violations.forEach(v -> context.problems.add(Problem.of(pointer + "/", v)));
     }
 
     /** Reads a field so that it is not kept as unknown. */

@@ -30,7 +30,8 @@ final class Shores {
     private Shores() {}
 
     /**
-     * Returns the water unchanged when its shores have no more than {@link #MOST_CORNERS} corners; else with the fewest metres that its shores move by
+     * Returns the water unchanged when its shores have no more than {@link #MOST_CORNERS} corners; else with the fewest
+     * metres that its shores move by
      * for them to have so few. No island goes, and no two shores meet.
      */
     static List<Lake.Body> forPhone(List<Lake.Body> bodies) {

@@ -41,7 +41,10 @@ public final class PrivateMariaDb implements AutoCloseable {
 
     private static final Duration START_LIMIT = Duration.ofSeconds(60);
     private static final Duration STOP_LIMIT = Duration.ofSeconds(60);
-    /** A server stopped at a certain moment of its start never ends, however often it is asked. It has acknowledged nothing yet. */
+    /**
+     * A server stopped at a certain moment of its start never ends, however often it is asked. It has acknowledged
+     * nothing yet.
+     */
     private static final Duration STOP_LIMIT_WHILE_STARTING = Duration.ofSeconds(5);
 
     private static final long POLL_MILLIS = 50;

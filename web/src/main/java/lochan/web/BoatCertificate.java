@@ -49,7 +49,8 @@ import org.bouncycastle.operator.jcajce.JcaContentSignerBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A certificate for the network on the boat: an authority of Lochan's own, which a phone must trust once, and a certificate by it for this
+ * A certificate for the network on the boat: an authority of Lochan's own, which a phone must trust once, and a
+ * certificate by it for this
  * machine's names and addresses, made again when they change or it runs out.
  *
  * <p>The authority can vouch for this machine's names and for addresses of private networks only. Its key and password have a folder of their

@@ -32,7 +32,8 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /**
- * Events into the records of a data folder and out of them, for users who may read that folder. Messages go to standard error; exit 0, or 2 with
+ * Events into the records of a data folder and out of them, for users who may read that folder. Messages go to standard
+ * error; exit 0, or 2 with
  * one line for what is wrong with the file, the event or the account.
  */
 @Command(name = "lochan")

@@ -166,7 +166,8 @@ public class Server {
     }
 
     /**
-     * Ends with the process: the application first, then its database. It is there before either is, so that anything that has
+     * Ends with the process: the application first, then its database. It is there before either is, so that anything
+     * that has
      * begun is ended, whenever that happens.
      */
     static final class Ending implements Runnable {

@@ -9,7 +9,42 @@ import java.util.TreeMap;
 /** Writes the messages the phone needs as a Java class, which takes the place of {@link MessageFile} in its modules. */
 public final class PhoneMessages {
 
-    private static final String NAME = "JsMessageFile";
+    private static final String CLASS = """
+            package lochan.offline.words;
+
+            import java.util.HashMap;
+            import java.util.Map;
+
+            /** Has the messages of the phone; made from the message files. */
+            public final class JsMessageFile {
+
+                private JsMessageFile() {}
+
+                public static Map<String, String> read(String file) {
+                    Map<String, String> messages = new HashMap<>();
+                    String text = text(file);
+                    int at = 0;
+                    while (at < text.length()) {
+                        int value = text.indexOf('=', at) + 1;
+                        int end = text.indexOf('\\n', value);
+                        messages.put(text.substring(at, value - 1), text.substring(value, end));
+                        at = end + 1;
+                    }
+                    return messages;
+                }
+
+                private static String text(String file) {
+                    return switch (file) {
+            CASES            default -> throw new IllegalArgumentException(file);
+                    };
+                }
+            }
+            """;
+    private static final String PACKAGE = """
+            /** Has the messages of the phone. */
+            @org.jspecify.annotations.NullMarked
+            package lochan.offline.words;
+            """;
 
     private PhoneMessages() {}
 
@@ -19,32 +54,16 @@ public final class PhoneMessages {
      * @param args the folder of the sources, and the names of the message files
      */
     public static void main(String... args) throws IOException {
-        StringBuilder java = new StringBuilder("package lochan.offline.words;\n\n")
-                .append(
-                        "import java.util.HashMap;\nimport java.util.Map;\nimport org.jspecify.annotations.NullMarked;\n\n")
-                .append("/** Has the messages of the phone; made from the message files. */\n")
-                .append("public final class " + NAME + " {\n\n    private " + NAME + "() {}\n\n")
-                .append("    public static Map<String, String> read(String file) {\n")
-                .append("        Map<String, String> messages = new HashMap<>();\n")
-                .append("        String text = text(file);\n        int at = 0;\n")
-                .append("        while (at < text.length()) {\n")
-                .append("            int value = text.indexOf('=', at) + 1;\n")
-                .append("            int end = text.indexOf('\\n', value);\n")
-                .append("            messages.put(text.substring(at, value - 1), text.substring(value, end));\n")
-                .append("            at = end + 1;\n        }\n        return messages;\n    }\n\n")
-                .append("    private static String text(String file) {\n        return switch (file) {\n");
+        StringBuilder cases = new StringBuilder();
         for (String file : Arrays.copyOfRange(args, 1, args.length)) {
             StringBuilder text = new StringBuilder();
             new TreeMap<>(MessageFile.read(file)).forEach((key, value) -> text.append(key + "=" + value + "\n"));
-            java.append("            case \"" + file + "\" -> " + literal(text.toString()) + ";\n");
+            cases.append("            case \"" + file + "\" -> " + literal(text.toString()) + ";\n");
         }
-        java.append("            default -> throw new IllegalArgumentException(file);\n        };\n    }\n");
         Path folder = Path.of(args[0], "lochan", "offline", "words");
         Files.createDirectories(folder);
-        write(folder.resolve(NAME + ".java"), java.append("}\n").toString());
-        write(
-                folder.resolve("package-info.java"),
-                "/** Has the messages of the phone. */\n@org.jspecify.annotations.NullMarked\npackage lochan.offline.words;\n");
+        write(folder.resolve("JsMessageFile.java"), CLASS.replace("CASES", cases));
+        write(folder.resolve("package-info.java"), PACKAGE);
     }
 
     /** Writes a source unless it is there already, so that it isn't compiled again. */

@@ -5,8 +5,10 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A message with places for values: <code>{0}</code> shows the first value, <code>{0|bite|bites}</code> chooses a word by it, the first for 1 and
- * the second for all other numbers, and <code>{0?text}</code> shows the text where the first value is not empty; the text may hold places itself.
+ * A message with places for values: <code>{0}</code> shows the first value, <code>{0|bite|bites}</code> chooses a word
+ * by it, the first for 1 and
+ * the second for all other numbers, and <code>{0?text}</code> shows the text where the first value is not empty; the
+ * text may hold places itself.
  * Any other brace is an error.
  */
 final class Template {

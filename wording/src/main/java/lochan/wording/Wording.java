@@ -12,7 +12,8 @@ import lochan.core.quantity.Units;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Gives the text of a message. A key is the name of its file and its name there: {@code rules.slot-order} is {@code slot-order} in
+ * Gives the text of a message. A key is the name of its file and its name there: {@code rules.slot-order} is {@code
+ * slot-order} in
  * {@code messages/rules.properties}. {@link Template} says how values stand in a message.
  */
 public final class Wording {

@@ -20,7 +20,8 @@ import lochan.core.practice.Outcome;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Replays the append-only log of a competition under the event's rules. The livewell is never stored: the entries give it,
+ * Replays the append-only log of a competition under the event's rules. The livewell is never stored: the entries give
+ * it,
  * in their order. A released fish never comes back, whatever is corrected or voided later.
  */
 public final class BagLog {

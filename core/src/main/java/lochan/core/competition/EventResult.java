@@ -97,7 +97,10 @@ public record EventResult(
         return byLength ? bag.length().total() : bag.weight().total();
     }
 
-    /** Penalties for what was brought in, g: as given at the weigh-in, else for dead and short fish; a minute begun counts whole. */
+    /**
+     * Penalties for what was brought in, g: as given at the weigh-in, else for dead and short fish; a minute begun
+     * counts whole.
+     */
     private static double penalty(Penalties off, Bag bag) {
         Entry.Official said = bag.official();
         if (said == null) {

@@ -58,7 +58,8 @@ final class WeightOrder {
     /**
      * The two fish to put on the balance when the lightest is sought. Only one fish can be ruled out by a weighing, and only when both may still be
      * the lightest: m such fish take m &minus; 1 weighings, whatever they say, and no way takes fewer. Which two are weighed decides how many
-     * are left for the next cull: those that the fewest others wait behind, as in a tournament drawn evenly (Knuth, The Art of
+     * are left for the next cull: those that the fewest others wait behind, as in a tournament drawn evenly (Knuth, The
+     * Art of
      * Computer Programming 3, 5.2.3 and 5.3.3).
      *
      * @param open fish that may be the lightest, two or more

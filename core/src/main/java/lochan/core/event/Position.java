@@ -14,12 +14,25 @@ public record Position(double lat, double lon) {
     public static final double METRES_PER_DEGREE = Math.toRadians(EARTH_RADIUS_M);
 
     public Position {
-        if (!(Math.abs(lat) <= 90)) {
+        if (!isLatitude(lat)) {
             throw new IllegalArgumentException("latitude is " + lat + ", expected −90 to 90 degrees");
         }
-        if (!(Math.abs(lon) <= 180)) {
+        if (!isLongitude(lon)) {
             throw new IllegalArgumentException("longitude is " + lon + ", expected −180 to 180 degrees");
         }
+    }
+
+    /** Tells whether there is a position at a latitude and longitude; NaN is none. */
+    public static boolean exists(double lat, double lon) {
+        return isLatitude(lat) && isLongitude(lon);
+    }
+
+    private static boolean isLatitude(double degrees) {
+        return Math.abs(degrees) <= 90;
+    }
+
+    private static boolean isLongitude(double degrees) {
+        return Math.abs(degrees) <= 180;
     }
 
     /** Great-circle distance by the haversine formula, in metres. */

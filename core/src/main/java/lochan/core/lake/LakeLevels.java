@@ -11,7 +11,8 @@ import lochan.core.Violation;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How high the water of a lake stood. Depths of the map and of spots are from the reference level; what the water is today is that much
+ * How high the water of a lake stood. Depths of the map and of spots are from the reference level; what the water is
+ * today is that much
  * deeper or shallower.
  *
  * @param referenceM reference level, m above the zero of the readings; 0 where it is that zero

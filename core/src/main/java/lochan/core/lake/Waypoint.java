@@ -8,7 +8,8 @@ import lochan.core.event.Position;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A note of what the electronics showed at a place on the water. It may become a spot or stay a note on one. Null: not noted.
+ * A note of what the electronics showed at a place on the water. It may become a spot or stay a note on one. Null: not
+ * noted.
  *
  * @param id          unique in its event
  * @param at          when it was seen

@@ -13,7 +13,10 @@ import lochan.core.model.scenario.DayModel;
 import lochan.core.model.size.Keepers;
 import lochan.core.model.size.Survival;
 
-/** Learns the bite rates and sizes of some cells together as the day goes ({@code model.md} §10). The practice half is computed once. Not safe for several threads. */
+/**
+ * Learns the bite rates and sizes of some cells together as the day goes ({@code model.md} §10). The practice half is
+ * computed once. Not safe for several threads.
+ */
 final class DayLearner {
 
     /** Shifts of size for which q·K(x) is tabulated, and between which it is interpolated. */

@@ -9,7 +9,8 @@ import lochan.core.model.size.SizeModel;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Learns the sizes of all cells from the day's fish ({@code model.md} §10): with y the mean ln grams of a cell by practice and C its covariance
+ * Learns the sizes of all cells from the day's fish ({@code model.md} §10): with y the mean ln grams of a cell by
+ * practice and C its covariance
  * over the cells, species weighed by the pattern's mix, a landed fish of w grams at c moves the shifts τ,
  * <pre>k = C_·c/(C_cc + 0.42²),   τ += k·(ln w − y_kc − τ_c),   C −= k·C_c·</pre>
  */

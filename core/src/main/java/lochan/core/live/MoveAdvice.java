@@ -28,7 +28,8 @@ import lochan.core.quantity.Hours;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Compares the next hour here with the best move ({@code model.md} §10), by what the day has taught of all cells together. For a cell c with
+ * Compares the next hour here with the best move ({@code model.md} §10), by what the day has taught of all cells
+ * together. For a cell c with
  * prior mean m_c(h) = α/β, whose rate today is believed to be R times that, and n bites had at its spot:
  * <pre>
  * Δn   = ln(1 + d·ψⁿ·I)/d,   I = ∫ R·m_c·(1 − 0.2·crowdRisk)·lines dt over the next hour there
@@ -183,7 +184,8 @@ public final class MoveAdvice {
     }
 
     /**
-     * The worth of the next hour at a cell now, as {@link Answer} has it for the best: staying unchanged, or a move less its price.
+     * The worth of the next hour at a cell now, as {@link Answer} has it for the best: staying unchanged, or a move
+     * less its price.
      *
      * @return empty when it cannot be reached, or no time is left there
      */

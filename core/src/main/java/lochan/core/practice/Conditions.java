@@ -49,7 +49,8 @@ public record Conditions(
     }
 
     /**
-     * Returns the conditions with computed values filled in: the surface by the wind where the angler didn't say otherwise, and the front where
+     * Returns the conditions with computed values filled in: the surface by the wind where the angler didn't say
+     * otherwise, and the front where
      * nothing was said.
      *
      * @param before what was noted before this

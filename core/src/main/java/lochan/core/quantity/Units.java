@@ -311,7 +311,10 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
     /** Weights of lures come in thirty-seconds of an ounce. */
     private static final long OUNCE_PARTS = 32;
 
-    /** Returns a number with so many decimals; halves as people write them (0.125, though no double is 2.675) are rounded up. */
+    /**
+     * Returns a number with so many decimals; halves as people write them (0.125, though no double is 2.675) are
+     * rounded up.
+     */
     static String number(double value, int decimals) {
         double scaled = Math.floor(Math.abs(value) * POWERS[decimals]);
         // Correctly rounded, so that it is the double people mean by the half.
@@ -325,7 +328,7 @@ public record Units(Weight weight, Length length, Depth depth, Temperature tempe
         boolean up = scaled < WHOLE_FROM && isAtLeastHalf(Math.abs(value), POWERS[decimals], scaled);
         String text = digits(value, up ? scaled + 1 : scaled, decimals);
         int end = text.length();
-        while (decimals > 0 && end > 1 && text.charAt(end - 1) == '0') {
+        while (decimals > 0 && text.charAt(end - 1) == '0') {
             end--;
         }
         return text.substring(0, decimals > 0 && text.charAt(end - 1) == '.' ? end - 1 : end);

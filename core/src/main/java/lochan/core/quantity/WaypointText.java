@@ -10,7 +10,8 @@ import net.sf.geographiclib.GeodesicData;
 
 /**
  * Where something lies as it is seen from the boat: "left side, 90 ft", "2 o'clock, 70 ft", "bearing 240, 300 ft". What is left, right or on
- * the clock is from the boat's heading; a bearing is from north. The place is computed along the geodesic (Karney 2013).
+ * the clock is from the boat's heading; a bearing is from north. The place is computed along the geodesic (Karney
+ * 2013).
  *
  * @param degrees  direction, clockwise
  * @param fromNorth whether from north, else from the heading

@@ -17,7 +17,8 @@ import lochan.core.quantity.Hours;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Computes what the choices of a rehearsal cost, by what could be known when they were made: the time's extra worth by the move advice, as long as it wasn't
+ * Computes what the choices of a rehearsal cost, by what could be known when they were made: the time's extra worth by
+ * the move advice, as long as it wasn't
  * followed. Each hour left of the day counts for more than advice takes it for, so that costs add up to what is lost on average; where the day was ended for good
  * nothing is left, and they count as in advice.
  */

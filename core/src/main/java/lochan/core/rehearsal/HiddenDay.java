@@ -30,7 +30,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * A competition day as it really is in one scenario: which patterns live, which spots others are on, how large fish run, and every fish in its place. At a spot
- * bites come when the expected bites n(I) of {@code model.md} §6 pass the sums of exponential draws, so that fishing there as long gives as many, whatever
+ * bites come when the expected bites n(I) of {@code model.md} §6 pass the sums of exponential draws, so that fishing
+ * there as long gives as many, whatever
  * he did elsewhere: two ways through one day are compared fish by fish. What was fished stays fished. Not for several threads.
  */
 public final class HiddenDay {

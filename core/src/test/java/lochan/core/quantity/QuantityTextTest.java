@@ -14,8 +14,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 class QuantityTextTest {
 
     private static final double GRAM = 0.01;
-    private static final Units METRIC =
-            new Units(Units.Weight.KG, Units.Length.CM, Units.Depth.M, Units.Temperature.C, Units.Speed.KMH);
 
     @ParameterizedTest
     @CsvSource(
@@ -50,7 +48,7 @@ class QuantityTextTest {
             delimiter = '|',
             value = {"1.5 | 1500", "850 g | 850", "3lb4oz | 1474.18", "2 lb | 907.18"})
     void readsAPlainNumberInTheAnglersOwnUnit(String typed, double grams) throws BadQuantityException {
-        assertThat(QuantityText.grams(typed, METRIC)).isCloseTo(grams, within(GRAM));
+        assertThat(QuantityText.grams(typed, Units.METRIC)).isCloseTo(grams, within(GRAM));
     }
 
     @ParameterizedTest

@@ -65,16 +65,13 @@ class UnitsTest {
         assertThat(Units.USUAL.distance(1609.344)).isEqualTo("1.0 mi");
     }
 
-    private static final Units METRIC =
-            new Units(Units.Weight.KG, Units.Length.CM, Units.Depth.M, Units.Temperature.C, Units.Speed.KMH);
-
     @ParameterizedTest
     @CsvSource({"3/8, 10.631", "1 1/2 oz, 42.524", "0.5, 14.175", "10 g, 10"})
     void readsTheWeightOfALureAndShowsItAsItIsStampedOn(String typed, double grams) throws BadQuantityException {
         assertThat(QuantityText.lureGrams(typed, Units.USUAL)).isCloseTo(grams, within(0.001));
         assertThat(QuantityText.lureGrams(Units.USUAL.typedLureWeight(grams), Units.USUAL))
                 .isCloseTo(grams, within(0.45));
-        assertThat(QuantityText.lureGrams(METRIC.typedLureWeight(grams), METRIC))
+        assertThat(QuantityText.lureGrams(Units.METRIC.typedLureWeight(grams), Units.METRIC))
                 .isCloseTo(grams, within(0.051));
     }
 
@@ -82,16 +79,16 @@ class UnitsTest {
     void showsTackleInTheAnglersUnits() throws BadQuantityException {
         assertThat(Units.USUAL.lureWeight(10.63)).isEqualTo("3/8 oz");
         assertThat(Units.USUAL.lureWeight(42.5)).isEqualTo("1 1/2 oz");
-        assertThat(METRIC.lureWeight(10.63)).isEqualTo("10.6 g");
+        assertThat(Units.METRIC.lureWeight(10.63)).isEqualTo("10.6 g");
         assertThat(Units.USUAL.lineStrength(5.443)).isEqualTo("12 lb");
-        assertThat(METRIC.lineStrength(5.443)).isEqualTo("5.4 kg");
+        assertThat(Units.METRIC.lineStrength(5.443)).isEqualTo("5.4 kg");
         assertThat(Units.USUAL.rodLength(2.1844)).isEqualTo("7 ft 2 in");
-        assertThat(METRIC.rodLength(2.1844)).isEqualTo("2.18 m");
+        assertThat(Units.METRIC.rodLength(2.1844)).isEqualTo("2.18 m");
         assertThat(QuantityText.rodMetres("7-2", Units.USUAL)).isCloseTo(2.1844, within(1e-9));
-        assertThat(QuantityText.rodMetres("7 ft 2 in", METRIC)).isCloseTo(2.1844, within(1e-9));
+        assertThat(QuantityText.rodMetres("7 ft 2 in", Units.METRIC)).isCloseTo(2.1844, within(1e-9));
         assertThat(QuantityText.rodMetres("7", Units.USUAL)).isCloseTo(2.1336, within(1e-9));
         assertThat(QuantityText.lineKg("12", Units.USUAL)).isCloseTo(5.443, within(0.001));
-        assertThat(QuantityText.lineKg("12 lb", METRIC)).isCloseTo(5.443, within(0.001));
+        assertThat(QuantityText.lineKg("12 lb", Units.METRIC)).isCloseTo(5.443, within(0.001));
         assertThatThrownBy(() -> QuantityText.lineKg("thick", Units.USUAL))
                 .hasMessage("quantities.line-strength[thick]");
         assertThatThrownBy(() -> QuantityText.lureGrams("3/0", Units.USUAL)).hasMessage("quantities.lure-weight[3/0]");

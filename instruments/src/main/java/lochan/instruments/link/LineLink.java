@@ -17,7 +17,8 @@ import java.util.function.BiPredicate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A device that sends lines of text: at an address over TCP, which is connected to again and again, or to a port over UDP. Whatever it does, it is reported by its
+ * A device that sends lines of text: at an address over TCP, which is connected to again and again, or to a port over
+ * UDP. Whatever it does, it is reported by its
  * {@link Status} and nothing else: it may stop, stutter, send rubbish, and come back.
  */
 public final class LineLink implements AutoCloseable {

@@ -100,7 +100,7 @@ public record Alarm(String id, Kind kind, String words) {
                             due.add(new Alarm("lightning " + storm.id() + " " + m, Kind.LIGHTNING, storm.words())));
         }
         Instant leave = day.leaveBy();
-        String leaveFor = day.leaveFor() == null ? Wording.text("alarms.check-in") : day.leaveFor();
+        String leaveFor = day.leaveFor() == null ? Wording.text("runs.check-in") : day.leaveFor();
         if (leave != null) {
             MINUTES_BEFORE_LEAVING.stream()
                     .filter(m -> isNews(leave.minusSeconds(60L * m), now))

@@ -1,7 +1,5 @@
 package lochan.offline.bag;
 
-import static java.util.Objects.requireNonNull;
-
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.time.Instant;
@@ -305,11 +303,11 @@ public record BagView(
 
     private static String leave(Moment moment, Instant by, Duration left, ZoneId zone) {
         boolean home = moment.leaveFor() == null;
-        String shelter = home ? "" : requireNonNull(moment.leaveFor());
         if (left.toMinutes() < 1) {
-            return Wording.text(home ? "bag.leave-now" : "bag.shelter-now", shelter);
+            return Wording.text(home ? "bag.leave-now" : "bag.shelter-now", moment.leaveFor());
         }
-        return Wording.text(home ? "bag.leave-by" : "bag.shelter-by", shelter, Times.clock(by, zone), Times.span(left));
+        return Wording.text(
+                home ? "bag.leave-by" : "bag.shelter-by", moment.leaveFor(), Times.clock(by, zone), Times.span(left));
     }
 
     private static String urgency(Duration left) {

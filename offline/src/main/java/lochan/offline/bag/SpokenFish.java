@@ -9,7 +9,8 @@ import lochan.core.quantity.Units;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A fish as spoken, as "largemouth three four": what a form is filled with, for the angler to look at before it is logged.
+ * A fish as spoken, as "largemouth three four": what a form is filled with, for the angler to look at before it is
+ * logged.
  *
  * @param species null: none was named
  * @param measure weight, or length where the event goes by it, as it would be typed; null: none was understood

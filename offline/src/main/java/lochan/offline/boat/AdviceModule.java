@@ -21,7 +21,8 @@ import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 
 /**
- * Gives the page's worker the advice of a competition day, from the pack taken last. Entries are as in an event file; times cross as
+ * Gives the page's worker the advice of a competition day, from the pack taken last. Entries are as in an event file;
+ * times cross as
  * milliseconds of the epoch, a latitude of NaN says that the boat's place is not known.
  */
 public final class AdviceModule {

@@ -35,7 +35,8 @@ import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 
 /**
- * Serves the page in the boat. A {@code log} is {@code {now, event, units, names: {spots, presentations}, entries}} with event and entries as in an event
+ * Serves the page in the boat. A {@code log} is {@code {now, event, units, names: {spots, presentations}, entries}}
+ * with event and entries as in an event
  * file, {@code now} when the server gave it; times cross as milliseconds of the epoch.
  */
 public final class BoatModule {

@@ -23,7 +23,10 @@ final class PracticeJson {
 
     private PracticeJson() {}
 
-    /** Returns the server's practice with the changes made since. Changes that cannot be read are left out; the server reports them. */
+    /**
+     * Returns the server's practice with the changes made since. Changes that cannot be read are left out; the server
+     * reports them.
+     */
     static PracticeLog log(Fields log, Fields practice) {
         Units units = EventJson.units(log.needed("units", log::object));
         Map<String, Position> places = new HashMap<>();

@@ -10,6 +10,7 @@ import java.util.Map;
 import lochan.core.Coded;
 import lochan.core.Intake;
 import lochan.core.Measure;
+import lochan.core.Reason;
 import lochan.core.Violation;
 import lochan.core.event.Position;
 import lochan.core.quantity.BadQuantityException;
@@ -122,7 +123,7 @@ public final class Form {
     }
 
     public void violation(Violation violation) {
-        error(violation.field(), Wording.text(violation.reason(), units));
+        fail(violation.field(), violation.reason());
     }
 
     /** Quantities as typed, by field name, of those read so far. */
@@ -147,7 +148,7 @@ public final class Form {
             entered.put(name, value(name));
             return value;
         } catch (BadQuantityException e) {
-            error(name, Wording.text(e.reason(), units));
+            fail(name, e.reason());
             return null;
         }
     }
@@ -245,7 +246,7 @@ public final class Form {
         try {
             return reading.read(value(name));
         } catch (BadQuantityException e) {
-            error(name, Wording.text(e.reason(), units));
+            fail(name, e.reason());
             return null;
         }
     }
@@ -299,17 +300,15 @@ public final class Form {
         error(name, Wording.text(units, key, values));
     }
 
-    /** Adds a message of the message files as an error when a field that must be there is empty. */
-    public void needs(String name, String key) {
-        if (!has(name)) {
-            fail(name, key);
-        }
+    /** Adds a reason as an error. */
+    public void fail(String name, Reason reason) {
+        error(name, Wording.text(reason, units));
     }
 
-    /** Adds an error when a field that must be there is empty. */
-    public void need(String name, String message) {
+    /** Adds a message of the message files as an error when a field that must be there is empty. */
+    public void needs(String name, String key, Object... values) {
         if (!has(name)) {
-            error(name, message);
+            fail(name, key, values);
         }
     }
 }

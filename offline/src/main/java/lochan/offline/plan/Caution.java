@@ -11,7 +11,8 @@ import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A caution, shown in full where it matters until the angler has read it. It never says what is legal or safe: the regulations, the director
+ * A caution, shown in full where it matters until the angler has read it. It never says what is legal or safe: the
+ * regulations, the director
  * and the officers do.
  *
  * @param id    the name under which the phone notes that it was read

@@ -48,7 +48,7 @@ public final class Hazards {
             words.add(Wording.text(
                     limit != null && wind >= limit ? "day.wind-over-limit" : "day.wind-rough",
                     units.speed(wind),
-                    s.words(event)));
+                    RunWords.span(s.from(), s.to(), event)));
         }
         return words;
     }
@@ -88,12 +88,7 @@ public final class Hazards {
                 : Wording.text("day.wait-at-now", where);
     }
 
-    private record Span(Instant from, Instant to) {
-
-        String words(EventData event) {
-            return Wording.text("day.span", Times.clock(from, event.timeZone()), Times.clock(to, event.timeZone()));
-        }
-    }
+    private record Span(Instant from, Instant to) {}
 
     /** Neighbouring periods joined. */
     private static List<Span> spans(List<ForecastPeriod> periods, Predicate<ForecastPeriod> which) {

@@ -20,7 +20,8 @@ import lochan.offline.bag.Times;
 import lochan.wording.Wording;
 
 /**
- * The rest of a day, planned again from the boat's place in days like this one so far. It stays beside the plan until the angler takes it.
+ * The rest of a day, planned again from the boat's place in days like this one so far. It stays beside the plan until
+ * the angler takes it.
  *
  * @param words the stops in words
  * @param adds  what they add to the bag, and what the rest of the plan would

@@ -107,8 +107,12 @@ public final class RunWords {
 
     /** As "13:00 to 14:30". */
     static String span(LightningHours.Span span, EventData event) {
-        return Wording.text(
-                "day.span", Times.clock(span.from(), event.timeZone()), Times.clock(span.to(), event.timeZone()));
+        return span(span.from(), span.to(), event);
+    }
+
+    /** As "13:00 to 14:30". */
+    static String span(Instant from, Instant to, EventData event) {
+        return Wording.text("day.span", Times.clock(from, event.timeZone()), Times.clock(to, event.timeZone()));
     }
 
     /** What to leave for: "check-in", or a shelter. */

@@ -18,7 +18,6 @@ import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.QuantityText;
 import lochan.offline.form.Form;
 import lochan.offline.spot.SightingForm;
-import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /** A bite as a form gives it. */
@@ -64,7 +63,7 @@ public final class BiteForm {
                     form.fail("size", "practiceforms.too-big", form.value("size"));
                 }
             } catch (BadQuantityException e) {
-                form.error("size", Wording.text(e.reason(), form.units()));
+                form.fail("size", e.reason());
             }
         }
         Double guessed = form.quantity("guessed", QuantityText::grams);

@@ -8,7 +8,6 @@ import lochan.core.quantity.BadQuantityException;
 import lochan.core.quantity.QuantityText;
 import lochan.core.quantity.WaypointText;
 import lochan.offline.form.Form;
-import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /** A place that a form tells: its position, the boat's with its heading and where from there the place was seen, or two of the boat's with bearings or ranges. */
@@ -75,7 +74,7 @@ public final class BoatBearing {
             }
             return boat == null || !form.ok() ? null : waypoint.from(boat, heading == null ? 0 : heading);
         } catch (BadQuantityException e) {
-            form.error("seen", Wording.text(e.reason(), form.units()));
+            form.fail("seen", e.reason());
             return null;
         }
     }

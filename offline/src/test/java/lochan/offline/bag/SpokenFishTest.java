@@ -11,9 +11,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class SpokenFishTest {
 
-    private static final Units METRIC =
-            new Units(Units.Weight.KG, Units.Length.CM, Units.Depth.M, Units.Temperature.C, Units.Speed.KMH);
-
     @ParameterizedTest
     @CsvSource(
             nullValues = "none",
@@ -45,7 +42,7 @@ class SpokenFishTest {
         "fourteen five, 14.5, true"
     })
     void fillsTheFormInKilogramsOrByLength(String words, String measure, boolean byLength) {
-        assertThat(of(words, METRIC, byLength).measure()).isEqualTo(measure);
+        assertThat(of(words, Units.METRIC, byLength).measure()).isEqualTo(measure);
     }
 
     private static SpokenFish of(String words, Units units, boolean byLength) {

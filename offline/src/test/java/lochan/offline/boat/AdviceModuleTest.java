@@ -58,7 +58,8 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * The page's worker, run by Node, advises the same from a pack as the server from practice and the whole lake: the same decisions, numbers within
+ * The page's worker, run by Node, advises the same from a pack as the server from practice and the whole lake: the same
+ * decisions, numbers within
  * 10⁻⁶.
  */
 @Tag("slow")

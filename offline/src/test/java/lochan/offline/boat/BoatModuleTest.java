@@ -232,9 +232,7 @@ class BoatModuleTest {
     }
 
     private static Units units(int number) {
-        return number % 2 == 0
-                ? Units.USUAL
-                : new Units(Units.Weight.KG, Units.Length.CM, Units.Depth.M, Units.Temperature.C, Units.Speed.KMH);
+        return number % 2 == 0 ? Units.USUAL : Units.METRIC;
     }
 
     private static BagView.Moment moment(Instant now) {

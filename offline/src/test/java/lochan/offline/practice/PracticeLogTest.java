@@ -56,7 +56,10 @@ class PracticeLogTest {
         return PracticeScreen.of(log, MORNING.plusSeconds(60L * minute), null, Units.USUAL);
     }
 
-    /** Whatever is logged: one stop is open at most, none ends before it begins, and what takes a change back leaves all unchanged. */
+    /**
+     * Whatever is logged: one stop is open at most, none ends before it begins, and what takes a change back leaves all
+     * unchanged.
+     */
     @ParameterizedTest
     @ValueSource(ints = {1, 2, 3, 4, 5, 6})
     void everyChangeCanBeTakenBackAndOneStopIsOpenAtMost(int seed) {

@@ -35,7 +35,9 @@ class SecurityConfiguration {
     private static final String PERMISSIONS =
             "geolocation=(self), screen-wake-lock=(self), accelerometer=(self), camera=(), display-capture=(), "
                     + "gyroscope=(self), hid=(), magnetometer=(self), microphone=(self), midi=(), payment=(), serial=(), usb=()";
-    /** Lists the files that are alike for everyone: they are served without the session, and while the database is down. */
+    /**
+     * Lists the files that are alike for everyone: they are served without the session, and while the database is down.
+     */
     static final List<String> PUBLIC_FOLDERS = List.of("/assets/", "/js/", "/schema/");
 
     static final List<String> PUBLIC_FILES = List.of("/worker.js", "/lochan.crt", "/alive");

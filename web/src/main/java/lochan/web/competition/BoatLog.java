@@ -12,7 +12,10 @@ import lochan.offline.bag.Names;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Gives the page in the boat all it needs to keep the bag without a signal: event, log, names, units and the server's time. */
+/**
+ * Gives the page in the boat all it needs to keep the bag without a signal: event, log, names, units and the server's
+ * time.
+ */
 @Component
 public class BoatLog {
 

@@ -7,7 +7,8 @@ import java.lang.annotation.Target;
 
 /**
  * A method that writes to the event of its {@link EventKey}: it runs in a transaction that holds the event from its beginning, so that what it
- * reads first is what it changes, despite other writers. One that the database breaks off to end a deadlock is done again.
+ * reads first is what it changes, despite other writers. One that the database breaks off to end a deadlock is done
+ * again.
  */
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)

@@ -15,7 +15,8 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
 /**
- * Listens to the instruments of the boat the server is aboard, and to its scale. The operator names their addresses ({@code LOCHAN_NMEA},
+ * Listens to the instruments of the boat the server is aboard, and to its scale. The operator names their addresses
+ * ({@code LOCHAN_NMEA},
  * {@code LOCHAN_SCALE}): no page can have the server connect to anything.
  */
 @Service

@@ -130,7 +130,7 @@ class CandidateController {
 
     @PostMapping("/events/{eventId}/map/unhide")
     String unhide(EventKey key, @RequestParam String kind, @RequestParam double lat, @RequestParam double lon) {
-        if (!(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180)) {
+        if (!Position.exists(lat, lon)) {
             throw new NotThereException();
         }
         hidden.show(key, new HiddenCandidates.Hidden(kind, new Position(lat, lon)));

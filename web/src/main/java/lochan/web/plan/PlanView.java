@@ -11,7 +11,10 @@ import lochan.offline.plan.Caution;
 import lochan.web.modelling.BackgroundComputation;
 import org.jspecify.annotations.Nullable;
 
-/** The contents of the Plan page. The plan's own parts are null without a plan, and computed parts where they cannot be computed. */
+/**
+ * The contents of the Plan page. The plan's own parts are null without a plan, and computed parts where they cannot be
+ * computed.
+ */
 @RecordBuilder
 record PlanView(
         EventData data,

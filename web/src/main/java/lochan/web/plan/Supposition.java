@@ -23,7 +23,8 @@ import lochan.offline.plan.RunWords;
 import lochan.web.eventbook.EventKey;
 
 /**
- * A supposition about the day made by the sliders of the Plan page, in the angler's units, and the plan's worth under it.
+ * A supposition about the day made by the sliders of the Plan page, in the angler's units, and the plan's worth under
+ * it.
  *
  * @param wind        wind above the forecast
  * @param boats       multiple of the usual boats

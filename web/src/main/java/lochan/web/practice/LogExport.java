@@ -30,9 +30,6 @@ final class LogExport {
     /** Spreadsheets take a file for UTF-8 by it. */
     private static final char BYTE_ORDER_MARK = '\uFEFF';
 
-    private static final Units METRIC =
-            new Units(Units.Weight.KG, Units.Length.CM, Units.Depth.M, Units.Temperature.C, Units.Speed.KMH);
-
     private LogExport() {}
 
     static void write(EventData event, Units units, Appendable out) throws IOException {
@@ -133,7 +130,7 @@ final class LogExport {
         try {
             double value = reader.read(typed, units);
             return Math.abs(reader.read(text, Units.USUAL) - value) < 1e-9
-                    && Math.abs(reader.read(text, METRIC) - value) < 1e-9;
+                    && Math.abs(reader.read(text, Units.METRIC) - value) < 1e-9;
         } catch (BadQuantityException e) {
             return false;
         }

@@ -109,7 +109,10 @@ class BoatRehearsalController {
         return ResponseEntity.ok(node(key, rehearsals.stored(key, rehearsal), null, token));
     }
 
-    /** Gives the state: the log as the boat's app has it, the boat, the weather, the result of the last step, and the choices. */
+    /**
+     * Gives the state: the log as the boat's app has it, the boat, the weather, the result of the last step, and the
+     * choices.
+     */
     private String node(EventKey key, StoredRehearsal of, @Nullable String refusal, CsrfToken token) {
         Rehearsals.Opened opened = rehearsals.opened(key, of);
         EventData event = opened.known().event();

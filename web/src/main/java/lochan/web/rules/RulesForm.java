@@ -382,12 +382,8 @@ final class RulesForm {
             if (date != null) {
                 LocalTime start = form.time(at + "start");
                 LocalTime checkIn = form.time(at + "checkIn");
-                if (!form.has(at + "start")) {
-                    form.fail(at + "start", "rules.start-missing", i + 1);
-                }
-                if (!form.has(at + "checkIn")) {
-                    form.fail(at + "checkIn", "rules.check-in-missing", i + 1);
-                }
+                form.needs(at + "start", "rules.start-missing", i + 1);
+                form.needs(at + "checkIn", "rules.check-in-missing", i + 1);
                 if (start != null && checkIn != null) {
                     // A check-in earlier on the clock than the start is the next morning's: events fish through the
                     // night.

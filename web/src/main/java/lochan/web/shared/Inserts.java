@@ -2,7 +2,10 @@ package lochan.web.shared;
 
 import org.springframework.dao.DuplicateKeyException;
 
-/** Rows that are added once, however often they are sent. The database's own way of passing over duplicates would pass over wrong values too. */
+/**
+ * Rows that are added once, however often they are sent. The database's own way of passing over duplicates would pass
+ * over wrong values too.
+ */
 public final class Inserts {
 
     private Inserts() {}

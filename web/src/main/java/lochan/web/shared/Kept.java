@@ -5,7 +5,8 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.function.Supplier;
 
 /**
- * Keeps computed results by key, as long as their inputs are unchanged. When it is full, the one used least recently goes.
+ * Keeps computed results by key, as long as their inputs are unchanged. When it is full, the one used least recently
+ * goes.
  *
  * @param <K> what it was computed for
  * @param <V> what was computed

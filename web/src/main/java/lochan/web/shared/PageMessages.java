@@ -8,7 +8,10 @@ import org.springframework.context.MessageSourceResolvable;
 import org.springframework.context.NoSuchMessageException;
 import org.springframework.stereotype.Component;
 
-/** Gives pages the messages that Java and the phone use: {@code #{account.sign-in}} is {@link Wording#text(String, Object...)}. */
+/**
+ * Gives pages the messages that Java and the phone use: {@code #{account.sign-in}} is {@link Wording#text(String,
+ * Object...)}.
+ */
 @Component("messageSource")
 class PageMessages implements MessageSource {
 

@@ -92,8 +92,8 @@ final class SpotForm {
         Double max = form.quantity("depthMaxM", QuantityText::metres);
         Double radius = form.quantity("radiusM", QuantityText::metres);
         Double percent = form.number("crowdRisk");
-        form.need("zone", "The depth zone is missing: choose one.");
-        form.need("stock", "Choose how many fish are there.");
+        form.needs("zone", "spotforms.zone");
+        form.needs("stock", "spotforms.stock");
         if (position == null || zone == null || stock == null) {
             return Optional.empty();
         }

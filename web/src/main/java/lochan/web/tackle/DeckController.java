@@ -122,7 +122,7 @@ class DeckController {
         page.poor(poor(deck, event));
         page.broken(GearWords.of(deck.broken(), units));
         page.inBoat(deck.inBoat().stream()
-                .map(g -> Wording.text(g.found(), units) + " Leave it ashore.")
+                .map(g -> Wording.text(g.found(), units) + " " + Wording.text("gear.leave-ashore"))
                 .toList());
         page.noSheet(deck.list().noSheet().stream()
                 .map(id -> event.presentation(id).map(p -> p.name()).orElse(id))

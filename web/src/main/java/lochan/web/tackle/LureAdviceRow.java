@@ -80,14 +80,14 @@ public record LureAdviceRow(
      * @param others what others do; null: they agree
      */
     public record RigLine(
-            String part,
+            RigPart.Part part,
             String choice,
             String why,
             @Nullable String others) {
 
         static RigLine of(RigPart p, Units units) {
             return new RigLine(
-                    p.part().words(),
+                    p.part(),
                     Wording.text(p.choice(), units),
                     Wording.text(p.why(), units),
                     p.others() == null ? null : Wording.text(p.others(), units));
@@ -102,7 +102,8 @@ public record LureAdviceRow(
             LureAdvice advice, Situation at, Spot spot, int bin, FittedDayModel model, boolean inBoat, Units units) {
         Lure lure = advice.lure();
         Assumptions.LureAdvice a = model.assumptions().advice();
-        List<RigPart> rigging = Rigging.of(lure, at, a);
+        List<RigLine> rigging =
+                Rigging.of(lure, at, a).stream().map(p -> RigLine.of(p, units)).toList();
         EventData event = model.event();
         Optional<Presentation> known = event.presentation(lure.id());
         Cell cell = new Cell(spot.id(), lure.id());
@@ -135,9 +136,9 @@ public record LureAdviceRow(
                         .toList())
                 .setup(rigging.stream()
                         .filter(p -> TOLD_FIRST.contains(p.part()))
-                        .map(p -> Wording.text(p.choice(), units))
+                        .map(RigLine::choice)
                         .collect(Collectors.joining(", ")))
-                .rigging(rigging.stream().map(p -> RigLine.of(p, units)).toList())
+                .rigging(rigging)
                 .own(own(known.isPresent(), cell, pattern, rates, tried, spot))
                 .joined(joined)
                 .times(String.format(Locale.ROOT, "× %.2f", suitability))

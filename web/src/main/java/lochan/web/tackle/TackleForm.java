@@ -34,7 +34,6 @@ import lochan.core.tackle.RodAction;
 import lochan.core.tackle.RodBuilder;
 import lochan.core.tackle.SeasonStage;
 import lochan.offline.form.Form;
-import lochan.wording.Wording;
 import org.jspecify.annotations.Nullable;
 
 /** Tackle as forms, and back. */
@@ -399,7 +398,7 @@ final class TackleForm {
             }
             return weights.stream().filter(w -> w > 0).distinct().sorted().toList();
         } catch (BadQuantityException e) {
-            f.error("weights", Wording.text(e.reason(), f.units()));
+            f.fail("weights", e.reason());
             return List.of();
         }
     }
@@ -422,7 +421,7 @@ final class TackleForm {
                     .toList();
             return hook == null ? null : new Rig(lengths, hook, sizes, trailer);
         } catch (BadQuantityException e) {
-            f.error("lengths", Wording.text(e.reason(), f.units()));
+            f.fail("lengths", e.reason());
         } catch (IllegalArgumentException e) {
             f.fail("hookSizes", "tackleforms.three-sizes");
         }

@@ -214,8 +214,8 @@ class TrialController {
     String add(EventKey key, @RequestParam Map<String, String> fields, Model model) {
         Form form = new Form(fields, accounts.units(key.accountId()));
         Trial.Subject of = form.choice("of", Trial.Subject.class);
-        form.need("firstWay", "The first way has no name: say what it is.");
-        form.need("secondWay", "The second way has no name: say what it is.");
+        form.needs("firstWay", "trials.first-way");
+        form.needs("secondWay", "trials.second-way");
         String first = form.words("firstWay", "The first way", Trial.LONGEST_WORDS);
         String second = form.words("secondWay", "The second way", Trial.LONGEST_WORDS);
         if (first != null && second != null && form.ok() && first.equalsIgnoreCase(second)) {
@@ -240,7 +240,7 @@ class TrialController {
             RedirectAttributes flash) {
         Trial of = notebooks.trial(key, trial);
         Form form = new Form(fields, accounts.units(key.accountId()));
-        form.need("minutes", "How long the round was is missing: type its minutes.");
+        form.needs("minutes", "trials.minutes");
         Double minutes = form.number("minutes");
         if (minutes != null && !(minutes > 0 && minutes <= LONGEST_ROUND_MINUTES)) {
             form.error(
@@ -297,7 +297,7 @@ class TrialController {
         if (events.outline(key).presentation(presentation).isEmpty()) {
             form.fail("presentation", "forms.lure-from-list");
         }
-        form.need("what", "What was changed is missing.");
+        form.needs("what", "trials.change");
         String what = form.words("what", "The change", SetupChange.LONGEST_WORDS);
         Hooks hooks = form.choice("hooks", Hooks.class);
         if (!form.ok()) {

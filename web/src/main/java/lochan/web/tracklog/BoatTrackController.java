@@ -69,7 +69,7 @@ class BoatTrackController {
         double millis = f.path(0).asDouble(Double.NaN);
         double lat = f.path(1).asDouble(Double.NaN);
         double lon = f.path(2).asDouble(Double.NaN);
-        if (!(Math.abs(millis) < MOST_MILLIS) || !(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180)) {
+        if (!(Math.abs(millis) < MOST_MILLIS) || !Position.exists(lat, lon)) {
             throw bad();
         }
         Instant at = Instant.ofEpochMilli((long) millis);

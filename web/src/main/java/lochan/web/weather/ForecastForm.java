@@ -86,8 +86,8 @@ final class ForecastForm {
     }
 
     private static @Nullable ForecastPeriod period(Form form, String at, LocalDate date, ZoneId zone) {
-        form.need(at + "from", "From when? Type a time as 06:00.");
-        form.need(at + "to", "Until when? Type a time as 12:00.");
+        form.needs(at + "from", "forecasts.from");
+        form.needs(at + "to", "forecasts.to");
         LocalTime from = form.time(at + "from");
         LocalTime to = form.time(at + "to");
         Double wind = form.quantity(at + "wind", QuantityText::mps);

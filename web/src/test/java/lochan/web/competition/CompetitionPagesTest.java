@@ -526,7 +526,10 @@ class CompetitionPagesTest {
                 .doesNotContain("event:log");
     }
 
-    /** The boat's page asks on while its event is deleted at the desk: it learns that there is none, and the log stays quiet. */
+    /**
+     * The boat's page asks on while its event is deleted at the desk: it learns that there is none, and the log stays
+     * quiet.
+     */
     @Test
     void anEventIsDeletedWhileItsBoatIsOpen(RunningApp app) throws Exception {
         Visitor angler = app.angler();

@@ -67,7 +67,7 @@ class ReviewDrawingTest {
 
     @Test
     void theWeightAxisHasFewRoundMarksInTheAnglersUnits() {
-        Units metric = new Units(Units.Weight.KG, Units.Length.CM, Units.Depth.M, Units.Temperature.C, Units.Speed.KMH);
+        Units metric = Units.METRIC;
         for (double most : new double[] {900, 3000, 8000, 12_000, 20_000}) {
             for (Units units : List.of(Units.USUAL, metric)) {
                 List<ReviewDrawing.Tick> marks =

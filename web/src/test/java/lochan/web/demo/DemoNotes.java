@@ -37,7 +37,10 @@ import lochan.core.practice.Signs;
 import lochan.core.practice.Surface;
 import lochan.core.practice.TakenOn;
 
-/** Makes the notes of the demo's angler besides the bare bites: retrieves, depths, signs of the water, waypoints of the sonar, runs of a track. */
+/**
+ * Makes the notes of the demo's angler besides the bare bites: retrieves, depths, signs of the water, waypoints of the
+ * sonar, runs of a track.
+ */
 final class DemoNotes {
 
     private static final double FOOT = 0.3048;

@@ -129,7 +129,9 @@ class FuzzTest {
         System.out.printf("%d of %d inputs, %d faults, accepted %s%n", inputs, INPUTS, harm.size(), taken);
     }
 
-    /** Collects faults, so that one run reports them all, and prints each at once, so that a long run can be stopped. */
+    /**
+     * Collects faults, so that one run reports them all, and prints each at once, so that a long run can be stopped.
+     */
     private void tried(Runnable input) {
         angler.get("/events");
         try {

@@ -333,7 +333,10 @@ class PlanPagesTest {
                 .contains("these are the new backups");
     }
 
-    /** Two windows of one plan save at the same moment: one change is made, the other is reported; nothing is lost silently. */
+    /**
+     * Two windows of one plan save at the same moment: one change is made, the other is reported; nothing is lost
+     * silently.
+     */
     @Tag("slow")
     @Test
     void ofTwoChangesAtTheSameMomentOneIsMadeAndTheOtherIsTold(RunningApp app) throws Exception {

@@ -22,7 +22,10 @@ import lochan.core.ReasonCode;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
-/** Holds the message files and the program together: each key is used, each key used has a message, and its values are those it gets. */
+/**
+ * Holds the message files and the program together: each key is used, each key used has a message, and its values are
+ * those it gets.
+ */
 @Tag("slow")
 class MessageKeysTest {
 

@@ -26,8 +26,10 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
- * Keeps sentences in the message files. Four words in a row in a Java literal are one, but for exceptions that only programmers read and
- * annotations. {@code sentences.txt} beside this class lists the files that hold sentences of their own, with their number: it only gets shorter.
+ * Keeps sentences in the message files. Four words in a row in a Java literal are one, but for exceptions that only
+ * programmers read and
+ * annotations. {@code sentences.txt} beside this class lists the files that hold sentences of their own, with their
+ * number: it only gets shorter.
  */
 @Tag("slow")
 class SentencesTest {

@@ -9,7 +9,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * Depths between lines of one depth. The shore counts as the line of depth 0; between lines the depth solves Laplace's equation, so that it
  * has no rise or hole which the lines do not show (the maximum principle; Courant and Hilbert 1924, ch. IV). Inside the innermost line the
- * bottom is level: there is no evidence of more. Solved by successive over-relaxation (Young 1954) from coarse grids to fine.
+ * bottom is level: there is no evidence of more. Solved by successive over-relaxation (Young 1954) from coarse grids to
+ * fine.
  */
 public final class ContourGrid {
 

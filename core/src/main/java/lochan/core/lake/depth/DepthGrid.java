@@ -204,7 +204,8 @@ public final class DepthGrid {
     }
 
     /**
-     * Returns the water in larger cells, no more than some per side; this grid when it has no more. A larger cell is water where at least half of
+     * Returns the water in larger cells, no more than some per side; this grid when it has no more. A larger cell is
+     * water where at least half of
      * what it holds is, at their mean depth.
      *
      * @param most cells per side, 1 or more

@@ -73,7 +73,10 @@ final class LureAdviceRules {
         }
     }
 
-    /** Judges whether it comes to the fish, or up to 2 ft above them; what they see well calls them up, the farther the clearer the water. */
+    /**
+     * Judges whether it comes to the fish, or up to 2 ft above them; what they see well calls them up, the farther the
+     * clearer the water.
+     */
     private void depth() {
         if (at.aimM() == null) {
             return;

@@ -3,7 +3,8 @@ package lochan.core.lures.advice;
 import lochan.core.ReasonCode;
 
 /**
- * Holds the table of lure advice: what a rule can find, and how much it speaks for a lure (above 0) or against it. The score stands before the
+ * Holds the table of lure advice: what a rule can find, and how much it speaks for a lure (above 0) or against it. The
+ * score stands before the
  * rule's weight; a finding by degrees, such as a missed depth, counts a share of it.
  */
 public enum LureReason implements ReasonCode {

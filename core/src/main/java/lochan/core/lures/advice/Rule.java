@@ -4,7 +4,8 @@ import lochan.core.Coded;
 import lochan.core.ReasonCode;
 
 /**
- * The rules of lure advice. Each is judged apart from the others; its weight is how much it can say, 1 being as much as a good reason does. The
+ * The rules of lure advice. Each is judged apart from the others; its weight is how much it can say, 1 being as much as
+ * a good reason does. The
  * message of a rule says what anglers go by.
  */
 public enum Rule implements Coded, ReasonCode {

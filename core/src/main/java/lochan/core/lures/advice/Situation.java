@@ -76,7 +76,10 @@ public record Situation(
         return waterDepthM;
     }
 
-    /** Returns the situation with the stage of the year by temperature and its trend, where it is not given; warming or steady water counts as spring. */
+    /**
+     * Returns the situation with the stage of the year by temperature and its trend, where it is not given; warming or
+     * steady water counts as spring.
+     */
     public Situation withStage(Assumptions.Seasons s) {
         return stage != null || waterTempC == null
                 ? this

@@ -3,6 +3,7 @@ package lochan.core.lures.deck;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import lochan.core.Coded;
 import lochan.core.Reason;
 import lochan.core.event.Event;
 import lochan.core.event.Format;
@@ -28,35 +29,35 @@ public record PackItem(String code, Reason reason, boolean safety) {
                 "life-jackets",
                 event.anglers() == 1 ? PackReason.LIFE_JACKET.with() : PackReason.LIFE_JACKETS.with(event.anglers()),
                 true));
-        list.add(safety("lanyard", PackReason.LANYARD));
-        list.add(safety("lights-signals", PackReason.LIGHTS_SIGNALS));
-        list.add(safety("weather", PackReason.WEATHER));
-        list.add(safety("first-aid", PackReason.FIRST_AID));
-        list.add(item("batteries", PackReason.BATTERIES));
-        list.add(item("livewell-pump", PackReason.LIVEWELL_PUMP));
-        list.add(item("pliers", PackReason.PLIERS));
+        list.add(safety(PackReason.LANYARD));
+        list.add(safety(PackReason.LIGHTS_SIGNALS));
+        list.add(safety(PackReason.WEATHER));
+        list.add(safety(PackReason.FIRST_AID));
+        list.add(item(PackReason.BATTERIES));
+        list.add(item(PackReason.LIVEWELL_PUMP));
+        list.add(item(PackReason.PLIERS));
         if (event.rules().format() == Format.LIMIT_LENGTH) {
-            list.add(item("camera", PackReason.CAMERA));
+            list.add(item(PackReason.CAMERA));
         } else {
-            list.add(item("scale", PackReason.SCALE));
-            list.add(item("balance", PackReason.BALANCE));
+            list.add(item(PackReason.SCALE));
+            list.add(item(PackReason.BALANCE));
         }
-        list.add(item("board", PackReason.BOARD));
+        list.add(item(PackReason.BOARD));
         list.add(new PackItem("tags", tags(event), false));
         list.add(new PackItem("hooks", hooks(rows), false));
-        list.add(item("leaders", PackReason.LEADERS));
-        list.add(item("papers", PackReason.PAPERS));
-        list.add(item("fuel", PackReason.FUEL));
-        list.add(item("water", PackReason.WATER));
+        list.add(item(PackReason.LEADERS));
+        list.add(item(PackReason.PAPERS));
+        list.add(item(PackReason.FUEL));
+        list.add(item(PackReason.WATER));
         return List.copyOf(list);
     }
 
-    private static PackItem safety(String code, PackReason reason) {
-        return new PackItem(code, reason.with(), true);
+    private static PackItem safety(PackReason reason) {
+        return new PackItem(Coded.spelt(reason), reason.with(), true);
     }
 
-    private static PackItem item(String code, PackReason reason) {
-        return new PackItem(code, reason.with(), false);
+    private static PackItem item(PackReason reason) {
+        return new PackItem(Coded.spelt(reason), reason.with(), false);
     }
 
     private static Reason tags(Event event) {

@@ -19,7 +19,10 @@ public record PathCheck(boolean kept, Reason reason) {
 
     private static final double A_LITTLE = 0.1;
 
-    /** Returns what the rules say: at the fish or up to 2 ft above, 2 ft over brush, under the boat only in 12 ft, a crankbait must reach bottom. */
+    /**
+     * Returns what the rules say: at the fish or up to 2 ft above, 2 ft over brush, under the boat only in 12 ft, a
+     * crankbait must reach bottom.
+     */
     public static List<PathCheck> of(
             LureMotion lure, Cast cast, WaterSlice water, LurePath path, Assumptions assumptions) {
         Assumptions.LureAdvice a = assumptions.advice();

@@ -26,7 +26,8 @@ import lochan.core.tackle.SeasonStage;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Tells how to rig a lure in a situation: size, weight, color, hook, trailer, line, leader, rod and reel, each with its reason, and what others
+ * Tells how to rig a lure in a situation: size, weight, color, hook, trailer, line, leader, rod and reel, each with its
+ * reason, and what others
  * do where good anglers disagree. Parts the lure's sheet says nothing about are left out.
  */
 public final class Rigging {

@@ -109,7 +109,10 @@ public final class FishStanding {
         return Math.clamp((a.lnFactor() * prior + seen / variance) / (prior + 1 / variance), 0, a.mostLnFactor());
     }
 
-    /** Returns the sighting at a spot that says most about a time: the last one before it that day, else the one nearest its hour on the last day before. */
+    /**
+     * Returns the sighting at a spot that says most about a time: the last one before it that day, else the one nearest
+     * its hour on the last day before.
+     */
     public Optional<TimedSighting> seen(String spotId, Instant time) {
         LocalDate date = date(time);
         List<TimedSighting> before = bySpot.getOrDefault(spotId, List.of()).stream()

@@ -14,7 +14,8 @@ import lochan.core.practice.SignsBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What files and services say of the weather at practice, in the place of missing values: wind, its direction, the sky, and whether a front went through.
+ * What files and services say of the weather at practice, in the place of missing values: wind, its direction, the sky,
+ * and whether a front went through.
  * Logged values always win, and none of this is stored.
  */
 public final class ObservedWeather {

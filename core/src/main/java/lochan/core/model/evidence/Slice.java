@@ -25,7 +25,8 @@ import org.jspecify.annotations.Nullable;
  * A part [start, end) of a practice stop, as far as one presentation goes ({@code model.md} §1).
  *
  * @param effortAnglerHours   anglers × hours with that presentation
- * @param bites           its bites; a bite without a time, or without a presentation among several, counts in parts, as does one whose fish was not seen at a
+ * @param bites           its bites; a bite without a time, or without a presentation among several, counts in parts, as
+ *                        does one whose fish was not seen at a
  *                          spot with bycatch
  * @param date              practice date
  * @param hoursAfterSunrise of its middle
@@ -90,7 +91,8 @@ public record Slice(
     }
 
     /**
-     * By spot, the share of its unseen bites that were of species that count: (1 + seen)/(1 + seen + bycatch); spots without bycatch are left out.
+     * By spot, the share of its unseen bites that were of species that count: (1 + seen)/(1 + seen + bycatch); spots
+     * without bycatch are left out.
      */
     private static Map<String, Double> bass(EventData event) {
         Map<String, Double> bass = new HashMap<>();

@@ -25,7 +25,8 @@ public record LandingChance(double alpha, double beta) {
     }
 
     /**
-     * Returns the chance where hooks, leader or rod were changed: bites before the last change say less, and the prior is of the hooks now.
+     * Returns the chance where hooks, leader or rod were changed: bites before the last change say less, and the prior
+     * is of the hooks now.
      *
      * @param changes  of any presentation
      * @param rerigged what a bite before the last change counts, 0 to 1

@@ -18,7 +18,9 @@ public final class CellScenarios {
     private final double[] mix;
     private final float[][] meanLnGrams;
     private final double decay;
-    /** Landed legal fish heavier than each x of one bite, by scenario; null until first used, the same for every caller. */
+    /**
+     * Landed legal fish heavier than each x of one bite, by scenario; null until first used, the same for every caller.
+     */
     private final float[][] profiles;
 
     /** @param held what the wind leaves of the rate, by bin */

@@ -15,7 +15,10 @@ import lochan.core.model.size.SizeModel;
 import lochan.core.model.size.SpeciesMix;
 import lochan.core.practice.ForecastPeriod;
 
-/** Holds the knowledge of one competition day: rates by bin, landing chances, sizes and species. Scenarios, plans and advice are built on it. */
+/**
+ * Holds the knowledge of one competition day: rates by bin, landing chances, sizes and species. Scenarios, plans and
+ * advice are built on it.
+ */
 public interface DayModel {
 
     EventData event();
@@ -55,7 +58,9 @@ public interface DayModel {
     /** Returns the share of a spot's bite rate that the wind leaves in a bin, 0 to 1. */
     double leftByWind(String spotId, int bin);
 
-    /** By what a spot's bite rate in a bin is multiplied for how fish were seen to stand there; 1 without a sighting. */
+    /**
+     * By what a spot's bite rate in a bin is multiplied for how fish were seen to stand there; 1 without a sighting.
+     */
     double standing(String spotId, int bin);
 
     /** What wind and standing fish make of a spot's bite rate in a bin. */

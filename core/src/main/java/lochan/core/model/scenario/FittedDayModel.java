@@ -335,7 +335,10 @@ public final class FittedDayModel implements DayModel {
         return cells;
     }
 
-    /** Returns every spot with every presentation, in the order of the event: the choices where practice has tried nothing. */
+    /**
+     * Returns every spot with every presentation, in the order of the event: the choices where practice has tried
+     * nothing.
+     */
     List<Cell> pairs() {
         return event.spots().stream()
                 .flatMap(s -> event.presentations().stream().map(p -> new Cell(s.id(), p.id())))

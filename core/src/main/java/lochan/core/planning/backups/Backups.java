@@ -227,7 +227,10 @@ public final class Backups {
         return all.only(worst);
     }
 
-    /** Returns what the best cell of a pattern gives in two hours at midday, which decides which patterns are worth a plan. */
+    /**
+     * Returns what the best cell of a pattern gives in two hours at midday, which decides which patterns are worth a
+     * plan.
+     */
     private double hours(Pattern pattern, ScenarioSet failing, PlanValuer whenFailing) {
         int bin = model.bins().size() / 2;
         return model.cells().stream()

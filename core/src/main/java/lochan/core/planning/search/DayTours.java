@@ -256,7 +256,10 @@ public final class DayTours implements Tours {
         return at;
     }
 
-    /** Returns the tour without lure changes at one spot that gain next to nothing and come before either lure was fished for long: anglers don't fish like that. */
+    /**
+     * Returns the tour without lure changes at one spot that gain next to nothing and come before either lure was
+     * fished for long: anglers don't fish like that.
+     */
     List<Visit> calmed(List<Visit> tour) {
         List<Visit> calm = tour;
         for (int i = 1; i < calm.size(); i++) {

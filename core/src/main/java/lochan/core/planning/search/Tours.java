@@ -21,7 +21,9 @@ public interface Tours {
     /** How often an item may be visited in a tour. */
     int mostVisits(int item);
 
-    /** Returns the rest of the budget, in steps of time or parts of them; below 0 for a tour that breaks it or any rule. */
+    /**
+     * Returns the rest of the budget, in steps of time or parts of them; below 0 for a tour that breaks it or any rule.
+     */
     double slack(List<Visit> tour);
 
     /**

@@ -9,7 +9,8 @@ import lochan.core.lake.Spot;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Where a boat that was slow all the time lay in one place and then in another. Speed alone can't: a move of 100 m takes less than a minute.
+ * Where a boat that was slow all the time lay in one place and then in another. Speed alone can't: a move of 100 m
+ * takes less than a minute.
  * <p>
  * A move at a time t, over in g ≤ {@value #LONGEST_MOVE_SECONDS} s, is seen in the means of the four minutes before t and after t + g: they lie
  * d ≥ {@value #LEAST_APART_M} m apart, and d is at least {@value #SPREADS_APART} times the spread of either (root mean square distance from its mean). A boat that

@@ -213,7 +213,10 @@ class StructureFinderTest {
                 .satisfies(f -> assertThat(f.areaM2()).isGreaterThan(1_000_000));
     }
 
-    /** A shelf of 4 km that falls by 7 m, depths to the decimetre, with three flats in it: each is found, none is the shelf. */
+    /**
+     * A shelf of 4 km that falls by 7 m, depths to the decimetre, with three flats in it: each is found, none is the
+     * shelf.
+     */
     @Test
     void eachFlatOnAGentleShelfIsOneOfItsOwn() {
         double[][] flats = {{1200, 1000, 2.8, 310}, {2600, 2400, 4.6, 250}, {900, 3000, 5.8, 220}};

@@ -75,7 +75,10 @@ class PracticeSplitsTest {
         assertThat(sum(light, "low", Piece::bites)).isCloseTo(2, within(1e-9));
     }
 
-    /** A colour said of the lure takes the whole stop; one that bites alone tell of shares it; without any it is unknown. */
+    /**
+     * A colour said of the lure takes the whole stop; one that bites alone tell of shares it; without any it is
+     * unknown.
+     */
     @Test
     void coloursTakeTheirHoursWhereTheyWereSaidElseShares() {
         EventData event = EVENT.inPractice(List.of(

@@ -73,7 +73,10 @@ class BackupsTest {
                 });
     }
 
-    /** The quarter of days on which a pattern's effect is lowest is worse for it than all days, and a part of the set is valued as in the whole set. */
+    /**
+     * The quarter of days on which a pattern's effect is lowest is worse for it than all days, and a part of the set is
+     * valued as in the whole set.
+     */
     @Test
     void aPartOfTheScenariosIsWhatItWasInTheWhole() {
         ScenarioSet all = set();
